@@ -1,0 +1,41 @@
+import '@mantine/core/styles.css';
+import '@mantine/notifications/styles.css';
+import '@fontsource-variable/atkinson-hyperlegible-next/wght.css';
+import '@fontsource-variable/besley/wght.css';
+import './tokens.css';
+import './global.css';
+
+import { ColorSchemeScript, mantineHtmlProps, MantineProvider } from '@mantine/core';
+import { Notifications } from '@mantine/notifications';
+import type { Metadata, Viewport } from 'next';
+import { headers } from 'next/headers';
+import type { ReactNode } from 'react';
+import { readSettings } from '@/server/views';
+import { Header } from '@/ui/layout/Header';
+import { theme } from '@/ui/theme';
+
+export const metadata: Metadata = {
+  title: { default: 'Levitar', template: '%s · Levitar' },
+  description: 'Set-ups, readiness and classes for teachers of inversions and arm balances.',
+};
+
+export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
+
+export default async function RootLayout({ children }: { readonly children: ReactNode }) {
+  const nonce = (await headers()).get('x-nonce') ?? undefined;
+  const { units } = readSettings();
+  return (
+    <html lang="en" {...mantineHtmlProps}>
+      <head>
+        <ColorSchemeScript nonce={nonce} defaultColorScheme="auto" />
+      </head>
+      <body>
+        <MantineProvider theme={theme} defaultColorScheme="auto">
+          <Notifications position="bottom-right" />
+          <Header units={units} />
+          <main id="main">{children}</main>
+        </MantineProvider>
+      </body>
+    </html>
+  );
+}

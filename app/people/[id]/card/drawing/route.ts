@@ -1,0 +1,31 @@
+import { drawForearmKick } from '@/core/drawing/elevation';
+import { toSvgFile } from '@/core/drawing/svg';
+import { readPersonId } from '@/server/personId';
+import { stageLabel } from '@/server/judgement';
+import { readPerson } from '@/server/views';
+import { cardPxPerM } from '@/ui/card/scale';
+
+interface RouteContext {
+  readonly params: Promise<{ readonly id: string }>;
+}
+
+/** The card's drawing as an SVG file, true to scale. The file name names nobody. */
+export async function GET(_request: Request, { params }: RouteContext): Promise<Response> {
+  const id = readPersonId((await params).id);
+  const view = id === null ? null : readPerson(id);
+  if (view === null || view.verdict.alternative) {
+    return new Response('There is no such drawing.', { status: 404 });
+  }
+  const scene = drawForearmKick(view.body, view.setup, {
+    pxPerM: cardPxPerM,
+    units: view.settings.units,
+    detail: 'card',
+  });
+  return new Response(toSvgFile(scene, stageLabel(view.verdict.stage)), {
+    headers: {
+      'content-type': 'image/svg+xml; charset=utf-8',
+      'content-disposition': 'attachment; filename="levitar-set-up.svg"',
+      'cache-control': 'no-store',
+    },
+  });
+}

@@ -1,0 +1,66 @@
+import type { Role } from './scene';
+
+/** Ink, paper, sea-green and brass: the drawing's own colours, light and dark (handbook 10). */
+export interface Palette {
+  readonly paper: string;
+  readonly ink: string;
+  readonly inkFar: string;
+  readonly ghost: string;
+  readonly soft: string;
+  readonly brass: string;
+  readonly prop: string;
+  readonly green: string;
+}
+
+export const palettes = {
+  light: {
+    paper: '#f6f1e7',
+    ink: '#1b2733',
+    inkFar: '#6d7781',
+    ghost: '#e0d8c8',
+    soft: '#8b8f8c',
+    brass: '#7d5a12',
+    prop: '#fbf8f1',
+    green: '#0d5c54',
+  },
+  dark: {
+    paper: '#12191f',
+    ink: '#e9e2d3',
+    inkFar: '#808a90',
+    ghost: '#27323a',
+    soft: '#7f8a8f',
+    brass: '#d9b160',
+    prop: '#1d2830',
+    green: '#5fbfae',
+  },
+} as const satisfies Record<'light' | 'dark', Palette>;
+
+export interface Stroke {
+  readonly fill?: keyof Palette;
+  readonly stroke?: keyof Palette;
+  readonly widthPx?: number;
+  readonly dash?: string;
+}
+
+/** How each role is drawn. One table for the screen, the print and the file. */
+export const strokes = {
+  figure: { fill: 'ink' },
+  figureEdge: { fill: 'ink', stroke: 'paper', widthPx: 1.3 },
+  figureFar: { fill: 'inkFar' },
+  ghost: { fill: 'ghost' },
+  floor: { stroke: 'ink', widthPx: 2 },
+  wall: { stroke: 'ink', widthPx: 2.4 },
+  wallBody: { fill: 'paper' },
+  hatch: { stroke: 'soft', widthPx: 1 },
+  prop: { fill: 'prop', stroke: 'ink', widthPx: 1.2 },
+  propMark: { stroke: 'soft', widthPx: 0.8 },
+  strap: { stroke: 'green', widthPx: 4 },
+  tape: { stroke: 'brass', widthPx: 1 },
+  tapeText: { fill: 'brass' },
+  dimension: { stroke: 'brass', widthPx: 1.5 },
+  dimensionEstimated: { stroke: 'brass', widthPx: 0.9 },
+  dimensionTick: { stroke: 'brass', widthPx: 1.8 },
+  witness: { stroke: 'brass', widthPx: 0.5 },
+  dimensionText: { fill: 'brass' },
+  angle: { stroke: 'brass', widthPx: 1, dash: '5 4' },
+} as const satisfies Record<Role, Stroke>;

@@ -1,0 +1,57 @@
+import type { Assessment, ScoreInput } from './assess';
+import { chanceOfBar, findLevel } from './level';
+import { isVoided } from './record';
+
+/** The chances that separate met, borderline and not yet (handbook 06). */
+export const chanceBars = { met: 0.8, borderline: 0.5 } as const;
+/** The bar must have been seen on so many days, inside so many times the valid days. */
+const seenRule = { days: 2, validTimes: 2 } as const;
+
+/** `71 in 100`, and never a certainty. */
+export function chanceWords(probability: number): string {
+  const hundredths = Math.round(probability * 100);
+  if (hundredths < 1) return 'under 1 in 100';
+  return hundredths > 99 ? 'over 99 in 100' : `${hundredths} in 100`;
+}
+
+/** Holds and repetitions: the chance of the bar, and whether the bar itself was seen. */
+export function assessLevel(input: ScoreInput, kind: 'hold' | 'reps'): Assessment {
+  const { check, spec, profile, records, days, today, threshold } = input;
+  const level = findLevel(check, kind, profile, records, today)!;
+  const probability = chanceOfBar(kind, level, threshold);
+  const seenDays = countSeenDays(input);
+  const newestAge = today - days[days.length - 1];
+  const percent = chanceWords(probability);
+  const base = { probability, level, threshold };
+  if (newestAge > spec.validDays) {
+    return {
+      ...base,
+      status: 'stale',
+      reasons: [`last seen ${newestAge} days ago; good for ${spec.validDays}`],
+    };
+  }
+  if (probability < chanceBars.borderline) {
+    return { ...base, status: 'not-yet', reasons: [`chance of the bar tonight ${percent}`] };
+  }
+  if (probability >= chanceBars.met && seenDays >= seenRule.days) {
+    return {
+      ...base,
+      status: 'met',
+      reasons: [`bar seen on ${seenDays} days, chance tonight ${percent}`],
+    };
+  }
+  const reasons: string[] = [];
+  if (seenDays === 0) reasons.push('bar not seen yet');
+  else if (seenDays < seenRule.days) reasons.push('bar seen on one day only');
+  if (probability < chanceBars.met) reasons.push(`chance of the bar tonight ${percent}`);
+  return { ...base, status: 'borderline', reasons };
+}
+
+function countSeenDays({ check, spec, records, days, today, threshold }: ScoreInput): number {
+  const seen = new Set<number>();
+  records.forEach((record, index) => {
+    const isRecent = today - days[index] <= seenRule.validTimes * spec.validDays;
+    if (isRecent && record.value >= threshold && !isVoided(check, record)) seen.add(days[index]);
+  });
+  return seen.size;
+}

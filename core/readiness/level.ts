@@ -1,0 +1,126 @@
+import { getCheck, type CheckId } from '../catalog/checks';
+import type { ProfileId } from '../catalog/profiles';
+import { dayNumber } from '../units/day';
+import { hazard, upperTail } from './normal';
+import { isVoided, type CheckRecord } from './record';
+
+/**
+ * The local level behind holds and repetitions: how well this student does this check, as a normal
+ * distribution on a log scale. Source: handbook 06 "Holds and repetitions".
+ */
+export interface Level {
+  readonly mean: number;
+  readonly variance: number;
+}
+
+export const levelModel = {
+  priorVariance: 1,
+  /** Growth of the variance per day between records. */
+  growthPerDay: 0.0006,
+  /** Variance of one plain record around the level. */
+  recordVariance: 0.04,
+  /** Surprises are limited to so many standard deviations: one odd day does not bury a month. */
+  surpriseLimit: 3,
+  /** "Within a tenth of the bar". */
+  nearBar: 0.9,
+  /** A prior centred on half the bar: nobody is assumed ready. */
+  priorShare: 0.5,
+  /** A hold of nothing enters as half a second, so that its logarithm exists. */
+  leastHoldSeconds: 0.5,
+  /** Added to counts for the same reason. */
+  countShift: 0.5,
+} as const;
+
+type LevelKind = 'hold' | 'reps';
+
+/** A value on the level's log scale. */
+export function onLogScale(kind: LevelKind, value: number): number {
+  return kind === 'hold'
+    ? Math.log(Math.max(value, levelModel.leastHoldSeconds))
+    : Math.log(value + levelModel.countShift);
+}
+
+/** Back from the log scale: seconds or repetitions. */
+export function fromLogScale(kind: LevelKind, y: number): number {
+  return kind === 'hold' ? Math.exp(y) : Math.max(0, Math.exp(y) - levelModel.countShift);
+}
+
+export function priorLevel(kind: LevelKind, threshold: number): Level {
+  return {
+    mean: onLogScale(kind, levelModel.priorShare * threshold),
+    variance: levelModel.priorVariance,
+  };
+}
+
+export function grow(level: Level, days: number): Level {
+  return { mean: level.mean, variance: level.variance + levelModel.growthPerDay * days };
+}
+
+/** The usual update towards an observed `y`, its surprise limited. */
+export function updatePlain(level: Level, y: number): Level {
+  const total = level.variance + levelModel.recordVariance;
+  const gain = level.variance / total;
+  return {
+    mean: level.mean + gain * limited(y - level.mean, total),
+    variance: level.variance * (1 - gain),
+  };
+}
+
+/** The update from "at least `y`": the exact first two moments of the cut normal. */
+export function updateCensored(level: Level, y: number): Level {
+  const { mean, variance } = level;
+  const total = variance + levelModel.recordVariance;
+  const root = Math.sqrt(total);
+  const a = (y - mean) / root;
+  const l = hazard(a);
+  return {
+    mean: mean + (variance * l) / root,
+    variance: variance - (variance * variance * l * (l - a)) / total,
+  };
+}
+
+/** A voided record may only lower: it counts as half its value, or as no news if that is more. */
+export function updateVoided(kind: LevelKind, level: Level, value: number): Level {
+  const y = Math.min(onLogScale(kind, value / 2), level.mean);
+  return { mean: updatePlain(level, y).mean, variance: level.variance };
+}
+
+function limited(surprise: number, total: number): number {
+  const limit = levelModel.surpriseLimit * Math.sqrt(total);
+  return Math.max(-limit, Math.min(limit, surprise));
+}
+
+/**
+ * Runs the model over a student's records of one check on one side.
+ *
+ * @param records any order; those of one day keep the order given
+ * @param asOfNumber day number to grow the variance to; no record may be later
+ * @returns `null` without a record
+ */
+export function findLevel(
+  check: CheckId,
+  kind: LevelKind,
+  profile: ProfileId,
+  records: readonly CheckRecord[],
+  asOfNumber: number,
+): Level | null {
+  if (records.length === 0) return null;
+  const dated = records.map((record) => ({ record, day: dayNumber(record.date) }));
+  dated.sort((a, b) => a.day - b.day);
+  let level = priorLevel(kind, getCheck(check).opensAt[profile]);
+  let day = dated[0].day;
+  for (const { record, day: recordDay } of dated) {
+    level = grow(level, recordDay - day);
+    day = recordDay;
+    if (isVoided(check, record)) level = updateVoided(kind, level, record.value);
+    else if (record.stoppedByTeacher) level = updateCensored(level, onLogScale(kind, record.value));
+    else level = updatePlain(level, onLogScale(kind, record.value));
+  }
+  return grow(level, asOfNumber - day);
+}
+
+/** Chance that tonight comes within a tenth of `bar`. */
+export function chanceOfBar(kind: LevelKind, level: Level, bar: number): number {
+  const y = onLogScale(kind, levelModel.nearBar * bar);
+  return upperTail((y - level.mean) / Math.sqrt(level.variance));
+}

@@ -1,0 +1,96 @@
+/** Lengths as people type and read them. Inside the core a length is always metres. */
+export type LengthUnits = 'cm' | 'in';
+
+const metresPerInch = 0.0254;
+const inchesPerFoot = 12;
+/** A tape in inches is read to the quarter (handbook 04). */
+const quarter = 4;
+const quarterMarks = ['', '¼', '½', '¾'];
+
+const number = String.raw`\d+(?:[.,]\d+)?`;
+const fraction = String.raw`(?:\d+\s*/\s*\d+|[¼½¾])`;
+const inchAmount = String.raw`(?:${number}(?:\s*${fraction})?|${fraction})`;
+const inchMark = String.raw`(?:"|″|''|in(?:ch(?:es)?)?\.?)`;
+const footMark = String.raw`(?:'|′|ft\.?|feet|foot)`;
+const patterns = {
+  metres: new RegExp(`^(${number})\\s*m$`, 'i'),
+  centimetres: new RegExp(`^(${number})\\s*cm$`, 'i'),
+  feet: new RegExp(`^(${number})\\s*${footMark}\\s*(?:(${inchAmount})\\s*${inchMark}?)?$`, 'i'),
+  inches: new RegExp(`^(${inchAmount})\\s*${inchMark}$`, 'i'),
+  bare: new RegExp(`^(${inchAmount})$`),
+};
+
+function toNumber(text: string): number {
+  return Number(text.replace(',', '.'));
+}
+
+function toInches(text: string): number {
+  const parts = text.trim().match(new RegExp(`^(${number})?\\s*(${fraction})?$`));
+  // "1/2" alone is matched by the number first; the fraction then starts with the slash.
+  if (!parts || text.includes('/')) {
+    const slash = text.trim().match(/^(?:(\d+)\s+)?(\d+)\s*\/\s*(\d+)$/);
+    if (!slash) return Number.NaN;
+    return Number(slash[1] ?? 0) + Number(slash[2]) / Number(slash[3]);
+  }
+  const mark = parts[2] ? quarterMarks.indexOf(parts[2]) / quarter : 0;
+  return (parts[1] ? toNumber(parts[1]) : 0) + mark;
+}
+
+/**
+ * Reads a length as typed: `168`, `168 cm`, `1.68 m`, `5'6"`, `5 ft 6 1/2 in`, `66 in`.
+ *
+ * @param units what a number without a unit means
+ * @returns metres, or `null` when it is not a length
+ */
+export function parseLength(text: string, units: LengthUnits): number | null {
+  const typed = text.trim();
+  const metres = matchLength(typed, units);
+  return metres !== null && Number.isFinite(metres) ? metres : null;
+}
+
+function matchLength(typed: string, units: LengthUnits): number | null {
+  let match = patterns.metres.exec(typed);
+  if (match) return toNumber(match[1]);
+  match = patterns.centimetres.exec(typed);
+  if (match) return toNumber(match[1]) / 100;
+  match = patterns.feet.exec(typed);
+  if (match) {
+    const inches = toNumber(match[1]) * inchesPerFoot + (match[2] ? toInches(match[2]) : 0);
+    return inches * metresPerInch;
+  }
+  match = patterns.inches.exec(typed);
+  if (match) return toInches(match[1]) * metresPerInch;
+  match = patterns.bare.exec(typed);
+  if (!match) return null;
+  return units === 'in' ? toInches(match[1]) * metresPerInch : toNumber(match[1]) / 100;
+}
+
+/** A standing height as typed; a bare number under 3 can only be metres. */
+export function parseHeight(text: string, units: LengthUnits): number | null {
+  const bare = /^\d(?:[.,]\d+)?$/.test(text.trim()) ? toNumber(text.trim()) : Number.NaN;
+  if (units === 'cm' && bare < 3) return bare;
+  return parseLength(text, units);
+}
+
+/** Whole centimetres or quarter inches, without the unit: the figure on a dimension line. */
+export function formatFigure(metres: number, units: LengthUnits): string {
+  // Adding 0 turns a rounded -0 into 0.
+  if (units === 'cm') return String(Math.round(metres * 100) + 0);
+  const quarters = Math.round((metres / metresPerInch) * quarter);
+  const whole = Math.floor(Math.abs(quarters) / quarter);
+  const mark = quarterMarks[Math.abs(quarters) % quarter];
+  const sign = quarters < 0 ? '-' : '';
+  return `${sign}${whole === 0 && mark ? '' : whole}${mark}`;
+}
+
+/** `48 cm` or `19 in`. */
+export function formatLength(metres: number, units: LengthUnits): string {
+  return `${formatFigure(metres, units)} ${units}`;
+}
+
+/** A standing height: `170 cm` or `5′ 7″`. */
+export function formatHeight(metres: number, units: LengthUnits): string {
+  if (units === 'cm') return formatLength(metres, units);
+  const inches = Math.round(metres / metresPerInch);
+  return `${Math.floor(inches / inchesPerFoot)}′ ${inches % inchesPerFoot}″`;
+}

@@ -1,0 +1,87 @@
+import nextPlugin from '@next/eslint-plugin-next';
+import reactHooks from 'eslint-plugin-react-hooks';
+import tseslint from 'typescript-eslint';
+
+/** Folders point one way: app -> ui, server -> db, core. What a folder may not reach for. */
+const layer = (folder, forbidden) => ({
+  files: [`${folder}/**/*.{ts,tsx}`],
+  ignores: ['**/*.test.ts'],
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: forbidden.map((name) => ({
+          group: [`@/${name}/*`, `@/${name}`, `../${name}/*`, `../../${name}/*`],
+          message: `${folder} does not depend on ${name}.`,
+        })),
+      },
+    ],
+  },
+});
+
+const outside = ['app', 'ui', 'server', 'db', 'demo', 'workers'];
+
+export default tseslint.config(
+  { ignores: ['node_modules', '.next', 'next-env.d.ts', 'test-results', 'db/migrations'] },
+  ...tseslint.configs.recommended,
+  ...tseslint.configs.stylistic,
+  {
+    plugins: { 'react-hooks': reactHooks, '@next/next': nextPlugin },
+    rules: {
+      ...reactHooks.configs.recommended.rules,
+      ...nextPlugin.configs.recommended.rules,
+      ...nextPlugin.configs['core-web-vitals'].rules,
+      eqeqeq: 'error',
+      'no-console': ['error', { allow: ['error'] }],
+      '@typescript-eslint/no-unused-vars': [
+        'error',
+        { argsIgnorePattern: '^_', varsIgnorePattern: '^_' },
+      ],
+      '@typescript-eslint/no-non-null-assertion': 'off',
+      '@typescript-eslint/consistent-type-imports': 'error',
+    },
+  },
+  { files: ['scripts/**', 'e2e/**'], rules: { 'no-console': 'off' } },
+  layer('core', outside),
+  {
+    // Computation alone: no packages that reach for a screen, a disk, a network or a clock.
+    files: ['core/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-globals': ['error', 'fetch', 'process', 'window', 'document', 'performance'],
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "MemberExpression[object.name='Date'][property.name='now']",
+          message: 'The core is told the day.',
+        },
+        {
+          selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+          message: 'The core is told the day.',
+        },
+        {
+          selector: "MemberExpression[object.name='Math'][property.name='random']",
+          message: 'Randomness is an argument.',
+        },
+      ],
+    },
+  },
+  layer('db', ['app', 'ui', 'server', 'demo', 'workers']),
+  layer('server', ['app', 'ui', 'demo']),
+  layer('ui', ['app', 'db', 'demo']),
+  layer('demo', ['app', 'ui', 'server']),
+  {
+    files: ['{app,ui,server,demo}/**/*.{ts,tsx}'],
+    rules: {
+      '@typescript-eslint/no-restricted-imports': [
+        'error',
+        {
+          paths: [
+            { name: 'better-sqlite3', message: 'Only db knows the driver.' },
+            { name: 'drizzle-orm', message: 'Only db writes queries.' },
+          ],
+        },
+      ],
+    },
+  },
+);

@@ -1,0 +1,19 @@
+/** Unit tests beside the code they test; the compiler is the same as the application's. */
+export default {
+  testEnvironment: 'node',
+  roots: ['<rootDir>/core', '<rootDir>/db', '<rootDir>/server', '<rootDir>/demo', '<rootDir>/ui'],
+  testMatch: ['**/*.test.ts'],
+  watchman: false,
+  transform: {
+    '^.+\\.(ts|tsx|js|mjs)$': [
+      '@swc/jest',
+      {
+        jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2023' },
+        module: { type: 'commonjs' },
+      },
+    ],
+  },
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/$1' },
+  // These ship as modules only.
+  transformIgnorePatterns: ['/node_modules/(?!(d3-shape|d3-path)/)'],
+};

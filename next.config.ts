@@ -1,0 +1,20 @@
+import type { NextConfig } from 'next';
+
+const headers = [
+  { key: 'X-Content-Type-Options', value: 'nosniff' },
+  { key: 'X-Frame-Options', value: 'DENY' },
+  { key: 'Referrer-Policy', value: 'no-referrer' },
+  { key: 'Cross-Origin-Opener-Policy', value: 'same-origin' },
+  { key: 'Cross-Origin-Resource-Policy', value: 'same-origin' },
+  { key: 'Permissions-Policy', value: 'camera=(), microphone=(), geolocation=(), payment=()' },
+];
+
+const config: NextConfig = {
+  poweredByHeader: false,
+  devIndicators: false,
+  reactStrictMode: true,
+  experimental: { optimizePackageImports: ['@mantine/core', '@mantine/hooks'] },
+  headers: async () => [{ source: '/:path*', headers }],
+};
+
+export default config;

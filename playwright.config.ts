@@ -1,0 +1,29 @@
+import { defineConfig } from '@playwright/test';
+
+/** Debian's Chromium, kept from calling home. */
+export const chromiumArguments = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
+
+export default defineConfig({
+  testDir: 'e2e',
+  outputDir: 'test-results',
+  fullyParallel: false,
+  workers: 1,
+  retries: 0,
+  timeout: 30_000,
+  use: {
+    baseURL: process.env.LEVITAR_URL ?? 'http://127.0.0.1:3000',
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: process.env.LEVITAR_CHROMIUM ?? '/usr/bin/chromium',
+      args: chromiumArguments,
+    },
+  },
+});

@@ -1,0 +1,19 @@
+/** npm run test:browser [-- arguments of the runner]: browser tests on a throw-away database. */
+import process from 'node:process';
+import { bin, ensureBuild, ensureChromium, ensurePackages, run } from './setup.mjs';
+import { startThrowaway } from './server.mjs';
+
+ensurePackages();
+const chromium = ensureChromium();
+if (!ensureBuild()) process.exit(1);
+const server = await startThrowaway(3217);
+let isGood = false;
+try {
+  isGood = run(bin('playwright'), ['test', ...process.argv.slice(2)], {
+    LEVITAR_CHROMIUM: chromium,
+    LEVITAR_URL: server.url,
+  });
+} finally {
+  await server.stop();
+}
+process.exit(isGood ? 0 : 1);

@@ -1,0 +1,60 @@
+/** npm test: installs what is missing, then lint, types, unit tests, build, browser tests. */
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import process from 'node:process';
+import { bin, ensureChromium, ensurePackages, nextBin, run, say } from './setup.mjs';
+
+const results = { passed: 0, failed: 0 };
+const reports = mkdtempSync(path.join(os.tmpdir(), 'levitar-test-'));
+
+function step(name, command, args, env) {
+  say(name);
+  const isGood = run(command, args, env);
+  results[isGood ? 'passed' : 'failed'] += 1;
+  return isGood;
+}
+
+/** Counts the single tests of a runner; a runner that leaves no report counts as one failure. */
+function suite(name, command, args, env, report, read) {
+  say(name);
+  const isGood = run(command, args, env);
+  const counts = existsSync(report) ? read(JSON.parse(readFileSync(report, 'utf8'))) : null;
+  if (counts === null || counts.passed + counts.failed === 0) {
+    results.failed += 1;
+    return;
+  }
+  results.passed += counts.passed;
+  // A runner can fail although each of its tests passed: a broken file, a leak.
+  results.failed += !isGood && counts.failed === 0 ? 1 : counts.failed;
+}
+
+ensurePackages();
+ensureChromium();
+
+step('Linting', bin('eslint'), ['.', '--max-warnings', '0']);
+step('Checking the format', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
+step('Checking the types', bin('tsc'), ['--noEmit']);
+step('Checking the core on its own, without browser types', bin('tsc'), ['--noEmit', '-p', 'core']);
+
+const unit = path.join(reports, 'unit.json');
+suite('Unit tests', bin('jest'), ['--json', `--outputFile=${unit}`], {}, unit, (report) => ({
+  passed: report.numPassedTests,
+  failed: report.numFailedTests + report.numRuntimeErrorTestSuites,
+}));
+
+if (step('Building', process.execPath, [nextBin, 'build'], { NODE_ENV: 'production' })) {
+  const browser = path.join(reports, 'browser.json');
+  suite(
+    'Browser tests',
+    process.execPath,
+    ['scripts/browser.mjs', '--reporter=line,json'],
+    { PLAYWRIGHT_JSON_OUTPUT_NAME: browser },
+    browser,
+    ({ stats }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected }),
+  );
+}
+
+rmSync(reports, { recursive: true, force: true });
+console.log(`${results.passed} passed, ${results.failed} failed`);
+process.exit(results.failed === 0 ? 0 : 1);

@@ -1,0 +1,68 @@
+import { z } from 'zod';
+import { baseIds, checkIds, faultIds, getCheck } from '@/core/catalog/checks';
+import { findDayNumber, dayNumber, type Day } from '@/core/units/day';
+import type { NewRecord } from '@/db/records';
+import { done, refuse, toProblems, type Outcome } from './result';
+
+/** One recorded check as typed. Values stay text until they are judged, so that they can be kept. */
+export const recordForm = z.strictObject({
+  check: z.enum(checkIds, 'This check is not in our list.'),
+  value: z.string().max(20),
+  unit: z.enum(['plain', 'breaths'], 'Seconds or breaths.'),
+  date: z.string(),
+  stoppedByTeacher: z.boolean(),
+  faults: z.array(z.enum(faultIds, 'This fault is not in our list.')),
+  pain: z.boolean(),
+  side: z.enum(['left', 'right'], 'Say which side.').nullable(),
+  base: z.enum(baseIds, 'Say hands, forearms or head.').nullable(),
+});
+
+export type RecordForm = z.infer<typeof recordForm>;
+
+const oldestYears = 5;
+
+/** Checks one typed record; seconds are stored, breaths remembered beside them. */
+export function readRecordForm(
+  input: unknown,
+  context: { readonly today: Day; readonly breathSeconds: number },
+): Outcome<Omit<NewRecord, 'personId'>> {
+  const parsed = recordForm.safeParse(input);
+  if (!parsed.success) return refuse(toProblems(parsed.error));
+  const form = parsed.data;
+  const spec = getCheck(form.check);
+  const { kind } = spec.scoring;
+  const problems: Record<string, string> = {};
+  const typed = form.value.trim() === '' ? Number.NaN : Number(form.value.trim().replace(',', '.'));
+  const inBreaths = form.unit === 'breaths' && kind === 'hold';
+  const value = inBreaths ? typed * context.breathSeconds : typed;
+  if (!Number.isFinite(value)) problems.value = 'Write a number.';
+  else if (value < 0) problems.value = 'A negative value cannot be.';
+  else if (value > spec.most) problems.value = `More than ${spec.most} cannot be.`;
+  else if (isPassKind(kind) && value !== 0 && value !== 1)
+    problems.value = 'Passed or not: 1 or 0.';
+  else if (kind === 'reps' && !Number.isInteger(value)) problems.value = 'Whole repetitions only.';
+  const day = findDayNumber(form.date);
+  if (day === null) problems.date = 'Write a date.';
+  else if (day > dayNumber(context.today)) problems.date = 'This date lies in the future.';
+  else if (dayNumber(context.today) - day > oldestYears * 366) {
+    problems.date = `Further back than ${oldestYears} years cannot be.`;
+  }
+  if (spec.hasSides && form.side === null) problems.side = 'Say which side.';
+  if (spec.byBase && form.base === null) problems.base = 'Say hands, forearms or head.';
+  if (Object.keys(problems).length > 0) return refuse(problems);
+  return done({
+    check: form.check,
+    date: form.date,
+    value,
+    breaths: inBreaths ? typed : null,
+    stoppedByTeacher: form.stoppedByTeacher && kind === 'hold',
+    faults: form.faults,
+    pain: form.pain,
+    side: spec.hasSides ? form.side : null,
+    base: spec.byBase ? form.base : null,
+  });
+}
+
+function isPassKind(kind: string): boolean {
+  return kind === 'pass' || kind === 'pass-of-last' || kind === 'same-day';
+}

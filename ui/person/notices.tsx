@@ -1,0 +1,38 @@
+'use client';
+
+import { Button, Group } from '@mantine/core';
+import { notifications } from '@mantine/notifications';
+import { undoRecordAction } from '@/server/actions';
+
+const undoMs = 12_000;
+
+export function showProblem(message: string): void {
+  notifications.show({ message, color: 'dark', autoClose: undoMs });
+}
+
+/** Recorded, with the way back beside it. */
+export function showRecorded(personId: number, recordId: number, label: string): void {
+  const id = `record-${recordId}`;
+  const undo = async () => {
+    const outcome = await undoRecordAction(personId, recordId);
+    notifications.hide(id);
+    if (!outcome.ok) showProblem(Object.values(outcome.problems).join(' '));
+  };
+  notifications.show({
+    id,
+    autoClose: undoMs,
+    withCloseButton: true,
+    message: (
+      <Group justify="space-between" wrap="nowrap">
+        <span>{label} recorded</span>
+        <Button size="xs" variant="default" onClick={undo}>
+          Undo
+        </Button>
+      </Group>
+    ),
+  });
+}
+
+export function showSaved(message: string): void {
+  notifications.show({ message, autoClose: 4000 });
+}
