@@ -9,7 +9,7 @@ import { TonightNotes } from '@/ui/tonight/TonightNotes';
 import { EmptyCourse } from '@/ui/tonight/EmptyCourse';
 import classes from '@/ui/tonight/tonight.module.css';
 
-export const metadata = { title: 'Tonight' };
+export const metadata = { title: { absolute: 'Tonight · Levitar' } };
 
 export default function TonightPage() {
   const view = readCourse();

@@ -1,10 +1,11 @@
 /** npm run test:browser [-- arguments of the runner]: browser tests on a throw-away database. */
 import process from 'node:process';
-import { bin, ensureBuild, ensureChromium, ensurePackages, run } from './setup.mjs';
+import { bin, ensureBuild, ensureChromium, ensurePackages, ensurePdfTools, run } from './setup.mjs';
 import { startThrowaway } from './server.mjs';
 
 ensurePackages();
 const chromium = ensureChromium();
+ensurePdfTools();
 if (!ensureBuild()) process.exit(1);
 const server = await startThrowaway(3217);
 let isGood = false;

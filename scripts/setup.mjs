@@ -112,6 +112,13 @@ export function ensureChromium() {
   return found() ?? stop('No Chromium was found; set LEVITAR_CHROMIUM to its path.');
 }
 
+/** The PDF tools with which the browser tests read a printed card. */
+export function ensurePdfTools() {
+  if (!has('pdfinfo') || !has('pdftotext')) {
+    installDebian(['poppler-utils'], 'reading printed pages in the tests');
+  }
+}
+
 const sources = ['app', 'core', 'db', 'server', 'ui', 'public'];
 const singles = ['package-lock.json', 'next.config.ts', 'proxy.ts', 'instrumentation.ts'];
 

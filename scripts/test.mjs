@@ -3,7 +3,15 @@ import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import process from 'node:process';
-import { bin, ensureChromium, ensurePackages, nextBin, run, say } from './setup.mjs';
+import {
+  bin,
+  ensureChromium,
+  ensurePackages,
+  ensurePdfTools,
+  nextBin,
+  run,
+  say,
+} from './setup.mjs';
 
 const results = { passed: 0, failed: 0 };
 const reports = mkdtempSync(path.join(os.tmpdir(), 'levitar-test-'));
@@ -31,6 +39,7 @@ function suite(name, command, args, env, report, read) {
 
 ensurePackages();
 ensureChromium();
+ensurePdfTools();
 
 step('Linting', bin('eslint'), ['.', '--max-warnings', '0']);
 step('Checking the format', bin('prettier'), ['--check', '--log-level', 'warn', '.']);

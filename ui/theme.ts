@@ -1,6 +1,11 @@
 'use client';
 
-import { createTheme, type MantineColorsTuple } from '@mantine/core';
+import {
+  createTheme,
+  defaultVariantColorsResolver,
+  type MantineColorsTuple,
+  type VariantColorsResolver,
+} from '@mantine/core';
 
 /** The one colour for action: a deep sea-green. */
 const sea: MantineColorsTuple = [
@@ -16,10 +21,31 @@ const sea: MantineColorsTuple = [
   '#033833',
 ];
 
+/** Evening blue instead of the library's grey, to go with the dark paper. */
+const dark: MantineColorsTuple = [
+  '#e9e2d3',
+  '#c4c6c2',
+  '#9aa5a8',
+  '#6f7d84',
+  '#38444c',
+  '#27323a',
+  '#182128',
+  '#12191f',
+  '#0d1317',
+  '#080c0f',
+];
+
+/** The library picks the text of filled buttons for the light scheme only; a token knows both. */
+const variantColorResolver: VariantColorsResolver = (input) => {
+  const colors = defaultVariantColorsResolver(input);
+  return input.variant === 'filled' ? { ...colors, color: 'var(--lv-onAction)' } : colors;
+};
+
 export const theme = createTheme({
   primaryColor: 'sea',
-  primaryShade: { light: 7, dark: 5 },
-  colors: { sea },
+  primaryShade: { light: 7, dark: 3 },
+  variantColorResolver,
+  colors: { sea, dark },
   white: '#fffdf8',
   black: '#1b2733',
   fontFamily: "'Atkinson Hyperlegible Next Variable', 'Helvetica', sans-serif",

@@ -2,7 +2,7 @@ import type { Body } from '../body/body';
 import { alternativeTable, type AlternativeId } from '../catalog/alternatives';
 import { calvesOnChair, chairSize, dolphinOnChair, type ChairPose } from '../posture/chair';
 import type { ElevationOptions } from './elevation';
-import { hatchStrip } from './dimensions';
+import { groundBody, hatchStrip } from './dimensions';
 import { drawForearmFigure } from './figure';
 import { line, makeFrame, rectangle, rounded, type Frame, type Scene, type Shape } from './scene';
 import { drawTape, tapeHeightPx } from './tape';
@@ -38,6 +38,7 @@ export function drawAlternative(
       ...drawForearmFigure('figure', frame, body, pose.joints),
       ...hatchStrip(wallPx, frame.y(topM), floorPx, sizes.wallHatchPx),
       line('wall', wallPx, frame.y(topM), wallPx, floorPx),
+      groundBody(wallPx + sizes.wallHatchPx, floorPx),
       line('floor', sizes.marginPx / 2, floorPx, wallPx + sizes.wallHatchPx, floorPx),
       ...drawTape(frame, tapeM, units),
     ],

@@ -123,6 +123,11 @@ export function hatchStrip(x: number, top: number, bottom: number, widthPx: numb
   return shapes;
 }
 
+/** The floor is solid too: what a heavy build would push through it stays out of sight. */
+export function groundBody(widthPx: number, floorPx: number): Shape {
+  return rectangle('wallBody', 0, floorPx, widthPx, 14);
+}
+
 /** A block or pad with its material marks: diagonal strokes inside the rectangle. */
 export function hatchedBox(left: number, top: number, width: number, height: number): Shape[] {
   const step = 6;

@@ -5,6 +5,7 @@ import type { FigureJoints, Point } from '../posture/joints';
 import { formatFigure, formatLength, type LengthUnits } from '../units/length';
 import {
   hatchedBox,
+  groundBody,
   hatchStrip,
   levelDimension,
   levelExtent,
@@ -116,6 +117,7 @@ export function drawForearmKick(
     drawStrapBand(frame, body, figure),
     ...hatchStrip(wallPx, frame.y(topM), floorPx, sizes.wallHatchPx),
     line('wall', wallPx, frame.y(topM), wallPx, floorPx),
+    groundBody(wallPx + sizes.wallHatchPx, floorPx),
     line('floor', sizes.marginPx / 2, floorPx, wallPx + sizes.wallHatchPx, floorPx),
     ...drawTape(frame, Math.floor((wallPx - sizes.marginPx) / pxPerM / 0.05) * 0.05, units),
     ...(distances.gap.metres > 0

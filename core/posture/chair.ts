@@ -71,17 +71,19 @@ export function dolphinOnChair(body: Body): ChairPose {
 export function calvesOnChair(body: Body): ChairPose {
   const { lengths, ankleM, heightM } = body;
   const seatFrontX = -chairSize.depthM;
+  // Flesh between the joints and the floor.
   const halfTrunkM = 0.055 * heightM;
+  const hipY = 0.07 * heightM;
   const halfShankM = 0.03 * heightM;
   const kneeY = chairSize.seatM + halfShankM;
-  const rise = Math.min(lengths.thigh, kneeY - halfTrunkM);
+  const rise = Math.min(lengths.thigh, kneeY - hipY);
   // The soles stay clear of the backrest; a long shank leaves the knees before the seat.
   const kneeX = Math.min(
     seatFrontX + 0.02,
     seatFrontX + chairSize.depthM - clearOfBackM - ankleM - lengths.shank,
   );
-  const knee: Point = [kneeX, halfTrunkM + rise];
-  const hip: Point = [kneeX - Math.sqrt(Math.max(0, lengths.thigh ** 2 - rise ** 2)), halfTrunkM];
+  const knee: Point = [kneeX, hipY + rise];
+  const hip: Point = [kneeX - Math.sqrt(Math.max(0, lengths.thigh ** 2 - rise ** 2)), hipY];
   const ankle: Point = [knee[0] + lengths.shank, knee[1]];
   const shoulder: Point = [hip[0] - lengths.trunk, halfTrunkM];
   const elbow: Point = [shoulder[0] + lengths.upperArm, 0];

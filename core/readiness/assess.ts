@@ -137,5 +137,6 @@ function weaker(left: Assessment, right: Assessment): Assessment {
       ? rank(left) < rank(right)
       : (left.probability ?? 0) < (right.probability ?? 0);
   const [chosen, side] = isLeft ? ([left, 'left'] as const) : ([right, 'right'] as const);
-  return { ...chosen, side, reasons: chosen.reasons.map((reason) => `${side} side: ${reason}`) };
+  const [first, ...rest] = chosen.reasons;
+  return { ...chosen, side, reasons: [`${side} side: ${first}`, ...rest] };
 }

@@ -16,8 +16,8 @@ export function chanceWords(probability: number): string {
 
 /** Holds and repetitions: the chance of the bar, and whether the bar itself was seen. */
 export function assessLevel(input: ScoreInput, kind: 'hold' | 'reps'): Assessment {
-  const { check, spec, profile, records, days, today, threshold } = input;
-  const level = findLevel(check, kind, profile, records, today)!;
+  const { check, spec, profile, days, today, threshold } = input;
+  const level = findLevel(check, kind, profile, input, today)!;
   const probability = chanceOfBar(kind, level, threshold);
   const seenDays = countSeenDays(input);
   const newestAge = today - days[days.length - 1];

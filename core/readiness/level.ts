@@ -1,6 +1,5 @@
 import { getCheck, type CheckId } from '../catalog/checks';
 import type { ProfileId } from '../catalog/profiles';
-import { dayNumber } from '../units/day';
 import { hazard, upperTail } from './normal';
 import { isVoided, type CheckRecord } from './record';
 
@@ -90,33 +89,37 @@ function limited(surprise: number, total: number): number {
   return Math.max(-limit, Math.min(limit, surprise));
 }
 
+export interface History {
+  /** In date order; those of one day in the order entered. */
+  readonly records: readonly CheckRecord[];
+  /** Day number of each record. */
+  readonly days: readonly number[];
+}
+
 /**
  * Runs the model over a student's records of one check on one side.
  *
- * @param records any order; those of one day keep the order given
- * @param asOfNumber day number to grow the variance to; no record may be later
+ * @param today day number to grow the variance to; no record may be later
  * @returns `null` without a record
  */
 export function findLevel(
   check: CheckId,
   kind: LevelKind,
   profile: ProfileId,
-  records: readonly CheckRecord[],
-  asOfNumber: number,
+  { records, days }: History,
+  today: number,
 ): Level | null {
   if (records.length === 0) return null;
-  const dated = records.map((record) => ({ record, day: dayNumber(record.date) }));
-  dated.sort((a, b) => a.day - b.day);
   let level = priorLevel(kind, getCheck(check).opensAt[profile]);
-  let day = dated[0].day;
-  for (const { record, day: recordDay } of dated) {
-    level = grow(level, recordDay - day);
-    day = recordDay;
+  let day = days[0];
+  records.forEach((record, index) => {
+    level = grow(level, days[index] - day);
+    day = days[index];
     if (isVoided(check, record)) level = updateVoided(kind, level, record.value);
     else if (record.stoppedByTeacher) level = updateCensored(level, onLogScale(kind, record.value));
     else level = updatePlain(level, onLogScale(kind, record.value));
-  }
-  return grow(level, asOfNumber - day);
+  });
+  return grow(level, today - day);
 }
 
 /** Chance that tonight comes within a tenth of `bar`. */

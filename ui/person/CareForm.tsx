@@ -47,7 +47,7 @@ export function CareForm({ personId, consent, cautions }: CareFormProps) {
           ]}
           onChange={(value) => {
             setTouch(value as Consent);
-            save({ consent: value as Consent, cautions });
+            save({ consent: value as Consent, cautions: chosen });
           }}
         />
       </div>
@@ -55,16 +55,16 @@ export function CareForm({ personId, consent, cautions }: CareFormProps) {
         <>
           <MultiSelect
             label="Cautions this person reported"
-            description="As few words as needed. Not in the list: ask, and refer if unsure."
+            description="Kept as you choose. Not in the list: ask, and refer if unsure."
             data={cautionIds.map((id) => ({ value: id, label: cautionTable[id].label }))}
             value={[...chosen]}
-            onChange={(value) => setChosen(value as CautionId[])}
+            onChange={(value) => {
+              setChosen(value as CautionId[]);
+              save({ consent: touch, cautions: value as CautionId[] });
+            }}
             searchable
             clearable
           />
-          <Button loading={isSaving} onClick={() => save({ consent: touch, cautions: chosen })}>
-            Keep cautions
-          </Button>
           <Button variant="subtle" size="compact-md" onClick={() => setIsShown(false)}>
             Fold away
           </Button>

@@ -1,6 +1,6 @@
 'use client';
 
-import { Button, Collapse } from '@mantine/core';
+import { Button } from '@mantine/core';
 import { IconPencilPlus } from '@tabler/icons-react';
 import { useState } from 'react';
 import type { GateRow } from '@/server/gateRows';
@@ -42,16 +42,14 @@ export function GatePanel({ personId, rows, today, breathSeconds }: GatePanelPro
                 Record
               </Button>
             </div>
-            <Collapse expanded={isOpen}>
-              {isOpen && (
-                <RecordForm
-                  personId={personId}
-                  row={row}
-                  today={today}
-                  breathSeconds={breathSeconds}
-                />
-              )}
-            </Collapse>
+            {isOpen && (
+              <RecordForm
+                personId={personId}
+                row={row}
+                today={today}
+                breathSeconds={breathSeconds}
+              />
+            )}
           </li>
         );
       })}

@@ -6,8 +6,11 @@ import { undoRecordAction } from '@/server/actions';
 
 const undoMs = 12_000;
 
+/** The closing cross has no words of its own. */
+const closing = { closeButtonProps: { 'aria-label': 'Close this message' } };
+
 export function showProblem(message: string): void {
-  notifications.show({ message, color: 'dark', autoClose: undoMs });
+  notifications.show({ ...closing, message, color: 'dark', autoClose: undoMs });
 }
 
 /** Recorded, with the way back beside it. */
@@ -19,6 +22,7 @@ export function showRecorded(personId: number, recordId: number, label: string):
     if (!outcome.ok) showProblem(Object.values(outcome.problems).join(' '));
   };
   notifications.show({
+    ...closing,
     id,
     autoClose: undoMs,
     withCloseButton: true,
@@ -34,5 +38,5 @@ export function showRecorded(personId: number, recordId: number, label: string):
 }
 
 export function showSaved(message: string): void {
-  notifications.show({ message, autoClose: 4000 });
+  notifications.show({ ...closing, message, autoClose: 4000 });
 }

@@ -1,0 +1,73 @@
+import fc from 'fast-check';
+import { comingMeeting } from './course';
+import { addDays, daysBetween, dayNumber, findDayNumber } from './day';
+import { formatFigure, formatHeight, formatLength, parseHeight, parseLength } from './length';
+
+describe('typed lengths', () => {
+  it.each([
+    ['168', 1.68],
+    ['168 cm', 1.68],
+    ['1.68 m', 1.68],
+    ['1,68 m', 1.68],
+    ['1.68', 1.68],
+    ['5\'6"', 1.6764],
+    ["5'6", 1.6764],
+    ['5 ft 6 in', 1.6764],
+    ['5′ 6½″', 1.6891],
+    ['5\' 6 1/2"', 1.6891],
+    ['66 in', 1.6764],
+  ])('reads a height of %s', (text, metres) => {
+    expect(parseHeight(text, 'cm')).toBeCloseTo(metres, 6);
+  });
+
+  it('reads a bare number in the teacher’s own units', () => {
+    expect(parseLength('10', 'cm')).toBeCloseTo(0.1, 10);
+    expect(parseLength('10', 'in')).toBeCloseTo(0.254, 10);
+    expect(parseLength('10 1/4', 'in')).toBeCloseTo(0.26035, 10);
+    expect(parseLength('¾', 'in')).toBeCloseTo(0.01905, 10);
+  });
+
+  it.each(['', 'tall', '-5', '1e3', '5 6', '12 kg', '1/0 in'])('refuses %j', (text) => {
+    expect(parseLength(text, 'cm')).toBeNull();
+  });
+
+  it('shows whole centimetres and quarter inches, never -0', () => {
+    expect(formatLength(0.4818, 'cm')).toBe('48 cm');
+    expect(formatFigure(-0.001, 'cm')).toBe('0');
+    expect(formatLength(0.4818, 'in')).toBe('19 in');
+    expect(formatFigure(0.0065, 'in')).toBe('¼');
+    expect(formatHeight(1.7, 'in')).toBe('5′ 7″');
+    expect(formatHeight(1.829, 'in')).toBe('6′ 0″');
+  });
+
+  it('comes back within half a mark of what was shown', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0.01, max: 2.2, noNaN: true }), (metres) => {
+        const cm = parseLength(formatLength(metres, 'cm'), 'cm')!;
+        expect(Math.abs(cm - metres)).toBeLessThanOrEqual(0.005 + 1e-9);
+        const inches = parseLength(formatLength(metres, 'in'), 'in')!;
+        expect(Math.abs(inches - metres)).toBeLessThanOrEqual(0.0254 / 8 + 1e-9);
+      }),
+    );
+  });
+});
+
+describe('days', () => {
+  it('knows the calendar', () => {
+    expect(findDayNumber('2026-02-29')).toBeNull();
+    expect(findDayNumber('2028-02-29')).not.toBeNull();
+    expect(findDayNumber('2026-2-9')).toBeNull();
+    expect(() => dayNumber('yesterday')).toThrow('YYYY-MM-DD');
+  });
+
+  it('counts over months and years', () => {
+    expect(daysBetween('2026-12-31', '2027-01-01')).toBe(1);
+    expect(addDays('2026-03-01', -1)).toBe('2026-02-28');
+  });
+
+  it('finds the coming meeting and its week', () => {
+    expect(comingMeeting('2026-10-29', '2026-11-23')).toEqual({ date: '2026-11-26', week: 5 });
+    expect(comingMeeting('2026-10-29', '2026-11-26')).toEqual({ date: '2026-11-26', week: 5 });
+    expect(comingMeeting('2026-10-29', '2026-10-01')).toEqual({ date: '2026-10-29', week: 1 });
+  });
+});

@@ -1,0 +1,15 @@
+/** npm run bench: medians on this machine, printed beside what they should stay under. */
+import process from 'node:process';
+import { bin, ensureBuild, ensurePackages, run } from './setup.mjs';
+import { startThrowaway } from './server.mjs';
+
+ensurePackages();
+if (!ensureBuild()) process.exit(1);
+const server = await startThrowaway(3219);
+let isGood = false;
+try {
+  isGood = run(bin('tsx'), ['scripts/bench/main.ts'], { LEVITAR_URL: server.url });
+} finally {
+  await server.stop();
+}
+process.exit(isGood ? 0 : 1);
