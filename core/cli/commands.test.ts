@@ -1,4 +1,6 @@
+import { readFileSync } from 'node:fs';
 import { runCommand } from './commands';
+import { readinessOutput } from './schemas';
 
 const input = {
   profile: 'prop-led',
@@ -51,5 +53,13 @@ describe('readiness from the command line', () => {
       ok: false,
       error: { code: 'unknown-command' },
     });
+  });
+});
+
+describe('the documented example', () => {
+  it('runs and gives what its schema promises', () => {
+    const text = readFileSync('docs/formats/readiness.example.json', 'utf8');
+    const result = runCommand('readiness', text);
+    expect(result.ok && readinessOutput.safeParse(result.output).success).toBe(true);
   });
 });

@@ -23,7 +23,7 @@ export function AnotherWayMark({ sizePx = 20 }: { readonly sizePx?: number }) {
 
 export const verdictWords = {
   advance: 'open',
-  'advance-with-support': 'open with support',
+  'advance-with-support': 'with support',
   stay: 'stay',
   're-check': 're-check',
   'step-back': 'step back',
