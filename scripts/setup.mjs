@@ -91,7 +91,9 @@ export function ensurePackages() {
   if (!isCurrent) {
     ensureCompiler();
     say('Installing packages and compiling the SQLite driver; about three minutes the first time.');
-    if (!run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'])) {
+    // Not `npm ci`: it refuses a lock file that leaves out the builds for other systems, and some
+    // registries carry those for one system only. The locked versions hold; nothing is written.
+    if (!run('npm', ['install', '--no-save', '--no-audit', '--no-fund', '--loglevel=error'])) {
       stop('The packages could not be installed; see above.');
     }
   }
