@@ -63,7 +63,7 @@ test('shows another shape and no card when a caution closes the stage', async ({
   await page.keyboard.press('Escape');
   await expect(page.getByRole('region', { name: 'Verdict' })).toContainText('Dolphin on a chair');
   await expectAccessible(page);
-  await page.getByRole('link', { name: 'Set-up card' }).click();
+  await page.getByRole('link', { name: 'Set-up card', exact: true }).click();
   await expect(page.getByText('chair against the wall')).toBeVisible();
   await expect(page.getByText('Elbows from the wall')).toHaveCount(0);
   await expect(page.getByText('Osteoporosis')).toHaveCount(0);
@@ -103,6 +103,23 @@ test('the whole way with the keyboard alone', async ({ page }) => {
   await press('Enter');
   await expect(page.getByRole('region', { name: 'Verdict' })).toContainText(/block in hands: open/);
   await expect(page.getByLabel('How much')).toBeFocused();
+  // Measures, consent and cautions, by keys.
+  await page.getByLabel('Height').focus();
+  await press('Control+a');
+  await page.keyboard.type('164');
+  await press('Enter');
+  await expect(page.getByText('164 cm', { exact: false }).first()).toBeVisible();
+  await page.getByRole('radio', { name: 'yes', exact: true }).focus();
+  await press('ArrowRight');
+  await expect(page.getByRole('radio', { name: 'ask each time' })).toBeChecked();
+  await tabTo('Show and change cautions');
+  await press('Enter');
+  await page.getByRole('combobox', { name: /Cautions this person/ }).focus();
+  await page.keyboard.type('reflux');
+  await press('ArrowDown');
+  await press('Enter');
+  await press('Escape');
+  await expect(page.getByText('care: not after meals')).toBeVisible();
   await page.goto('/people/6');
   await tabTo('Set-up card');
   await press('Enter');

@@ -1,5 +1,6 @@
 import type { Body } from '../body/body';
 import { alternativeTable, type AlternativeId } from '../catalog/alternatives';
+import { pointsOf } from '../posture/joints';
 import { calvesOnChair, chairSize, dolphinOnChair, type ChairPose } from '../posture/chair';
 import type { ElevationOptions } from './elevation';
 import { groundBody, hatchStrip } from './dimensions';
@@ -21,9 +22,9 @@ export function drawAlternative(
   { pxPerM, units, wallM }: ElevationOptions,
 ): Scene {
   const pose = poses[alternative](body);
-  const { heelBackM, ...points } = pose.joints;
-  const farX = Math.min(...Object.values(points).map(([x]) => x)) - heelBackM;
-  const highY = Math.max(...Object.values(points).map(([, y]) => y));
+  const points = pointsOf(pose.joints);
+  const farX = Math.min(...points.map(([x]) => x)) - pose.joints.heelBackM;
+  const highY = Math.max(...points.map(([, y]) => y));
   const topM = wallM ?? highY + 0.3;
   const wallPx = rounded((sizes.beyondM - farX) * pxPerM + sizes.marginPx);
   const floorPx = rounded(topM * pxPerM + sizes.marginPx);

@@ -1,7 +1,7 @@
 import type { Body } from '../body/body';
 import type { ForearmKickSetup } from '../setup/forearmKick';
 import { forearmStandWallPose } from '../posture/wallStand';
-import type { FigureJoints, Point } from '../posture/joints';
+import { shifted, type FigureJoints } from '../posture/joints';
 import { formatFigure, formatLength, type LengthUnits } from '../units/length';
 import {
   hatchedBox,
@@ -36,15 +36,6 @@ const sizes = {
   /** Floor drawn beyond the figure, away from the wall. */
   floorBeyondM: 0.16,
 } as const;
-
-const shifted = (joints: FigureJoints, dx: number, dy: number): FigureJoints => {
-  const move = ([x, y]: Point): Point => [x + dx, y + dy];
-  const { heelBackM, ...points } = joints;
-  const moved = Object.fromEntries(
-    Object.entries(points).map(([name, point]) => [name, move(point)]),
-  );
-  return { ...(moved as unknown as typeof points), heelBackM };
-};
 
 /** Same head, its crown no lower than the floor and raised by the shoulder lift. */
 function hangHead(joints: FigureJoints, clearanceM: number, floorY: number): FigureJoints {
