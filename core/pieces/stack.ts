@@ -1,0 +1,205 @@
+import { getPiece, pieceIds, type PieceCount, type PieceId } from '../catalog/pieces';
+import { tolerance } from '../tolerance';
+
+export type StackFace = 'flat' | 'side' | 'end';
+
+export interface StackLayer {
+  readonly piece: PieceId;
+  /** Pieces side by side in this layer. */
+  readonly count: number;
+  readonly face: StackFace;
+  readonly thicknessM: number;
+  /** Folded once more: half the footprint, twice the thickness. */
+  readonly isRefolded?: true;
+}
+
+export interface StackRequest {
+  readonly targetM: number;
+  /** Default 1 cm. */
+  readonly toleranceM?: number;
+  /** Width and depth that every layer must cover, metres. */
+  readonly footprintM: readonly [width: number, depth: number];
+  readonly pieces: readonly PieceCount[];
+}
+
+export interface Stack {
+  readonly found: boolean;
+  readonly heightM: number | null;
+  /** Bottom first; empty when not found. */
+  readonly layers: readonly StackLayer[];
+  /** The nearest heights that these pieces make, whatever the tolerance. */
+  readonly nearest: { readonly below: number | null; readonly above: number | null };
+}
+
+const defaultToleranceM = 0.01;
+/** Firm pieces win over soft ones while their error is within this of the best (handbook 04). */
+const firmWithinM = 0.005;
+
+interface LayerOption extends StackLayer {
+  readonly widthM: number;
+  readonly depthM: number;
+  readonly isFirm: boolean;
+  readonly kind: number;
+}
+
+/** Every way one kind of piece can make a layer that covers the footprint. */
+function layerOptions(
+  piece: PieceId,
+  kind: number,
+  count: number,
+  [width, depth]: StackRequest['footprintM'],
+): LayerOption[] {
+  const spec = getPiece(piece);
+  const faces: (Pick<StackLayer, 'face' | 'thicknessM' | 'isRefolded'> & {
+    size: [number, number];
+  })[] = [{ face: 'flat', thicknessM: spec.loadedM, size: [spec.lengthM, spec.widthM] }];
+  if (spec.standsOnEdge) {
+    faces.push(
+      { face: 'side', thicknessM: spec.widthM, size: [spec.lengthM, spec.thicknessM] },
+      { face: 'end', thicknessM: spec.lengthM, size: [spec.widthM, spec.thicknessM] },
+    );
+  }
+  if (spec.refolds) {
+    faces.push({
+      face: 'flat',
+      thicknessM: 2 * spec.loadedM,
+      size: [spec.lengthM / 2, spec.widthM],
+      isRefolded: true,
+    });
+  }
+  const fit = (needed: number, size: number) => Math.ceil(needed / size - tolerance.roundingM);
+  return faces.flatMap(({ size, ...face }) => {
+    const ways = [size, [size[1], size[0]] as const].map(([a, b]) => {
+      const [across, along] = [Math.max(1, fit(width, a)), Math.max(1, fit(depth, b))];
+      return {
+        ...face,
+        piece,
+        kind,
+        isFirm: spec.isFirm,
+        count: across * along,
+        widthM: across * a,
+        depthM: along * b,
+      };
+    });
+    return ways.filter((way) => way.count <= count);
+  });
+}
+
+interface Candidate {
+  readonly layers: readonly LayerOption[];
+  readonly heightM: number;
+  readonly pieces: number;
+  readonly isFirm: boolean;
+}
+
+/**
+ * The best stack for a height over a footprint, by complete search.
+ *
+ * Rules (handbook 04): every layer covers the footprint, wider or equal below, firm below soft, one
+ * kind and face a layer. Preference within tolerance: firm before soft when the error is within 5 mm
+ * of the best, then fewest pieces, then least error. A valid stack is a run through the options in
+ * the order firm first, widest first, so each set of layers is looked at once.
+ */
+export function findStack(request: StackRequest): Stack {
+  const { targetM, footprintM } = request;
+  const within = (request.toleranceM ?? defaultToleranceM) + tolerance.roundingM;
+  const kinds = pieceIds.filter((id) => getPiece(id).stacks);
+  const left = kinds.map((id) =>
+    request.pieces.filter(({ piece }) => piece === id).reduce((sum, p) => sum + p.count, 0),
+  );
+  const options = kinds
+    .flatMap((id, kind) => layerOptions(id, kind, left[kind], footprintM))
+    .sort(
+      (a, b) =>
+        Number(b.isFirm) - Number(a.isFirm) ||
+        b.widthM - a.widthM ||
+        b.depthM - a.depthM ||
+        a.kind - b.kind,
+    );
+  const found: Candidate[] = [];
+  let below: number | null = null;
+  let above: number | null = null;
+  const chosen: LayerOption[] = [];
+
+  const visit = (from: number, heightM: number, pieces: number) => {
+    for (let index = from; index < options.length; index += 1) {
+      const option = options[index];
+      if (left[option.kind] < option.count) continue;
+      const under = chosen[chosen.length - 1];
+      const isWider =
+        under !== undefined &&
+        (option.widthM > under.widthM + tolerance.roundingM ||
+          option.depthM > under.depthM + tolerance.roundingM);
+      if (isWider) continue;
+      const next = heightM + option.thicknessM;
+      if (next >= targetM - tolerance.roundingM)
+        above = above === null ? next : Math.min(above, next);
+      if (next <= targetM + tolerance.roundingM)
+        below = below === null ? next : Math.max(below, next);
+      if (next > targetM + within) continue;
+      chosen.push(option);
+      left[option.kind] -= option.count;
+      if (next >= targetM - within) {
+        found.push({
+          layers: [...chosen],
+          heightM: next,
+          pieces: pieces + option.count,
+          isFirm: option.isFirm,
+        });
+      }
+      visit(index, next, pieces + option.count);
+      left[option.kind] += option.count;
+      chosen.pop();
+    }
+  };
+  visit(0, 0, 0);
+
+  const nearest = { below, above };
+  if (found.length === 0) return { found: false, heightM: null, layers: [], nearest };
+  const error = ({ heightM }: Candidate) => Math.abs(heightM - targetM);
+  const best = found.reduce((least, candidate) => Math.min(least, error(candidate)), Infinity);
+  const isPreferred = (candidate: Candidate) =>
+    candidate.isFirm && error(candidate) <= best + firmWithinM + tolerance.roundingM;
+  const winner = found.reduce((a, b) => {
+    const order =
+      Number(isPreferred(b)) - Number(isPreferred(a)) ||
+      a.pieces - b.pieces ||
+      roundedError(error(a)) - roundedError(error(b));
+    return order <= 0 ? a : b;
+  });
+  return {
+    found: true,
+    heightM: winner.heightM,
+    layers: winner.layers.map(({ piece, count, face, thicknessM, isRefolded }) => ({
+      piece,
+      count,
+      face,
+      thicknessM,
+      ...(isRefolded ? { isRefolded } : {}),
+    })),
+    nearest,
+  };
+}
+
+/** Errors that differ by rounding alone are the same error. */
+const roundedError = (metres: number) => Math.round(metres / tolerance.roundingM);
+
+export interface Borrow {
+  readonly piece: PieceId;
+  readonly count: number;
+  readonly heightM: number;
+}
+
+const mostBorrowed = 4;
+
+/** The fewest pieces of one kind that would make the stack possible, if any few would. */
+export function findBorrow(request: StackRequest): Borrow | null {
+  for (let count = 1; count <= mostBorrowed; count += 1) {
+    for (const piece of pieceIds.filter((id) => getPiece(id).stacks)) {
+      const pieces = [...request.pieces, { piece, count }];
+      const stack = findStack({ ...request, pieces });
+      if (stack.found) return { piece, count, heightM: stack.heightM! };
+    }
+  }
+  return null;
+}

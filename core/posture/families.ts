@@ -1,0 +1,28 @@
+/** The posture families of handbook 11 "loads" and their parameters, in metres and degrees. */
+export interface PostureParameters {
+  plank: object;
+  kneePlank: object;
+  dog: { stanceM: number; shoulderLeadM?: number; oneLeg?: boolean };
+  shortDog: { baseM: number; shoulderLeadM?: number; oneLeg?: boolean };
+  raisedDog: { stanceM: number; supportHeightM: number; shoulderLeadM?: number };
+  dolphin: { elbowToBallM: number; shoulderLeadM?: number; kneeBendDeg?: number; oneLeg?: boolean };
+  wallL: { baseM: number; footHeightM?: number };
+  forearmWallL: { baseM: number; footHeightM?: number };
+  handstandWall: { baseM: number };
+  forearmStandWall: { baseM: number };
+  handstand: { archDeg?: number };
+  forearmStand: { archDeg?: number };
+  headstand: { archDeg?: number };
+  headstandBase: { headToBallM: number };
+  headstandTuck: object;
+  crow: { elbowDeg: number; kneeOnArm: number; footBlockM?: number };
+  liftedTuck: { blockM: number };
+  shoulderStand: { trunkDeg: number; platformM: number };
+  plough: { platformM: number; toeSupportM: number };
+}
+
+export type FamilyId = keyof PostureParameters;
+
+export type Posture = {
+  [Family in FamilyId]: { readonly family: Family } & Readonly<PostureParameters[Family]>;
+}[FamilyId];
