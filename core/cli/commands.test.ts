@@ -1,6 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { runCommand } from './commands';
-import { readinessOutput } from './schemas';
+import { commands, runCommand } from './commands';
 
 const input = {
   profile: 'prop-led',
@@ -56,10 +55,38 @@ describe('readiness from the command line', () => {
   });
 });
 
-describe('the documented example', () => {
-  it('runs and gives what its schema promises', () => {
-    const text = readFileSync('docs/formats/readiness.example.json', 'utf8');
-    const result = runCommand('readiness', text);
-    expect(result.ok && readinessOutput.safeParse(result.output).success).toBe(true);
+describe('the commands of the body', () => {
+  const body = { heightM: 1.7 };
+  const call = (name: string, input: object) => runCommand(name, JSON.stringify(input));
+
+  it.each(['loads', 'setup', 'stack', 'spacer', 'readiness'] as const)(
+    '%s: its example gives what its schema promises',
+    (name) => {
+      const result = runCommand(name, readFileSync(`docs/formats/${name}.example.json`, 'utf8'));
+      expect(result).toMatchObject({ ok: true });
+      const checked = commands[name].output.safeParse(result.ok ? result.output : null);
+      expect(checked.error?.issues ?? []).toEqual([]);
+    },
+  );
+
+  it.each([
+    ['loads', { body: { heightM: 1.1 }, posture: { family: 'plank' } }, ['body', 'heightM']],
+    ['loads', { body, posture: { family: 'plank', stanceM: 1 } }, ['posture', 'stanceM']],
+    ['loads', { body, posture: { family: 'cartwheel' } }, ['posture', 'family']],
+    ['loads', { body, posture: { family: 'handstandWall', baseM: 2.5 } }, ['posture', 'baseM']],
+    ['loads', { body: { ...body, lengths: { tail: 1 } }, posture: { family: 'plank' } }, undefined],
+    ['stack', { targetM: -1, footprintM: [0.2, 0.2], pieces: [] }, ['targetM']],
+    [
+      'stack',
+      { targetM: 0.1, footprintM: [0.2, 0.2], pieces: [{ piece: 'brick', count: 1 }] },
+      ['pieces', 0, 'piece'],
+    ],
+    ['spacer', { gapM: 0.2, pieces: [] }, ['pieces']],
+    ['setup', { recipe: 'box', profile: 'prop-led', body, pieces: [], colour: 1 }, ['colour']],
+  ])('%s refuses %j by its field', (name, input, path) => {
+    const result = call(name, input);
+    expect(result.ok).toBe(false);
+    if (path) expect(!result.ok && result.error.path).toEqual(path);
+    expect(!result.ok && result.error.message).not.toMatch(/NaN|undefined/);
   });
 });

@@ -2,6 +2,17 @@ import type { z } from 'zod';
 import { getCheck } from '../catalog/checks';
 import { InputProblem, type ProblemCode } from '../problem';
 import { assess } from '../readiness/assess';
+import {
+  loadsInput,
+  loadsOutput,
+  setupInput,
+  setupOutput,
+  spacerInput,
+  spacerOutput,
+  stackInput,
+  stackOutput,
+} from './bodySchemas';
+import { runLoads, runSetup, runSpacer, runStack } from './bodyCommands';
 import { readinessInput, readinessOutput } from './schemas';
 
 /** Longer lists of allowed words are not repeated in a message. */
@@ -18,6 +29,10 @@ const command = <In extends z.ZodType>(spec: Command<In>): Command<In> => spec;
 
 /** The commands of handbook 11; each with the schemas that docs/formats is generated from. */
 export const commands = {
+  loads: command({ input: loadsInput, output: loadsOutput, run: runLoads }),
+  setup: command({ input: setupInput, output: setupOutput, run: runSetup }),
+  stack: command({ input: stackInput, output: stackOutput, run: runStack }),
+  spacer: command({ input: spacerInput, output: spacerOutput, run: runSpacer }),
   readiness: command({
     input: readinessInput,
     output: readinessOutput,
