@@ -3,6 +3,7 @@ import { baseIds, checkIds } from '@/core/catalog/checks';
 import { cautionIds } from '@/core/catalog/cautions';
 import { pieceIds } from '@/core/catalog/pieces';
 import { profileIds } from '@/core/catalog/profiles';
+import { shapeIds } from '@/core/catalog/shapes';
 import { stageIds } from '@/core/catalog/stages';
 import { lengthIds } from '@/core/body/lengths';
 
@@ -116,4 +117,20 @@ export const checkRecord = sqliteTable(
     base: text('base', { enum: baseIds }),
   },
   (table) => [index('check_record_person').on(table.personId, table.check, table.date)],
+);
+
+/** Set-ups found by experience, newest last; nothing is overwritten. */
+export const savedSetup = sqliteTable(
+  'saved_setup',
+  {
+    id: integer('id').primaryKey({ autoIncrement: true }),
+    personId: integer('person_id')
+      .notNull()
+      .references(() => person.id, { onDelete: 'cascade' }),
+    family: text('family', { enum: shapeIds }).notNull(),
+    values: text('values', { mode: 'json' }).$type<Record<string, number>>().notNull(),
+    note: text('note').notNull().default(''),
+    savedOn: text('saved_on').notNull(),
+  },
+  (table) => [index('saved_setup_person').on(table.personId, table.family)],
 );

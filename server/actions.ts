@@ -5,6 +5,8 @@ import {
   changeBody,
   changeCare,
   changeSettings,
+  dropSetup,
+  keepSetup,
   notePainGone,
   recordCheck,
   undoRecord,
@@ -46,4 +48,12 @@ export async function notePainGoneAction(id: number): Promise<Outcome> {
 
 export async function saveSettingsAction(form: unknown): Promise<Outcome> {
   return run(() => changeSettings(form));
+}
+
+export async function keepSetupAction(id: number, form: unknown): Promise<Outcome<number>> {
+  return run(() => keepSetup(id, form));
+}
+
+export async function dropSetupAction(id: number, setupId: number): Promise<Outcome> {
+  return run(() => dropSetup(id, setupId));
 }

@@ -1,8 +1,14 @@
 /** Use cases that write: validate at the door, then one transaction each. */
 import { z } from 'zod';
+import { resolveBody } from '@/core/body/body';
+import { shapeIds } from '@/core/catalog/shapes';
+import { getDials, toPosture } from '@/core/posture/handles';
+import { computeLoads } from '@/core/posture/loads';
+import { InputProblem } from '@/core/problem';
 import { getSettings, saveSettings } from '@/db/courses';
 import { findPerson, saveBody, saveCare, savePainCleared } from '@/db/people';
 import { addRecord, removeRecord } from '@/db/records';
+import { addSetup, removeSetup } from '@/db/setups';
 import { readBodyForm } from './bodyForm';
 import { careForm } from './careForm';
 import { today } from './clock';
@@ -66,6 +72,54 @@ export function notePainGone(id: unknown): Outcome {
     savePainCleared(tx, who.data, today());
     return done(undefined);
   });
+}
+
+const mostNote = 300;
+
+const setupForm = z.strictObject({
+  family: z.enum(shapeIds, 'This shape is not in our list.'),
+  values: z.record(z.string(), z.number('Write a number.')),
+  note: z.string().max(mostNote, `At most ${mostNote} signs.`),
+});
+
+/** Keeps a set-up that was tried, after checking that this body can be in it. */
+export function keepSetup(id: unknown, input: unknown): Outcome<number> {
+  const parsed = setupForm.safeParse(input);
+  if (!parsed.success) return refuse(toProblems(parsed.error));
+  const { family, values, note } = parsed.data;
+  return database().transaction((tx) => {
+    const who = personId.safeParse(id);
+    const person = who.success ? findPerson(tx, who.data) : null;
+    if (person === null) return refuse(gone);
+    for (const { parameter, low, high, label } of getDials(family)) {
+      const value = values[parameter];
+      if (value === undefined || value < low - 1e-9 || value > high + 1e-9) {
+        return refuse({ [`values.${parameter}`]: `${label}: out of range.` });
+      }
+    }
+    if (Object.keys(values).length !== getDials(family).length) {
+      return refuse({ values: 'There is a value here that this shape does not have.' });
+    }
+    try {
+      computeLoads(resolveBody(person.body), toPosture(family, values));
+    } catch (error) {
+      if (error instanceof InputProblem) return refuse({ form: error.message });
+      throw error;
+    }
+    const setup = { personId: person.id, family, values, note: note.trim(), savedOn: today() };
+    return done(addSetup(tx, setup));
+  });
+}
+
+export function dropSetup(id: unknown, setupId: unknown): Outcome {
+  const who = personId.safeParse(id);
+  const setup = personId.safeParse(setupId);
+  if (!who.success || !setup.success) return refuse(gone);
+  return database().transaction((tx) =>
+    removeSetup(tx, who.data, setup.data)
+      ? done(undefined)
+      : refuse({ form: 'This set-up was already taken back.' }),
+  );
 }
 
 const settingsForm = z.strictObject({

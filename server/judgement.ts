@@ -6,6 +6,7 @@ import { forearmKickSetup, type ForearmKickSetup } from '@/core/setup/forearmKic
 import type { Day } from '@/core/units/day';
 import type { CourseRow } from '@/db/courses';
 import type { PersonRow } from '@/db/people';
+import type { SavedSetup } from '@/db/setups';
 import { toEvidence, type StoredRecord } from '@/db/records';
 
 /** Everything the screens need about one person and the course's stage. */
@@ -25,11 +26,21 @@ export function judgePerson(
     readonly stage: StageId;
     readonly pieces: readonly PieceCount[];
     readonly today: Day;
+    /** Set-ups saved for this person, oldest first. */
+    readonly setups?: readonly SavedSetup[];
   },
 ): Judgement {
   const { course, stage, pieces, today } = context;
   const body = resolveBody(person.body);
-  const setup = forearmKickSetup({ body, profile: course.profile, pieces });
+  const kept = context.setups?.filter(({ family }) => family === 'forearmStandWall').at(-1);
+  const setup = forearmKickSetup({
+    body,
+    profile: course.profile,
+    pieces,
+    ...(kept
+      ? { experience: { baseM: kept.values.baseM, on: kept.savedOn, note: kept.note } }
+      : {}),
+  });
   const verdict = judge({
     stage,
     profile: course.profile,

@@ -7,13 +7,17 @@ import {
   type Settings,
 } from '@/db/courses';
 import { findPerson, listCoursePeople } from '@/db/people';
+import { listSetups, type SavedSetup } from '@/db/setups';
 import { listRecords, type StoredRecord } from '@/db/records';
 import { today } from './clock';
 import { database } from './database';
 import { judgePerson, type Judgement } from './judgement';
+import type { BodyInput } from '@/core/body/body';
+import type { PieceCount } from '@/core/catalog/pieces';
+import type { ProfileId } from '@/core/catalog/profiles';
 import type { Day } from '@/core/units/day';
 
-export type { StoredRecord };
+export type { SavedSetup, StoredRecord };
 
 export interface CourseView {
   readonly course: CourseRow;
@@ -36,6 +40,7 @@ export function readCourse(): CourseView | null {
   const pieces = listPieces(db, course.id);
   const people = listCoursePeople(db, course.id);
   const byPerson = new Map<number, StoredRecord[]>(people.map(({ id }) => [id, []]));
+  const setups = listSetups(db, [...byPerson.keys()]);
   for (const record of listRecords(db, [...byPerson.keys()])) {
     byPerson.get(record.personId)?.push(record);
   }
@@ -50,6 +55,7 @@ export function readCourse(): CourseView | null {
         stage: course.stage,
         pieces,
         today: day,
+        setups: setups.filter(({ personId }) => personId === person.id),
       }),
     ),
   };
@@ -73,11 +79,54 @@ export function readPerson(id: number): PersonView | null {
   const records = listRecords(db, [id]);
   const pieces = listPieces(db, course.id);
   return {
-    ...judgePerson(person, records, { course, stage: course.stage, pieces, today: day }),
+    ...judgePerson(person, records, {
+      course,
+      stage: course.stage,
+      pieces,
+      today: day,
+      setups: listSetups(db, [id]),
+    }),
     course,
     meeting: comingMeeting(course.startsOn, day),
     records,
     settings: getSettings(db),
     today: day,
+  };
+}
+
+export interface BenchPerson {
+  readonly id: number;
+  readonly name: string;
+  readonly body: BodyInput;
+  readonly setups: readonly SavedSetup[];
+}
+
+export interface BenchView {
+  readonly people: readonly BenchPerson[];
+  readonly settings: Settings;
+  readonly pieces: readonly PieceCount[];
+  readonly profile: ProfileId;
+}
+
+/** Bodies, cupboard and saved set-ups for the bench; the computing happens in the browser. */
+export function readBench(): BenchView | null {
+  const db = database();
+  const course = findFirstCourse(db);
+  if (course === null) return null;
+  const people = listCoursePeople(db, course.id);
+  const setups = listSetups(
+    db,
+    people.map(({ id }) => id),
+  );
+  return {
+    people: people.map(({ id, name, body }) => ({
+      id,
+      name,
+      body,
+      setups: setups.filter(({ personId }) => personId === id),
+    })),
+    settings: getSettings(db),
+    pieces: listPieces(db, course.id),
+    profile: course.profile,
   };
 }

@@ -4,7 +4,7 @@ import { pointsOf } from '../posture/joints';
 import { calvesOnChair, chairSize, dolphinOnChair, type ChairPose } from '../posture/chair';
 import type { ElevationOptions } from './elevation';
 import { groundBody, hatchStrip } from './dimensions';
-import { drawForearmFigure } from './figure';
+import { drawFigure } from './figure';
 import { line, makeFrame, rectangle, rounded, type Frame, type Scene, type Shape } from './scene';
 import { drawTape, tapeHeightPx } from './tape';
 
@@ -36,7 +36,7 @@ export function drawAlternative(
     pxPerM,
     shapes: [
       ...drawChair(frame, pose.seatFrontX),
-      ...drawForearmFigure('figure', frame, body, pose.joints),
+      ...drawFigure('figure', frame, body, pose.joints),
       ...hatchStrip(wallPx, frame.y(topM), floorPx, sizes.wallHatchPx),
       line('wall', wallPx, frame.y(topM), wallPx, floorPx),
       groundBody(wallPx + sizes.wallHatchPx, floorPx),

@@ -73,6 +73,12 @@ export function levelDimension(
   ];
 }
 
+/** Leftmost drawing unit an upright dimension may take up, text included. */
+export function uprightLeft(x: number, label: DimensionText): number {
+  const width = textWidth(dimensionLabel(label), label.sizePx);
+  return x - sizes.tickPx - sizes.textGapPx - width;
+}
+
 /**
  * An upright dimension, its text to the left of the line at half height; a dimension too short for
  * that carries it above its upper end.

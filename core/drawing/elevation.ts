@@ -10,11 +10,12 @@ import {
   levelDimension,
   levelExtent,
   uprightDimension,
+  uprightLeft,
   type DimensionText,
 } from './dimensions';
-import { drawForearmFigure, drawLeg, drawStrapBand } from './figure';
-import { drawPlan, planHeightM } from './plan';
-import { line, makeFrame, rounded, textWidth, type Frame, type Scene, type Shape } from './scene';
+import { drawFigure, drawLeg, drawStrapBand } from './figure';
+import { drawPlan, elbowDimensionM, planHeightM } from './plan';
+import { line, makeFrame, rounded, type Frame, type Scene, type Shape } from './scene';
 import { drawTape, tapeHeightPx } from './tape';
 
 export interface ElevationOptions {
@@ -86,9 +87,11 @@ export function drawForearmKick(
   const gapLeft = levelExtent(-distances.gap.metres * pxPerM, 0, gapText)[0];
   const clearanceX = -(baseM + 0.13);
   const clearanceText = toText(distances.headClearance);
-  const clearanceLeft =
-    clearanceX * pxPerM - 10 - textWidth(formatFigure(0.88, units), textPx) - textPx * 0.6;
-  const leftPx = Math.max(leftM * pxPerM, -gapLeft, isCard ? -clearanceLeft : 0);
+  const textLeft = Math.min(
+    uprightLeft(clearanceX * pxPerM, clearanceText),
+    uprightLeft(-(baseM + elbowDimensionM) * pxPerM, toText(distances.elbowWidth)),
+  );
+  const leftPx = Math.max(leftM * pxPerM, -gapLeft, isCard ? -textLeft : 0);
   const wallPx = rounded(leftPx + sizes.marginPx);
   const floorPx = rounded(topM * pxPerM + sizes.marginPx);
   const frame = makeFrame(pxPerM, wallPx, floorPx);
@@ -100,11 +103,11 @@ export function drawForearmKick(
   const belowY = baseY + 10;
 
   const shapes: Shape[] = [
-    ...(isCard ? drawForearmFigure('ghost', frame, body, ghost) : []),
+    ...(isCard ? drawFigure('ghost', frame, body, ghost) : []),
     ...drawLeg('figureFar', frame, body, legUp),
     ...drawBlock(frame, setup, liftM),
     ...drawPads(frame, setup, figure),
-    ...drawForearmFigure('figure', frame, body, figure),
+    ...drawFigure('figure', frame, body, figure),
     drawStrapBand(frame, body, figure),
     ...hatchStrip(wallPx, frame.y(topM), floorPx, sizes.wallHatchPx),
     line('wall', wallPx, frame.y(topM), wallPx, floorPx),

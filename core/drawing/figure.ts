@@ -1,6 +1,7 @@
 import { curveCatmullRomClosed, line as lineOf } from 'd3-shape';
 import type { Body } from '../body/body';
-import type { FigureJoints, Point } from '../posture/joints';
+import { between, distanceOf } from '../posture/geometry';
+import type { FigureJoints, Leg, Point } from '../posture/joints';
 import { rounded, type Frame, type Role, type Shape } from './scene';
 
 /** Half-widths of a limb at a place along it, as shares of height; front and back of the body. */
@@ -36,6 +37,12 @@ const flesh = {
     [0.4, 0.026, 0.026],
     [0.75, 0.029, 0.028],
     [1, 0.027, 0.027],
+  ],
+  forearm: [
+    [0, 0.014, 0.014],
+    [0.45, 0.019, 0.019],
+    [0.8, 0.023, 0.022],
+    [1, 0.021, 0.021],
   ],
 } as const satisfies Record<string, readonly Station[]>;
 
@@ -76,6 +83,9 @@ function polygon(role: Role, frame: Frame, points: readonly Point[]): Shape {
   return { kind: 'path', role, d: `${d}Z` };
 }
 
+/** 1: the back lies to the right of the way from shoulder to foot; -1: on the back, mirrored. */
+export type Facing = 1 | -1;
+
 /** `back` lies to the right of the way from shoulder to foot when the body faces away from it. */
 function limb(
   role: Role,
@@ -84,13 +94,14 @@ function limb(
   to: Point,
   stations: readonly Station[],
   scaleM: number,
+  facing: Facing = 1,
 ): Shape {
   const [dx, dy] = [to[0] - from[0], to[1] - from[1]];
   const length = Math.hypot(dx, dy);
   const [ux, uy] = [dx / length, dy / length];
   const at = (t: number, aside: number): Point => [
-    from[0] + dx * t + uy * aside,
-    from[1] + dy * t - ux * aside,
+    from[0] + dx * t + uy * aside * facing,
+    from[1] + dy * t - ux * aside * facing,
   ];
   const last = stations[stations.length - 1];
   // A rounded end: its tip and two shoulders, so that joints meet without a notch.
@@ -111,7 +122,33 @@ function limb(
   ]);
 }
 
-function foot(role: Role, frame: Frame, joints: FigureJoints, scaleM: number): Shape {
+/** A foot on its ball, or pointed in line with the shank: a tapered limb to its end. */
+const slimFoot: readonly Station[] = [
+  [0, 0.02, 0.022],
+  [0.55, 0.017, 0.018],
+  [1, 0.01, 0.01],
+];
+const pointedShare = 0.095;
+
+function foot(role: Role, frame: Frame, joints: Leg, scaleM: number, facing: Facing): Shape {
+  const isSlim = distanceOf(joints.heel, joints.toe) < 1e-6;
+  const isPointed = distanceOf(joints.ankle, joints.heel) < 1e-6;
+  if (isSlim && isPointed) {
+    const { knee, ankle } = joints;
+    const shank = distanceOf(knee, ankle);
+    const tip = between(knee, ankle, 1 + (pointedShare * scaleM) / shank);
+    return limb(role, frame, ankle, tip, slimFoot, scaleM, facing);
+  }
+  if (isSlim) {
+    // Toes spread on the floor ahead of the ball.
+    const end: Point = [joints.heel[0] + 0.028 * scaleM, joints.heel[1] + 0.008 * scaleM];
+    return limb(role, frame, joints.ankle, end, slimFoot, scaleM, facing);
+  }
+  if (isPointed) return limb(role, frame, joints.ankle, joints.toe, slimFoot, scaleM, facing);
+  return flatFoot(role, frame, joints, scaleM);
+}
+
+function flatFoot(role: Role, frame: Frame, joints: Leg, scaleM: number): Shape {
   const { ankle, heel, toe } = joints;
   const sole: Point = [toe[0] - heel[0], toe[1] - heel[1]];
   const length = Math.hypot(...sole);
@@ -173,57 +210,111 @@ function forearmFlat(role: Role, frame: Frame, joints: FigureJoints, scaleM: num
   const { elbow, wrist, fingertip } = joints;
   const floor = elbow[1];
   const [f, w, h] = [sizes.forearmDepth, sizes.wristDepth, sizes.handDepth].map((s) => s * scaleM);
-  const between = (a: Point, b: Point, t: number) => a[0] + (b[0] - a[0]) * t;
+  const across = (a: Point, b: Point, t: number) => a[0] + (b[0] - a[0]) * t;
+  // Fingers may point either way along the floor.
+  const way = Math.sign(fingertip[0] - elbow[0]) || 1;
   return closed(role, frame, [
-    [elbow[0] - f * 0.35, floor + 0.004 * scaleM],
-    [elbow[0] - f * 0.55, floor + f * 0.5],
-    [elbow[0] - f * 0.1, floor + f * 0.98],
-    [between(elbow, wrist, 0.3), floor + f],
-    [between(elbow, wrist, 0.7), floor + f * 0.82],
+    [elbow[0] - way * f * 0.35, floor + 0.004 * scaleM],
+    [elbow[0] - way * f * 0.55, floor + f * 0.5],
+    [elbow[0] - way * f * 0.1, floor + f * 0.98],
+    [across(elbow, wrist, 0.3), floor + f],
+    [across(elbow, wrist, 0.7), floor + f * 0.82],
     [wrist[0], floor + w],
-    [between(wrist, fingertip, 0.35), floor + h * 1.35],
-    [between(wrist, fingertip, 0.7), floor + h * 0.8],
-    [fingertip[0] - 0.004 * scaleM, floor + h * 0.35],
+    [across(wrist, fingertip, 0.35), floor + h * 1.35],
+    [across(wrist, fingertip, 0.7), floor + h * 0.8],
+    [fingertip[0] - way * 0.004 * scaleM, floor + h * 0.35],
     [fingertip[0], floor + 0.003 * scaleM],
-    [between(wrist, fingertip, 0.5), floor],
-    [between(elbow, wrist, 0.5), floor],
+    [across(wrist, fingertip, 0.5), floor],
+    [across(elbow, wrist, 0.5), floor],
   ]);
 }
 
-/** The near leg alone, for a second leg drawn behind the figure. */
-export function drawLeg(role: Role, frame: Frame, body: Body, joints: FigureJoints): Shape[] {
+/** One leg alone, for a second leg drawn behind the figure. */
+export function drawLeg(
+  role: Role,
+  frame: Frame,
+  body: Body,
+  joints: Leg & { readonly hip: Point },
+  facing: Facing = 1,
+): Shape[] {
   const scaleM = body.heightM;
   const wide = scaleM * buildFactor(body);
   return [
-    limb(role, frame, joints.hip, joints.knee, flesh.thigh, wide),
-    limb(role, frame, joints.knee, joints.ankle, flesh.shank, wide),
-    foot(role, frame, joints, scaleM),
+    limb(role, frame, joints.hip, joints.knee, flesh.thigh, wide, facing),
+    limb(role, frame, joints.knee, joints.ankle, flesh.shank, wide, facing),
+    foot(role, frame, joints, scaleM, facing),
+  ];
+}
+
+/** Forearm and hand of a straight or bent arm on its palm: the hand lies flat at the wrist. */
+function forearmOnHand(role: Role, frame: Frame, joints: FigureJoints, scaleM: number): Shape[] {
+  const { elbow, wrist, fingertip } = joints;
+  const palm = sizes.handDepth * scaleM;
+  const hand: Point[] = [
+    [wrist[0] - 0.014 * scaleM, wrist[1] + 0.002 * scaleM],
+    [wrist[0] - 0.012 * scaleM, wrist[1] + palm * 1.2],
+    [between(wrist, fingertip, 0.4)[0], wrist[1] + palm],
+    [fingertip[0], wrist[1] + palm * 0.35],
+    [fingertip[0], wrist[1]],
+  ];
+  const low: Point = [wrist[0], wrist[1] + palm * 0.6];
+  return [closed(role, frame, hand), limb(role, frame, low, elbow, flesh.forearm, scaleM)];
+}
+
+/** A hand that holds or hangs: forearm and hand in line. */
+function forearmFree(role: Role, frame: Frame, joints: FigureJoints, scaleM: number): Shape[] {
+  const { elbow, wrist, fingertip } = joints;
+  return [
+    limb(role, frame, wrist, elbow, flesh.forearm, scaleM),
+    limb(role, frame, wrist, fingertip, slimFoot, scaleM * 0.8),
   ];
 }
 
 /**
- * A whole figure on its forearms, in ink, back towards the wall. Head and arms come last and carry a
- * thin paper-coloured edge, so that they never merge into one mass.
+ * A whole figure in ink. Head and arms come last and carry a thin paper-coloured edge, so that they
+ * never merge into one mass.
+ *
+ * @param facing -1 for shapes on the back
  */
-export function drawForearmFigure(
+export function drawFigure(
   role: 'figure' | 'ghost',
   frame: Frame,
   body: Body,
   joints: FigureJoints,
+  facing: Facing = 1,
 ): Shape[] {
   const scaleM = body.heightM;
   const wide = scaleM * buildFactor(body);
   const edged: Role = role === 'figure' ? 'figureEdge' : role;
+  const isForearmDown = Math.abs(joints.elbow[1] - joints.wrist[1]) < 1e-6;
+  const isPalmDown = Math.abs(joints.wrist[1] - joints.fingertip[1]) < 1e-6;
   // The forearm's flesh keeps the bone off the floor; the upper arm starts on top of it.
-  const elbow: Point = [joints.elbow[0], joints.elbow[1] + sizes.forearmDepth * scaleM * 0.55];
+  const lift = isForearmDown ? sizes.forearmDepth * scaleM * 0.55 : 0;
+  const elbow: Point = [joints.elbow[0], joints.elbow[1] + lift];
   const { neck, oval } = head(role, frame, joints.shoulder, joints.crown, scaleM);
+  const forearm = isForearmDown
+    ? [forearmFlat(edged, frame, joints, scaleM)]
+    : isPalmDown
+      ? forearmOnHand(edged, frame, joints, scaleM)
+      : forearmFree(edged, frame, joints, scaleM);
+  const { otherLeg } = joints;
   return [
+    ...(otherLeg
+      ? drawLeg(
+          role === 'figure' ? 'figureFar' : role,
+          frame,
+          body,
+          { ...otherLeg, hip: joints.hip },
+          facing,
+        )
+      : []),
     neck,
-    limb(role, frame, joints.shoulder, joints.hip, flesh.trunk, wide),
-    ...drawLeg(role, frame, body, joints),
+    limb(role, frame, joints.shoulder, joints.hip, flesh.trunk, wide, facing),
+    ...drawLeg(role, frame, body, joints, facing),
     oval,
+    ...(isForearmDown ? [] : forearm),
     limb(edged, frame, elbow, joints.shoulder, flesh.upperArm, wide),
-    forearmFlat(edged, frame, joints, scaleM),
+    ...(isForearmDown ? forearm : []),
   ];
 }
 

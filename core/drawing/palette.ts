@@ -63,4 +63,6 @@ export const strokes = {
   witness: { stroke: 'brass', widthPx: 0.5 },
   dimensionText: { fill: 'brass' },
   angle: { stroke: 'brass', widthPx: 1, dash: '5 4' },
+  plumb: { fill: 'paper', stroke: 'brass', widthPx: 2 },
+  loadText: { fill: 'ink' },
 } as const satisfies Record<Role, Stroke>;

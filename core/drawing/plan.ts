@@ -7,6 +7,8 @@ import { line, rounded, type Frame, type Shape } from './scene';
 /** Shares of height that shape the forearms seen from above; no figure rests on them. */
 const flesh = { elbowHalf: 0.024, wristHalf: 0.015, handHalf: 0.022, tipHalf: 0.008 } as const;
 const besideM = 0.08;
+/** From the elbow to the dimension of the elbow width, metres. */
+export const elbowDimensionM = 0.11;
 
 /** How much room the view from above takes across, metres. */
 export function planHeightM({ distances, block }: ForearmKickSetup): number {
@@ -68,7 +70,7 @@ export function drawPlan(
     ),
     line('strap', strapX, middle - strapReach, strapX, middle + strapReach),
     ...dimension(
-      elbowX - 0.11 * scale,
+      elbowX - elbowDimensionM * scale,
       elbowHalf,
       elbowX - 0.03 * scale,
       distances.elbowWidth.metres,

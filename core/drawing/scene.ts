@@ -23,7 +23,9 @@ export type Role =
   | 'dimensionTick'
   | 'witness'
   | 'dimensionText'
-  | 'angle';
+  | 'angle'
+  | 'plumb'
+  | 'loadText';
 
 export type Shape =
   | { readonly kind: 'path'; readonly role: Role; readonly d: string }

@@ -10,6 +10,7 @@ import { findForearmLift, type ForearmLift } from '../pieces/lift';
 import { findSpacer, type Spacer } from '../pieces/spacer';
 import { findStrap, loopLength } from '../pieces/strap';
 import { elbowToHeelM, forearmStandWallLean, type WallLean } from '../posture/wallStand';
+import type { Day } from '../units/day';
 import { measureDistance, type Distance } from './distance';
 
 /** How the block is held: in the L of thumb and finger, or palms upright on its ends. */
@@ -72,6 +73,8 @@ export interface ForearmKickInput {
   readonly profile: ProfileId;
   readonly pieces: readonly PieceCount[];
   readonly grip?: BlockGrip;
+  /** Elbow distance found by trying, with the words kept beside it; wins over the computed one. */
+  readonly experience?: { readonly baseM: number; readonly on: Day; readonly note: string };
 }
 
 const cm = (metres: number) => `${Math.round(metres * 100)} cm`;
@@ -82,7 +85,7 @@ const cm = (metres: number) => `${Math.round(metres * 100)} cm`;
  * @throws InputProblem `unreachable` when the heels cannot reach the wall (no human proportions do)
  */
 export function forearmKickSetup(input: ForearmKickInput): ForearmKickSetup {
-  const { body, profile, pieces } = input;
+  const { body, profile, pieces, experience } = input;
   const grip = input.grip ?? 'lGrip';
   const { forearmGapM: gapM, shoulderLiftM } = profileTable[profile];
   const block = chooseHandBlock(body, pieces);
@@ -92,7 +95,11 @@ export function forearmKickSetup(input: ForearmKickInput): ForearmKickSetup {
     return Math.max(l.hand, wristToNearFace + block.depthM);
   };
   const baseFor = (held: BlockGrip | 'none') => (l: Lengths) => gapM + reach(held)(l) + l.forearm;
-  const base = measureDistance(body, 'base', baseFor(block === null ? 'none' : grip));
+  const held = block === null ? 'none' : grip;
+  const computedBase = measureDistance(body, 'base', baseFor(held));
+  const base = experience ? byExperience(computedBase, experience) : computedBase;
+  // What lies between gap and elbow is the body's and the block's; trying moves the gap.
+  const actualGapM = Math.max(0, base.metres - (computedBase.metres - gapM));
   const clearance = (l: Lengths) => l.upperArm + shoulderLiftM - l.shoulderToCrown;
   const outerElbow = (l: Lengths) => l.shoulderJointWidth + l.upperArmThickness;
   const headClearance = measureDistance(body, 'headClearance', clearance);
@@ -115,7 +122,12 @@ export function forearmKickSetup(input: ForearmKickInput): ForearmKickSetup {
     profile,
     grip,
     distances: {
-      gap: measureDistance(body, 'gap', () => gapM),
+      gap: measureDistance(
+        body,
+        'gap',
+        () => actualGapM,
+        experience ? { why: 'follows from the elbows, found by trying' } : {},
+      ),
       base,
       elbowWidth: measureDistance(body, 'elbowWidth', (l) => l.shoulderJointWidth),
       gripElbowWidth: measureDistance(body, 'gripElbowWidth', (l) => l.forearm + l.palmBreadth),
@@ -149,12 +161,29 @@ export function forearmKickSetup(input: ForearmKickInput): ForearmKickSetup {
     needsLift,
     lean: forearmStandWallLean(body, base.metres),
     leanRange: spreadOf(body, (l) => {
-      const heldBase = baseFor(block === null ? 'none' : grip)(l);
+      const heldBase = experience ? base.metres : baseFor(held)(l);
       return (Math.asin(heldBase / elbowToHeelM(l, body.ankleM)) * 180) / Math.PI;
     }),
-    easyGapM: findEasyGap(body, base.metres - gapM),
+    easyGapM: findEasyGap(body, computedBase.metres - gapM),
   };
   return { ...setup, cautions: describeLack(setup), notes: describeFit(setup) };
+}
+
+/** A distance that somebody tried and kept: exact, and saying so. */
+function byExperience(
+  distance: Distance,
+  { baseM, on, note }: NonNullable<ForearmKickInput['experience']>,
+): Distance {
+  const words = note === '' ? '' : `: ${note}`;
+  return {
+    ...distance,
+    metres: baseM,
+    lowM: baseM,
+    highM: baseM,
+    basis: 'measured',
+    drivers: [],
+    why: `found by experience on ${on}${words}; computed it would be ${cm(distance.metres)}`,
+  };
 }
 
 /** The longest face at hand across; a second, thin one for shoulders much wider than that. */

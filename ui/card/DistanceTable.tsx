@@ -62,15 +62,20 @@ function figureOf(distance: Distance, units: LengthUnits): string {
     : formatLength(distance.metres, units);
 }
 
+/** Nothing behind a figure: the profile chose it, or somebody tried it. */
+function basisWords({ drivers, why, basis }: Distance, range: string): string {
+  if (drivers.length > 0) return `${basis}${range}`;
+  return why.includes('found by') ? 'measured by experience' : 'set by the profile';
+}
+
 function Basis({ distance, units }: { readonly distance: Distance; readonly units: LengthUnits }) {
-  const { lowM, highM, toleranceM, drivers, why, basis } = distance;
+  const { lowM, highM, toleranceM, drivers, why } = distance;
   const show = (metres: number) => (metres <= 0 ? 'none' : formatFigure(metres, units));
   const range = show(lowM) === show(highM) ? '' : `: ${show(lowM)} to ${show(highM)}`;
   return (
     <details className={classes.why}>
       <summary>
-        {drivers.length === 0 ? 'set by the profile' : `${basis}${range}`}, give or take{' '}
-        {formatLength(toleranceM, units)}
+        {basisWords(distance, range)}, give or take {formatLength(toleranceM, units)}
       </summary>
       <span>
         {why}.

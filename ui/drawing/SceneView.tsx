@@ -1,4 +1,4 @@
-import type { CSSProperties } from 'react';
+import type { CSSProperties, ReactNode } from 'react';
 import { strokes, type Stroke } from '@/core/drawing/palette';
 import type { Role, Scene, Shape } from '@/core/drawing/scene';
 import classes from './scene.module.css';
@@ -47,18 +47,22 @@ interface SceneViewProps {
   readonly label: string;
   /** On paper one metre measures 1000 / printScale mm: 15 draws 1 to 15. Absent: as on screen. */
   readonly printScale?: number;
+  /** Fills its container; the scene's own size is then its shape only. */
+  readonly isFluid?: boolean;
+  /** Drawn on top, in the scene's own units: marks to drag. */
+  readonly children?: ReactNode;
 }
 
 /** The only place where a scene becomes elements. */
-export function SceneView({ scene, label, printScale }: SceneViewProps) {
+export function SceneView({ scene, label, printScale, isFluid, children }: SceneViewProps) {
   const { widthPx, heightPx } = scene;
   return (
     <svg
-      role="img"
+      role={children ? 'group' : 'img'}
       aria-label={`${label}. ${scene.sentences.join(' ')}`}
       viewBox={`0 0 ${widthPx} ${heightPx}`}
-      width={widthPx}
-      height={heightPx}
+      width={isFluid ? '100%' : widthPx}
+      height={isFluid ? undefined : heightPx}
       className={classes.scene}
       style={printScale === undefined ? undefined : printWidth(scene, printScale)}
       data-px-per-m={scene.pxPerM}
@@ -79,6 +83,7 @@ export function SceneView({ scene, label, printScale }: SceneViewProps) {
           </text>
         ),
       )}
+      {children}
     </svg>
   );
 }

@@ -19,6 +19,7 @@ import classes from './layout.module.css';
 const places = [
   { href: '/', label: 'Tonight' },
   { href: '/people', label: 'People' },
+  { href: '/bench', label: 'Bench' },
 ] as const;
 
 export function Header({ units }: { readonly units: LengthUnits }) {
