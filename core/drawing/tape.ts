@@ -1,5 +1,5 @@
 import { formatFigure, type LengthUnits } from '../units/length';
-import { line, rounded, type Frame, type Shape } from './scene';
+import { line, rounded, textWidth, type Frame, type Shape } from './scene';
 
 const tape = {
   cm: { minorM: 0.05, majorM: 0.1, numberM: 0.5 },
@@ -29,11 +29,15 @@ export function drawTape(frame: Frame, lengthM: number, units: LengthUnits): Sha
         ? sizes.majorPx
         : sizes.minorPx;
     shapes.push(line('tape', x, floor + 2, x, floor + 2 + height));
-    if (isMultiple(numberM) && metres > 0) {
+    const text = formatFigure(metres, units);
+    // A number at the very end of the tape would run off the sheet.
+    const roomPx = (lengthM - metres) * Math.abs(frame.pxPerM);
+    const fits = roomPx >= textWidth(text, sizes.textPx) / 2;
+    if (isMultiple(numberM) && metres > 0 && fits) {
       shapes.push({
         kind: 'text',
         role: 'tapeText',
-        text: formatFigure(metres, units),
+        text,
         sizePx: sizes.textPx,
         anchor: 'middle',
         x,
