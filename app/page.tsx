@@ -1,5 +1,6 @@
 import { Title } from '@mantine/core';
 import { format, parseISO } from 'date-fns';
+import Link from 'next/link';
 import { getStage } from '@/core/catalog/stages';
 import { profileTable } from '@/core/catalog/profiles';
 import { readCourse } from '@/server/views';
@@ -27,7 +28,8 @@ export default function TonightPage() {
         </p>
         <p className={classes.stage}>
           <strong>{getStage(course.stage).label}</strong>, everyone at one scale ·{' '}
-          {profileTable[course.profile].label} · {people.length} people
+          {profileTable[course.profile].label} · {people.length} people ·{' '}
+          <Link href="/cards">everyone’s card to print</Link>
         </p>
       </div>
       <ElevationRow people={people} units={settings.units} />

@@ -53,7 +53,25 @@ export interface BenchScene extends Scene {
 
 const sizes = { textPx: 17, wedgePx: 30, hatchPx: 12, rowPx: 28, sidePx: 70 } as const;
 /** Room the view keeps so that the scale does not jump while something is dragged, metres. */
-const view = { behindM: 1.75, aheadM: 0.95, highM: 2.15 } as const;
+const view = { behindM: 1.75, aheadM: 0.95, highM: 2.15, lowM: 1.3 } as const;
+
+const lowShapes: readonly FamilyId[] = [
+  'plank',
+  'kneePlank',
+  'dog',
+  'shortDog',
+  'raisedDog',
+  'dolphin',
+  'headstandBase',
+  'crow',
+  'liftedTuck',
+  'plough',
+];
+
+/** A sheet of the same width for every shape, lower for shapes near the floor. */
+export function benchSheet(family: FamilyId): { widthPx: number; heightPx: number } {
+  return { widthPx: 820, heightPx: lowShapes.includes(family) ? 500 : 640 };
+}
 
 const supine: readonly FamilyId[] = ['shoulderStand', 'plough'];
 const facingOf = (family: FamilyId): Facing => (supine.includes(family) ? -1 : 1);
@@ -77,8 +95,9 @@ export function drawBench(input: BenchInput, options: BenchOptions): BenchScene 
   const behindM = isWallBehind ? 0.12 : isWallAhead ? 1.5 : view.behindM;
   const aheadM = isWallAhead ? 0.12 : isWallBehind ? 1.75 : view.aheadM;
   const reachM = supine.includes(family) ? 1.55 : 0;
+  const highM = lowShapes.includes(family) ? view.lowM : view.highM;
   const spanM = behindM + Math.max(aheadM, reachM);
-  const pxPerM = Math.min((widthPx - 2 * sizes.sidePx) / spanM, (heightPx - below) / view.highM);
+  const pxPerM = Math.min((widthPx - 2 * sizes.sidePx) / spanM, (heightPx - below) / highM);
   const floorPx = rounded(heightPx - below);
   const zeroPx = rounded((widthPx - spanM * pxPerM) / 2 + behindM * pxPerM);
   const frame = makeFrame(pxPerM, zeroPx, floorPx);
@@ -118,7 +137,7 @@ export function drawBench(input: BenchInput, options: BenchOptions): BenchScene 
         : []),
       ...drawFigure('figure', frame, body, joints, facingOf(family)),
       ...drawPlumb(frame, loads, dx),
-      ...drawWall(frame, wall?.side),
+      ...drawWall(frame, highM, wall?.side),
       groundBody(widthPx, floorPx),
       line('floor', 0, floorPx, widthPx, floorPx),
       ...drawTape(frame, Math.floor((zeroPx / pxPerM) * 20) / 20, units),
@@ -130,9 +149,9 @@ export function drawBench(input: BenchInput, options: BenchOptions): BenchScene 
   };
 }
 
-function drawWall(frame: Frame, side: 1 | -1 | undefined): Shape[] {
+function drawWall(frame: Frame, highM: number, side: 1 | -1 | undefined): Shape[] {
   if (side === undefined) return [];
-  const [top, bottom, x] = [frame.y(view.highM), frame.y(0), frame.x(0)];
+  const [top, bottom, x] = [frame.y(highM), frame.y(0), frame.x(0)];
   return [
     ...hatchStrip(side === 1 ? x : x - sizes.hatchPx, top, bottom, sizes.hatchPx),
     line('wall', x, top, x, bottom),

@@ -64,5 +64,6 @@ export const strokes = {
   dimensionText: { fill: 'brass' },
   angle: { stroke: 'brass', widthPx: 1, dash: '5 4' },
   plumb: { fill: 'paper', stroke: 'brass', widthPx: 2 },
+  measure: { stroke: 'brass', widthPx: 2.6 },
   loadText: { fill: 'ink' },
 } as const satisfies Record<Role, Stroke>;

@@ -25,6 +25,7 @@ export type Role =
   | 'dimensionText'
   | 'angle'
   | 'plumb'
+  | 'measure'
   | 'loadText';
 
 export type Shape =

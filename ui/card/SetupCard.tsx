@@ -30,7 +30,7 @@ export function SetupCard({ judgement, meeting, units }: SetupCardProps) {
     <article className={classes.card}>
       <header className={classes.head}>
         <div>
-          <h1>{person.name}</h1>
+          <h2>{person.name}</h2>
           <p className={classes.stage}>
             {alternative ? alternativeTable[alternative].label : stage.label}
           </p>

@@ -1,6 +1,7 @@
 import { Title } from '@mantine/core';
 import { IconRuler2 } from '@tabler/icons-react';
 import type { Metadata } from 'next';
+import Link from 'next/link';
 import { notFound } from 'next/navigation';
 import { lengthIds, type LengthId } from '@/core/body/lengths';
 import { getStage } from '@/core/catalog/stages';
@@ -46,6 +47,9 @@ export default async function PersonPage({ params }: PersonPageProps) {
             {person.presentStage ? ` · works at: ${getStage(person.presentStage).label}` : ''}
           </p>
         </div>
+        <LinkButton href={`/bench?person=${person.id}`} variant="default" size="md">
+          On the bench
+        </LinkButton>
         <LinkButton
           href={`/people/${person.id}/card`}
           leftSection={<IconRuler2 size={18} />}
@@ -74,7 +78,9 @@ export default async function PersonPage({ params }: PersonPageProps) {
         <div className={classes.side}>
           <StageDrawing judgement={view} units={units} pxPerM={150} />
           <section className={classes.section}>
-            <h2>Measures</h2>
+            <h2>
+              Measures · <Link href="/measure">how to take them</Link>
+            </h2>
             <BodyForm
               key={`${units}-${person.heightTyped}`}
               personId={person.id}

@@ -1,0 +1,55 @@
+'use client';
+
+import { useMemo } from 'react';
+import type { Body } from '@/core/body/body';
+import { lengthTable } from '@/core/body/lengths';
+import type { FamilyId } from '@/core/posture/families';
+import type { DialValues } from '@/core/posture/handles';
+import { tellingLengths } from '@/core/setup/telling';
+import { formatLength, type LengthUnits } from '@/core/units/length';
+import { LengthPicture } from '@/ui/measure/LengthPicture';
+import classes from './bench.module.css';
+
+interface MeasuringGuideProps {
+  readonly body: Body;
+  readonly family: FamilyId;
+  readonly values: DialValues;
+  readonly units: LengthUnits;
+}
+
+const pathLength = 4;
+
+/** Two minutes with a tape: the four lengths that settle most of this set-up. */
+export function MeasuringGuide({ body, family, values, units }: MeasuringGuideProps) {
+  const telling = useMemo(
+    () =>
+      tellingLengths(body, family, undefined, values)
+        .filter(({ length }) => body.basis[length] === 'estimated')
+        .slice(0, pathLength),
+    [body, family, values],
+  );
+  return (
+    <section aria-label="Measuring guide" className={classes.panel}>
+      <div className={classes.panelHead}>
+        <h2>Two minutes with a tape</h2>
+      </div>
+      {telling.length === 0 ? (
+        <p>Everything this set-up rests on is measured.</p>
+      ) : (
+        <ol className={classes.guide}>
+          {telling.map(({ length, moveM }) => (
+            <li key={length}>
+              <LengthPicture length={length} />
+              <div>
+                <strong>{lengthTable[length].label}</strong>: estimated{' '}
+                {formatLength(body.lengths[length], units)}, moves the set-up by up to{' '}
+                {formatLength(moveM, units)}.
+                <div className={classes.hint}>{lengthTable[length].howTo}</div>
+              </div>
+            </li>
+          ))}
+        </ol>
+      )}
+    </section>
+  );
+}

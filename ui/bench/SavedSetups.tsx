@@ -1,0 +1,91 @@
+'use client';
+
+import { Button, TextInput } from '@mantine/core';
+import { notifications } from '@mantine/notifications';
+import { useState, useTransition } from 'react';
+import type { FamilyId } from '@/core/posture/families';
+import { getDials, type DialValues } from '@/core/posture/handles';
+import { formatLength, type LengthUnits } from '@/core/units/length';
+import { dropSetupAction, keepSetupAction } from '@/server/actions';
+import type { BenchPerson } from '@/server/views';
+import { showProblem } from '@/ui/person/notices';
+import classes from './bench.module.css';
+
+interface SavedSetupsProps {
+  readonly person: BenchPerson;
+  readonly family: FamilyId;
+  readonly values: DialValues;
+  readonly units: LengthUnits;
+  readonly onUse: (values: DialValues) => void;
+}
+
+/** What was tried and kept for this person in this shape; the newest is what the cards use. */
+export function SavedSetups({ person, family, values, units, onUse }: SavedSetupsProps) {
+  const [note, setNote] = useState('');
+  const [isSaving, startSaving] = useTransition();
+  const own = person.setups.filter((setup) => setup.family === family);
+
+  const undo = async (id: number) => {
+    const outcome = await dropSetupAction(person.id, id);
+    notifications.hide(`setup-${id}`);
+    if (!outcome.ok) showProblem(Object.values(outcome.problems).join(' '));
+  };
+  const keep = () => {
+    startSaving(async () => {
+      const outcome = await keepSetupAction(person.id, { family, values, note });
+      if (!outcome.ok) {
+        showProblem(Object.values(outcome.problems).join(' '));
+        return;
+      }
+      setNote('');
+      const id = outcome.value;
+      notifications.show({
+        id: `setup-${id}`,
+        autoClose: 12_000,
+        closeButtonProps: { 'aria-label': 'Close this message' },
+        message: (
+          <span>
+            Kept for {person.name}.{' '}
+            <Button size="xs" variant="default" onClick={() => undo(id)}>
+              Undo
+            </Button>
+          </span>
+        ),
+      });
+    });
+  };
+  const say = (kept: DialValues) =>
+    getDials(family)
+      .filter(({ unit, parameter }) => unit === 'm' && kept[parameter] !== undefined)
+      .map(
+        ({ label, parameter }) => `${label.toLowerCase()} ${formatLength(kept[parameter], units)}`,
+      )
+      .join(', ');
+
+  return (
+    <section className={`${classes.saved} no-print`} aria-label="Set-ups by experience">
+      <TextInput
+        label={`Keep this for ${person.name}`}
+        placeholder="5 cm closer felt better"
+        maxLength={300}
+        value={note}
+        onChange={(event) => setNote(event.currentTarget.value)}
+      />
+      <Button loading={isSaving} onClick={keep}>
+        Keep this set-up
+      </Button>
+      {own.length > 0 && (
+        <ol className={classes.history}>
+          {[...own].reverse().map((setup) => (
+            <li key={setup.id}>
+              <button type="button" onClick={() => onUse(setup.values)}>
+                {setup.savedOn}: {say(setup.values) || 'as drawn'}
+              </button>
+              {setup.note && <span> {setup.note}</span>}
+            </li>
+          ))}
+        </ol>
+      )}
+    </section>
+  );
+}
