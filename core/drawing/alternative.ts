@@ -48,7 +48,7 @@ export function drawAlternative(
 }
 
 /** A chair from the side, its back to the wall. */
-function drawChair(frame: Frame, frontX: number): Shape[] {
+export function drawChair(frame: Frame, frontX: number): Shape[] {
   const { seatM, depthM, backM } = chairSize;
   const scale = frame.pxPerM;
   const seatPx = 0.03 * scale;

@@ -36,7 +36,11 @@ const turned = ([x, y]: Point, fromUprightDeg: number, lengthM: number): Point =
 export function dolphinOnChair(body: Body): ChairPose {
   const { lengths, ankleM } = body;
   const seatFrontX = -chairSize.depthM;
-  const elbow: Point = [seatFrontX + 0.04, chairSize.seatM];
+  // Fingertips end at the wall; a long forearm leaves the elbows before the seat's middle.
+  const elbow: Point = [
+    Math.min(seatFrontX + 0.04, -lengths.forearm - lengths.hand - 0.01),
+    chairSize.seatM,
+  ];
   const wrist: Point = [elbow[0] + lengths.forearm, chairSize.seatM];
   const risingDeg = -52;
   const shoulder = turned(elbow, risingDeg, lengths.upperArm);

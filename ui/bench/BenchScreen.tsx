@@ -1,14 +1,18 @@
 'use client';
 
 import { Button, Group, SegmentedControl, Select, Slider, Switch, Title } from '@mantine/core';
+import { useState } from 'react';
 import { IconCopy, IconDownload, IconPrinter } from '@tabler/icons-react';
 import { getShape, shapeIds, shapeTable } from '@/core/catalog/shapes';
 import { benchSheet, drawBench } from '@/core/drawing/bench';
+import { drawStill } from '@/core/drawing/still';
 import { toSvgFile } from '@/core/drawing/svg';
 import type { FamilyId } from '@/core/posture/families';
 import { getDials, type Dial } from '@/core/posture/handles';
+import { stillIds, stillTable, type StillId } from '@/core/posture/stills';
 import { formatHeight, formatLength, type LengthUnits } from '@/core/units/length';
 import type { BenchView } from '@/server/views';
+import { SceneView } from '@/ui/drawing/SceneView';
 import { showSaved } from '@/ui/person/notices';
 import { BenchDrawing } from './BenchDrawing';
 import { listFigures } from './figures';
@@ -16,6 +20,7 @@ import { LoadLadder } from './LoadLadder';
 import { MeasuringGuide } from './MeasuringGuide';
 import { RecipePanel } from './RecipePanel';
 import { SavedSetups } from './SavedSetups';
+import { StackLine } from './StackLine';
 import { useBench, type Bench, type Compare } from './useBench';
 import classes from './bench.module.css';
 
@@ -27,16 +32,26 @@ interface BenchScreenProps {
 
 const stranger = 'stranger';
 
+const stillPrefix = 'still:';
 const groups = [...new Set(shapeIds.map((id) => getShape(id).group))];
 const shapeChoices = groups.map((group) => ({
   group,
   items: shapeIds
     .filter((id) => getShape(id).group === group)
-    .map((id) => ({ value: id, label: getShape(id).label })),
+    .map((id): { value: string; label: string } => ({ value: id, label: getShape(id).label })),
 }));
+/** Shapes without a load model stand last and say so. */
+const allChoices = [
+  ...shapeChoices,
+  {
+    group: 'Drawing only',
+    items: stillIds.map((id) => ({ value: stillPrefix + id, label: stillTable[id].label })),
+  },
+];
 
 export function BenchScreen({ view, firstPersonId, firstFamily }: BenchScreenProps) {
   const bench = useBench(view, firstPersonId, firstFamily);
+  const [still, setStill] = useState<StillId | null>(null);
   const { units } = view.settings;
   const { state, body, values, loads, ghost, problem } = bench;
   const person = view.people.find(({ id }) => id === state.personId);
@@ -71,14 +86,42 @@ export function BenchScreen({ view, firstPersonId, firstFamily }: BenchScreenPro
     URL.revokeObjectURL(link.href);
   };
 
+  if (still !== null) {
+    const stillScene = drawStill(still, body, { widthPx: 820, heightPx: 560, units });
+    return (
+      <div className={classes.bench}>
+        <div className={classes.controls}>
+          <Title order={1} size="1.7rem">
+            Bench
+          </Title>
+          <Choices bench={bench} view={view} units={units} still={still} onStill={setStill} />
+        </div>
+        <SceneView scene={stillScene} label={stillTable[still].label} isFluid />
+        <div className={classes.side}>
+          <h2>{stillTable[still].label}</h2>
+          <p>
+            Drawing only: to scale for this body. The model has no loads to give for this shape.
+          </p>
+        </div>
+      </div>
+    );
+  }
+
   return (
     <div className={classes.bench}>
       <div className={classes.controls}>
         <Title order={1} size="1.7rem">
           Bench
         </Title>
-        <Choices bench={bench} view={view} units={units} />
+        <Choices bench={bench} view={view} units={units} still={still} onStill={setStill} />
         <Dials bench={bench} units={units} />
+        <StackLine
+          body={body}
+          family={state.family}
+          values={values}
+          pieces={view.pieces}
+          units={units}
+        />
       </div>
       <div>
         {problem !== null && (
@@ -181,7 +224,13 @@ interface PartProps {
   readonly units: LengthUnits;
 }
 
-function Choices({ bench, view, units }: PartProps & { readonly view: BenchView }) {
+interface ChoicesProps extends PartProps {
+  readonly view: BenchView;
+  readonly still: StillId | null;
+  readonly onStill: (still: StillId | null) => void;
+}
+
+function Choices({ bench, view, units, still, onStill }: ChoicesProps) {
   const { state, change } = bench;
   const people = view.people.map(({ id, name }) => ({ value: String(id), label: name }));
   const toId = (value: string | null) =>
@@ -214,20 +263,28 @@ function Choices({ bench, view, units }: PartProps & { readonly view: BenchView 
       )}
       <Select
         label="Shape"
-        data={shapeChoices}
-        value={state.family}
-        onChange={(value) => value !== null && change({ family: value as FamilyId })}
+        data={allChoices}
+        value={still === null ? state.family : stillPrefix + still}
+        onChange={(value) => {
+          if (value === null) return;
+          if (value.startsWith(stillPrefix)) {
+            onStill(value.slice(stillPrefix.length) as StillId);
+            return;
+          }
+          onStill(null);
+          if (value !== state.family) change({ family: value as FamilyId });
+        }}
         allowDeselect={false}
         searchable
       />
-      {'mayLiftLeg' in shapeTable[state.family] && (
+      {still === null && 'mayLiftLeg' in shapeTable[state.family] && (
         <Switch
           label="One leg lifted"
           checked={state.oneLeg}
           onChange={(event) => change({ oneLeg: event.currentTarget.checked })}
         />
       )}
-      <div>
+      <div hidden={still !== null}>
         <span className={classes.dialLabel} id="compare">
           Compare with
         </span>

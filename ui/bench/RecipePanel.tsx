@@ -5,10 +5,12 @@ import { useMemo, useState } from 'react';
 import type { Body } from '@/core/body/body';
 import { getPiece, pieceIds, type PieceCount, type PieceId } from '@/core/catalog/pieces';
 import { profileIds, profileTable, type ProfileId } from '@/core/catalog/profiles';
+import { drawTopView } from '@/core/drawing/topView';
 import type { FamilyId } from '@/core/posture/families';
 import { getRecipe, recipeIds, type RecipeId } from '@/core/setup/recipes';
 import { recipesOf } from '@/core/setup/telling';
 import { formatFigure, formatLength, type LengthUnits } from '@/core/units/length';
+import { SceneView } from '@/ui/drawing/SceneView';
 import classes from './bench.module.css';
 
 interface RecipePanelProps {
@@ -36,6 +38,13 @@ export function RecipePanel({ body, family, profile, pieces, units }: RecipePane
     const atHand = pieceIds.map((piece) => ({ piece, count: counts[piece] ?? 0 }));
     return spec.solve({ body, profile: school, pieces: atHand });
   }, [spec, body, school, counts]);
+  const top = drawTopView({
+    body,
+    recipe,
+    distances: result.distances,
+    units,
+    ...(result.spacer ? { spacer: result.spacer } : {}),
+  });
   const shown = pieceIds.filter(
     (id) => (counts[id] ?? 0) > 0 || pieces.some((p) => p.piece === id),
   );
@@ -64,6 +73,7 @@ export function RecipePanel({ body, family, profile, pieces, units }: RecipePane
           allowDeselect={false}
         />
       </div>
+      {top && <SceneView scene={top} label={`${spec.label}, from above`} />}
       <table className={classes.recipe}>
         <tbody>
           {result.distances.map((distance) => (
