@@ -10,6 +10,8 @@ import {
   changeBody,
   changeCare,
   changeSettings,
+  dropSetup,
+  keepSetup,
   notePainGone,
   recordCheck,
   undoRecord,
@@ -20,7 +22,7 @@ import { toGateRow } from './gateRows';
 import { countObstacles, listTapeMarks } from './notes';
 import { readPersonId } from './personId';
 import { readRecordForm } from './recordForm';
-import { readCourse, readPerson } from './views';
+import { readBench, readCourse, readPerson } from './views';
 
 const body = (change: object = {}) => ({ height: '168', mass: '', lengths: {}, ...change });
 const record = (change: object = {}) => ({
@@ -188,5 +190,33 @@ describe('on the demo course', () => {
     expect(oneLeg).toMatchObject({ hasSides: true, valueKind: 'seconds', status: 'not-yet' });
     expect(oneLeg.figures).toMatch(/about \d+ s now, bar 15 s/);
     expect(oneLeg.voidedBy).toEqual(['sinks-on-block']);
+  });
+
+  it('keeps a set-up that was tried, and the card then says so', () => {
+    const { person, setup } = find('Bettina Quill');
+    const before = setup.distances.base.metres;
+    const form = { family: 'forearmStandWall', values: { baseM: 0.46 }, note: '5 cm closer' };
+    const outcome = keepSetup(person.id, form);
+    expect(outcome.ok).toBe(true);
+    const after = find('Bettina Quill').setup.distances;
+    expect(after.base).toMatchObject({ metres: 0.46, basis: 'measured', lowM: 0.46 });
+    expect(after.base.why).toContain('5 cm closer');
+    expect(after.gap.metres).toBeCloseTo(Math.max(0, 0.05 - (before - 0.46)), 6);
+    expect(readBench()!.people.find(({ id }) => id === person.id)!.setups).toHaveLength(1);
+    expect(dropSetup(person.id, outcome.ok ? outcome.value : 0).ok).toBe(true);
+    expect(find('Bettina Quill').setup.distances.base.metres).toBeCloseTo(before, 9);
+  });
+
+  it.each([
+    [{ family: 'cartwheel', values: {}, note: '' }],
+    [{ family: 'forearmStandWall', values: {}, note: '' }],
+    [{ family: 'forearmStandWall', values: { baseM: 9 }, note: '' }],
+    [{ family: 'forearmStandWall', values: { baseM: 0.5, colour: 1 }, note: '' }],
+    [{ family: 'forearmStandWall', values: { baseM: 0.5 }, note: 'x'.repeat(301) }],
+    [{ family: 'wallL', values: { baseM: 1.6, footHeightM: 1.5 }, note: '' }],
+  ])('refuses the set-up %j and keeps nothing', (form) => {
+    const { person } = find('Bettina Quill');
+    expect(keepSetup(person.id, form).ok).toBe(false);
+    expect(readBench()!.people.find(({ id }) => id === person.id)!.setups).toEqual([]);
   });
 });

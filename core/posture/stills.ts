@@ -161,7 +161,8 @@ function sacrumStack(body: Body): Still {
     { from: joints.ankle, lengthM: body.lengths.shank, limb: 'the shanks' },
     'higher',
   );
-  const run = Math.sqrt(body.lengths.trunk ** 2 - lift ** 2);
+  const rise = hip[1] - joints.shoulder[1];
+  const run = Math.sqrt(body.lengths.trunk ** 2 - rise ** 2);
   const dx = hip[0] - run - joints.shoulder[0];
   const upper = shifted(joints, dx, 0);
   return {

@@ -1,7 +1,13 @@
 /** What the product promises about speed, measured on this machine. */
 import { gzipSync } from 'node:zlib';
 import { resolveBody } from '@/core/body/body';
+import { getPiece, pieceIds } from '@/core/catalog/pieces';
+import { benchSheet, drawBench } from '@/core/drawing/bench';
 import { drawForearmKick } from '@/core/drawing/elevation';
+import { findStack } from '@/core/pieces/stack';
+import type { Posture } from '@/core/posture/families';
+import { toPosture, usualValues } from '@/core/posture/handles';
+import { computeLoads } from '@/core/posture/loads';
 import { assess } from '@/core/readiness/assess';
 import { forearmKickSetup } from '@/core/setup/forearmKick';
 import { addDays } from '@/core/units/day';
@@ -39,7 +45,59 @@ print({
     { runs: 100, batch: 10 },
   ),
   unit: 'ms',
+  target: 5,
 });
+
+const posture = (given: Posture) => ({ name: given.family, given });
+const closedForm = [
+  posture({ family: 'dolphin', elbowToBallM: 1.2, shoulderLeadM: 0 }),
+  posture({ family: 'wallL', baseM: 0.9 }),
+  posture({ family: 'forearmStandWall', baseM: 0.54 }),
+];
+const iterative = [
+  posture({ family: 'handstand' }),
+  posture({ family: 'crow', elbowDeg: 110, kneeOnArm: 0.6 }),
+];
+for (const [list, target] of [
+  [closedForm, 20],
+  [iterative, 200],
+] as const) {
+  for (const { name, given } of list) {
+    const milliseconds = timeCall(() => computeLoads(body, given), { runs: 200, batch: 50 });
+    print({ name: `Posture with loads: ${name}`, median: milliseconds * 1000, unit: 'µs', target });
+  }
+}
+
+const kinds = pieceIds.filter((id) => getPiece(id).stacks);
+const sixty = kinds.map((piece) => ({ piece, count: Math.ceil(60 / kinds.length) }));
+for (const [targetM, footprintM] of [
+  [0.14, [0.54, 0.42]],
+  [0.2, [0.45, 0.42]],
+  [0.25, [0.2, 0.2]],
+] as const) {
+  print({
+    name: `Stack of ${targetM} m from ${kinds.length} kinds, 60 pieces`,
+    median: timeCall(() => findStack({ targetM, footprintM, pieces: sixty }), { runs: 20 }),
+    unit: 'ms',
+    target: 50,
+  });
+}
+
+for (const family of ['forearmStandWall', 'dolphin', 'crow'] as const) {
+  const values = usualValues(family, body);
+  print({
+    name: `A drag step on the bench, loads and scene: ${family}`,
+    median: timeCall(
+      () => {
+        const loads = computeLoads(body, toPosture(family, values));
+        return drawBench({ body, family, values, loads }, { ...benchSheet(family), units: 'cm' });
+      },
+      { runs: 100, batch: 10 },
+    ),
+    unit: 'ms',
+    target: 4,
+  });
+}
 
 const base = process.env.LEVITAR_URL!;
 const read = async (path: string) => (await fetch(base + path)).text();
@@ -48,11 +106,13 @@ for (const [name, path, target] of [
   ['People', '/people', undefined],
   ['One person', '/people/8', undefined],
   ['A set-up card', '/people/4/card', undefined],
+  ['A sheet of fourteen cards', '/cards', 300],
+  ['The bench', '/bench', undefined],
 ] as const) {
   print({ name, median: await timeAsync(() => read(path)), unit: 'ms', target });
 }
 
-for (const path of ['/', '/people', '/people/8', '/people/4/card']) {
+for (const path of ['/', '/people', '/people/8', '/people/4/card', '/bench']) {
   const html = await read(path);
   const scripts = [...new Set(html.match(/\/_next\/static\/[^"'\\ ]+\.js/g))];
   const sizes = await Promise.all(

@@ -1,6 +1,6 @@
 'use client';
 
-import { SegmentedControl } from '@mantine/core';
+import { SegmentedControl, VisuallyHidden } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import { Bar, BarChart, Cell, LabelList, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import type { Body } from '@/core/body/body';
@@ -35,7 +35,11 @@ export function LoadLadder({ body }: { readonly body: Body }) {
       </div>
       <div aria-hidden="true">
         <ResponsiveContainer width="100%" height={200}>
-          <BarChart data={rows} margin={{ top: 22, right: 8, bottom: 4, left: 8 }}>
+          <BarChart
+            accessibilityLayer={false}
+            data={rows}
+            margin={{ top: 22, right: 8, bottom: 4, left: 8 }}
+          >
             <XAxis
               dataKey="label"
               interval={0}
@@ -57,6 +61,13 @@ export function LoadLadder({ body }: { readonly body: Body }) {
           </BarChart>
         </ResponsiveContainer>
       </div>
+      <VisuallyHidden component="ul">
+        {rows.map(({ label, text }) => (
+          <li key={label}>
+            {label}: {text}
+          </li>
+        ))}
+      </VisuallyHidden>
       <ul className={classes.steps}>
         {steps
           .filter(({ jump }) => jump)

@@ -1,4 +1,4 @@
-import { Button, Group } from '@mantine/core';
+import { Button, Group, VisuallyHidden } from '@mantine/core';
 import { IconArrowLeft } from '@tabler/icons-react';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
@@ -21,6 +21,7 @@ export default async function CardPage({ params }: CardPageProps) {
   if (view === null) notFound();
   return (
     <Page>
+      <VisuallyHidden component="h1">Set-up card</VisuallyHidden>
       <Group justify="space-between" className="no-print" mb="sm">
         <LinkButton
           href={`/people/${view.person.id}`}
