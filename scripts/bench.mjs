@@ -8,7 +8,10 @@ if (!ensureBuild()) process.exit(1);
 const server = await startThrowaway(3219);
 let isGood = false;
 try {
-  isGood = run(bin('tsx'), ['scripts/bench/main.ts'], { LEVITAR_URL: server.url });
+  isGood = run(bin('tsx'), ['scripts/bench/main.ts'], {
+    LEVITAR_URL: server.url,
+    LEVITAR_DATA: server.folder,
+  });
 } finally {
   await server.stop();
 }

@@ -105,15 +105,18 @@ export function shareWithWall(
   wall: WallContact,
   massX: number,
 ): ContactLoad[] {
-  const corners = [floor.low, floor.high].flatMap((pressureX) =>
-    [wallFriction.low, wallFriction.high].map((friction) =>
-      wallPush(massX, pressureX, wall, friction),
-    ),
-  );
   const nominal = wallPush(massX, floor.nominal, wall, wallFriction.nominal);
-  const lifts = corners.map(({ lift }) => lift);
-  const pushes = corners.map(({ push }) => push);
-  const lift = { low: Math.min(...lifts), nominal: nominal.lift, high: Math.max(...lifts) };
+  const lift = { low: Infinity, nominal: nominal.lift, high: -Infinity };
+  const push = { low: Infinity, nominal: nominal.push, high: -Infinity };
+  for (const pressureX of [floor.low, floor.high]) {
+    for (const friction of [wallFriction.low, wallFriction.high]) {
+      const corner = wallPush(massX, pressureX, wall, friction);
+      lift.low = Math.min(lift.low, corner.lift);
+      lift.high = Math.max(lift.high, corner.lift);
+      push.low = Math.min(push.low, corner.push);
+      push.high = Math.max(push.high, corner.push);
+    }
+  }
   return [
     {
       name: floor.name,
@@ -126,11 +129,7 @@ export function shareWithWall(
     {
       name: 'wallFeet',
       verticalPercent: percent(lift),
-      wallPercent: percent({
-        low: Math.min(...pushes),
-        nominal: nominal.push,
-        high: Math.max(...pushes),
-      }),
+      wallPercent: percent(push),
     },
   ];
 }

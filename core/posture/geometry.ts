@@ -115,20 +115,38 @@ export function ahead(from: Point, lengthM: number, offsetX: number, limb: strin
   return [from[0] + offsetX, from[1] + Math.sqrt(lengthM ** 2 - offsetX ** 2)];
 }
 
+/** A root is found when its bracket is this narrow; degrees, radians or shares alike. */
+const rootWidth = 1e-10;
+const mostSteps = 80;
+
 /**
- * A root of a continuous function between two places where its sign differs, by bisection: slow,
- * but it cannot miss. Sixty halvings reach the last bit of a metre.
+ * A root of a continuous function between two places where its sign differs, by the Illinois
+ * variant of false position: it keeps the bracket, so it cannot miss, and mostly needs under ten
+ * evaluations where halving needs forty.
  *
  * @returns `null` when the sign is the same at both ends
  */
 export function findRoot(f: (x: number) => number, low: number, high: number): number | null {
   let [a, b] = [low, high];
-  const atA = f(a);
-  if (Math.sign(atA) === Math.sign(f(b))) return null;
-  for (let step = 0; step < 60; step += 1) {
-    const middle = (a + b) / 2;
-    if (Math.sign(f(middle)) === Math.sign(atA)) a = middle;
-    else b = middle;
+  let [atA, atB] = [f(a), f(b)];
+  if (atA === 0) return a;
+  if (atB === 0) return b;
+  if (Math.sign(atA) === Math.sign(atB)) return null;
+  let side = 0;
+  for (let step = 0; step < mostSteps && Math.abs(b - a) > rootWidth; step += 1) {
+    const x = (a * atB - b * atA) / (atB - atA);
+    const at = f(x);
+    if (Math.abs(at) < rootWidth) return x;
+    if (Math.sign(at) === Math.sign(atB)) {
+      [b, atB] = [x, at];
+      // The same end twice running: halve the other's weight, so that it moves too.
+      if (side === -1) atA /= 2;
+      side = -1;
+    } else {
+      [a, atA] = [x, at];
+      if (side === 1) atB /= 2;
+      side = 1;
+    }
   }
   return (a + b) / 2;
 }

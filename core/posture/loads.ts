@@ -13,7 +13,7 @@ import {
 } from './free';
 import { angleAt, bearing } from './geometry';
 import type { FigureJoints, Point } from './joints';
-import { armMasses, centreOfMass } from './mass';
+import { armMoment, centreOfMass } from './mass';
 import type { Pose } from './pose';
 import { neckFlexionDeg, plough, shoulderStand } from './supine';
 import { forearmStandWall, forearmWallL, handstandWall, wallL } from './walls';
@@ -48,9 +48,8 @@ export const familyIds = Object.keys(solvers) as [FamilyId, ...FamilyId[]];
 
 /** Joint positions and contacts of a posture. @throws UnreachableProblem when it cannot close */
 export function solvePose(body: Body, posture: Posture): Pose {
-  const { family, ...parameters } = posture;
   // One entry per family: the compiler checks the table, the cast only picks the row.
-  return (solvers[family] as Solver<FamilyId>)(body, parameters as PostureParameters[FamilyId]);
+  return (solvers[posture.family] as Solver<FamilyId>)(body, posture);
 }
 
 /** Ranges somebody measured on this person, degrees; optional. */
@@ -164,28 +163,43 @@ function shoulderMoment(
   // The floor holds the hands against what the wall pushes the feet.
   const level = wall ? (push / 100) * wall.side : 0;
   let moment = up * (contact.nominal - shoulderX) + level * shoulderY;
-  for (const { share, at } of armMasses(body, joints)) moment -= share * (at[0] - shoulderX);
+  moment -= armMoment(body, joints, shoulderX);
   return Math.abs(moment) * gravity;
 }
 
 /** Shoulders over the base, standing foot walked in to this share of height: where kicks begin. */
 const kickStanceShare = 0.45;
 
-/**
- * How far the centre of mass rises from the last foot contact to the top: one leg lifted, shoulders
- * over wrist or elbow, the standing foot walked in.
- */
-function kickRise(body: Body, posture: Posture, topY: number): { kickRiseM?: number } {
+type Carrier = 'hands' | 'forearms';
+
+/** The start of a kick depends on the body alone, and a drag asks for it with every step. */
+const kickStarts = { hands: new WeakMap<Body, number>(), forearms: new WeakMap<Body, number>() };
+
+/** Height of the centre of mass at the last foot contact: one leg lifted, shoulders over the base. */
+function kickStartY(body: Body, carrier: Carrier): number {
+  const known = kickStarts[carrier].get(body);
+  if (known !== undefined) return known;
   const stanceM = kickStanceShare * body.heightM;
-  const start: Posture | null =
-    posture.family === 'handstandWall' || posture.family === 'handstand'
-      ? { family: 'dog', stanceM, shoulderLeadM: 0, oneLeg: true }
-      : posture.family === 'forearmStandWall' || posture.family === 'forearmStand'
-        ? { family: 'dolphin', elbowToBallM: stanceM, shoulderLeadM: 0, oneLeg: true }
-        : null;
-  if (start === null) return {};
-  const rise = topY - centreOfMass(body, solvePose(body, start).joints)[1];
-  return { kickRiseM: Math.max(0, rise) };
+  const { joints } =
+    carrier === 'hands'
+      ? dog(body, { stanceM, shoulderLeadM: 0, oneLeg: true })
+      : dolphin(body, { elbowToBallM: stanceM, shoulderLeadM: 0, oneLeg: true });
+  const [, y] = centreOfMass(body, joints);
+  kickStarts[carrier].set(body, y);
+  return y;
+}
+
+const kicks: Readonly<Partial<Record<FamilyId, Carrier>>> = {
+  handstandWall: 'hands',
+  handstand: 'hands',
+  forearmStandWall: 'forearms',
+  forearmStand: 'forearms',
+};
+
+/** How far the centre of mass rises from the last foot contact to the top. */
+function kickRise(body: Body, { family }: Posture, topY: number): { kickRiseM?: number } {
+  const carrier = kicks[family];
+  return carrier ? { kickRiseM: Math.max(0, topY - kickStartY(body, carrier)) } : {};
 }
 
 function beyondRange(

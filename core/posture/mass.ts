@@ -27,12 +27,6 @@ const centreShare = {
   shank: 0.433,
 } as const;
 
-/** A mass as a share of the body, and where it is. */
-export interface MassPoint {
-  readonly share: number;
-  readonly at: Point;
-}
-
 function midFoot(leg: Leg): Point {
   const length = distanceOf(leg.heel, leg.toe);
   if (length === 0) return between(leg.ankle, leg.heel, 0.5);
@@ -40,43 +34,57 @@ function midFoot(leg: Leg): Point {
   return between(leg.heel, leg.toe, (1 - back) / 2);
 }
 
-function legMass(hip: Point, leg: Leg, part: number): MassPoint[] {
-  return [
-    { share: segmentMass.thighs * part, at: between(hip, leg.knee, centreShare.thigh) },
-    { share: segmentMass.shanks * part, at: between(leg.knee, leg.ankle, centreShare.shank) },
-    { share: segmentMass.feet * part, at: midFoot(leg) },
-  ];
-}
-
-/** Everything below the shoulder joint of both arms. */
-export function armMasses(body: Body, joints: FigureJoints): MassPoint[] {
-  const { shoulder, elbow, wrist, fingertip } = joints;
-  const knuckleShare = body.lengths.knuckle / body.lengths.hand;
-  return [
-    { share: segmentMass.upperArms, at: between(shoulder, elbow, centreShare.upperArm) },
-    { share: segmentMass.forearms, at: between(elbow, wrist, centreShare.forearm) },
-    { share: segmentMass.hands, at: between(wrist, fingertip, knuckleShare) },
-  ];
-}
-
-export function massPoints(body: Body, joints: FigureJoints): MassPoint[] {
+/** Calls back with every segment's share and centre; no lists are made on the way. */
+function eachMass(
+  body: Body,
+  joints: FigureJoints,
+  visit: (share: number, at: Point) => void,
+): void {
   const { shoulder, hip, crown, otherLeg } = joints;
-  const earShare = body.earM / distanceOf(shoulder, crown);
+  visit(segmentMass.head, between(shoulder, crown, body.earM / distanceOf(shoulder, crown)));
+  visit(segmentMass.trunk, between(shoulder, hip, centreShare.trunk));
+  eachArmMass(body, joints, visit);
   const part = otherLeg ? 0.5 : 1;
-  return [
-    { share: segmentMass.head, at: between(shoulder, crown, earShare) },
-    { share: segmentMass.trunk, at: between(shoulder, hip, centreShare.trunk) },
-    ...armMasses(body, joints),
-    ...legMass(hip, joints, part),
-    ...(otherLeg ? legMass(hip, otherLeg, part) : []),
-  ];
+  eachLegMass(hip, joints, part, visit);
+  if (otherLeg) eachLegMass(hip, otherLeg, part, visit);
 }
 
+function eachLegMass(
+  hip: Point,
+  leg: Leg,
+  part: number,
+  visit: (share: number, at: Point) => void,
+): void {
+  visit(segmentMass.thighs * part, between(hip, leg.knee, centreShare.thigh));
+  visit(segmentMass.shanks * part, between(leg.knee, leg.ankle, centreShare.shank));
+  visit(segmentMass.feet * part, midFoot(leg));
+}
+
+function eachArmMass(
+  body: Body,
+  { shoulder, elbow, wrist, fingertip }: FigureJoints,
+  visit: (share: number, at: Point) => void,
+): void {
+  visit(segmentMass.upperArms, between(shoulder, elbow, centreShare.upperArm));
+  visit(segmentMass.forearms, between(elbow, wrist, centreShare.forearm));
+  visit(segmentMass.hands, between(wrist, fingertip, body.lengths.knuckle / body.lengths.hand));
+}
+
+/** First moment of everything below the shoulder joint of both arms about a vertical at `x`. */
+export function armMoment(body: Body, joints: FigureJoints, x: number): number {
+  let moment = 0;
+  eachArmMass(body, joints, (share, at) => {
+    moment += share * (at[0] - x);
+  });
+  return moment;
+}
+
+/** Centre of mass, metres. */
 export function centreOfMass(body: Body, joints: FigureJoints): Point {
   let [x, y] = [0, 0];
-  for (const { share, at } of massPoints(body, joints)) {
+  eachMass(body, joints, (share, at) => {
     x += share * at[0];
     y += share * at[1];
-  }
+  });
   return [x, y];
 }
