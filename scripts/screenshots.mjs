@@ -15,6 +15,14 @@ const views = [
   { name: 'card', path: '/people/4/card', fullPage: true },
   { name: 'card-dark-tablet', path: '/people/3/card', dark: true, width: 1024, height: 768 },
   { name: 'another-shape', path: '/people/12/card' },
+  { name: 'bench', path: '/bench?person=3', fullPage: true },
+  {
+    name: 'bench-compare-dark',
+    path: '/bench?person=1&shape=wallL',
+    dark: true,
+    pick: ['person', 'Whose ghost, in the same set-up', 'Bettina Quill'],
+  },
+  { name: 'measuring-guide', path: '/measure' },
 ];
 
 const server = await startThrowaway(3218);
@@ -39,6 +47,12 @@ try {
     });
     await page.goto(server.url + view.path);
     if (view.open) await page.getByRole('button', { name: view.open }).click();
+    if (view.pick) {
+      const [kind, label, option] = view.pick;
+      await page.getByText(kind, { exact: true }).click();
+      await page.getByRole('combobox', { name: label }).click();
+      await page.getByRole('option', { name: option }).click();
+    }
     await page.evaluate(async () => {
       await document.fonts.ready;
     });

@@ -84,6 +84,12 @@ function anchor(loads: Loads): number {
   return loads.pose.wall ? -loads.pose.wall.at[0] : 0;
 }
 
+/** A head that does not clear the floor rests on it: the neck gives, the floor does not. */
+function headUp(joints: FigureJoints): FigureJoints {
+  const [x, y] = joints.crown;
+  return y >= 0 ? joints : { ...joints, crown: [x, 0] };
+}
+
 /** The bench: one set-up, large, to scale, with its loads, dials and dimensions. */
 export function drawBench(input: BenchInput, options: BenchOptions): BenchScene {
   const { body, family, values, loads, ghost } = input;
@@ -103,7 +109,7 @@ export function drawBench(input: BenchInput, options: BenchOptions): BenchScene 
   const frame = makeFrame(pxPerM, zeroPx, floorPx);
 
   const dx = anchor(loads);
-  const joints = shifted(loads.pose.joints, dx, 0);
+  const joints = headUp(shifted(loads.pose.joints, dx, 0));
   const marks = getDials(family).flatMap((dial): BenchMark[] => {
     const { mark, parameter } = dial;
     if (!mark) return [];
@@ -131,7 +137,7 @@ export function drawBench(input: BenchInput, options: BenchOptions): BenchScene 
             'ghost',
             frame,
             ghost.body,
-            shifted(ghost.loads.pose.joints, anchor(ghost.loads), 0),
+            headUp(shifted(ghost.loads.pose.joints, anchor(ghost.loads), 0)),
             facingOf(ghost.family),
           )
         : []),

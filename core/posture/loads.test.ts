@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { resolveBody } from '../body/body';
+import { shareFloor, shareWithWall } from './contacts';
 import type { Posture } from './families';
 import { UnreachableProblem } from './geometry';
 import { pointsOf } from './joints';
@@ -146,6 +147,34 @@ describe('every family', () => {
       );
       expect(moment).toBeCloseTo(mass[0], 6);
     }
+  });
+
+  it('mirrors: contacts and mass turned round give the same shares, wall and all', () => {
+    const floor = computeLoads(body, { family: 'dolphin', elbowToBallM: 1.1 });
+    const turn = <T extends { low: number; nominal: number; high: number }>(c: T) => ({
+      ...c,
+      low: -c.high,
+      nominal: -c.nominal,
+      high: -c.low,
+    });
+    const x = floor.centreOfMass[0];
+    const there = shareFloor(floor.pose.floor, x);
+    const back = shareFloor(floor.pose.floor.map(turn), -x);
+    back.forEach((load, i) => {
+      expect(load.verticalPercent.low).toBeCloseTo(there[i].verticalPercent.low, 9);
+      expect(load.verticalPercent.nominal).toBeCloseTo(there[i].verticalPercent.nominal, 9);
+      expect(load.verticalPercent.high).toBeCloseTo(there[i].verticalPercent.high, 9);
+    });
+    const wall = computeLoads(body, { family: 'wallL', baseM: 0.9 });
+    const stand = wall.pose.wall!;
+    const mirrored = shareWithWall(
+      turn(wall.pose.floor[0]),
+      { at: [-stand.at[0], stand.at[1]], side: 1 },
+      -wall.centreOfMass[0],
+    );
+    mirrored.forEach((load, i) => {
+      expect(load.verticalPercent.nominal).toBeCloseTo(wall.contacts[i].verticalPercent.nominal, 9);
+    });
   });
 
   it('keeps percents and angles and scales lengths with the body', () => {

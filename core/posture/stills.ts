@@ -299,6 +299,36 @@ function box(body: Body): Still {
   };
 }
 
+/** Knees under hips, wrists under shoulders. */
+function allFours(body: Body): Still {
+  const { forearm, upperArm, thigh, shank, trunk, hand } = body.lengths;
+  const arm = forearm + upperArm;
+  const shoulder: Point = [0, arm];
+  // The trunk slopes by what arms and thighs differ.
+  const drop = Math.max(-trunk, Math.min(trunk, arm - thigh - onFloor.leg * body.heightM));
+  const kneeY = onFloor.leg * body.heightM;
+  const hip: Point = [-Math.sqrt(trunk ** 2 - drop ** 2), arm - drop];
+  const knee: Point = [hip[0], hip[1] - thigh];
+  const ankle: Point = [knee[0] - shank, kneeY];
+  return {
+    joints: {
+      wrist: [0, 0],
+      fingertip: [hand, 0],
+      elbow: [0, forearm],
+      shoulder,
+      hip,
+      knee,
+      ankle,
+      heel: ankle,
+      toe: ankle,
+      heelBackM: 0,
+      crown: turned(shoulder, bearing(hip, shoulder), body.lengths.shoulderToCrown),
+    },
+    isOnBack: false,
+    rests: [],
+  };
+}
+
 const chairStill =
   (pose: typeof calvesOnChair) =>
   (body: Body): Still => {
@@ -307,6 +337,7 @@ const chairStill =
   };
 
 export const stillTable = {
+  'all-fours': { label: 'All fours', solve: allFours },
   'forearm-plank': { label: 'Forearm plank', solve: forearmPlank },
   'dolphin-chair': { label: 'Dolphin on a chair', solve: chairStill(dolphinOnChair) },
   'shoulder-rest': { label: 'Shoulder-rest stack', solve: shoulderRest },

@@ -15,7 +15,7 @@ import type { BenchView } from '@/server/views';
 import { SceneView } from '@/ui/drawing/SceneView';
 import { showSaved } from '@/ui/person/notices';
 import { BenchDrawing } from './BenchDrawing';
-import { listFigures } from './figures';
+import { describeInputs, listFigures } from './figures';
 import { LoadLadder } from './LoadLadder';
 import { MeasuringGuide } from './MeasuringGuide';
 import { RecipePanel } from './RecipePanel';
@@ -62,7 +62,10 @@ export function BenchScreen({ view, firstPersonId, firstFamily }: BenchScreenPro
           { body, family: state.family, values, loads, ...(ghost ? { ghost } : {}) },
           { ...benchSheet(state.family), units },
         );
-  const figures = loads === null ? [] : listFigures(loads, units);
+  const figures =
+    loads === null
+      ? []
+      : listFigures(loads, describeInputs(body, state.family, values, units), units);
   const label = `${person?.name ?? 'Somebody'}: ${getShape(state.family).label}`;
 
   const copy = async () => {
@@ -126,7 +129,8 @@ export function BenchScreen({ view, firstPersonId, firstFamily }: BenchScreenPro
       <div>
         {problem !== null && (
           <p role="alert" className={classes.problem}>
-            {problem} The drawing stays at the last possible place.
+            {problem}
+            {scene && ' The drawing stays at the last possible place.'}
           </p>
         )}
         {scene && (
@@ -203,7 +207,13 @@ export function BenchScreen({ view, firstPersonId, firstFamily }: BenchScreenPro
             units={units}
           />
         </div>
-        <MeasuringGuide body={body} family={state.family} values={values} units={units} />
+        <MeasuringGuide
+          personId={state.personId}
+          body={body}
+          family={state.family}
+          values={values}
+          units={units}
+        />
       </div>
     </div>
   );

@@ -61,6 +61,11 @@ export function LoadLadder({ body }: { readonly body: Body }) {
           </BarChart>
         </ResponsiveContainer>
       </div>
+      <p className={classes.hint}>
+        Shoulder moment in the same order:{' '}
+        {steps.map(({ shoulderMomentNmPerKg }) => shoulderMomentNmPerKg.toFixed(1)).join(' · ')}{' '}
+        Nm/kg
+      </p>
       <VisuallyHidden component="ul">
         {rows.map(({ label, text }) => (
           <li key={label}>

@@ -1,5 +1,6 @@
 'use client';
 
+import Link from 'next/link';
 import { useMemo } from 'react';
 import type { Body } from '@/core/body/body';
 import { lengthTable } from '@/core/body/lengths';
@@ -11,6 +12,8 @@ import { LengthPicture } from '@/ui/measure/LengthPicture';
 import classes from './bench.module.css';
 
 interface MeasuringGuideProps {
+  /** Whose page takes the figures; absent for somebody typed by height. */
+  readonly personId: number | null;
   readonly body: Body;
   readonly family: FamilyId;
   readonly values: DialValues;
@@ -20,7 +23,7 @@ interface MeasuringGuideProps {
 const pathLength = 4;
 
 /** Two minutes with a tape: the four lengths that settle most of this set-up. */
-export function MeasuringGuide({ body, family, values, units }: MeasuringGuideProps) {
+export function MeasuringGuide({ personId, body, family, values, units }: MeasuringGuideProps) {
   const telling = useMemo(
     () =>
       tellingLengths(body, family, undefined, values)
@@ -32,6 +35,11 @@ export function MeasuringGuide({ body, family, values, units }: MeasuringGuidePr
     <section aria-label="Measuring guide" className={classes.panel}>
       <div className={classes.panelHead}>
         <h2>Two minutes with a tape</h2>
+        <span>
+          {personId !== null && <Link href={`/people/${personId}`}>Type them in</Link>}
+          {personId !== null && ' · '}
+          <Link href="/measure">All lengths</Link>
+        </span>
       </div>
       {telling.length === 0 ? (
         <p>Everything this set-up rests on is measured.</p>

@@ -3,6 +3,7 @@
 import { NumberInput, Select } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import type { Body } from '@/core/body/body';
+import { lengthTable } from '@/core/body/lengths';
 import { getPiece, pieceIds, type PieceCount, type PieceId } from '@/core/catalog/pieces';
 import { profileIds, profileTable, type ProfileId } from '@/core/catalog/profiles';
 import { drawTopView } from '@/core/drawing/topView';
@@ -92,7 +93,16 @@ export function RecipePanel({ body, family, profile, pieces, units }: RecipePane
                 </span>
                 <details className={classes.hint}>
                   <summary>Why?</summary>
-                  {distance.why}.
+                  {distance.why}.{' '}
+                  {distance.drivers.length > 0 &&
+                    `Inputs: ${distance.drivers
+                      .slice(0, 4)
+                      .map(
+                        ({ length }) =>
+                          `${lengthTable[length].label.split(',')[0].toLowerCase()} ${formatLength(body.lengths[length], units)} (${body.basis[length]})`,
+                      )
+                      .join(', ')}.`}{' '}
+                  Give or take {formatLength(distance.toleranceM, units)}.
                 </details>
               </td>
             </tr>

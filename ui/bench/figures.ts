@@ -1,5 +1,9 @@
+import type { Body } from '@/core/body/body';
+import { lengthIds } from '@/core/body/lengths';
+import type { FamilyId } from '@/core/posture/families';
+import { getDials, type DialValues } from '@/core/posture/handles';
 import type { Loads } from '@/core/posture/loads';
-import { formatLength, type LengthUnits } from '@/core/units/length';
+import { formatHeight, formatLength, type LengthUnits } from '@/core/units/length';
 
 /** One figure of the bench with everything behind it. */
 export interface BenchFigure {
@@ -25,8 +29,37 @@ const names = {
 const masses =
   'Segment masses and centres after Dempster in Winter, Biomechanics and Motor Control of Human Movement.';
 
-/** The bench's figures in the order they are read: loads, line, reserve. */
-export function listFigures(loads: Loads, units: LengthUnits): BenchFigure[] {
+/** What every figure of the bench is worked out from, in words. */
+export function describeInputs(
+  body: Body,
+  family: FamilyId,
+  values: DialValues,
+  units: LengthUnits,
+): string {
+  const dials = getDials(family).map(({ label, parameter, unit }) => {
+    const value = values[parameter];
+    const said =
+      unit === 'm'
+        ? formatLength(value, units)
+        : unit === 'deg'
+          ? `${whole(value)}°`
+          : value.toFixed(2);
+    return `${label.toLowerCase()} ${said}`;
+  });
+  const measured = lengthIds.filter((id) => body.basis[id] === 'measured');
+  const lengths =
+    measured.length === 0
+      ? 'all lengths estimated from it'
+      : `${measured.length} of ${lengthIds.length} lengths measured`;
+  return `Inputs: ${[...dials, `height ${formatHeight(body.heightM, units)}`, lengths].join(', ')}.`;
+}
+
+/**
+ * The bench's figures in the order they are read: loads, line, reserve.
+ *
+ * @param inputs what all of them rest on, in words
+ */
+export function listFigures(loads: Loads, inputs: string, units: LengthUnits): BenchFigure[] {
   const { angles, contacts } = loads;
   const range = ({ low, high }: { low: number; high: number }) =>
     `${whole(low)} to ${whole(high)} %`;
@@ -125,5 +158,5 @@ export function listFigures(loads: Loads, units: LengthUnits): BenchFigure[] {
       why: 'How far they must travel for the centre of mass to stand over the knuckle line.',
     });
   }
-  return figures;
+  return figures.map((figure) => ({ ...figure, why: `${figure.why} ${inputs}` }));
 }
