@@ -15,7 +15,7 @@ const views = [
   { name: 'card', path: '/people/4/card', fullPage: true },
   { name: 'card-dark-tablet', path: '/people/3/card', dark: true, width: 1024, height: 768 },
   { name: 'another-shape', path: '/people/12/card' },
-  { name: 'bench', path: '/bench?person=3', fullPage: true },
+  { name: 'bench', path: '/bench?person=3' },
   {
     name: 'bench-compare-dark',
     path: '/bench?person=1&shape=wallL',

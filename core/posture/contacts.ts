@@ -2,6 +2,7 @@
  * How body weight is shared between contacts. Contacts only push; ranges are cut to what is feasible.
  * Source: handbook 05 "What is computed" and "Conventions".
  */
+import { tolerance } from '../tolerance';
 import type { Point } from './joints';
 
 export type ContactName =
@@ -78,8 +79,8 @@ function feasible(own: FloorContact, others: readonly FloorContact[], massX: num
   let [low, high] = [0, 1];
   const limit = (slope: number, rest: number) => {
     // slope * f <= rest
-    if (slope > 0) high = Math.min(high, rest / slope);
-    else if (slope < 0) low = Math.max(low, rest / slope);
+    if (slope > tolerance.roundingM) high = Math.min(high, rest / slope);
+    else if (slope < -tolerance.roundingM) low = Math.max(low, rest / slope);
   };
   limit(own.low - least, massX - least);
   limit(most - own.high, most - massX);

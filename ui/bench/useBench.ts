@@ -9,6 +9,8 @@ import { UnreachableProblem } from '@/core/posture/geometry';
 import { getDials, toPosture, usualValues, type DialValues } from '@/core/posture/handles';
 import { computeLoads, type Loads } from '@/core/posture/loads';
 import { InputProblem } from '@/core/problem';
+import type { DistanceId } from '@/core/setup/distance';
+import { getRecipe, type RecipeId } from '@/core/setup/recipes';
 import type { BenchPerson, BenchView } from '@/server/views';
 
 /** A body nobody has entered: a height typed on the bench. */
@@ -39,17 +41,38 @@ function bodyOf(people: readonly BenchPerson[], personId: number | null, heightM
   return resolveBody(person?.body ?? { heightM });
 }
 
-/** The newest saved values of this person in this shape, else the usual ones. */
+/** Which distances of which set-up a shape's dials begin with, so that bench and card agree. */
+const beginnings: Readonly<
+  Partial<Record<FamilyId, { recipe: RecipeId; dials: Readonly<Record<string, DistanceId>> }>>
+> = {
+  forearmStandWall: { recipe: 'forearm-kick', dials: { baseM: 'base' } },
+  forearmWallL: { recipe: 'forearm-L', dials: { baseM: 'base', footHeightM: 'footHeight' } },
+  wallL: { recipe: 'hand-L', dials: { baseM: 'base', footHeightM: 'footHeight' } },
+  handstandWall: { recipe: 'hand-kick', dials: { baseM: 'base' } },
+  shoulderStand: { recipe: 'platform', dials: { platformM: 'platformHeight' } },
+  plough: { recipe: 'platform', dials: { platformM: 'platformHeight' } },
+  liftedTuck: { recipe: 'lifted-tuck', dials: { blockM: 'blockHeight' } },
+};
+
+/** The newest values kept for this person in this shape, else those of its set-up. */
 function startValues(
-  people: readonly BenchPerson[],
+  { people, profile, pieces }: BenchView,
   personId: number | null,
   family: FamilyId,
   body: Body,
 ): DialValues {
   const setups = people.find(({ id }) => id === personId)?.setups ?? [];
-  return (
-    setups.filter((setup) => setup.family === family).at(-1)?.values ?? usualValues(family, body)
-  );
+  const kept = setups.filter((setup) => setup.family === family).at(-1);
+  if (kept) return kept.values;
+  const usual = usualValues(family, body);
+  const beginning = beginnings[family];
+  if (!beginning) return usual;
+  const { distances } = getRecipe(beginning.recipe).solve({ body, profile, pieces });
+  const fromSetup = Object.entries(beginning.dials).map(([dial, id]) => {
+    const found = distances.find((distance) => distance.id === id);
+    return [dial, found ? Math.round(found.metres * 100) / 100 : usual[dial]];
+  });
+  return { ...usual, ...Object.fromEntries(fromSetup) };
 }
 
 function trySolve(
@@ -75,7 +98,7 @@ export function useBench(view: BenchView, firstPersonId: number | null, firstFam
       personId: firstPersonId,
       heightM: strangerHeightM,
       family: firstFamily,
-      values: startValues(people, firstPersonId, firstFamily, body),
+      values: startValues(view, firstPersonId, firstFamily, body),
       oneLeg: false,
       compare: 'nobody',
       otherPersonId: people.find(({ id }) => id !== firstPersonId)?.id ?? null,
@@ -122,7 +145,7 @@ export function useBench(view: BenchView, firstPersonId: number | null, firstFam
       return {
         ...next,
         oneLeg: next.oneLeg && mayLift,
-        values: startValues(people, next.personId, next.family, nextBody),
+        values: startValues(view, next.personId, next.family, nextBody),
       };
     });
   };

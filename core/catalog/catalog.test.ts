@@ -1,0 +1,149 @@
+import { lengthIds, lengthTable, totals } from '../body/lengths';
+import { distanceIds, distanceWords } from '../setup/distanceWords';
+import { getRecipe, recipeIds } from '../setup/recipes';
+import { resolveBody } from '../body/body';
+import { alternativeIds, alternativeTable, type AlternativeSpec } from './alternatives';
+import { cautionColumns, cautionIds, cautionOutcomes, cautionTable } from './cautions';
+import { checkIds, faultIds, getCheck } from './checks';
+import { getPiece, pieceIds } from './pieces';
+import { profileIds } from './profiles';
+import { getStage, stageIds } from './stages';
+
+describe('checks', () => {
+  it('have a bar in every profile that somebody could record, and faults that exist', () => {
+    for (const id of checkIds) {
+      const check = getCheck(id);
+      for (const profile of profileIds) expect(check.opensAt[profile]).toBeGreaterThan(0);
+      for (const fault of check.voidedBy) expect(faultIds).toContain(fault);
+      if (check.scoring.kind === 'hold' || check.scoring.kind === 'reps') {
+        for (const profile of profileIds) {
+          expect(check.opensAt[profile]).toBeLessThanOrEqual(check.most);
+        }
+      }
+    }
+  });
+
+  it('ask at least as much of the strength-led as of the others, wherever more is better', () => {
+    for (const id of checkIds) {
+      const { opensAt, scoring } = getCheck(id);
+      const isLess = 'better' in scoring && scoring.better === 'less';
+      const [strict, prop, play] = [
+        opensAt['strength-led'],
+        opensAt['prop-led'],
+        opensAt['play-led'],
+      ];
+      if (isLess) expect(strict).toBeLessThanOrEqual(Math.min(prop, play));
+      else expect(strict).toBeGreaterThanOrEqual(Math.max(prop, play));
+    }
+  });
+
+  it.each([
+    ['dolphin-hold', 45, 60, 30, 28],
+    ['forearm-plank-hold', 20, 45, 20, 28],
+    ['dolphin-push-ups', 5, 10, 5, 28],
+    ['dolphin-one-leg', 15, 20, 10, 28],
+    ['head-clearance', 3, 3, 1, 56],
+    ['confidence', 5, 5, 4, 14],
+    ['wrist-extension', 80, 80, 70, 90],
+    ['shoulder-stand-hold', 30, 30, 30, 42],
+  ] as const)('%s opens at %i / %i / %i for %i days', (id, prop, strength, play, days) => {
+    const { opensAt, validDays } = getCheck(id);
+    expect(opensAt).toEqual({ 'prop-led': prop, 'strength-led': strength, 'play-led': play });
+    expect(validDays).toBe(days);
+  });
+});
+
+describe('stages', () => {
+  it('lead back to a first one, name their way out and ask checks that exist', () => {
+    for (const id of stageIds) {
+      const stage = getStage(id);
+      expect(stage.exit.length).toBeGreaterThan(3);
+      expect(stage.stepDown.length).toBeGreaterThan(3);
+      expect(Object.keys(cautionColumns)).toContain(stage.column);
+      const seen = new Set<string>();
+      for (let at: string | null = id; at !== null; at = getStage(at as typeof id).after) {
+        expect(seen.has(at)).toBe(false);
+        seen.add(at);
+      }
+      const demands = [...stage.gate, ...Object.values(stage.gateByProfile ?? {}).flat()];
+      for (const demand of demands) {
+        expect(checkIds).toContain(demand.check);
+        expect(getCheck(demand.check).byBase === true).toBe(demand.base !== undefined);
+        expect(demand.share ?? 1).toBeLessThanOrEqual(1);
+      }
+    }
+  });
+});
+
+describe('cautions', () => {
+  it('judge every column with a known outcome; an adaptation belongs to care alone', () => {
+    for (const id of cautionIds) {
+      for (const column of Object.keys(cautionColumns) as (keyof typeof cautionColumns)[]) {
+        const cell: { outcome: string; adaptation?: string } = cautionTable[id].columns[column];
+        expect(cautionOutcomes).toContain(cell.outcome);
+        if (cell.adaptation !== undefined) expect(cell.outcome).toBe('care');
+      }
+    }
+  });
+
+  it('never leave neck load freer than inversions without it', () => {
+    const rank = (outcome: string) => cautionOutcomes.findIndex((o) => o === outcome);
+    for (const id of cautionIds) {
+      const { light, neck } = cautionTable[id].columns;
+      expect(rank(neck.outcome)).toBeGreaterThanOrEqual(
+        rank(light.outcome) - (id === 'wrist' || id === 'low-back' ? 1 : 0),
+      );
+    }
+  });
+
+  it('always end at a shape that no caution touches', () => {
+    const last = alternativeTable[alternativeIds[alternativeIds.length - 1]] as AlternativeSpec;
+    expect(last.column).toBeNull();
+  });
+});
+
+describe('pieces', () => {
+  it('are longest first, and no thicker under load than without', () => {
+    for (const id of pieceIds) {
+      const { lengthM, widthM, thicknessM, loadedM } = getPiece(id);
+      expect(lengthM).toBeGreaterThanOrEqual(widthM);
+      expect(loadedM).toBeLessThanOrEqual(thicknessM);
+      expect(loadedM).toBeGreaterThan(0);
+    }
+  });
+});
+
+describe('lengths and distances', () => {
+  it('have fractions of their totals that agree', () => {
+    for (const [total, { parts, fixedFraction }] of Object.entries(totals)) {
+      const fractions = parts.map((part): number => lengthTable[part].fraction);
+      const sum = fractions.reduce((all, part) => all + part, fixedFraction);
+      expect(sum).toBeCloseTo(lengthTable[total as keyof typeof totals].fraction, 9);
+    }
+    for (const id of lengthIds) expect(lengthTable[id].howTo).toMatch(/\.$/);
+  });
+
+  it('are all worded, and every distance is given by some set-up', () => {
+    const body = resolveBody({ heightM: 1.7 });
+    const given = new Set(
+      recipeIds.flatMap((recipe) =>
+        getRecipe(recipe)
+          .solve({ body, profile: 'prop-led', pieces: [{ piece: 'foam-block', count: 2 }] })
+          .distances.map(({ id }) => id),
+      ),
+    );
+    for (const id of distanceIds) {
+      expect(distanceWords[id].toleranceM).toBeGreaterThan(0);
+      expect(given.has(id)).toBe(true);
+    }
+  });
+
+  it('come with what to check, who helps and the way out, for every set-up', () => {
+    for (const recipe of recipeIds) {
+      const { checkFirst, assist, exit } = getRecipe(recipe);
+      expect(checkFirst.length).toBeGreaterThan(0);
+      expect(assist.length).toBeGreaterThan(3);
+      expect(exit.length).toBeGreaterThan(3);
+    }
+  });
+});
