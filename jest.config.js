@@ -1,7 +1,9 @@
 /** Unit tests beside the code they test; the compiler is the same as the application's. */
 export default {
   testEnvironment: 'node',
-  roots: ['<rootDir>/core', '<rootDir>/db', '<rootDir>/server', '<rootDir>/demo', '<rootDir>/ui'],
+  roots: ['<rootDir>'],
+  testPathIgnorePatterns: ['/node_modules/', '/.next/', '/e2e/'],
+  modulePathIgnorePatterns: ['<rootDir>/.next/'],
   testMatch: ['**/*.test.ts'],
   watchman: false,
   transform: {

@@ -139,3 +139,20 @@ for (const scheme of ['light', 'dark'] as const) {
     }
   });
 }
+
+test('the measuring guide leads to the four lengths that settle most, and to typing them in', async ({
+  page,
+}) => {
+  await page.goto('/bench?person=5&shape=forearmL');
+  const guide = page.getByRole('region', { name: 'Measuring guide' });
+  await expect(guide.getByRole('listitem')).toHaveCount(4);
+  const first = (await guide.getByRole('listitem').first().locator('strong').innerText()).trim();
+  await guide.getByRole('link', { name: 'Type them in' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Emeric Toll' })).toBeVisible();
+  await expect(page.getByLabel(first)).toBeVisible();
+  await page.getByRole('link', { name: 'how to take them' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(
+    'Measuring with a wall and a tape',
+  );
+  await expect(page.getByRole('main').getByRole('listitem').getByRole('img')).toHaveCount(19);
+});

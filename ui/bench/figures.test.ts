@@ -1,0 +1,50 @@
+import { resolveBody } from '@/core/body/body';
+import { shapeIds } from '@/core/catalog/shapes';
+import { toPosture, usualValues } from '@/core/posture/handles';
+import { computeLoads } from '@/core/posture/loads';
+import { describeInputs, listFigures } from './figures';
+
+const body = resolveBody({ heightM: 1.7, lengths: { forearm: 0.25 } });
+const figuresOf = (family: (typeof shapeIds)[number], units: 'cm' | 'in' = 'cm') => {
+  const values = usualValues(family, body);
+  const loads = computeLoads(body, toPosture(family, values));
+  return listFigures(loads, describeInputs(body, family, values, units), units);
+};
+const value = (family: (typeof shapeIds)[number], id: string) =>
+  figuresOf(family).find((figure) => figure.id === id)?.value;
+
+describe('the figures of the bench', () => {
+  it('give no false digits: whole percent, degrees and centimetres', () => {
+    for (const family of shapeIds) {
+      for (const { value: shown, id } of figuresOf(family)) {
+        expect(shown).not.toMatch(/NaN|Infinity|undefined|^-/);
+        if (id !== 'moment' && id !== 'kick') expect(shown).not.toMatch(/\d\.\d/);
+      }
+    }
+  });
+
+  it('answer why with formula, source or meaning, and with what went in', () => {
+    for (const family of shapeIds) {
+      for (const { why } of figuresOf(family)) {
+        expect(why).toMatch(/Inputs: .*height 170 cm, 1 of 19 lengths measured\.$/);
+      }
+    }
+  });
+
+  it('show what belongs to the shape and nothing else', () => {
+    expect(value('wallL', 'push')).toMatch(/^\d+ %$/);
+    expect(value('dolphin', 'push')).toBeUndefined();
+    expect(value('forearmStandWall', 'lean')).toMatch(/^\d+°$/);
+    expect(value('shoulderStand', 'neck')).toMatch(/^\d+°$/);
+    expect(value('shoulderStand', 'moment')).toBeUndefined();
+    expect(value('crow', 'lead')).toMatch(/^\d+ cm$/);
+    expect(value('handstand', 'balance')).toMatch(/ahead, \d+ cm behind/);
+    expect(value('handstandWall', 'kick')).toMatch(/^\d+ cm, \d+\.\d J\/kg$/);
+  });
+
+  it('speak inches to who reads inches', () => {
+    const crow = figuresOf('crow', 'in').find(({ id }) => id === 'lead')!;
+    expect(crow.value).toMatch(/in$/);
+    expect(crow.why).toContain('height 5′ 7″');
+  });
+});
