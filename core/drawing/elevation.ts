@@ -36,6 +36,8 @@ const sizes = {
   overFeetM: 0.14,
   /** Floor drawn beyond the figure, away from the wall. */
   floorBeyondM: 0.16,
+  /** Half a head seen from the side, and the neck's lean, as a share of height. */
+  headHalf: 0.08,
 } as const;
 
 /** Same head, its crown no lower than the floor and raised by the shoulder lift. */
@@ -85,7 +87,9 @@ export function drawForearmKick(
   // Everything left of the wall in metres, then room for texts that stand outside their lines.
   const leftM = Math.max(baseM, -legUp.toe[0], -ghost.elbow[0]) + sizes.floorBeyondM;
   const gapLeft = levelExtent(-distances.gap.metres * pxPerM, 0, gapText)[0];
-  const clearanceX = -(baseM + 0.13);
+  // Clear of the elbow and of the ghost's head, which hangs out on this side.
+  const ghostHeadX = ghost.crown[0] - sizes.headHalf * body.heightM;
+  const clearanceX = Math.min(-(baseM + 0.13), ghostHeadX - 0.04);
   const clearanceText = toText(distances.headClearance);
   const textLeft = Math.min(
     uprightLeft(clearanceX * pxPerM, clearanceText),

@@ -26,7 +26,7 @@ export const distanceWords = {
   base: words(
     0.02,
     'Elbows from the wall',
-    'wall to the point of the elbow (forearms) or the wrist crease (hands), along the floor',
+    'wall to the point of the elbow, along the floor',
     "the profile's method for this shape",
   ),
   'base.noBlock': words(

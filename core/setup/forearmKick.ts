@@ -96,7 +96,9 @@ export function forearmKickSetup(input: ForearmKickInput): ForearmKickSetup {
   };
   const baseFor = (held: BlockGrip | 'none') => (l: Lengths) => gapM + reach(held)(l) + l.forearm;
   const held = block === null ? 'none' : grip;
-  const computedBase = measureDistance(body, 'base', baseFor(held));
+  const computedBase = measureDistance(body, 'base', baseFor(held), {
+    why: 'gap + the longer of hand and (wrist to near face + block depth) + forearm',
+  });
   const base = experience ? byExperience(computedBase, experience) : computedBase;
   // What lies between gap and elbow is the body's and the block's; trying moves the gap.
   const actualGapM = Math.max(0, base.metres - (computedBase.metres - gapM));
