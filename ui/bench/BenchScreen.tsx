@@ -1,7 +1,7 @@
 'use client';
 
 import { Button, Group, SegmentedControl, Select, Slider, Switch, Title } from '@mantine/core';
-import { useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import { IconCopy, IconDownload, IconPrinter } from '@tabler/icons-react';
 import { getShape, shapeIds, shapeTable } from '@/core/catalog/shapes';
 import { benchSheet, drawBench } from '@/core/drawing/bench';
@@ -54,6 +54,8 @@ export function BenchScreen({ view, firstPersonId, firstFamily }: BenchScreenPro
   const [still, setStill] = useState<StillId | null>(null);
   const { units } = view.settings;
   const { state, body, values, loads, ghost, problem } = bench;
+  // The panels below follow when the drawing has been served: a borrow search may take longer.
+  const settledBody = useDeferredValue(body);
   const person = view.people.find(({ id }) => id === state.personId);
   const scene =
     loads === null
@@ -197,10 +199,10 @@ export function BenchScreen({ view, firstPersonId, firstFamily }: BenchScreenPro
       </div>
       <div className={classes.wide}>
         <div>
-          <LoadLadder body={body} />
+          <LoadLadder body={settledBody} />
           <RecipePanel
             key={state.family}
-            body={body}
+            body={settledBody}
             family={state.family}
             profile={view.profile}
             pieces={view.pieces}
@@ -209,7 +211,7 @@ export function BenchScreen({ view, firstPersonId, firstFamily }: BenchScreenPro
         </div>
         <MeasuringGuide
           personId={state.personId}
-          body={body}
+          body={settledBody}
           family={state.family}
           values={values}
           units={units}
