@@ -222,49 +222,40 @@ function wallPlough(body: Body): Still {
   };
 }
 
-/** Boat: sitting bones down, trunk and legs lifted, arms reaching. */
-function boat(body: Body): Still {
-  const hip: Point = [0, onFloor.hip * body.heightM];
-  const shoulder = turned(hip, 38, body.lengths.trunk);
-  const deg = -72;
-  const elbow = turned(shoulder, deg, body.lengths.upperArm);
-  const wrist = turned(elbow, deg, body.lengths.forearm);
-  return {
-    joints: {
-      hip,
-      shoulder,
-      elbow,
-      wrist,
-      fingertip: turned(wrist, deg, body.lengths.hand),
-      crown: turned(shoulder, 28, body.lengths.shoulderToCrown),
-      ...legPointed(body, hip, -48),
-    },
-    isOnBack: true,
-    rests: [],
-  };
+interface SeatDegrees {
+  readonly trunk: number;
+  readonly arms: number;
+  readonly head: number;
+  readonly legs: number;
 }
 
-/** Hollow hold: low back down, shoulders and heels a little off the floor, arms overhead. */
-function hollow(body: Body): Still {
-  const hip: Point = [0, onFloor.hip * body.heightM];
-  const shoulder = turned(hip, 80, body.lengths.trunk);
-  const deg = 78;
-  const elbow = turned(shoulder, deg, body.lengths.upperArm);
-  const wrist = turned(elbow, deg, body.lengths.forearm);
-  return {
-    joints: {
-      hip,
-      shoulder,
-      elbow,
-      wrist,
-      fingertip: turned(wrist, deg, body.lengths.hand),
-      crown: turned(shoulder, 72, body.lengths.shoulderToCrown),
-      ...legPointed(body, hip, -78),
-    },
-    isOnBack: true,
-    rests: [],
+/** Seat or low back down, everything else lifted; directions in degrees from the upright. */
+const onSeat =
+  (towards: SeatDegrees) =>
+  (body: Body): Still => {
+    const hip: Point = [0, onFloor.hip * body.heightM];
+    const shoulder = turned(hip, towards.trunk, body.lengths.trunk);
+    const elbow = turned(shoulder, towards.arms, body.lengths.upperArm);
+    const wrist = turned(elbow, towards.arms, body.lengths.forearm);
+    return {
+      joints: {
+        hip,
+        shoulder,
+        elbow,
+        wrist,
+        fingertip: turned(wrist, towards.arms, body.lengths.hand),
+        crown: turned(shoulder, towards.head, body.lengths.shoulderToCrown),
+        ...legPointed(body, hip, towards.legs),
+      },
+      isOnBack: true,
+      rests: [],
+    };
   };
-}
+
+/** Boat: trunk and legs lifted, arms reaching. */
+const boat = onSeat({ trunk: 38, arms: -72, head: 28, legs: -48 });
+/** Hollow hold: shoulders and heels a little off the floor, arms overhead. */
+const hollow = onSeat({ trunk: 80, arms: 78, head: 72, legs: -78 });
 
 /** Facing away from the wall, feet on it at hip height, trunk upright over the hands. */
 function box(body: Body): Still {
