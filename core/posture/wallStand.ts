@@ -12,7 +12,7 @@ export interface WallLean {
 const toDegrees = 180 / Math.PI;
 
 /** Shoulder to heel in one line, sole flat against nothing: ankle height included. */
-function shoulderToHeelM(lengths: Lengths, ankleM: number): number {
+export function shoulderToHeelM(lengths: Lengths, ankleM: number): number {
   return lengths.trunk + lengths.thigh + lengths.shank + ankleM;
 }
 

@@ -153,3 +153,26 @@ describe('proportions and the cupboard', () => {
     );
   });
 });
+
+describe('a distance kept by experience', () => {
+  const kept = (heightM: number, baseM: number) =>
+    forearmKickSetup({
+      body: resolveBody({ heightM }),
+      profile: 'prop-led',
+      pieces: cupboard,
+      experience: { baseM, on: '2026-11-19', note: 'closer' },
+    });
+
+  it('replaces the computed one, and the lean follows it', () => {
+    const { distances, lean, cautions } = kept(1.7, 0.48);
+    expect(distances.base).toMatchObject({ metres: 0.48, lowM: 0.48, highM: 0.48 });
+    expect(lean.leanDeg).toBeCloseTo((Math.asin(0.48 / (1.004 * 1.7)) * 180) / Math.PI, 6);
+    expect(cautions).toEqual([]);
+  });
+
+  it('is set aside with a sentence when the body no longer reaches the wall from it', () => {
+    const { distances, cautions } = kept(1.3, 1.2);
+    expect(distances.base.metres).toBeCloseTo(setup({ heightM: 1.3 }).distances.base.metres, 9);
+    expect(cautions[0]).toContain('out of reach for this body');
+  });
+});

@@ -9,7 +9,12 @@ import { profileTable, type ProfileId } from '../catalog/profiles';
 import { findForearmLift, type ForearmLift } from '../pieces/lift';
 import { findSpacer, type Spacer } from '../pieces/spacer';
 import { findStrap, loopLength } from '../pieces/strap';
-import { elbowToHeelM, forearmStandWallLean, type WallLean } from '../posture/wallStand';
+import {
+  elbowToHeelM,
+  forearmStandWallLean,
+  shoulderToHeelM,
+  type WallLean,
+} from '../posture/wallStand';
 import type { Day } from '../units/day';
 import { measureDistance, type Distance } from './distance';
 
@@ -85,7 +90,12 @@ const cm = (metres: number) => `${Math.round(metres * 100)} cm`;
  * @throws InputProblem `unreachable` when the heels cannot reach the wall (no human proportions do)
  */
 export function forearmKickSetup(input: ForearmKickInput): ForearmKickSetup {
-  const { body, profile, pieces, experience } = input;
+  const { body, profile, pieces } = input;
+  // A distance kept before the body was measured anew may no longer reach: then it counts no more,
+  // and the card says so, rather than one person's old note closing everyone's page.
+  const reachM = shoulderToHeelM(body.lengths, body.ankleM);
+  const isOutgrown = input.experience !== undefined && input.experience.baseM > reachM;
+  const experience = isOutgrown ? undefined : input.experience;
   const grip = input.grip ?? 'lGrip';
   const { forearmGapM: gapM, shoulderLiftM } = profileTable[profile];
   const block = chooseHandBlock(body, pieces);
@@ -168,7 +178,12 @@ export function forearmKickSetup(input: ForearmKickInput): ForearmKickSetup {
     }),
     easyGapM: findEasyGap(body, computedBase.metres - gapM),
   };
-  return { ...setup, cautions: describeLack(setup), notes: describeFit(setup) };
+  const outgrown = 'The distance kept earlier is out of reach for this body; it is computed anew.';
+  return {
+    ...setup,
+    cautions: [...(isOutgrown ? [outgrown] : []), ...describeLack(setup)],
+    notes: describeFit(setup),
+  };
 }
 
 /** A distance that somebody tried and kept: exact, and saying so. */

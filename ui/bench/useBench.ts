@@ -29,11 +29,11 @@ export interface BenchState {
   readonly otherFamily: FamilyId;
 }
 
-interface Solved {
+/** The last posture that closed, and the body it closed for. */
+interface Reached {
+  readonly body: Body;
   readonly values: DialValues;
   readonly loads: Loads;
-  /** Why the last change could not be followed. */
-  readonly problem: string | null;
 }
 
 function bodyOf(people: readonly BenchPerson[], personId: number | null, heightM: number): Body {
@@ -109,7 +109,7 @@ export function useBench(view: BenchView, firstPersonId: number | null, firstFam
     () => bodyOf(people, state.personId, state.heightM),
     [people, state.personId, state.heightM],
   );
-  const [reached, setReached] = useState<Pick<Solved, 'values' | 'loads'> | null>(null);
+  const [reached, setReached] = useState<Reached | null>(null);
 
   const wanted = trySolve(body, state.family, state.values, state.oneLeg);
   const isReached = typeof wanted !== 'string';
@@ -118,8 +118,10 @@ export function useBench(view: BenchView, firstPersonId: number | null, firstFam
     const loads = trySolve(body, state.family, values, state.oneLeg);
     return typeof loads === 'string' ? null : { values, loads };
   }, [body, state.family, state.oneLeg]);
-  const heldValues = isReached ? state.values : (reached ?? fallback)?.values;
-  const heldLoads = isReached ? wanted : (reached ?? fallback)?.loads;
+  // A posture another body could reach says nothing about this one.
+  const last = reached?.body === body ? reached : null;
+  const heldValues = isReached ? state.values : (last ?? fallback)?.values;
+  const heldLoads = isReached ? wanted : (last ?? fallback)?.loads;
 
   const ghost = useMemo<BenchGhost | undefined>(() => {
     if (state.compare === 'nobody') return undefined;
@@ -134,7 +136,7 @@ export function useBench(view: BenchView, firstPersonId: number | null, firstFam
   }, [people, body, state, heldValues]);
 
   const change = (part: Partial<BenchState>) => {
-    if (isReached) setReached({ values: state.values, loads: wanted });
+    if (isReached) setReached({ body, values: state.values, loads: wanted });
     setState((old) => {
       const next = { ...old, ...part };
       const movesOn = part.family !== undefined || part.personId !== undefined;
