@@ -3,6 +3,7 @@ export type ProblemCode =
   | 'not-json'
   | 'unknown-command'
   | 'unknown-field'
+  | 'newer-version'
   | 'invalid'
   | 'out-of-range'
   | 'not-possible'

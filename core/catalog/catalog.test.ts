@@ -2,12 +2,11 @@ import { lengthIds, lengthTable, totals } from '../body/lengths';
 import { distanceIds, distanceWords } from '../setup/distanceWords';
 import { getRecipe, recipeIds } from '../setup/recipes';
 import { resolveBody } from '../body/body';
-import { alternativeIds, alternativeTable, type AlternativeSpec } from './alternatives';
+import { alternativeIds, getAlternative } from './alternatives';
 import { cautionColumns, cautionIds, cautionOutcomes, cautionTable } from './cautions';
 import { checkIds, faultIds, getCheck } from './checks';
-import { getPiece, pieceIds } from './pieces';
+import { pieceIds, specOf } from './pieces';
 import { profileIds } from './profiles';
-import { getStage, stageIds } from './stages';
 
 describe('checks', () => {
   it('have a bar in every profile that somebody could record, and faults that exist', () => {
@@ -53,35 +52,13 @@ describe('checks', () => {
   });
 });
 
-describe('stages', () => {
-  it('lead back to a first one, name their way out and ask checks that exist', () => {
-    for (const id of stageIds) {
-      const stage = getStage(id);
-      expect(stage.exit.length).toBeGreaterThan(3);
-      expect(stage.stepDown.length).toBeGreaterThan(3);
-      expect(Object.keys(cautionColumns)).toContain(stage.column);
-      const seen = new Set<string>();
-      for (let at: string | null = id; at !== null; at = getStage(at as typeof id).after) {
-        expect(seen.has(at)).toBe(false);
-        seen.add(at);
-      }
-      const demands = [...stage.gate, ...Object.values(stage.gateByProfile ?? {}).flat()];
-      for (const demand of demands) {
-        expect(checkIds).toContain(demand.check);
-        expect(getCheck(demand.check).byBase === true).toBe(demand.base !== undefined);
-        expect(demand.share ?? 1).toBeLessThanOrEqual(1);
-      }
-    }
-  });
-});
-
 describe('cautions', () => {
   it('judge every column with a known outcome; an adaptation belongs to care alone', () => {
     for (const id of cautionIds) {
       for (const column of Object.keys(cautionColumns) as (keyof typeof cautionColumns)[]) {
         const cell: { outcome: string; adaptation?: string } = cautionTable[id].columns[column];
         expect(cautionOutcomes).toContain(cell.outcome);
-        if (cell.adaptation !== undefined) expect(cell.outcome).toBe('care');
+        expect(cell.adaptation !== undefined).toBe(cell.outcome === 'care');
       }
     }
   });
@@ -96,16 +73,17 @@ describe('cautions', () => {
     }
   });
 
-  it('always end at a shape that no caution touches', () => {
-    const last = alternativeTable[alternativeIds[alternativeIds.length - 1]] as AlternativeSpec;
-    expect(last.column).toBeNull();
+  it('always end at shapes that no caution touches and that load nothing', () => {
+    const untouched = alternativeIds.filter((id) => getAlternative(id).columns.length === 0);
+    expect(alternativeIds.slice(-untouched.length)).toEqual(untouched);
+    expect(getAlternative('rest')).toMatchObject({ columns: [], loads: {} });
   });
 });
 
 describe('pieces', () => {
   it('are longest first, and no thicker under load than without', () => {
     for (const id of pieceIds) {
-      const { lengthM, widthM, thicknessM, loadedM } = getPiece(id);
+      const { lengthM, widthM, thicknessM, loadedM } = specOf({ piece: id });
       expect(lengthM).toBeGreaterThanOrEqual(widthM);
       expect(loadedM).toBeLessThanOrEqual(thicknessM);
       expect(loadedM).toBeGreaterThan(0);

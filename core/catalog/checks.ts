@@ -52,6 +52,9 @@ export type Scoring =
       readonly readingError: number;
     };
 
+/** A check of the table, or a teacher's own. Whether it exists is the catalog's to say. */
+export type CheckKey = string;
+
 export interface CheckSpec {
   readonly label: string;
   readonly scoring: Scoring;
@@ -63,6 +66,10 @@ export interface CheckSpec {
   readonly hasSides?: true;
   /** Kept apart by base: evidence on one base says nothing about another. */
   readonly byBase?: true;
+  /** Guards the student; a borderline one never opens a stage with support (handbook 06). */
+  readonly isSafety?: true;
+  /** One clock serves a whole group. */
+  readonly timedTogether?: true;
   /** The largest value anyone could honestly record. */
   readonly most: number;
 }
@@ -94,6 +101,7 @@ export const checkTable = {
     opensAt: bars(20, 45, 20),
     validDays: 28,
     voidedBy: ['sag'],
+    timedTogether: true,
     most: mostSeconds,
   },
   'plank-hold': {
@@ -102,6 +110,7 @@ export const checkTable = {
     opensAt: bars(20, 45, 20),
     validDays: 28,
     voidedBy: ['sag', 'shrug'],
+    timedTogether: true,
     most: mostSeconds,
   },
   'dolphin-hold': {
@@ -110,6 +119,7 @@ export const checkTable = {
     opensAt: bars(45, 60, 30),
     validDays: 28,
     voidedBy: ['head-touches', 'elbows-slide'],
+    timedTogether: true,
     most: mostSeconds,
   },
   'dolphin-push-ups': {
@@ -127,6 +137,7 @@ export const checkTable = {
     validDays: 28,
     voidedBy: ['sinks-on-block'],
     hasSides: true,
+    timedTogether: true,
     most: mostSeconds,
   },
   'head-clearance': {
@@ -143,6 +154,7 @@ export const checkTable = {
     opensAt: bars(2, 2, 3),
     validDays: 56,
     voidedBy: [],
+    isSafety: true,
     most: 40,
   },
   'crown-control': {
@@ -151,6 +163,7 @@ export const checkTable = {
     opensAt: same(2),
     validDays: 28,
     voidedBy: ['neck-strain'],
+    isSafety: true,
     most: 1,
   },
   'head-load': {
@@ -159,6 +172,7 @@ export const checkTable = {
     opensAt: bars(10, 5, 20),
     validDays: 28,
     voidedBy: ['neck-strain'],
+    isSafety: true,
     most: 100,
   },
   'paper-slip': {
@@ -167,6 +181,7 @@ export const checkTable = {
     opensAt: same(2),
     validDays: 28,
     voidedBy: ['neck-strain'],
+    isSafety: true,
     most: 1,
   },
   'wall-hold': {
@@ -193,6 +208,7 @@ export const checkTable = {
     validDays: 28,
     // "Low back lifts" in the handbook's table; the fixed fault code for it is the arch.
     voidedBy: ['low-back-arch'],
+    timedTogether: true,
     most: mostSeconds,
   },
   'push-up-rung': {
@@ -285,6 +301,7 @@ export const checkTable = {
     opensAt: same(1),
     validDays: 0,
     voidedBy: [],
+    isSafety: true,
     most: 1,
   },
   'lifted-tuck': {
@@ -333,6 +350,7 @@ export const checkTable = {
     opensAt: same(1),
     validDays: 0,
     voidedBy: [],
+    isSafety: true,
     most: 1,
   },
   'controlled-exit': {
@@ -342,6 +360,7 @@ export const checkTable = {
     validDays: 56,
     voidedBy: ['heavy-landing'],
     byBase: true,
+    isSafety: true,
     most: 1,
   },
   confidence: {

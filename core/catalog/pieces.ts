@@ -217,15 +217,55 @@ export const pieceTable = {
   },
 } as const satisfies Record<string, PieceSpec>;
 
-export type PieceId = keyof typeof pieceTable;
-export const pieceIds = Object.keys(pieceTable) as [PieceId, ...PieceId[]];
+export type ShippedPieceId = keyof typeof pieceTable;
+/** A teacher's own piece; what it is comes with it, as `own`. */
+export type OwnPieceId = `own-${string}`;
+export type PieceId = ShippedPieceId | OwnPieceId;
+export const pieceIds = Object.keys(pieceTable) as [ShippedPieceId, ...ShippedPieceId[]];
 
-export function getPiece(id: PieceId): PieceSpec {
-  return pieceTable[id];
+export const isOwnPiece = (piece: string): piece is OwnPieceId => piece.startsWith('own-');
+
+/** A piece by name; an own one carries its faces along. */
+export interface PieceRef {
+  readonly piece: PieceId;
+  readonly own?: PieceSpec;
+}
+
+/**
+ * Faces and loaded thickness of a piece.
+ *
+ * @throws Error for an own piece that does not carry them
+ */
+export function specOf({ piece, own }: PieceRef): PieceSpec {
+  if (own !== undefined) return own;
+  if (isOwnPiece(piece)) throw new Error(`the own piece ${piece} came without its faces`);
+  return pieceTable[piece];
+}
+
+/** Without `own` where there is none, as exact types ask. */
+export const refOf = ({ piece, own }: PieceRef): PieceRef =>
+  own === undefined ? { piece } : { piece, own };
+
+/** The different pieces of a list that are there at all: the shipped ones in the catalog's order. */
+export function listKinds(pieces: readonly PieceCount[]): PieceCount[] {
+  const totals = new Map<PieceId, PieceCount>();
+  for (const one of pieces) {
+    const before = totals.get(one.piece)?.count ?? 0;
+    totals.set(one.piece, { ...refOf(one), count: before + one.count });
+  }
+  const order = (piece: PieceId) => (isOwnPiece(piece) ? pieceIds.length : pieceIds.indexOf(piece));
+  return [...totals.values()].sort(
+    (a, b) => order(a.piece) - order(b.piece) || (a.piece < b.piece ? -1 : 1),
+  );
 }
 
 /** So many of one piece. A count of 0 means none. */
-export interface PieceCount {
-  readonly piece: PieceId;
+export interface PieceCount extends PieceRef {
   readonly count: number;
+}
+
+/** A shipped piece's name in a sentence; an own one's key where nothing else is known. */
+export function getPieceLabel(piece: string): string {
+  const spec = (pieceTable as Readonly<Partial<Record<string, PieceSpec>>>)[piece];
+  return spec === undefined ? piece : spec.label.charAt(0).toLowerCase() + spec.label.slice(1);
 }

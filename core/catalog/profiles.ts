@@ -1,3 +1,5 @@
+import type { BranchId } from './stage';
+
 /** The three shipped school profiles: settings, never separate code. Source: handbook 09 and 04. */
 export interface ProfileSpec {
   readonly label: string;
@@ -12,37 +14,70 @@ export interface ProfileSpec {
   readonly platformMethod: 'innerLeg' | 'legReach' | 'sitOnIt';
   /** Neck flexion wanted over the platform with an upright trunk, degrees. */
   readonly neckFlexionDeg: number;
+  /** Branches this school keeps closed. */
+  readonly closedBranches: readonly BranchId[];
+  /** A short word to say at a stage, by stage. */
+  readonly cues: Readonly<Record<string, string>>;
 }
 
 export const profileTable = {
   'prop-led': {
     label: 'Prop-led',
-    summary: 'Platforms, straps and spacers; long quiet holds; distances at the close end.',
+    summary:
+      'Platforms, straps and spacers; long quiet holds; head always lower than supported shoulders; distances at the close end.',
     forearmGapM: 0.05,
     shoulderLiftM: 0.03,
     handLMethod: 'sitting',
     platformMethod: 'innerLeg',
     neckFlexionDeg: 55,
+    closedBranches: [],
+    cues: {
+      FS5: 'Gaze between the thumbs, or back to the thighs.',
+      FS10: 'Squeeze the block; press out against the strap.',
+      HB8: 'Knuckles heavy; shoulders over the wrists.',
+      SS8: 'Head still; hands walk down the back.',
+    },
   },
   'strength-led': {
     label: 'Strength-led',
-    summary: 'Bars before attempts; the wall close and used little.',
+    summary:
+      'Bars before attempts, no head weight until the push bars are passed; tuck entries; the wall close and used little.',
     forearmGapM: 0,
     shoulderLiftM: 0.03,
     handLMethod: 'table',
     platformMethod: 'legReach',
     neckFlexionDeg: 55,
+    closedBranches: ['headstand-wall', 'free-plough'],
+    cues: {
+      FS5: 'Press tall; ribs in from the start.',
+      FS10: 'Front of the body first: hollow, then leave the floor.',
+      HS7: 'Both knees, slowly; no jump.',
+      HB11: 'One strong push of the standing leg, belly firm.',
+    },
   },
   'play-led': {
     label: 'Play-led',
-    summary: 'Early supported tries, moderate bars, confidence weighs more.',
+    summary:
+      'Early supported tries, hops from the first class, moderate bars; the student’s own word weighs more.',
     forearmGapM: 0.15,
     shoulderLiftM: 0.03,
     handLMethod: 'reach',
     platformMethod: 'sitOnIt',
     neckFlexionDeg: 65,
+    closedBranches: [],
+    cues: {
+      FS9: 'Small and light: counting the hops is the practice.',
+      HB10: 'Sink and rise on one line; laugh when it goes sideways.',
+      CR5: 'Look ahead, not down.',
+    },
   },
 } as const satisfies Record<string, ProfileSpec>;
 
 export type ProfileId = keyof typeof profileTable;
 export const profileIds = Object.keys(profileTable) as [ProfileId, ...ProfileId[]];
+
+/** Figures and methods of a profile that a copy may set otherwise. */
+export type ProfileSettings = Pick<
+  ProfileSpec,
+  'forearmGapM' | 'shoulderLiftM' | 'handLMethod' | 'platformMethod' | 'neckFlexionDeg'
+>;

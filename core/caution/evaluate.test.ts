@@ -1,50 +1,176 @@
 import fc from 'fast-check';
-import { alternativeTable, type AlternativeSpec } from '../catalog/alternatives';
 import {
   cautionColumns,
   cautionIds,
   cautionOutcomes,
+  cautionTable,
+  unknownWordNote,
   type CautionColumn,
+  type CautionId,
+  type CautionOutcome,
 } from '../catalog/cautions';
-import { chooseAlternative, evaluateCautions } from './evaluate';
+import { isScreeningDue, noCare, type Care, type Clearance } from './care';
+import { evaluateCautions, type ShapeKind } from './evaluate';
 
+const asOf = '2026-11-19';
 const columns = Object.keys(cautionColumns) as CautionColumn[];
 const reports = fc.subarray([...cautionIds]);
+const rank = (outcome: CautionOutcome) => cautionOutcomes.indexOf(outcome);
 
-describe('cautions', () => {
+const evaluate = (
+  ids: readonly CautionId[],
+  shape: Partial<ShapeKind> = {},
+  more: Partial<Care> = {},
+) => evaluateCautions({ ...noCare, reports: ids, ...more }, { columns: ['light'], ...shape }, asOf);
+
+const word = (more: Partial<Clearance>): Clearance => ({
+  about: 'osteoporosis',
+  covers: ['light'],
+  notedOn: '2026-11-01',
+  until: '2027-05-01',
+  ...more,
+});
+
+describe('the table', () => {
   it('leaves everything open for who reports nothing', () => {
-    for (const column of columns) expect(evaluateCautions([], column).outcome).toBe('open');
+    expect(evaluate([], { columns })).toMatchObject({ outcome: 'open', isWatched: false });
   });
 
-  it('closes the kick for glaucoma, pregnancy and a concussion; the wrists stay their own matter', () => {
-    expect(evaluateCautions(['eye'], 'light').isOpen).toBe(false);
-    expect(evaluateCautions(['pregnancy'], 'light').outcome).toBe('refer');
-    expect(evaluateCautions(['recent-event'], 'light').outcome).toBe('closed');
-    expect(evaluateCautions(['eye'], 'wrists').outcome).toBe('open');
-    expect(evaluateCautions(['wrist'], 'light')).toMatchObject({
+  // Read off handbook 07, row by row: mild, light, neck, wrists.
+  it.each([
+    ['eye', 'refer', 'refer', 'closed', 'open'],
+    ['heart', 'refer', 'refer', 'closed', 'care'],
+    ['neck-disc', 'care', 'care', 'closed', 'care'],
+    ['arm-signs', 'refer', 'refer', 'closed', 'refer'],
+    ['neck-instability', 'care', 'refer', 'closed', 'care'],
+    ['pressure-controlled', 'care', 'care', 'refer', 'open'],
+    ['blood-thinners', 'care', 'care', 'refer', 'care'],
+    ['pregnancy', 'care', 'refer', 'closed', 'care'],
+    ['osteoporosis', 'care', 'refer', 'closed', 'care'],
+    ['ear-or-sinus', 'care', 'closed-today', 'closed-today', 'open'],
+    ['reflux', 'care', 'care', 'care', 'open'],
+    ['headache', 'closed-today', 'closed-today', 'closed-today', 'open'],
+    ['shoulder', 'care', 'care', 'care', 'care'],
+    ['wrist', 'open', 'care', 'open', 'closed'],
+    ['low-back', 'care', 'care', 'care', 'open'],
+    ['very-mobile', 'care', 'care', 'care', 'care'],
+    ['recent-event', 'closed', 'closed', 'closed', 'refer'],
+    ['dizziness', 'refer', 'closed-today', 'closed-today', 'open'],
+    ['under-16', 'open', 'care', 'closed', 'open'],
+  ] as const)('%s: %s, %s, %s, %s', (id, ...outcomes) => {
+    expect(columns.map((column) => evaluate([id], { columns: [column] }).outcome)).toEqual(
+      outcomes,
+    );
+    expect(Object.keys(cautionTable)).toHaveLength(19);
+  });
+
+  it('is as strict as the strictest report and column, whatever the order', () => {
+    fc.assert(
+      fc.property(reports, fc.subarray(columns), (ids, own) => {
+        const strictest = Math.max(
+          0,
+          ...ids.flatMap((id) =>
+            own.map((column) => rank(evaluate([id], { columns: [column] }).outcome)),
+          ),
+        );
+        expect(rank(evaluate(ids, { columns: own }).outcome)).toBe(strictest);
+        expect(rank(evaluate([...ids].reverse(), { columns: [...own].reverse() }).outcome)).toBe(
+          strictest,
+        );
+      }),
+    );
+  });
+
+  it('names the report that made it strict, and gathers every adaptation', () => {
+    const verdict = evaluate(['low-back', 'osteoporosis', 'reflux']);
+    expect(verdict).toMatchObject({ outcome: 'refer', isOpen: false, because: ['osteoporosis'] });
+    expect(verdict.adaptations).toEqual(['no arching', 'not after meals']);
+  });
+
+  it('keeps free attempts from who takes blood thinners, and novelty from who is pregnant', () => {
+    expect(evaluate(['blood-thinners'], { isFree: true }).isOpen).toBe(false);
+    expect(evaluate(['blood-thinners'], { isFree: false }).isOpen).toBe(true);
+    const mild = (isNew: boolean) => evaluate(['pregnancy'], { columns: ['mild'], isNew }).outcome;
+    expect([mild(true), mild(false)]).toEqual(['refer', 'care']);
+  });
+});
+
+describe('a clinician’s word', () => {
+  const open = (more: Partial<Clearance>, shape: Partial<ShapeKind> = {}) =>
+    evaluate(['osteoporosis'], shape, { clearances: [word(more)] }).isOpen;
+
+  it('lifts what it names to care with a watch mark, never to plainly open', () => {
+    expect(evaluate(['osteoporosis'], {}, { clearances: [word({})] })).toMatchObject({
       outcome: 'care',
-      adaptations: ['forearm versions'],
+      isWatched: true,
+      adaptations: ['as the clinician’s word allows'],
     });
   });
 
-  it('is as strict as the strictest report, whatever the order', () => {
+  it('lifts nothing else: another report, another kind of shape, another ladder', () => {
+    expect(open({ about: 'eye' })).toBe(false);
+    expect(open({ covers: ['mild', 'wrists'] })).toBe(false);
+    expect(open({}, { columns: ['light', 'neck'] })).toBe(false);
+    expect(open({ ladders: ['handstand'] }, { ladder: 'forearm-stand' })).toBe(false);
+    expect(open({ ladders: ['handstand'] }, { ladder: 'handstand' })).toBe(true);
+  });
+
+  it('counts from its day to its last day', () => {
+    expect(open({ notedOn: '2026-11-20' })).toBe(false);
+    expect(open({ until: '2026-11-18' })).toBe(false);
+    expect(open({ notedOn: asOf, until: asOf })).toBe(true);
+  });
+
+  it('opens no door that is closed for today', () => {
+    const note = word({ about: 'headache', covers: columns });
+    expect(evaluate(['headache'], {}, { clearances: [note] }).outcome).toBe('closed-today');
+  });
+
+  it('opens neck load in pregnancy only where it was practised before', () => {
+    const clearances = [word({ about: 'pregnancy', covers: ['neck'] })];
+    const neck = (isNew: boolean) =>
+      evaluate(['pregnancy'], { columns: ['neck'], isNew }, { clearances });
+    expect(neck(true).outcome).toBe('closed');
+    expect(neck(false).outcome).toBe('care');
+  });
+});
+
+describe('words and signs', () => {
+  it('never opens anything for a word in no list: it adds a watch mark', () => {
     fc.assert(
-      fc.property(reports, fc.constantFrom(...columns), (ids, column) => {
-        const rank = (list: typeof ids) =>
-          cautionOutcomes.indexOf(evaluateCautions(list, column).outcome);
-        const strictest = Math.max(0, ...ids.map((id) => rank([id])));
-        expect(rank(ids)).toBe(strictest);
-        expect(rank([...ids].reverse())).toBe(strictest);
-      }),
+      fc.property(
+        reports,
+        fc.subarray(columns, { minLength: 1 }),
+        fc.string(),
+        (ids, own, text) => {
+          const without = evaluate(ids, { columns: own });
+          const with_ = evaluate(ids, { columns: own }, { otherWords: [text] });
+          expect(rank(with_.outcome)).toBe(Math.max(rank(without.outcome), rank('care')));
+          expect(with_.adaptations).toContain(unknownWordNote);
+        },
+      ),
     );
   });
 
-  it('never offers an alternative that the same cautions close', () => {
-    fc.assert(
-      fc.property(reports, (ids) => {
-        const { column } = alternativeTable[chooseAlternative(ids)] as AlternativeSpec;
-        expect(column === null || evaluateCautions(ids, column).isOpen).toBe(true);
-      }),
-    );
+  it('closes every inversion and neck load after a stop sign until a word on it is noted', () => {
+    const signs = [{ sign: 'seeing-stars', date: '2026-11-12' } as const];
+    const closed = (column: CautionColumn, clearances: Clearance[] = []) =>
+      !evaluate([], { columns: [column] }, { signs, clearances }).isOpen;
+    expect(columns.map((column) => closed(column))).toEqual([true, true, true, false]);
+    const about = 'stop-sign' as const;
+    expect(closed('mild', [word({ about, notedOn: '2026-11-13' })])).toBe(false);
+    expect(closed('mild', [word({ about, notedOn: '2026-11-11' })])).toBe(true);
+    expect(closed('mild', [word({ about: 'eye', notedOn: '2026-11-13' })])).toBe(true);
   });
+
+  it('takes tingling for the wrists’ matter as well', () => {
+    const signs = [{ sign: 'tingling', date: asOf } as const];
+    expect(evaluate([], { columns: ['wrists'] }, { signs }).isOpen).toBe(false);
+  });
+});
+
+it('asks everyone again after half a year, and who was never asked at once', () => {
+  expect(isScreeningDue(null, asOf)).toBe(true);
+  expect(isScreeningDue('2026-05-21', asOf)).toBe(false);
+  expect(isScreeningDue('2026-05-20', asOf)).toBe(true);
 });

@@ -1,63 +1,104 @@
 import {
   cautionOutcomes,
   cautionTable,
+  unknownWordNote,
+  type CautionCell,
   type CautionColumn,
   type CautionId,
   type CautionOutcome,
   type CautionSpec,
 } from '../catalog/cautions';
-import {
-  alternativeIds,
-  alternativeTable,
-  type AlternativeId,
-  type AlternativeSpec,
-} from '../catalog/alternatives';
+import type { LadderId } from '../catalog/stage';
+import type { Day } from '../units/day';
+import { findOpenSign, isCleared, type Care } from './care';
 
 export interface CautionVerdict {
   readonly outcome: CautionOutcome;
-  /** May the student do shapes of this column at all tonight? */
+  /** May the student do shapes of this kind at all tonight? */
   readonly isOpen: boolean;
+  /** Allowed, but somebody should look. */
+  readonly isWatched: boolean;
   /** What to do differently, in the order of the reports. */
   readonly adaptations: readonly string[];
   /** The reports that made it as strict as it is. */
   readonly because: readonly CautionId[];
+  /** A stop sign of an earlier class closes it until a clinician's word is noted. */
+  readonly hasOpenSign: boolean;
 }
 
+/** What the cautions need to know of a shape. */
+export interface ShapeKind {
+  readonly columns: readonly CautionColumn[];
+  readonly ladder?: LadderId;
+  /** Away from every support. */
+  readonly isFree?: boolean;
+  /** Beyond what the student has practised. */
+  readonly isNew?: boolean;
+}
+
+const rankOf = (outcome: CautionOutcome) => cautionOutcomes.indexOf(outcome);
+const stricter = (a: CautionOutcome, b: CautionOutcome) => (rankOf(a) >= rankOf(b) ? a : b);
+
+/** Columns that a serious stop sign closes: every inversion and every load on the neck. */
+const signColumns: readonly CautionColumn[] = ['mild', 'light', 'neck'];
+
 /**
- * What a person's reports mean for shapes of one caution column. Several combine to the strictest;
- * the order of the reports does not matter to the outcome. Source: handbook 07.
+ * What a person's reports mean for a shape: the strictest over reports and columns, whatever their
+ * order. A clinician's word lifts `refer` and `closed` to `care` where it names them; what is
+ * closed today stays closed today. Source: handbook 07.
  */
-export function evaluateCautions(
-  reported: readonly CautionId[],
-  column: CautionColumn,
-): CautionVerdict {
-  let strictest = 0;
+export function evaluateCautions(care: Care, shape: ShapeKind, asOf: Day): CautionVerdict {
+  let outcome: CautionOutcome = 'open';
   let because: CautionId[] = [];
   const adaptations: string[] = [];
-  for (const id of reported) {
-    const cell = (cautionTable[id] as CautionSpec).columns[column];
-    if (cell.adaptation !== undefined && !adaptations.includes(cell.adaptation)) {
-      adaptations.push(cell.adaptation);
+  const note = (words: string | undefined) => {
+    if (words !== undefined && !adaptations.includes(words)) adaptations.push(words);
+  };
+  for (const id of care.reports) {
+    for (const column of shape.columns) {
+      const cell: CautionCell = (cautionTable[id] as CautionSpec).columns[column];
+      note(cell.adaptation);
+      const found = lift(cell, id, column, care, shape, asOf);
+      if (found.isLifted) note('as the clinician’s word allows');
+      if (rankOf(found.outcome) > rankOf(outcome)) {
+        outcome = found.outcome;
+        because = [];
+      }
+      if (found.outcome === outcome && outcome !== 'open' && !because.includes(id))
+        because.push(id);
     }
-    const rank = cautionOutcomes.indexOf(cell.outcome);
-    if (rank > strictest) {
-      strictest = rank;
-      because = [];
-    }
-    if (rank === strictest && rank > 0) because.push(id);
   }
-  const outcome = cautionOutcomes[strictest];
-  return { outcome, isOpen: outcome === 'open' || outcome === 'care', adaptations, because };
+  if (care.otherWords.length > 0 && shape.columns.length > 0) {
+    note(unknownWordNote);
+    outcome = stricter(outcome, 'care');
+  }
+  const sign = findOpenSign(care, asOf);
+  const hasOpenSign =
+    sign !== null &&
+    shape.columns.some(
+      (column) => signColumns.includes(column) || (column === 'wrists' && sign.sign === 'tingling'),
+    );
+  if (hasOpenSign) outcome = 'closed';
+  const isOpen = outcome === 'open' || outcome === 'care';
+  return { outcome, isOpen, isWatched: outcome === 'care', adaptations, because, hasOpenSign };
 }
 
-/**
- * The first alternative that the same cautions leave open. There is always one: the last shape is
- * neither head-down nor on the arms.
- */
-export function chooseAlternative(reported: readonly CautionId[]): AlternativeId {
-  const found = alternativeIds.find((id) => {
-    const { column } = alternativeTable[id] as AlternativeSpec;
-    return column === null || evaluateCautions(reported, column).isOpen;
-  });
-  return found ?? alternativeIds[alternativeIds.length - 1];
+function lift(
+  cell: CautionCell,
+  id: CautionId,
+  column: CautionColumn,
+  care: Care,
+  shape: ShapeKind,
+  asOf: Day,
+): { outcome: CautionOutcome; isLifted: boolean } {
+  const isStrict =
+    (cell.strictFor?.which === 'free' && shape.isFree === true) ||
+    (cell.strictFor?.which === 'new' && shape.isNew === true);
+  const outcome = isStrict ? stricter(cell.outcome, cell.strictFor!.outcome) : cell.outcome;
+  const canLift = outcome === 'refer' || outcome === 'closed';
+  const isLifted =
+    canLift &&
+    !(cell.onlyPractised && shape.isNew === true) &&
+    isCleared(care.clearances, id, column, shape.ladder, asOf);
+  return { outcome: isLifted ? 'care' : outcome, isLifted };
 }

@@ -1,12 +1,14 @@
-import { cautionColumns, type CautionId } from '../catalog/cautions';
-import { checkIds } from '../catalog/checks';
-import { getStage, type StageId } from '../catalog/stages';
-import { chooseAlternative, evaluateCautions, type CautionVerdict } from '../caution/evaluate';
+import { cautionColumns } from '../catalog/cautions';
 import type { AlternativeId } from '../catalog/alternatives';
+import { getStageIn } from '../catalog/school';
+import { ladderTable, type StageKey } from '../catalog/stage';
+import { evaluateCautions, type CautionVerdict } from '../caution/evaluate';
 import { chanceBars, chanceWords } from '../readiness/assessLevel';
 import { isVoided } from '../readiness/record';
-import { dayNumber, type Day } from '../units/day';
-import { evaluateGate, evaluateOwnGate, type GateInput, type GateItem } from './gate';
+import { inSentence } from '../units/words';
+import { chooseAlternative } from './alternative';
+import { findPainFor, type OpenedCase } from './case';
+import { byObstacle, evaluateGate, evaluateOwnGate, hasReached, type GateItem } from './gate';
 
 export const verdictKinds = [
   'advance',
@@ -18,138 +20,194 @@ export const verdictKinds = [
 ] as const;
 export type VerdictKind = (typeof verdictKinds)[number];
 
-export type Consent = 'yes' | 'ask' | 'no';
-
-export interface VerdictInput extends GateInput {
-  readonly stage: StageId;
-  readonly cautions: readonly CautionId[];
-  readonly consent: Consent;
-  /** Where the student works now; absent: not placed yet. */
-  readonly presentStage?: StageId;
-  /** Newest day on which the teacher noted that earlier pain is gone. */
-  readonly painClearedOn?: Day;
-}
+/** The verdicts that let a student do the stage. */
+export const opensStage = (kind: VerdictKind) =>
+  kind === 'advance' || kind === 'advance-with-support';
 
 export interface Verdict {
   readonly kind: VerdictKind;
-  readonly stage: StageId;
-  readonly profile: GateInput['profile'];
+  readonly stage: StageKey;
+  /** Key and version of the profile it was made with. */
+  readonly profile: { readonly key: string; readonly version: number };
   /** In plain words, the deciding one first. None of them names a health condition. */
   readonly reasons: readonly string[];
   /** Labels of the (at most two) checks that would help most. */
   readonly helpMost: readonly string[];
+  /** Labels of the checks of the day that must be confirmed at the door first. */
+  readonly atDoor: readonly string[];
+  /** A helper's hands are part of it. */
+  readonly needsAssist: boolean;
   readonly items: readonly GateItem[];
   readonly caution: CautionVerdict;
-  /** What to do instead, when a caution closes the stage. */
+  /** What a stop stands on: a caution, an unanswered stop sign, pain not noted as gone. */
+  readonly cause?: 'care' | 'sign' | 'pain';
+  /** What to do instead, when a caution, a sign or pain closes the stage. */
   readonly alternative?: AlternativeId;
 }
 
-/** How far an item is from met, worst first. */
-const obstacleOrder = ['not-yet', 'unknown', 'stale', 'borderline', 'met'] as const;
-
 /**
- * May this student do this stage tonight, and why? Source: handbook 06 "A gate".
+ * May this student do this stage on the day, and why? Source: handbook 06 "A gate".
  *
  * Stop comes before everything; stepping back before any judgement of the stage asked for; the
  * weakest link decides the rest.
  */
-export function judge(input: VerdictInput): Verdict {
-  const spec = getStage(input.stage);
-  const items = evaluateGate(input.stage, input);
-  const caution = evaluateCautions(input.cautions, spec.column);
-  const base = { stage: input.stage, profile: input.profile, items, caution };
-  const obstacles = items.filter((item) => item.status !== 'met').sort(byObstacle);
-  const helpMost = obstacles.slice(0, 2).map((item) => item.label);
+export function judge(stage: StageKey, person: OpenedCase): Verdict {
+  const { spec } = getStageIn(person.school, stage);
+  const gate = evaluateGate(stage, person);
+  const items = gate ?? [];
+  const present = person.present[spec.family];
+  const caution = evaluateCautions(
+    person.care,
+    {
+      columns: spec.columns,
+      ladder: spec.family,
+      isFree: spec.isFree === true,
+      isNew: !hasReached(person.school, present, stage),
+    },
+    person.asOf,
+  );
+  const obstacles = items
+    .filter((item) => item.status !== 'met' && !item.isAtDoor)
+    .sort(byObstacle);
+  const { key, version } = person.school.profile;
+  const base = {
+    stage,
+    profile: { key, version },
+    items,
+    caution,
+    atDoor: items.filter((item) => item.isAtDoor).map(({ label }) => label),
+    needsAssist: items.some(({ standIn }) => standIn === 'assist'),
+    helpMost: [...new Set(obstacles.map(({ label }) => label))].slice(0, 2),
+  };
+  const stop = (cause: Verdict['cause'], reason: string): Verdict => ({
+    ...base,
+    kind: 'stop',
+    cause,
+    reasons: [reason],
+    helpMost: [],
+    atDoor: [],
+    needsAssist: false,
+    alternative: chooseAlternative(spec.family, person),
+  });
 
-  if (!caution.isOpen) {
+  if (caution.hasOpenSign) {
+    return stop(
+      'sign',
+      `a stop sign on ${person.sign?.date ?? 'an earlier day'}: get help by the rules of the place; closed until a clinician’s word is noted`,
+    );
+  }
+  if (!caution.isOpen)
+    return stop(
+      'care',
+      closedWords(
+        caution,
+        spec.columns.map((c) => cautionColumns[c]),
+      ),
+    );
+  const pain = findPainFor(person.pains, spec.loads);
+  if (pain !== null) return stop('pain', `pain on ${pain.date}, not noted as gone since`);
+  if (gate === null) {
     return {
       ...base,
-      kind: 'stop',
-      reasons: [`closed for ${cautionColumns[spec.column]}`],
+      kind: 'stay',
+      reasons: [`the profile ${person.school.profile.label} keeps this branch closed`],
       helpMost: [],
-      alternative: chooseAlternative(input.cautions),
+      atDoor: [],
     };
   }
-  const painDay = findOpenPain(input);
-  if (painDay !== null) {
-    return {
-      ...base,
-      kind: 'stop',
-      reasons: [`pain on ${painDay}, not noted as gone since`],
-      helpMost: [],
-    };
-  }
-  const backReason = findStepBack(input);
-  if (backReason !== null) {
-    return { ...base, kind: 'step-back', reasons: [backReason], helpMost };
-  }
-  const has = (status: GateItem['status']) => items.some((item) => item.status === status);
+  const backReason = present === undefined ? null : findStepBack(present, person);
+  if (backReason !== null) return { ...base, kind: 'step-back', reasons: [backReason] };
+
   const reasons = obstacles.map((item) => `${item.label}: ${item.reasons.join(', ')}`);
-  if (has('not-yet') || has('unknown')) return { ...base, kind: 'stay', reasons, helpMost };
-  if (has('stale')) return { ...base, kind: 're-check', reasons, helpMost };
-  if (has('borderline')) {
+  const has = (status: GateItem['status']) => obstacles.some((item) => item.status === status);
+  if (has('not-yet') || has('unknown')) return { ...base, kind: 'stay', reasons };
+  if (has('stale')) return { ...base, kind: 're-check', reasons };
+  if (obstacles.some(({ isSafety }) => isSafety)) {
+    return { ...base, kind: 'stay', reasons: [...reasons, 'a safety check is never passed over'] };
+  }
+  const doors = base.atDoor.map((label) => `${label}: open if confirmed at the door`);
+  if (has('borderline') || base.needsAssist) {
     return {
       ...base,
       kind: 'advance-with-support',
-      reasons: [...reasons, describeSupport(input)],
-      helpMost,
+      reasons: [
+        ...reasons,
+        ...standIns(items),
+        describeSupport(stage, person, base.needsAssist),
+        ...doors,
+      ],
     };
   }
-  return { ...base, kind: 'advance', reasons: ['every check met', ...standIns(items)], helpMost };
+  return {
+    ...base,
+    kind: 'advance',
+    reasons: [
+      items.length === 0 ? 'nothing is asked' : 'every check met',
+      ...standIns(items),
+      ...doors,
+    ],
+  };
 }
 
-function byObstacle(a: GateItem, b: GateItem): number {
-  const rank = (item: GateItem) => obstacleOrder.indexOf(item.status);
-  return rank(a) - rank(b) || (a.probability ?? 0) - (b.probability ?? 0);
+const closureWords = {
+  refer: 'refer first',
+  'closed-today': 'closed today',
+  closed: 'closed until cleared',
+} as const;
+
+function closedWords({ outcome }: CautionVerdict, columns: readonly string[]): string {
+  const words = outcome === 'open' || outcome === 'care' ? 'closed' : closureWords[outcome];
+  return `${words}: ${columns.join(', ')}`;
 }
 
 function standIns(items: readonly GateItem[]): string[] {
   return items
-    .filter((item) => item.standIn !== undefined)
+    .filter(({ standIn }) => standIn !== undefined && standIn !== 'assist')
     .map((item) => `${item.label}: ${item.reasons[item.reasons.length - 1]}`);
 }
 
 /** Help is never planned against the student's word on touch (handbook 07). */
-function describeSupport({ stage, consent }: VerdictInput): string {
-  const { assist, stepDown } = getStage(stage);
-  const supported = `the more supported version: ${stepDown.toLowerCase()}`;
-  if (consent === 'no' || assist === null) return `no hands-on help; ${supported}`;
+function describeSupport(stage: StageKey, { school, consent }: OpenedCase, needsAssist: boolean) {
+  const { assist, stepDown } = getStageIn(school, stage).spec;
+  const supported = `the more supported version: ${inSentence(stepDown)}`;
+  if (consent === 'no') return `no hands-on help; ${supported}`;
+  if (assist === null) return supported;
   const ask = consent === 'ask' ? 'ask first: ' : '';
-  return `${ask}assist: ${assist.charAt(0).toLowerCase()}${assist.slice(1)}`;
+  const must = needsAssist ? 'only with the ' : '';
+  return `${ask}${must}assist: ${inSentence(assist)}`;
 }
 
-function findOpenPain({ evidence, painClearedOn }: VerdictInput): Day | null {
-  let newest: Day | null = null;
-  for (const check of checkIds) {
-    for (const record of evidence[check] ?? []) {
-      if (record.pain && (newest === null || record.date > newest)) newest = record.date;
-    }
-  }
-  if (newest === null) return null;
-  const isCleared = painClearedOn !== undefined && dayNumber(painClearedOn) > dayNumber(newest);
-  return isCleared ? null : newest;
-}
-
-function findStepBack(input: VerdictInput): string | null {
-  const { presentStage } = input;
-  if (presentStage === undefined) return null;
-  const own = evaluateOwnGate(presentStage, input);
+function findStepBack(present: StageKey, person: OpenedCase): string | null {
+  const inSchool = person.school.stages.get(present);
+  // A stage of the teacher's own that has since been taken away holds nobody back.
+  if (inSchool === undefined) return null;
+  const own = evaluateOwnGate(present, person);
+  const where = inSchool.spec.label;
   const fallen = own.find(
     (item) =>
       item.status === 'not-yet' &&
       item.probability !== null &&
-      item.probability < chanceBars.borderline,
+      item.probability < chanceBars.borderline &&
+      !isOfTheDay(item, person),
   );
   if (fallen) {
-    return `${fallen.label}: the chance has fallen to ${chanceWords(fallen.probability!)} for the present stage, ${getStage(presentStage).label.toLowerCase()}`;
+    return `${fallen.label}: the chance has fallen to ${chanceWords(fallen.probability!)} for the present stage, ${inSentence(where)}`;
   }
-  return own.some((item) => hasVoidsInLastTwo(item, input))
-    ? `faults in both of the last two meetings, at ${getStage(presentStage).label}`
+  return own.some((item) => hasVoidsInLastTwo(item, person))
+    ? `faults in both of the last two meetings, at ${where} (${ladderTable[inSchool.spec.family].label.toLowerCase()})`
     : null;
 }
 
+/** "Not today" at the door closes today's stage; it is no sign of lost ground. */
+function isOfTheDay({ demand }: GateItem, { school }: OpenedCase): boolean {
+  return 'check' in demand && school.checks.get(demand.check)?.spec.scoring.kind === 'same-day';
+}
+
 /** A voiding fault on this check at each of the last two meetings where it was seen. */
-function hasVoidsInLastTwo({ demand }: GateItem, { evidence }: VerdictInput): boolean {
+function hasVoidsInLastTwo({ demand }: GateItem, { evidence, school }: OpenedCase): boolean {
+  if (!('check' in demand)) return false;
+  const spec = school.checks.get(demand.check)?.spec;
+  if (spec === undefined) return false;
   const records = (evidence[demand.check] ?? []).filter(
     (record) => demand.base === undefined || record.base === demand.base,
   );
@@ -157,7 +215,9 @@ function hasVoidsInLastTwo({ demand }: GateItem, { evidence }: VerdictInput): bo
   return (
     lastTwo.length === 2 &&
     lastTwo.every((date) =>
-      records.some((record) => record.date === date && isVoided(demand.check, record)),
+      records.some(
+        (record) => record.date === date && record.pain !== true && isVoided(spec, record),
+      ),
     )
   );
 }

@@ -1,14 +1,16 @@
-import { getCheck, type BaseId, type CheckId, type CheckSpec } from '../catalog/checks';
+import type { BaseId, CheckId, CheckKey, CheckSpec } from '../catalog/checks';
 import type { ProfileId } from '../catalog/profiles';
+import { getCheckIn, shippedSchool, type School } from '../catalog/school';
 import { InputProblem } from '../problem';
 import { dayNumber, type Day } from '../units/day';
 import { assessLevel } from './assessLevel';
 import { assessMeasure } from './assessMeasure';
 import { assessPassOfLast, assessPasses, assessSameDay } from './assessPass';
-import type { Level } from './level';
-import type { CheckRecord, Side } from './record';
+import { findLevel, type Level } from './level';
+import type { CheckRecord, Evidence, Side } from './record';
 
-export type CheckStatus = 'met' | 'borderline' | 'not-yet' | 'stale' | 'unknown';
+export const checkStatuses = ['met', 'borderline', 'not-yet', 'stale', 'unknown'] as const;
+export type CheckStatus = (typeof checkStatuses)[number];
 
 /** What the records say about one check today. */
 export interface Assessment {
@@ -20,93 +22,146 @@ export interface Assessment {
   /** The bar asked for, in the check's own unit. */
   readonly threshold: number;
   readonly reasons: readonly string[];
+  /** Days on which the bar itself was seen lately; holds and repetitions only. */
+  readonly seenDays?: number;
   /** The side that decided, where sides count. */
   readonly side?: Side;
 }
 
-export interface AssessInput {
-  readonly check: CheckId;
-  readonly profile: ProfileId;
-  readonly asOf: Day;
-  readonly records: readonly CheckRecord[];
-  /** Required for checks kept apart by base. */
-  readonly base?: BaseId;
-  /** Share of the profile's bar that a gate asks for: 0.5 is "at half". Default 1. */
-  readonly barShare?: number;
-}
-
-/** What each scoring rule gets: one side's records in date order, days as numbers. */
-export interface ScoreInput {
-  readonly check: CheckId;
+/** One side's records of a check in date order, ready to be judged against any bar. */
+export interface SideHistory {
   readonly spec: CheckSpec;
-  readonly profile: ProfileId;
+  /** The profile's whole bar. */
+  readonly bar: number;
   readonly today: number;
   readonly records: readonly CheckRecord[];
   /** Day number of each record. */
   readonly days: readonly number[];
+  /** Holds and repetitions, once there is a record: the level grown to today. */
+  readonly level: Level | null;
+}
+
+/** What each scoring rule gets. */
+export interface ScoreInput extends SideHistory {
   readonly threshold: number;
+  /** The bar must have been seen on so many days; the model's own two otherwise. */
+  readonly onDays?: number;
+}
+
+export interface Question {
+  /** Required for checks kept apart by base. */
+  readonly base?: BaseId;
+  /** In the check's own unit; absent: the profile's whole bar. */
+  readonly threshold?: number;
+  readonly onDays?: number;
+}
+
+/** Judges a person's checks, each history read and run through the model once. */
+export interface Assessor {
+  /** @throws InputProblem `invalid` for a check not in the catalog or a missing base */
+  assess: (check: CheckKey, question?: Question) => Assessment;
+  /** The history behind a check: one for each side where sides count, otherwise one. */
+  histories: (check: CheckKey, base?: BaseId) => readonly SideHistory[];
+}
+
+export interface AssessorInput {
+  readonly school: School;
+  readonly asOf: Day;
+  readonly evidence: Evidence;
 }
 
 /** From worst to best; the weaker side is the one that stands first. */
 const statusOrder: readonly CheckStatus[] = ['unknown', 'not-yet', 'stale', 'borderline', 'met'];
+const sides: readonly Side[] = ['left', 'right'];
 
-/**
- * Judges one check from its records, by the model of handbook 06.
- *
- * @throws InputProblem `future-date` for a record after `asOf`, `invalid` for a missing base
- */
-export function assess(input: AssessInput): Assessment {
-  const spec = getCheck(input.check);
-  const today = dayNumber(input.asOf, ['asOf']);
-  if (spec.byBase && input.base === undefined) {
+/** Reads one person's evidence for a school on a day; nothing is computed before it is asked for. */
+export function createAssessor({ school, asOf, evidence }: AssessorInput): Assessor {
+  const today = dayNumber(asOf, ['asOf']);
+  const cache = new Map<string, readonly SideHistory[]>();
+
+  const histories = (check: CheckKey, base?: BaseId): readonly SideHistory[] => {
+    const key = base === undefined ? check : `${check}/${base}`;
+    let found = cache.get(key);
+    if (found === undefined) {
+      found = readHistories(school, check, base, evidence[check] ?? [], today, asOf);
+      cache.set(key, found);
+    }
+    return found;
+  };
+
+  return {
+    histories,
+    assess: (check, { base, threshold, onDays } = {}) => {
+      const own = histories(check, base);
+      const asked = { threshold: threshold ?? own[0].bar, ...(onDays ? { onDays } : {}) };
+      if (own.length === 1) return scoreSide(own[0], asked);
+      return weaker(scoreSide(own[0], asked), scoreSide(own[1], asked));
+    },
+  };
+}
+
+function readHistories(
+  school: School,
+  check: CheckKey,
+  base: BaseId | undefined,
+  records: readonly CheckRecord[],
+  today: number,
+  asOf: Day,
+): readonly SideHistory[] {
+  const { spec, bar } = getCheckIn(school, check);
+  if (spec.byBase && base === undefined) {
     throw new InputProblem(
       'invalid',
       `${spec.label} is kept apart by base: say hands, forearms or head.`,
       ['base'],
     );
   }
-  const dated = input.records.map((record, index) => {
+  const days = records.map((record, index) => {
     const day = dayNumber(record.date, ['records', index, 'date']);
     if (day > today) {
-      throw new InputProblem('future-date', `${record.date} lies after ${input.asOf}.`, [
+      throw new InputProblem('future-date', `${record.date} lies after ${asOf}.`, [
         'records',
         index,
         'date',
       ]);
     }
-    return { record, day };
+    return day;
   });
-  const relevant = dated
-    .filter(({ record }) => !spec.byBase || record.base === input.base)
-    .sort((a, b) => a.day - b.day);
-  const threshold = spec.opensAt[input.profile] * (input.barShare ?? 1);
-  const score = (side?: Side): Assessment => {
-    const own = relevant.filter(
-      ({ record }) => side === undefined || record.side === undefined || record.side === side,
-    );
-    return scoreSide({
-      check: input.check,
-      spec,
-      profile: input.profile,
-      today,
-      records: own.map(({ record }) => record),
-      days: own.map(({ day }) => day),
-      threshold,
-    });
+  let order = records.map((_, index) => index);
+  if (spec.byBase) order = order.filter((index) => records[index].base === base);
+  if (order.some((at, index) => index > 0 && days[at] < days[order[index - 1]])) {
+    order.sort((a, b) => days[a] - days[b] || a - b);
+  }
+  const { kind } = spec.scoring;
+  const of = (chosen: readonly number[]): SideHistory => {
+    const own = chosen.map((index) => records[index]);
+    const ownDays = chosen.map((index) => days[index]);
+    const level =
+      kind === 'hold' || kind === 'reps'
+        ? findLevel({ kind, spec, bar }, { records: own, days: ownDays }, today)
+        : null;
+    return { spec, bar, today, records: own, days: ownDays, level };
   };
-  return spec.hasSides ? weaker(score('left'), score('right')) : score();
+  if (!spec.hasSides) return [of(order)];
+  return sides.map((side) =>
+    of(order.filter((at) => records[at].side === undefined || records[at].side === side)),
+  );
 }
 
-function scoreSide(input: ScoreInput): Assessment {
-  const { scoring } = input.spec;
-  if (input.records.length === 0) {
-    return {
-      probability: null,
-      status: 'unknown',
-      threshold: input.threshold,
-      reasons: ['never seen'],
-    };
+/** Judges one side's history against a bar. */
+export function scoreSide(
+  history: SideHistory,
+  asked: { readonly threshold: number; readonly onDays?: number },
+): Assessment {
+  const input: ScoreInput = { ...history, ...asked };
+  const { threshold } = asked;
+  if (threshold <= 0) {
+    return { probability: null, status: 'met', threshold, reasons: ['nothing asked here'] };
   }
+  if (history.records.length === 0) {
+    return { probability: null, status: 'unknown', threshold, reasons: ['never seen'] };
+  }
+  const { scoring } = history.spec;
   switch (scoring.kind) {
     case 'hold':
     case 'reps':
@@ -139,4 +194,29 @@ function weaker(left: Assessment, right: Assessment): Assessment {
   const [chosen, side] = isLeft ? ([left, 'left'] as const) : ([right, 'right'] as const);
   const [first, ...rest] = chosen.reasons;
   return { ...chosen, side, reasons: [`${side} side: ${first}`, ...rest] };
+}
+
+export interface AssessInput {
+  readonly check: CheckId;
+  readonly profile: ProfileId;
+  readonly asOf: Day;
+  readonly records: readonly CheckRecord[];
+  /** Required for checks kept apart by base. */
+  readonly base?: BaseId;
+  /** Share of the profile's bar that a gate asks for: 0.5 is "at half". Default 1. */
+  readonly barShare?: number;
+}
+
+/**
+ * Judges one check from its records under a shipped profile, by the model of handbook 06.
+ *
+ * @throws InputProblem `future-date` for a record after `asOf`, `invalid` for a missing base
+ */
+export function assess({ check, profile, asOf, records, base, barShare }: AssessInput): Assessment {
+  const school = shippedSchool(profile);
+  const assessor = createAssessor({ school, asOf, evidence: { [check]: records } });
+  return assessor.assess(check, {
+    threshold: getCheckIn(school, check).bar * (barShare ?? 1),
+    ...(base === undefined ? {} : { base }),
+  });
 }

@@ -1,5 +1,5 @@
 import type { Assessment, ScoreInput } from './assess';
-import { chanceOfBar, findLevel } from './level';
+import { chanceOfBar } from './level';
 import { isVoided } from './record';
 
 /** The chances that separate met, borderline and not yet (handbook 06). */
@@ -16,13 +16,13 @@ export function chanceWords(probability: number): string {
 
 /** Holds and repetitions: the chance of the bar, and whether the bar itself was seen. */
 export function assessLevel(input: ScoreInput, kind: 'hold' | 'reps'): Assessment {
-  const { check, spec, profile, days, today, threshold } = input;
-  const level = findLevel(check, kind, profile, input, today)!;
+  const { spec, days, today, threshold, onDays = seenRule.days } = input;
+  const level = input.level!;
   const probability = chanceOfBar(kind, level, threshold);
   const seenDays = countSeenDays(input);
   const newestAge = today - days[days.length - 1];
   const percent = chanceWords(probability);
-  const base = { probability, level, threshold };
+  const base = { probability, level, threshold, seenDays };
   if (newestAge > spec.validDays) {
     return {
       ...base,
@@ -33,7 +33,7 @@ export function assessLevel(input: ScoreInput, kind: 'hold' | 'reps'): Assessmen
   if (probability < chanceBars.borderline) {
     return { ...base, status: 'not-yet', reasons: [`chance of the bar tonight ${percent}`] };
   }
-  if (probability >= chanceBars.met && seenDays >= seenRule.days) {
+  if (probability >= chanceBars.met && seenDays >= onDays) {
     return {
       ...base,
       status: 'met',
@@ -42,16 +42,25 @@ export function assessLevel(input: ScoreInput, kind: 'hold' | 'reps'): Assessmen
   }
   const reasons: string[] = [];
   if (seenDays === 0) reasons.push('bar not seen yet');
-  else if (seenDays < seenRule.days) reasons.push('bar seen on one day only');
+  else if (seenDays < onDays) {
+    reasons.push(
+      seenDays === 1 ? 'bar seen on one day only' : `bar seen on ${seenDays} of ${onDays} days`,
+    );
+  }
   if (probability < chanceBars.met) reasons.push(`chance of the bar tonight ${percent}`);
   return { ...base, status: 'borderline', reasons };
 }
 
-function countSeenDays({ check, spec, records, days, today, threshold }: ScoreInput): number {
-  const seen = new Set<number>();
-  records.forEach((record, index) => {
-    const isRecent = today - days[index] <= seenRule.validTimes * spec.validDays;
-    if (isRecent && record.value >= threshold && !isVoided(check, record)) seen.add(days[index]);
-  });
-  return seen.size;
+function countSeenDays({ spec, records, days, today, threshold }: ScoreInput): number {
+  let seen = 0;
+  let lastSeen = Number.NaN;
+  // The newest come last; beyond the window nothing counts any more.
+  for (let index = records.length - 1; index >= 0; index -= 1) {
+    if (today - days[index] > seenRule.validTimes * spec.validDays) break;
+    const counts = records[index].value >= threshold && !isVoided(spec, records[index]);
+    if (!counts || days[index] === lastSeen) continue;
+    seen += 1;
+    lastSeen = days[index];
+  }
+  return seen;
 }

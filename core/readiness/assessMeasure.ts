@@ -14,7 +14,7 @@ const unitWords = {
 
 /** The newest value inside its valid days against its bar (handbook 06 "Measures and ratings"). */
 export function assessMeasure(input: ScoreInput, scoring: MeasureScoring): Assessment {
-  const { check, spec, records, days, today, threshold } = input;
+  const { spec, records, days, today, threshold } = input;
   const base = { probability: null, threshold };
   const age = today - days[days.length - 1];
   if (age > spec.validDays) {
@@ -29,7 +29,7 @@ export function assessMeasure(input: ScoreInput, scoring: MeasureScoring): Asses
   const unit = unitWords[scoring.unit];
   const shown = `${newest.value} ${unit}, bar ${threshold}`.replace(' ,', ',').replace(' °', '°');
   // A voided measure may only count against: at the bar it proves nothing.
-  if (isVoided(check, newest)) {
+  if (isVoided(spec, newest)) {
     return { ...base, status: 'not-yet', reasons: [`${shown}, with a fault that voids it`] };
   }
   if (shortBy <= 0) return { ...base, status: 'met', reasons: [shown] };

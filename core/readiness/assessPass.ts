@@ -6,7 +6,7 @@ const halfLifeDays = 21;
 const shareBars = { met: 0.6, borderline: 0.4 } as const;
 
 const isPass = (input: ScoreInput, record: CheckRecord) =>
-  record.value >= 1 && !isVoided(input.check, record);
+  record.value >= 1 && !isVoided(input.spec, record);
 
 interface Tally {
   readonly passes: number;
@@ -37,10 +37,8 @@ function staleReason(input: ScoreInput): string {
 }
 
 /** So many passes inside the valid days, on enough days, and mostly passes. */
-export function assessPasses(
-  input: ScoreInput,
-  rule: { readonly passes: number; readonly days: number },
-): Assessment {
+export function assessPasses(input: ScoreInput, rule: { readonly days: number }): Assessment {
+  const needed = input.threshold;
   const tally = weighted(input);
   const share = shareOf(tally);
   const base = { probability: shownChance(tally), threshold: input.threshold };
@@ -52,8 +50,8 @@ export function assessPasses(
       isPass(input, input.records[index]) && input.today - day <= input.spec.validDays,
   );
   const onDays = new Set(passDays).size;
-  const reasons = [`${passDays.length} of ${rule.passes} passes`];
-  const hasEnough = passDays.length >= rule.passes;
+  const reasons = [`${passDays.length} of ${needed} passes`];
+  const hasEnough = passDays.length >= needed;
   const onEnoughDays = onDays >= rule.days;
   if (hasEnough && !onEnoughDays) reasons.push(`on ${onDays} of ${rule.days} days`);
   if (share < shareBars.met) {
@@ -62,16 +60,14 @@ export function assessPasses(
   if (hasEnough && onEnoughDays && share >= shareBars.met) {
     return { ...base, status: 'met', reasons };
   }
-  const isClose = hasEnough || passDays.length === rule.passes - 1;
+  const isClose = hasEnough || passDays.length === needed - 1;
   const status = isClose && share >= shareBars.borderline ? 'borderline' : 'not-yet';
   return { ...base, status, reasons };
 }
 
 /** "3 of the last 5": the newest records, unweighted, and nothing else. */
-export function assessPassOfLast(
-  input: ScoreInput,
-  rule: { readonly passes: number; readonly last: number },
-): Assessment {
+export function assessPassOfLast(input: ScoreInput, rule: { readonly last: number }): Assessment {
+  const needed = input.threshold;
   const newest = input.records.slice(-rule.last);
   const passes = newest.filter((record) => isPass(input, record)).length;
   const base = {
@@ -81,10 +77,10 @@ export function assessPassOfLast(
   if (newestAge(input) > input.spec.validDays) {
     return { ...base, status: 'stale', reasons: [staleReason(input)] };
   }
-  const reasons = [`${passes} of the last ${newest.length} passed; ${rule.passes} needed`];
-  if (passes >= rule.passes) return { ...base, status: 'met', reasons };
+  const reasons = [`${passes} of the last ${newest.length} passed; ${needed} needed`];
+  if (passes >= needed) return { ...base, status: 'met', reasons };
   const share = passes / newest.length;
-  const isClose = passes === rule.passes - 1 && share >= shareBars.borderline;
+  const isClose = passes === needed - 1 && share >= shareBars.borderline;
   return { ...base, status: isClose ? 'borderline' : 'not-yet', reasons };
 }
 

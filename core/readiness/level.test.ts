@@ -1,3 +1,4 @@
+import { getCheck } from '../catalog/checks';
 import fc from 'fast-check';
 import { dayNumber } from '../units/day';
 import {
@@ -11,6 +12,8 @@ import {
   type Level,
 } from './level';
 import type { CheckRecord } from './record';
+
+const dolphinRule = { kind: 'hold', spec: getCheck('dolphin-hold'), bar: 45 } as const;
 
 /**
  * The exact posterior of "the observation was at least y", integrated on a fine grid: an independent
@@ -117,11 +120,7 @@ describe('properties of the level', () => {
     { minLength: 1, maxLength: 12 },
   );
   const chance = (list: readonly CheckRecord[]) =>
-    chanceOfBar(
-      'hold',
-      findLevel('dolphin-hold', 'hold', 'prop-led', history(list), start + 70)!,
-      45,
-    );
+    chanceOfBar('hold', findLevel(dolphinRule, history(list), start + 70)!, 45);
 
   it('a voided record added as the newest never raises the chance', () => {
     fc.assert(
@@ -158,7 +157,7 @@ describe('findLevel', () => {
     const first = Math.log(22.5) + (1 / 1.04) * (Math.log(40) - Math.log(22.5));
     const p = 0.04 / 1.04 + 14 * 0.0006;
     const second = first + (p / (p + 0.04)) * (Math.log(50) - first);
-    const level = findLevel('dolphin-hold', 'hold', 'prop-led', history(records), today)!;
+    const level = findLevel(dolphinRule, history(records), today)!;
     expect(level.mean).toBeCloseTo(second, 12);
     expect(level.variance).toBeCloseTo((p * 0.04) / (p + 0.04), 12);
   });
@@ -169,21 +168,20 @@ describe('findLevel', () => {
       value: 60,
     }));
     const withOdd = [...steady, { date: '2026-11-08', value: 1 }];
-    const before = findLevel('dolphin-hold', 'hold', 'prop-led', history(steady), today)!;
-    const after = findLevel('dolphin-hold', 'hold', 'prop-led', history(withOdd), today)!;
+    const before = findLevel(dolphinRule, history(steady), today)!;
+    const after = findLevel(dolphinRule, history(withOdd), today)!;
     expect(Math.exp(before.mean - after.mean)).toBeLessThan(1.3);
   });
 
   it('keeps the order in which a day was entered', () => {
     const a = { date: '2026-11-12', value: 20 };
     const b = { date: '2026-11-12', value: 60, stoppedByTeacher: true };
-    const run = (list: CheckRecord[]) =>
-      findLevel('dolphin-hold', 'hold', 'prop-led', history(list), today)!.mean;
+    const run = (list: CheckRecord[]) => findLevel(dolphinRule, history(list), today)!.mean;
     expect(run([a, b])).not.toBeCloseTo(run([b, a]), 4);
   });
 
   it('is null without records', () => {
-    expect(findLevel('dolphin-hold', 'hold', 'prop-led', history([]), today)).toBeNull();
+    expect(findLevel(dolphinRule, history([]), today)).toBeNull();
   });
 });
 

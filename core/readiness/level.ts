@@ -1,5 +1,4 @@
-import { getCheck, type CheckId } from '../catalog/checks';
-import type { ProfileId } from '../catalog/profiles';
+import type { CheckSpec } from '../catalog/checks';
 import { hazard, upperTail } from './normal';
 import { isVoided, type CheckRecord } from './record';
 
@@ -30,7 +29,7 @@ export const levelModel = {
   countShift: 0.5,
 } as const;
 
-type LevelKind = 'hold' | 'reps';
+export type LevelKind = 'hold' | 'reps';
 
 /** A value on the level's log scale. */
 export function onLogScale(kind: LevelKind, value: number): number {
@@ -96,6 +95,29 @@ export interface History {
   readonly days: readonly number[];
 }
 
+/** What the model needs to know of a check. */
+export interface LevelRule {
+  readonly kind: LevelKind;
+  readonly spec: Pick<CheckSpec, 'voidedBy'>;
+  /** The profile's whole bar; the prior is centred on half of it. */
+  readonly bar: number;
+}
+
+function update({ kind, spec }: LevelRule, level: Level, record: CheckRecord): Level {
+  if (isVoided(spec, record)) return updateVoided(kind, level, record.value);
+  const y = onLogScale(kind, record.value);
+  return record.stoppedByTeacher ? updateCensored(level, y) : updatePlain(level, y);
+}
+
+/** The level after each record, in their order: what a chart shows as a band. */
+export function traceLevel(rule: LevelRule, { records, days }: History): Level[] {
+  let level = priorLevel(rule.kind, rule.bar);
+  return records.map((record, index) => {
+    level = update(rule, grow(level, index === 0 ? 0 : days[index] - days[index - 1]), record);
+    return level;
+  });
+}
+
 /**
  * Runs the model over a student's records of one check on one side.
  *
@@ -103,22 +125,18 @@ export interface History {
  * @returns `null` without a record
  */
 export function findLevel(
-  check: CheckId,
-  kind: LevelKind,
-  profile: ProfileId,
+  rule: LevelRule,
   { records, days }: History,
   today: number,
 ): Level | null {
   if (records.length === 0) return null;
-  let level = priorLevel(kind, getCheck(check).opensAt[profile]);
+  let level = priorLevel(rule.kind, rule.bar);
   let day = days[0];
-  records.forEach((record, index) => {
-    level = grow(level, days[index] - day);
+  for (let index = 0; index < records.length; index += 1) {
+    if (days[index] !== day) level = grow(level, days[index] - day);
     day = days[index];
-    if (isVoided(check, record)) level = updateVoided(kind, level, record.value);
-    else if (record.stoppedByTeacher) level = updateCensored(level, onLogScale(kind, record.value));
-    else level = updatePlain(level, onLogScale(kind, record.value));
-  });
+    level = update(rule, level, records[index]);
+  }
   return grow(level, today - day);
 }
 

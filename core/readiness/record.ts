@@ -1,5 +1,5 @@
-import type { BaseId, FaultId } from '../catalog/checks';
-import { getCheck, type CheckId } from '../catalog/checks';
+import type { BaseId, CheckKey, CheckSpec, FaultId } from '../catalog/checks';
+import type { PainPlace } from '../catalog/regions';
 import type { Day } from '../units/day';
 
 /** One thing a teacher saw. Seconds, repetitions, 1 or 0 for pass/fail, or the measure itself. */
@@ -10,6 +10,8 @@ export interface CheckRecord {
   readonly stoppedByTeacher?: boolean;
   readonly faults?: readonly FaultId[];
   readonly pain?: boolean;
+  /** Where it hurt; absent with pain: closes as much as a place nobody can name. */
+  readonly painPlace?: PainPlace;
   /** Absent: counts for both sides. */
   readonly side?: 'left' | 'right';
   readonly base?: BaseId;
@@ -17,10 +19,16 @@ export interface CheckRecord {
 
 export type Side = 'left' | 'right';
 
+/** One person's records by check, oldest first, those of a day in the order entered. */
+export type Evidence = Readonly<Partial<Record<CheckKey, readonly CheckRecord[]>>>;
+
 /** A record with a voiding fault, or with pain, can only count against (handbook 06). */
-export function isVoided(check: CheckId, record: CheckRecord): boolean {
-  const { voidedBy } = getCheck(check);
+export function isVoided(spec: Pick<CheckSpec, 'voidedBy'>, record: CheckRecord): boolean {
+  if (record.pain === true) return true;
+  const faults = record.faults;
   return (
-    record.pain === true || (record.faults ?? []).some((fault) => voidedBy.some((v) => v === fault))
+    faults !== undefined &&
+    faults.length > 0 &&
+    faults.some((fault) => spec.voidedBy.includes(fault))
   );
 }

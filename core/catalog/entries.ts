@@ -1,0 +1,158 @@
+/**
+ * A teacher's own stages, branches, drills and checks: the file they travel in, and the way they
+ * are laid over the shipped catalog. Own keys begin with `own-`, so that no later version of the
+ * shipped catalog can ever mean something else by them.
+ */
+import { z } from 'zod';
+import { regions } from './regions';
+import { cautionColumns, type CautionColumn } from './cautions';
+import { faultIds, type CheckSpec } from './checks';
+import { demandSchema } from './demand';
+import { pieceIds } from './pieces';
+import { profileIds } from './profiles';
+import { shippedCatalog, withEntries, type Catalog } from './school';
+import { shapeIds } from './shapes';
+import { stillIds } from '../posture/stills';
+import { recipeIds } from '../setup/recipes';
+import { ladderIds, type StageSpec } from './stage';
+import { validateCatalog, type CatalogProblem } from './validate';
+import type { DrillSpec } from './drills';
+
+export const ownKey = z
+  .string()
+  .regex(/^own-[a-z0-9]+(-[a-z0-9]+)*$/, 'Own keys look like own-wall-walk.')
+  .max(60);
+
+const columns = z.array(z.enum(Object.keys(cautionColumns) as [CautionColumn, ...CautionColumn[]]));
+const words = (most: number) => z.string().trim().min(1, 'Write something here.').max(most);
+const loads = z.partialRecord(z.enum(regions), z.number().positive().max(1));
+
+export const ownStageSchema = z.strictObject({
+  family: z.enum(ladderIds),
+  label: words(60),
+  sanskrit: z.string().max(60).optional(),
+  branch: z.string().max(60).optional(),
+  isAside: z.literal(true).optional(),
+  after: z.array(z.string()).max(6),
+  how: words(200),
+  dose: words(140),
+  gate: z.array(demandSchema).max(12),
+  faults: z.array(z.enum(faultIds)),
+  stepDown: words(140),
+  assist: z.string().max(140).nullable(),
+  exit: words(140),
+  counter: z.string().max(140).optional(),
+  checkFirst: z.array(words(140)).max(6).optional(),
+  /** A stage without a column would pass by every caution; it must say so by an empty list. */
+  columns,
+  loads,
+  needsWall: z.literal(true).optional(),
+  mayAssist: z.literal(true).optional(),
+  needsExit: z.literal(true).optional(),
+  isFree: z.literal(true).optional(),
+  isAttempt: z.literal(true).optional(),
+  recipe: z.enum(recipeIds).optional(),
+  shape: z
+    .union([
+      z.strictObject({ family: z.enum(shapeIds) }),
+      z.strictObject({ still: z.enum(stillIds) }),
+    ])
+    .optional(),
+});
+
+const scoring = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('hold') }),
+  z.strictObject({ kind: z.literal('reps') }),
+  z.strictObject({
+    kind: z.literal('pass'),
+    passes: z.int().min(1).max(10),
+    days: z.int().min(1).max(10),
+  }),
+  z.strictObject({ kind: z.literal('same-day') }),
+  ...(['measure', 'level', 'rating'] as const).map((kind) =>
+    z.strictObject({
+      kind: z.literal(kind),
+      unit: z.enum(['cm', 'degrees', 'percent', 'rung', 'points']),
+      better: z.enum(['more', 'less']),
+      readingError: z.number().min(0).max(100),
+    }),
+  ),
+]);
+
+const bar = z.number().positive();
+
+export const ownCheckSchema = z.strictObject({
+  label: words(60),
+  scoring,
+  opensAt: z.strictObject(
+    Object.fromEntries(profileIds.map((id) => [id, bar])) as Record<
+      (typeof profileIds)[number],
+      typeof bar
+    >,
+  ),
+  validDays: z.int().min(0).max(400),
+  voidedBy: z.array(z.enum(faultIds)),
+  hasSides: z.literal(true).optional(),
+  byBase: z.literal(true).optional(),
+  isSafety: z.literal(true).optional(),
+  timedTogether: z.literal(true).optional(),
+  most: z.number().positive().max(3600),
+});
+
+export const ownDrillSchema = z.strictObject({
+  label: words(60),
+  sanskrit: z.string().max(60).optional(),
+  how: words(200),
+  serves: z.array(z.string()).max(12),
+  loads,
+  dose: words(140),
+  minutes: z.number().positive().max(60),
+  pieces: z
+    .array(z.strictObject({ piece: z.enum(pieceIds), count: z.int().min(1).max(20) }))
+    .max(6),
+  purpose: z.enum(['warms', 'strengthens', 'teaches', 'releases']),
+  needsWall: z.literal(true).optional(),
+  columns,
+});
+
+export const ownBranchSchema = z.strictObject({ label: words(60) });
+
+/** The file a teacher hands to a colleague. */
+export const entriesFile = z.strictObject({
+  format: z.literal('levitar-entries'),
+  version: z.literal(1),
+  stages: z.record(ownKey, ownStageSchema).default({}),
+  branches: z.record(ownKey, ownBranchSchema).default({}),
+  drills: z.record(ownKey, ownDrillSchema).default({}),
+  checks: z.record(ownKey, ownCheckSchema).default({}),
+});
+
+export type EntriesFile = z.infer<typeof entriesFile>;
+
+export interface OwnEntries {
+  readonly stages: Readonly<Record<string, StageSpec>>;
+  readonly branches: Readonly<Record<string, { readonly label: string }>>;
+  readonly drills: Readonly<Record<string, DrillSpec>>;
+  readonly checks: Readonly<Record<string, CheckSpec>>;
+}
+
+export const noEntries: OwnEntries = { stages: {}, branches: {}, drills: {}, checks: {} };
+
+export const entryKinds = ['stages', 'branches', 'drills', 'checks'] as const;
+export type EntryKind = (typeof entryKinds)[number];
+
+export const entrySchemas = {
+  stages: ownStageSchema,
+  branches: ownBranchSchema,
+  drills: ownDrillSchema,
+  checks: ownCheckSchema,
+} as const satisfies Record<EntryKind, z.ZodType>;
+
+/** The shipped catalog with a teacher's own entries laid over it, or what is wrong with them. */
+export function layOver(
+  entries: OwnEntries,
+  catalog: Catalog = shippedCatalog,
+): { readonly catalog: Catalog; readonly problems: readonly CatalogProblem[] } {
+  const whole = withEntries(catalog, entries);
+  return { catalog: whole, problems: validateCatalog(whole) };
+}

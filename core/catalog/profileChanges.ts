@@ -1,0 +1,157 @@
+import { z } from 'zod';
+import { inSentence } from '../units/words';
+import { demandSchema, type Demand } from './demand';
+import { profileIds, profileTable, type ProfileSettings } from './profiles';
+import type { Catalog, ProfileVersion } from './school';
+
+const key = z.string().min(1).max(60);
+
+/** What a copy of a profile may set otherwise. */
+export const profileChangesSchema = z.strictObject({
+  bars: z.record(key, z.number().positive().max(3600)).optional(),
+  settings: z
+    .strictObject({
+      forearmGapM: z.number().min(0).max(0.4).optional(),
+      shoulderLiftM: z.number().min(0).max(0.08).optional(),
+      handLMethod: z.enum(['sitting', 'table', 'reach']).optional(),
+      platformMethod: z.enum(['innerLeg', 'legReach', 'sitOnIt']).optional(),
+      neckFlexionDeg: z.number().min(30).max(80).optional(),
+    })
+    .optional(),
+  closedBranches: z.array(key).max(40).optional(),
+  closedStages: z.array(key).max(200).optional(),
+  gates: z.record(key, z.array(demandSchema).max(12)).optional(),
+  cues: z.record(key, z.string().trim().max(140)).optional(),
+});
+
+/** A copy as a file, so that it can be handed on. */
+export const profileFile = z.strictObject({
+  format: z.literal('levitar-profile'),
+  version: z.literal(1),
+  label: z.string().trim().min(1).max(60),
+  origin: z.enum(profileIds),
+  changes: profileChangesSchema,
+});
+
+const settingWords: Record<keyof ProfileSettings, string> = {
+  forearmGapM: 'Fingertips to the wall, forearms',
+  shoulderLiftM: 'Shoulder lift asked for',
+  handLMethod: 'How the L on the hands is measured',
+  platformMethod: 'How the shoulder stand finds its place',
+  neckFlexionDeg: 'Neck bend over the platform',
+};
+
+const shown = (key: keyof ProfileSettings, value: number | string) => {
+  if (typeof value === 'string') return value;
+  return key === 'neckFlexionDeg' ? `${value}°` : `${Math.round(value * 1000) / 10} cm`;
+};
+
+export interface ChangeLine {
+  readonly what: string;
+  readonly before: string;
+  readonly after: string;
+}
+
+/** What a copy changed against its origin, line by line, in the order of the catalog. */
+export function describeChanges(profile: ProfileVersion, catalog: Catalog): ChangeLine[] {
+  const origin = profileTable[profile.origin];
+  const {
+    bars = {},
+    settings = {},
+    closedBranches,
+    closedStages,
+    gates = {},
+    cues = {},
+  } = profile.changes;
+  const lines: ChangeLine[] = [];
+  for (const [check, bar] of Object.entries(bars)) {
+    const spec = catalog.checks[check];
+    const before = spec?.opensAt[profile.origin];
+    if (before === bar) continue;
+    lines.push({
+      what: spec?.label ?? check,
+      before: `bar ${before ?? 'unknown'}`,
+      after: `bar ${bar}`,
+    });
+  }
+  for (const [name, value] of Object.entries(settings)) {
+    const id = name as keyof ProfileSettings;
+    if (value === undefined || origin[id] === value) continue;
+    lines.push({ what: settingWords[id], before: shown(id, origin[id]), after: shown(id, value) });
+  }
+  if (closedBranches) {
+    const was: readonly string[] = origin.closedBranches;
+    for (const [branch, { label }] of Object.entries(catalog.branches)) {
+      const [before, after] = [was.includes(branch), closedBranches.includes(branch)];
+      if (before !== after) {
+        lines.push({
+          what: label,
+          before: before ? 'closed' : 'open',
+          after: after ? 'closed' : 'open',
+        });
+      }
+    }
+  }
+  for (const stage of closedStages ?? []) {
+    lines.push({ what: catalog.stages[stage]?.label ?? stage, before: 'open', after: 'closed' });
+  }
+  for (const [stage, gate] of Object.entries(gates)) {
+    const spec = catalog.stages[stage];
+    const before = spec?.gateByProfile?.[profile.origin]?.gate ?? spec?.gate ?? [];
+    lines.push({
+      what: `Gate of ${spec?.label ?? stage}`,
+      before: describeGate(before, catalog),
+      after: describeGate(gate, catalog),
+    });
+  }
+  for (const [stage, cue] of Object.entries(cues)) {
+    const before = (origin.cues as Readonly<Record<string, string>>)[stage] ?? 'no cue';
+    if (before !== cue) {
+      lines.push({ what: `Cue at ${catalog.stages[stage]?.label ?? stage}`, before, after: cue });
+    }
+  }
+  return lines;
+}
+
+export function describeGate(gate: readonly Demand[], catalog: Catalog): string {
+  if (gate.length === 0) return 'nothing';
+  return gate.map((demand) => describeDemand(demand, catalog)).join('; ');
+}
+
+const times: Readonly<Record<string, string>> = {
+  '0.5': 'half ',
+  '2': 'twice ',
+  '3': 'three times ',
+};
+
+/** A demand in words, as a teacher would say it. */
+export function describeDemand(demand: Demand, catalog: Catalog): string {
+  if ('check' in demand) {
+    const { check, base, share, value, below, onDays } = demand;
+    const label = inSentence(catalog.checks[check]?.label ?? check);
+    const part =
+      share === undefined || share === 1
+        ? ''
+        : (times[String(share)] ?? `${Math.round(share * 100)} % of the bar of `);
+    return [
+      `${part}${label}`,
+      base === undefined ? '' : `(${base})`,
+      value === undefined ? '' : `at ${value}`,
+      below === undefined ? '' : `${below} under its bar`,
+      onDays === undefined ? '' : `on ${onDays} days`,
+    ]
+      .filter((words) => words !== '')
+      .join(' ');
+  }
+  if ('with' in demand) return demand.with.replace('-', ' ');
+  if ('assist' in demand) return 'a helper’s hands';
+  if ('practised' in demand) {
+    return `${inSentence(catalog.stages[demand.practised]?.label ?? demand.practised)}, practised`;
+  }
+  if ('opens' in demand) {
+    return `the gate of ${inSentence(catalog.stages[demand.opens]?.label ?? demand.opens)}`;
+  }
+  if ('anyOf' in demand)
+    return demand.anyOf.map((inner) => describeDemand(inner, catalog)).join(' or ');
+  return demand.allOf.map((inner) => describeDemand(inner, catalog)).join(' with ');
+}

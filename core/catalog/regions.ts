@@ -1,0 +1,52 @@
+/** The regions of the body that stages and drills load, and where pain may be. Handbook 03 and 07. */
+export const regionTable = {
+  wrist: { label: 'wrists' },
+  shoulder: { label: 'shoulders' },
+  scapula: { label: 'shoulder blades' },
+  core: { label: 'trunk' },
+  neck: { label: 'neck' },
+  hamstring: { label: 'backs of the legs' },
+  hip: { label: 'hips' },
+} as const;
+
+export type Region = keyof typeof regionTable;
+export const regions = Object.keys(regionTable) as [Region, ...Region[]];
+
+/** Share of full load on each region, above 0 to 1. */
+export type RegionLoads = Readonly<Partial<Record<Region, number>>>;
+
+/** Where a student says it hurts, and which regions that closes. */
+export const painPlaceTable = {
+  wrist: { label: 'wrist or hand', regions: ['wrist'] },
+  elbow: { label: 'elbow', regions: ['wrist', 'shoulder'] },
+  shoulder: { label: 'shoulder', regions: ['shoulder', 'scapula'] },
+  neck: { label: 'neck', regions: ['neck', 'scapula'] },
+  back: { label: 'back', regions: ['core', 'neck'] },
+  hip: { label: 'hip', regions: ['hip'] },
+  leg: { label: 'leg or knee', regions: ['hamstring', 'hip'] },
+  /** Said to be sore, place not given: everything that loads anything closes. */
+  elsewhere: { label: 'somewhere else', regions },
+} as const satisfies Record<string, { label: string; regions: readonly Region[] }>;
+
+export type PainPlace = keyof typeof painPlaceTable;
+export const painPlaces = Object.keys(painPlaceTable) as [PainPlace, ...PainPlace[]];
+
+/** A place not given closes as much as one nobody can name. */
+export function closedRegions(place: PainPlace = 'elsewhere'): readonly Region[] {
+  return painPlaceTable[place].regions;
+}
+
+/**
+ * Signs after which every inversion and every load on the neck stays closed until a clinician's
+ * word is noted. Source: handbook 07 "Stop signs".
+ */
+export const stopSignTable = {
+  tingling: { label: 'tingling' },
+  'neck-pressure': { label: 'pressure at the base of the neck' },
+  'seeing-stars': { label: 'seeing stars' },
+  ringing: { label: 'ringing' },
+  'sudden-headache': { label: 'sudden headache' },
+} as const;
+
+export type StopSign = keyof typeof stopSignTable;
+export const stopSigns = Object.keys(stopSignTable) as [StopSign, ...StopSign[]];

@@ -1,0 +1,102 @@
+/** What a stage is. The stages themselves stand in ladders/, one file to a family. */
+import type { RecipeId } from '../setup/recipes';
+import type { FamilyId } from '../posture/families';
+import type { StillId } from '../posture/stills';
+import type { CautionColumn } from './cautions';
+import type { CheckKey, FaultId } from './checks';
+import type { Demand } from './demand';
+import type { ProfileId } from './profiles';
+import type { RegionLoads } from './regions';
+
+export const ladderTable = {
+  'forearm-stand': {
+    label: 'Forearm stand',
+    sanskrit: 'Pincha Mayurasana',
+    counter: 'Child’s pose, then hands clasped behind the back',
+  },
+  headstand: {
+    label: 'Headstand',
+    sanskrit: 'Sirsasana',
+    counter: 'Child’s pose at least as long as the hold, up to a minute, before lifting the head',
+  },
+  handstand: {
+    label: 'Handstand',
+    sanskrit: 'Adho Mukha Vrksasana',
+    counter: 'Wrist releases, then a standing fold holding the elbows',
+  },
+  'shoulder-stand': {
+    label: 'Shoulder stand',
+    sanskrit: 'Salamba Sarvangasana',
+    counter: 'Supported back-arch on the elbows, 5-6 breaths, crown only grazing the floor',
+  },
+  'arm-balance': {
+    label: 'Crow and arm balances',
+    sanskrit: 'Kakasana, Bakasana and kin',
+    counter: 'Wrist releases, hands behind the back',
+  },
+} as const;
+
+export type LadderId = keyof typeof ladderTable;
+export const ladderIds = Object.keys(ladderTable) as [LadderId, ...LadderId[]];
+
+/** Ways up that a profile opens or closes as a whole. */
+export const branchTable = {
+  'headstand-wall': { label: 'Headstand near a wall' },
+  'no-head-weight': { label: 'No weight on the head' },
+  'free-plough': { label: 'Plough away from the wall' },
+  'after-crow': { label: 'After crow' },
+} as const;
+
+export type BranchId = keyof typeof branchTable;
+export const branchIds = Object.keys(branchTable) as [BranchId, ...BranchId[]];
+
+/** A shipped stage or branch, or a teacher's own. Whether it exists is the catalog's to say. */
+export type StageKey = string;
+export type BranchKey = string;
+
+/** The nearest shape that can be drawn at a person's own size. */
+export type StageShape = { readonly family: FamilyId } | { readonly still: StillId };
+
+/** How one profile asks otherwise than the table. */
+export interface ProfileGate {
+  readonly gate: readonly Demand[];
+  /** Checks whose earlier bars on the way do not count here: an earlier try with support. */
+  readonly replaces?: readonly CheckKey[];
+}
+
+export interface StageSpec {
+  readonly family: LadderId;
+  readonly label: string;
+  readonly sanskrit?: string;
+  readonly branch?: BranchKey;
+  /** A side line: complete in itself, not on the way to what follows. */
+  readonly isAside?: true;
+  /** Where one comes from; any one of them will do. Empty at the foot of the ladder. */
+  readonly after: readonly StageKey[];
+  readonly how: string;
+  readonly dose: string;
+  readonly gate: readonly Demand[];
+  readonly gateByProfile?: Readonly<Partial<Record<ProfileId, ProfileGate>>>;
+  /** Faults after which the try does not count. */
+  readonly faults: readonly FaultId[];
+  readonly stepDown: string;
+  readonly assist: string | null;
+  readonly exit: string;
+  /** The family's counterpose unless the stage has its own. */
+  readonly counter?: string;
+  /** What to look at before weight goes on. */
+  readonly checkFirst?: readonly string[];
+  readonly columns: readonly CautionColumn[];
+  readonly loads: RegionLoads;
+  readonly needsWall?: true;
+  /** May use a helper's hands. */
+  readonly mayAssist?: true;
+  /** A way out must be held first (marked x in handbook 02). */
+  readonly needsExit?: true;
+  /** Away from every support: what "no free attempts" closes. */
+  readonly isFree?: true;
+  /** A hop or kick, counted as attempts. */
+  readonly isAttempt?: true;
+  readonly recipe?: RecipeId;
+  readonly shape?: StageShape;
+}

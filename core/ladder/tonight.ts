@@ -1,0 +1,353 @@
+import type { CheckKey } from '../catalog/checks';
+import type { CheckDemand } from '../catalog/demand';
+import { barOf, getCheckIn, getStageIn, type School } from '../catalog/school';
+import { ladderIds, type StageKey } from '../catalog/stage';
+import {
+  scoreSide,
+  type Assessment,
+  type CheckStatus,
+  type SideHistory,
+} from '../readiness/assess';
+import { chanceBars } from '../readiness/assessLevel';
+import {
+  fromLogScale,
+  levelModel,
+  onLogScale,
+  priorLevel,
+  updatePlain,
+  type Level,
+} from '../readiness/level';
+import type { Day } from '../units/day';
+import { inSentence } from '../units/words';
+import type { OpenedCase } from './case';
+import { evaluateGate, type GateItem } from './gate';
+import { findStand } from './stand';
+
+/** One check worth taking from one person. */
+export interface CheckWorth {
+  readonly check: CheckKey;
+  readonly base?: CheckDemand['base'];
+  readonly label: string;
+  /** Expected rungs that the result moves, 0 and more. */
+  readonly gain: number;
+  /** Chance that the result changes what a gate says. */
+  readonly chance: number;
+  /** Stages whose gate it may move. */
+  readonly stages: readonly StageKey[];
+  readonly why: string;
+}
+
+interface Outcome {
+  readonly value: number;
+  readonly weight: number;
+}
+
+/** Nodes and weights for a normal spread, seven points (Gauss and Hermite). */
+const normalNodes: readonly (readonly [x: number, weight: number])[] = [
+  [0, 0.457142857142858],
+  [1.154405394739968, 0.240123178605013],
+  [-1.154405394739968, 0.240123178605013],
+  [2.366759410734541, 0.030757123967586],
+  [-2.366759410734541, 0.030757123967586],
+  [3.750439717725742, 0.000548268855972],
+  [-3.750439717725742, 0.000548268855972],
+];
+
+/** What tonight's try may come to, and how likely each is, as the model sees it. */
+function listOutcomes({ spec, bar, level, records }: SideHistory): Outcome[] {
+  const { scoring } = spec;
+  switch (scoring.kind) {
+    case 'hold':
+    case 'reps': {
+      const now = level ?? priorLevel(scoring.kind, bar);
+      const spread = Math.sqrt(now.variance + levelModel.recordVariance);
+      return normalNodes.map(([x, weight]) => ({
+        value: fromLogScale(scoring.kind as 'hold' | 'reps', now.mean + x * spread),
+        weight,
+      }));
+    }
+    case 'pass':
+    case 'pass-of-last':
+    case 'same-day': {
+      const passes = records.filter(({ value }) => value >= 1).length;
+      const chance = (1 + passes) / (2 + records.length);
+      return [
+        { value: 1, weight: chance },
+        { value: 0, weight: 1 - chance },
+      ];
+    }
+    default: {
+      // Around the newest value, or around the bar where nothing is known.
+      const centre = records.at(-1)?.value ?? bar;
+      return normalNodes.map(([x, weight]) => ({
+        value: Math.max(0, centre + x * scoring.readingError),
+        weight,
+      }));
+    }
+  }
+}
+
+/** The history with tonight's value added, at the cost of one update. */
+function withTonight(history: SideHistory, value: number, asOf: Day): SideHistory {
+  const { kind } = history.spec.scoring;
+  let level: Level | null = history.level;
+  if (kind === 'hold' || kind === 'reps') {
+    level = updatePlain(level ?? priorLevel(kind, history.bar), onLogScale(kind, value));
+  }
+  return {
+    ...history,
+    level,
+    records: [...history.records, { date: asOf, value }],
+    days: [...history.days, history.today],
+  };
+}
+
+const statusWorth = {
+  met: 1,
+  borderline: 0.5,
+  'not-yet': 0,
+  stale: 0,
+  unknown: 0,
+} as const satisfies Record<CheckStatus, number>;
+
+/**
+ * How far a check is on the way to met, 0 to 1. For holds and repetitions half of it lies in the
+ * chance (across 0.5, across 0.8) and half in the days on which the bar was seen.
+ */
+function worthOf({ status, probability, seenDays }: Assessment, onDays = 2): number {
+  if (seenDays === undefined || probability === null) return statusWorth[status];
+  if (status === 'stale') return 0;
+  const chance =
+    probability >= chanceBars.met ? 0.5 : probability >= chanceBars.borderline ? 0.25 : 0;
+  return chance + 0.5 * Math.min(1, seenDays / onDays);
+}
+
+/** A look that only keeps a bar from going stale is worth less than one that opens something. */
+const refreshShare = 0.3;
+
+interface Need {
+  readonly item: GateItem;
+  readonly demand: CheckDemand;
+  readonly stage: StageKey;
+  /** Items of the same gate that are not met, this one included. */
+  readonly obstacles: number;
+}
+
+/** The checks in the next gates of all ladders that a look tonight could move. */
+function listNeeds(person: OpenedCase): Need[] {
+  const needs: Need[] = [];
+  for (const family of ladderIds) {
+    const { next, present } = findStand(family, person);
+    if (next === null || next.kind === 'stop') continue;
+    // Only ladders the student has begun: nobody wants a headstand check from who never asked.
+    if (present === null) continue;
+    const items = evaluateGate(next.stage, person) ?? [];
+    const open = items.filter(({ status, isAtDoor }) => status !== 'met' && !isAtDoor);
+    for (const item of open) {
+      const demand = findDemand(item);
+      if (demand !== null) needs.push({ item, demand, stage: next.stage, obstacles: open.length });
+    }
+    // A bar that is held but about to go stale is worth a look as well.
+    for (const item of items) {
+      const demand = findDemand(item);
+      if (item.status !== 'met' || demand === null || item.standIn !== undefined) continue;
+      if (isNearlyStale(person, demand)) {
+        needs.push({ item, demand, stage: next.stage, obstacles: open.length + 1 });
+      }
+    }
+  }
+  return needs;
+}
+
+/** The check that decides an item; the first of several that would do. */
+function findDemand({ demand }: GateItem): CheckDemand | null {
+  if ('check' in demand) return demand;
+  if ('anyOf' in demand) {
+    const first = demand.anyOf.find((inner) => 'check' in inner);
+    return (first as CheckDemand | undefined) ?? null;
+  }
+  return null;
+}
+
+/** Stale before the next weekly meeting. */
+const weekDays = 7;
+
+function isNearlyStale({ assessor }: OpenedCase, { check, base }: CheckDemand): boolean {
+  return assessor.histories(check, base).some(({ spec, today, days }) => {
+    const newest = days.at(-1);
+    return (
+      newest !== undefined &&
+      spec.validDays > weekDays &&
+      today - newest > spec.validDays - weekDays
+    );
+  });
+}
+
+/**
+ * The checks worth taking from one person tonight, the most telling first: how likely the result
+ * is to move some gate across a line, times how far the student then moves. A rung behind several
+ * closed checks is shared out among them. Source: handbook 06 "What to look at tonight".
+ */
+export function rankChecks(person: OpenedCase): CheckWorth[] {
+  const byCheck = new Map<string, CheckWorth>();
+  for (const need of listNeeds(person)) {
+    const worth = weigh(need, person);
+    const key = `${worth.check}/${worth.base ?? ''}`;
+    const known = byCheck.get(key);
+    byCheck.set(
+      key,
+      known === undefined
+        ? worth
+        : {
+            ...known,
+            gain: known.gain + worth.gain,
+            chance: Math.max(known.chance, worth.chance),
+            stages: [...new Set([...known.stages, ...worth.stages])],
+          },
+    );
+  }
+  return [...byCheck.values()]
+    .filter(({ gain }) => gain > 1e-6)
+    .sort((a, b) => b.gain - a.gain || a.label.localeCompare(b.label));
+}
+
+function weigh({ demand, item, stage, obstacles }: Need, person: OpenedCase): CheckWorth {
+  const { spec, bar } = getCheckIn(person.school, demand.check);
+  const threshold = barOf(bar, demand);
+  const histories = person.assessor.histories(demand.check, demand.base);
+  const asked = { threshold, ...(demand.onDays ? { onDays: demand.onDays } : {}) };
+  const isRefresh = item.status === 'met';
+  let chance = 0;
+  let gain = 0;
+  for (const history of histories) {
+    const before = isRefresh ? 0 : worthOf(scoreSide(history, asked), demand.onDays);
+    for (const { value, weight } of listOutcomes(history)) {
+      const tonight = scoreSide(withTonight(history, value, person.asOf), asked);
+      const after = worthOf(tonight, demand.onDays);
+      const move = (isRefresh ? refreshShare : 1) * Math.abs(after - before);
+      if (move > 0) chance += weight / histories.length;
+      gain += (weight * move) / histories.length;
+    }
+  }
+  return {
+    check: demand.check,
+    ...(demand.base === undefined ? {} : { base: demand.base }),
+    label: spec.label,
+    gain: gain / obstacles,
+    chance,
+    stages: [stage],
+    why: `${item.label} for ${inSentence(getStageIn(person.school, stage).spec.label)}: ${item.reasons[0]}`,
+  };
+}
+
+export interface GroupPerson {
+  readonly id: number;
+  readonly ranked: readonly CheckWorth[];
+}
+
+/** One line of tonight's list. */
+export interface CheckSlot {
+  readonly check: CheckKey;
+  readonly base?: CheckDemand['base'];
+  readonly label: string;
+  /** One clock for everyone, or one after the other. */
+  readonly isTogether: boolean;
+  readonly minutes: number;
+  readonly gain: number;
+  /** Who it is taken from, most telling first. */
+  readonly people: readonly { readonly id: number; readonly gain: number; readonly why: string }[];
+}
+
+/** Minutes a check takes: getting ready, and the try itself. */
+const checkMinutes = { settleTogether: 1, settleOne: 0.4, pass: 0.4, measure: 0.8 } as const;
+
+function minutesOf(school: School, check: CheckKey): { together: number; each: number } {
+  const { spec, bar } = getCheckIn(school, check);
+  const turns = spec.hasSides ? 2 : 1;
+  switch (spec.scoring.kind) {
+    case 'hold': {
+      // Long enough to see the bar and a little more.
+      const minutes = (turns * 1.35 * bar) / 60;
+      return {
+        together: checkMinutes.settleTogether + minutes,
+        each: checkMinutes.settleOne + minutes,
+      };
+    }
+    case 'reps':
+      return { together: Infinity, each: checkMinutes.settleOne + (bar * 3) / 60 };
+    case 'pass':
+    case 'pass-of-last':
+    case 'same-day':
+    case 'rating':
+      return { together: Infinity, each: checkMinutes.pass };
+    default:
+      return { together: Infinity, each: checkMinutes.measure };
+  }
+}
+
+/**
+ * The best checks for a group inside the minutes there are: a hold that one clock serves counts
+ * once for everyone it helps; what must be seen one by one takes its minutes for each person.
+ * Greedy by gain for the minute, which is within one slot of the best.
+ */
+export function planChecks(
+  school: School,
+  group: readonly GroupPerson[],
+  minutes: number,
+): { readonly slots: readonly CheckSlot[]; readonly minutesUsed: number } {
+  const byCheck = new Map<
+    string,
+    { worth: CheckWorth; people: { id: number; gain: number; why: string }[] }
+  >();
+  for (const { id, ranked } of group) {
+    for (const worth of ranked) {
+      const key = `${worth.check}/${worth.base ?? ''}`;
+      const known = byCheck.get(key) ?? { worth, people: [] };
+      known.people.push({ id, gain: worth.gain, why: worth.why });
+      byCheck.set(key, known);
+    }
+  }
+  interface Candidate {
+    readonly worth: CheckWorth;
+    readonly people: { id: number; gain: number; why: string }[];
+    readonly minutes: number;
+    readonly isTogether: boolean;
+  }
+  const candidates: Candidate[] = [];
+  for (const { worth, people } of byCheck.values()) {
+    people.sort((a, b) => b.gain - a.gain || a.id - b.id);
+    const { spec } = getCheckIn(school, worth.check);
+    const cost = minutesOf(school, worth.check);
+    if (spec.timedTogether && people.length > 1) {
+      candidates.push({ worth, people, minutes: cost.together, isTogether: true });
+    } else {
+      for (const person of people) {
+        candidates.push({ worth, people: [person], minutes: cost.each, isTogether: false });
+      }
+    }
+  }
+  const total = (c: Candidate) => c.people.reduce((sum, { gain }) => sum + gain, 0);
+  candidates.sort((a, b) => total(b) / b.minutes - total(a) / a.minutes || a.minutes - b.minutes);
+  const slots = new Map<string, CheckSlot>();
+  let used = 0;
+  for (const candidate of candidates) {
+    if (used + candidate.minutes > minutes + 1e-9) continue;
+    used += candidate.minutes;
+    const { worth, people, isTogether } = candidate;
+    const key = `${worth.check}/${worth.base ?? ''}`;
+    const known = slots.get(key);
+    slots.set(key, {
+      check: worth.check,
+      ...(worth.base === undefined ? {} : { base: worth.base }),
+      label: worth.label,
+      isTogether,
+      minutes: (known?.minutes ?? 0) + candidate.minutes,
+      gain: (known?.gain ?? 0) + total(candidate),
+      people: [...(known?.people ?? []), ...people],
+    });
+  }
+  return {
+    slots: [...slots.values()].sort((a, b) => b.gain - a.gain),
+    minutesUsed: used,
+  };
+}

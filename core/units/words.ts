@@ -1,0 +1,5 @@
+/** A label inside a sentence: `Dolphin hold` becomes `dolphin hold`, `L at the wall` stays. */
+export function inSentence(label: string): string {
+  const isLetterAlone = /^\p{Lu}[\s,]/u.test(label);
+  return isLetterAlone ? label : label.charAt(0).toLowerCase() + label.slice(1);
+}
