@@ -74,18 +74,18 @@ export function benchSheet(family: FamilyId): { widthPx: number; heightPx: numbe
 }
 
 const supine: readonly FamilyId[] = ['shoulderStand', 'plough'];
-const facingOf = (family: FamilyId): Facing => (supine.includes(family) ? -1 : 1);
+export const facingOf = (family: FamilyId): Facing => (supine.includes(family) ? -1 : 1);
 
 /**
  * Where the scene's own zero lies: the wall where there is one, so that the wall stands still while
  * a person moves; else the hands, elbows or shoulders.
  */
-function anchor(loads: Loads): number {
+export function anchor(loads: Loads): number {
   return loads.pose.wall ? -loads.pose.wall.at[0] : 0;
 }
 
 /** A head that does not clear the floor rests on it: the neck gives, the floor does not. */
-function headUp(joints: FigureJoints): FigureJoints {
+export function headUp(joints: FigureJoints): FigureJoints {
   const [x, y] = joints.crown;
   return y >= 0 ? joints : { ...joints, crown: [x, 0] };
 }

@@ -95,7 +95,8 @@ export function drawForearmKick(
     uprightLeft(clearanceX * pxPerM, clearanceText),
     uprightLeft(-(baseM + elbowDimensionM) * pxPerM, toText(distances.elbowWidth)),
   );
-  const leftPx = Math.max(leftM * pxPerM, -gapLeft, isCard ? -textLeft : 0);
+  const baseLeft = levelExtent(-baseM * pxPerM, 0, toText(distances.base))[0];
+  const leftPx = Math.max(leftM * pxPerM, -gapLeft, -baseLeft, isCard ? -textLeft : 0);
   const wallPx = rounded(leftPx + sizes.marginPx);
   const floorPx = rounded(topM * pxPerM + sizes.marginPx);
   const frame = makeFrame(pxPerM, wallPx, floorPx);

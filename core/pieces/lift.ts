@@ -1,8 +1,7 @@
-import { getPiece, type PieceCount, type PieceId } from '../catalog/pieces';
+import { refOf, specOf, type PieceCount, type PieceRef } from '../catalog/pieces';
 import { tolerance } from '../tolerance';
 
-export interface ForearmLift {
-  readonly piece: PieceId;
+export interface ForearmLift extends PieceRef {
   /** Layers under each forearm. */
   readonly layers: number;
   /** Pieces altogether, both forearms. */
@@ -25,14 +24,14 @@ export function findForearmLift(
   spanM: number,
   pieces: readonly PieceCount[],
 ): ForearmLift | null {
-  const lifts = pieces.flatMap(({ piece, count }): ForearmLift[] => {
-    const spec = getPiece(piece);
+  const lifts = pieces.flatMap(({ count, ...one }): ForearmLift[] => {
+    const spec = specOf(one);
     if (spec.kind !== 'pad' || !spec.isFirm || spec.widthM < leastWidthM) return [];
     const isShared = spec.lengthM >= spanM;
     const layers = Math.ceil((neededM - tolerance.roundingM) / spec.loadedM);
     const needed = isShared ? layers : 2 * layers;
     if (needed > count) return [];
-    return [{ piece, layers, count: needed, heightM: layers * spec.loadedM }];
+    return [{ ...refOf(one), layers, count: needed, heightM: layers * spec.loadedM }];
   });
   lifts.sort((a, b) => a.heightM - b.heightM || a.count - b.count);
   return lifts[0] ?? null;

@@ -1,11 +1,10 @@
-import { getPiece, pieceIds, type PieceCount, type PieceId } from '../catalog/pieces';
+import { listKinds, refOf, specOf, type PieceCount, type PieceRef } from '../catalog/pieces';
 import { tolerance } from '../tolerance';
 
 export type Face = 'length' | 'width' | 'thickness';
 const faces = ['length', 'width', 'thickness'] as const satisfies readonly Face[];
 
-export interface SpacerFace {
-  readonly piece: PieceId;
+export interface SpacerFace extends PieceRef {
   readonly face: Face;
   readonly metres: number;
 }
@@ -29,10 +28,13 @@ const fewerWinsM = 0.01;
  * @returns `null` without a block
  */
 export function findSpacer(gapM: number, pieces: readonly PieceCount[]): Spacer | null {
-  const counts = countBlocks(pieces);
-  const options: SpacerFace[] = [...counts.keys()].flatMap((piece) =>
-    faces.map((face) => ({ piece, face, metres: getPiece(piece)[`${face}M`] })),
+  // In the catalog's order, so that equal spacers do not depend on the order of the input.
+  const blocks = listKinds(pieces).filter((one) => one.count > 0 && specOf(one).kind === 'block');
+  const options: SpacerFace[] = blocks.flatMap((block) =>
+    faces.map((face) => ({ ...refOf(block), face, metres: specOf(block)[`${face}M`] })),
   );
+  const countOf = ({ piece }: PieceRef) =>
+    blocks.find((block) => block.piece === piece)?.count ?? 0;
   const found: SpacerFace[][] = [];
   const extend = (chosen: SpacerFace[], from: number) => {
     if (chosen.length > 0) found.push(chosen);
@@ -40,7 +42,7 @@ export function findSpacer(gapM: number, pieces: readonly PieceCount[]): Spacer 
     for (let index = from; index < options.length; index += 1) {
       const option = options[index];
       const used = chosen.filter(({ piece }) => piece === option.piece).length;
-      if (used < (counts.get(option.piece) ?? 0)) extend([...chosen, option], index);
+      if (used < countOf(option)) extend([...chosen, option], index);
     }
   };
   extend([], 0);
@@ -52,15 +54,4 @@ export function findSpacer(gapM: number, pieces: readonly PieceCount[]): Spacer 
     .filter((chosen) => error(chosen) <= nearest + fewerWinsM + tolerance.roundingM)
     .sort((a, b) => a.length - b.length || error(a) - error(b))[0];
   return { sumM: sum(best), errorM: sum(best) - gapM, faces: best };
-}
-
-function countBlocks(pieces: readonly PieceCount[]): Map<PieceId, number> {
-  const counts = new Map<PieceId, number>();
-  // In the catalog's order, so that equal spacers do not depend on the order of the input.
-  for (const id of pieceIds) {
-    if (getPiece(id).kind !== 'block') continue;
-    const count = pieces.filter(({ piece }) => piece === id).reduce((n, p) => n + p.count, 0);
-    if (count > 0) counts.set(id, count);
-  }
-  return counts;
 }

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { getPiece, pieceIds, type PieceCount } from '../catalog/pieces';
+import { pieceIds, specOf, type PieceCount } from '../catalog/pieces';
 import { findBorrow, findStack, type StackRequest } from './stack';
 
 const flatKinds = ['flat-foam', 'shoulder-pad', 'book', 'blanket'] as const;
@@ -26,7 +26,7 @@ function tryEverything(
     firm: boolean;
   }
   const layers: Layer[] = pieces.flatMap(({ piece }, kind) => {
-    const s = getPiece(piece);
+    const s = specOf({ piece });
     const sizes: [number, number, number][] = [
       [s.lengthM, s.widthM, s.loadedM],
       [s.widthM, s.lengthM, s.loadedM],

@@ -1,10 +1,17 @@
-import { getPiece, pieceIds, type PieceCount, type PieceId } from '../catalog/pieces';
+import {
+  listKinds,
+  pieceIds,
+  refOf,
+  specOf,
+  type PieceCount,
+  type PieceRef,
+  type ShippedPieceId,
+} from '../catalog/pieces';
 import { tolerance } from '../tolerance';
 
 export type StackFace = 'flat' | 'side' | 'end';
 
-export interface StackLayer {
-  readonly piece: PieceId;
+export interface StackLayer extends PieceRef {
   /** Pieces side by side in this layer. */
   readonly count: number;
   readonly face: StackFace;
@@ -44,12 +51,12 @@ interface LayerOption extends StackLayer {
 
 /** Every way one kind of piece can make a layer that covers the footprint. */
 function layerOptions(
-  piece: PieceId,
+  piece: PieceRef,
   kind: number,
   count: number,
   [width, depth]: StackRequest['footprintM'],
 ): LayerOption[] {
-  const spec = getPiece(piece);
+  const spec = specOf(piece);
   const faces: (Pick<StackLayer, 'face' | 'thicknessM' | 'isRefolded'> & {
     size: [number, number];
   })[] = [{ face: 'flat', thicknessM: spec.loadedM, size: [spec.lengthM, spec.widthM] }];
@@ -73,7 +80,7 @@ function layerOptions(
       const [across, along] = [Math.max(1, fit(width, a)), Math.max(1, fit(depth, b))];
       return {
         ...face,
-        piece,
+        ...refOf(piece),
         kind,
         isFirm: spec.isFirm,
         count: across * along,
@@ -103,12 +110,10 @@ interface Candidate {
 export function findStack(request: StackRequest): Stack {
   const { targetM, footprintM } = request;
   const within = (request.toleranceM ?? defaultToleranceM) + tolerance.roundingM;
-  const kinds = pieceIds.filter((id) => getPiece(id).stacks);
-  const left = kinds.map((id) =>
-    request.pieces.filter(({ piece }) => piece === id).reduce((sum, p) => sum + p.count, 0),
-  );
+  const kinds = listKinds(request.pieces).filter((one) => specOf(one).stacks);
+  const left = kinds.map(({ count }) => count);
   const options = kinds
-    .flatMap((id, kind) => layerOptions(id, kind, left[kind], footprintM))
+    .flatMap((one, kind) => layerOptions(one, kind, left[kind], footprintM))
     .sort(
       (a, b) =>
         Number(b.isFirm) - Number(a.isFirm) ||
@@ -170,8 +175,8 @@ export function findStack(request: StackRequest): Stack {
   return {
     found: true,
     heightM: winner.heightM,
-    layers: winner.layers.map(({ piece, count, face, thicknessM, isRefolded }) => ({
-      piece,
+    layers: winner.layers.map(({ count, face, thicknessM, isRefolded, ...one }) => ({
+      ...refOf(one),
       count,
       face,
       thicknessM,
@@ -185,7 +190,7 @@ export function findStack(request: StackRequest): Stack {
 const roundedError = (metres: number) => Math.round(metres / tolerance.roundingM);
 
 export interface Borrow {
-  readonly piece: PieceId;
+  readonly piece: ShippedPieceId;
   readonly count: number;
   readonly heightM: number;
 }
@@ -195,7 +200,7 @@ const mostBorrowed = 4;
 /** The fewest pieces of one kind that would make the stack possible, if any few would. */
 export function findBorrow(request: StackRequest): Borrow | null {
   for (let count = 1; count <= mostBorrowed; count += 1) {
-    for (const piece of pieceIds.filter((id) => getPiece(id).stacks)) {
+    for (const piece of pieceIds.filter((id) => specOf({ piece: id }).stacks)) {
       const pieces = [...request.pieces, { piece, count }];
       const stack = findStack({ ...request, pieces });
       if (stack.found) return { piece, count, heightM: stack.heightM! };

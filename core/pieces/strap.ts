@@ -1,4 +1,4 @@
-import { getPiece, type PieceCount, type PieceId } from '../catalog/pieces';
+import { refOf, specOf, type PieceCount, type PieceRef } from '../catalog/pieces';
 
 /** What is left over to thread and hold (handbook 04). */
 const tailM = 0.2;
@@ -15,11 +15,10 @@ export function loopLength(spanM: number, armThicknessM: number): number {
 }
 
 /** The shortest strap at hand that makes the loop and leaves a tail, if any. */
-export function findStrap(loopM: number, pieces: readonly PieceCount[]): PieceId | null {
+export function findStrap(loopM: number, pieces: readonly PieceCount[]): PieceRef | null {
   const long = pieces
-    .filter(({ piece, count }) => count > 0 && getPiece(piece).kind === 'strap')
-    .map(({ piece }) => piece)
-    .filter((piece) => getPiece(piece).lengthM >= loopM + tailM)
-    .sort((a, b) => getPiece(a).lengthM - getPiece(b).lengthM);
-  return long[0] ?? null;
+    .filter((one) => one.count > 0 && specOf(one).kind === 'strap')
+    .filter((one) => specOf(one).lengthM >= loopM + tailM)
+    .sort((a, b) => specOf(a).lengthM - specOf(b).lengthM);
+  return long.length === 0 ? null : refOf(long[0]);
 }

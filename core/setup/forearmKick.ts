@@ -4,8 +4,8 @@
  */
 import type { Body, Lengths } from '../body/body';
 import { spreadOf, type Spread } from '../body/spread';
-import { getPiece, pieceTable, type PieceCount, type PieceId } from '../catalog/pieces';
-import { profileTable, type ProfileId } from '../catalog/profiles';
+import { refOf, specOf, type PieceCount, type PieceRef } from '../catalog/pieces';
+import { profileTable, type ProfileId, type ProfileSettings } from '../catalog/profiles';
 import { findForearmLift, type ForearmLift } from '../pieces/lift';
 import { findSpacer, type Spacer } from '../pieces/spacer';
 import { findStrap, loopLength } from '../pieces/strap';
@@ -38,7 +38,7 @@ const rules = {
 
 export interface HandBlock {
   /** Blocks side by side between the hands, each with its face across. */
-  readonly faces: readonly { readonly piece: PieceId; readonly metres: number }[];
+  readonly faces: readonly (PieceRef & { readonly metres: number })[];
   /** Sum of the faces, hand to hand. */
   readonly acrossM: number;
   /** The face that runs along the fingers. */
@@ -59,7 +59,7 @@ export interface ForearmKickSetup {
     readonly otherBases: readonly Distance[];
   };
   readonly block: HandBlock | null;
-  readonly strap: PieceId | null;
+  readonly strap: PieceRef | null;
   readonly spacer: Spacer | null;
   /** The lift to use; `null` when none is needed or none can be made. */
   readonly lift: ForearmLift | null;
@@ -76,6 +76,8 @@ export interface ForearmKickSetup {
 export interface ForearmKickInput {
   readonly body: Body;
   readonly profile: ProfileId;
+  /** A profile copy's own figures; absent: the shipped profile's. */
+  readonly settings?: ProfileSettings;
   readonly pieces: readonly PieceCount[];
   readonly grip?: BlockGrip;
   /** Elbow distance found by trying, with the words kept beside it; wins over the computed one. */
@@ -97,7 +99,7 @@ export function forearmKickSetup(input: ForearmKickInput): ForearmKickSetup {
   const isOutgrown = input.experience !== undefined && input.experience.baseM > reachM;
   const experience = isOutgrown ? undefined : input.experience;
   const grip = input.grip ?? 'lGrip';
-  const { forearmGapM: gapM, shoulderLiftM } = profileTable[profile];
+  const { forearmGapM: gapM, shoulderLiftM } = input.settings ?? profileTable[profile];
   const block = chooseHandBlock(body, pieces);
   const reach = (held: BlockGrip | 'none') => (l: Lengths) => {
     if (held === 'none' || block === null) return l.hand;
@@ -205,23 +207,23 @@ function byExperience(
 
 /** The longest face at hand across; a second, thin one for shoulders much wider than that. */
 function chooseHandBlock(body: Body, pieces: readonly PieceCount[]): HandBlock | null {
-  const held = pieces.filter(({ piece, count }) => count > 0 && getPiece(piece).kind === 'block');
+  const held = pieces.filter((one) => one.count > 0 && specOf(one).kind === 'block');
   if (held.length === 0) return null;
   const first = [...held].sort(
-    (a, b) => getPiece(b.piece).lengthM - getPiece(a.piece).lengthM || b.count - a.count,
-  )[0].piece;
-  const spec = getPiece(first);
-  const single = { piece: first, metres: spec.lengthM };
+    (a, b) => specOf(b).lengthM - specOf(a).lengthM || b.count - a.count,
+  )[0];
+  const spec = specOf(first);
+  const single = { ...refOf(first), metres: spec.lengthM };
   const isBroad =
     body.lengths.shoulderJointWidth >
     spec.lengthM + body.lengths.palmBreadth + rules.secondBlockBeyondM;
   const second = isBroad
     ? held
-        .filter(({ piece, count }) => count > (piece === first ? 1 : 0))
-        .sort((a, b) => getPiece(a.piece).thicknessM - getPiece(b.piece).thicknessM)[0]
+        .filter(({ piece, count }) => count > (piece === first.piece ? 1 : 0))
+        .sort((a, b) => specOf(a).thicknessM - specOf(b).thicknessM)[0]
     : undefined;
   const faces = second
-    ? [single, { piece: second.piece, metres: getPiece(second.piece).thicknessM }]
+    ? [single, { ...refOf(second), metres: specOf(second).thicknessM }]
     : [single];
   return {
     faces,
@@ -294,8 +296,8 @@ function describeFit({ distances, needsLift, easyGapM, lean, lift }: Parts): str
 }
 
 /** `2 layers of Shoulder pad (2 pieces)`, in words for the card. */
-export function liftWords({ piece, layers, count }: ForearmLift): string {
-  const label = pieceTable[piece].label.toLowerCase();
+export function liftWords({ layers, count, ...one }: ForearmLift): string {
+  const label = specOf(one).label.toLowerCase();
   const layerWords = layers === 1 ? 'One layer' : `${layers} layers`;
   return `${layerWords} of ${label} (${count} ${count === 1 ? 'piece' : 'pieces'})`;
 }

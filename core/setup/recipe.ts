@@ -1,6 +1,6 @@
 import type { Body } from '../body/body';
 import type { PieceCount } from '../catalog/pieces';
-import type { ProfileId } from '../catalog/profiles';
+import type { ProfileId, ProfileSettings } from '../catalog/profiles';
 import type { Spacer } from '../pieces/spacer';
 import type { Stack } from '../pieces/stack';
 import type { Distance } from './distance';
@@ -9,6 +9,8 @@ import type { Distance } from './distance';
 export interface RecipeInput {
   readonly body: Body;
   readonly profile: ProfileId;
+  /** A profile copy's own figures and methods; absent: the shipped profile's. */
+  readonly settings?: ProfileSettings;
   readonly pieces: readonly PieceCount[];
   /** Measured hamstrings, degrees; moves the platform closer to the wall when short. */
   readonly straightLegRaiseDeg?: number;

@@ -25,8 +25,8 @@ const rules = {
 } as const;
 
 /** Height over which an upright trunk bends the neck by the profile's wanted angle. */
-function platformHeight({ body, profile }: RecipeInput) {
-  const { neckFlexionDeg } = profileTable[profile];
+function platformHeight({ body, profile, settings }: RecipeInput) {
+  const { neckFlexionDeg } = settings ?? profileTable[profile];
   const sine = Math.sin(((90 - neckFlexionDeg) * Math.PI) / 180);
   return measureDistance(
     body,
@@ -46,6 +46,7 @@ function stackForPlatform({ body, pieces }: RecipeInput, heightM: number) {
 
 export function platform(input: RecipeInput): RecipeResult {
   const { body, profile, straightLegRaiseDeg } = input;
+  const settings = input.settings ?? profileTable[profile];
   const short =
     straightLegRaiseDeg === undefined
       ? 0
@@ -58,7 +59,7 @@ export function platform(input: RecipeInput): RecipeResult {
   const methods = ['innerLeg', 'legReach', 'sitOnIt'] as const;
   const shoulderOf = (method: (typeof methods)[number]) => (l: Lengths) =>
     edges[method](l) + l.thumb;
-  const chosen = profileTable[profile].platformMethod;
+  const chosen = settings.platformMethod;
   const height = platformHeight(input);
   const { stack, cautions } = stackForPlatform(input, height.metres);
   const isTooHigh = height.metres > neckLeverM(body);
@@ -75,7 +76,7 @@ export function platform(input: RecipeInput): RecipeResult {
     stack,
     cautions: isTooHigh ? [...cautions, 'This platform is higher than the neck allows.'] : cautions,
     notes: [
-      `Neck bends about ${profileTable[profile].neckFlexionDeg}° with an upright trunk; flat on the floor it would be about 90°.`,
+      `Neck bends about ${settings.neckFlexionDeg}° with an upright trunk; flat on the floor it would be about 90°.`,
       'The smooth folded edge goes towards the head; sticky mat over the lower part so that the elbows hold.',
       ...(short > 0 ? [`${cm(short)} closer for the hamstrings.`] : []),
     ],

@@ -1,5 +1,5 @@
 /** Set-ups measured from the wall. Source: handbook 04 "Wall distances". */
-import { pieceTable } from '../catalog/pieces';
+import { pieceTable, specOf } from '../catalog/pieces';
 import { profileTable } from '../catalog/profiles';
 import { adviseStack } from './stackAdvice';
 import { measureDistance } from './distance';
@@ -77,11 +77,11 @@ export function handKick({ body }: RecipeInput): RecipeResult {
   };
 }
 
-export function handL({ body, profile }: RecipeInput): RecipeResult {
+export function handL({ body, profile, settings }: RecipeInput): RecipeResult {
   const sitting = measureDistance(body, 'base.sitting', (l) => l.sittingLegReach);
   const table = measureDistance(body, 'base.table', (l) => l.shank + body.ankleM + l.trunk);
   const reach = measureDistance(body, 'base.reach', (l) => l.armReach + l.foot);
-  const chosen = { sitting, table, reach }[profileTable[profile].handLMethod];
+  const chosen = { sitting, table, reach }[(settings ?? profileTable[profile]).handLMethod];
   return {
     distances: [
       { ...chosen, id: 'base', ...wrists },
@@ -155,7 +155,7 @@ export function shoulderRest({ body, pieces }: RecipeInput): RecipeResult {
   const half = (rules.bladeShare / 2) * body.heightM;
   const target = measureDistance(body, 'stackHeight', (l) => l.upperArm + half);
   // Low block and pair are blocks of one column, half a block wide enough for the upper back.
-  const blocks = pieces.filter(({ piece }) => /block/.test(piece));
+  const blocks = pieces.filter((one) => specOf(one).kind === 'block');
   const { stack, cautions } = adviseStack({
     targetM: target.metres,
     toleranceM: half,

@@ -1,6 +1,6 @@
 /** Widths, loops, spacers, lifts, cushions. Source: handbook 04 "Widths, loops, spacers". */
 import type { Lengths } from '../body/body';
-import { getPiece, pieceTable } from '../catalog/pieces';
+import { specOf } from '../catalog/pieces';
 import { profileTable } from '../catalog/profiles';
 import { solvePose } from '../posture/loads';
 import { findSpacer } from '../pieces/spacer';
@@ -44,7 +44,7 @@ export const strapRecipe =
         strap === null
           ? []
           : [
-              `${getPiece(strap).label}: pull it through to a loop of ${cm(loop.metres)}, ${cm(pieceTable[strap].lengthM - loop.metres)} left over.`,
+              `${specOf(strap).label}: pull it through to a loop of ${cm(loop.metres)}, ${cm(specOf(strap).lengthM - loop.metres)} left over.`,
             ],
     };
   };
@@ -77,7 +77,7 @@ export function handBlock(input: RecipeInput): RecipeResult {
   if (block === null) {
     return { distances: [distances.base], cautions: ['No block at hand.'], notes: [] };
   }
-  const names = block.faces.map(({ piece }) => getPiece(piece).label.toLowerCase());
+  const names = block.faces.map((face) => specOf(face).label.toLowerCase());
   return {
     distances: [
       ...(distances.wristSpacing ? [distances.wristSpacing] : []),
@@ -89,8 +89,8 @@ export function handBlock(input: RecipeInput): RecipeResult {
   };
 }
 
-export function headClearance({ body, profile, pieces }: RecipeInput): RecipeResult {
-  const { shoulderLiftM } = profileTable[profile];
+export function headClearance({ body, profile, settings, pieces }: RecipeInput): RecipeResult {
+  const { shoulderLiftM } = settings ?? profileTable[profile];
   const clearance = (l: Lengths) => l.upperArm + shoulderLiftM - l.shoulderToCrown;
   const has = measureDistance(body, 'headClearance', clearance);
   const lift = measureDistance(body, 'forearmLift', (l) =>
@@ -100,7 +100,7 @@ export function headClearance({ body, profile, pieces }: RecipeInput): RecipeRes
   const { stack, cautions } = adviseStack({
     targetM: lift.metres,
     footprintM: [outerElbow(body.lengths), body.lengths.forearm],
-    pieces: pieces.filter(({ piece }) => getPiece(piece).isFirm),
+    pieces: pieces.filter((one) => specOf(one).isFirm),
   });
   return {
     distances: [has, lift],
@@ -127,8 +127,8 @@ export function liftedTuck({ body, pieces }: RecipeInput): RecipeResult {
     toleranceM: 0.03,
     footprintM: [0.15, 0.09],
     pieces: pieces
-      .filter(({ piece }) => getPiece(piece).isFirm)
-      .map(({ piece, count }) => ({ piece, count: Math.floor(count / 2) })),
+      .filter((one) => specOf(one).isFirm)
+      .map((one) => ({ ...one, count: Math.floor(one.count / 2) })),
   });
   return { distances: [height], stack, cautions, notes: ['The same under each hand.'] };
 }

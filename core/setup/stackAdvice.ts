@@ -1,4 +1,4 @@
-import { getPiece } from '../catalog/pieces';
+import { specOf } from '../catalog/pieces';
 import { findBorrow, findStack, type Stack, type StackRequest } from '../pieces/stack';
 import { cm } from './recipe';
 
@@ -15,7 +15,7 @@ export function adviseStack(request: StackRequest): { stack: Stack; cautions: st
       : `The pieces at hand make ${near.join(' or ')}, not ${cm(request.targetM)}.`,
     borrow === null
       ? ''
-      : ` Borrow ${borrow.count} ${getPiece(borrow.piece).label.toLowerCase()}${borrow.count > 1 ? 's' : ''}.`,
+      : ` Borrow ${borrow.count} ${specOf(borrow).label.toLowerCase()}${borrow.count > 1 ? 's' : ''}.`,
   ];
   return { stack, cautions: [sentences.join('')] };
 }

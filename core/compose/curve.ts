@@ -1,0 +1,66 @@
+/** One student's reserves through a class, region by region. Source: handbook 07 "Fatigue". */
+import type { PlanFile } from '../cli/planFile';
+import { drillTable, type DrillId } from '../catalog/drills';
+import { regions, type Region } from '../catalog/regions';
+import { freshState, type FatigueState } from '../fatigue/reserve';
+import { passRound } from './pace';
+import type { PreparedPerson } from './prepared';
+import { passItem, type TimelineItem } from './timeline';
+
+export interface CurvePoint {
+  /** Minutes after the class begins. */
+  readonly minute: number;
+  readonly reserves: Readonly<Record<Region, number>>;
+}
+
+/** Drills are sampled this often, so that a set and its rest can be told apart. */
+const sampleMinutes = 0.5;
+
+const toPoint = (minute: number, state: FatigueState): CurvePoint => ({
+  minute,
+  reserves: Object.fromEntries(regions.map((region) => [region, state[region].reserve])) as Record<
+    Region,
+    number
+  >,
+});
+
+/**
+ * Reserves at the end of each item, and in between where somebody rests, from the plan file.
+ *
+ * @param person as prepared; what a sore place closes is not known here
+ */
+export function traceReserves(plan: PlanFile, person: PreparedPerson): CurvePoint[] {
+  let state = freshState;
+  const points = [toPoint(0, state)];
+  let hasTried = false;
+  for (const item of plan.timeline) {
+    const { startsAt, minutes } = item;
+    const round = item.kind === 'round' ? Number(item.id.split('-')[1]) - 1 : null;
+    const mine =
+      round === null ? undefined : plan.rounds[round]?.people.find(({ id }) => id === person.id);
+    const option = [...person.options, ...person.fallbacks].find(({ id }) => id === mine?.option);
+    if (round !== null && option !== undefined) {
+      state = passRound(state, option, 60 * minutes, person.capacities, !hasTried).state;
+      if (option.isAttempt) hasTried = true;
+      points.push(toPoint(startsAt + minutes, state));
+      continue;
+    }
+    const known = { kind: item.kind as TimelineItem['kind'], minutes };
+    const drill = item.drill as DrillId | undefined;
+    const isWork =
+      (item.kind === 'drill' && drill !== undefined && drill in drillTable) ||
+      (item.kind === 'checks' && person.checkLoads.length > 0);
+    if (isWork) {
+      state = passItem(state, drill === undefined ? known : { ...known, drill }, person);
+      points.push(toPoint(startsAt + minutes, state));
+      continue;
+    }
+    // Rest curves upwards: a few points show it.
+    const steps = Math.max(1, Math.round(minutes / sampleMinutes / 2));
+    for (let step = 1; step <= steps; step += 1) {
+      state = passItem(state, { kind: 'rest', minutes: minutes / steps }, person);
+      points.push(toPoint(startsAt + (minutes * step) / steps, state));
+    }
+  }
+  return points;
+}

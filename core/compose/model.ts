@@ -1,0 +1,255 @@
+/**
+ * The rounds as a mixed-integer programme: one binary for each student and pattern, so that changes
+ * between rounds and tiredness are settled before the solver sees them. Lane widths add up along a
+ * wall, so a wall is a capacity and the exact places follow afterwards.
+ */
+import type { RowId } from './resources';
+import {
+  bestWorth,
+  composeWeights,
+  listPatterns,
+  roundsForTeacher,
+  shareOf,
+  sidewaysM,
+  stationKey,
+  type Assignment,
+  type Pattern,
+  type RoundsProblem,
+} from './problem';
+
+export interface RoundsModel {
+  /** The programme in the LP format, to be maximised. */
+  readonly lp: string;
+  /** By student: the patterns, in the order of their columns. */
+  readonly patterns: readonly (readonly Pattern[])[];
+  readonly bests: readonly number[];
+}
+
+/** What there may be more of, at a price: the question "what would free it?". */
+export interface Prices {
+  readonly piece: (row: string) => number;
+  readonly wallMetre: number;
+  readonly helperRound: number;
+  /** How much the value of the plan counts against the prices; small. */
+  readonly value: number;
+}
+
+type Term = readonly [coefficient: number, name: string];
+type Row = Term[];
+
+const column = (person: number, pattern: number) => `x${person}_${pattern}`;
+
+/** Ten digits are exact enough for metres and values, and short to read. */
+const written = (value: number) => String(Math.round(value * 1e9) / 1e9);
+
+/** Terms of a sum, broken into lines that the format allows. */
+function sum(terms: readonly Term[]): string {
+  return terms
+    .map(
+      ([coefficient, name]) =>
+        `${coefficient < 0 ? '-' : '+'} ${written(Math.abs(coefficient))} ${name}`,
+    )
+    .join('\n  ');
+}
+
+/** Sums by name, in the order in which they came up. */
+class Sums {
+  readonly rows = new Map<string, Row>();
+  add(key: string, term: Term): void {
+    const row = this.rows.get(key);
+    if (row === undefined) this.rows.set(key, [term]);
+    else row.push(term);
+  }
+}
+
+const nameOf = (id: string) => id.replaceAll('-', '_');
+
+/**
+ * @param patterns by student; those of the problem where not given
+ * @param prices present: pieces, metres and hands may be exceeded at a price
+ */
+export function buildModel(
+  problem: RoundsProblem,
+  patterns: readonly (readonly Pattern[])[] = problem.people.map((person) =>
+    listPatterns(person, problem),
+  ),
+  prices?: Prices,
+): RoundsModel {
+  const { rounds, walls, pieces, helpers, circles, people, done = 0 } = problem;
+  const bests = patterns.map(bestWorth);
+  const weight = prices?.value ?? 1;
+  const objective: Row = [[weight * composeWeights.fairness * people.length, 'least']];
+  const rows: string[] = [];
+  const names: string[] = [];
+  const whole: string[] = [];
+  const bounds: string[] = [' 0 <= least <= 1'];
+  const wallRows = new Sums();
+  const falling = new Sums();
+  const pieceRows = new Sums();
+  const handRows: Row[] = Array.from({ length: rounds }, () => []);
+  const circleRows: Row[] = Array.from({ length: rounds }, () => []);
+  const stations = new Map<string, { column: string; members: Row; patterns: Pattern[] }>();
+
+  patterns.forEach((list, person) => {
+    const one: Row = [];
+    const worth: Row = [];
+    list.forEach((pattern, index) => {
+      const name = column(person, index);
+      names.push(name);
+      one.push([1, name]);
+      if (pattern.value !== 0) objective.push([weight * pattern.value, name]);
+      const share = shareOf(pattern, bests[person]);
+      if (share !== 0) worth.push([share, name]);
+      const key = stationKey(pattern);
+      if (key !== null) {
+        const station = stations.get(key) ?? {
+          column: `k${stations.size}`,
+          members: [],
+          patterns: [],
+        };
+        station.members.push([1, name]);
+        station.patterns.push(pattern);
+        stations.set(key, station);
+        return;
+      }
+      addTaking(pattern, name);
+    });
+    rows.push(`one${person}: ${sum(one)} = 1`);
+    if (bests[person] > 0) rows.push(`least${person}: ${sum([...worth, [-1, 'least']])} >= 0`);
+  });
+
+  function addTaking({ options, wall }: Pattern, name: string): void {
+    options.forEach((option, round) => {
+      if (option === null || round < done) return;
+      if (option.alongM !== undefined && wall !== null) {
+        wallRows.add(`${round}|${wall}`, [option.alongM, name]);
+        falling.add(`${round}|${wall}`, [option.isAttempt ? 1 : -1, name]);
+      }
+      for (const { piece, count } of option.pieces)
+        pieceRows.add(`${round}|${piece}`, [count, name]);
+      if (option.needsHand) handRows[round].push([1, name]);
+      if (option.needsCircle) circleRows[round].push([1, name]);
+    });
+  }
+
+  // Two by two: a station serves two, at the widest and fullest of those who might stand there.
+  for (const [key, { column: name, members, patterns: own }] of stations) {
+    whole.push(name);
+    bounds.push(` 0 <= ${name} <= ${Math.ceil(people.length / 2)}`);
+    rows.push(`pair_${name}: ${sum([[2, name], ...members.map(([, x]): Term => [-1, x])])} >= 0`);
+    const [{ wall, options }] = own;
+    const widest = Math.max(...own.map((pattern) => pattern.options[0]!.alongM ?? 0));
+    const most = new Map<string, number>();
+    for (const { options: theirs } of own) {
+      for (const { piece, count } of theirs[0]!.pieces) {
+        most.set(piece, Math.max(most.get(piece) ?? 0, count));
+      }
+    }
+    const option = {
+      ...options[0]!,
+      id: key,
+      ...(wall === null ? {} : { alongM: widest }),
+      pieces: [...most].map(([piece, count]) => ({ piece: piece as RowId, count })),
+    };
+    addTaking({ ...own[0], options: options.map(() => option) }, name);
+  }
+
+  for (const [key, row] of wallRows.rows) {
+    const [round, id] = key.split('|');
+    const at = walls.findIndex((wall) => wall.id === id);
+    const gap = `g${round}_${at}`;
+    const terms = [...row, [sidewaysM, gap] as Term];
+    if (prices) terms.push([-1, `more_wall_${at}`]);
+    rows.push(`wall${round}_${at}: ${sum(terms)} <= ${written(walls[at].lengthM)}`);
+    // A mat's width for each one who may fall beyond those that others can stand between.
+    const apart = falling.rows.get(key)!.map(([sign, name]): Term => [-sign, name]);
+    rows.push(`apart${round}_${at}: ${sum([[1, gap], ...apart])} >= -1`);
+  }
+  const short = new Set<string>();
+  for (const [key, row] of pieceRows.rows) {
+    const [round, piece] = key.split('|');
+    const terms = prices ? [...row, [-1, `more_${nameOf(piece)}`] as Term] : row;
+    short.add(piece);
+    rows.push(`piece${round}_${nameOf(piece)}: ${sum(terms)} <= ${pieces[piece] ?? 0}`);
+  }
+  const teacher: Row = [];
+  handRows.forEach((row, round) => {
+    if (row.length === 0) return;
+    const terms: Row = [...row, [-1, `teacher${round}`]];
+    if (prices) terms.push([-1, `more_hands_${round}`]);
+    rows.push(`hands${round}: ${sum(terms)} <= ${helpers[round] ?? 0}`);
+    teacher.push([1, `teacher${round}`]);
+    names.push(`teacher${round}`);
+  });
+  if (teacher.length > 0) rows.push(`watching: ${sum(teacher)} <= ${roundsForTeacher(problem)}`);
+  circleRows.forEach((row, round) => {
+    if (row.length > 0) rows.push(`circles${round}: ${sum(row)} <= ${circles}`);
+  });
+  if (prices) {
+    walls.forEach((_, at) => objective.push([-prices.wallMetre, `more_wall_${at}`]));
+    for (const piece of short) {
+      objective.push([-prices.piece(piece), `more_${nameOf(piece)}`]);
+      whole.push(`more_${nameOf(piece)}`);
+      bounds.push(` 0 <= more_${nameOf(piece)} <= 400`);
+    }
+    handRows.forEach((row, round) => {
+      if (row.length === 0) return;
+      objective.push([-prices.helperRound, `more_hands_${round}`]);
+      whole.push(`more_hands_${round}`);
+      bounds.push(` 0 <= more_hands_${round} <= 60`);
+    });
+  }
+  const lp = [
+    'Maximize',
+    ` value: ${sum(objective)}`,
+    'Subject To',
+    ...rows.map((row) => ` ${row}`),
+    'Bounds',
+    ...bounds,
+    ...(whole.length === 0 ? [] : ['General', ...whole.map((name) => ` ${name}`)]),
+    'Binary',
+    ...names.map((name) => ` ${name}`),
+    'End',
+  ].join('\n');
+  return { lp, patterns, bests };
+}
+
+/** From the solver's columns back to one pattern for each student. */
+export function readAssignment(
+  { patterns }: Pick<RoundsModel, 'patterns'>,
+  valueOf: (column: string) => number,
+): Assignment {
+  return patterns.map((list, person) => {
+    const chosen = list.findIndex((_, index) => valueOf(column(person, index)) > 0.5);
+    return list[chosen];
+  });
+}
+
+/** How much more of each thing a priced programme took. */
+export function readMore(
+  problem: RoundsProblem,
+  valueOf: (column: string) => number,
+): { what: 'piece' | 'wall' | 'helper'; id: string; more: number }[] {
+  const rows = new Set(
+    problem.people.flatMap(({ options }) =>
+      options.flatMap(({ pieces }) => pieces.map(({ piece }) => piece)),
+    ),
+  );
+  return [
+    ...[...rows].map((id) => ({
+      what: 'piece' as const,
+      id,
+      more: Math.round(valueOf(`more_${nameOf(id)}`)),
+    })),
+    ...problem.walls.map(({ id }, at) => ({
+      what: 'wall' as const,
+      id,
+      more: Math.max(0, valueOf(`more_wall_${at}`)),
+    })),
+    ...Array.from({ length: problem.rounds }, (_, round) => ({
+      what: 'helper' as const,
+      id: String(round),
+      more: Math.round(valueOf(`more_hands_${round}`)),
+    })),
+  ].filter(({ more }) => more > 1e-6);
+}

@@ -1,0 +1,176 @@
+import { resolveBody } from '../body/body';
+import { getStage } from '../catalog/stages';
+import type { Evidence } from '../readiness/record';
+import type { Capacities } from '../fatigue/reserve';
+import { ago, everything, makeCase, twice, type CaseChange } from '../testing/cases';
+import { addPieces } from './needs';
+import { findCapacities, listOptions, withoutSore } from './options';
+import { isBearable, warmState } from './pace';
+
+const context = {
+  body: resolveBody({ heightM: 1.7 }),
+  families: ['forearm-stand'],
+  ceilingM: 2.8,
+  pieces: [
+    { piece: 'foam-block', count: 9 },
+    { piece: 'strap-240', count: 3 },
+    { piece: 'shoulder-pad', count: 8 },
+    { piece: 'blanket', count: 8 },
+    { piece: 'chair', count: 2 },
+  ],
+} as const;
+const present = { 'forearm-stand': 'FS9' } as const;
+const options = (change: CaseChange = {}, more: object = {}) =>
+  listOptions(makeCase({ present, ...change }), { ...context, ...more }).options;
+const roles = (...args: Parameters<typeof options>) => options(...args).map(({ role }) => role);
+
+describe('what one person may do tonight', () => {
+  it('is the next rung, the present one, a step down, another shape, and rest', () => {
+    expect([...new Set(roles())]).toEqual(['next', 'present', 'stepDown', 'alternative', 'rest']);
+    expect([...new Set(options().map(({ stage }) => stage))]).toEqual([
+      'FS10',
+      'FS9',
+      'FS8',
+      undefined,
+    ]);
+  });
+
+  it('always ends with something that takes nothing', () => {
+    expect(options().at(-1)).toMatchObject({ id: 'rest', pieces: [] });
+    expect(options().at(-1)).not.toHaveProperty('alongM');
+  });
+
+  it('leaves out what the verdict does not open', () => {
+    const weak: Evidence = { ...everything, 'dolphin-push-ups': [] };
+    expect(options({ evidence: weak }).some(({ stage }) => stage === 'FS10')).toBe(false);
+    expect([...new Set(roles({ care: { reports: ['eye'] } }))]).toEqual(['alternative', 'rest']);
+  });
+
+  it('takes a hand where it is with support, asked first, and never against a no', () => {
+    const almost: Evidence = {
+      ...everything,
+      confidence: [{ date: ago(7), value: 4, base: 'forearms' as const }],
+    };
+    const kick = (consent: 'yes' | 'ask' | 'no') =>
+      options({ evidence: almost, consent }).find(({ stage }) => stage === 'FS10');
+    expect(kick('yes')).toMatchObject({ role: 'nextWithSupport', needsHand: true });
+    expect(kick('yes')).not.toHaveProperty('asksFirst');
+    expect(kick('ask')).toMatchObject({ needsHand: true, asksFirst: true });
+    expect(kick('no')).toBeUndefined();
+  });
+
+  it('widens the lane for the helper', () => {
+    const almost: Evidence = {
+      ...everything,
+      confidence: [{ date: ago(7), value: 4, base: 'forearms' as const }],
+    };
+    const along = (evidence: Evidence) =>
+      options({ evidence }).find(({ stage }) => stage === 'FS10')!.alongM!;
+    expect(along(almost) - along(everything)).toBeCloseTo(0.6, 9);
+  });
+
+  it('leaves out what the ceiling does not allow', () => {
+    expect(options({}, { ceilingM: 1.9 }).some(({ isAttempt }) => isAttempt)).toBe(false);
+  });
+
+  it('takes a lift or a wedge from the cupboard where one stands in for a check', () => {
+    const low: Evidence = { ...everything, 'head-clearance': twice(0) };
+    const kick = options({ evidence: low, equipment: ['forearm-lift'] }).find(
+      ({ stage }) => stage === 'FS10',
+    )!;
+    expect(kick.pieces.some(({ piece }) => piece === 'shoulder-pad')).toBe(true);
+    const stiff: Evidence = { ...everything, 'wrist-extension': twice(40) };
+    const { options: onHands } = listOptions(
+      makeCase({ present: { handstand: 'HB7' }, evidence: stiff, equipment: ['wedge'] }),
+      { ...context, families: ['handstand'] },
+    );
+    expect(onHands.find(({ stage }) => stage === 'HB8')!.pieces).toContainEqual({
+      piece: 'wedge',
+      count: 1,
+    });
+  });
+
+  it('names what is to be confirmed at the door', () => {
+    const unasked: Evidence = { ...everything, 'neck-ease': [] };
+    const { options: found } = listOptions(
+      makeCase({ present: { 'shoulder-stand': 'SS3' }, evidence: unasked }),
+      {
+        ...context,
+        families: ['shoulder-stand'],
+      },
+    );
+    expect(found.find(({ stage }) => stage === 'SS5')!.atDoor).toEqual(['Neck ease']);
+  });
+
+  it('offers a shape of two families once', () => {
+    const { options: found } = listOptions(makeCase({ present, care: { reports: ['eye'] } }), {
+      ...context,
+      families: ['forearm-stand', 'handstand', 'headstand'],
+    });
+    const ids = found.map(({ id }) => id);
+    expect(new Set(ids).size).toBe(ids.length);
+  });
+});
+
+describe('ways and fallbacks', () => {
+  it('has a strap and a blanket in place of the block, worth a little less', () => {
+    const kicks = options().filter(({ stage }) => stage === 'FS10');
+    expect(kicks.map(({ variant }) => variant)).toEqual([undefined, 'strap', 'blanket']);
+    expect(kicks[0].value).toBeGreaterThan(kicks[1].value);
+    expect(kicks[1].value).toBeGreaterThan(kicks[2].value);
+    // A long strap is also one of the straps there are.
+    expect(kicks[1].pieces).toContainEqual({ piece: 'strap-180', count: 1 });
+    expect(kicks[1].pieces).toContainEqual({ piece: 'strap-240', count: 1 });
+  });
+
+  it('puts a fallback beside what must be confirmed at the door, and both sets of props', () => {
+    const { options: found } = listOptions(
+      makeCase({
+        present: { 'shoulder-stand': 'SS3' },
+        evidence: { ...everything, 'neck-ease': [] },
+      }),
+      { ...context, families: ['shoulder-stand'] },
+    );
+    const asked = found.find(({ stage }) => stage === 'SS5')!;
+    const beside = found.find(({ id }) => id === asked.fallback)!;
+    expect(beside.atDoor).toEqual([]);
+    for (const { piece, count } of beside.pieces) {
+      const own = asked.pieces.find((one) => one.piece === piece)?.count ?? 0;
+      expect(own).toBeGreaterThanOrEqual(count);
+    }
+    expect(asked.heightM).toBeGreaterThanOrEqual(beside.heightM);
+  });
+
+  it('leaves whoever is sore nothing that loads it, and always something', () => {
+    const found = listOptions(makeCase({ present }), context);
+    const left = withoutSore(found, 'shoulder');
+    expect(left.some(({ loads }) => (loads.shoulder ?? 0) > 0)).toBe(false);
+    expect(left.some(({ role }) => role === 'alternative')).toBe(true);
+    expect(withoutSore(found, 'elsewhere').at(-1)!.id).toBe('rest');
+  });
+});
+
+describe('how often somebody may try', () => {
+  it('follows from the holds that were seen', () => {
+    const strong = findCapacities(makeCase());
+    expect(strong.shoulder!.seconds).toBeGreaterThan(100);
+    expect(findCapacities(makeCase({ evidence: {} }))).toEqual({});
+    const { loads } = getStage('FS10');
+    const short = { shoulder: { seconds: 12, referenceLoad: 0.6 } };
+    const kick = { loads, isAttempt: true } as const;
+    const bears = (capacities: Capacities, seconds: number) =>
+      isBearable(warmState(loads, seconds, capacities), [kick, kick, kick], seconds, capacities);
+    expect(bears(strong, 330)).toBe(true);
+    // Three minutes a round leave a spent shoulder 90 s between tries: 1 - exp(-0.5) is under 0.6.
+    expect(bears(short, 180)).toBe(false);
+    expect(bears(strong, 180)).toBe(true);
+  });
+
+  it('adds pieces of two lists by kind', () => {
+    const block = { piece: 'foam-block', count: 1 } as const;
+    expect(addPieces([block], [block, { piece: 'chair', count: 1 }])).toEqual([
+      { piece: 'foam-block', count: 2 },
+      { piece: 'chair', count: 1 },
+    ]);
+  });
+});

@@ -1,0 +1,362 @@
+/** From a judged person to what they may do tonight: the bridge between ladders and the composer. */
+import type { Body } from '../body/body';
+import { alternativeIds, getAlternative, type AlternativeId } from '../catalog/alternatives';
+import { drillIds, drillTable, type DrillId } from '../catalog/drills';
+import { closedRegions, type PainPlace, type RegionLoads } from '../catalog/regions';
+import { getStageIn } from '../catalog/school';
+import type { LadderId, StageKey, StageShape } from '../catalog/stage';
+import { evaluateCautions } from '../caution/evaluate';
+import { isOpenTo } from '../ladder/alternative';
+import { findPainFor, type OpenedCase } from '../ladder/case';
+import { listNext } from '../ladder/stand';
+import { judge, opensStage, type Verdict } from '../ladder/verdict';
+import type { Capacities } from '../fatigue/reserve';
+import { fromLogScale } from '../readiness/level';
+import type { PieceCount } from '../catalog/pieces';
+import { spaceFor, wallLane } from '../room/space';
+import { addPieces, alternativeNeeds, findLiftPieces, findSetup, type SetupWay } from './needs';
+import type { RecipeId } from '../setup/recipes';
+import type { RoundOption } from './problem';
+import { rowsTaken } from './resources';
+
+/** What a round of each is worth, in one table (handbook 08: what it strives for). */
+export const optionValues = {
+  next: 1,
+  nextWithSupport: 0.9,
+  present: 0.7,
+  stepDown: 0.45,
+  alternative: 0.4,
+  rest: 0.05,
+} as const;
+
+export type OptionRole = keyof typeof optionValues;
+
+/** An option as the plan file names it. */
+export interface PlannedOption extends RoundOption {
+  readonly label: string;
+  readonly stage?: StageKey;
+  readonly alternative?: AlternativeId;
+  readonly family?: LadderId;
+  /** What stands in for the block. */
+  readonly variant?: 'strap' | 'blanket';
+  readonly role: OptionRole;
+  readonly why: string;
+  /** What is laid out, by the row of the cupboard it comes from. */
+  readonly props: readonly PieceCount[];
+  readonly loads: RegionLoads;
+  readonly shape?: StageShape;
+  readonly recipe?: RecipeId;
+  /** Wrist or elbow to the wall, metres, where a set-up measures it. */
+  readonly baseM?: number;
+  /** Radius of a clear circle, metres. */
+  readonly radiusM?: number;
+  /** Checks of the day to confirm first; the fallback stands beside it. */
+  readonly atDoor: readonly string[];
+  /** What is done where one of them is not confirmed: another option of the same person. */
+  readonly fallback?: string;
+  /** The student is asked before hands are laid on. */
+  readonly asksFirst?: true;
+  /** What a helper does. */
+  readonly assist?: string;
+}
+
+export interface OptionContext {
+  readonly body: Body;
+  readonly families: readonly LadderId[];
+  readonly ceilingM: number;
+  readonly pieces: readonly PieceCount[];
+}
+
+/** A stage that the verdict opens and something else does not. */
+export interface Shut {
+  readonly stage: StageKey;
+  readonly label: string;
+  readonly why: string;
+}
+
+export interface PersonOptions {
+  readonly options: readonly PlannedOption[];
+  /** Every shape that would do instead, in the order they are offered; for who gets sore tonight. */
+  readonly fallbacks: readonly PlannedOption[];
+  readonly shut: readonly Shut[];
+}
+
+const usualBaseM = 0.5;
+/** Alternatives and other shapes on a mat or a chair stay under this. */
+const lowShapeM = 1.5;
+
+const resting: PlannedOption = {
+  id: 'rest',
+  label: 'Rest, watching',
+  role: 'rest',
+  value: optionValues.rest,
+  heightM: 0,
+  pieces: [],
+  props: [],
+  loads: {},
+  why: 'nothing else is free in this round',
+  atDoor: [],
+  isRest: true,
+};
+
+/** Everything one person may do in a round, judged; the last takes nothing. */
+export function listOptions(person: OpenedCase, context: OptionContext): PersonOptions {
+  const options: PlannedOption[] = [];
+  const shut: Shut[] = [];
+  const seen = new Set<string>();
+  const push = (option: PlannedOption) => {
+    if (!seen.has(option.id)) options.push(option);
+    seen.add(option.id);
+  };
+  for (const family of context.families) {
+    const present = person.present[family];
+    const [next] = listNext(person, family);
+    const before =
+      present === undefined ? undefined : person.school.stages.get(present)?.spec.after[0];
+    for (const [stage, role] of [
+      [next, 'next'],
+      [present, 'present'],
+      [before, 'stepDown'],
+    ] as const) {
+      if (stage === undefined || options.some((one) => one.stage === stage)) continue;
+      const found = toOptions(stage, role, judge(stage, person), person, context);
+      if (typeof found === 'string') {
+        const { label } = getStageIn(person.school, stage).spec;
+        if (!shut.some((one) => one.stage === stage)) shut.push({ stage, label, why: found });
+      } else found.forEach(push);
+    }
+    const open = listInstead(family, person, context);
+    // The one that is offered, and the first ones after it that need no wall, or nothing at all.
+    const plain = open.find(({ alongM }) => alongM === undefined);
+    const bare = open.find((one) => one.alongM === undefined && one.pieces.length === 0);
+    [open[0], plain, bare].forEach((option, index) => {
+      if (option !== undefined && !option.isRest) push(lessBy(option, index * furtherLess));
+    });
+  }
+  push(resting);
+  const [family] = context.families;
+  const fallbacks = family === undefined ? [] : listInstead(family, person, context);
+  return { options: withFallbacks(options), fallbacks, shut };
+}
+
+/**
+ * Beside whatever must be confirmed at the door stands the best that need not be, in the same
+ * place. Both sets of props are out, and only one of them is used: the larger count of each.
+ */
+function withFallbacks(options: readonly PlannedOption[]): PlannedOption[] {
+  return options.map((option) => {
+    if (option.atDoor.length === 0) return option;
+    const fits = options.filter(
+      (other) =>
+        other.atDoor.length === 0 &&
+        other.needsCircle === undefined &&
+        (other.alongM === undefined || option.alongM !== undefined) &&
+        (other.needsHand === undefined || option.needsHand !== undefined) &&
+        (other.isAttempt === undefined || option.isAttempt !== undefined),
+    );
+    const [beside] = [...fits].sort((a, b) => b.value - a.value);
+    const most = new Map(option.pieces.map(({ piece, count }) => [piece, count]));
+    for (const { piece, count } of beside.pieces) {
+      most.set(piece, Math.max(most.get(piece) ?? 0, count));
+    }
+    return {
+      ...option,
+      fallback: beside.id,
+      pieces: [...most].map(([piece, count]) => ({ piece, count })),
+      heightM: Math.max(option.heightM, beside.heightM),
+      ...(option.alongM === undefined
+        ? {}
+        : { alongM: Math.max(option.alongM, beside.alongM ?? 0) }),
+    };
+  });
+}
+
+/** @returns a sentence where something other than the ladder shuts it */
+function toOptions(
+  stage: StageKey,
+  role: 'next' | 'present' | 'stepDown',
+  verdict: Verdict,
+  person: OpenedCase,
+  context: OptionContext,
+): PlannedOption[] | string {
+  if (!opensStage(verdict.kind)) return verdict.reasons[0] ?? verdict.kind;
+  const { spec } = getStageIn(person.school, stage);
+  const isSupported = verdict.kind === 'advance-with-support';
+  // With support and no hands-on help, only the more supported version is open: not this stage.
+  const needsHand = isSupported && spec.assist !== null && person.consent !== 'no';
+  if (isSupported && !needsHand) return 'only with support, and without hands-on help';
+  const input = {
+    body: context.body,
+    profile: person.school.profile.origin,
+    settings: person.school.settings,
+    pieces: context.pieces,
+  };
+  const setup = findSetup(stage, spec, input);
+  if (setup.ways.length === 0) return setup.lack ?? 'the cupboard cannot make its set-up';
+  const distance = (id: string) =>
+    setup.result?.distances.find((one) => one.id === id)?.metres ?? undefined;
+  const baseM = distance('base');
+  const space = spaceFor(spec, context.body, { baseM: baseM ?? usualBaseM, hasHelper: needsHand });
+  if (space.heightM > context.ceilingM + 1e-9) {
+    return `needs ${space.heightM.toFixed(2)} m of height, the room has ${context.ceilingM.toFixed(2)} m`;
+  }
+  const uses = (standIn: string) => verdict.items.some((item) => item.standIn === standIn);
+  const lift = uses('forearm-lift') ? findLiftPieces(input) : [];
+  const wedge = uses('wedge') ? [{ piece: 'wedge', count: 1 } as const] : [];
+  const kind = role === 'next' && isSupported ? 'nextWithSupport' : role;
+  const toWay = ({ variant, props: own, less }: SetupWay): PlannedOption => {
+    const props = addPieces(own, lift, wedge);
+    const isPlain = !needsHand && space.kind !== 'circle' && verdict.atDoor.length === 0;
+    return {
+      id: variant === undefined ? stage : `${stage}+${variant}`,
+      stage,
+      family: spec.family,
+      ...(variant === undefined ? {} : { variant }),
+      label: variant === undefined ? spec.label : `${spec.label}, ${variant} version`,
+      role: kind,
+      value: optionValues[kind] - less,
+      heightM: space.heightM,
+      ...(space.kind === 'lane' ? { alongM: space.alongM, outM: space.outM } : {}),
+      ...(space.kind === 'circle' ? { needsCircle: true as const, radiusM: space.radiusM } : {}),
+      ...(baseM === undefined ? {} : { baseM }),
+      ...(spec.shape === undefined ? {} : { shape: spec.shape }),
+      ...(spec.recipe === undefined ? {} : { recipe: spec.recipe }),
+      props,
+      pieces: rowsTaken(props),
+      loads: spec.loads,
+      ...(needsHand ? { needsHand: true as const, assist: spec.assist! } : {}),
+      ...(needsHand && person.consent === 'ask' ? { asksFirst: true as const } : {}),
+      ...(spec.isAttempt ? { isAttempt: true as const } : {}),
+      ...(isPlain && (space.kind === 'lane' || props.length > 0)
+        ? { canShare: true as const }
+        : {}),
+      why: verdict.reasons[0],
+      atDoor: verdict.atDoor,
+    };
+  };
+  return setup.ways.map(toWay);
+}
+
+/** Each step down the list of alternatives is worth a little less. */
+const furtherLess = 0.05;
+
+const lessBy = (option: PlannedOption, less: number): PlannedOption => ({
+  ...option,
+  value: option.value - less,
+});
+
+/** Every shape that is open instead, in the order they are offered (handbook 07 "Always open"). */
+function listInstead(
+  family: LadderId,
+  person: OpenedCase,
+  { body }: OptionContext,
+): PlannedOption[] {
+  return alternativeIds
+    .filter((id) => isOpenTo(id, family, person))
+    .map((id) => toAlternative(id, family, person, body));
+}
+
+/** On a chair with its back to the wall. */
+const atWall: readonly AlternativeId[] = ['dolphin-chair'];
+
+function toAlternative(
+  id: AlternativeId,
+  family: LadderId,
+  { school }: OpenedCase,
+  body: Body,
+): PlannedOption {
+  const { label, loads, stage, still } = getAlternative(id);
+  const spec = stage === undefined ? undefined : school.stages.get(stage)?.spec;
+  const props = alternativeNeeds[id] ?? [];
+  const needsWall = spec?.needsWall === true || atWall.includes(id);
+  const lane = wallLane(body, usualBaseM);
+  const shape = spec?.shape ?? (still === null ? undefined : { still });
+  return {
+    id: `instead-${id}`,
+    alternative: id,
+    family,
+    label,
+    role: 'alternative',
+    value: id === 'rest' ? optionValues.rest : optionValues.alternative,
+    heightM: lowShapeM,
+    ...(needsWall ? { alongM: lane.alongM, outM: lane.outM } : {}),
+    ...(shape === undefined ? {} : { shape }),
+    props,
+    pieces: rowsTaken(props),
+    loads,
+    why: 'the same place in the class',
+    atDoor: [],
+    ...(id === 'rest' ? { isRest: true as const } : {}),
+  };
+}
+
+/** What is left to somebody who says at the door that it hurts: the same functions, one place more. */
+export function withoutSore(
+  { options, fallbacks }: Pick<PersonOptions, 'options' | 'fallbacks'>,
+  place: PainPlace,
+): PlannedOption[] {
+  const sore = new Set(closedRegions(place));
+  const loadsSore = ({ loads }: PlannedOption) =>
+    Object.keys(loads).some((region) => sore.has(region as never));
+  const left = options.filter((option) => !loadsSore(option));
+  const instead = fallbacks.find((option) => !loadsSore(option));
+  const known = new Set(left.map(({ id }) => id));
+  const more = instead === undefined || known.has(instead.id) ? [] : [instead];
+  // A fallback that now hurts is none; what needs one is not planned without it.
+  return [...more, ...left].filter(({ fallback }) => fallback === undefined || known.has(fallback));
+}
+
+/** Drills that the same cautions and pains keep from this person. */
+export function listClosedDrills(person: OpenedCase): DrillId[] {
+  return drillIds.filter((id) => {
+    const { columns, loads } = drillTable[id];
+    if (findPainFor(person.pains, loads) !== null) return true;
+    return !evaluateCautions(person.care, { columns }, person.asOf).isOpen;
+  });
+}
+
+/** Checks that keep somebody from the next stage, the weakest first, with what they count for. */
+export function listWeakChecks(
+  person: OpenedCase,
+  families: readonly LadderId[],
+): { readonly check: string; readonly weight: number }[] {
+  const weights = new Map<string, number>();
+  for (const family of families) {
+    const [next] = listNext(person, family);
+    if (next === undefined) continue;
+    const verdict = judge(next, person);
+    if (verdict.kind === 'stop') continue;
+    verdict.items
+      .filter(({ status, isAtDoor }) => status !== 'met' && !isAtDoor)
+      .forEach((item, index) => {
+        if (!('check' in item.demand)) return;
+        const weight = 1 / (index + 1);
+        const known = weights.get(item.demand.check) ?? 0;
+        weights.set(item.demand.check, Math.max(known, weight));
+      });
+  }
+  return [...weights].map(([check, weight]) => ({ check, weight }));
+}
+
+/** Seconds a student can hold, where the holds behind it were seen. */
+export function findCapacities(person: OpenedCase): Capacities {
+  const secondsOf = (check: 'dolphin-hold' | 'plank-hold' | 'hollow-hold'): number | null => {
+    const level = person.school.checks.has(check)
+      ? person.assessor.histories(check)[0].level
+      : null;
+    return level === null ? null : fromLogScale('hold', level.mean);
+  };
+  const dolphin = secondsOf('dolphin-hold');
+  const plank = secondsOf('plank-hold');
+  const hollow = secondsOf('hollow-hold');
+  return {
+    ...(dolphin === null
+      ? {}
+      : {
+          shoulder: { seconds: dolphin, referenceLoad: 0.6 },
+          scapula: { seconds: dolphin, referenceLoad: 0.6 },
+        }),
+    ...(plank === null ? {} : { wrist: { seconds: plank, referenceLoad: 0.7 } }),
+    ...(hollow === null ? {} : { core: { seconds: hollow, referenceLoad: 0.9 } }),
+  };
+}

@@ -1,0 +1,196 @@
+/** How a class tires the people in it: drills, checks, holds and tries. Source: handbook 07. */
+import { drillTable, type DrillId } from '../catalog/drills';
+import { regions, type RegionLoads } from '../catalog/regions';
+import {
+  attempt,
+  findRefusals,
+  freshState,
+  mainRegions,
+  rest,
+  secondsToSpent,
+  work,
+  type AttemptRefusal,
+  type Capacities,
+  type FatigueState,
+} from '../fatigue/reserve';
+
+export const pace = {
+  /** Spread over the round; each of them must find enough left. */
+  attemptsEachRound: 2,
+  /** A hold is left at this share of what the student can hold (handbook 08: 60-70 %). */
+  shareOfCapacity: 0.65,
+  /** Holds in a round, and the longest of them, seconds. */
+  holdsEachRound: 2,
+  longestHoldSeconds: 60,
+  /** A check is held to the end of what the student can, or until the bar and a little more is seen. */
+  checkSeconds: 60,
+  /** Where no running order is known: the regions are warm and somewhat used. */
+  warmUpSeconds: 90,
+  warmUpLoad: 0.5,
+} as const;
+
+/** Sets of a drill and the seconds of each, read off its dose (a breath 5 s, a repetition 3 s). */
+export const drillSets: Readonly<Record<DrillId, readonly [sets: number, seconds: number]>> = {
+  'wrist-lifts': [4, 20],
+  'strap-passes': [3, 25],
+  'arm-wraps': [4, 25],
+  'chest-melt-blocks': [2, 25],
+  'outward-forearm': [2, 15],
+  'block-behind-head': [2, 12],
+  'elbows-on-chair': [2, 15],
+  'prayer-chest-sink': [2, 15],
+  'corner-dolphin': [2, 25],
+  'kneeling-melt': [1, 25],
+  'sliding-salute': [4, 15],
+  'knee-to-elbow': [2, 12],
+  'mini-hops': [4, 6],
+  'curl-and-peel': [2, 15],
+  'cool-down': [3, 20],
+  'forearm-slide': [2, 18],
+  'sphinx-to-seal': [2, 15],
+  'side-plank': [2, 15],
+  hollow: [5, 30],
+  boat: [2, 20],
+  'blade-circles': [2, 18],
+  'crown-roll': [1, 20],
+  'leg-lengtheners': [3, 25],
+  'childs-pose': [0, 0],
+};
+
+/** Seconds of work in a drill of so many minutes; longer drills get more sets, not longer ones. */
+export function drillSeconds(drill: DrillId, minutes = drillTable[drill].minutes): number {
+  const [sets, seconds] = drillSets[drill];
+  return scaledSets(sets, minutes / drillTable[drill].minutes) * seconds;
+}
+
+const scaledSets = (sets: number, times: number) =>
+  sets === 0 ? 0 : Math.max(1, Math.round(sets * times));
+
+/** The seconds a student stays in a hold of these loads. */
+function holdSeconds(loads: RegionLoads, most: number, capacities: Capacities, share: number) {
+  const spent = regions
+    .filter((region) => (loads[region] ?? 0) > 0)
+    .map((region) => share * secondsToSpent(capacities, region, loads[region]!));
+  return Math.min(most, ...spent);
+}
+
+interface Sets {
+  readonly sets: number;
+  readonly seconds: number;
+  readonly share?: number;
+}
+
+/** Sets of work spread evenly over a stretch of time, with rest in between and at the end. */
+function workSets(
+  state: FatigueState,
+  loads: RegionLoads,
+  { sets, seconds, share = pace.shareOfCapacity }: Sets,
+  totalSeconds: number,
+  capacities: Capacities,
+): FatigueState {
+  if (sets === 0) return rest(state, totalSeconds);
+  const held = holdSeconds(loads, seconds, capacities, share);
+  const between = Math.max(0, totalSeconds / sets - held);
+  let now = state;
+  for (let set = 0; set < sets; set += 1) {
+    now = rest(work(now, loads, held, capacities), between);
+  }
+  return now;
+}
+
+/** A drill of so many minutes; `null` for whoever sits this one out. */
+export function passDrill(
+  state: FatigueState,
+  drill: DrillId | null,
+  minutes: number,
+  capacities: Capacities,
+): FatigueState {
+  if (drill === null) return rest(state, 60 * minutes);
+  const [sets, seconds] = drillSets[drill];
+  const times = minutes / drillTable[drill].minutes;
+  return workSets(
+    state,
+    drillTable[drill].loads,
+    { sets: scaledSets(sets, times), seconds },
+    60 * minutes,
+    capacities,
+  );
+}
+
+/** A hold taken as a check, to the end of what the student has, then the rest of the time. */
+export function passCheck(
+  state: FatigueState,
+  loads: RegionLoads,
+  minutes: number,
+  capacities: Capacities,
+): FatigueState {
+  return workSets(
+    state,
+    loads,
+    { sets: 1, seconds: pace.checkSeconds, share: 1 },
+    60 * minutes,
+    capacities,
+  );
+}
+
+/** What a round does to somebody. */
+export interface RoundWork {
+  readonly loads: RegionLoads;
+  readonly isAttempt?: true | undefined;
+}
+
+export interface Passed {
+  readonly state: FatigueState;
+  /** Tries that found too little left, or a region not warm. */
+  readonly refusals: readonly AttemptRefusal[];
+}
+
+/** One round with its reset: tries or holds, spread over it. */
+export function passRound(
+  state: FatigueState,
+  option: RoundWork | null,
+  seconds: number,
+  capacities: Capacities,
+  isFirstAttempt: boolean,
+): Passed {
+  if (option === null) return { state: rest(state, seconds), refusals: [] };
+  if (!option.isAttempt) {
+    const sets = { sets: pace.holdsEachRound, seconds: pace.longestHoldSeconds };
+    return { state: workSets(state, option.loads, sets, seconds, capacities), refusals: [] };
+  }
+  const refusals: AttemptRefusal[] = [];
+  let now = state;
+  for (let tries = 0; tries < pace.attemptsEachRound; tries += 1) {
+    refusals.push(...findRefusals(now, option.loads, isFirstAttempt && tries === 0));
+    now = rest(attempt(now, option.loads, 1, capacities), seconds / pace.attemptsEachRound);
+  }
+  return { state: now, refusals };
+}
+
+/** Does a sequence of rounds leave enough for each of its tries? */
+export function isBearable(
+  start: FatigueState,
+  options: readonly (RoundWork | null)[],
+  seconds: number,
+  capacities: Capacities,
+): boolean {
+  let state = start;
+  let hasTried = false;
+  for (const option of options) {
+    const passed = passRound(state, option, seconds, capacities, !hasTried);
+    if (passed.refusals.length > 0) return false;
+    if (option?.isAttempt) hasTried = true;
+    state = passed.state;
+  }
+  return true;
+}
+
+/** As if the drills had been done, where nothing is known of them. */
+export function warmState(
+  loads: RegionLoads,
+  seconds: number,
+  capacities: Capacities,
+): FatigueState {
+  const warmUp = Object.fromEntries(mainRegions(loads).map((region) => [region, pace.warmUpLoad]));
+  return rest(work(freshState, warmUp, pace.warmUpSeconds, capacities), seconds);
+}

@@ -1,0 +1,292 @@
+/** From what is prepared and wished to the running order, and the rounds as a problem. */
+import type { Highs } from 'highs';
+import { painPlaceTable, regions, type Region } from '../catalog/regions';
+import { drillTable, type DrillId } from '../catalog/drills';
+import { mainRegions, type FatigueState } from '../fatigue/reserve';
+import { placeCircles } from '../room/pack';
+import type { Floor, Room, Span } from '../room/room';
+import { chooseDrills, listDrills, type DrillChoice } from './drillChoice';
+import { orderDrills, pauseMinutes, withPauses, type DrillStep } from './drillOrder';
+import { withoutSore, type PlannedOption } from './options';
+import { isBearable } from './pace';
+import { deepestLane, type Ground } from './places';
+import type { PreparedClass, PreparedPerson, Wishes } from './prepared';
+import type { Before, ComposePerson, PersonPin, RoundsProblem } from './problem';
+import { countRows } from './resources';
+import {
+  layOutTime,
+  settleSteps,
+  shareOut,
+  stateAtRounds,
+  type Budget,
+  type TimelineItem,
+} from './timeline';
+
+/** What stood before, by student; for changing as little as can be. */
+export type BeforeById = Readonly<Record<string, Before>>;
+
+/** Everything the rounds are solved from; kept beside a plan to ask "what if". */
+export interface Posed {
+  readonly problem: RoundsProblem;
+  readonly people: readonly PreparedPerson[];
+  readonly ground: Ground;
+  readonly budget: Budget;
+  readonly timeline: readonly TimelineItem[];
+  readonly drills: DrillChoice;
+  readonly starts: ReadonlyMap<string, FatigueState>;
+  readonly roundSeconds: number;
+}
+
+/** Those who come, with what is left to whoever is sore. */
+function presentPeople({ people }: PreparedClass, { absent, sore }: Wishes): PreparedPerson[] {
+  return people
+    .filter(({ id }) => !absent.includes(id))
+    .map((person) => {
+      const places = sore.filter((one) => one.person === person.id);
+      if (places.length === 0) return person;
+      const options = places.reduce<readonly PlannedOption[]>(
+        (left, { place }) => withoutSore({ options: left, fallbacks: person.fallbacks }, place),
+        person.options,
+      );
+      const closed = new Set<Region>(places.flatMap(({ place }) => painPlaceTable[place].regions));
+      const soreDrills = (Object.keys(drillTable) as DrillId[]).filter((drill) =>
+        Object.keys(drillTable[drill].loads).some((region) => closed.has(region as Region)),
+      );
+      return {
+        ...person,
+        options,
+        closedDrills: [...new Set([...person.closedDrills, ...soreDrills])],
+        checkLoads: [],
+      };
+    });
+}
+
+/** The floor in front of no usable wall, where a circle can never meet a lane. */
+function clearFloor(room: Room, spans: readonly Span[], depthM: number): Floor {
+  const off = (wall: Span['wall']) => (spans.some((span) => span.wall === wall) ? depthM : 0);
+  return {
+    left: off('west'),
+    right: room.widthM - off('east'),
+    bottom: off('south'),
+    top: room.depthM - off('north'),
+  };
+}
+
+/** The lowest spot over a piece of floor: a clear circle may end up anywhere on it. */
+function lowestOver(room: Room, floor: Floor): number {
+  const over = room.low.filter(
+    ({ xM, yM, widthM, depthM }) =>
+      xM < floor.right && xM + widthM > floor.left && yM < floor.top && yM + depthM > floor.bottom,
+  );
+  return Math.min(room.ceilingM, ...over.map(({ heightM }) => heightM));
+}
+
+function countCircles(floor: Floor, radiusM: number, most: number): number {
+  let count = 0;
+  while (count < most) {
+    const circles = Array.from({ length: count + 1 }, (_, index) => ({
+      id: String(index),
+      radiusM,
+    }));
+    if (placeCircles(floor, circles) === null) break;
+    count += 1;
+  }
+  return count;
+}
+
+/** Circles the floor takes at the size of the largest in use. */
+function poseGround({ room, spans }: PreparedClass, people: readonly PreparedPerson[]) {
+  const options = people.flatMap((person) => person.options);
+  const free = options.filter(({ needsCircle }) => needsCircle);
+  const floor = clearFloor(room, spans, deepestLane(options));
+  const circleM = Math.max(0, ...free.map(({ radiusM }) => radiusM ?? 0));
+  const tallest = Math.max(0, ...free.map(({ heightM }) => heightM));
+  const isHighEnough = lowestOver(room, floor) >= tallest - 1e-9;
+  const wanting = people.filter((person) => person.options.some((one) => one.needsCircle)).length;
+  return {
+    ground: { room, spans, floor, circleM },
+    circles: wanting === 0 || !isHighEnough ? 0 : countCircles(floor, circleM, wanting),
+  };
+}
+
+const regionsOf = (options: readonly PlannedOption[]): Region[] =>
+  regions.filter((region) => options.some(({ loads }) => (loads[region] ?? 0) > 0));
+
+/** How often drills are chosen anew because the order needs rests or the reserves do not last. */
+const mostChoices = 6;
+
+interface DrillPlan {
+  readonly choice: DrillChoice;
+  readonly steps: readonly DrillStep[];
+}
+
+/** Drills inside their minutes, the rests between them included. */
+function planDrills(
+  highs: Highs | null,
+  prepared: PreparedClass,
+  wishes: Wishes,
+  people: readonly PreparedPerson[],
+  budget: Budget,
+): DrillPlan {
+  const all = people.flatMap(({ options }) => options);
+  const tries = all.filter(({ isAttempt }) => isAttempt);
+  const pins = wishes.pins.filter((pin) => pin.kind === 'drill');
+  const task = {
+    people,
+    pieces: prepared.pieces,
+    mainRegions: [...new Set(tries.flatMap(({ loads }) => mainRegions(loads)))],
+    usedRegions: regionsOf(all.filter(({ role }) => role !== 'alternative' && role !== 'rest')),
+    pins,
+  };
+  if (wishes.order !== undefined) {
+    const known = listDrills(task);
+    const drills = wishes.order.map(({ drill, minutes }) => ({
+      drill,
+      minutes,
+      waves: known.find((one) => one.drill === drill)?.waves ?? (1 as const),
+    }));
+    return { choice: { drills, value: 0, bound: 0, cold: [] }, steps: withPauses(drills) };
+  }
+  let minutes = budget.drills;
+  let best: DrillPlan | null = null;
+  for (let tried = 0; tried < mostChoices && minutes > 0; tried += 1) {
+    const choice = chooseDrills(highs, { ...task, minutes });
+    const ordered = orderDrills(choice.drills);
+    const steps = withPauses(ordered);
+    const used = steps.reduce((sum, step) => sum + step.minutes, 0);
+    best = { choice: { ...choice, drills: ordered }, steps };
+    if (used <= budget.drills + 1e-9) return best;
+    minutes -= Math.max(0.5, Math.min(pauseMinutes, used - budget.drills));
+  }
+  // Rests are never cut: then the last drills go.
+  const steps = [...(best?.steps ?? [])];
+  while (steps.reduce((sum, step) => sum + step.minutes, 0) > budget.drills + 1e-9) steps.pop();
+  while (steps[steps.length - 1]?.kind === 'pause') steps.pop();
+  const drills = steps.flatMap((step) => (step.kind === 'drill' ? [step] : []));
+  return { choice: { ...(best?.choice ?? { value: 0, bound: 0, cold: [] }), drills }, steps };
+}
+
+/** Everything up to the rounds, and the rounds as a problem. */
+export function poseClass(
+  highs: Highs | null,
+  prepared: PreparedClass,
+  wishes: Wishes,
+  before: BeforeById = {},
+): Posed {
+  const people = presentPeople(prepared, wishes);
+  const budgetInput = { ...wishes, families: prepared.families };
+  const shared = shareOut(budgetInput);
+  // Minutes that no check is worth go to the drills.
+  const checkMinutes = Math.min(prepared.checkMinutes, shared.checks);
+  const budget = {
+    ...shared,
+    checks: checkMinutes,
+    drills: shared.drills + shared.checks - checkMinutes,
+  };
+  const { choice, steps } = planDrills(highs, prepared, wishes, people, budget);
+  const roundSeconds = 60 * (wishes.roundMinutes + wishes.resetMinutes);
+  const lay = (settleMinutes: number) =>
+    layOutTime({
+      ...budgetInput,
+      budget,
+      steps,
+      checkMinutes,
+      settleMinutes,
+    });
+  const isOverruled = (id: string) =>
+    wishes.pins.some((pin) => pin.kind === 'tired' && pin.person === id);
+  const readyAt = (timeline: readonly TimelineItem[]) => {
+    const starts = new Map(people.map((person) => [person.id, stateAtRounds(timeline, person)]));
+    const fit = people.filter(({ id, options, capacities }) =>
+      options.some(
+        (option) =>
+          option.isAttempt && isBearable(starts.get(id)!, [option], roundSeconds, capacities),
+      ),
+    ).length;
+    return { timeline, starts, fit };
+  };
+  // The shortest pause before the rounds with which as many as can are fit to try.
+  const ready = settleSteps
+    .map((minutes) => readyAt(lay(minutes)))
+    .reduce((best, one) => (one.fit > best.fit ? one : best));
+  const { ground, circles } = poseGround(prepared, people);
+  const problem: RoundsProblem = {
+    rounds: budget.rounds,
+    walls: prepared.spans.map(({ id, wall, fromM, toM, lowestM }) => ({
+      id,
+      lengthM: toM - fromM,
+      lowestM,
+      deepM: wall === 'north' || wall === 'south' ? prepared.room.depthM : prepared.room.widthM,
+    })),
+    circles,
+    pieces: countRows(prepared.pieces),
+    helpers: Array<number>(budget.rounds).fill(wishes.helpers),
+    done: Math.min(wishes.done, budget.rounds),
+    people: people.map((person): ComposePerson => {
+      const { id, options, capacities } = person;
+      const late = wishes.late.find((one) => one.person === id);
+      const stood = before[id];
+      return {
+        id,
+        options: withOld(options, person, stood, wishes.done),
+        mostAttempts: budget.rounds,
+        ...(isOverruled(id)
+          ? {}
+          : {
+              isBearable: (sequence) =>
+                isBearable(
+                  ready.starts.get(id)!,
+                  sequence as (PlannedOption | null)[],
+                  roundSeconds,
+                  capacities,
+                ),
+            }),
+        pins: pinsOf(id, wishes, options),
+        ...(late === undefined ? {} : { fromRound: Math.max(0, late.round - 1) }),
+        ...(stood === undefined ? {} : { before: stood }),
+      };
+    }),
+  };
+  return {
+    problem,
+    people,
+    ground,
+    budget,
+    timeline: ready.timeline,
+    drills: choice,
+    starts: ready.starts,
+    roundSeconds,
+  };
+}
+
+/** What somebody did in rounds that are over stays known, though it would be shut from now on. */
+function withOld(
+  options: readonly PlannedOption[],
+  person: PreparedPerson,
+  stood: Before | undefined,
+  done: number,
+): readonly PlannedOption[] {
+  if (stood === undefined || done === 0) return options;
+  return options.concat(
+    [...person.options, ...person.fallbacks]
+      .filter(
+        ({ id }) =>
+          stood.options.slice(0, done).includes(id) && !options.some((option) => option.id === id),
+      )
+      .map((option) => ({ ...option, isPast: true as const })),
+  );
+}
+
+function pinsOf(id: string, { pins }: Wishes, options: readonly PlannedOption[]): PersonPin[] {
+  return pins.flatMap((pin): PersonPin[] => {
+    if (pin.kind === 'student' && pin.person === id) {
+      // What is shut to this student is no wish: it is reported, and asks nothing of the plan.
+      if (!options.some((option) => option.id === pin.option)) return [];
+      return [{ option: pin.option, ...roundOf(pin) }];
+    }
+    return pin.kind === 'station' && pin.person === id ? [{ wall: pin.span, ...roundOf(pin) }] : [];
+  });
+}
+
+export const roundOf = ({ round }: { readonly round?: number | undefined }) =>
+  round === undefined ? {} : { round: round - 1 };

@@ -1,0 +1,151 @@
+/**
+ * A class ready for composing: everybody judged, everything counted, nothing of anybody's health
+ * left in it. Plain data, so that it can be handed to a worker or kept.
+ */
+import { resolveBody, type BodyInput } from '../body/body';
+import type { DrillId } from '../catalog/drills';
+import type { PieceCount } from '../catalog/pieces';
+import type { PainPlace, RegionLoads } from '../catalog/regions';
+import type { School } from '../catalog/school';
+import type { LadderId } from '../catalog/stage';
+import type { Capacities } from '../fatigue/reserve';
+import type { OpenedCase } from '../ladder/case';
+import { planChecks, rankChecks, type CheckSlot } from '../ladder/tonight';
+import { keepApart, usableSpans, type Room, type Span } from '../room/room';
+import { findCapacities, listClosedDrills, listOptions, listWeakChecks } from './options';
+import type { PlannedOption, Shut } from './options';
+import { deepestLane } from './places';
+import type { BudgetInput } from './timeline';
+import { shareOut } from './timeline';
+
+export interface ClassPerson {
+  readonly id: string;
+  readonly body: BodyInput;
+  readonly opened: OpenedCase;
+}
+
+/** A choice of the teacher's. Rounds count from 1, as people say them. */
+export type Pin =
+  | {
+      readonly kind: 'student';
+      readonly person: string;
+      readonly option: string;
+      readonly round?: number;
+    }
+  | {
+      readonly kind: 'station';
+      readonly person: string;
+      readonly span: string;
+      readonly round?: number;
+    }
+  | { readonly kind: 'drill'; readonly drill: DrillId; readonly use: boolean }
+  /** The teacher overrules tiredness for this student, and answers for it. */
+  | { readonly kind: 'tired'; readonly person: string };
+
+/** What the teacher wants of the evening, and what happened at the door. */
+export interface Wishes {
+  readonly minutes: number;
+  readonly rounds: number;
+  readonly roundMinutes: number;
+  readonly resetMinutes: number;
+  /** Assistants throughout; the teacher is not one of them. */
+  readonly helpers: number;
+  readonly seed: number;
+  readonly absent: readonly string[];
+  /** Comes in time for this round, counted from 1. */
+  readonly late: readonly { readonly person: string; readonly round: number }[];
+  readonly sore: readonly { readonly person: string; readonly place: PainPlace }[];
+  readonly pins: readonly Pin[];
+  /** A running order of the teacher's own: these drills, this long, in this order. */
+  readonly order?: readonly { readonly drill: DrillId; readonly minutes: number }[];
+  /** Rounds that are over. */
+  readonly done: number;
+}
+
+export interface PreparedPerson {
+  readonly id: string;
+  readonly heightM: number;
+  readonly options: readonly PlannedOption[];
+  readonly fallbacks: readonly PlannedOption[];
+  readonly shut: readonly Shut[];
+  readonly capacities: Capacities;
+  readonly weak: readonly { readonly check: string; readonly weight: number }[];
+  readonly closedDrills: readonly DrillId[];
+  /** Loads of the holds among the checks worth taking from this person tonight. */
+  readonly checkLoads: readonly RegionLoads[];
+}
+
+export interface PreparedSlot extends Omit<CheckSlot, 'people'> {
+  readonly people: readonly { readonly id: string; readonly why: string }[];
+}
+
+export interface PreparedClass {
+  readonly profile: { readonly key: string; readonly version: number };
+  readonly room: Room;
+  readonly spans: readonly Span[];
+  readonly pieces: readonly PieceCount[];
+  readonly families: readonly LadderId[];
+  readonly people: readonly PreparedPerson[];
+  readonly checks: readonly PreparedSlot[];
+  readonly checkMinutes: number;
+}
+
+export interface ClassInput extends BudgetInput {
+  readonly room: Room;
+  readonly pieces: readonly PieceCount[];
+  readonly people: readonly ClassPerson[];
+  readonly school: School;
+}
+
+/** What holds load; other checks take no strength worth counting. */
+const checkLoads: Readonly<Partial<Record<string, RegionLoads>>> = {
+  'forearm-plank-hold': { shoulder: 0.5, scapula: 0.5, core: 0.8 },
+  'plank-hold': { wrist: 0.7, shoulder: 0.5, scapula: 0.5, core: 0.7 },
+  'dolphin-hold': { shoulder: 0.6, scapula: 0.6 },
+  'dolphin-one-leg': { shoulder: 0.7, scapula: 0.7 },
+  'hollow-hold': { core: 0.9 },
+  'wall-hold': { shoulder: 0.8, scapula: 0.7 },
+  'l-hold': { shoulder: 0.8, scapula: 0.7 },
+  'crow-hold': { wrist: 0.9, core: 0.6 },
+};
+
+/** Judges everybody and counts everything: the slow half, done where the records are. */
+export function prepareClass(input: ClassInput): PreparedClass {
+  const { room, pieces, families, people, school } = input;
+  const budget = shareOut(input);
+  const ranked = people.map(({ opened }, index) => ({ id: index, ranked: rankChecks(opened) }));
+  const { slots, minutesUsed } =
+    budget.checks > 0 ? planChecks(school, ranked, budget.checks) : { slots: [], minutesUsed: 0 };
+  const prepared = people.map(({ id, body, opened }, index): PreparedPerson => {
+    const size = resolveBody(body);
+    const found = listOptions(opened, { body: size, families, ceilingM: room.ceilingM, pieces });
+    return {
+      id,
+      heightM: body.heightM,
+      ...found,
+      capacities: findCapacities(opened),
+      weak: listWeakChecks(opened, families),
+      closedDrills: listClosedDrills(opened),
+      checkLoads: slots
+        .filter(({ people: own }) => own.some((one) => one.id === index))
+        .flatMap(({ check }) => checkLoads[check] ?? []),
+    };
+  });
+  return {
+    profile: { key: school.profile.key, version: school.profile.version },
+    room,
+    spans: keepApart(
+      room,
+      usableSpans(room),
+      deepestLane(prepared.flatMap(({ options, fallbacks }) => [...options, ...fallbacks])),
+    ),
+    pieces,
+    families,
+    checks: slots.map(({ people: own, ...slot }) => ({
+      ...slot,
+      people: own.map(({ id, why }) => ({ id: people[id].id, why })),
+    })),
+    checkMinutes: Math.ceil(minutesUsed * 2) / 2,
+    people: prepared,
+  };
+}

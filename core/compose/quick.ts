@@ -1,0 +1,94 @@
+/** A good plan at once, to stand on the screen while the proof runs. */
+import { seededRandom } from '../random';
+import {
+  bestWorth,
+  listPatterns,
+  scoreAssignment,
+  shareOf,
+  type Assignment,
+  type Pattern,
+  type RoundsProblem,
+} from './problem';
+import { findExcess } from './usage';
+
+/** Passes over everybody; a class settles in two or three. */
+const passes = 4;
+
+/**
+ * A plan that keeps every hard rule, by giving each student in turn the best pattern that is still
+ * there, then going round again while anybody gains. Everybody starts with nothing (or, at a
+ * re-plan, with what they had where it still holds), so that the plan is sound from the first step.
+ *
+ * @param problem every student has an option that takes nothing
+ */
+export function composeQuickly(
+  problem: RoundsProblem,
+  seed: number,
+  known: readonly (readonly Pattern[])[] = problem.people.map((person) =>
+    listPatterns(person, problem),
+  ),
+): Assignment {
+  const bests = known.map(bestWorth);
+  const patterns = known.map((list) => [...list].sort((a, b) => b.value - a.value));
+  const random = seededRandom(seed);
+  const plan: Pattern[] = patterns.map(
+    (list) =>
+      [...list].reverse().find((pattern) => takesNothing(pattern, problem.done)) ??
+      list[list.length - 1],
+  );
+  const order = problem.people.map((_, index) => index);
+  const tryFor = (person: number): boolean => {
+    const before = plan[person];
+    for (const pattern of patterns[person]) {
+      if (pattern.value <= before.value) break;
+      plan[person] = pattern;
+      if (findExcess(plan, problem).length === 0) return true;
+      plan[person] = before;
+    }
+    return false;
+  };
+  // Whoever had a place keeps it where it still holds; pins come before everything.
+  const first = (index: number) => {
+    const { pins = [], before } = problem.people[index];
+    return pins.length > 0 ? 0 : before !== undefined ? 1 : 2;
+  };
+  for (const person of order
+    .filter((index) => first(index) < 2)
+    .sort((a, b) => first(a) - first(b)))
+    tryFor(person);
+  for (let pass = 0; pass < passes; pass += 1) {
+    shuffle(order, random);
+    // Who has least of what they could have goes first.
+    order.sort((a, b) => shareOf(plan[a], bests[a]) - shareOf(plan[b], bests[b]));
+    let hasGained = false;
+    for (const person of order) hasGained = tryFor(person) || hasGained;
+    if (!hasGained) break;
+  }
+  return plan;
+}
+
+/** Asks for nothing in any round that is still to come. */
+export const takesNothing = ({ options }: Pattern, done = 0): boolean =>
+  options.every(
+    (option, round) =>
+      round < done ||
+      option === null ||
+      (option.alongM === undefined &&
+        option.pieces.length === 0 &&
+        !option.needsHand &&
+        !option.needsCircle),
+  );
+
+function shuffle(list: number[], random: () => number): void {
+  for (let index = list.length - 1; index > 0; index -= 1) {
+    const other = Math.floor(random() * (index + 1));
+    [list[index], list[other]] = [list[other], list[index]];
+  }
+}
+
+export function scoreQuick(problem: RoundsProblem, plan: Assignment): number {
+  return scoreAssignment(
+    plan,
+    problem.people.map((person) => bestWorth(listPatterns(person, problem))),
+  );
+}

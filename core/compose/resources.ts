@@ -1,0 +1,92 @@
+/** What of the cupboard can serve which need, so that nobody waits for foam while cork lies there. */
+import {
+  getPieceLabel,
+  isOwnPiece,
+  pieceTable,
+  specOf,
+  type PieceCount,
+  type PieceId,
+  type PieceRef,
+} from '../catalog/pieces';
+
+/** A row of the cupboard as the composer counts it: named after the piece that is asked for. */
+export type RowId = PieceId;
+
+const straps = ['strap-180', 'strap-240', 'strap-300'] as const;
+const tolerance = 1e-9;
+
+/** Heights at which one block does for another, metres. */
+const blockHeights = { lowM: 0.085, highM: 0.12 } as const;
+const longPadM = 0.55;
+const seats = { lowM: 0.35, highM: 0.55, benchM: 0.8 } as const;
+
+/** The rows a piece counts for; a long strap also does where a short one is asked for. */
+export function rowsServed(ref: PieceRef): RowId[] {
+  const spec = specOf(ref);
+  const { kind, lengthM, widthM, thicknessM } = spec;
+  if (kind === 'strap') {
+    return straps.filter((strap) => pieceTable[strap].lengthM <= lengthM + tolerance);
+  }
+  if (kind === 'block') {
+    const isFull = thicknessM >= blockHeights.lowM && thicknessM <= blockHeights.highM;
+    return [isFull ? 'foam-block' : 'thin-foam-block'];
+  }
+  if (!isOwnPiece(ref.piece)) return [ref.piece];
+  switch (kind) {
+    case 'pad':
+      return [lengthM >= longPadM ? 'shoulder-pad' : 'flat-foam'];
+    case 'blanket':
+      return ['blanket'];
+    case 'bolster':
+      return [thicknessM >= 0.9 * widthM ? 'bolster-round' : 'bolster-rectangular'];
+    case 'furniture': {
+      if (thicknessM < seats.lowM || thicknessM > seats.highM) return [ref.piece];
+      return [lengthM >= seats.benchM ? 'bench' : 'chair'];
+    }
+    default:
+      return [ref.piece];
+  }
+}
+
+/** How many there are of each row. */
+export function countRows(pieces: readonly PieceCount[]): Record<string, number> {
+  const rows: Record<string, number> = {};
+  for (const one of pieces) {
+    for (const row of rowsServed(one)) rows[row] = (rows[row] ?? 0) + one.count;
+  }
+  return rows;
+}
+
+/**
+ * What a need takes from each row. A need for a long strap takes from the short ones' row as well:
+ * every strap there is serves one need (for nested rows these counts are enough and exact).
+ */
+export function rowsTaken(
+  needs: readonly PieceCount[],
+): { readonly piece: RowId; readonly count: number }[] {
+  const rows = new Map<RowId, number>();
+  for (const need of needs) {
+    for (const row of rowsServed(need)) rows.set(row, (rows.get(row) ?? 0) + need.count);
+  }
+  return [...rows].map(([piece, count]) => ({ piece, count }));
+}
+
+const rowWords: Readonly<Partial<Record<string, readonly [one: string, many: string]>>> = {
+  'foam-block': ['block', 'blocks'],
+  'thin-foam-block': ['thin block', 'thin blocks'],
+  'strap-180': ['strap', 'straps'],
+  'strap-240': ['strap of 2.4 m or more', 'straps of 2.4 m or more'],
+  'strap-300': ['strap of 3 m', 'straps of 3 m'],
+  'bolster-rectangular': ['flat bolster', 'flat bolsters'],
+  'bolster-round': ['round bolster', 'round bolsters'],
+  'shoulder-pad': ['shoulder pad', 'shoulder pads'],
+  'flat-foam': ['flat foam pad', 'flat foam pads'],
+  blanket: ['blanket', 'blankets'],
+  bench: ['bench', 'benches'],
+};
+
+/** `2 blocks`, `1 chair`: so many of a row in words. */
+export function rowLabel(row: string, count: number): string {
+  const [one, many] = rowWords[row] ?? [getPieceLabel(row), `${getPieceLabel(row)}s`];
+  return `${count} ${count === 1 ? one : many}`;
+}

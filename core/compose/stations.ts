@@ -1,0 +1,178 @@
+/**
+ * Set-ups by letter: everyone who does the same at the same distance shares one figure and one
+ * letter, on the row of elevations, on the plan from above and on the lay-out list alike.
+ */
+import type { PieceCount } from '../catalog/pieces';
+import type { PlannedOption } from './options';
+import type { Place } from './places';
+import type { PreparedClass } from './prepared';
+import type { ClassPlan } from './writePlan';
+import { rowLabel } from './resources';
+
+export interface Station {
+  readonly letter: string;
+  readonly key: string;
+  readonly option: PlannedOption;
+  /** Everybody who is there in some round, first round first. */
+  readonly people: readonly string[];
+  /** Counted from 0. */
+  readonly rounds: readonly number[];
+}
+
+/** Within a centimetre it is the same place for the same shape. */
+const keyOf = ({ id, baseM }: PlannedOption) =>
+  baseM === undefined ? id : `${id}@${Math.round(baseM * 100)}`;
+
+const letterOf = (index: number): string =>
+  (index >= 26 ? letterOf(Math.floor(index / 26) - 1) : '') +
+  String.fromCharCode(65 + (index % 26));
+
+/** Along the walls first, from their left ends, then the middle of the room. */
+function rankOf(place: Place, spans: PreparedClass['spans']): number {
+  switch (place.kind) {
+    case 'lane':
+      return 100 * spans.findIndex(({ id }) => id === place.span) + place.fromM;
+    case 'circle':
+      return 5000 + place.y * 20 + place.x;
+    case 'mat':
+      return 10_000 + place.y * 20 + place.x;
+    case 'aside':
+      return 90_000;
+  }
+}
+
+/** Every set-up of the class with its letter; resting has none. */
+export function listStations(
+  plan: Pick<ClassPlan, 'rounds'>,
+  spans: PreparedClass['spans'],
+): Station[] {
+  const found = new Map<
+    string,
+    { option: PlannedOption; people: string[]; rounds: number[]; rank: number; first: number }
+  >();
+  plan.rounds.forEach(({ people }, round) => {
+    for (const { id, option, place } of people) {
+      if (option === null || option.isRest) continue;
+      const key = keyOf(option);
+      const known = found.get(key);
+      const rank = rankOf(place, spans);
+      if (known === undefined) {
+        found.set(key, { option, people: [id], rounds: [round], rank, first: round });
+        continue;
+      }
+      if (!known.people.includes(id)) known.people.push(id);
+      if (!known.rounds.includes(round)) known.rounds.push(round);
+      if (round === known.first) known.rank = Math.min(known.rank, rank);
+    }
+  });
+  return [...found]
+    .sort(([, a], [, b]) => a.first - b.first || a.rank - b.rank)
+    .map(([key, { option, people, rounds }], index) => ({
+      letter: letterOf(index),
+      key,
+      option,
+      people,
+      rounds,
+    }));
+}
+
+/** The letter of what somebody does; absent for rest. */
+export function findStation(
+  stations: readonly Station[],
+  option: PlannedOption | null,
+): Station | undefined {
+  if (option === null || option.isRest) return undefined;
+  const key = keyOf(option);
+  return stations.find((station) => station.key === key);
+}
+
+const wallName = (span: string) => `${span.split('-')[0]} wall`;
+
+/** Where a place is, in words: `north wall, 0.9 to 1.8 m`. */
+export function placeWords(place: Place): string {
+  switch (place.kind) {
+    case 'lane':
+      return `${wallName(place.span)}, ${place.fromM.toFixed(1)} to ${place.toM.toFixed(1)} m`;
+    case 'circle':
+      return 'clear circle on the floor';
+    case 'mat':
+      return 'mat on the floor';
+    case 'aside':
+      return 'at the side';
+  }
+}
+
+/** One thing to put somewhere before people come. */
+export interface LayOutLine {
+  readonly letter: string;
+  readonly where: string;
+  readonly props: readonly PieceCount[];
+  /** Besides, for what must be confirmed at the door. */
+  readonly fallbackProps: readonly PieceCount[];
+  readonly people: readonly string[];
+  readonly baseM?: number;
+}
+
+/**
+ * What to put where: a line for each station at each place, both sets of props where something is
+ * only open if confirmed at the door.
+ */
+export function listLayOut(
+  plan: Pick<ClassPlan, 'rounds'>,
+  stations: readonly Station[],
+  prepared: Pick<PreparedClass, 'people'>,
+): LayOutLine[] {
+  const lines = new Map<string, LayOutLine & { people: string[] }>();
+  for (const { people } of plan.rounds) {
+    for (const { id, option, place } of people) {
+      const station = findStation(stations, option);
+      if (station === undefined || option === null) continue;
+      const where = placeWords(place);
+      const key = `${station.letter}|${where}|${place.kind === 'lane' ? place.fromM : id}`;
+      const known = lines.get(key);
+      if (known !== undefined) {
+        if (!known.people.includes(id)) known.people.push(id);
+        continue;
+      }
+      const own = prepared.people.find((person) => person.id === id);
+      const beside = own?.options.find((one) => one.id === option.fallback);
+      lines.set(key, {
+        letter: station.letter,
+        where,
+        props: option.props,
+        fallbackProps: beside?.props ?? [],
+        people: [id],
+        ...(option.baseM === undefined ? {} : { baseM: option.baseM }),
+      });
+    }
+  }
+  return [...lines.values()].sort(
+    (a, b) =>
+      a.letter.length - b.letter.length || (a.letter < b.letter ? -1 : a.letter > b.letter ? 1 : 0),
+  );
+}
+
+/** `1 block, 1 strap`; `a mat` where nothing else is needed. */
+export const propWords = (props: readonly PieceCount[]): string =>
+  props.length === 0 ? 'a mat' : props.map(({ piece, count }) => rowLabel(piece, count)).join(', ');
+
+interface OutInRounds {
+  readonly rounds: readonly {
+    readonly pieces: readonly {
+      readonly row: string;
+      readonly used: number;
+      readonly of: number;
+    }[];
+  }[];
+}
+
+/** The most of each row that is out at once. */
+export function listOut(plan: OutInRounds): { row: string; most: number; of: number }[] {
+  const rows = new Map<string, { most: number; of: number }>();
+  for (const { pieces } of plan.rounds) {
+    for (const { row, used, of } of pieces) {
+      rows.set(row, { most: Math.max(rows.get(row)?.most ?? 0, used), of });
+    }
+  }
+  return [...rows].map(([row, counts]) => ({ row, ...counts })).filter(({ most }) => most > 0);
+}

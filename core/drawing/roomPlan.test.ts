@@ -1,0 +1,108 @@
+import { roomFile, usableSpans, wallIds } from '../room/room';
+import { drawRoomPlan, fittedName, roomFrame, type PlanMark } from './roomPlan';
+import { textWidth } from './scene';
+
+const room = roomFile.parse({
+  format: 'levitar-room',
+  version: 1,
+  widthM: 8,
+  depthM: 6,
+  ceilingM: 2.7,
+  doors: [{ wall: 'south', fromM: 1, toM: 1.9, opensIn: true }],
+  low: [{ xM: 7, yM: 0, widthM: 0.5, depthM: 6, heightM: 2.1, what: 'beam' }],
+});
+const spans = usableSpans(room);
+const base = { heightM: 1.7, blocks: 1, hasChair: false, hasBolster: false, needsHand: false };
+const lane = (id: string, wall: string): PlanMark => {
+  const span = spans.find((one) => one.wall === wall)!;
+  return {
+    ...base,
+    id,
+    letter: id,
+    name: 'Wilhelmina Longname',
+    place: {
+      kind: 'lane',
+      span: span.id,
+      fromM: span.fromM + 0.5,
+      toM: span.fromM + 1.36,
+      outM: 2.6,
+    },
+  };
+};
+
+describe('the room from above', () => {
+  const frame = roomFrame(room, 760);
+
+  it('is to scale, with the north wall on top', () => {
+    expect(frame.x(8) - frame.x(0)).toBeCloseTo(8 * frame.pxPerM, 1);
+    expect(frame.y(0) - frame.y(6)).toBeCloseTo(6 * frame.pxPerM, 1);
+    expect(frame.y(6)).toBeLessThan(frame.y(0));
+  });
+
+  it.each(wallIds)(
+    'puts a lane at the %s wall inside the room, its far end away from it',
+    (wall) => {
+      const scene = drawRoomPlan(room, spans, {
+        widthPx: 760,
+        units: 'cm',
+        marks: [lane('A', wall)],
+        withDimensions: true,
+      });
+      const letter = scene.shapes.find((shape) => shape.kind === 'text' && shape.text === 'A')!;
+      if (letter.kind !== 'text') throw new Error('no letter');
+      const from = {
+        north: letter.y - frame.y(6),
+        south: frame.y(0) - letter.y,
+        west: letter.x - frame.x(0),
+        east: frame.x(8) - letter.x,
+      }[wall];
+      expect(from / frame.pxPerM).toBeGreaterThan(0.8);
+      expect(from / frame.pxPerM).toBeLessThan(1.83);
+    },
+  );
+
+  it('says in words where everybody is', () => {
+    const { sentences } = drawRoomPlan(room, spans, {
+      widthPx: 500,
+      units: 'cm',
+      marks: [
+        lane('A', 'north'),
+        { ...base, id: 'b', name: 'Bo', place: { kind: 'aside' } },
+        {
+          ...base,
+          id: 'c',
+          letter: 'C',
+          name: 'Cy',
+          place: { kind: 'circle', x: 4, y: 3, radiusM: 2 },
+        },
+        {
+          ...base,
+          id: 'd',
+          letter: 'D',
+          name: 'Di',
+          place: { kind: 'mat', x: 4, y: 2, isAcross: true },
+        },
+      ],
+    });
+    expect(sentences).toHaveLength(4);
+    expect(sentences[0]).toMatch(/^A, Wilhelmina Longname: north wall, \d/);
+    expect(sentences[1]).toBe('Bo rests: at the side.');
+  });
+
+  it('shortens a name to the room there is, and keeps letters alone on a small plan', () => {
+    expect(fittedName('Bo', 100, 12)).toBe('Bo');
+    expect(fittedName('Anna Berg', 40, 12)).toBe('Anna');
+    const short = fittedName('Wilhelmina', 40, 12);
+    expect(short.endsWith('.')).toBe(true);
+    expect(textWidth(short, 12)).toBeLessThanOrEqual(40);
+    const small = drawRoomPlan(room, spans, {
+      widthPx: 400,
+      units: 'in',
+      marks: [lane('A', 'north')],
+      withNames: false,
+    });
+    const words = small.shapes.flatMap((shape) => (shape.kind === 'text' ? [shape.text] : []));
+    expect(words).toContain('A');
+    expect(words.some((word) => word.startsWith('Wil'))).toBe(false);
+  });
+});

@@ -1,0 +1,58 @@
+import { resolveBody } from '../body/body';
+import { alternativeIds, getAlternative } from '../catalog/alternatives';
+import { stageIds, getStage } from '../catalog/stages';
+import { drawAlternative, drawSide } from './alternative';
+import type { Scene, Shape } from './scene';
+
+const options = { pxPerM: 90, units: 'cm', detail: 'row' } as const;
+const bodies = [1.45, 1.7, 1.95].map((heightM) => resolveBody({ heightM }));
+
+/** Every number of a path or a line that is a place across the sheet. */
+function* placesAcross(shape: Shape): Generator<number> {
+  if ('d' in shape) {
+    const numbers = (shape.d.match(/-?\d+(\.\d+)?/g) ?? []).map(Number);
+    for (let index = 0; index < numbers.length; index += 2) yield numbers[index];
+  }
+}
+
+function expectOnSheet(scene: Scene): void {
+  expect(Number.isFinite(scene.widthPx) && scene.widthPx > 0).toBe(true);
+  for (const shape of scene.shapes.filter(({ role }) => role === 'figure')) {
+    for (const x of placesAcross(shape)) {
+      expect(x).toBeGreaterThanOrEqual(-2);
+      expect(x).toBeLessThanOrEqual(scene.widthPx + 2);
+    }
+  }
+}
+
+describe('shapes from the side', () => {
+  it.each(alternativeIds)('%s stands whole on its sheet, at every size', (id) => {
+    for (const body of bodies) {
+      const scene = drawAlternative(body, id, options);
+      expectOnSheet(scene);
+      expect(scene.sentences[0]).toContain(getAlternative(id).label);
+      const hasFigure = scene.shapes.some(({ role }) => role === 'figure');
+      expect(hasFigure).toBe(getAlternative(id).still !== null || id === 'forearm-l');
+    }
+  });
+
+  it.each(stageIds)('%s stands whole on its sheet', (id) => {
+    for (const body of bodies) expectOnSheet(drawSide(body, getStage(id), options));
+  });
+
+  it('draws a wall on whichever side the shape has it', () => {
+    const walls = (id: 'legs-up' | 'dolphin-chair') => {
+      const scene = drawAlternative(bodies[1], id, options);
+      const wall = scene.shapes.find(
+        (shape) =>
+          shape.role === 'wall' &&
+          'x1' in shape &&
+          shape.x1 === shape.x2 &&
+          Math.abs(shape.y2 - shape.y1) > 90,
+      );
+      return wall && 'x1' in wall ? wall.x1 / scene.widthPx : Number.NaN;
+    };
+    expect(walls('legs-up')).toBeLessThan(0.3);
+    expect(walls('dolphin-chair')).toBeGreaterThan(0.7);
+  });
+});

@@ -1,0 +1,94 @@
+import { resolveBody } from '../body/body';
+import { pieceCount, pieceSpec } from '../catalog/ownPiece';
+import { listKinds, specOf, type PieceCount, type PieceSpec } from '../catalog/pieces';
+import { forearmKickSetup } from '../setup/forearmKick';
+import { findForearmLift } from './lift';
+import { findSpacer } from './spacer';
+import { findStack } from './stack';
+import { findStrap } from './strap';
+
+const own = (name: string, count: number, spec: Partial<PieceSpec>): PieceCount => ({
+  piece: `own-${name}`,
+  count,
+  own: {
+    label: `Own ${name}`,
+    kind: 'pad',
+    lengthM: 0.6,
+    widthM: 0.4,
+    thicknessM: 0.04,
+    loadedM: 0.035,
+    isFirm: true,
+    stacks: true,
+    ...spec,
+  },
+});
+
+describe('a piece of one’s own', () => {
+  it('makes the stack that the shipped ones cannot', () => {
+    const request = { targetM: 0.105, footprintM: [0.5, 0.35] as const, toleranceM: 0.002 };
+    const shipped: PieceCount[] = [{ piece: 'shoulder-pad', count: 6 }];
+    expect(findStack({ ...request, pieces: shipped }).found).toBe(false);
+    const stack = findStack({ ...request, pieces: [...shipped, own('plank', 3, {})] });
+    expect(stack.heightM).toBeCloseTo(0.105, 9);
+    expect(new Set(stack.layers.map(({ piece }) => piece))).toEqual(new Set(['own-plank']));
+    expect(stack.layers.reduce((sum, { thicknessM }) => sum + thicknessM, 0)).toBeCloseTo(0.105, 9);
+    expect(specOf(stack.layers[0]).label).toBe('Own plank');
+  });
+
+  it('spaces arms, ties loops, lifts forearms and goes between the hands', () => {
+    const wedge = own('brick', 1, {
+      kind: 'block',
+      lengthM: 0.26,
+      widthM: 0.14,
+      thicknessM: 0.111,
+      loadedM: 0.111,
+    });
+    expect(findSpacer(0.111, [wedge])).toMatchObject({
+      errorM: 0,
+      faces: [{ piece: 'own-brick', face: 'thickness' }],
+    });
+    expect(findStrap(3.5, [own('rope', 1, { kind: 'strap', lengthM: 4 })])).toMatchObject({
+      piece: 'own-rope',
+    });
+    expect(findForearmLift(0.03, 0.5, [own('pad', 2, {})])).toMatchObject({
+      piece: 'own-pad',
+      heightM: 0.035,
+    });
+    const body = resolveBody({ heightM: 1.7 });
+    const setup = forearmKickSetup({ body, profile: 'prop-led', pieces: [wedge] });
+    expect(setup.block).toMatchObject({ acrossM: 0.26, depthM: 0.14, heightM: 0.111 });
+  });
+
+  it('is refused with sides that cannot be, and needs its faces', () => {
+    const { own: spec } = own('pad', 1, {});
+    expect(pieceSpec.safeParse(spec).success).toBe(true);
+    for (const wrong of [
+      { loadedM: 0.05 },
+      { thicknessM: 0.5 },
+      { lengthM: 0.3 },
+      { label: ' ' },
+      { colour: 'red' },
+    ]) {
+      expect([wrong, pieceSpec.safeParse({ ...spec, ...wrong }).success]).toEqual([wrong, false]);
+    }
+    expect(pieceCount.safeParse({ piece: 'own-pad', count: 1 }).success).toBe(false);
+    expect(pieceCount.safeParse({ piece: 'anvil', count: 1 }).success).toBe(false);
+    expect(() => specOf({ piece: 'own-pad' })).toThrow(/without its faces/);
+  });
+
+  it('stands after the shipped ones, added up', () => {
+    const list = listKinds([
+      own('b', 1, {}),
+      { piece: 'chair', count: 2 },
+      own('a', 1, {}),
+      { piece: 'foam-block', count: 1 },
+      { piece: 'chair', count: 1 },
+    ]);
+    expect(list.map(({ piece, count }) => [piece, count])).toEqual([
+      ['foam-block', 1],
+      ['chair', 3],
+      ['own-a', 1],
+      ['own-b', 1],
+    ]);
+  });
+});

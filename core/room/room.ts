@@ -1,0 +1,306 @@
+/**
+ * A room as a teacher would measure it: four walls, what blocks them, doors, low spots. Metres;
+ * x runs along the south wall from its west end, y from the south wall to the north.
+ * Source: handbook 04 "Room".
+ */
+import { z } from 'zod';
+import { InputProblem } from '../problem';
+
+export const wallIds = ['south', 'east', 'north', 'west'] as const;
+export type WallId = (typeof wallIds)[number];
+
+const metres = z.number().min(0).max(60);
+
+export const roomFile = z.strictObject({
+  format: z.literal('levitar-room'),
+  version: z.literal(1),
+  name: z.string().trim().max(80).default(''),
+  widthM: z.number().min(1).max(60),
+  depthM: z.number().min(1).max(60),
+  ceilingM: z.number().min(1.5).max(20),
+  /** Stretches of a wall that nobody can use, measured from its left end as one faces it. */
+  blocked: z
+    .array(
+      z.strictObject({
+        wall: z.enum(wallIds),
+        fromM: metres,
+        toM: metres,
+        what: z.string().max(60).default(''),
+      }),
+    )
+    .max(60)
+    .default([]),
+  /** Doors: nobody is put beside the swing of one. */
+  doors: z
+    .array(
+      z.strictObject({ wall: z.enum(wallIds), fromM: metres, toM: metres, opensIn: z.boolean() }),
+    )
+    .max(20)
+    .default([]),
+  /** Beams, fans, sloping roofs: a rectangle of floor and the height above it. */
+  low: z
+    .array(
+      z.strictObject({
+        xM: metres,
+        yM: metres,
+        widthM: z.number().positive().max(60),
+        depthM: z.number().positive().max(60),
+        heightM: z.number().min(0.5).max(20),
+        what: z.string().max(60).default(''),
+      }),
+    )
+    .max(40)
+    .default([]),
+});
+
+export type Room = z.infer<typeof roomFile>;
+
+/** A stretch of wall somebody can use, with the lowest spot over the floor before it. */
+export interface Span {
+  readonly id: string;
+  readonly wall: WallId;
+  readonly fromM: number;
+  readonly toM: number;
+  readonly lowestM: number;
+}
+
+export const roomRules = {
+  /** Kept free on both sides of a door. */
+  besideDoorM: 0.3,
+  /** A shorter stretch holds nobody. */
+  leastSpanM: 0.6,
+  /** How far a body at the wall reaches into the room, for the low spots that concern it. */
+  stripM: 1.2,
+} as const;
+
+export const wallLength = (room: Pick<Room, 'widthM' | 'depthM'>, wall: WallId): number =>
+  wall === 'south' || wall === 'north' ? room.widthM : room.depthM;
+
+/** From the left end of a wall, as one faces it, metres. */
+export interface Stretch {
+  readonly fromM: number;
+  readonly toM: number;
+}
+
+/**
+ * Checks what the schema alone cannot see.
+ *
+ * @throws InputProblem `invalid` or `out-of-range` with the path of the field
+ */
+export function assertRoom(room: Room): void {
+  const check = (list: 'blocked' | 'doors') =>
+    room[list].forEach(({ wall, fromM, toM }, index) => {
+      if (toM <= fromM) {
+        throw new InputProblem('invalid', 'A stretch must end after it begins.', [
+          list,
+          index,
+          'toM',
+        ]);
+      }
+      if (toM > wallLength(room, wall) + 1e-9) {
+        throw new InputProblem(
+          'out-of-range',
+          `The ${wall} wall is ${wallLength(room, wall)} m long.`,
+          [list, index, 'toM'],
+        );
+      }
+    });
+  check('blocked');
+  check('doors');
+  room.low.forEach(({ heightM, xM, yM }, index) => {
+    if (heightM >= room.ceilingM) {
+      throw new InputProblem('invalid', 'A low spot is lower than the ceiling.', [
+        'low',
+        index,
+        'heightM',
+      ]);
+    }
+    if (xM >= room.widthM || yM >= room.depthM) {
+      throw new InputProblem('out-of-range', 'This low spot lies outside the room.', [
+        'low',
+        index,
+      ]);
+    }
+  });
+}
+
+/** What is left of a stretch when others are taken out of it, in order. */
+export function subtract(whole: Stretch, taken: readonly Stretch[]): Stretch[] {
+  const sorted = [...taken].sort((a, b) => a.fromM - b.fromM);
+  const left: Stretch[] = [];
+  let at = whole.fromM;
+  for (const { fromM, toM } of sorted) {
+    if (fromM > at) left.push({ fromM: at, toM: Math.min(fromM, whole.toM) });
+    at = Math.max(at, toM);
+    if (at >= whole.toM) break;
+  }
+  if (at < whole.toM) left.push({ fromM: at, toM: whole.toM });
+  return left.filter(({ fromM, toM }) => toM - fromM > 1e-9);
+}
+
+/** A rectangle of floor, metres. */
+export interface Floor {
+  readonly left: number;
+  readonly right: number;
+  readonly bottom: number;
+  readonly top: number;
+}
+
+/** The floor before a stretch of wall, so far out into the room. */
+export function floorBefore(
+  { widthM, depthM }: Pick<Room, 'widthM' | 'depthM'>,
+  wall: WallId,
+  { fromM, toM }: Stretch,
+  strip: number,
+): Floor {
+  switch (wall) {
+    // Left to right as one faces the wall: the north wall runs with x, the south against it.
+    case 'north':
+      return { left: fromM, right: toM, bottom: depthM - strip, top: depthM };
+    case 'south':
+      return { left: widthM - toM, right: widthM - fromM, bottom: 0, top: strip };
+    case 'east':
+      return { left: widthM - strip, right: widthM, bottom: depthM - toM, top: depthM - fromM };
+    case 'west':
+      return { left: 0, right: strip, bottom: fromM, top: toM };
+  }
+}
+
+/** Where along a wall the low spots begin and end, so that a span is all of one height. */
+function edgesOf(room: Room, wall: WallId): number[] {
+  const length = wallLength(room, wall);
+  return room.low.flatMap(({ xM, yM, widthM, depthM }) => {
+    const [a, b] =
+      wall === 'north'
+        ? [xM, xM + widthM]
+        : wall === 'south'
+          ? [room.widthM - xM - widthM, room.widthM - xM]
+          : wall === 'west'
+            ? [yM, yM + depthM]
+            : [room.depthM - yM - depthM, room.depthM - yM];
+    return [a, b].filter((edge) => edge > 0 && edge < length);
+  });
+}
+
+/** Every usable stretch of wall, from left to right, wall by wall; doors keep their sides free. */
+export function usableSpans(room: Room): Span[] {
+  return wallIds.flatMap((wall) => {
+    const taken = [
+      ...room.blocked.filter((one) => one.wall === wall),
+      ...room.doors
+        .filter((one) => one.wall === wall)
+        .map(({ fromM, toM, opensIn }) => {
+          // A door that opens inwards sweeps its own width to the side it hangs on, whichever it is.
+          const beside = roomRules.besideDoorM + (opensIn ? toM - fromM : 0);
+          return { fromM: fromM - beside, toM: toM + beside };
+        }),
+    ];
+    const free = subtract({ fromM: 0, toM: wallLength(room, wall) }, taken);
+    const edges = edgesOf(room, wall);
+    return free
+      .flatMap((stretch) => splitAt(stretch, edges))
+      .filter(({ fromM, toM }) => toM - fromM >= roomRules.leastSpanM - 1e-9)
+      .map((stretch, index): Span => {
+        const area = floorBefore(room, wall, stretch, roomRules.stripM);
+        const over = room.low
+          .filter(
+            ({ xM, yM, widthM, depthM }) =>
+              xM < area.right - 1e-9 &&
+              xM + widthM > area.left + 1e-9 &&
+              yM < area.top - 1e-9 &&
+              yM + depthM > area.bottom + 1e-9,
+          )
+          .map(({ heightM }) => heightM);
+        return {
+          id: `${wall}-${index + 1}`,
+          wall,
+          ...stretch,
+          lowestM: Math.min(room.ceilingM, ...over),
+        };
+      });
+  });
+}
+
+const overlapOf = (a: Floor, b: Floor): Floor | null => {
+  const both = {
+    left: Math.max(a.left, b.left),
+    right: Math.min(a.right, b.right),
+    bottom: Math.max(a.bottom, b.bottom),
+    top: Math.min(a.top, b.top),
+  };
+  const isReal = both.right - both.left > 1e-6 && both.top - both.bottom > 1e-6;
+  return isReal ? both : null;
+};
+
+/** The stretch of a wall that lies before a piece of floor. */
+function alongWall({ widthM, depthM }: Room, wall: WallId, floor: Floor): Stretch {
+  switch (wall) {
+    case 'north':
+      return { fromM: floor.left, toM: floor.right };
+    case 'south':
+      return { fromM: widthM - floor.right, toM: widthM - floor.left };
+    case 'west':
+      return { fromM: floor.bottom, toM: floor.top };
+    case 'east':
+      return { fromM: depthM - floor.top, toM: depthM - floor.bottom };
+  }
+}
+
+/**
+ * Stretches whose lanes never meet: where two walls share a corner, or face each other too near,
+ * one of them gives way, so that the most lanes are left.
+ *
+ * @param depthM how far the deepest lane reaches into the room
+ */
+export function keepApart(room: Room, spans: readonly Span[], depthM: number): Span[] {
+  let now = [...spans];
+  for (let tries = 0; tries < 4 * spans.length + 4; tries += 1) {
+    const clash = findClash(room, now, depthM);
+    if (clash === null) break;
+    const { gives, floor } = clash;
+    const lost = alongWall(room, gives.wall, floor);
+    const left = subtract(gives, [lost]).filter(
+      ({ fromM, toM }) => toM - fromM >= roomRules.leastSpanM - 1e-9,
+    );
+    now = now.flatMap((span) =>
+      span === gives ? left.map((stretch) => ({ ...span, ...stretch })) : [span],
+    );
+  }
+  // Named anew from left to right, as people count them.
+  return wallIds.flatMap((wall) =>
+    now
+      .filter((span) => span.wall === wall)
+      .sort((a, b) => a.fromM - b.fromM)
+      .map((span, index) => ({ ...span, id: `${wall}-${index + 1}` })),
+  );
+}
+
+/** About a lane: a mat and what is kept free beside it. */
+const laneM = 0.86;
+
+function findClash(room: Room, spans: readonly Span[], depthM: number) {
+  for (const [index, a] of spans.entries()) {
+    for (const b of spans.slice(index + 1)) {
+      if (a.wall === b.wall) continue;
+      const floors = [a, b].map((span) => floorBefore(room, span.wall, span, depthM));
+      const floor = overlapOf(floors[0], floors[1]);
+      if (floor === null) continue;
+      const lanes = (stretches: readonly Stretch[]) =>
+        stretches.reduce((sum, { fromM, toM }) => sum + Math.floor((toM - fromM) / laneM), 0);
+      const left = (span: Span) => lanes(subtract(span, [alongWall(room, span.wall, floor)]));
+      const length = ({ fromM, toM }: Span) => toM - fromM;
+      const [ifA, ifB] = [left(a) + lanes([b]), lanes([a]) + left(b)];
+      const aGives = ifA > ifB || (ifA === ifB && length(a) < length(b));
+      return { gives: aGives ? a : b, floor };
+    }
+  }
+  return null;
+}
+
+function splitAt({ fromM, toM }: Stretch, edges: readonly number[]): Stretch[] {
+  const cuts = [...new Set(edges)]
+    .filter((edge) => edge > fromM && edge < toM)
+    .sort((a, b) => a - b);
+  const points = [fromM, ...cuts, toM];
+  return points.slice(1).map((end, index) => ({ fromM: points[index], toM: end }));
+}

@@ -1,0 +1,300 @@
+/**
+ * The hard rules of handbook 08 once more, from a plan file and the class alone: its own geometry,
+ * its own counting, its own reserves. Nothing of the composer is used here.
+ */
+import { drillTable } from '../catalog/drills';
+import { alternativeTable } from '../catalog/alternatives';
+import type { RegionLoads } from '../catalog/regions';
+import { specOf, type PieceCount } from '../catalog/pieces';
+import type { PlanFile } from '../cli/planFile';
+import { getStageIn } from '../catalog/school';
+import { findPainFor, type OpenedCase } from '../ladder/case';
+import { evaluateCautions } from '../caution/evaluate';
+import { judge, opensStage } from '../ladder/verdict';
+import type { Room } from '../room/room';
+
+export interface CheckedPerson {
+  readonly id: string;
+  readonly opened: OpenedCase;
+  readonly heightM: number;
+}
+
+export interface CheckedClass {
+  readonly room: Room;
+  readonly pieces: readonly PieceCount[];
+  readonly helpers: number;
+  readonly people: readonly CheckedPerson[];
+}
+
+type Box = readonly [left: number, bottom: number, right: number, top: number];
+type Placed = PlanFile['rounds'][number]['people'][number];
+
+const slack = 1e-6;
+const matWidthM = 0.61;
+
+function laneBox(room: Room, wall: string, fromM: number, toM: number, outM: number): Box {
+  if (wall === 'north') return [fromM, room.depthM - outM, toM, room.depthM];
+  if (wall === 'south') return [room.widthM - toM, 0, room.widthM - fromM, outM];
+  if (wall === 'west') return [0, fromM, outM, toM];
+  return [room.widthM - outM, room.depthM - toM, room.widthM, room.depthM - fromM];
+}
+
+const meet = (a: Box, b: Box) =>
+  a[0] < b[2] - slack && b[0] < a[2] - slack && a[1] < b[3] - slack && b[1] < a[3] - slack;
+
+const toBox = (plan: PlanFile, room: Room, { place }: Placed): Box | null => {
+  if (place.kind === 'lane') {
+    const span = plan.spans.find(({ id }) => id === place.span)!;
+    return laneBox(room, span.wall, place.fromM, place.toM, place.outM);
+  }
+  if (place.kind !== 'mat') return null;
+  const [w, h] = place.isAcross ? [1.83, 0.86] : [0.86, 1.83];
+  return [place.x - w / 2, place.y - h / 2, place.x + w / 2, place.y + h / 2];
+};
+
+const stageOf = (option: string) => option.split('+')[0];
+
+/** Can these needs be served from these pieces? Straps by length, blocks by height, one each. */
+function canServe(needs: readonly PieceCount[], pieces: readonly PieceCount[]): boolean {
+  const left = pieces
+    .flatMap((one) => Array.from({ length: one.count }, () => specOf(one)))
+    .sort((a, b) => a.lengthM - b.lengthM);
+  const wanted = needs
+    .flatMap((one) => Array.from({ length: one.count }, () => ({ one, spec: specOf(one) })))
+    .sort((a, b) => b.spec.lengthM - a.spec.lengthM);
+  for (const { one, spec } of wanted) {
+    const index = left.findIndex((piece) => {
+      if (spec.kind === 'strap')
+        return piece.kind === 'strap' && piece.lengthM >= spec.lengthM - slack;
+      if (one.piece === 'foam-block') {
+        return piece.kind === 'block' && piece.thicknessM >= 0.085 && piece.thicknessM <= 0.12;
+      }
+      if (one.piece === 'thin-foam-block')
+        return piece.kind === 'block' && piece.thicknessM < 0.085;
+      return piece.label === spec.label;
+    });
+    if (index < 0) return false;
+    left.splice(index, 1);
+  }
+  return true;
+}
+
+/** Seconds somebody can bear a load, as handbook 07 has it, from the holds that were seen. */
+function secondsFor(person: OpenedCase, region: string, load: number): number {
+  const by: Record<string, [string, number]> = {
+    shoulder: ['dolphin-hold', 0.6],
+    scapula: ['dolphin-hold', 0.6],
+    wrist: ['plank-hold', 0.7],
+    core: ['hollow-hold', 0.9],
+  };
+  const [check, reference] = by[region] ?? ['', 1];
+  const level = person.school.checks.has(check) ? person.assessor.histories(check)[0].level : null;
+  const seconds = level === null ? 60 : Math.exp(level.mean);
+  return level === null ? 60 / load ** 2 : seconds * (reference / load) ** 2;
+}
+
+/** Tries found too tired or too cold, living through the rounds with the reserves of handbook 07. */
+function findTired(
+  plan: PlanFile,
+  { id, opened }: CheckedPerson,
+  closed: ReadonlySet<string>,
+): string[] {
+  const reserve: Record<string, number> = {};
+  const worked: Record<string, number> = {};
+  const pass = (loads: RegionLoads, seconds: number) => {
+    for (const region of ['wrist', 'shoulder', 'scapula', 'core', 'neck', 'hamstring', 'hip']) {
+      const load = (loads as Record<string, number>)[region] ?? 0;
+      const now = reserve[region] ?? 1;
+      reserve[region] =
+        load > 0
+          ? Math.max(0, now - seconds / secondsFor(opened, region, load))
+          : 1 - (1 - now) * Math.exp(-seconds / 180);
+      if (load > 0) worked[region] = (worked[region] ?? 0) + seconds;
+    }
+  };
+  const wrong: string[] = [];
+  let hasTried = false;
+  for (const item of plan.timeline) {
+    if (item.kind === 'drill' && !closed.has(item.drill!)) {
+      for (const region of Object.keys(drillTable[item.drill as keyof typeof drillTable].loads)) {
+        worked[region] = (worked[region] ?? 0) + item.minutes * 60;
+      }
+    }
+    const round = item.kind === 'round' ? Number(item.id.split('-')[1]) : null;
+    const mine = round === null ? null : plan.rounds[round - 1].people.find((one) => one.id === id);
+    const option = mine?.option ?? null;
+    const spec =
+      option !== null && opened.school.stages.has(stageOf(option))
+        ? getStageIn(opened.school, stageOf(option)).spec
+        : null;
+    if (spec?.isAttempt !== true) {
+      // Holds of an earlier round warm as well, up to two minutes of them.
+      const instead = option?.startsWith('instead-')
+        ? alternativeTable[option.slice(8) as keyof typeof alternativeTable].loads
+        : {};
+      for (const region of Object.keys(spec?.loads ?? instead)) {
+        worked[region] = (worked[region] ?? 0) + 120;
+      }
+      pass({}, item.minutes * 60);
+      continue;
+    }
+    const main = Object.entries(spec.loads).filter(([, load]) => load >= 0.5);
+    for (const [region] of main) {
+      if ((reserve[region] ?? 1) < 0.6 - slack) wrong.push(`${id} tries with a tired ${region}`);
+      if (!hasTried && (worked[region] ?? 0) < 60) wrong.push(`${id} tries with a cold ${region}`);
+    }
+    hasTried = true;
+    pass(Object.fromEntries(main.map(([region]) => [region, 1])), 8);
+    pass({}, item.minutes * 60);
+  }
+  return wrong;
+}
+
+/** Every hard rule that a plan breaks, in words; empty for one that holds. */
+export function checkPlan(
+  plan: PlanFile,
+  { room, pieces, helpers, people }: CheckedClass,
+): string[] {
+  const wrong: string[] = [];
+  let teacherRounds = 0;
+  const isDrillClosed = ({ opened }: CheckedPerson, drill: keyof typeof drillTable) =>
+    findPainFor(opened.pains, drillTable[drill].loads) !== null ||
+    !evaluateCautions(opened.care, { columns: drillTable[drill].columns }, opened.asOf).isOpen;
+  for (const { round, people: placed } of plan.rounds) {
+    const say = (words: string) => wrong.push(`round ${round}: ${words}`);
+    const needs: PieceCount[] = [];
+    const counted = new Set<string>();
+    let hands = 0;
+    const boxes: { id: string; box: Box; mate: string | undefined }[] = [];
+    const circles: { id: string; x: number; y: number; r: number }[] = [];
+    for (const one of placed) {
+      const { id, option, place, needsHand } = one;
+      const person = people.find((each) => each.id === id);
+      if (person === undefined) {
+        say(`${id} is nobody`);
+        continue;
+      }
+      if (needsHand) hands += 1;
+      if (option !== null && option !== 'rest') {
+        const { opened, heightM } = person;
+        const stage = stageOf(option);
+        if (option.startsWith('instead-')) {
+          const alternative = alternativeTable[option.slice(8) as keyof typeof alternativeTable];
+          const spec =
+            'stage' in alternative
+              ? getStageIn(opened.school, alternative.stage).spec
+              : alternative;
+          if (!evaluateCautions(opened.care, { columns: spec.columns }, opened.asOf).isOpen)
+            say(`${id}: ${option} is closed by a caution`);
+          if (findPainFor(opened.pains, alternative.loads))
+            say(`${id}: ${option} loads what hurts`);
+        } else {
+          const verdict = judge(stage, opened);
+          const { spec } = getStageIn(opened.school, stage);
+          if (!opensStage(verdict.kind)) say(`${id}: ${stage} is ${verdict.kind}`);
+          if (needsHand && opened.consent === 'no') say(`${id} is touched against a no`);
+          if (verdict.kind === 'advance-with-support' && !needsHand)
+            say(`${id}: ${stage} without help`);
+          if (verdict.atDoor.length > 0 && one.otherwise === undefined)
+            say(`${id}: no fallback beside`);
+          if (spec.needsWall && place.kind !== 'lane') say(`${id}: ${stage} without its wall`);
+          if (spec.isFree && spec.family !== 'arm-balance' && place.kind !== 'circle')
+            say(`${id}: ${stage} without its circle`);
+          const reach = (spec.family === 'handstand' ? 1.22 : 1.08) * heightM;
+          const needed =
+            spec.isAttempt || (spec.isFree && spec.family !== 'arm-balance') ? reach + 0.15 : 0;
+          if (place.kind === 'lane') {
+            const span = plan.spans.find((each) => each.id === place.span)!;
+            if (needed > span.lowestM + slack) say(`${id}: ${span.id} is too low`);
+          }
+          if (needed > room.ceilingM + slack) say(`${id}: the ceiling is too low`);
+          if (place.kind === 'circle' && place.radiusM < reach + 0.3 - slack)
+            say(`${id}: the circle is too small`);
+        }
+      }
+      const box = toBox(plan, room, one);
+      if (box !== null) boxes.push({ id, box, mate: one.sharesWith });
+      if (place.kind === 'circle') circles.push({ id, x: place.x, y: place.y, r: place.radiusM });
+      if (
+        box !== null &&
+        (box[0] < -slack ||
+          box[1] < -slack ||
+          box[2] > room.widthM + slack ||
+          box[3] > room.depthM + slack)
+      )
+        say(`${id} lies outside the room`);
+      if (one.sharesWith !== undefined && counted.has(one.sharesWith)) continue;
+      counted.add(id);
+      const line = plan.layOut.find(
+        ({ letter, people: own }) => letter === one.letter && own.includes(id),
+      );
+      needs.push(...((line?.props ?? []) as PieceCount[]));
+    }
+    if (!canServe(needs, pieces)) say('more pieces than the cupboard holds');
+    boxes.forEach((a, index) => {
+      for (const b of boxes.slice(index + 1)) {
+        if (a.mate === b.id || b.mate === a.id) continue;
+        if (meet(a.box, b.box)) say(`${a.id} and ${b.id} lie on each other`);
+      }
+      for (const { id, x, y, r } of circles) {
+        const nearX = Math.min(Math.max(x, a.box[0]), a.box[2]);
+        const nearY = Math.min(Math.max(y, a.box[1]), a.box[3]);
+        if (id !== a.id && Math.hypot(x - nearX, y - nearY) < r - slack)
+          say(`${a.id} is inside the circle of ${id}`);
+      }
+    });
+    circles.forEach((a, index) => {
+      for (const b of circles.slice(index + 1)) {
+        if (Math.hypot(a.x - b.x, a.y - b.y) < a.r + b.r - slack)
+          say(`circles of ${a.id} and ${b.id}`);
+      }
+    });
+    for (const span of plan.spans) {
+      const here = placed
+        .flatMap((one) =>
+          one.place.kind === 'lane' && one.place.span === span.id
+            ? [{ ...one, lane: one.place }]
+            : [],
+        )
+        .sort((a, b) => a.lane.fromM - b.lane.fromM);
+      here.forEach((one, index) => {
+        if (one.lane.fromM < span.fromM - slack || one.lane.toM > span.toM + slack)
+          say(`${one.id} stands beyond ${span.id}`);
+        const next = here[index + 1];
+        const falls = (each: Placed) =>
+          each.option !== null &&
+          people[0].opened.school.stages.get(stageOf(each.option))?.spec.isAttempt === true;
+        if (next && next.sharesWith !== one.id && falls(one) && falls(next)) {
+          if (next.lane.fromM - one.lane.toM < matWidthM - slack)
+            say(`${one.id} and ${next.id} may fall on each other`);
+        }
+      });
+    }
+    if (hands > helpers + 1) say('more hands than there are');
+    if (hands > helpers) teacherRounds += 1;
+  }
+  if (plan.rounds.length > 0 && teacherRounds >= plan.rounds.length)
+    wrong.push('the teacher never watches');
+  for (const person of people) {
+    const mine = plan.rounds.map(({ people: placed }) => placed.find(({ id }) => id === person.id));
+    if (mine.every((one) => one === undefined)) continue;
+    if (mine.some((one) => one === undefined)) wrong.push(`${person.id} misses a round`);
+    const tries = mine.filter(
+      (one) =>
+        one?.option &&
+        person.opened.school.stages.get(stageOf(one.option))?.spec.isAttempt === true,
+    ).length;
+    if (tries === 1 && plan.wishes.late.length === 0 && plan.wishes.done === 0)
+      wrong.push(`${person.id} tries only once`);
+    const closed = new Set(
+      Object.keys(drillTable).filter((drill) =>
+        isDrillClosed(person, drill as keyof typeof drillTable),
+      ),
+    );
+    wrong.push(...findTired(plan, person, closed));
+  }
+  const minutes = plan.timeline.reduce((sum, item) => sum + item.minutes, 0);
+  if (minutes > plan.wishes.minutes + slack && plan.rounds.length > 0)
+    wrong.push('longer than the class');
+  return wrong;
+}
