@@ -1,0 +1,359 @@
+import fc from 'fast-check';
+import { checkTable } from '../catalog/checks';
+import { readClock } from './clock';
+import { nextDelivery, stillWaiting, takeIn, waitAfter } from './queue';
+import { secondsUpsideDown, toPains, toRecords, toSigns } from './records';
+import { hasSign, needsWord, replay } from './replay';
+import { peopleOf, tapId, uniteTaps, type FloorAct, type Tap } from './tap';
+
+/** A device with two clocks that a test can set, put to sleep and reload. */
+function makeDevice(device: string, { wallMs = 1_000_000, monoMs = 0, boot = 'a' } = {}) {
+  const state = { wallMs, monoMs, boot: `${device}-${boot}`, seq: 0, serverAhead: 0 };
+  return {
+    state,
+    wait(seconds: number) {
+      state.wallMs += seconds * 1000;
+      state.monoMs += seconds * 1000;
+    },
+    sleep(seconds: number) {
+      state.wallMs += seconds * 1000;
+      state.serverAhead += seconds * 1000;
+    },
+    setClock(seconds: number) {
+      state.wallMs += seconds * 1000;
+    },
+    reload(seconds: number, name: string) {
+      state.wallMs += seconds * 1000;
+      state.serverAhead += state.monoMs + seconds * 1000;
+      state.monoMs = 0;
+      state.boot = `${device}-${name}`;
+    },
+    tap(act: FloorAct): Tap {
+      state.seq += 1;
+      const { boot: load, monoMs: mono, wallMs: wall } = state;
+      return { device, seq: state.seq, at: { boot: load, monoMs: mono, wallMs: wall }, act };
+    },
+    anchor(): Tap {
+      const serverMs = 5_000_000 + state.serverAhead + state.monoMs;
+      return this.tap({ kind: 'anchor', serverMs, roundTripMs: 20 });
+    },
+  };
+}
+
+const start = (hold: string, people: string[], check: string | null = 'dolphin-hold') =>
+  ({ kind: 'hold-start', hold, check, base: null, side: null, people }) as const;
+const down = (hold: string, person: string) => ({ kind: 'hold-down', hold, person }) as const;
+const stop = (hold: string) => ({ kind: 'hold-stop', hold }) as const;
+
+const recordsOf = (taps: readonly Tap[]) => toRecords(replay(taps), checkTable);
+
+describe('a group hold', () => {
+  it('times who comes down and censors who is up when the clock stops', () => {
+    const device = makeDevice('t');
+    const taps = [device.tap(start('h', ['1', '2', '3']))];
+    device.wait(31.4);
+    taps.push(device.tap(down('h', '2')));
+    device.wait(5);
+    taps.push(device.tap({ kind: 'hold-fault', hold: 'h', person: '3', fault: 'sag' }));
+    device.wait(13.6);
+    taps.push(device.tap(stop('h')));
+    expect(recordsOf(taps)).toEqual([
+      expect.objectContaining({ person: '1', value: 50, stoppedByTeacher: true, faults: [] }),
+      expect.objectContaining({ person: '2', value: 31.4, stoppedByTeacher: false }),
+      expect.objectContaining({ person: '3', value: 50, stoppedByTeacher: true, faults: ['sag'] }),
+    ]);
+  });
+
+  it('gives nothing while it runs, and nobody a time from before it was taken back', () => {
+    const device = makeDevice('t');
+    const taps = [device.tap(start('h', ['1']))];
+    device.wait(10);
+    const wrong = device.tap(down('h', '1'));
+    expect(recordsOf(taps)).toEqual([]);
+    taps.push(wrong, device.tap({ kind: 'undo', tap: tapId(wrong) }));
+    device.wait(10);
+    taps.push(device.tap(stop('h')));
+    expect(recordsOf(taps)).toMatchObject([{ value: 20, stoppedByTeacher: true }]);
+  });
+
+  it('counts who is tapped after the stop as up when it stopped', () => {
+    const device = makeDevice('t');
+    const taps = [device.tap(start('h', ['1']))];
+    device.wait(12);
+    taps.push(device.tap(stop('h')));
+    device.wait(0.3);
+    taps.push(device.tap(down('h', '1')));
+    expect(recordsOf(taps)).toMatchObject([{ value: 12, stoppedByTeacher: true }]);
+  });
+
+  it('takes back an undo that was a slip', () => {
+    const device = makeDevice('t');
+    const first = device.tap(start('h', ['1']));
+    device.wait(8);
+    const end = device.tap(stop('h'));
+    const undo = device.tap({ kind: 'undo', tap: tapId(end) });
+    const again = device.tap({ kind: 'undo', tap: tapId(undo) });
+    expect(recordsOf([first, end, undo])).toEqual([]);
+    expect(recordsOf([first, end, undo, again])).toMatchObject([{ value: 8 }]);
+  });
+});
+
+describe('clocks', () => {
+  const hold = (between: (device: ReturnType<typeof makeDevice>, taps: Tap[]) => void) => {
+    const device = makeDevice('t');
+    const taps: Tap[] = [device.anchor(), device.tap(start('h', ['1']))];
+    device.wait(10);
+    between(device, taps);
+    device.wait(10);
+    taps.push(device.tap(stop('h')));
+    return replay(taps).holds[0];
+  };
+
+  it('are plain where nothing happens', () => {
+    const plain = hold(() => undefined);
+    expect(plain.stopped).toMatchObject({ seconds: 20, isApproximate: false });
+    expect(needsWord(plain)).toBe(false);
+  });
+
+  it('ask the teacher when somebody sets the clock and no server was heard since', () => {
+    const set = hold((device) => device.setClock(3600));
+    expect(set.stopped).toMatchObject({ seconds: 20, isApproximate: true, highSeconds: 3620 });
+    expect(needsWord(set)).toBe(true);
+  });
+
+  it('let the server outvote a clock that was set', () => {
+    const set = hold((device, taps) => {
+      device.setClock(-600);
+      taps.push(device.anchor());
+    });
+    expect(set.stopped).toMatchObject({ seconds: 20, isApproximate: false });
+  });
+
+  it('see a sleep in the middle by the server’s answer after it', () => {
+    const slept = hold((device, taps) => {
+      device.sleep(40);
+      taps.push(device.anchor());
+    });
+    expect(slept.stopped).toMatchObject({ seconds: 60, isApproximate: false });
+  });
+
+  it('go on over a reload where server and wall clock agree, and ask where they do not', () => {
+    const reload = (seconds: number) =>
+      hold((device, taps) => {
+        device.reload(4, 'b');
+        device.setClock(seconds);
+        taps.push(device.anchor());
+      });
+    expect(reload(0).stopped).toMatchObject({ seconds: 24, isApproximate: false });
+    expect(reload(90).stopped).toMatchObject({ seconds: 24, isApproximate: true });
+  });
+
+  it('never claim a time over a reload that no server has seen', () => {
+    const alone = makeDevice('t');
+    const taps = [alone.tap(start('h', ['1']))];
+    alone.reload(30, 'b');
+    taps.push(alone.tap(stop('h')));
+    expect(replay(taps).holds[0].stopped).toMatchObject({ seconds: 30, isApproximate: true });
+    expect(recordsOf(taps)).toEqual([]);
+    const keep = alone.tap({ kind: 'hold-settle', hold: 'h', keep: true });
+    expect(recordsOf([...taps, keep])).toMatchObject([{ value: 30 }]);
+    const drop = alone.tap({ kind: 'hold-settle', hold: 'h', keep: false });
+    expect(recordsOf([...taps, keep, drop])).toEqual([]);
+  });
+
+  it('put two devices on the server’s line whatever their own clocks say', () => {
+    const [teacher, helper] = [makeDevice('t'), makeDevice('h', { wallMs: 9_000_000, monoMs: 77 })];
+    const taps = [teacher.anchor(), helper.anchor(), teacher.tap(start('x', ['1', '2']))];
+    helper.state.serverAhead -= 77;
+    const shifted = helper.anchor();
+    teacher.wait(15);
+    helper.wait(15);
+    taps.push(shifted, helper.tap(down('x', '1')));
+    teacher.wait(5);
+    taps.push(teacher.tap(stop('x')));
+    const [hold1] = replay(taps).holds;
+    expect(hold1.people[0].down).toMatchObject({ isApproximate: false });
+    expect(hold1.people[0].down!.seconds).toBeCloseTo(15, 0);
+    expect(hold1.stopped!.seconds).toBe(20);
+  });
+
+  it('keep a device’s own order when its clock jumps back', () => {
+    const device = makeDevice('t');
+    const first = device.tap({ kind: 'segment', index: 1, roundsDone: 0 });
+    device.setClock(-500);
+    const second = device.tap({ kind: 'segment', index: 2, roundsDone: 0 });
+    expect(replay([second, first]).segment).toBe(2);
+    expect(readClock([second, first]).ordered).toEqual([first, second]);
+  });
+});
+
+describe('tries', () => {
+  const kick = (more: object = {}): FloorAct => ({
+    kind: 'try',
+    person: '1',
+    what: 'kick',
+    stage: 'FS10',
+    base: 'forearms',
+    round: 1,
+    leg: 'left',
+    reached: true,
+    blocksKept: true,
+    landing: 'soft',
+    isAssisted: false,
+    ...more,
+  });
+
+  it('become blocks kept and exits, but never an exit out of somebody’s hands', () => {
+    const device = makeDevice('t');
+    const taps = [kick(), kick({ isAssisted: true }), kick({ landing: 'heavy', blocksKept: null })];
+    const records = recordsOf(taps.map((act) => device.tap(act)));
+    expect(records.map(({ check, value, faults }) => [check, value, faults])).toEqual([
+      ['blocks-kept', 1, []],
+      ['controlled-exit', 1, []],
+      ['blocks-kept', 1, []],
+      ['controlled-exit', 0, ['heavy-landing']],
+    ]);
+  });
+
+  it('count the hops that reach, the best ten in a row', () => {
+    const device = makeDevice('t');
+    const hops = [...Array<boolean>(6).fill(false), ...Array<boolean>(8).fill(true), false];
+    const taps = hops.map((reached) =>
+      device.tap(kick({ what: 'hop', reached, blocksKept: null, landing: null })),
+    );
+    expect(recordsOf(taps)).toMatchObject([{ check: 'hops-reaching', value: 8 }]);
+    expect(secondsUpsideDown(replay(taps)).get('1')).toBe(15 * 8);
+  });
+});
+
+it('keeps signs, pain, the door and what is tapped after the end', () => {
+  const device = makeDevice('t');
+  const taps = [
+    device.tap({ kind: 'door', person: '1', check: 'neck-ease', isFine: true }),
+    device.tap({ kind: 'sign', person: '2', sign: 'tingling' }),
+    device.tap({ kind: 'sore', person: '3', place: 'wrist' }),
+    device.tap({ kind: 'halt', person: '4' }),
+    device.tap({ kind: 'end' }),
+  ];
+  device.wait(3);
+  taps.push(
+    device.tap({
+      kind: 'seen',
+      person: '1',
+      check: 'dolphin-push-ups',
+      value: 6,
+      base: null,
+      side: null,
+      faults: [],
+    }),
+  );
+  const state = replay(taps);
+  expect(toSigns(state)).toMatchObject([{ person: '2', sign: 'tingling' }]);
+  expect(toPains(state)).toMatchObject([{ person: '3', place: 'wrist' }]);
+  expect(state.halts).toHaveLength(3);
+  expect(['2', '3', '4'].map((person) => hasSign(state, person))).toEqual([true, false, false]);
+  expect(state.afterEnd).toBe(1);
+  expect(recordsOf(taps).map(({ check, value }) => [check, value])).toEqual([
+    ['dolphin-push-ups', 6],
+    ['neck-ease', 1],
+  ]);
+  expect(peopleOf(taps[1].act)).toEqual(['2']);
+});
+
+/** Random taps of two devices, as a class might make them; some undo others. */
+const classTaps = fc
+  .array(
+    fc.record({
+      who: fc.constantFrom('t', 'h'),
+      wait: fc.nat(9000),
+      person: fc.constantFrom('1', '2', '3'),
+      kind: fc.nat(8),
+      reloads: fc.nat(12).map((n) => n === 0),
+      jump: fc.nat(15).map((n) => (n === 0 ? 120 : 0)),
+    }),
+    { maxLength: 60 },
+  )
+  .map((steps) => {
+    const devices = { t: makeDevice('t'), h: makeDevice('h', { wallMs: 1_000_900 }) };
+    const taps: Tap[] = [];
+    steps.forEach(({ who, wait, person, kind, reloads, jump }, index) => {
+      const device = devices[who as 't' | 'h'];
+      device.wait(wait / 1000);
+      if (reloads) device.reload(1, `r${index}`);
+      if (jump > 0) device.setClock(jump);
+      const hold = `h${Math.floor(index / 10)}`;
+      const acts: FloorAct[] = [
+        start(hold, ['1', '2', '3']),
+        down(hold, person),
+        stop(hold),
+        { kind: 'segment', index, roundsDone: 0 },
+        { kind: 'absent', person, isAbsent: index % 2 === 0 },
+        { kind: 'sore', person, place: 'wrist' },
+        { kind: 'hold-settle', hold, keep: index % 3 === 0 },
+        { kind: 'undo', tap: taps.length > 0 ? tapId(taps[index % taps.length]) : 't.1' },
+      ];
+      taps.push(kind === 8 ? device.anchor() : device.tap(acts[kind]));
+    });
+    return taps;
+  });
+
+const view = (taps: readonly Tap[]) => {
+  const { undoable, ...state } = replay(taps);
+  return JSON.stringify([
+    { ...state, door: [...state.door], absent: [...state.absent], late: [...state.late] },
+    [...undoable].sort(([a], [b]) => (a < b ? -1 : 1)),
+    recordsOf(taps),
+  ]);
+};
+
+describe('any delivery', () => {
+  it('in any order, however often, gives the same record', () => {
+    fc.assert(
+      fc.property(classTaps, fc.infiniteStream(fc.nat(1000)), (taps, stream) => {
+        const random = () => stream.next().value;
+        const messy = [...taps, ...taps.filter(() => random() % 3 === 0)]
+          .map((one) => [random(), one] as const)
+          .sort(([a], [b]) => a - b)
+          .map(([, one]) => one);
+        expect(view(uniteTaps(messy))).toBe(view(taps));
+      }),
+      { numRuns: 300 },
+    );
+  });
+
+  it('over a wire that drops, repeats and reorders, arrives once and in order', () => {
+    fc.assert(
+      fc.property(classTaps, fc.array(fc.nat(5), { minLength: 40 }), (taps, wire) => {
+        const kept: Tap[] = [];
+        for (const device of ['t', 'h']) {
+          const own = taps.filter((one) => one.device === device);
+          let waiting: Tap[] = [];
+          let late: Tap[] = [];
+          own.forEach((one, index) => {
+            waiting.push(one);
+            const upTo = kept.filter((tap) => tap.device === device).at(-1)?.seq ?? 0;
+            const delivery = nextDelivery(waiting);
+            const luck = wire[index % wire.length];
+            // Lost on the way there.
+            if (luck === 0) return;
+            // Overtaken: an older delivery arrives again, its last tap without those before it.
+            const arriving = luck === 1 ? [...delivery.slice(-1), ...late] : delivery;
+            late = delivery;
+            const taken = takeIn(upTo, arriving);
+            kept.push(...taken.fresh);
+            // Lost on the way back: the device does not know that it was heard.
+            if (luck !== 2) waiting = stillWaiting(waiting, taken.upTo);
+          });
+          const upTo = kept.filter((tap) => tap.device === device).at(-1)?.seq ?? 0;
+          kept.push(...takeIn(upTo, nextDelivery(waiting)).fresh);
+          expect(kept.filter((tap) => tap.device === device)).toEqual(own);
+        }
+        expect(view(kept)).toBe(view(taps));
+      }),
+    );
+  });
+
+  it('waits longer after each failure, but never for ever', () => {
+    expect([0, 1, 2, 3, 30].map(waitAfter)).toEqual([0, 1000, 2000, 4000, 15_000]);
+  });
+});

@@ -1,0 +1,216 @@
+import { toPlanFile } from '../cli/planFile';
+import { composeClass } from '../compose/composeClass';
+import { prepareClass } from '../compose/prepared';
+import { usualSolve } from '../compose/solve';
+import { inventClass } from '../testing/inventClass';
+import { beforeOf, findOption } from '../compose/readBack';
+import { doorOf, listMoves, mergePlan, wishesNow, type PlacedPerson } from './follow';
+import { listPace, paceAt, paceSeconds } from './pacer';
+import {
+  hideChecks,
+  mayTap,
+  planForAssistant,
+  preparedForAssistant,
+  tapForAssistant,
+} from './roles';
+import { doorKey, replay } from './replay';
+import type { FloorAct, Tap } from './tap';
+
+const { input, wishes } = inventClass(6, 10);
+const prepared = prepareClass(input);
+const write = (asked = wishes, before = {}) =>
+  toPlanFile(composeClass(null, prepared, asked, usualSolve, before), prepared, asked, {
+    binding: [],
+    relief: null,
+  });
+const begun = write();
+
+const say = (...acts: FloorAct[]): Tap[] =>
+  acts.map((act, index) => ({
+    device: 't',
+    seq: index + 1,
+    at: { boot: 'a', monoMs: index * 1000, wallMs: index * 1000 },
+    act,
+  }));
+const asks = (...acts: FloorAct[]) => wishesNow(replay(say(...acts)), begun, begun, prepared);
+const [first, second, third] = prepared.people.map(({ id }) => id);
+
+describe('what a class asks of its plan', () => {
+  it('is nothing while everybody came and nobody is sore', () => {
+    expect(asks({ kind: 'segment', index: 3, roundsDone: 0 })).toBeNull();
+  });
+
+  it('is a new one for who is missing, late or sore, with the rounds that are over', () => {
+    const asked = asks(
+      { kind: 'absent', person: first, isAbsent: true },
+      { kind: 'late', person: second, round: 2 },
+      { kind: 'sore', person: third, place: 'wrist' },
+      { kind: 'segment', index: 9, roundsDone: 1 },
+    )!;
+    expect(asked).toMatchObject({
+      absent: [first],
+      late: [{ person: second, round: 2 }],
+      sore: [{ person: third, place: 'wrist' }],
+      done: 1,
+    });
+  });
+
+  it('is nothing again once the new plan stands, and the old one when it is taken back', () => {
+    const gone: FloorAct = { kind: 'absent', person: first, isAbsent: true };
+    const plan = mergePlan(begun, write(asks(gone)!, beforeOf(begun)));
+    expect(plan.timeline).toEqual(begun.timeline);
+    expect(plan.rounds[0].people.some(({ id }) => id === first)).toBe(false);
+    expect(wishesNow(replay(say(gone)), begun, plan, prepared)).toBeNull();
+    const back = replay(say(gone, { kind: 'undo', tap: 't.1' }));
+    expect(wishesNow(back, begun, plan, prepared)).toMatchObject({ absent: [] });
+  });
+
+  it('lets who had a stop sign lie down for the rest of the class', () => {
+    const asked = asks({ kind: 'sign', person: second, sign: 'tingling' })!;
+    const plan = write(asked, beforeOf(begun));
+    for (const { people } of plan.rounds) {
+      const one = people.find(({ id }) => id === second)!;
+      expect(findOption(prepared, second, one.option)?.isRest).toBe(true);
+    }
+  });
+});
+
+describe('a check of the day', () => {
+  const placed = { id: '1', confirmAtDoor: ['Neck ease', 'Talk test'] } as unknown as PlacedPerson;
+  const keyOf = (label: string) => label.toLowerCase().replace(' ', '-');
+  const door = (answers: Record<string, boolean>) =>
+    doorOf(
+      placed,
+      { door: new Map(Object.entries(answers).map(([check, is]) => [doorKey('1', check), is])) },
+      keyOf,
+    );
+
+  it('locks the stage until all are confirmed, and turns to the shape beside it at one no', () => {
+    expect(door({})).toBe('ask');
+    expect(door({ 'neck-ease': true })).toBe('ask');
+    expect(door({ 'neck-ease': true, 'talk-test': true })).toBe('confirmed');
+    expect(door({ 'neck-ease': true, 'talk-test': false })).toBe('instead');
+    expect(doorOf({ ...placed, confirmAtDoor: [] }, { door: new Map() }, keyOf)).toBe('free');
+  });
+});
+
+it('says who moves between two rounds, and only them', () => {
+  const moves = listMoves(begun, 1);
+  for (const { id, option, place } of begun.rounds[1].people) {
+    const before = begun.rounds[0].people.find((one) => one.id === id)!;
+    const isSame =
+      before.option === option && JSON.stringify(before.place) === JSON.stringify(place);
+    if (!isSame) expect(moves.map(({ person }) => person)).toContain(id);
+  }
+  expect(listMoves(begun, begun.rounds.length)).toEqual([]);
+});
+
+describe('an assistant', () => {
+  const hide = hideChecks([
+    { check: 'neck-ease', label: 'Neck ease' },
+    { check: 'talk-test', label: 'Talk test' },
+  ]);
+
+  it('sees a stage unlocked by the same answers as the teacher, under other names', () => {
+    const placed = { id: '1', confirmAtDoor: ['Neck ease', 'Talk test'].map(hide) };
+    const state = (...answers: [string, boolean][]) =>
+      replay(
+        say(
+          ...answers.map(([check, isFine]): FloorAct => ({
+            kind: 'door',
+            person: '1',
+            check,
+            isFine,
+          })),
+        ).flatMap((tap) => tapForAssistant(tap, hide) ?? []),
+      );
+    const door = (...answers: [string, boolean][]) =>
+      doorOf(placed as unknown as PlacedPerson, state(...answers), (label) => label);
+    expect(door(['neck-ease', true])).toBe('ask');
+    expect(door(['neck-ease', true], ['talk-test', true])).toBe('confirmed');
+    expect(door(['neck-ease', true], ['talk-test', false])).toBe('instead');
+    expect(placed.confirmAtDoor.join()).not.toMatch(/neck|talk/i);
+  });
+
+  const healthWords = /neck|sore|pain|wrist|tingling|headache|caution|clinician|strain|ease|talk/i;
+
+  it('is sent where and what, and no word of why', () => {
+    const asked = { ...wishes, sore: [{ person: first, place: 'neck' as const }] };
+    const plan = planForAssistant(write(asked), hide);
+    const own = preparedForAssistant(prepared);
+    const why = JSON.stringify([
+      plan.wishes,
+      plan.notes,
+      plan.rounds.map(({ people }) => people.map((one) => [one.why, one.confirmAtDoor])),
+      own.people.map(({ options, fallbacks, shut, weak, capacities }) => [
+        shut,
+        weak,
+        capacities,
+        [...options, ...fallbacks].map((option) => [option.why, option.atDoor]),
+      ]),
+    ]);
+    expect(why.replaceAll('"sore":[]', '')).not.toMatch(healthWords);
+    expect(plan.rounds[0].people.map(({ label }) => label)).toEqual(
+      write(asked).rounds[0].people.map(({ label }) => label),
+    );
+  });
+
+  it('hears that somebody was stopped or confirmed at the door, not why or what was asked', () => {
+    const [sign, sore, door, absent] = say(
+      { kind: 'sign', person: '1', sign: 'tingling' },
+      { kind: 'sore', person: '1', place: 'neck' },
+      { kind: 'door', person: '1', check: 'neck-ease', isFine: false },
+      { kind: 'absent', person: '1', isAbsent: true },
+    ).map((tap) => tapForAssistant(tap, hide));
+    expect([sign?.act, sore?.act]).toEqual([
+      { kind: 'halt', person: '1' },
+      { kind: 'halt', person: '1' },
+    ]);
+    expect(door?.act).toEqual({
+      kind: 'door',
+      person: '1',
+      check: hide('neck-ease'),
+      isFine: false,
+    });
+    expect(absent).not.toBeNull();
+  });
+
+  it('may stop anybody, but neither end the class nor take back what the teacher said', () => {
+    const may = (act: FloorAct, device = 'h') => mayTap('assistant', { ...say(act)[0], device });
+    expect(may({ kind: 'sign', person: '1', sign: 'ringing' })).toBe(true);
+    expect(may({ kind: 'hold-down', hold: 'x', person: '1' })).toBe(true);
+    expect(may({ kind: 'end' })).toBe(false);
+    expect(may({ kind: 'undo', tap: 'h.4' })).toBe(true);
+    expect(may({ kind: 'undo', tap: 't.4' })).toBe(false);
+    expect(mayTap('teacher', say({ kind: 'end' })[0])).toBe(true);
+  });
+});
+
+describe('the pacer', () => {
+  it('counts breaths, in for the first half and out for the second', () => {
+    const steps = listPace({ kind: 'breaths', breaths: 5 }, 6);
+    const at = (seconds: number) => paceAt(steps, seconds, 6);
+    expect(paceSeconds(steps)).toBe(30);
+    expect(at(0)).toMatchObject({ breath: 1, phase: 'in', fullness: 0, breathsOfStep: 5 });
+    expect(at(3)).toMatchObject({ breath: 1, phase: 'out', fullness: 1 });
+    expect(at(13.5)).toMatchObject({ breath: 3, phase: 'in', fullness: 0.5, leftSeconds: 16.5 });
+    expect(at(29.9).isOver).toBe(false);
+    expect(at(31)).toMatchObject({ isOver: true, breath: 5, leftSeconds: 0 });
+  });
+
+  it('builds three, two, one, with a breath between and none at the end', () => {
+    const steps = listPace({ kind: 'pyramid', from: 3, breathsEach: 2 }, 5);
+    expect(steps.filter(({ kind }) => kind === 'hold')).toHaveLength(6);
+    expect(steps.filter(({ kind }) => kind === 'reset')).toHaveLength(5);
+    expect(steps.at(-1)!.kind).toBe('hold');
+    expect(paceSeconds(steps)).toBe(6 * 10 + 5 * 5);
+    expect(paceAt(steps, 12, 5)).toMatchObject({ index: 1, leftSeconds: 3 });
+  });
+
+  it('runs rounds with resets and stretches breaths to whole ones', () => {
+    const steps = listPace({ kind: 'rounds', rounds: 3, holdSeconds: 32, resetSeconds: 20 }, 5);
+    expect(steps.map(({ seconds }) => seconds)).toEqual([32, 20, 32, 20, 32]);
+    expect(paceAt(steps, 31.9, 5)).toMatchObject({ breath: 6, breathsOfStep: 6, phase: 'out' });
+    expect(() => paceAt([], 0, 5)).toThrow(RangeError);
+  });
+});

@@ -1,0 +1,126 @@
+/** How a running class follows its plan: who is where, what is locked, what a change asks for. */
+import type { BaseId } from '../catalog/checks';
+import type { LadderId } from '../catalog/stage';
+import type { PlanFile } from '../cli/planFile';
+import type { PreparedClass, Wishes } from '../compose/prepared';
+import { doorKey, type FloorState } from './replay';
+
+export type PlacedPerson = PlanFile['rounds'][number]['people'][number];
+
+/** What carries the weight on a ladder: what a try there is evidence on. */
+export const baseOfLadder: Readonly<Record<LadderId, BaseId | null>> = {
+  'forearm-stand': 'forearms',
+  headstand: 'head',
+  handstand: 'hands',
+  'shoulder-stand': null,
+  'arm-balance': 'hands',
+};
+
+export type DoorState = 'free' | 'ask' | 'confirmed' | 'instead';
+
+/**
+ * May the planned shape be done? Locked until every check of the day is confirmed; one "no" means
+ * the shape beside it. Source: handbook 06 "Checks of the day".
+ *
+ * @param keyOf the check behind a label of the plan
+ */
+export function doorOf(
+  placed: PlacedPerson,
+  state: Pick<FloorState, 'door'>,
+  keyOf: (label: string) => string,
+): DoorState {
+  if (placed.confirmAtDoor.length === 0) return 'free';
+  const answers = placed.confirmAtDoor.map((label) =>
+    state.door.get(doorKey(placed.id, keyOf(label))),
+  );
+  if (answers.includes(false)) return 'instead';
+  return answers.every((answer) => answer === true) ? 'confirmed' : 'ask';
+}
+
+/** The plan the class follows now. */
+export const planOf = (state: Pick<FloorState, 'plan'>, begun: PlanFile): PlanFile =>
+  state.plan ?? begun;
+
+/**
+ * What the class asks of a new plan, or `null` when the one that stands still answers it: who is
+ * missing, late, sore, or had a stop sign. What was wished before the class holds throughout.
+ *
+ * @param begun the plan the class began with
+ * @param now the plan it follows
+ */
+export function wishesNow(
+  state: Pick<FloorState, 'absent' | 'present' | 'late' | 'halts' | 'roundsDone'>,
+  begun: PlanFile,
+  now: PlanFile,
+  prepared: PreparedClass,
+): Wishes | null {
+  const { wishes } = begun;
+  const known = new Set(prepared.people.map(({ id }) => id));
+  // Who was planned away stays away until somebody marks them as come.
+  const away = [...wishes.absent.filter((id) => !state.present.has(id)), ...state.absent];
+  const absent = [...new Set(away)].filter((id) => known.has(id)).sort();
+  const lateRounds = new Map([
+    ...wishes.late.map(({ person, round }) => [person, round] as const),
+    ...state.late,
+  ]);
+  const late = [...lateRounds]
+    .filter(([id, round]) => round > 1 && known.has(id) && !absent.includes(id))
+    .map(([person, round]) => ({ person, round }));
+  const felt = state.halts.flatMap(({ person, place }) =>
+    place === undefined ? [] : [{ person, place }],
+  );
+  // A stop sign closes every inversion; the student lies down, and somebody sees to them.
+  const signed = [...new Set(state.halts.flatMap((one) => (one.sign ? [one.person] : [])))];
+  const pins = [
+    ...wishes.pins.filter((pin) => !('person' in pin && signed.includes(pin.person))),
+    ...signed.map((person) => ({ kind: 'student', person, option: 'rest' }) as const),
+  ];
+  const next = { absent, late, sore: dedupe([...wishes.sore, ...felt]), pins };
+  if (JSON.stringify(next) === JSON.stringify(askedOf(now))) return null;
+  const { order: _, ...rest } = wishes;
+  return { ...(rest as Wishes), ...next, done: Math.max(wishes.done, state.roundsDone) };
+}
+
+const askedOf = ({ wishes: { absent, late, sore, pins } }: PlanFile) => ({
+  absent: [...absent].sort(),
+  late,
+  sore,
+  pins,
+});
+
+function dedupe<T extends { person: string; place: string }>(list: readonly T[]): T[] {
+  const seen = new Set<string>();
+  return list.filter(({ person, place }) => {
+    const key = `${person}/${place}`;
+    return !seen.has(key) && seen.add(key);
+  });
+}
+
+/** The running order stays as it was begun; only rounds and what belongs to them are new. */
+export const mergePlan = (before: PlanFile, after: PlanFile): PlanFile => ({
+  ...after,
+  timeline: before.timeline,
+  checks: before.checks,
+});
+
+export interface Move {
+  readonly person: string;
+  readonly from: PlacedPerson;
+  readonly to: PlacedPerson;
+}
+
+/** Who goes where when one round turns into the next; who stays is left out. */
+export function listMoves(plan: PlanFile, fromRound: number): Move[] {
+  const [before, after] = [plan.rounds[fromRound - 1], plan.rounds[fromRound]];
+  if (before === undefined || after === undefined) return [];
+  return after.people.flatMap((to): Move[] => {
+    const from = before.people.find(({ id }) => id === to.id);
+    if (from === undefined) return [];
+    const stays =
+      from.option === to.option &&
+      from.letter === to.letter &&
+      JSON.stringify(from.place) === JSON.stringify(to.place) &&
+      from.needsHand === to.needsHand;
+    return stays ? [] : [{ person: to.id, from, to }];
+  });
+}

@@ -1,0 +1,106 @@
+/** A breath pacer as data: what the next seconds hold. Whoever shows or sounds it drives the time. */
+
+export type PaceSpec =
+  /** So many breaths. */
+  | { readonly kind: 'breaths'; readonly breaths: number }
+  /** Three, two, one: so many holds of a few breaths each, a breath of rest after each, and again. */
+  | { readonly kind: 'pyramid'; readonly from: number; readonly breathsEach: number }
+  /** Holds with resets between them. */
+  | {
+      readonly kind: 'rounds';
+      readonly rounds: number;
+      readonly holdSeconds: number;
+      readonly resetSeconds: number;
+    };
+
+export interface PaceStep {
+  readonly kind: 'hold' | 'reset';
+  readonly label: string;
+  readonly seconds: number;
+}
+
+export interface PaceNow {
+  readonly step: PaceStep;
+  /** 0 is the first step. */
+  readonly index: number;
+  /** Breath of this step, counted from 1. */
+  readonly breath: number;
+  readonly breathsOfStep: number;
+  readonly phase: 'in' | 'out';
+  /** How full the breath is, 0 to 1. */
+  readonly fullness: number;
+  /** Seconds left of the step. */
+  readonly leftSeconds: number;
+  readonly isOver: boolean;
+}
+
+/** The steps of a spec, in order. Source: handbook 02 "Pyramid 3-2-1", 08 "Breath pacer". */
+export function listPace(spec: PaceSpec, breathSeconds: number): PaceStep[] {
+  switch (spec.kind) {
+    case 'breaths':
+      return [{ kind: 'hold', label: 'Hold', seconds: spec.breaths * breathSeconds }];
+    case 'rounds': {
+      const steps: PaceStep[] = [];
+      for (let round = 1; round <= spec.rounds; round += 1) {
+        if (round > 1) steps.push({ kind: 'reset', label: 'Reset', seconds: spec.resetSeconds });
+        const label = `Round ${round} of ${spec.rounds}`;
+        steps.push({ kind: 'hold', label, seconds: spec.holdSeconds });
+      }
+      return steps;
+    }
+    case 'pyramid': {
+      const steps: PaceStep[] = [];
+      for (let size = spec.from; size >= 1; size -= 1) {
+        for (let hold = 1; hold <= size; hold += 1) {
+          const label = `${size}: hold ${hold} of ${size}`;
+          steps.push({ kind: 'hold', label, seconds: spec.breathsEach * breathSeconds });
+          const isLast = size === 1;
+          if (!isLast)
+            steps.push({ kind: 'reset', label: 'Up, one breath', seconds: breathSeconds });
+        }
+      }
+      return steps;
+    }
+  }
+}
+
+export const paceSeconds = (steps: readonly PaceStep[]): number =>
+  steps.reduce((sum, { seconds }) => sum + seconds, 0);
+
+/**
+ * Where a pace stands after so many seconds. The in-breath takes the first half.
+ *
+ * @throws RangeError without steps
+ */
+export function paceAt(
+  steps: readonly PaceStep[],
+  elapsedSeconds: number,
+  breathSeconds: number,
+): PaceNow {
+  if (steps.length === 0) throw new RangeError('A pace has at least one step.');
+  let left = Math.max(0, elapsedSeconds);
+  let index = 0;
+  while (index < steps.length - 1 && left >= steps[index].seconds - 1e-9) {
+    left -= steps[index].seconds;
+    index += 1;
+  }
+  const step = steps[index];
+  const isOver = left >= step.seconds - 1e-9 && index === steps.length - 1;
+  const within = Math.min(left, step.seconds);
+  const breathsOfStep = Math.max(1, Math.round(step.seconds / breathSeconds));
+  // A step that is no whole number of breaths stretches them a little, so that it ends on an out-breath.
+  const own = step.seconds / breathsOfStep;
+  const breath = Math.min(breathsOfStep, Math.floor(within / own + 1e-9) + 1);
+  const share = isOver ? 1 : (within - (breath - 1) * own) / own;
+  const phase = share < 0.5 ? 'in' : 'out';
+  return {
+    step,
+    index,
+    breath,
+    breathsOfStep,
+    phase,
+    fullness: phase === 'in' ? share * 2 : 2 - share * 2,
+    leftSeconds: Math.max(0, step.seconds - within),
+    isOver,
+  };
+}

@@ -1,0 +1,171 @@
+/** What the record keeps of a class: checks, tries, minutes upside down. Source: handbook 03, 06, 08. */
+import type { BaseId, CheckKey, CheckSpec, FaultId } from '../catalog/checks';
+import type { PainPlace, StopSign } from '../catalog/regions';
+import { fatigueRule } from '../fatigue/reserve';
+import type { Side } from '../readiness/record';
+import { needsWord, type FloorState, type Hold } from './replay';
+
+/** A record of a class; `key` is the same whenever the class is read again. */
+export interface FloorRecord {
+  readonly key: string;
+  readonly person: string;
+  readonly check: CheckKey;
+  /** Seconds to a tenth, repetitions, 1 or 0, or the measure. */
+  readonly value: number;
+  readonly stoppedByTeacher: boolean;
+  readonly faults: readonly FaultId[];
+  readonly side: Side | null;
+  readonly base: BaseId | null;
+}
+
+export interface FloorSign {
+  readonly key: string;
+  readonly person: string;
+  readonly sign: StopSign;
+}
+
+export interface FloorPain {
+  readonly key: string;
+  readonly person: string;
+  readonly place: PainPlace;
+}
+
+/** Holds in which the hips are over the heart: they count as time upside down. */
+const uprightHolds = ['forearm-plank-hold', 'plank-hold', 'hollow-hold'];
+
+const tenth = (seconds: number) => Math.round(seconds * 10) / 10;
+
+/** Best of ten: the hops of one evening are looked at in tens, the best ten count (handbook 03). */
+const mostHops = 10;
+
+/**
+ * Records of the holds that are over. A hold whose clocks disagree waits for the teacher's word and
+ * is left out when the word is no; somebody ended by a stop in the middle of it is in `down`.
+ */
+function holdRecords(hold: Hold, checks: Readonly<Record<CheckKey, CheckSpec>>): FloorRecord[] {
+  const { check, stopped, id, side, base } = hold;
+  if (check === null || checks[check] === undefined) return [];
+  if (needsWord(hold) || hold.settled === false) return [];
+  return hold.people.flatMap(({ person, down, faults }): FloorRecord[] => {
+    const until = down ?? stopped;
+    if (until === null) return [];
+    return [
+      {
+        key: `${id}/${person}`,
+        person,
+        check,
+        value: tenth(until.seconds),
+        stoppedByTeacher: down === null,
+        faults,
+        side,
+        base,
+      },
+    ];
+  });
+}
+
+const plain = { stoppedByTeacher: false, faults: [], side: null, base: null } as const;
+
+/** Tries become counts and passes: hops that reached, blocks kept, exits under control. */
+function tryRecords({ tries }: FloorState): FloorRecord[] {
+  const records: FloorRecord[] = [];
+  const people = [...new Set(tries.map(({ person }) => person))];
+  for (const person of people) {
+    const own = tries.filter((one) => one.person === person);
+    const hops = own.filter(({ what }) => what === 'hop').map(({ reached }) => (reached ? 1 : 0));
+    if (hops.length > 0) {
+      records.push({
+        ...plain,
+        key: `hops/${person}`,
+        person,
+        check: 'hops-reaching',
+        value: bestOf(hops, mostHops),
+      });
+    }
+    for (const { id, blocksKept, landing, base, isAssisted } of own) {
+      if (blocksKept !== null) {
+        const value = blocksKept ? 1 : 0;
+        records.push({ ...plain, key: `${id}/blocks`, person, check: 'blocks-kept', value });
+      }
+      // A landing in somebody's hands says nothing about one's own way out.
+      if (landing !== null && base !== null && !isAssisted) {
+        records.push({
+          ...plain,
+          key: `${id}/exit`,
+          person,
+          check: 'controlled-exit',
+          value: landing === 'soft' ? 1 : 0,
+          faults: landing === 'heavy' ? ['heavy-landing'] : [],
+          base,
+        });
+      }
+    }
+  }
+  return records;
+}
+
+function bestOf(hops: readonly number[], window: number): number {
+  let best = 0;
+  for (let from = 0; from < Math.max(1, hops.length - window + 1); from += 1) {
+    const sum = hops.slice(from, from + window).reduce((total, one) => total + one, 0);
+    best = Math.max(best, sum);
+  }
+  return best;
+}
+
+export function toRecords(
+  state: FloorState,
+  checks: Readonly<Record<CheckKey, CheckSpec>>,
+): FloorRecord[] {
+  const seen = state.seen
+    .filter(({ check }) => checks[check] !== undefined)
+    .map(({ id, person, check, value, faults, side, base }): FloorRecord => ({
+      key: id,
+      person,
+      check,
+      value,
+      stoppedByTeacher: false,
+      faults,
+      side,
+      base,
+    }));
+  const door = [...state.door].map(([key, isFine]): FloorRecord => {
+    const at = key.indexOf('/');
+    const [person, check] = [key.slice(0, at), key.slice(at + 1)];
+    return { ...plain, key: `door/${key}`, person, check, value: isFine ? 1 : 0 };
+  });
+  return [
+    ...state.holds.flatMap((hold) => holdRecords(hold, checks)),
+    ...tryRecords(state),
+    ...seen,
+    ...door.filter(({ check }) => checks[check] !== undefined),
+  ];
+}
+
+export const toSigns = ({ halts }: FloorState): FloorSign[] =>
+  halts.flatMap(({ id, person, sign }) => (sign === undefined ? [] : [{ key: id, person, sign }]));
+
+export const toPains = ({ halts }: FloorState): FloorPain[] =>
+  halts.flatMap(({ id, person, place }) =>
+    place === undefined ? [] : [{ key: id, person, place }],
+  );
+
+/**
+ * Seconds with the hips over the heart that were timed or counted, by person. A try counts for the
+ * seconds of work that the fatigue model takes it for; what nobody timed is not in it.
+ */
+export function secondsUpsideDown(state: FloorState): ReadonlyMap<string, number> {
+  const seconds = new Map<string, number>();
+  const add = (person: string, more: number) =>
+    seconds.set(person, (seconds.get(person) ?? 0) + more);
+  for (const hold of state.holds) {
+    if (hold.check !== null && uprightHolds.includes(hold.check)) continue;
+    if (needsWord(hold) || hold.settled === false) continue;
+    for (const { person, down } of hold.people) {
+      const until = down ?? hold.stopped;
+      if (until !== null) add(person, until.seconds);
+    }
+  }
+  for (const { person } of state.tries) add(person, fatigueRule.attemptSeconds);
+  return seconds;
+}

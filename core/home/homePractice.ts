@@ -1,0 +1,348 @@
+/**
+ * A short, honest practice to take home: drills towards the weakest gates, in doses from the
+ * student's own level, with what a household has, and what is not tried alone. Everything passes
+ * through the same cautions, pains and gates as in class. Source: handbook 08 "Home practice".
+ */
+import type { Body } from '../body/body';
+import type { CheckId } from '../catalog/checks';
+import type { CautionColumn } from '../catalog/cautions';
+import { drillTable, type DrillId, type DrillSpec } from '../catalog/drills';
+import type { PieceCount } from '../catalog/pieces';
+import type { RegionLoads } from '../catalog/regions';
+import { getStageIn } from '../catalog/school';
+import { ladderIds, ladderTable, type LadderId, type StageKey } from '../catalog/stage';
+import { evaluateCautions } from '../caution/evaluate';
+import { listWeakChecks } from '../compose/options';
+import { baseOfLadder } from '../floor/follow';
+import { findPainFor, type OpenedCase } from '../ladder/case';
+import { listNext } from '../ladder/stand';
+import { judge } from '../ladder/verdict';
+import { fromLogScale } from '../readiness/level';
+import { getRecipe } from '../setup/recipes';
+import { findStandIn, type StandIn } from './household';
+
+export interface HomeItem {
+  readonly id: string;
+  readonly label: string;
+  readonly how: string;
+  readonly dose: string;
+  /** Days a week. */
+  readonly days: number;
+  /** Which side comes first, where one lags. */
+  readonly firstSide?: 'left' | 'right';
+  readonly towards: string;
+  readonly standIns: readonly StandIn[];
+  /** What to do differently, where a caution asks for care. */
+  readonly watch: readonly string[];
+  /** Wrist, elbow or other mark to the wall, metres, at one's own wall. */
+  readonly wall?: { readonly label: string; readonly metres: number };
+}
+
+export interface NotAlone {
+  readonly stage: StageKey;
+  readonly label: string;
+  readonly why: string;
+}
+
+export interface HomePractice {
+  readonly items: readonly HomeItem[];
+  readonly notAlone: readonly NotAlone[];
+  /** Nothing can be sent home, and what to do instead. */
+  readonly instead: string | null;
+}
+
+export const homeRule = {
+  least: 2,
+  most: 4,
+  /** Share of what the student can do, for sets (handbook 08: 60-70 %). */
+  share: 0.65,
+  sets: 3,
+  daysStrength: 3,
+  daysEase: 5,
+  /** Weaker over stronger side under which the weaker comes first (handbook 03). */
+  lopsidedUnder: 0.8,
+} as const;
+
+/** Holds that are safe alone: both feet or the whole back on the floor, the head free. */
+const homeHolds: Readonly<
+  Partial<Record<CheckId, { columns: readonly CautionColumn[]; loads: RegionLoads; how: string }>>
+> = {
+  'forearm-plank-hold': {
+    columns: [],
+    loads: { shoulder: 0.5, scapula: 0.5, core: 0.8 },
+    how: 'Forearms parallel, press the floor away, end it before the low back sags.',
+  },
+  'plank-hold': {
+    columns: ['wrists'],
+    loads: { wrist: 0.7, shoulder: 0.5, scapula: 0.5, core: 0.7 },
+    how: 'Hands under the shoulders, long from head to heels, end it before a shrug.',
+  },
+  'dolphin-hold': {
+    columns: ['mild'],
+    loads: { shoulder: 0.6, scapula: 0.6 },
+    how: 'Push the floor away so that the head stays free; knees may bend.',
+  },
+  'dolphin-one-leg': {
+    columns: ['mild'],
+    loads: { shoulder: 0.7, scapula: 0.7 },
+    how: 'One leg in line with the back, hips closed; both sides.',
+  },
+  'hollow-hold': {
+    columns: [],
+    loads: { core: 0.9 },
+    how: 'On the back, low back pressed down; bend the knees before it lifts.',
+  },
+  'dolphin-push-ups': {
+    columns: ['mild'],
+    loads: { shoulder: 0.7, scapula: 0.6, core: 0.5 },
+    how: 'Hands clasped; forward until the chin passes the hands and back, elbows where they are.',
+  },
+};
+
+/** Drills that stay in the room: weight on the neck, or a jump that nobody watches. */
+const classOnly: readonly DrillId[] = ['crown-roll', 'mini-hops', 'sliding-salute'];
+
+/** What to watch, or `null` where a caution, pain or weight on the neck closes it. */
+function findWatch(
+  person: OpenedCase,
+  { columns, loads }: { columns: readonly CautionColumn[]; loads: RegionLoads },
+): readonly string[] | null {
+  if (columns.includes('neck') || (loads.neck ?? 0) > 0.1) return null;
+  if (findPainFor(person.pains, loads) !== null) return null;
+  const verdict = evaluateCautions(person.care, { columns, isNew: false }, person.asOf);
+  return verdict.isOpen ? verdict.adaptations : null;
+}
+
+function doseOf(
+  person: OpenedCase,
+  check: CheckId,
+): { dose: string; firstSide?: 'left' | 'right' } {
+  const { spec, histories } = {
+    spec: person.school.checks.get(check)!.spec,
+    histories: person.assessor.histories(check),
+  };
+  const kind = spec.scoring.kind === 'reps' ? 'reps' : 'hold';
+  const levels = histories.map(({ level, bar }) =>
+    // Where nothing was seen: half the bar, as the model begins.
+    level === null ? bar / 2 : fromLogScale(kind, level.mean),
+  );
+  const least = Math.min(...levels);
+  const set =
+    kind === 'hold'
+      ? `${Math.max(5, Math.round(least * homeRule.share))} s`
+      : `${Math.max(1, Math.round(least * homeRule.share))} times`;
+  const dose = `${homeRule.sets} sets of ${set}${spec.hasSides ? ' a side' : ''}, a breath or five between`;
+  const [left, right] = levels;
+  if (!spec.hasSides || histories.some(({ level }) => level === null)) return { dose };
+  const ratio = Math.min(left, right) / Math.max(left, right);
+  if (ratio >= homeRule.lopsidedUnder) return { dose };
+  return { dose, firstSide: left < right ? 'left' : 'right' };
+}
+
+interface Candidate {
+  readonly item: HomeItem;
+  readonly worth: number;
+}
+
+/**
+ * Weak checks and how much each weighs; one side that lags weighs as much as the weakest check
+ * (handbook 03: it brings "other side first" homework). With none, what keeps the base.
+ */
+function findWeak(person: OpenedCase, families: readonly LadderId[]) {
+  const weak = listWeakChecks(person, families);
+  const lagging = (Object.keys(homeHolds) as CheckId[]).filter(
+    (check) => person.school.checks.has(check) && doseOf(person, check).firstSide !== undefined,
+  );
+  const all = [
+    ...lagging.map((check) => ({ check: check as string, weight: 1 })),
+    ...weak.filter(({ check }) => !lagging.some((one) => one === check)),
+  ];
+  return all.length > 0 ? all : [{ check: 'dolphin-hold', weight: 1 }];
+}
+
+function holdCandidates(person: OpenedCase, weak: ReturnType<typeof findWeak>): Candidate[] {
+  return weak.flatMap(({ check, weight }): Candidate[] => {
+    const spec = homeHolds[check as CheckId];
+    const watch = spec === undefined ? null : findWatch(person, spec);
+    if (spec === undefined || watch === null) return [];
+    if (!person.school.checks.has(check)) return [];
+    const label = person.school.checks.get(check)!.spec.label;
+    const item: HomeItem = {
+      id: check,
+      label,
+      how: spec.how,
+      ...doseOf(person, check as CheckId),
+      days: homeRule.daysStrength,
+      towards: label,
+      standIns: [],
+      watch,
+    };
+    // Practising the very thing is worth a little more than something that serves it.
+    return [{ item, worth: weight * 1.2 }];
+  });
+}
+
+function drillCandidates(
+  person: OpenedCase,
+  weak: ReturnType<typeof findWeak>,
+  household: readonly PieceCount[],
+): Candidate[] {
+  return (Object.entries(drillTable) as [DrillId, DrillSpec][]).flatMap(
+    ([id, drill]): Candidate[] => {
+      if (classOnly.includes(id) || drill.purpose === 'releases') return [];
+      const watch = findWatch(person, drill);
+      if (watch === null) return [];
+      const served = weak.filter(({ check }) => drill.serves.includes(check as CheckId));
+      if (served.length === 0) return [];
+      const standIns = drill.pieces.map(({ piece, count }) => findStandIn(piece, count, household));
+      // What nobody has at home cannot be sent home.
+      if (standIns.some((one) => one === null)) return [];
+      const [first] = [...served].sort((a, b) => b.weight - a.weight);
+      return [
+        {
+          item: {
+            id,
+            label: drill.label,
+            how: drill.how,
+            // A bare number is a number of times.
+            dose: /^\d+$/.test(drill.dose) ? `${drill.dose} times` : drill.dose,
+            days: drill.purpose === 'strengthens' ? homeRule.daysStrength : homeRule.daysEase,
+            towards: person.school.checks.get(first.check)?.spec.label ?? first.check,
+            standIns: standIns as StandIn[],
+            watch,
+          },
+          worth: served.reduce((sum, { weight }) => sum + weight, 0) * 0.9,
+        },
+      ];
+    },
+  );
+}
+
+/** A stage of the wall that may be practised alone: reached, unassisted, its way out held. */
+function wallItem(
+  person: OpenedCase,
+  body: Body,
+  family: LadderId,
+  stage: StageKey,
+): HomeItem | null {
+  const { spec } = getStageIn(person.school, stage);
+  if (whyNotAlone(person, family, stage) !== null || spec.needsWall !== true) return null;
+  if (spec.recipe === undefined) return null;
+  const { distances } = getRecipe(spec.recipe).solve({
+    body,
+    profile: person.school.profile.origin,
+    settings: person.school.settings,
+    pieces: [],
+  });
+  const base = distances.find(({ id }) => id === 'base');
+  if (base === undefined) return null;
+  const mark = baseOfLadder[family] === 'forearms' ? 'elbows' : 'wrists';
+  return {
+    id: stage,
+    label: spec.label,
+    how: spec.how,
+    dose: spec.dose,
+    days: homeRule.daysStrength,
+    towards: spec.label,
+    standIns: [],
+    watch: judge(stage, person).caution.adaptations,
+    wall: { label: `${mark} to the wall`, metres: base.metres },
+  };
+}
+
+/** Why a stage stays in the room; `null` where it need not. No word of anybody's health. */
+export function whyNotAlone(person: OpenedCase, family: LadderId, stage: StageKey): string | null {
+  const { spec } = getStageIn(person.school, stage);
+  const isReached = person.present[family] === stage;
+  if (spec.columns.includes('neck')) return 'weight on the neck stays in class';
+  const verdict = judge(stage, person);
+  if (verdict.kind === 'stop') return 'not for now';
+  if (spec.isFree) return 'away from the wall only with somebody there';
+  if (!isReached) return 'new: first in class';
+  if (verdict.needsAssist || verdict.kind === 'advance-with-support') return 'with a helper only';
+  if (spec.needsWall !== true && spec.isAttempt !== true) return null;
+  const base = baseOfLadder[family];
+  if (base === null) return spec.isAttempt ? 'first in class' : null;
+  const exit = person.assessor.assess('controlled-exit', { base });
+  return exit.status === 'met' ? null : 'the way down is not sure enough yet';
+}
+
+/** Always open, whatever is closed: neither head below heart nor weight on the arms. */
+const lastResort: HomeItem = {
+  id: 'calves-on-chair',
+  label: 'Calves on a chair',
+  how: 'On the back, calves on the seat, hips on the floor; a folded towel under the head if it is kinder.',
+  dose: '5 minutes',
+  days: homeRule.daysEase,
+  towards: 'rest',
+  standIns: [],
+  watch: [],
+};
+
+const seatedShoulders: HomeItem = {
+  id: 'seated-shoulders',
+  label: 'Seated shoulder work',
+  how: 'Sitting, shoulder blades apart and together, then slow circles, arms hanging.',
+  dose: '6 each way',
+  days: homeRule.daysEase,
+  towards: 'ease in the shoulders',
+  standIns: [],
+  watch: [],
+};
+
+/**
+ * @param families the ladders the practice looks at: those of the course
+ * @param household what is at home; a usual household where nothing is known
+ */
+export function planHomePractice(
+  person: OpenedCase,
+  body: Body,
+  families: readonly LadderId[],
+  household: readonly PieceCount[],
+): HomePractice {
+  const weak = findWeak(person, families);
+  const notAlone = ladderIds.flatMap((family): NotAlone[] => {
+    const present = person.present[family];
+    if (present === undefined && !families.includes(family)) return [];
+    const [next] = listNext(person, family);
+    const stages = [present, next].filter((stage): stage is StageKey => stage !== undefined);
+    return stages.flatMap((stage): NotAlone[] => {
+      const why = whyNotAlone(person, family, stage);
+      const { label } = getStageIn(person.school, stage).spec;
+      return why === null ? [] : [{ stage, label: `${ladderTable[family].label}: ${label}`, why }];
+    });
+  });
+  const painful = person.pains.some(({ regions }) => regions.size >= 7);
+  if (person.sign !== null || painful) {
+    return {
+      items: [lastResort],
+      notAlone,
+      instead:
+        'Rest until a clinician has been asked. Nothing upside down, nothing on the arms, nothing on the neck.',
+    };
+  }
+  const ranked = [...holdCandidates(person, weak), ...drillCandidates(person, weak, household)]
+    .sort((a, b) => b.worth - a.worth || (a.item.id < b.item.id ? -1 : 1))
+    .map(({ item }) => item);
+  const items: HomeItem[] = [];
+  const perCheck = new Map<string, number>();
+  for (const item of ranked) {
+    // Two for the same check are enough: the others look after something else.
+    const already = perCheck.get(item.towards) ?? 0;
+    if (already >= 2 || items.length >= homeRule.most - 1) continue;
+    perCheck.set(item.towards, already + 1);
+    items.push(item);
+  }
+  for (const family of families) {
+    const present = person.present[family];
+    const wall = present === undefined ? null : wallItem(person, body, family, present);
+    if (wall !== null && items.length < homeRule.most) items.push(wall);
+  }
+  for (const item of [...ranked, lastResort, seatedShoulders]) {
+    const isIn = items.some(({ id }) => id === item.id);
+    const isRest = item === lastResort || item === seatedShoulders;
+    const wanted = isRest ? homeRule.least : homeRule.least + 1;
+    if (!isIn && items.length < wanted) items.push(item);
+  }
+  return { items, notAlone, instead: null };
+}
