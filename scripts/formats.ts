@@ -2,7 +2,11 @@
 import { writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { z } from 'zod';
+import { entriesFile } from '@/core/catalog/entries';
+import { profileFile } from '@/core/catalog/profileChanges';
 import { commands } from '@/core/cli/commands';
+import { studioFile } from '@/core/cli/studioFile';
+import { roomFile } from '@/core/room/room';
 
 const folder = path.join(process.cwd(), 'docs', 'formats');
 for (const [name, { input, output }] of Object.entries(commands)) {
@@ -13,4 +17,14 @@ for (const [name, { input, output }] of Object.entries(commands)) {
       `${JSON.stringify(json, null, 2)}\n`,
     );
   }
+}
+
+for (const [name, schema] of Object.entries({
+  entries: entriesFile,
+  profile: profileFile,
+  room: roomFile,
+  studio: studioFile,
+})) {
+  const json = z.toJSONSchema(schema, { io: 'input' });
+  writeFileSync(path.join(folder, `${name}.schema.json`), `${JSON.stringify(json, null, 2)}\n`);
 }

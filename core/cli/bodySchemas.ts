@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { lengthIds } from '../body/lengths';
-import { pieceIds } from '../catalog/pieces';
+import { pieceCount } from '../catalog/ownPiece';
 import { profileIds } from '../catalog/profiles';
 import { recipeIds } from '../setup/recipes';
 
@@ -57,9 +57,7 @@ export const postureInput = z.discriminatedUnion('family', [
   posture('plough', { platformM: metres, toeSupportM: metres }),
 ]);
 
-export const piecesInput = z.array(
-  z.strictObject({ piece: z.enum(pieceIds), count: z.int().min(0).max(200) }),
-);
+export const piecesInput = z.array(pieceCount);
 
 export const loadsInput = z.strictObject({
   body: bodyInput,

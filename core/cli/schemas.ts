@@ -34,6 +34,7 @@ export const readinessOutput = z.object({
   status: z.enum(['met', 'borderline', 'not-yet', 'stale', 'unknown']),
   level: z.object({ mean: z.number(), variance: z.number() }).optional(),
   threshold: z.number(),
+  seenDays: z.int().optional(),
   reasons: z.array(z.string()),
   side: z.enum(['left', 'right']).optional(),
 });

@@ -1,0 +1,255 @@
+/** A composed class as a file: the same for the command, the app and whoever else reads it. */
+import { z } from 'zod';
+import { drillIds } from '../catalog/drills';
+import { painPlaces } from '../catalog/regions';
+import { ladderIds } from '../catalog/stage';
+import { bindingWords, moreWords, type Binding } from '../compose/binding';
+import type { PreparedClass, Wishes } from '../compose/prepared';
+import type { Relief } from '../compose/relief';
+import { findStation, listLayOut, listStations } from '../compose/stations';
+import type { ClassPlan, PlannedPerson } from '../compose/writePlan';
+import { pinInput } from './classFile';
+
+const place = z.union([
+  z.strictObject({
+    kind: z.literal('lane'),
+    span: z.string(),
+    fromM: z.number(),
+    toM: z.number(),
+    outM: z.number(),
+  }),
+  z.strictObject({ kind: z.literal('circle'), x: z.number(), y: z.number(), radiusM: z.number() }),
+  z.strictObject({
+    kind: z.literal('mat'),
+    x: z.number(),
+    y: z.number(),
+    isAcross: z.boolean(),
+  }),
+  z.strictObject({ kind: z.literal('aside') }),
+]);
+
+const props = z.array(z.strictObject({ piece: z.string(), count: z.int() }));
+const more = z.strictObject({
+  what: z.enum(['piece', 'wall', 'helper', 'minutes']),
+  id: z.string(),
+  more: z.number(),
+  words: z.string(),
+});
+
+export const composeOutput = z.strictObject({
+  format: z.literal('levitar-plan'),
+  version: z.literal(1),
+  profile: z.strictObject({ key: z.string(), version: z.number() }),
+  families: z.array(z.enum(ladderIds)),
+  wishes: z.strictObject({
+    minutes: z.number(),
+    rounds: z.int(),
+    roundMinutes: z.number(),
+    resetMinutes: z.number(),
+    helpers: z.int(),
+    seed: z.int(),
+    absent: z.array(z.string()),
+    late: z.array(z.strictObject({ person: z.string(), round: z.int() })),
+    sore: z.array(z.strictObject({ person: z.string(), place: z.enum(painPlaces) })),
+    pins: z.array(pinInput),
+    order: z.array(z.strictObject({ drill: z.enum(drillIds), minutes: z.number() })).optional(),
+    done: z.int(),
+  }),
+  objective: z.number(),
+  bound: z.number(),
+  gapPercent: z.number().meta({
+    description: 'How far the plan can be from the best there is, in percent of the plan.',
+  }),
+  stoppedBy: z.enum(['gap', 'nodes', 'time', 'quick']),
+  parts: z.strictObject({
+    rounds: z.strictObject({ objective: z.number(), bound: z.number() }),
+    drills: z.strictObject({ objective: z.number(), bound: z.number() }),
+  }),
+  leastShare: z.number(),
+  timeline: z.array(
+    z.strictObject({
+      id: z.string(),
+      kind: z.string(),
+      label: z.string(),
+      startsAt: z.number(),
+      minutes: z.number(),
+      drill: z.string().optional(),
+      waves: z.number().optional(),
+    }),
+  ),
+  checks: z.array(
+    z.strictObject({
+      check: z.string(),
+      label: z.string(),
+      isTogether: z.boolean(),
+      minutes: z.number(),
+      people: z.array(z.strictObject({ id: z.string(), why: z.string() })),
+    }),
+  ),
+  spans: z.array(
+    z.strictObject({
+      id: z.string(),
+      wall: z.string(),
+      fromM: z.number(),
+      toM: z.number(),
+      lowestM: z.number(),
+    }),
+  ),
+  stations: z.array(
+    z.strictObject({
+      letter: z.string(),
+      option: z.string(),
+      label: z.string(),
+      people: z.array(z.string()),
+      baseM: z.number().optional(),
+    }),
+  ),
+  layOut: z.array(
+    z.strictObject({
+      letter: z.string(),
+      where: z.string(),
+      props,
+      fallbackProps: props,
+      people: z.array(z.string()),
+    }),
+  ),
+  rounds: z.array(
+    z.strictObject({
+      round: z.int(),
+      handsUsed: z.int(),
+      teacherHelps: z.boolean(),
+      pieces: z.array(z.strictObject({ row: z.string(), used: z.number(), of: z.number() })),
+      people: z.array(
+        z.strictObject({
+          id: z.string(),
+          letter: z.string().nullable(),
+          option: z.string().nullable(),
+          label: z.string(),
+          role: z.string(),
+          why: z.string(),
+          place,
+          sharesWith: z.string().optional(),
+          needsHand: z.boolean(),
+          asksFirst: z.boolean(),
+          confirmAtDoor: z.array(z.string()),
+          otherwise: z.string().optional(),
+        }),
+      ),
+    }),
+  ),
+  pins: z.array(z.strictObject({ pin: pinInput, isKept: z.boolean(), why: z.string().optional() })),
+  notes: z.array(z.string()),
+  relief: z
+    .strictObject({
+      people: z.array(z.string()),
+      more: z.array(more),
+      beyond: z.array(z.string()),
+    })
+    .nullable(),
+  binding: z.array(more.extend({ gain: z.number().nullable(), serves: z.array(z.string()) })),
+});
+
+export type PlanFile = z.infer<typeof composeOutput>;
+
+/** Everything the teacher is shown, as plain data. */
+export function toPlanFile(
+  plan: ClassPlan,
+  prepared: PreparedClass,
+  wishes: Wishes,
+  { binding, relief }: { readonly binding: readonly Binding[]; readonly relief: Relief | null },
+): PlanFile {
+  const stations = listStations(plan, prepared.spans);
+  const nameProps = (list: readonly { readonly piece: string; readonly count: number }[]) =>
+    list.map(({ piece, count }) => ({ piece, count }));
+  const describe = ({ id, option, place: at, sharesWith }: PlannedPerson) => {
+    const own = prepared.people.find((person) => person.id === id);
+    const beside = own?.options.find((one) => one.id === option?.fallback);
+    return {
+      id,
+      letter: findStation(stations, option)?.letter ?? null,
+      option: option?.id ?? null,
+      label: option?.label ?? 'Out',
+      role: option?.role ?? 'rest',
+      why: option?.why ?? 'a round out counts as rest',
+      place: at,
+      ...(sharesWith === undefined ? {} : { sharesWith }),
+      needsHand: option?.needsHand === true,
+      asksFirst: option?.asksFirst === true,
+      confirmAtDoor: [...(option?.atDoor ?? [])],
+      ...(beside === undefined ? {} : { otherwise: beside.label }),
+    };
+  };
+  const { objective, bound, gapPercent, stoppedBy, parts, leastShare } = plan;
+  return {
+    format: 'levitar-plan',
+    version: 1,
+    profile: { ...prepared.profile },
+    families: [...prepared.families],
+    wishes: JSON.parse(JSON.stringify(wishes)) as PlanFile['wishes'],
+    objective,
+    bound,
+    gapPercent,
+    stoppedBy,
+    parts,
+    leastShare,
+    timeline: plan.timeline.map(({ id, kind, label, startsAt, minutes, drill, waves }) => ({
+      id,
+      kind,
+      label,
+      startsAt,
+      minutes,
+      ...(drill === undefined ? {} : { drill }),
+      ...(waves === undefined ? {} : { waves }),
+    })),
+    checks: prepared.checks.map(({ check, label, isTogether, minutes, people }) => ({
+      check,
+      label,
+      isTogether,
+      minutes,
+      people: people.map((one) => ({ ...one })),
+    })),
+    spans: prepared.spans.map((span) => ({ ...span })),
+    stations: stations.map(({ letter, option, people }) => ({
+      letter,
+      option: option.id,
+      label: option.label,
+      people: [...people],
+      ...(option.baseM === undefined ? {} : { baseM: option.baseM }),
+    })),
+    layOut: listLayOut(plan, stations, prepared).map(
+      ({ letter, where, props: out, fallbackProps, people }) => ({
+        letter,
+        where,
+        props: nameProps(out),
+        fallbackProps: nameProps(fallbackProps),
+        people: [...people],
+      }),
+    ),
+    rounds: plan.rounds.map(({ people, pieces, handsUsed, teacherHelps }, index) => ({
+      round: index + 1,
+      handsUsed,
+      teacherHelps,
+      pieces: pieces.map((one) => ({ ...one })),
+      people: people.map(describe),
+    })),
+    pins: plan.pins.map(({ pin, isKept, why }) => ({
+      pin: pin as PlanFile['pins'][number]['pin'],
+      isKept,
+      ...(why === undefined ? {} : { why }),
+    })),
+    notes: [...plan.notes],
+    relief:
+      relief === null
+        ? null
+        : {
+            people: [...new Set(relief.asks.map(({ person }) => person))],
+            more: relief.more.map((one) => ({ ...one, words: moreWords(one) })),
+            beyond: [...relief.beyond],
+          },
+    binding: binding.map((one) => ({
+      ...one,
+      serves: [...one.serves],
+      words: bindingWords(one),
+    })),
+  };
+}

@@ -1,0 +1,86 @@
+/** A plan as a text that reads anywhere: running order, rounds, what to lay out. No health notes. */
+import { rowLabel } from '../compose/resources';
+import type { PlanFile } from './planFile';
+
+export interface MarkdownWords {
+  readonly heading: string;
+  /** `HH:MM`. */
+  readonly startsAt: string;
+  readonly nameOf: (id: string) => string;
+}
+
+const two = (value: number) => String(value).padStart(2, '0');
+
+function clock(startsAt: string, minutes: number): string {
+  const [hour, minute] = startsAt.split(':').map(Number);
+  const total = hour * 60 + minute + Math.floor(minutes + 1e-6);
+  return `${two(Math.floor(total / 60) % 24)}:${two(total % 60)}`;
+}
+
+/** Signs that mean something in Markdown are taken at their word. */
+const plain = (words: string) => words.replace(/([\\`*_{}[\]<>|#])/g, '\\$1');
+
+const props = (list: PlanFile['layOut'][number]['props']) =>
+  list.length === 0 ? 'a mat' : list.map(({ piece, count }) => rowLabel(piece, count)).join(', ');
+
+export function writeMarkdown(plan: PlanFile, words: MarkdownWords): string {
+  const { heading, startsAt } = words;
+  const name = (id: string) => plain(words.nameOf(id));
+  const lines: string[] = [`# ${plain(heading)}`, ''];
+  lines.push(
+    `${plan.wishes.minutes} minutes, ${plan.rounds.length} rounds. At most ${plan.gapPercent.toFixed(1)} % from the best there is.`,
+    '',
+    '## Running order',
+    '',
+  );
+  for (const { label, startsAt: at, minutes } of plan.timeline) {
+    lines.push(`- ${clock(startsAt, at)} ${plain(label)} (${minutes} min)`);
+  }
+  for (const { round, people } of plan.rounds) {
+    lines.push(
+      '',
+      `## Round ${round}`,
+      '',
+      '| | who | what | where |',
+      '| --- | --- | --- | --- |',
+    );
+    for (const one of people) {
+      const { place } = one;
+      const where =
+        place.kind === 'lane'
+          ? `${place.span.split('-')[0]} wall, ${place.fromM.toFixed(1)} to ${place.toM.toFixed(1)} m`
+          : place.kind === 'aside'
+            ? 'at the side'
+            : place.kind === 'circle'
+              ? 'clear circle'
+              : 'mat';
+      const door =
+        one.confirmAtDoor.length > 0
+          ? ` (if confirmed at the door: ${one.confirmAtDoor.join(', ')}; otherwise ${one.otherwise ?? 'rest'})`
+          : '';
+      const hand = one.needsHand ? (one.asksFirst ? ' (help, ask first)' : ' (help)') : '';
+      lines.push(
+        `| ${one.letter ?? ''} | ${name(one.id)} | ${plain(one.label)}${hand}${plain(door)} | ${where} |`,
+      );
+    }
+  }
+  lines.push('', '## To lay out', '');
+  for (const { letter, where, props: out, fallbackProps, people } of plan.layOut) {
+    const also = fallbackProps.length > 0 ? `; beside it ${props(fallbackProps)}` : '';
+    lines.push(`- ${letter}, ${where}: ${props(out)}${also} (${people.map(name).join(', ')})`);
+  }
+  if (plan.checks.length > 0) {
+    lines.push('', '## Checks', '');
+    for (const { label, minutes, people } of plan.checks) {
+      lines.push(
+        `- ${plain(label)} (${minutes.toFixed(1)} min): ${people.map(({ id }) => name(id)).join(', ')}`,
+      );
+    }
+  }
+  if (plan.notes.length > 0 || plan.binding.length > 0) {
+    lines.push('', '## What binds', '');
+    for (const note of plan.notes) lines.push(`- ${plain(note)}`);
+    for (const { words: line } of plan.binding) lines.push(`- ${plain(line)}`);
+  }
+  return `${lines.join('\n')}\n`;
+}
