@@ -39,6 +39,7 @@ const record: Omit<NewRecord, 'personId'> = {
   stoppedByTeacher: true,
   faults: ['shrug'],
   pain: false,
+  painPlace: null,
   side: null,
   base: null,
 };
@@ -118,8 +119,9 @@ describe('people and records', () => {
     const { db } = open();
     const id = addPerson();
     const on = '2026-11-12';
-    saveCare(db, id, { consent: 'no', cautions: ['reflux', 'wrist'], on });
-    saveCare(db, id, { consent: 'no', cautions: ['wrist'], on: '2026-11-19' });
+    const care = { consent: 'no', otherWords: [] } as const;
+    saveCare(db, id, { ...care, cautions: ['reflux', 'wrist'], on });
+    saveCare(db, id, { ...care, cautions: ['wrist'], on: '2026-11-19' });
     expect(findPerson(db, id)).toMatchObject({ consent: 'no', cautions: ['wrist'] });
   });
 

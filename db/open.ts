@@ -79,6 +79,8 @@ export function openDatabase(file: string): OpenDatabase {
   }
   const raw = new Database(file);
   raw.pragma('journal_mode = WAL');
+  // What was answered is on the disk, also when the power goes: a tap is told only once.
+  raw.pragma('synchronous = FULL');
   raw.pragma('foreign_keys = ON');
   raw.pragma('busy_timeout = 5000');
   chmodSync(file, 0o600);

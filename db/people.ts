@@ -1,15 +1,35 @@
-import { asc, eq, inArray } from 'drizzle-orm';
+import { and, asc, eq, inArray, isNull } from 'drizzle-orm';
 import type { BodyInput } from '@/core/body/body';
 import type { LengthId } from '@/core/body/lengths';
 import type { CautionId } from '@/core/catalog/cautions';
-import type { StageId } from '@/core/catalog/stages';
-import type { Consent } from '@/core/ladder/verdict';
+import type { LadderId, StageKey } from '@/core/catalog/stage';
+import type { Care, Clearance, PainReport, SignReport } from '@/core/caution/care';
+import type { Consent } from '@/core/ladder/case';
 import type { Day } from '@/core/units/day';
 import type { Db } from './open';
-import { enrolment, person, personCaution, personLength } from './schema';
+import {
+  clearance,
+  enrolment,
+  painReport,
+  person,
+  personCaution,
+  personLength,
+  personRung,
+  stopSign,
+} from './schema';
+
+export interface StoredClearance extends Clearance {
+  readonly id: number;
+}
+
+export interface StoredSign extends SignReport {
+  readonly id: number;
+}
 
 export interface PersonRow {
   readonly id: number;
+  readonly uid: string;
+  readonly revision: number;
   readonly name: string;
   readonly body: BodyInput;
   readonly heightTyped: string;
@@ -17,8 +37,28 @@ export interface PersonRow {
   readonly typedLengths: Readonly<Partial<Record<LengthId, string>>>;
   readonly consent: Consent;
   readonly cautions: readonly CautionId[];
+  readonly otherWords: readonly string[];
+  readonly clearances: readonly StoredClearance[];
+  readonly signs: readonly StoredSign[];
+  /** Pain reported in class, outside a check. */
+  readonly pains: readonly PainReport[];
   readonly painClearedOn: Day | null;
-  readonly presentStage: StageId | null;
+  readonly screenedOn: Day | null;
+  readonly archivedOn: Day | null;
+  /** One rung on each ladder they have begun. */
+  readonly present: Readonly<Partial<Record<LadderId, StageKey>>>;
+}
+
+/** What the cautions look at. */
+export function careOf(row: PersonRow): Care {
+  return {
+    reports: row.cautions,
+    otherWords: row.otherWords,
+    clearances: row.clearances,
+    signs: row.signs,
+    pains: row.pains,
+    ...(row.painClearedOn === null ? {} : { painClearedOn: row.painClearedOn }),
+  };
 }
 
 /** What the body form saves: every measured length, as a whole. */
@@ -31,20 +71,53 @@ export interface BodyChange {
 
 type PersonRecord = typeof person.$inferSelect;
 
+function byPerson<T extends { readonly personId: number }>(rows: readonly T[]): Map<number, T[]> {
+  const map = new Map<number, T[]>();
+  for (const row of rows) {
+    const list = map.get(row.personId);
+    if (list === undefined) map.set(row.personId, [row]);
+    else list.push(row);
+  }
+  return map;
+}
+
 function assemble(db: Db, rows: readonly PersonRecord[]): PersonRow[] {
   const ids = rows.map(({ id }) => id);
   if (ids.length === 0) return [];
-  const lengths = db.select().from(personLength).where(inArray(personLength.personId, ids)).all();
-  const cautions = db
-    .select()
-    .from(personCaution)
-    .where(inArray(personCaution.personId, ids))
-    .orderBy(asc(personCaution.notedOn), asc(personCaution.caution))
-    .all();
+  const lengths = byPerson(
+    db.select().from(personLength).where(inArray(personLength.personId, ids)).all(),
+  );
+  const cautions = byPerson(
+    db
+      .select()
+      .from(personCaution)
+      .where(inArray(personCaution.personId, ids))
+      .orderBy(asc(personCaution.notedOn), asc(personCaution.caution))
+      .all(),
+  );
+  const rungs = byPerson(
+    db.select().from(personRung).where(inArray(personRung.personId, ids)).all(),
+  );
+  const words = byPerson(
+    db.select().from(clearance).where(inArray(clearance.personId, ids)).orderBy(clearance.id).all(),
+  );
+  const signs = byPerson(
+    db.select().from(stopSign).where(inArray(stopSign.personId, ids)).orderBy(stopSign.id).all(),
+  );
+  const pains = byPerson(
+    db
+      .select()
+      .from(painReport)
+      .where(inArray(painReport.personId, ids))
+      .orderBy(painReport.id)
+      .all(),
+  );
   return rows.map((row) => {
-    const own = lengths.filter(({ personId }) => personId === row.id);
+    const own = lengths.get(row.id) ?? [];
     return {
       id: row.id,
+      uid: row.uid,
+      revision: row.revision,
       name: row.name,
       body: {
         heightM: row.heightM,
@@ -54,9 +127,26 @@ function assemble(db: Db, rows: readonly PersonRecord[]): PersonRow[] {
       heightTyped: row.heightTyped,
       typedLengths: Object.fromEntries(own.map(({ length, typed }) => [length, typed])),
       consent: row.consent,
-      cautions: cautions.filter((c) => c.personId === row.id).map(({ caution }) => caution),
+      cautions: (cautions.get(row.id) ?? []).map(({ caution }) => caution),
+      otherWords: row.otherWords,
+      clearances: (words.get(row.id) ?? []).map(
+        ({ id, about, covers, ladders, notedOn, until }) => ({
+          id,
+          about,
+          covers,
+          ...(ladders === null ? {} : { ladders }),
+          notedOn,
+          until,
+        }),
+      ),
+      signs: (signs.get(row.id) ?? []).map(({ id, sign, date }) => ({ id, sign, date })),
+      pains: (pains.get(row.id) ?? []).map(({ place, date }) => ({ place, date })),
       painClearedOn: row.painClearedOn,
-      presentStage: row.presentStage,
+      screenedOn: row.screenedOn,
+      archivedOn: row.archivedOn,
+      present: Object.fromEntries(
+        (rungs.get(row.id) ?? []).map(({ family, stage }) => [family, stage]),
+      ),
     };
   });
 }
@@ -65,7 +155,30 @@ export function findPerson(db: Db, id: number): PersonRow | null {
   return assemble(db, db.select().from(person).where(eq(person.id, id)).all())[0] ?? null;
 }
 
-/** Everyone enrolled in a course, by name. */
+/** Several people by id; those that are gone are left out. */
+export function listPeopleById(db: Db, ids: readonly number[]): PersonRow[] {
+  if (ids.length === 0) return [];
+  const rows = db
+    .select()
+    .from(person)
+    .where(inArray(person.id, [...ids]))
+    .orderBy(asc(person.name))
+    .all();
+  return assemble(db, rows);
+}
+
+/** Everyone, by name; those put away only when asked for. */
+export function listPeople(db: Db, withArchived = false): PersonRow[] {
+  const rows = db
+    .select()
+    .from(person)
+    .where(withArchived ? undefined : isNull(person.archivedOn))
+    .orderBy(asc(person.name))
+    .all();
+  return assemble(db, rows);
+}
+
+/** Everyone enrolled in a course and not put away, by name. */
 export function listCoursePeople(db: Db, courseId: number): PersonRow[] {
   const rows = db
     .select({ person })
@@ -76,8 +189,27 @@ export function listCoursePeople(db: Db, courseId: number): PersonRow[] {
     .all();
   return assemble(
     db,
-    rows.map((row) => row.person),
+    rows.map((row) => row.person).filter(({ archivedOn }) => archivedOn === null),
   );
+}
+
+export interface NewPerson {
+  readonly name: string;
+  readonly heightM: number;
+  readonly heightTyped: string;
+  readonly massKg?: number | null;
+  readonly consent?: Consent;
+  readonly importId?: number;
+  readonly uid?: string;
+}
+
+/** @returns the id of the new person */
+export function addPerson(db: Db, values: NewPerson): number {
+  return db.insert(person).values(values).returning({ id: person.id }).get().id;
+}
+
+export function saveName(db: Db, id: number, name: string): void {
+  db.update(person).set({ name }).where(eq(person.id, id)).run();
 }
 
 export function saveBody(db: Db, id: number, change: BodyChange): void {
@@ -88,13 +220,20 @@ export function saveBody(db: Db, id: number, change: BodyChange): void {
   if (rows.length > 0) db.insert(personLength).values(rows).run();
 }
 
+export interface CareChange {
+  readonly consent: Consent;
+  readonly cautions: readonly CautionId[];
+  readonly otherWords: readonly string[];
+  readonly on: Day;
+}
+
 /** Keeps the day on which a caution was first noted; drops those no longer reported. */
-export function saveCare(
-  db: Db,
-  id: number,
-  change: { readonly consent: Consent; readonly cautions: readonly CautionId[]; readonly on: Day },
-): void {
-  db.update(person).set({ consent: change.consent }).where(eq(person.id, id)).run();
+export function saveCare(db: Db, id: number, change: CareChange): void {
+  const { consent, otherWords } = change;
+  db.update(person)
+    .set({ consent, otherWords: [...otherWords] })
+    .where(eq(person.id, id))
+    .run();
   const known = db.select().from(personCaution).where(eq(personCaution.personId, id)).all();
   db.delete(personCaution).where(eq(personCaution.personId, id)).run();
   const rows = change.cautions.map((caution) => ({
@@ -107,4 +246,67 @@ export function saveCare(
 
 export function savePainCleared(db: Db, id: number, on: Day | null): void {
   db.update(person).set({ painClearedOn: on }).where(eq(person.id, id)).run();
+}
+
+export function saveScreened(db: Db, id: number, on: Day | null): void {
+  db.update(person).set({ screenedOn: on }).where(eq(person.id, id)).run();
+}
+
+export function saveArchived(db: Db, id: number, on: Day | null): void {
+  db.update(person).set({ archivedOn: on }).where(eq(person.id, id)).run();
+}
+
+/** `null` takes the person off the ladder. */
+export function saveRung(
+  db: Db,
+  id: number,
+  family: LadderId,
+  stage: StageKey | null,
+  since: Day,
+): void {
+  if (stage === null) {
+    db.delete(personRung)
+      .where(and(eq(personRung.personId, id), eq(personRung.family, family)))
+      .run();
+    return;
+  }
+  db.insert(personRung)
+    .values({ personId: id, family, stage, since })
+    .onConflictDoUpdate({
+      target: [personRung.personId, personRung.family],
+      set: { stage, since },
+    })
+    .run();
+}
+
+export function addClearance(db: Db, personId: number, note: Clearance): number {
+  const row = {
+    personId,
+    about: note.about,
+    covers: [...note.covers],
+    ladders: note.ladders ? [...note.ladders] : null,
+    notedOn: note.notedOn,
+    until: note.until,
+  };
+  return db.insert(clearance).values(row).returning({ id: clearance.id }).get().id;
+}
+
+export function removeClearance(db: Db, personId: number, id: number): boolean {
+  const own = db.select().from(clearance).where(eq(clearance.id, id)).get();
+  if (own?.personId !== personId) return false;
+  return db.delete(clearance).where(eq(clearance.id, id)).run().changes > 0;
+}
+
+export function addSign(db: Db, personId: number, sign: SignReport): number {
+  return db
+    .insert(stopSign)
+    .values({ personId, ...sign })
+    .returning({ id: stopSign.id })
+    .get().id;
+}
+
+export function removeSign(db: Db, personId: number, id: number): boolean {
+  const own = db.select().from(stopSign).where(eq(stopSign.id, id)).get();
+  if (own?.personId !== personId) return false;
+  return db.delete(stopSign).where(eq(stopSign.id, id)).run().changes > 0;
 }

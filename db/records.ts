@@ -1,7 +1,7 @@
-import { and, asc, eq, inArray } from 'drizzle-orm';
-import type { BaseId, CheckId, FaultId } from '@/core/catalog/checks';
-import type { Evidence } from '@/core/ladder/gate';
-import type { CheckRecord, Side } from '@/core/readiness/record';
+import { and, asc, eq, inArray, max, sql } from 'drizzle-orm';
+import type { BaseId, CheckKey, FaultId } from '@/core/catalog/checks';
+import type { PainPlace } from '@/core/catalog/regions';
+import type { CheckRecord, Evidence, Side } from '@/core/readiness/record';
 import type { Day } from '@/core/units/day';
 import type { Db } from './open';
 import { checkRecord } from './schema';
@@ -9,20 +9,21 @@ import { checkRecord } from './schema';
 export interface StoredRecord extends CheckRecord {
   readonly id: number;
   readonly personId: number;
-  readonly check: CheckId;
+  readonly check: CheckKey;
   /** Set when breaths were counted. */
   readonly breaths: number | null;
 }
 
 export interface NewRecord {
   readonly personId: number;
-  readonly check: CheckId;
+  readonly check: CheckKey;
   readonly date: Day;
   readonly value: number;
   readonly breaths: number | null;
   readonly stoppedByTeacher: boolean;
   readonly faults: readonly FaultId[];
   readonly pain: boolean;
+  readonly painPlace: PainPlace | null;
   readonly side: Side | null;
   readonly base: BaseId | null;
 }
@@ -38,6 +39,7 @@ function toStored(row: typeof checkRecord.$inferSelect): StoredRecord {
     stoppedByTeacher: row.stoppedByTeacher,
     faults: row.faults as FaultId[],
     pain: row.pain,
+    ...(row.painPlace === null ? {} : { painPlace: row.painPlace }),
     ...(row.side === null ? {} : { side: row.side }),
     ...(row.base === null ? {} : { base: row.base }),
   };
@@ -57,9 +59,92 @@ export function listRecords(db: Db, personIds: readonly number[]): StoredRecord[
 
 /** One person's records by check, as the ladder reads them. */
 export function toEvidence(records: readonly StoredRecord[]): Evidence {
-  const evidence: Partial<Record<CheckId, StoredRecord[]>> = {};
+  const evidence: Record<CheckKey, StoredRecord[]> = {};
   for (const record of records) (evidence[record.check] ??= []).push(record);
   return evidence;
+}
+
+/** The query behind a group's evidence: along the index, so that nothing is sorted. */
+function evidenceQuery(db: Db, personIds: readonly number[]) {
+  return db
+    .select({
+      personId: checkRecord.personId,
+      check: checkRecord.check,
+      date: checkRecord.date,
+      value: checkRecord.value,
+      stopped: checkRecord.stoppedByTeacher,
+      faults: checkRecord.faults,
+      pain: checkRecord.pain,
+      painPlace: checkRecord.painPlace,
+      side: checkRecord.side,
+      base: checkRecord.base,
+    })
+    .from(checkRecord)
+    .where(inArray(checkRecord.personId, [...personIds]))
+    .orderBy(
+      asc(checkRecord.personId),
+      asc(checkRecord.check),
+      asc(checkRecord.date),
+      asc(checkRecord.id),
+    );
+}
+
+type RawRow = [
+  number,
+  CheckKey,
+  Day,
+  number,
+  number,
+  string,
+  number,
+  PainPlace | null,
+  Side | null,
+  BaseId | null,
+];
+
+/**
+ * What several people's verdicts stand on, by person and check. Rows come as plain arrays: a
+ * studio's tens of thousands of records are read for every ladder view.
+ */
+export function readEvidence(db: Db, personIds: readonly number[]): Map<number, Evidence> {
+  const people = new Map<number, Record<CheckKey, CheckRecord[]>>();
+  for (const id of personIds) people.set(id, {});
+  if (personIds.length === 0) return people;
+  const rows = evidenceQuery(db, personIds).values() as unknown as RawRow[];
+  for (const [personId, check, date, value, stopped, faults, pain, painPlace, side, base] of rows) {
+    const record: {
+      -readonly [Key in keyof CheckRecord]: CheckRecord[Key];
+    } = { date, value };
+    if (stopped === 1) record.stoppedByTeacher = true;
+    if (faults !== '[]') record.faults = JSON.parse(faults) as FaultId[];
+    if (pain === 1) record.pain = true;
+    if (painPlace !== null) record.painPlace = painPlace;
+    if (side !== null) record.side = side;
+    if (base !== null) record.base = base;
+    const evidence = people.get(personId)!;
+    const list = evidence[check];
+    if (list === undefined) evidence[check] = [record];
+    else list.push(record);
+  }
+  return people;
+}
+
+/** How SQLite goes about it: one line for each step. */
+export function explainEvidence(db: Db, personIds: readonly number[]): string[] {
+  const rows = db.all<{ detail: string }>(
+    sql`EXPLAIN QUERY PLAN ${evidenceQuery(db, personIds).getSQL()}`,
+  );
+  return rows.map(({ detail }) => detail);
+}
+
+/** The newest day on which anything was seen of each person. */
+export function listLastSeen(db: Db): Map<number, Day> {
+  const rows = db
+    .select({ personId: checkRecord.personId, last: max(checkRecord.date) })
+    .from(checkRecord)
+    .groupBy(checkRecord.personId)
+    .all();
+  return new Map(rows.flatMap(({ personId, last }) => (last === null ? [] : [[personId, last]])));
 }
 
 /** @returns the id of the new record */

@@ -1,4 +1,4 @@
-import { checkTable } from '@/core/catalog/checks';
+import { getCheck, type CheckId } from '@/core/catalog/checks';
 import { cautionIds } from '@/core/catalog/cautions';
 import { resolveBody } from '@/core/body/body';
 import { daysBetween } from '@/core/units/day';
@@ -39,7 +39,7 @@ describe('the demo course', () => {
     expect(new Set(records.map(({ side }) => side))).toEqual(new Set([null, 'left', 'right']));
     for (const { check, value } of records) {
       expect(value).toBeGreaterThanOrEqual(0);
-      expect(value).toBeLessThanOrEqual(checkTable[check].most);
+      expect(value).toBeLessThanOrEqual(getCheck(check as CheckId).most);
     }
   });
 

@@ -1,14 +1,4 @@
-/** A small seeded generator (mulberry32), so that the demo course is the same on every machine. */
-export function seededRandom(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = state;
-    t = Math.imul(t ^ (t >>> 15), t | 1);
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
+export { seededRandom } from '@/core/random';
 
 /** A standard normal draw, by the polar method of Box and Muller. */
 export function normalDraw(random: () => number): number {

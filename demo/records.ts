@@ -6,14 +6,14 @@ import type { NewRecord } from '@/db/records';
 import type { DemoPerson } from './people';
 import { normalDraw } from './random';
 
-const weeks = 8;
+export const weeks = 8;
 const profile = 'prop-led';
 /** Day-to-day noise of a hold or a count, on the log scale. */
-const noise = 0.14;
+export const noise = 0.14;
 /** Share of the present ability with which people began, eight weeks ago. */
-const startShare = 0.7;
+export const startShare = 0.7;
 /** The teacher ends a group hold at this many times the bar. */
-const groupStop = 1.35;
+export const groupStop = 1.35;
 
 const weekly: readonly { check: CheckId; every: number; base?: BaseId }[] = [
   { check: 'forearm-plank-hold', every: 2 },
@@ -24,7 +24,7 @@ const weekly: readonly { check: CheckId; every: number; base?: BaseId }[] = [
   { check: 'confidence', every: 1, base: 'forearms' },
 ];
 
-type Draft = Omit<NewRecord, 'personId'>;
+export type Draft = Omit<NewRecord, 'personId'>;
 
 /**
  * Eight weekly meetings of noisy records for one invented person, the last of them a week before
@@ -52,7 +52,9 @@ export function demoRecords(
     }
   }
   const newest = records[records.length - 1];
-  if (person.hasPain && newest) records.push({ ...newest, pain: true });
+  if (person.hasPain && newest) {
+    records.push({ ...newest, pain: true, painPlace: person.painPlace ?? null });
+  }
   return records;
 }
 
@@ -78,6 +80,7 @@ function drawRecord(person: DemoPerson, slot: Slot, random: () => number): Draft
     stoppedByTeacher: drawn.isStopped,
     faults: hasFault ? [habit.fault] : [],
     pain: false,
+    painPlace: null,
     side,
     base,
   };

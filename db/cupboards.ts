@@ -1,0 +1,109 @@
+/** Pieces, cupboards and rooms. */
+import { asc, eq } from 'drizzle-orm';
+import {
+  isOwnPiece,
+  type OwnPieceId,
+  type PieceCount,
+  type PieceSpec,
+} from '@/core/catalog/pieces';
+import type { Db } from './open';
+import { cupboard, ownPiece, room } from './schema';
+
+export interface CupboardLine extends PieceCount {
+  /** Of the count, not fit for use just now. */
+  readonly worn: number;
+}
+
+export interface OwnPiece {
+  readonly id: number;
+  readonly piece: OwnPieceId;
+  readonly spec: PieceSpec;
+}
+
+const keyOf = (id: number): OwnPieceId => `own-${id}`;
+
+export function listOwnPieces(db: Db): OwnPiece[] {
+  return db
+    .select()
+    .from(ownPiece)
+    .orderBy(asc(ownPiece.id))
+    .all()
+    .map(({ id, standsOnEdge, refolds, stacks, ...spec }) => ({
+      id,
+      piece: keyOf(id),
+      spec: {
+        ...spec,
+        ...(standsOnEdge ? { standsOnEdge: true as const } : {}),
+        ...(refolds ? { refolds: true as const } : {}),
+        ...(stacks ? { stacks: true as const } : {}),
+      },
+    }));
+}
+
+const toRow = ({ standsOnEdge, refolds, stacks, ...spec }: PieceSpec) => ({
+  ...spec,
+  standsOnEdge: standsOnEdge === true,
+  refolds: refolds === true,
+  stacks: stacks === true,
+});
+
+/** @returns the name of the new piece */
+export function addOwnPiece(db: Db, spec: PieceSpec): OwnPieceId {
+  return keyOf(db.insert(ownPiece).values(toRow(spec)).returning({ id: ownPiece.id }).get().id);
+}
+
+export function saveOwnPiece(db: Db, id: number, spec: PieceSpec): void {
+  db.update(ownPiece).set(toRow(spec)).where(eq(ownPiece.id, id)).run();
+}
+
+export function removeOwnPiece(db: Db, id: number): void {
+  db.delete(ownPiece).where(eq(ownPiece.id, id)).run();
+  db.delete(cupboard)
+    .where(eq(cupboard.piece, keyOf(id)))
+    .run();
+}
+
+/** Everything on the shelves of a course, own pieces with their faces. */
+export function listCupboard(db: Db, courseId: number): CupboardLine[] {
+  const own = new Map(listOwnPieces(db).map(({ piece, spec }) => [piece, spec]));
+  return db
+    .select({ piece: cupboard.piece, count: cupboard.count, worn: cupboard.worn })
+    .from(cupboard)
+    .where(eq(cupboard.courseId, courseId))
+    .all()
+    .flatMap((line): CupboardLine[] => {
+      if (!isOwnPiece(line.piece)) return [line];
+      const spec = own.get(line.piece);
+      return spec === undefined ? [] : [{ ...line, own: spec }];
+    });
+}
+
+/** What can be used tonight: counted, less what is worn. */
+export function listPieces(db: Db, courseId: number): PieceCount[] {
+  return listCupboard(db, courseId).map(({ worn, count, ...one }) => ({
+    ...one,
+    count: Math.max(0, count - worn),
+  }));
+}
+
+export function savePieces(
+  db: Db,
+  courseId: number,
+  pieces: readonly (PieceCount & { readonly worn?: number })[],
+): void {
+  db.delete(cupboard).where(eq(cupboard.courseId, courseId)).run();
+  const rows = pieces.map(({ piece, count, worn = 0 }) => ({ courseId, piece, count, worn }));
+  if (rows.length > 0) db.insert(cupboard).values(rows).run();
+}
+
+/** The room as it was stored; whoever reads it checks it. */
+export function readRoom(db: Db, courseId: number): unknown {
+  return db.select().from(room).where(eq(room.courseId, courseId)).get()?.file ?? null;
+}
+
+export function saveRoom(db: Db, courseId: number, file: unknown): void {
+  db.insert(room)
+    .values({ courseId, file })
+    .onConflictDoUpdate({ target: room.courseId, set: { file } })
+    .run();
+}

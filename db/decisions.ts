@@ -1,0 +1,37 @@
+import { asc, desc, eq, inArray } from 'drizzle-orm';
+import type { Db } from './open';
+import { decision, type DecisionGrounds } from './schema';
+
+export type { DecisionGrounds };
+export type DecisionRow = typeof decision.$inferSelect;
+export type NewDecision = Omit<DecisionRow, 'id'>;
+
+/** @returns the id of the new decision; there is no way to change one */
+export function addDecision(db: Db, values: NewDecision): number {
+  return db.insert(decision).values(values).returning({ id: decision.id }).get().id;
+}
+
+/** A person's decisions, newest first. */
+export function listDecisions(db: Db, personId: number): DecisionRow[] {
+  return db
+    .select()
+    .from(decision)
+    .where(eq(decision.personId, personId))
+    .orderBy(desc(decision.id))
+    .all();
+}
+
+export function findDecision(db: Db, id: number): DecisionRow | null {
+  return db.select().from(decision).where(eq(decision.id, id)).get() ?? null;
+}
+
+/** Decisions about several people, oldest first. */
+export function listDecisionsOf(db: Db, personIds: readonly number[]): DecisionRow[] {
+  if (personIds.length === 0) return [];
+  return db
+    .select()
+    .from(decision)
+    .where(inArray(decision.personId, [...personIds]))
+    .orderBy(asc(decision.id))
+    .all();
+}

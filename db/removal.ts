@@ -1,0 +1,258 @@
+/** Deleting people really: here, and in the copies that start-up has made. */
+import { createHash } from 'node:crypto';
+import { readdirSync } from 'node:fs';
+import path from 'node:path';
+import Database from 'better-sqlite3';
+import { drizzle } from 'drizzle-orm/better-sqlite3';
+import { eq, inArray, sql } from 'drizzle-orm';
+import type { Day } from '@/core/units/day';
+import { forgetInClasses, renameInClasses } from './classPeople';
+import type { Db } from './open';
+import * as schema from './schema';
+import {
+  attempt,
+  attendance,
+  checkRecord,
+  clearance,
+  decision,
+  enrolment,
+  painReport,
+  peopleImport,
+  person,
+  personCaution,
+  personLength,
+  personRung,
+  removedPerson,
+  review,
+  savedSetup,
+  stopSign,
+  upsideTime,
+} from './schema';
+
+/** What stays behind: nothing that leads back to a name. */
+export const markOf = (uid: string) => createHash('sha256').update(`levitar:${uid}`).digest('hex');
+
+export function isRemoved(db: Db, uid: string): boolean {
+  return (
+    db
+      .select()
+      .from(removedPerson)
+      .where(eq(removedPerson.mark, markOf(uid)))
+      .get() !== undefined
+  );
+}
+
+/** Deletes a person and everything about them; with a uid, the mark stays behind. */
+export function removePerson(db: Db, id: number, uid: string | null, on: Day): void {
+  forgetInClasses(db, String(id));
+  db.delete(person).where(eq(person.id, id)).run();
+  if (uid === null) return;
+  db.insert(removedPerson)
+    .values({ mark: markOf(uid), removedOn: on })
+    .onConflictDoNothing()
+    .run();
+}
+
+/** Overwrites what was deleted on disk, instead of only forgetting where it stood. */
+export function eraseDeleted(db: Db): void {
+  db.run(sql`PRAGMA secure_delete = ON`);
+  db.run(sql`VACUUM`);
+  db.run(sql`PRAGMA wal_checkpoint(TRUNCATE)`);
+}
+
+const copyName = /^before-.*\.sqlite$/;
+
+/** The copies beside a database that were made before its structure changed. */
+export function listCopies(file: string): string[] {
+  const folder = path.dirname(file);
+  return readdirSync(folder)
+    .filter((name) => copyName.test(name))
+    .map((name) => path.join(folder, name));
+}
+
+/** Who is to be taken out of the copies. */
+export interface Gone {
+  readonly id: number;
+  readonly uid: string;
+  readonly name: string;
+}
+
+/**
+ * Takes a person out of every copy as well: by uid where the copy knows it. Copies from before
+ * that know only ids, which are never given twice in one database; the copy put aside by a reset
+ * is another database, so there the name must agree.
+ *
+ * @returns the names of copies that could not be opened and so still hold them
+ */
+export function purgeCopies(file: string, { id, uid, name }: Gone): string[] {
+  const left: string[] = [];
+  for (const copy of listCopies(file)) {
+    try {
+      const raw = new Database(copy, { fileMustExist: true });
+      try {
+        raw.pragma('foreign_keys = ON');
+        raw.pragma('secure_delete = ON');
+        const columns = raw.pragma('table_info(person)') as { readonly name: string }[];
+        if (columns.some((column) => column.name === 'uid')) {
+          const here = raw.prepare('SELECT id FROM person WHERE uid = ?').get(uid) as
+            { readonly id: number } | undefined;
+          // Plans, classes and taps of the copy name people as well.
+          if (here !== undefined) forgetInClasses(drizzle(raw, { schema }), String(here.id));
+          raw.prepare('DELETE FROM person WHERE uid = ?').run(uid);
+        } else if (path.basename(copy) === 'before-reset.sqlite') {
+          raw.prepare('DELETE FROM person WHERE id = ? AND name = ?').run(id, name);
+        } else {
+          raw.prepare('DELETE FROM person WHERE id = ?').run(id);
+        }
+        raw.exec('VACUUM');
+        raw.pragma('wal_checkpoint(TRUNCATE)');
+      } finally {
+        raw.close();
+      }
+    } catch {
+      left.push(path.basename(copy));
+    }
+  }
+  return left;
+}
+
+/**
+ * Gives everything of one entry to another of the same person and deletes the first. What
+ * restricts is united, never dropped; where both say something else, what is kept wins.
+ */
+export function mergePeople(db: Db, keep: number, drop: number): void {
+  const both = [keep, drop];
+  const move = { personId: keep };
+  db.update(checkRecord).set(move).where(eq(checkRecord.personId, drop)).run();
+  db.update(savedSetup).set(move).where(eq(savedSetup.personId, drop)).run();
+  db.update(clearance).set(move).where(eq(clearance.personId, drop)).run();
+  db.update(stopSign).set(move).where(eq(stopSign.personId, drop)).run();
+  db.update(painReport).set(move).where(eq(painReport.personId, drop)).run();
+  db.update(attempt).set(move).where(eq(attempt.personId, drop)).run();
+  for (const { id: _, ...row } of db
+    .select()
+    .from(upsideTime)
+    .where(eq(upsideTime.personId, drop))
+    .all()) {
+    db.insert(upsideTime)
+      .values({ ...row, ...move })
+      .onConflictDoUpdate({
+        target: [upsideTime.classId, upsideTime.personId],
+        set: { seconds: sql`${upsideTime.seconds} + ${row.seconds}` },
+      })
+      .run();
+  }
+  for (const row of db.select().from(review).where(eq(review.personId, drop)).all()) {
+    db.insert(review)
+      .values({ ...row, ...move, decisionId: null })
+      .onConflictDoNothing()
+      .run();
+  }
+  renameInClasses(db, String(drop), String(keep));
+  // Decisions are never changed, so they are written again and go with the entry that is dropped.
+  const decisions = db.select().from(decision).where(eq(decision.personId, drop)).all();
+  for (const { id: _, ...row } of decisions) {
+    db.insert(decision)
+      .values({ ...row, ...move, corrects: null })
+      .run();
+  }
+  for (const row of db.select().from(personCaution).where(eq(personCaution.personId, drop)).all()) {
+    db.insert(personCaution)
+      .values({ ...row, ...move })
+      .onConflictDoNothing()
+      .run();
+  }
+  for (const row of db.select().from(enrolment).where(eq(enrolment.personId, drop)).all()) {
+    db.insert(enrolment)
+      .values({ ...row, ...move })
+      .onConflictDoNothing()
+      .run();
+  }
+  for (const row of db.select().from(attendance).where(eq(attendance.personId, drop)).all()) {
+    db.insert(attendance)
+      .values({ ...row, ...move })
+      .onConflictDoNothing()
+      .run();
+  }
+  for (const row of db.select().from(personLength).where(eq(personLength.personId, drop)).all()) {
+    db.insert(personLength)
+      .values({ ...row, ...move })
+      .onConflictDoNothing()
+      .run();
+  }
+  for (const row of db.select().from(personRung).where(eq(personRung.personId, drop)).all()) {
+    db.insert(personRung)
+      .values({ ...row, ...move })
+      .onConflictDoNothing()
+      .run();
+  }
+  const rows = db.select().from(person).where(inArray(person.id, both)).all();
+  const kept = rows.find(({ id }) => id === keep)!;
+  const dropped = rows.find(({ id }) => id === drop)!;
+  const stricter = { no: 0, ask: 1, yes: 2 } as const;
+  const days = [kept.painClearedOn, dropped.painClearedOn];
+  db.update(person)
+    .set({
+      otherWords: [...new Set([...kept.otherWords, ...dropped.otherWords])],
+      consent: stricter[kept.consent] <= stricter[dropped.consent] ? kept.consent : dropped.consent,
+      massKg: kept.massKg ?? dropped.massKg,
+      screenedOn: later(kept.screenedOn, dropped.screenedOn),
+      // Pain that only one of the two entries knew to be gone is not gone.
+      painClearedOn: days.includes(null) ? null : [...(days as Day[])].sort()[0],
+    })
+    .where(eq(person.id, keep))
+    .run();
+  db.delete(person).where(eq(person.id, drop)).run();
+}
+
+const later = (a: Day | null, b: Day | null) => (a === null ? b : b === null || a > b ? a : b);
+
+/** @returns the id of the import, written before its people */
+export function addImport(db: Db, on: Day, people: number): number {
+  return db
+    .insert(peopleImport)
+    .values({ importedOn: on, people })
+    .returning({ id: peopleImport.id })
+    .get().id;
+}
+
+/** People of an import that are still as they came: nothing was recorded or decided since. */
+export function listImported(
+  db: Db,
+  importId: number,
+): { id: number; uid: string; isUntouched: boolean }[] {
+  return db
+    .select({ id: person.id, uid: person.uid })
+    .from(person)
+    .where(eq(person.importId, importId))
+    .all()
+    .map((row) => {
+      const has = (
+        table: typeof checkRecord | typeof decision | typeof savedSetup | typeof attendance,
+      ) =>
+        db
+          .select({ one: sql<number>`1` })
+          .from(table)
+          .where(eq(table.personId, row.id))
+          .limit(1)
+          .get() !== undefined;
+      return { ...row, isUntouched: ![checkRecord, decision, savedSetup, attendance].some(has) };
+    });
+}
+
+/** Every table emptied; the marks of the deleted stay. */
+export function clearAll(db: Db): void {
+  for (const table of [
+    'course',
+    'person',
+    'profile_version',
+    'own_entry',
+    'own_piece',
+    'people_import',
+    'settings',
+    'device',
+    'pairing',
+  ]) {
+    db.run(sql.raw(`DELETE FROM \`${table}\``));
+  }
+}

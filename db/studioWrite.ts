@@ -1,0 +1,381 @@
+/** The file that holds everything into the tables: what is here stays, what restricts is united. */
+import { and, eq } from 'drizzle-orm';
+import type { StudioCourse, StudioFile, StudioPerson } from '@/core/cli/studioFile';
+import { peopleOf } from '@/core/floor/tap';
+import { withOtherPeople } from './classPeople';
+import { saveSettings } from './courses';
+import type { Db } from './open';
+import { isRemoved } from './removal';
+import {
+  attempt,
+  attendance,
+  checkRecord,
+  classPlan,
+  clearance,
+  course,
+  cupboard,
+  decision,
+  enrolment,
+  floorClass,
+  floorTap,
+  meeting,
+  ownEntry,
+  ownPiece,
+  painReport,
+  person,
+  personCaution,
+  personLength,
+  personRung,
+  profileVersion,
+  review,
+  room,
+  savedSetup,
+  stopSign,
+  upsideTime,
+} from './schema';
+import { mapKey, readNames } from './studioNames';
+import { readStudioPerson } from './studioRead';
+
+/** What a file brought, or would bring. */
+export interface StudioCounts {
+  peopleNew: number;
+  /** Here already: what is here stays, restrictions and records that are missing are added. */
+  peopleKnown: number;
+  /** Deleted here on request; they stay deleted. */
+  peopleRemoved: number;
+  recordsNew: number;
+  recordsKnown: number;
+  coursesNew: number;
+  coursesKnown: number;
+  classesNew: number;
+  profilesNew: number;
+  entriesNew: number;
+}
+
+type Added = { readonly [Key in keyof StudioCounts]: StudioCounts[Key] };
+
+/** Writes a file into the tables; to be called within a transaction. Settings only into an empty studio. */
+export function writeStudio(db: Db, file: StudioFile): Added {
+  const counts: StudioCounts = {
+    peopleNew: 0,
+    peopleKnown: 0,
+    peopleRemoved: 0,
+    recordsNew: 0,
+    recordsKnown: 0,
+    coursesNew: 0,
+    coursesKnown: 0,
+    classesNew: 0,
+    profilesNew: 0,
+    entriesNew: 0,
+  };
+  const isEmpty = db.select({ id: person.id }).from(person).limit(1).get() === undefined;
+  if (isEmpty) saveSettings(db, file.settings);
+  for (const profile of file.profiles) {
+    const { changes } = db
+      .insert(profileVersion)
+      .values(profile as never)
+      .onConflictDoNothing()
+      .run();
+    counts.profilesNew += changes;
+  }
+  for (const entry of file.entries) {
+    counts.entriesNew += db.insert(ownEntry).values(entry).onConflictDoNothing().run().changes;
+  }
+  const pieces = writePieces(db, file.ownPieces);
+  const people = writePeople(db, file.people, counts);
+  const others = new Map([...people].map(([uid, id]) => [uid, String(id)]));
+  const classes = new Map<string, number>();
+  const courses = new Map<number, number>();
+  const known = db.select().from(course).all();
+  for (const one of file.courses) {
+    const twin = known.find(({ name, startsOn }) => name === one.name && startsOn === one.startsOn);
+    counts[twin === undefined ? 'coursesNew' : 'coursesKnown'] += 1;
+    const id = twin?.id ?? addStudioCourse(db, one, pieces);
+    courses.set(one.ref, id);
+    for (const evening of one.meetings) {
+      db.insert(meeting)
+        .values({ courseId: id, ...evening })
+        .onConflictDoNothing()
+        .run();
+    }
+    for (const { day, wishes, plan } of one.plans) {
+      db.insert(classPlan)
+        .values({
+          courseId: id,
+          day,
+          wishes: withOtherPeople(wishes, others),
+          plan: plan === null ? null : withOtherPeople(plan, others),
+        })
+        .onConflictDoNothing()
+        .run();
+    }
+    for (const held of one.classes) {
+      const here = db.select().from(floorClass).where(eq(floorClass.uid, held.uid)).get();
+      if (here !== undefined) {
+        classes.set(held.uid, here.id);
+        continue;
+      }
+      const row = db
+        .insert(floorClass)
+        .values({
+          uid: held.uid,
+          courseId: id,
+          day: held.day,
+          startedMs: held.startedMs,
+          endedMs: held.endedMs,
+          bundle: withOtherPeople(held.bundle, others),
+        })
+        .onConflictDoNothing()
+        .returning({ id: floorClass.id })
+        .get();
+      // Another class of this course on the same day is here already: what is here stays.
+      if (row === undefined) continue;
+      counts.classesNew += 1;
+      classes.set(held.uid, row.id);
+      for (const one of held.taps) {
+        if (peopleOf(one.act).some((uid) => file.people.length > 0 && !others.has(uid))) continue;
+        const payload = withOtherPeople(one, others);
+        const { device, seq } = one;
+        db.insert(floorTap)
+          .values({ classId: row.id, device, seq, kind: one.act.kind, payload })
+          .run();
+      }
+    }
+  }
+  for (const one of file.people) {
+    const id = people.get(one.uid);
+    if (id !== undefined) writeStory(db, id, one, { classes, courses, others, counts });
+  }
+  return counts;
+}
+
+function writePieces(db: Db, pieces: StudioFile['ownPieces']): ReadonlyMap<string, string> {
+  const here = db.select().from(ownPiece).all();
+  return new Map(
+    pieces.map(({ id, ...piece }) => {
+      const twin = here.find(
+        (one) =>
+          one.label === piece.label && one.loadedM === piece.loadedM && one.kind === piece.kind,
+      );
+      const own =
+        twin?.id ?? db.insert(ownPiece).values(piece).returning({ id: ownPiece.id }).get().id;
+      return [`own-${id}`, `own-${own}`];
+    }),
+  );
+}
+
+function addStudioCourse(
+  db: Db,
+  {
+    ref: _,
+    meetings: _m,
+    cupboard: shelf,
+    room: file,
+    plans: _p,
+    classes: _c,
+    ...row
+  }: StudioCourse,
+  pieces: ReadonlyMap<string, string>,
+): number {
+  const { id } = db.insert(course).values(row).returning({ id: course.id }).get();
+  for (const line of shelf) {
+    const piece = (pieces.get(line.piece) ?? line.piece) as never;
+    db.insert(cupboard)
+      .values({ ...line, courseId: id, piece })
+      .run();
+  }
+  if (file !== null) db.insert(room).values({ courseId: id, file }).run();
+  return id;
+}
+
+/** Ids by uid of everybody who is, or now is, here. */
+function writePeople(
+  db: Db,
+  people: readonly StudioPerson[],
+  counts: StudioCounts,
+): ReadonlyMap<string, number> {
+  const ids = new Map<string, number>();
+  for (const one of people) {
+    if (isRemoved(db, one.uid)) {
+      counts.peopleRemoved += 1;
+      continue;
+    }
+    const here = db.select({ id: person.id }).from(person).where(eq(person.uid, one.uid)).get();
+    if (here !== undefined) {
+      counts.peopleKnown += 1;
+      ids.set(one.uid, here.id);
+      // What restricts is united, never dropped (handbook 07).
+      for (const caution of one.cautions) {
+        db.insert(personCaution)
+          .values({ personId: here.id, ...caution })
+          .onConflictDoNothing()
+          .run();
+      }
+      continue;
+    }
+    counts.peopleNew += 1;
+    const { uid, name, heightM, heightTyped, massKg, consent } = one;
+    const { painClearedOn, screenedOn, archivedOn, otherWords } = one;
+    const { id } = db
+      .insert(person)
+      .values({
+        uid,
+        name,
+        heightM,
+        heightTyped,
+        massKg,
+        consent,
+        painClearedOn,
+        screenedOn,
+        archivedOn,
+        otherWords,
+      })
+      .returning({ id: person.id })
+      .get();
+    ids.set(uid, id);
+    const own = { personId: id };
+    for (const row of one.lengths)
+      db.insert(personLength)
+        .values({ ...own, ...row })
+        .run();
+    for (const row of one.cautions)
+      db.insert(personCaution)
+        .values({ ...own, ...row })
+        .run();
+    for (const row of one.clearances)
+      db.insert(clearance)
+        .values({ ...own, ...row })
+        .run();
+    for (const row of one.rungs)
+      db.insert(personRung)
+        .values({ ...own, ...row })
+        .run();
+    for (const row of one.setups) {
+      db.insert(savedSetup)
+        .values({ ...own, ...row } as never)
+        .run();
+    }
+  }
+  return ids;
+}
+
+interface Story {
+  readonly classes: ReadonlyMap<string, number>;
+  readonly courses: ReadonlyMap<number, number>;
+  readonly others: ReadonlyMap<string, string>;
+  readonly counts: StudioCounts;
+}
+
+/** What is the same thing seen: the place in a list does not count. */
+const nameOf = (row: object) =>
+  JSON.stringify(Object.entries(row).sort(([a], [b]) => (a < b ? -1 : 1)));
+
+/** Rows that the table does not have yet, each as often as the file has it more. */
+function missing<T extends object>(rows: readonly T[], here: readonly object[]): T[] {
+  const left = new Map<string, number>();
+  for (const row of here) left.set(nameOf(row), (left.get(nameOf(row)) ?? 0) + 1);
+  return rows.filter((row) => {
+    const count = left.get(nameOf(row)) ?? 0;
+    left.set(nameOf(row), count - 1);
+    return count <= 0;
+  });
+}
+
+function writeStory(
+  db: Db,
+  id: number,
+  one: StudioPerson,
+  { classes, courses, others, counts }: Story,
+): void {
+  const now = readStudioPerson(
+    db,
+    db.select().from(person).where(eq(person.id, id)).get()!,
+    readNames(db),
+  );
+  const own = { personId: id };
+  const place = (from: { class: string; key: string } | undefined) => {
+    const classId = from === undefined ? undefined : classes.get(from.class);
+    return classId === undefined || from === undefined
+      ? {}
+      : { classId, originKey: mapKey(from.key, others) };
+  };
+  const records = missing(one.records, now.records);
+  counts.recordsNew += records.length;
+  counts.recordsKnown += one.records.length - records.length;
+  for (const { from, faults = [], ...row } of records) {
+    db.insert(checkRecord)
+      .values({ ...own, ...row, faults, ...place(from) })
+      .onConflictDoNothing()
+      .run();
+  }
+  for (const { from, ...row } of missing(one.attempts, now.attempts)) {
+    db.insert(attempt)
+      .values({ ...own, ...row, ...place(from) })
+      .onConflictDoNothing()
+      .run();
+  }
+  for (const { class: from, ...row } of missing(one.upside, now.upside)) {
+    const classId = from === undefined ? null : (classes.get(from) ?? null);
+    db.insert(upsideTime)
+      .values({ ...own, ...row, classId })
+      .onConflictDoNothing()
+      .run();
+  }
+  for (const { from, ...row } of missing(one.signs, now.signs)) {
+    db.insert(stopSign)
+      .values({ ...own, ...row, ...place(from) })
+      .onConflictDoNothing()
+      .run();
+  }
+  for (const { from, ...row } of missing(one.pains, now.pains)) {
+    db.insert(painReport)
+      .values({ ...own, ...row, ...place(from) })
+      .onConflictDoNothing()
+      .run();
+  }
+  const written: (number | null)[] = [];
+  const strange = new Set(missing(one.decisions, now.decisions));
+  for (const row of one.decisions) {
+    const { corrects, ...values } = row;
+    const earlier = corrects === null ? null : (written[corrects] ?? null);
+    written.push(
+      strange.has(row)
+        ? db
+            .insert(decision)
+            .values({ ...own, ...values, corrects: earlier })
+            .returning({ id: decision.id })
+            .get().id
+        : null,
+    );
+  }
+  for (const ref of one.enrolled) {
+    const courseId = courses.get(ref);
+    if (courseId === undefined) continue;
+    db.insert(enrolment)
+      .values({ ...own, courseId })
+      .onConflictDoNothing()
+      .run();
+  }
+  for (const { course: ref, date, came, note } of one.attendance) {
+    const courseId = courses.get(ref);
+    if (courseId === undefined) continue;
+    const evening = db
+      .select({ id: meeting.id })
+      .from(meeting)
+      .where(and(eq(meeting.courseId, courseId), eq(meeting.date, date)))
+      .get();
+    if (evening === undefined) continue;
+    db.insert(attendance)
+      .values({ ...own, meetingId: evening.id, came, note })
+      .onConflictDoNothing()
+      .run();
+  }
+  for (const { class: uid, doneOn, decision: at } of one.reviews) {
+    const classId = classes.get(uid);
+    if (classId === undefined) continue;
+    db.insert(review)
+      .values({ ...own, classId, doneOn, decisionId: at === null ? null : (written[at] ?? null) })
+      .onConflictDoNothing()
+      .run();
+  }
+}
