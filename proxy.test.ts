@@ -1,5 +1,9 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
 import { NextRequest } from 'next/server';
 import { proxy } from './proxy';
+import { createPairing, joinDevice } from './server/devices';
 
 const call = (method: string, headers: Record<string, string>, url = 'http://localhost:3000/') =>
   proxy(new NextRequest(url, { method, headers: { host: 'localhost:3000', ...headers } }));
@@ -39,5 +43,64 @@ describe('the guard in front of every page', () => {
     expect(call(method, { origin: 'https://elsewhere.example' }).status).toBe(403);
     expect(call(method, { origin: 'null' }).status).toBe(403);
     expect(call(method, {}).status).toBe(403);
+  });
+});
+
+describe('the network door', () => {
+  const secret = 'a-mark-of-this-start';
+  const folder = mkdtempSync(path.join(os.tmpdir(), 'levitar-guard-'));
+  let token = '';
+  const door = (method: string, url: string, headers: Record<string, string> = {}) =>
+    proxy(
+      new NextRequest(`https://192.168.1.5:3443${url}`, {
+        method,
+        headers: { host: '192.168.1.5:3443', 'x-levitar-gate': secret, ...headers },
+      }),
+    );
+  const roleOf = (response: Response) =>
+    response.headers.get('x-middleware-request-x-levitar-role');
+
+  beforeAll(async () => {
+    process.env.LEVITAR_GATE = secret;
+    process.env.LEVITAR_DATA = folder;
+    const pairing = await createPairing('assistant');
+    if (!pairing.ok) throw new Error('no code');
+    const joined = joinDevice({ code: pairing.value.code, name: 'Helper' });
+    if (!joined.ok) throw new Error('not joined');
+    token = joined.value.token;
+  });
+  afterAll(() => {
+    delete process.env.LEVITAR_GATE;
+    const holder = globalThis as { levitarDatabase?: { close: () => void } | undefined };
+    holder.levitarDatabase?.close();
+    holder.levitarDatabase = undefined;
+    rmSync(folder, { recursive: true, force: true });
+  });
+
+  it('sends who was not let in to the pairing page, and answers nothing else', () => {
+    const page = door('GET', '/people', { accept: 'text/html' });
+    expect(page.status).toBe(307);
+    expect(page.headers.get('location')).toBe('https://192.168.1.5:3443/pair');
+    expect(door('GET', '/settings/studio').status).toBe(401);
+    expect(door('GET', '/pair').status).toBe(200);
+  });
+
+  it('lets an assistant’s tablet into the running class alone, and marks it', () => {
+    const cookie = `levitar-device=${token}`;
+    const floor = door('GET', '/floor', { cookie });
+    expect(floor.status).toBe(200);
+    expect(roleOf(floor)).toBe('assistant');
+    expect(door('GET', '/people', { cookie }).status).toBe(403);
+    const origin = 'https://192.168.1.5:3443';
+    expect(door('POST', '/floor', { cookie, origin, 'next-action': 'abc' }).status).toBe(403);
+    expect(door('GET', '/floor', { cookie: 'levitar-device=guess' }).status).toBe(401);
+  });
+
+  it('believes no role that somebody sends, and no mark that is not its own', () => {
+    const cookie = `levitar-device=${token}`;
+    expect(roleOf(door('GET', '/floor', { cookie, 'x-levitar-role': 'teacher' }))).toBe(
+      'assistant',
+    );
+    expect(door('GET', '/', { 'x-levitar-gate': 'guess' }).status).toBe(421);
   });
 });

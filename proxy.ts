@@ -1,4 +1,7 @@
 import { NextResponse, type NextRequest } from 'next/server';
+import { findDeviceBy } from './server/devices';
+import { deviceCookie, gateHeader, isFromNetwork, ruleOn } from './server/gate';
+import { roleHeader } from './server/roles';
 
 const ownHosts = ['localhost', '127.0.0.1', '[::1]'];
 
@@ -19,6 +22,8 @@ function contentPolicy(nonce: string): string {
     "img-src 'self' data: blob:",
     "font-src 'self'",
     "connect-src 'self'",
+    "worker-src 'self'",
+    "manifest-src 'self'",
     "object-src 'none'",
     "base-uri 'none'",
     "form-action 'self'",
@@ -41,16 +46,38 @@ function isSameOrigin(request: NextRequest): boolean {
 /** Guards every request: known host, same origin for every change, a content policy with a nonce. */
 export function proxy(request: NextRequest): NextResponse {
   const host = (request.headers.get('host') ?? '').replace(/:\d+$/, '');
-  if (!allowedHosts().includes(host)) {
+  const isNetwork = isFromNetwork(request.headers.get(gateHeader), process.env.LEVITAR_GATE);
+  // The network door has looked at the name itself.
+  if (!isNetwork && !allowedHosts().includes(host)) {
     return new NextResponse('This server does not answer to that name.', { status: 421 });
   }
   if (!isReading(request.method) && !isSameOrigin(request)) {
     return new NextResponse('Changes are accepted from Levitar’s own pages only.', { status: 403 });
   }
+  let role = 'teacher';
+  if (isNetwork) {
+    const path = request.nextUrl.pathname;
+    const ruling = ruleOn({
+      path,
+      isAction: request.headers.has('next-action'),
+      role: findDeviceBy(request.cookies.get(deviceCookie)?.value)?.role ?? null,
+    });
+    if (ruling.kind === 'closed') {
+      return new NextResponse('This is the teacher’s.', { status: 403 });
+    }
+    if (ruling.kind === 'pair') {
+      return isReading(request.method) && request.headers.get('accept')?.includes('text/html')
+        ? NextResponse.redirect(new URL('/pair', `https://${request.headers.get('host')}`))
+        : new NextResponse('This device is not let in.', { status: 401 });
+    }
+    role = ruling.role;
+  }
   const nonce = Buffer.from(crypto.randomUUID()).toString('base64');
   const policy = contentPolicy(nonce);
   const headers = new Headers(request.headers);
   headers.set('x-nonce', nonce);
+  headers.set(roleHeader, role);
+  headers.delete(gateHeader);
   headers.set('content-security-policy', policy);
   const response = NextResponse.next({ request: { headers } });
   response.headers.set('content-security-policy', policy);

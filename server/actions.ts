@@ -1,6 +1,5 @@
 'use server';
 
-import { revalidatePath } from 'next/cache';
 import {
   changeBody,
   changeCare,
@@ -11,27 +10,18 @@ import {
   recordCheck,
   undoRecord,
 } from './changes';
-import { refuse, type Outcome } from './result';
+import { dropClearance, dropSign, noteClearance, noteScreened, noteSign } from './careChanges';
+import { decide } from './decisions';
+import { placeOnRung } from './peopleChanges';
+import type { Outcome } from './result';
+import { run } from './run';
 
-/** Runs a change; whatever goes wrong inside stays inside, and the screens are read anew. */
-async function run<T>(change: () => Outcome<T>): Promise<Outcome<T>> {
-  try {
-    const outcome = change();
-    if (outcome.ok) revalidatePath('/', 'layout');
-    return outcome;
-  } catch (error) {
-    // The name alone: messages may quote what was typed, and that may be about somebody's health.
-    console.error('A change failed:', error instanceof Error ? error.name : 'unknown');
-    return refuse({ form: 'That did not work and nothing was stored. Try again.' });
-  }
+export async function saveBodyAction(id: number, form: unknown, seen?: unknown): Promise<Outcome> {
+  return run(() => changeBody(id, form, seen));
 }
 
-export async function saveBodyAction(id: number, form: unknown): Promise<Outcome> {
-  return run(() => changeBody(id, form));
-}
-
-export async function saveCareAction(id: number, form: unknown): Promise<Outcome> {
-  return run(() => changeCare(id, form));
+export async function saveCareAction(id: number, form: unknown, seen?: unknown): Promise<Outcome> {
+  return run(() => changeCare(id, form, seen));
 }
 
 export async function recordCheckAction(id: number, form: unknown): Promise<Outcome<number>> {
@@ -56,4 +46,32 @@ export async function keepSetupAction(id: number, form: unknown): Promise<Outcom
 
 export async function dropSetupAction(id: number, setupId: number): Promise<Outcome> {
   return run(() => dropSetup(id, setupId));
+}
+
+export async function noteClearanceAction(id: number, form: unknown): Promise<Outcome<number>> {
+  return run(() => noteClearance(id, form));
+}
+
+export async function dropClearanceAction(id: number, note: number): Promise<Outcome> {
+  return run(() => dropClearance(id, note));
+}
+
+export async function noteSignAction(id: number, form: unknown): Promise<Outcome<number>> {
+  return run(() => noteSign(id, form));
+}
+
+export async function dropSignAction(id: number, sign: number): Promise<Outcome> {
+  return run(() => dropSign(id, sign));
+}
+
+export async function noteScreenedAction(id: number): Promise<Outcome> {
+  return run(() => noteScreened(id));
+}
+
+export async function placeOnRungAction(id: number, form: unknown): Promise<Outcome> {
+  return run(() => placeOnRung(id, form));
+}
+
+export async function decideAction(id: number, form: unknown): Promise<Outcome<number>> {
+  return run(() => decide(id, form));
 }

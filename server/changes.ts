@@ -1,42 +1,121 @@
 /** Use cases that write: validate at the door, then one transaction each. */
 import { z } from 'zod';
 import { resolveBody } from '@/core/body/body';
+import { lengthIds, lengthTable } from '@/core/body/lengths';
+import { cautionTable } from '@/core/catalog/cautions';
 import { shapeIds } from '@/core/catalog/shapes';
 import { getDials, toPosture } from '@/core/posture/handles';
 import { computeLoads } from '@/core/posture/loads';
 import { InputProblem } from '@/core/problem';
+import { parseHeight, parseLength, type LengthUnits } from '@/core/units/length';
+import { inSentence } from '@/core/units/words';
 import { getSettings, saveSettings } from '@/db/courses';
-import { findPerson, saveBody, saveCare, savePainCleared } from '@/db/people';
+import { findPerson, saveBody, saveCare, savePainCleared, type PersonRow } from '@/db/people';
 import { addRecord, removeRecord } from '@/db/records';
 import { addSetup, removeSetup } from '@/db/setups';
-import { readBodyForm } from './bodyForm';
-import { careForm } from './careForm';
+import { bodyForm, readBodyForm, type BodyForm } from './bodyForm';
+import { careForm, type CareForm } from './careForm';
 import { today } from './clock';
 import { database } from './database';
 import { readRecordForm } from './recordForm';
+import { readCatalog } from './schools';
 import { done, refuse, toProblems, type Outcome } from './result';
 
 const gone = { form: 'This person is no longer here. Go back to the list of people.' };
 const personId = z.int().positive();
 
-export function changeBody(id: unknown, input: unknown): Outcome {
+/** What the body form showed when it was opened; the second of two tabs is told what changed. */
+function bodyNow(person: PersonRow): BodyForm {
+  return {
+    height: person.heightTyped,
+    mass: person.body.massKg === undefined ? '' : String(person.body.massKg),
+    lengths: person.typedLengths,
+  };
+}
+
+const isSame = (a: string, b: string) => a.trim() === b.trim();
+
+/** The fields that somebody else changed since the form was opened, in words. */
+function describeBodyConflict(seen: BodyForm, now: BodyForm, units: LengthUnits): string[] {
+  const lines: string[] = [];
+  // Measures are compared and not their spelling: a unit that was added is no change.
+  const isLike = (a: string, b: string, parse: typeof parseLength) =>
+    isSame(a, b) || (parse(a, units) !== null && parse(a, units) === parse(b, units));
+  if (!isLike(seen.height, now.height, parseHeight)) {
+    lines.push(`height ${now.height} (was ${seen.height})`);
+  }
+  if (!isSame(seen.mass, now.mass)) {
+    lines.push(`body mass ${now.mass || 'none'} (was ${seen.mass || 'none'})`);
+  }
+  for (const id of lengthIds) {
+    const [was, is] = [seen.lengths[id] ?? '', now.lengths[id] ?? ''];
+    if (!isLike(was, is, parseLength)) {
+      const label = inSentence(lengthTable[id].label);
+      lines.push(`${label} ${is || 'not measured'} (was ${was || 'not measured'})`);
+    }
+  }
+  return lines;
+}
+
+const conflict = (lines: readonly string[], now: unknown): Outcome<never> => ({
+  ok: false,
+  problems: {
+    form: `Changed in another window meanwhile: ${lines.join(', ')}. Nothing was overwritten. What you typed is still here; save again to keep yours.`,
+  },
+  now,
+});
+
+/** @param seen the form as it was when opened; absent: not compared */
+export function changeBody(id: unknown, input: unknown, seen?: unknown): Outcome {
   return database().transaction((tx) => {
     const who = personId.safeParse(id);
-    if (!who.success || findPerson(tx, who.data) === null) return refuse(gone);
+    const person = who.success ? findPerson(tx, who.data) : null;
+    if (person === null) return refuse(gone);
     const read = readBodyForm(input, getSettings(tx).units);
     if (!read.ok) return read;
-    saveBody(tx, who.data, read.value);
+    const before = bodyForm.safeParse(seen);
+    if (before.success) {
+      const lines = describeBodyConflict(before.data, bodyNow(person), getSettings(tx).units);
+      if (lines.length > 0) return conflict(lines, bodyNow(person));
+    }
+    saveBody(tx, person.id, read.value);
     return done(undefined);
   });
 }
 
-export function changeCare(id: unknown, input: unknown): Outcome {
+const careNow = ({ consent, cautions, otherWords }: PersonRow): CareForm => ({
+  consent,
+  cautions: [...cautions],
+  otherWords: [...otherWords],
+});
+
+function describeCareConflict(seen: CareForm, now: CareForm): string[] {
+  const lines: string[] = [];
+  if (seen.consent !== now.consent)
+    lines.push(`hands-on help is now ${now.consent} (was ${seen.consent})`);
+  const added = now.cautions.filter((one) => !seen.cautions.includes(one));
+  const gone = seen.cautions.filter((one) => !now.cautions.includes(one));
+  if (added.length > 0)
+    lines.push(`now also reported: ${added.map((one) => cautionTable[one].label).join(', ')}`);
+  if (gone.length > 0)
+    lines.push(`no longer reported: ${gone.map((one) => cautionTable[one].label).join(', ')}`);
+  if (seen.otherWords.join('\n') !== now.otherWords.join('\n')) lines.push('the words of your own');
+  return lines;
+}
+
+export function changeCare(id: unknown, input: unknown, seen?: unknown): Outcome {
   const parsed = careForm.safeParse(input);
   if (!parsed.success) return refuse(toProblems(parsed.error));
   return database().transaction((tx) => {
     const who = personId.safeParse(id);
-    if (!who.success || findPerson(tx, who.data) === null) return refuse(gone);
-    saveCare(tx, who.data, { ...parsed.data, on: today() });
+    const person = who.success ? findPerson(tx, who.data) : null;
+    if (person === null) return refuse(gone);
+    const before = careForm.safeParse(seen);
+    if (before.success) {
+      const lines = describeCareConflict(before.data, careNow(person));
+      if (lines.length > 0) return conflict(lines, careNow(person));
+    }
+    saveCare(tx, person.id, { ...parsed.data, on: today() });
     return done(undefined);
   });
 }
@@ -47,7 +126,11 @@ export function recordCheck(id: unknown, input: unknown): Outcome<number> {
     const who = personId.safeParse(id);
     if (!who.success || findPerson(tx, who.data) === null) return refuse(gone);
     const { breathSeconds } = getSettings(tx);
-    const read = readRecordForm(input, { today: today(), breathSeconds });
+    const read = readRecordForm(input, {
+      today: today(),
+      breathSeconds,
+      checks: readCatalog(tx).checks,
+    });
     if (!read.ok) return read;
     return done(addRecord(tx, { personId: who.data, ...read.value }));
   });
@@ -124,10 +207,21 @@ export function dropSetup(id: unknown, setupId: unknown): Outcome {
 
 const settingsForm = z.strictObject({
   units: z.enum(['cm', 'in'], 'Centimetres or inches.').optional(),
+  studio: z.string().trim().max(60, 'At most 60 signs.').optional(),
   breathSeconds: z
     .number('Write a number.')
     .min(3, 'A breath takes at least 3 s.')
     .max(8, 'A breath takes at most 8 s.')
+    .optional(),
+  scaleAddress: z
+    .string()
+    .trim()
+    .max(200, 'At most 200 signs.')
+    .refine(
+      (text) => text === '' || /^https?:\/\/[^\s/]+/.test(text),
+      'An address begins with http:// or https://.',
+    )
+    .transform((text) => (text === '' ? null : text))
     .optional(),
 });
 

@@ -5,3 +5,6 @@ import type { Day } from '@/core/units/day';
 export function today(): Day {
   return format(new Date(), 'yyyy-MM-dd');
 }
+
+/** The server's clock, milliseconds since 1970: what devices are reconciled with. */
+export const nowMs = (): number => Date.now();

@@ -1,4 +1,6 @@
-import { getCheck, type BaseId, type CheckId, type FaultId } from '@/core/catalog/checks';
+import type { BaseId, CheckKey, CheckSpec, FaultId } from '@/core/catalog/checks';
+import type { CheckDemand, Demand } from '@/core/catalog/demand';
+import type { School } from '@/core/catalog/school';
 import type { GateItem } from '@/core/ladder/gate';
 import type { CheckStatus } from '@/core/readiness/assess';
 import { fromLogScale } from '@/core/readiness/level';
@@ -9,7 +11,8 @@ export type ValueKind = 'seconds' | 'count' | 'pass' | 'number';
 /** One line of the gate, ready to be shown and recorded against; plain data for the browser. */
 export interface GateRow {
   readonly key: string;
-  readonly check: CheckId;
+  /** `null` where nothing can be recorded: equipment, another stage. */
+  readonly check: CheckKey | null;
   readonly base: BaseId | null;
   readonly label: string;
   readonly status: CheckStatus;
@@ -19,6 +22,7 @@ export interface GateRow {
   readonly unitLabel: string;
   readonly hasSides: boolean;
   readonly voidedBy: readonly FaultId[];
+  readonly isAtDoor: boolean;
 }
 
 const measureUnits = {
@@ -29,14 +33,13 @@ const measureUnits = {
   points: ' of 10',
 } as const;
 
-function unitOf(check: CheckId): string {
-  const { scoring } = getCheck(check);
+export function unitOf({ scoring }: CheckSpec): string {
   if (scoring.kind === 'hold') return ' s';
   return 'unit' in scoring ? measureUnits[scoring.unit] : '';
 }
 
-function valueKindOf(check: CheckId): ValueKind {
-  switch (getCheck(check).scoring.kind) {
+export function valueKindOf({ scoring }: CheckSpec): ValueKind {
+  switch (scoring.kind) {
     case 'hold':
       return 'seconds';
     case 'reps':
@@ -53,28 +56,73 @@ function valueKindOf(check: CheckId): ValueKind {
 /** Whole numbers for people; shares of a bar may leave fractions. */
 const whole = (value: number) => String(Math.round(value));
 
-export function toGateRow(item: GateItem): GateRow {
-  const { check, base } = item.demand;
-  const spec = getCheck(check);
-  const unit = unitOf(check);
-  const kind = spec.scoring.kind;
+/** The check a line of a gate is recorded by: itself, or the first of several that would do. */
+function findRecorded(demand: Demand): CheckDemand | null {
+  if ('check' in demand) return demand;
+  const inner = 'anyOf' in demand ? demand.anyOf : 'allOf' in demand ? demand.allOf : [];
+  for (const one of inner) {
+    const found = findRecorded(one);
+    if (found !== null) return found;
+  }
+  return null;
+}
+
+export function toGateRow(item: GateItem, school: School): GateRow {
+  const recorded = findRecorded(item.demand);
+  const spec = recorded === null ? undefined : school.checks.get(recorded.check)?.spec;
+  const reasons = item.reasons.join('; ');
+  if (recorded === null || spec === undefined) {
+    return {
+      key: JSON.stringify(item.demand),
+      check: null,
+      base: null,
+      label: item.label,
+      status: item.status,
+      figures: reasons,
+      valueKind: 'pass',
+      unitLabel: '',
+      hasSides: false,
+      voidedBy: [],
+      isAtDoor: false,
+    };
+  }
+  const unit = unitOf(spec);
+  const { kind } = spec.scoring;
   const bar = `bar ${whole(item.threshold)}${unit}`;
   const now =
     item.level && (kind === 'hold' || kind === 'reps')
       ? `about ${whole(fromLogScale(kind, item.level.mean))}${unit} now, `
       : '';
-  const reasons = item.reasons.join('; ');
+  const isFigured = item.level || (item.status === 'unknown' && !item.isAtDoor);
   return {
-    key: `${check}/${base ?? ''}`,
-    check,
-    base: base ?? null,
+    key: `${recorded.check}/${recorded.base ?? ''}`,
+    check: recorded.check,
+    base: recorded.base ?? null,
     label: item.label,
     status: item.status,
     // A measure's own reason already names value and bar.
-    figures: item.level || item.status === 'unknown' ? `${now}${bar} · ${reasons}` : reasons,
-    valueKind: valueKindOf(check),
+    figures: isFigured ? `${now}${bar} · ${reasons}` : reasons,
+    valueKind: valueKindOf(spec),
     unitLabel: unit.trim(),
     hasSides: spec.hasSides ?? false,
     voidedBy: spec.voidedBy,
+    isAtDoor: item.isAtDoor === true,
+  };
+}
+
+/** A line to record against for a check that stands in no gate at hand. */
+export function rowOf(check: CheckKey, base: BaseId | null, spec: CheckSpec): GateRow {
+  return {
+    key: `${check}/${base ?? ''}`,
+    check,
+    base,
+    label: spec.label,
+    status: 'unknown',
+    figures: '',
+    valueKind: valueKindOf(spec),
+    unitLabel: unitOf(spec).trim(),
+    hasSides: spec.hasSides ?? false,
+    voidedBy: spec.voidedBy,
+    isAtDoor: false,
   };
 }

@@ -1,18 +1,20 @@
 import { z } from 'zod';
-import { baseIds, checkIds, faultIds, getCheck } from '@/core/catalog/checks';
+import { baseIds, faultIds, type CheckKey, type CheckSpec } from '@/core/catalog/checks';
+import { painPlaces } from '@/core/catalog/regions';
 import { findDayNumber, dayNumber, type Day } from '@/core/units/day';
 import type { NewRecord } from '@/db/records';
 import { done, refuse, toProblems, type Outcome } from './result';
 
 /** One recorded check as typed. Values stay text until they are judged, so that they can be kept. */
 export const recordForm = z.strictObject({
-  check: z.enum(checkIds, 'This check is not in our list.'),
+  check: z.string().max(60),
   value: z.string().max(20),
   unit: z.enum(['plain', 'breaths'], 'Seconds or breaths.'),
   date: z.string(),
   stoppedByTeacher: z.boolean(),
   faults: z.array(z.enum(faultIds, 'This fault is not in our list.')),
   pain: z.boolean(),
+  painPlace: z.enum(painPlaces, 'This place is not in our list.').nullable(),
   side: z.enum(['left', 'right'], 'Say which side.').nullable(),
   base: z.enum(baseIds, 'Say hands, forearms or head.').nullable(),
 });
@@ -24,12 +26,18 @@ const oldestYears = 5;
 /** Checks one typed record; seconds are stored, breaths remembered beside them. */
 export function readRecordForm(
   input: unknown,
-  context: { readonly today: Day; readonly breathSeconds: number },
+  context: {
+    readonly today: Day;
+    readonly breathSeconds: number;
+    /** Shipped checks and the teacher's own. */
+    readonly checks: Readonly<Record<CheckKey, CheckSpec>>;
+  },
 ): Outcome<Omit<NewRecord, 'personId'>> {
   const parsed = recordForm.safeParse(input);
   if (!parsed.success) return refuse(toProblems(parsed.error));
   const form = parsed.data;
-  const spec = getCheck(form.check);
+  const spec = Object.hasOwn(context.checks, form.check) ? context.checks[form.check] : undefined;
+  if (spec === undefined) return refuse({ check: 'This check is not in our list.' });
   const { kind } = spec.scoring;
   const problems: Record<string, string> = {};
   const typed = form.value.trim() === '' ? Number.NaN : Number(form.value.trim().replace(',', '.'));
@@ -58,6 +66,7 @@ export function readRecordForm(
     stoppedByTeacher: form.stoppedByTeacher && kind === 'hold',
     faults: form.faults,
     pain: form.pain,
+    painPlace: form.pain ? form.painPlace : null,
     side: spec.hasSides ? form.side : null,
     base: spec.byBase ? form.base : null,
   });

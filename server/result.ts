@@ -5,7 +5,13 @@ export type Problems = Readonly<Record<string, string>>;
 
 /** What a form gets back: done, or a sentence by each field. */
 export type Outcome<T = undefined> =
-  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problems: Problems };
+  | { readonly ok: true; readonly value: T }
+  | {
+      readonly ok: false;
+      readonly problems: Problems;
+      /** Somebody else saved meanwhile: what is stored now, for the next try. */
+      readonly now?: unknown;
+    };
 
 export const done = <T>(value: T): Outcome<T> => ({ ok: true, value });
 export const refuse = (problems: Problems): Outcome<never> => ({ ok: false, problems });

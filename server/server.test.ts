@@ -1,6 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
+import { checkTable } from '@/core/catalog/checks';
 import { addDays } from '@/core/units/day';
 import { verdictKinds } from '@/core/ladder/verdict';
 import { seedDemo } from '@/demo/course';
@@ -33,11 +34,12 @@ const record = (change: object = {}) => ({
   stoppedByTeacher: false,
   faults: [],
   pain: false,
+  painPlace: null,
   side: null,
   base: null,
   ...change,
 });
-const context = { today: '2026-11-19', breathSeconds: 5 };
+const context = { today: '2026-11-19', breathSeconds: 5, checks: checkTable };
 
 describe('the body form', () => {
   it('reads units as typed and remembers them', () => {
@@ -162,7 +164,9 @@ describe('on the demo course', () => {
     const before = readPerson(person.id)!;
     expect(recordCheck(person.id, record({ date: addDays(today(), 1) })).ok).toBe(false);
     expect(changeBody(person.id, body({ height: '300' })).ok).toBe(false);
-    expect(changeCare(person.id, { consent: 'yes', cautions: ['hiccups'] }).ok).toBe(false);
+    expect(
+      changeCare(person.id, { consent: 'yes', cautions: ['hiccups'], otherWords: [] }).ok,
+    ).toBe(false);
     expect(changeSettings({ breathSeconds: 30 }).ok).toBe(false);
     expect(changeBody(4711, body()).ok).toBe(false);
     const after = readPerson(person.id)!;
@@ -185,7 +189,9 @@ describe('on the demo course', () => {
   });
 
   it('gives the browser plain rows: figures, status, what voids', () => {
-    const rows = find('Halina Brook').verdict.items.map(toGateRow);
+    const rows = find('Halina Brook').verdict.items.map((item) =>
+      toGateRow(item, find('Halina Brook').opened.school),
+    );
     const oneLeg = rows.find(({ check }) => check === 'dolphin-one-leg')!;
     expect(oneLeg).toMatchObject({ hasSides: true, valueKind: 'seconds', status: 'not-yet' });
     expect(oneLeg.figures).toMatch(/about \d+ s now, bar 15 s/);

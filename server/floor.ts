@@ -1,0 +1,201 @@
+/** The class on the floor: begun from its plan, its taps taken in, its record written. */
+import { z } from 'zod';
+import type { CheckKey } from '@/core/catalog/checks';
+import { toRecords, secondsUpsideDown, toPains, toSigns } from '@/core/floor/records';
+import { replay } from '@/core/floor/replay';
+import { hideChecks, mayTap, tapForAssistant, type FloorRole } from '@/core/floor/roles';
+import { queueRule, takeIn } from '@/core/floor/queue';
+import { peopleOf, tap as tapShape, type Tap } from '@/core/floor/tap';
+import { findCourse, listMeetings, addMeeting, saveAttendance } from '@/db/courses';
+import {
+  addFloorClass,
+  addTaps,
+  findFloorClass,
+  findFloorClassOn,
+  listTaps,
+  newestSeq,
+  saveClassResult,
+  saveEnded,
+  type FloorClassRow,
+} from '@/db/floor';
+import type { Db } from '@/db/open';
+import { listPeopleById } from '@/db/people';
+import { findStandingPlan, readClass } from './classViews';
+import { nowMs, today } from './clock';
+import { database } from './database';
+import { makeBundle, type FloorBundle } from './floorBundle';
+import { done, refuse, type Outcome } from './result';
+import { readCatalog } from './schools';
+
+const goneClass = { form: 'This class is no longer here.' };
+const id = z.int().positive();
+
+/** Begins today's class of a course, or finds the one that was begun. @returns its address */
+export function beginClass(course: unknown): Outcome<string> {
+  const which = id.safeParse(course);
+  const db = database();
+  if (!which.success || findCourse(db, which.data) === null) {
+    return refuse({ form: 'This course is no longer here.' });
+  }
+  const begun = findFloorClassOn(db, which.data, today());
+  if (begun !== null) return done(begun.uid);
+  const view = readClass(which.data);
+  if (view === null) return refuse({ form: 'This course is no longer here.' });
+  if (view.members.length === 0) {
+    return refuse({ form: 'Nobody is enrolled yet: add people to the course first.' });
+  }
+  const plan = findStandingPlan(view);
+  return db.transaction((tx) => {
+    // Two windows may begin at once: the first one counts.
+    const twin = findFloorClassOn(tx, which.data, today());
+    if (twin !== null) return done(twin.uid);
+    const bundle = makeBundle(tx, view, plan);
+    const startedMs = nowMs();
+    const row = addFloorClass(tx, { courseId: which.data, day: today(), startedMs, bundle });
+    return done(row.uid);
+  });
+}
+
+export const bundleOf = (row: FloorClassRow): FloorBundle => ({
+  ...(row.bundle as FloorBundle),
+  uid: row.uid,
+  startedMs: row.startedMs,
+});
+
+export function findClass(uid: unknown): FloorClassRow | null {
+  const which = z.string().min(1).max(80).safeParse(uid);
+  return which.success ? findFloorClass(database(), which.data) : null;
+}
+
+const deliveryShape = z.strictObject({
+  device: z.string().min(1).max(80),
+  /** Newest tap of the others that this device has. */
+  after: z.int().min(0),
+  taps: z.array(z.unknown()).max(queueRule.most),
+});
+
+export interface Delivered {
+  /** Newest tap of this device that is kept. */
+  readonly upTo: number;
+  readonly after: number;
+  /** Taps of the other devices since. */
+  readonly taps: readonly Tap[];
+  readonly serverMs: number;
+  /** Taps that could not be read, or were not this role's to make: kept as nothing. */
+  readonly refused: number;
+}
+
+const nameShape = z.looseObject({ seq: z.int().min(1) });
+
+/** Takes a place in the row of taps and says nothing: a queue never sticks at what cannot be read. */
+const nothing = (device: string, seq: number): Tap => ({
+  device,
+  seq,
+  at: { boot: 'none', monoMs: 0, wallMs: 0 },
+  act: { kind: 'undo', tap: 'none' },
+});
+
+/**
+ * Takes in what a device sends, in order and once, and answers with what the others tapped. The
+ * record is written in the same transaction: what was answered is kept.
+ */
+export function takeTaps(uid: unknown, input: unknown, role: FloorRole): Outcome<Delivered> {
+  const parsed = deliveryShape.safeParse(input);
+  if (!parsed.success) return refuse({ form: 'This delivery cannot be read.' });
+  const { device, after, taps } = parsed.data;
+  return database().transaction((tx) => {
+    const row = typeof uid === 'string' ? findFloorClass(tx, uid) : null;
+    if (row === null) return refuse(goneClass);
+    const { members, checks } = bundleOf(row);
+    const hide = hideChecks(checks);
+    const known = new Set(members.map((member) => member.id));
+    let refused = 0;
+    const read = taps.flatMap((one): Tap[] => {
+      const found = tapShape.safeParse(one);
+      const isGood =
+        found.success &&
+        found.data.device === device &&
+        mayTap(role, found.data) &&
+        peopleOf(found.data.act).every((person) => known.has(person));
+      if (isGood) return [found.data];
+      const name = nameShape.safeParse(one);
+      refused += 1;
+      return name.success ? [nothing(device, name.data.seq)] : [];
+    });
+    const taken = takeIn(newestSeq(tx, row.id, device), read);
+    addTaps(tx, row.id, taken.fresh);
+    if (taken.fresh.some(({ act }) => act.kind !== 'anchor')) writeResult(tx, row);
+    const others = listTaps(tx, row.id, after);
+    return done({
+      upTo: taken.upTo,
+      after: others.at(-1)?.id ?? after,
+      taps: others
+        .filter(({ tap }) => tap.device !== device)
+        .flatMap(({ tap }) => (role === 'teacher' ? [tap] : (tapForAssistant(tap, hide) ?? []))),
+      serverMs: nowMs(),
+      refused,
+    });
+  });
+}
+
+/** Reads the whole class again and writes what changed in the record of its people. */
+function writeResult(db: Db, row: FloorClassRow): void {
+  const taps = listTaps(db, row.id).map(({ tap }) => tap);
+  const state = replay(taps);
+  const { members } = bundleOf(row);
+  const ids = members.map((member) => Number(member.id)).filter(Number.isInteger);
+  const here = new Set(listPeopleById(db, ids).map((person) => person.id));
+  const withId = <T extends { readonly person: string }>(list: readonly T[]) =>
+    list
+      .map((one) => ({ ...one, personId: Number(one.person) }))
+      .filter(({ personId }) => here.has(personId));
+  const checks: Parameters<typeof toRecords>[1] = readCatalog(db).checks;
+  saveClassResult(db, row.id, {
+    date: row.day,
+    records: withId(toRecords(state, checks)).filter(({ check, value }) =>
+      isPossible(checks, check, value),
+    ),
+    tries: withId(state.tries),
+    signs: withId(toSigns(state)),
+    pains: withId(toPains(state)),
+    upside: [...secondsUpsideDown(state)]
+      .map(([person, seconds]) => ({ personId: Number(person), seconds }))
+      .filter(({ personId }) => here.has(personId)),
+  });
+  saveEnded(db, row.id, state.endedMs === null ? null : Math.round(state.endedMs));
+  if (state.endedMs !== null) writeAttendance(db, row, [...here], state.absent);
+}
+
+function isPossible(
+  checks: Parameters<typeof toRecords>[1],
+  check: CheckKey,
+  value: number,
+): boolean {
+  const spec = checks[check];
+  return spec !== undefined && Number.isFinite(value) && value >= 0 && value <= spec.most;
+}
+
+/** Who came: everybody who was not marked absent. The evening is added where none was planned. */
+function writeAttendance(
+  db: Db,
+  row: FloorClassRow,
+  people: readonly number[],
+  absent: ReadonlySet<string>,
+): void {
+  const { meeting, plan } = bundleOf(row);
+  const planned = listMeetings(db, row.courseId).find(({ date }) => date === row.day);
+  const meetingId =
+    planned?.id ??
+    addMeeting(db, {
+      courseId: row.courseId,
+      date: row.day,
+      startsAt: meeting.startsAt,
+      minutes: meeting.minutes,
+      room: meeting.room,
+      family: plan.families[0] ?? null,
+      peak: null,
+    });
+  for (const person of people) {
+    saveAttendance(db, meetingId, person, { came: !absent.has(String(person)) });
+  }
+}

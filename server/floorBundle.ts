@@ -1,0 +1,140 @@
+/** What a class begins with: everything the floor needs while there is no server to ask. */
+import type { BodyInput } from '@/core/body/body';
+import type { CheckKey, FaultId } from '@/core/catalog/checks';
+import { faultTable } from '@/core/catalog/checks';
+import { drillTable } from '@/core/catalog/drills';
+import type { LadderId } from '@/core/catalog/stage';
+import type { PlanFile } from '@/core/cli/planFile';
+import type { PreparedClass } from '@/core/compose/prepared';
+import {
+  hideChecks,
+  planForAssistant,
+  preparedForAssistant,
+  type FloorRole,
+} from '@/core/floor/roles';
+import type { Consent } from '@/core/ladder/case';
+import type { LengthUnits } from '@/core/units/length';
+import type { Db } from '@/db/open';
+import { listCoursePeople } from '@/db/people';
+import type { ClassView } from './classViews';
+import { readSchool } from './schools';
+
+export interface FloorMember {
+  readonly id: string;
+  readonly name: string;
+  readonly body: BodyInput;
+  /** Hands-on help. */
+  readonly consent: Consent;
+}
+
+/** A check as the floor records it. */
+export interface FloorCheck {
+  readonly check: CheckKey;
+  readonly label: string;
+  readonly kind: string;
+  readonly unit?: string;
+  readonly bar: number;
+  readonly most: number;
+  readonly hasSides: boolean;
+  readonly byBase: boolean;
+  readonly timedTogether: boolean;
+  readonly voidedBy: readonly FaultId[];
+}
+
+export interface FloorBundle {
+  readonly uid: string;
+  readonly startedMs: number;
+  readonly course: { readonly id: number; readonly name: string };
+  readonly meeting: ClassView['meeting'];
+  readonly plan: PlanFile;
+  readonly prepared: PreparedClass;
+  readonly members: readonly FloorMember[];
+  readonly school: ClassView['school'];
+  readonly units: LengthUnits;
+  readonly breathSeconds: number;
+  readonly checks: readonly FloorCheck[];
+  /** The ladder of every stage that is in the plan's options. */
+  readonly stages: Readonly<Record<string, { readonly family: LadderId; readonly label: string }>>;
+  /** How each drill is said. */
+  readonly drills: Readonly<Record<string, { readonly how: string; readonly dose: string }>>;
+  readonly faults: Readonly<Record<string, string>>;
+}
+
+export function makeBundle(db: Db, view: ClassView, plan: PlanFile): FloorBundle {
+  const school = readSchool(db, view.profile);
+  const consent = new Map(
+    listCoursePeople(db, view.course.id).map((person) => [String(person.id), person.consent]),
+  );
+  const options = view.prepared.people.flatMap((person) => [
+    ...person.options,
+    ...person.fallbacks,
+  ]);
+  const stages: Record<string, { family: LadderId; label: string }> = {};
+  for (const { stage } of options) {
+    const found = stage === undefined ? undefined : school.stages.get(stage);
+    if (stage !== undefined && found !== undefined) {
+      stages[stage] = { family: found.spec.family, label: found.spec.label };
+    }
+  }
+  return {
+    uid: '',
+    startedMs: 0,
+    course: view.course,
+    meeting: view.meeting,
+    plan,
+    prepared: view.prepared,
+    members: view.members.map((member) => ({
+      ...member,
+      consent: consent.get(member.id) ?? 'ask',
+    })),
+    school: view.school,
+    units: view.settings.units,
+    breathSeconds: view.settings.breathSeconds,
+    checks: [...school.checks].map(([check, { spec, bar }]): FloorCheck => ({
+      check,
+      label: spec.label,
+      kind: spec.scoring.kind,
+      ...('unit' in spec.scoring ? { unit: spec.scoring.unit } : {}),
+      bar,
+      most: spec.most,
+      hasSides: spec.hasSides === true,
+      byBase: spec.byBase === true,
+      timedTogether: spec.timedTogether === true,
+      voidedBy: spec.voidedBy,
+    })),
+    stages,
+    drills: Object.fromEntries(
+      plan.timeline.flatMap(({ drill }) => {
+        const spec = drill === undefined ? undefined : drillTable[drill as keyof typeof drillTable];
+        return spec === undefined ? [] : [[drill, { how: spec.how, dose: spec.dose }]];
+      }),
+    ),
+    faults: { ...faultTable },
+  };
+}
+
+/** Checks and faults that say something of a student's health are the teacher's to record. */
+const teacherChecks = ['neck-ease', 'talk-test', 'crown-control', 'head-load', 'paper-slip'];
+const teacherFaults = ['neck-strain', 'breath-held', 'strain-in-face', 'looks-scared'];
+
+export function bundleFor(role: FloorRole, bundle: FloorBundle): FloorBundle {
+  if (role === 'teacher') return bundle;
+  return {
+    ...bundle,
+    plan: planForAssistant(bundle.plan, hideChecks(bundle.checks)),
+    prepared: preparedForAssistant(bundle.prepared),
+    members: bundle.members.map(({ body: { massKg: _, ...body }, ...member }) => ({
+      ...member,
+      body,
+    })),
+    checks: bundle.checks
+      .filter(({ check }) => !teacherChecks.includes(check))
+      .map((check) => ({
+        ...check,
+        voidedBy: check.voidedBy.filter((fault) => !teacherFaults.includes(fault)),
+      })),
+    faults: Object.fromEntries(
+      Object.entries(bundle.faults).filter(([fault]) => !teacherFaults.includes(fault)),
+    ),
+  };
+}

@@ -1,0 +1,294 @@
+/** Profile copies and a teacher's own entries: validated like what ships, kept in versions. */
+import { z } from 'zod';
+import {
+  entriesFile,
+  entryKinds,
+  entrySchemas,
+  layOver,
+  ownKey,
+  type EntryKind,
+  type OwnEntries,
+} from '@/core/catalog/entries';
+import { profileChangesSchema, profileFile } from '@/core/catalog/profileChanges';
+import { profileIds } from '@/core/catalog/profiles';
+import { buildSchool, type ProfileChanges, type ProfileVersion } from '@/core/catalog/school';
+import { validateProfile } from '@/core/catalog/validate';
+import { compareSchools } from '@/core/ladder/compare';
+import { listPieces } from '@/db/cupboards';
+import { listPeople } from '@/db/people';
+import {
+  addProfileVersion,
+  countProfiles,
+  findProfile,
+  listProfiles,
+  readEntries,
+  removeEntry,
+  saveEntry,
+} from '@/db/profiles';
+import { readEvidence } from '@/db/records';
+import type { Db } from '@/db/open';
+import { makeCase } from './cases';
+import { today } from './clock';
+import { database } from './database';
+import { done, refuse, toProblems, type Outcome } from './result';
+import { readCatalog, readProfile, readSchool } from './schools';
+import { findNextCourse } from './views';
+
+const label = z.string().trim().min(1, 'Write a name.').max(60, 'At most 60 signs.');
+const goneProfile = { form: 'This copy is no longer here.' };
+
+/** @returns the key of the new copy */
+export function copyProfile(from: unknown, name: unknown): Outcome<string> {
+  const [source, called] = [z.string().max(60).safeParse(from), label.safeParse(name)];
+  if (!source.success) return refuse(goneProfile);
+  if (!called.success) return refuse({ label: called.error.issues[0].message });
+  return database().transaction((tx) => {
+    const { origin, changes } = readProfile(tx, source.data);
+    return done(addCopy(tx, called.data, origin, changes));
+  });
+}
+
+function addCopy(
+  db: Db,
+  name: string,
+  origin: ProfileVersion['origin'],
+  changes: ProfileChanges,
+): string {
+  const key = `own-${countProfiles(db) + 1}`;
+  addProfileVersion(db, {
+    key,
+    version: 1,
+    label: name,
+    origin,
+    changes,
+    savedOn: today(),
+    isRetired: false,
+  });
+  return key;
+}
+
+const profileForm = z.strictObject({
+  label,
+  changes: profileChangesSchema,
+  /** The version that the form was opened with. */
+  seen: z.int().positive(),
+});
+
+/** Saves a new version of a copy; older ones stay, so that old verdicts can be explained. */
+export function changeProfile(key: unknown, input: unknown): Outcome<number> {
+  const parsed = profileForm.safeParse(input);
+  if (!parsed.success) return refuse(toProblems(parsed.error));
+  return database().transaction((tx) => {
+    const which = z.string().safeParse(key);
+    const stored = which.success ? findProfile(tx, which.data) : null;
+    if (stored === null || stored.isRetired) return refuse(goneProfile);
+    if (stored.version !== parsed.data.seen) {
+      return {
+        ok: false,
+        problems: {
+          form: `Saved in another window meanwhile (version ${stored.version}). Nothing was overwritten; open it again to see both.`,
+        },
+        now: stored.version,
+      };
+    }
+    const next = { ...stored, ...parsed.data, version: stored.version + 1 };
+    const problems = validateProfile(next, readCatalog(tx));
+    if (problems.length > 0) return refuse(toLines(problems));
+    addProfileVersion(tx, {
+      key: stored.key,
+      version: next.version,
+      label: parsed.data.label,
+      origin: stored.origin,
+      changes: parsed.data.changes,
+      savedOn: today(),
+      isRetired: false,
+    });
+    return done(next.version);
+  });
+}
+
+const toLines = (problems: readonly { where: string; message: string }[]) => ({
+  ...Object.fromEntries(problems.map(({ where, message }) => [where, `${where} ${message}.`])),
+  form: problems.map(({ where, message }) => `${where} ${message}`).join('; '),
+});
+
+/** Puts a copy away. Courses that used it go on with its origin. */
+export function retireProfile(key: unknown): Outcome {
+  return database().transaction((tx) => {
+    const which = z.string().safeParse(key);
+    const stored = which.success ? findProfile(tx, which.data) : null;
+    if (stored === null || stored.isRetired) return refuse(goneProfile);
+    addProfileVersion(tx, {
+      ...stored,
+      version: stored.version + 1,
+      savedOn: today(),
+      isRetired: true,
+    });
+    return done(undefined);
+  });
+}
+
+export interface ProfilePreview {
+  readonly problems: readonly string[];
+  /** Verdicts that would turn: who, where, from what to what. */
+  readonly changes: readonly {
+    readonly personId: number;
+    readonly name: string;
+    readonly stage: string;
+    readonly before: string;
+    readonly after: string;
+    readonly reason: string;
+  }[];
+}
+
+/** What a changed copy would change for whom, before anything is saved. */
+export function previewProfile(key: unknown, input: unknown): Outcome<ProfilePreview> {
+  const changes = profileChangesSchema.safeParse(input);
+  if (!changes.success) return refuse(toProblems(changes.error));
+  const db = database();
+  const which = z.string().safeParse(key);
+  const stored = which.success ? findProfile(db, which.data) : null;
+  if (stored === null) return refuse(goneProfile);
+  const catalog = readCatalog(db);
+  const next: ProfileVersion = { ...stored, changes: changes.data };
+  const problems = validateProfile(next, catalog).map(
+    ({ where, message }) => `${where} ${message}`,
+  );
+  if (problems.length > 0) return done({ problems, changes: [] });
+  const before = readSchool(db, stored.key);
+  const after = buildSchool(next, catalog);
+  const people = listPeople(db);
+  const ids = people.map(({ id }) => id);
+  const evidence = readEvidence(db, ids);
+  const course = findNextCourse(db, today());
+  const pieces = course === null ? [] : listPieces(db, course.id);
+  const turned = compareSchools(
+    people.map((person) => {
+      const { school: _, ...rest } = makeCase(person, evidence.get(person.id) ?? {}, {
+        school: before,
+        day: today(),
+        pieces,
+      });
+      return { id: person.id, person: rest };
+    }),
+    before,
+    after,
+  );
+  const names = new Map(people.map(({ id, name }) => [id, name]));
+  return done({
+    problems: [],
+    changes: turned.map(({ personId, stage, ...rest }) => ({
+      personId,
+      name: names.get(personId) ?? '',
+      stage: after.stages.get(stage)?.spec.label ?? stage,
+      ...rest,
+    })),
+  });
+}
+
+/** A colleague's profile as a file. @returns the key of the new copy */
+export function importProfile(text: unknown): Outcome<string> {
+  const read = readJson(text);
+  if (!read.ok) return read;
+  const parsed = profileFile.safeParse(read.value);
+  if (!parsed.success) return refuse(toProblems(parsed.error));
+  const { label: name, origin, changes } = parsed.data;
+  return database().transaction((tx) => {
+    const profile = { key: 'own-new', version: 1, label: name, origin, changes };
+    const problems = validateProfile(profile, readCatalog(tx));
+    if (problems.length > 0) return refuse(toLines(problems));
+    return done(addCopy(tx, name, origin, changes));
+  });
+}
+
+function readJson(text: unknown): Outcome<unknown> {
+  const given = z.string().max(2_000_000).safeParse(text);
+  if (!given.success) return refuse({ form: 'This file is too large to be one of ours.' });
+  try {
+    return done(JSON.parse(given.data));
+  } catch {
+    return refuse({ form: 'This file is not JSON. Nothing was stored.' });
+  }
+}
+
+/** Lays entries over the catalog and refuses the whole when anything is wrong. */
+function checkEntries(entries: OwnEntries): Outcome {
+  const { problems } = layOver(entries);
+  return problems.length === 0 ? done(undefined) : refuse(toLines(problems));
+}
+
+/** A stage, branch, drill or check of the teacher's own. */
+export function keepEntry(kind: unknown, key: unknown, input: unknown): Outcome {
+  const which = z.enum(entryKinds).safeParse(kind);
+  const named = ownKey.safeParse(key);
+  if (!which.success) return refuse({ form: 'A stage, a branch, a drill or a check.' });
+  if (!named.success) return refuse({ key: named.error.issues[0].message });
+  const parsed = entrySchemas[which.data].safeParse(input);
+  if (!parsed.success) return refuse(toProblems(parsed.error));
+  return database().transaction((tx) => {
+    const entries = readEntries(tx);
+    const taken = entryKinds.find((other) => other !== which.data && named.data in entries[other]);
+    if (taken) return refuse({ key: `Already the key of one of your ${taken}.` });
+    if (named.data in entries[which.data]) {
+      return refuse({ label: 'You have one of this name already; take it out first.' });
+    }
+    const checked = checkEntries({
+      ...entries,
+      [which.data]: { ...entries[which.data], [named.data]: parsed.data },
+    });
+    if (!checked.ok) return checked;
+    saveEntry(tx, named.data, which.data, parsed.data);
+    return done(undefined);
+  });
+}
+
+export function dropEntry(kind: unknown, key: unknown): Outcome {
+  const which = z.enum(entryKinds).safeParse(kind);
+  const named = ownKey.safeParse(key);
+  if (!which.success || !named.success) return refuse({ form: 'There is no such entry.' });
+  return database().transaction((tx) => {
+    const entries = readEntries(tx);
+    const { [named.data]: gone, ...rest } = entries[which.data] as Record<string, unknown>;
+    if (gone === undefined) return refuse({ form: 'There is no such entry.' });
+    // Something else may stand on it: then it stays.
+    const left = { ...entries, [which.data]: rest } as OwnEntries;
+    const checked = checkEntries(left);
+    if (!checked.ok) return checked;
+    const { catalog } = layOver(left);
+    for (const profile of listProfiles(tx)) {
+      const [problem] = validateProfile(profile, catalog);
+      if (problem)
+        return refuse({
+          form: `Your profile ${profile.label} still asks for it: ${problem.where}.`,
+        });
+    }
+    removeEntry(tx, named.data);
+    return done(undefined);
+  });
+}
+
+/** A colleague's entries as a file: all of them or none. @returns how many were added or changed */
+export function importEntries(text: unknown): Outcome<number> {
+  const read = readJson(text);
+  if (!read.ok) return read;
+  const parsed = entriesFile.safeParse(read.value);
+  if (!parsed.success) return refuse(toProblems(parsed.error));
+  return database().transaction((tx) => {
+    const own = readEntries(tx);
+    const whole = Object.fromEntries(
+      entryKinds.map((kind) => [kind, { ...own[kind], ...parsed.data[kind] }]),
+    ) as unknown as OwnEntries;
+    const checked = checkEntries(whole);
+    if (!checked.ok) return checked;
+    let count = 0;
+    for (const kind of entryKinds as readonly EntryKind[]) {
+      for (const [key, spec] of Object.entries(parsed.data[kind])) {
+        saveEntry(tx, key, kind, spec);
+        count += 1;
+      }
+    }
+    return done(count);
+  });
+}
+
+export const isShippedProfile = (key: string) => profileIds.some((id) => id === key);

@@ -1,0 +1,86 @@
+import { resolveBody, type Body } from '@/core/body/body';
+import { describeDemand } from '@/core/catalog/profileChanges';
+import type { School, StageInSchool } from '@/core/catalog/school';
+import type { StageKey } from '@/core/catalog/stage';
+import { judge, type Verdict } from '@/core/ladder/verdict';
+import { getRecipe } from '@/core/setup/recipes';
+import type { RecipeResult } from '@/core/setup/recipe';
+import { getSettings, listCourses, type Settings } from '@/db/courses';
+import { listPieces } from '@/db/cupboards';
+import { findPerson, listPeople } from '@/db/people';
+import { readEvidence } from '@/db/records';
+import { makeCase } from './cases';
+import { today } from './clock';
+import { database } from './database';
+import { readLadders, type Waiting } from './ladderViews';
+import { readSchool } from './schools';
+import { findCourseOf, findNextCourse } from './views';
+
+export interface RungPageView {
+  readonly school: School;
+  readonly stage: StageInSchool;
+  readonly gate: readonly string[];
+  readonly before: readonly { readonly stage: StageKey; readonly label: string }[];
+  readonly after: readonly { readonly stage: StageKey; readonly label: string }[];
+  readonly person: { readonly id: number; readonly name: string } | null;
+  readonly body: Body;
+  readonly verdict: Verdict | null;
+  readonly recipe: RecipeResult | null;
+  readonly people: readonly { readonly id: number; readonly name: string }[];
+  readonly waiting: readonly Waiting[];
+  readonly here: readonly { readonly id: number; readonly name: string }[];
+  readonly settings: Settings;
+}
+
+/** A body of usual proportions, for a rung opened before there is anybody. */
+const usualHeightM = 1.7;
+
+/** All of a rung's content, drawn at somebody's size; `null` when there is no such stage. */
+export function readRungPage(key: StageKey, personId: number | null): RungPageView | null {
+  const db = database();
+  const day = today();
+  const people = listPeople(db);
+  const asked = personId === null ? null : findPerson(db, personId);
+  const person = asked ?? people[0] ?? null;
+  const course = person === null ? findNextCourse(db, day) : findCourseOf(db, person.id, day);
+  const school = readSchool(db, course?.profile ?? listCourses(db)[0]?.profile ?? 'prop-led');
+  const stage = school.stages.get(key);
+  if (stage === undefined) return null;
+  const body = resolveBody(person?.body ?? { heightM: usualHeightM });
+  const pieces = course === null ? [] : listPieces(db, course.id);
+  const named = (one: StageKey) => ({
+    stage: one,
+    label: school.stages.get(one)?.spec.label ?? one,
+  });
+  const group = readLadders(course?.id);
+  const rung = group.ladders
+    .find(({ family }) => family === stage.spec.family)
+    ?.rungs.find((one) => one.stage === key);
+  const evidence = person === null ? {} : (readEvidence(db, [person.id]).get(person.id) ?? {});
+  return {
+    school,
+    stage,
+    gate: stage.gate.map((demand) => describeDemand(demand, school.catalog)),
+    before: stage.spec.after.map(named),
+    after: school.ladders[stage.spec.family]
+      .filter((one) => school.stages.get(one)?.spec.after.includes(key))
+      .map(named),
+    person: person === null ? null : { id: person.id, name: person.name },
+    body,
+    verdict:
+      person === null ? null : judge(key, makeCase(person, evidence, { school, day, pieces })),
+    recipe:
+      stage.spec.recipe === undefined
+        ? null
+        : getRecipe(stage.spec.recipe).solve({
+            body,
+            profile: school.profile.origin,
+            settings: school.settings,
+            pieces,
+          }),
+    people: people.map(({ id, name }) => ({ id, name })),
+    waiting: rung?.waiting ?? [],
+    here: rung?.here ?? [],
+    settings: getSettings(db),
+  };
+}

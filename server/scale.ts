@@ -1,0 +1,144 @@
+/**
+ * A load scale as a stream of readings. The practice scale ships with the program; a real one is
+ * fetched by the server from the one address that the teacher has allowed, never by the page.
+ */
+import { createParser } from 'eventsource-parser';
+import { practiceReadings, practiceRule, usualPractice } from '@/core/scale/practice';
+import { isReading } from '@/core/scale/steady';
+import { getSettings } from '@/db/courses';
+import { database } from './database';
+
+export const scaleRule = {
+  /** A scale that says nothing for so long is told to be silent. */
+  silentMs: 4000,
+  /** A stream is closed after so long. */
+  longestMs: 10 * 60_000,
+  mostNonsense: 200,
+} as const;
+
+const within = (text: string | null, low: number, high: number, usual: number): number => {
+  const value = text === null || text === '' ? Number.NaN : Number(text);
+  return Number.isFinite(value) ? Math.min(high, Math.max(low, value)) : usual;
+};
+
+type Send = (event: string, data: object) => void;
+
+/** @param asked `source` is `practice` or `device`; the practice scale's dials otherwise */
+export function openScale(asked: URLSearchParams, signal: AbortSignal): ReadableStream<Uint8Array> {
+  const encoder = new TextEncoder();
+  const own = new AbortController();
+  signal.addEventListener('abort', () => own.abort());
+  return new ReadableStream({
+    start(controller) {
+      const send: Send = (event, data) => {
+        if (own.signal.aborted) return;
+        try {
+          controller.enqueue(encoder.encode(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`));
+        } catch {
+          own.abort();
+        }
+      };
+      const end = () => {
+        own.abort();
+        try {
+          controller.close();
+        } catch {
+          // Whoever listened has gone already.
+        }
+      };
+      const timer = setTimeout(end, scaleRule.longestMs);
+      own.signal.addEventListener('abort', () => clearTimeout(timer));
+      if (asked.get('source') === 'device') void readDevice(send, own.signal).finally(end);
+      else playPractice(asked, send, own.signal);
+    },
+    cancel: () => own.abort(),
+  });
+}
+
+function playPractice(asked: URLSearchParams, send: Send, signal: AbortSignal): void {
+  const readings = practiceReadings(
+    {
+      levelKg: within(asked.get('level'), 0, 60, usualPractice.levelKg),
+      noiseKg: within(asked.get('noise'), 0, 10, usualPractice.noiseKg),
+      driftKgPerMinute: within(asked.get('drift'), -20, 20, usualPractice.driftKgPerMinute),
+      dropShare: within(asked.get('drops'), 0, 0.5, usualPractice.dropShare),
+    },
+    within(asked.get('seed'), 1, 1e9, 1),
+  );
+  let isSilent = false;
+  const timer = setInterval(() => {
+    const kg = readings.next().value as number | null;
+    if (kg !== null) send('reading', { kg: Math.round(kg * 1000) / 1000 });
+    else if (!isSilent) send('silent', {});
+    isSilent = kg === null;
+  }, practiceRule.everySeconds * 1000);
+  signal.addEventListener('abort', () => clearInterval(timer));
+}
+
+/** A number, or an object with `kg`: what a scale may send; `null` for anything else. */
+export function readReading(data: string): number | null {
+  let value: unknown;
+  try {
+    value = JSON.parse(data);
+  } catch {
+    return null;
+  }
+  const kg = typeof value === 'object' && value !== null ? (value as { kg?: unknown }).kg : value;
+  return typeof kg === 'number' && isReading(kg) ? kg : null;
+}
+
+/** Reads the allowed address and passes on what can be a reading; says when it falls silent. */
+export async function readDevice(
+  send: Send,
+  signal: AbortSignal,
+  address: string | null = getSettings(database()).scaleAddress,
+): Promise<void> {
+  if (address === null) {
+    send('problem', { words: 'No scale is allowed yet: give its address under Settings.' });
+    return;
+  }
+  let nonsense = 0;
+  let silence: ReturnType<typeof setTimeout> | undefined;
+  const listen = () => {
+    clearTimeout(silence);
+    silence = setTimeout(() => send('silent', {}), scaleRule.silentMs);
+  };
+  const parser = createParser({
+    onEvent: ({ data }) => {
+      const kg = readReading(data);
+      if (kg !== null) {
+        listen();
+        send('reading', { kg });
+        return;
+      }
+      nonsense += 1;
+      send('nonsense', { count: nonsense });
+    },
+  });
+  try {
+    const response = await fetch(address, {
+      headers: { accept: 'text/event-stream' },
+      // What was allowed is this address, not where it may send us.
+      redirect: 'error',
+      signal,
+    });
+    if (!response.ok || response.body === null) {
+      send('problem', { words: `The scale answered ${response.status}.` });
+      return;
+    }
+    listen();
+    const decoder = new TextDecoder();
+    for await (const chunk of response.body as unknown as AsyncIterable<Uint8Array>) {
+      parser.feed(decoder.decode(chunk, { stream: true }));
+      if (nonsense > scaleRule.mostNonsense) {
+        send('problem', { words: 'What comes from this address is no scale.' });
+        return;
+      }
+    }
+    send('problem', { words: 'The scale has ended its stream. Start again.' });
+  } catch {
+    if (!signal.aborted) send('problem', { words: 'The scale was not reached.' });
+  } finally {
+    clearTimeout(silence);
+  }
+}

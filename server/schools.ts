@@ -1,0 +1,56 @@
+import { layOver } from '@/core/catalog/entries';
+import { profileIds, type ProfileId } from '@/core/catalog/profiles';
+import {
+  buildSchool,
+  shippedCatalog,
+  shippedProfile,
+  type Catalog,
+  type ProfileVersion,
+  type School,
+} from '@/core/catalog/school';
+import { findProfile, listProfiles, readEntries } from '@/db/profiles';
+import type { Db } from '@/db/open';
+
+const isShipped = (key: string): key is ProfileId => profileIds.some((id) => id === key);
+
+/** The catalog as this teacher has it. Entries that no longer fit are left out as a whole. */
+export function readCatalog(db: Db): Catalog {
+  const { catalog, problems } = layOver(readEntries(db));
+  return problems.length === 0 ? catalog : shippedCatalog;
+}
+
+/** A profile by key; a copy that is gone falls back to the one that ships first. */
+export function readProfile(db: Db, key: string, version?: number): ProfileVersion {
+  if (isShipped(key)) return shippedProfile(key);
+  return findProfile(db, key, version) ?? shippedProfile(profileIds[0]);
+}
+
+// Building a school takes a few milliseconds; the same few are asked for on every page.
+let built: { readonly stamp: string; readonly school: School }[] = [];
+const mostKept = 8;
+
+/** The school of a profile over the teacher's catalog, ready to judge with. */
+export function readSchool(db: Db, key: string, version?: number): School {
+  const profile = readProfile(db, key, version);
+  const entries = readEntries(db);
+  const stamp = JSON.stringify([profile, entries]);
+  const known = built.find((one) => one.stamp === stamp);
+  if (known) return known.school;
+  const school = buildSchool(profile, readCatalog(db));
+  built = [{ stamp, school }, ...built].slice(0, mostKept);
+  return school;
+}
+
+export interface ProfileChoice {
+  readonly key: string;
+  readonly label: string;
+  readonly origin: ProfileId;
+  readonly version: number;
+}
+
+/** The shipped profiles and the teacher's copies, as a picker shows them. */
+export function listProfileChoices(db: Db): ProfileChoice[] {
+  return [...profileIds.map(shippedProfile), ...listProfiles(db)].map(
+    ({ key, label, origin, version }) => ({ key, label, origin, version }),
+  );
+}

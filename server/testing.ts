@@ -1,0 +1,80 @@
+/** A throw-away studio for the tests of the use cases. */
+import { mkdtempSync, rmSync } from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import { today } from './clock';
+import { createCourse } from './courseChanges';
+import { database } from './database';
+import { createPerson } from './peopleChanges';
+import { forgetStandings } from './standings';
+
+interface Holder {
+  levitarDatabase?: { close: () => void } | undefined;
+}
+
+/** Opens an empty database for each test and throws it away afterwards. */
+export function withThrowawayStudio(): { readonly folder: () => string } {
+  let folder = '';
+  beforeEach(() => {
+    folder = mkdtempSync(path.join(os.tmpdir(), 'levitar-studio-'));
+    process.env.LEVITAR_DATA = folder;
+    forgetStandings();
+    database();
+  });
+  afterEach(() => {
+    const holder = globalThis as Holder;
+    holder.levitarDatabase?.close();
+    holder.levitarDatabase = undefined;
+    rmSync(folder, { recursive: true, force: true });
+  });
+  return { folder: () => folder };
+}
+
+/** The value of a change that must have worked. */
+export function must<T>(
+  outcome:
+    { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problems: object },
+): T {
+  if (!outcome.ok) throw new Error(JSON.stringify(outcome.problems));
+  return outcome.value;
+}
+
+/** A person as the form adds them. */
+export const addPerson = (name: string, height = '170') =>
+  must(createPerson({ name, height, courseId: null }));
+
+/** A record as the form hands it over, changed as given. */
+export const recordForm = (change: object = {}) => ({
+  check: 'dolphin-hold',
+  value: '50',
+  unit: 'plain',
+  date: today(),
+  stoppedByTeacher: false,
+  faults: [],
+  pain: false,
+  painPlace: null,
+  side: null,
+  base: null,
+  ...change,
+});
+
+export const careOf = (change: object = {}) => ({
+  consent: 'ask',
+  cautions: [],
+  otherWords: [],
+  ...change,
+});
+
+/** A course of three weeks that begins today. */
+export const addCourse = () =>
+  must(
+    createCourse({
+      name: 'Tuesdays',
+      place: '',
+      startsOn: today(),
+      startsAt: '18:00',
+      minutes: 60,
+      weeks: 3,
+      profile: 'prop-led',
+    }),
+  );
