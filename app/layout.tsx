@@ -10,6 +10,7 @@ import { Notifications } from '@mantine/notifications';
 import type { Metadata, Viewport } from 'next';
 import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
+import { readRole } from '@/server/roles';
 import { readSettings } from '@/server/views';
 import { Header } from '@/ui/layout/Header';
 import { theme } from '@/ui/theme';
@@ -22,7 +23,8 @@ export const metadata: Metadata = {
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 
 export default async function RootLayout({ children }: { readonly children: ReactNode }) {
-  const nonce = (await headers()).get('x-nonce') ?? undefined;
+  const asked = await headers();
+  const nonce = asked.get('x-nonce') ?? undefined;
   const { units } = readSettings();
   return (
     <html lang="en" {...mantineHtmlProps}>
@@ -32,7 +34,7 @@ export default async function RootLayout({ children }: { readonly children: Reac
       <body>
         <MantineProvider theme={theme} defaultColorScheme="auto">
           <Notifications position="bottom-right" />
-          <Header units={units} />
+          <Header units={units} isTeacher={readRole(asked) === 'teacher'} />
           <main id="main">{children}</main>
         </MantineProvider>
       </body>

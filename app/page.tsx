@@ -1,11 +1,13 @@
 import { Title } from '@mantine/core';
+import { IconClipboardList, IconPlayerPlay, IconPrinter } from '@tabler/icons-react';
 import { format, parseISO } from 'date-fns';
-import Link from 'next/link';
-import { getStage } from '@/core/catalog/stages';
-import { profileTable } from '@/core/catalog/profiles';
+import { findStandingPlan, readClass } from '@/server/classViews';
 import { readCourse } from '@/server/views';
+import { startDemoAction } from './startActions';
+import { LinkButton } from '@/ui/layout/LinkButton';
 import { CautionLine, Page } from '@/ui/layout/Page';
-import { ElevationRow } from '@/ui/tonight/ElevationRow';
+import { RoomView } from '@/ui/plan/RoomView';
+import { StationRow } from '@/ui/plan/StationRow';
 import { TonightNotes } from '@/ui/tonight/TonightNotes';
 import { EmptyCourse } from '@/ui/tonight/EmptyCourse';
 import classes from '@/ui/tonight/tonight.module.css';
@@ -14,26 +16,69 @@ export const metadata = { title: { absolute: 'Tonight · Levitar' } };
 
 export default function TonightPage() {
   const view = readCourse();
-  if (view === null) return <EmptyCourse />;
+  const coming = view === null ? null : readClass(view.course.id);
+  if (view === null || coming === null) return <EmptyCourse startDemo={startDemoAction} />;
   const { course, meeting, people, settings } = view;
+  const plan = findStandingPlan(coming);
+  const { prepared, members, school } = coming;
+  const isKept = plan === coming.kept;
   return (
     <Page>
       <div className={classes.head}>
         <Title order={1} size="1.9rem">
           {course.name}
         </Title>
+        <div className={classes.actions}>
+          <LinkButton href="/floor" variant="default" leftSection={<IconPlayerPlay size={18} />}>
+            Floor
+          </LinkButton>
+          <LinkButton
+            href={`/plan?course=${course.id}`}
+            leftSection={<IconClipboardList size={18} />}
+          >
+            Plan
+          </LinkButton>
+          <LinkButton
+            href={`/plan/print?course=${course.id}`}
+            variant="default"
+            leftSection={<IconPrinter size={18} />}
+          >
+            Print
+          </LinkButton>
+        </div>
         <p className={classes.facts}>
-          {format(parseISO(meeting.date), 'EEEE d MMMM')}, {course.startsAt} · week {meeting.week} ·{' '}
-          {course.minutes} min · {course.place}
-        </p>
-        <p className={classes.stage}>
-          <strong>{getStage(course.stage).label}</strong>, everyone at one scale ·{' '}
-          {profileTable[course.profile].label} · {people.length} people ·{' '}
-          <Link href="/cards">everyone’s card to print</Link>
+          {format(parseISO(meeting.date), 'EEEE d MMMM')}, {meeting.startsAt} · week {meeting.week}{' '}
+          · {meeting.minutes} min · {meeting.room} · {people.length} people ·{' '}
+          {view.school.profile.label}
+          {isKept ? '' : ' · a quick plan, not proved yet'}
         </p>
       </div>
-      <ElevationRow people={people} units={settings.units} />
-      <TonightNotes view={view} />
+      {plan.rounds.length > 0 && (
+        <div className={classes.opening}>
+          <StationRow
+            plan={plan}
+            round={0}
+            context={{ prepared, members, school, units: settings.units }}
+            pxPerM={50}
+            hrefOf={(id) => `/people/${id}`}
+            wraps
+          />
+          <div className={classes.above}>
+            <RoomView
+              plan={plan}
+              round={0}
+              prepared={prepared}
+              members={members}
+              units={settings.units}
+              widthPx={430}
+              textPx={13}
+              withNames={false}
+            />
+          </div>
+        </div>
+      )}
+      {plan.rounds.length === 0 && plan.notes.map((note) => <p key={note}>{note}</p>)}
+      <TonightNotes view={view} plan={plan} />
       <CautionLine />
     </Page>
   );

@@ -2,6 +2,8 @@
 
 import {
   createTheme,
+  Drawer,
+  Modal,
   defaultVariantColorsResolver,
   type MantineColorsTuple,
   type VariantColorsResolver,
@@ -50,6 +52,15 @@ export const theme = createTheme({
   black: '#1b2733',
   fontFamily: "'Atkinson Hyperlegible Next Variable', 'Helvetica', sans-serif",
   headings: { fontFamily: "'Besley Variable', 'Georgia', serif", fontWeight: '600' },
+  components: {
+    // The closing cross has no words of its own.
+    Modal: Modal.extend({
+      defaultProps: { closeButtonProps: { 'aria-label': 'Close', size: 48 } },
+    }),
+    Drawer: Drawer.extend({
+      defaultProps: { closeButtonProps: { 'aria-label': 'Close', size: 48 } },
+    }),
+  },
   defaultRadius: 'xs',
   cursorType: 'pointer',
   fontSizes: { xs: '0.8rem', sm: '0.9rem', md: '1rem', lg: '1.12rem', xl: '1.3rem' },

@@ -26,7 +26,7 @@ export default function CardsPage() {
           <SetupCard
             key={judgement.person.id}
             judgement={judgement}
-            meeting={view.meeting}
+            date={view.meeting.date}
             units={view.settings.units}
           />
         ))}

@@ -1,76 +1,36 @@
 import { Title } from '@mantine/core';
-import Link from 'next/link';
-import { alternativeTable } from '@/core/catalog/alternatives';
-import { getStage } from '@/core/catalog/stages';
-import { formatHeight, formatLength } from '@/core/units/length';
-import { readCourse } from '@/server/views';
+import { readPeople } from '@/server/ladderViews';
+import { today } from '@/server/clock';
+import { LinkButton } from '@/ui/layout/LinkButton';
 import { CautionLine, Page } from '@/ui/layout/Page';
-import { AnotherWayMark, VerdictMark, verdictWords } from '@/ui/marks/VerdictMark';
-import { EmptyCourse } from '@/ui/tonight/EmptyCourse';
+import { AddPerson } from '@/ui/people/AddPerson';
+import { PeopleTable } from '@/ui/people/PeopleTable';
 import classes from '@/ui/people/people.module.css';
 
 export const metadata = { title: 'People' };
 
-const consentWords = { yes: 'yes', ask: 'ask each time', no: 'no' } as const;
-
 export default function PeoplePage() {
-  const view = readCourse();
-  if (view === null) return <EmptyCourse />;
-  const { units } = view.settings;
+  const { rows, courses, settings } = readPeople();
+  const here = rows.filter(({ isArchived }) => !isArchived).length;
   return (
     <Page>
-      <Title order={1} size="1.8rem">
-        People
-      </Title>
-      <p className={classes.sub}>
-        {view.course.name} · judged for {getStage(view.course.stage).label.toLowerCase()}
-      </p>
-      <table className={classes.people}>
-        <thead>
-          <tr>
-            <th scope="col">Name</th>
-            <th scope="col">Tonight</th>
-            <th scope="col">Works at</th>
-            <th scope="col" className={classes.number}>
-              Height
-            </th>
-            <th scope="col" className={classes.number}>
-              Elbows from wall
-            </th>
-            <th scope="col">Hands-on help</th>
-          </tr>
-        </thead>
-        <tbody>
-          {view.people.map(({ person, verdict, setup }) => (
-            <tr key={person.id}>
-              <th scope="row">
-                <Link href={`/people/${person.id}`}>{person.name}</Link>
-              </th>
-              <td>
-                <span className={classes.verdict}>
-                  {verdict.alternative ? (
-                    <>
-                      <AnotherWayMark /> {alternativeTable[verdict.alternative].label}
-                    </>
-                  ) : (
-                    <>
-                      <VerdictMark kind={verdict.kind} /> {verdictWords[verdict.kind]}
-                    </>
-                  )}
-                </span>
-              </td>
-              <td>{person.presentStage ? getStage(person.presentStage).label : 'not placed'}</td>
-              <td className={classes.number}>{formatHeight(person.body.heightM, units)}</td>
-              <td className={classes.number}>
-                {verdict.alternative
-                  ? ''
-                  : `${setup.distances.base.basis === 'estimated' ? '~' : ''}${formatLength(setup.distances.base.metres, units)}`}
-              </td>
-              <td>{consentWords[person.consent]}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <div className={classes.head}>
+        <div>
+          <Title order={1} size="1.8rem">
+            People
+          </Title>
+          <p className={classes.sub}>
+            {here === 0 ? 'Nobody yet: a name and a height are enough to begin.' : `${here} people`}
+          </p>
+        </div>
+        <AddPerson courses={courses} units={settings.units} />
+        <LinkButton href="/people/import" variant="default" size="sm">
+          From a table
+        </LinkButton>
+      </div>
+      {rows.length > 0 && (
+        <PeopleTable rows={rows} courses={courses} units={settings.units} today={today()} />
+      )}
       <CautionLine />
     </Page>
   );

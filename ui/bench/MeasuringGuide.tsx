@@ -36,7 +36,7 @@ export function MeasuringGuide({ personId, body, family, values, units }: Measur
       <div className={classes.panelHead}>
         <h2>Two minutes with a tape</h2>
         <span>
-          {personId !== null && <Link href={`/people/${personId}`}>Type them in</Link>}
+          {personId !== null && <Link href={`/people/${personId}#body`}>Type them in</Link>}
           {personId !== null && ' · '}
           <Link href="/measure">All lengths</Link>
         </span>

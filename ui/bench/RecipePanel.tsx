@@ -4,7 +4,7 @@ import { NumberInput, Select } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import type { Body } from '@/core/body/body';
 import { lengthTable } from '@/core/body/lengths';
-import { getPiece, pieceIds, type PieceCount, type PieceId } from '@/core/catalog/pieces';
+import { listKinds, pieceIds, specOf, type PieceCount, type PieceId } from '@/core/catalog/pieces';
 import { profileIds, profileTable, type ProfileId } from '@/core/catalog/profiles';
 import { drawTopView } from '@/core/drawing/topView';
 import type { FamilyId } from '@/core/posture/families';
@@ -36,9 +36,10 @@ export function RecipePanel({ body, family, profile, pieces, units }: RecipePane
   );
   const spec = getRecipe(recipe);
   const result = useMemo(() => {
-    const atHand = pieceIds.map((piece) => ({ piece, count: counts[piece] ?? 0 }));
+    const known = listKinds([...pieceIds.map((piece) => ({ piece, count: 0 })), ...pieces]);
+    const atHand = known.map((one) => ({ ...one, count: counts[one.piece] ?? 0 }));
     return spec.solve({ body, profile: school, pieces: atHand });
-  }, [spec, body, school, counts]);
+  }, [spec, body, school, counts, pieces]);
   const top = drawTopView({
     body,
     recipe,
@@ -46,9 +47,7 @@ export function RecipePanel({ body, family, profile, pieces, units }: RecipePane
     units,
     ...(result.spacer ? { spacer: result.spacer } : {}),
   });
-  const shown = pieceIds.filter(
-    (id) => (counts[id] ?? 0) > 0 || pieces.some((p) => p.piece === id),
-  );
+  const shown = listKinds(pieces);
   const setCount = (id: PieceId, value: string | number) =>
     setCounts((old) => ({ ...old, [id]: Math.max(0, Math.floor(Number(value) || 0)) }));
 
@@ -114,8 +113,8 @@ export function RecipePanel({ body, family, profile, pieces, units }: RecipePane
           Stack, from below:{' '}
           {result.stack.layers
             .map(
-              ({ piece, count, face, isRefolded }) =>
-                `${count} ${getPiece(piece).label.toLowerCase()} ${isRefolded ? 'folded once more' : faceWords[face]}`,
+              ({ count, face, isRefolded, ...one }) =>
+                `${count} ${specOf(one).label.toLowerCase()} ${isRefolded ? 'folded once more' : faceWords[face]}`,
             )
             .join(', then ')}
           : {formatLength(result.stack.heightM!, units)} with weight on it.
@@ -125,8 +124,8 @@ export function RecipePanel({ body, family, profile, pieces, units }: RecipePane
         <p className={classes.note}>
           {result.spacer.faces
             .map(
-              ({ piece, metres }) =>
-                `${getPiece(piece).label.toLowerCase()} ${formatLength(metres, units)}`,
+              ({ metres, ...one }) =>
+                `${specOf(one).label.toLowerCase()} ${formatLength(metres, units)}`,
             )
             .join(' + ')}
           , off by {formatLength(Math.abs(result.spacer.errorM), units)}.
@@ -144,15 +143,15 @@ export function RecipePanel({ body, family, profile, pieces, units }: RecipePane
       <details>
         <summary>Pieces at hand</summary>
         <div className={classes.pieces}>
-          {shown.map((id) => (
+          {shown.map((one) => (
             <NumberInput
-              key={id}
+              key={one.piece}
               size="xs"
-              label={getPiece(id).label}
+              label={specOf(one).label}
               min={0}
               max={200}
-              value={counts[id] ?? 0}
-              onChange={(value) => setCount(id, value)}
+              value={counts[one.piece] ?? 0}
+              onChange={(value) => setCount(one.piece, value)}
             />
           ))}
         </div>

@@ -1,7 +1,7 @@
 'use client';
 
 import type { Body } from '@/core/body/body';
-import { getPiece, type PieceCount } from '@/core/catalog/pieces';
+import { specOf, type PieceCount } from '@/core/catalog/pieces';
 import type { StackRequest } from '@/core/pieces/stack';
 import type { FamilyId } from '@/core/posture/families';
 import type { DialValues } from '@/core/posture/handles';
@@ -45,7 +45,7 @@ export function StackLine(props: StackLineProps) {
     <p className={classes.note} aria-live="polite">
       <strong>From the cupboard:</strong>{' '}
       {stack.found
-        ? `${stack.layers.map(({ piece, count }) => `${count} ${getPiece(piece).label.toLowerCase()}`).join(', then ')}: ${formatLength(stack.heightM!, units)}.`
+        ? `${stack.layers.map((layer) => `${layer.count} ${specOf(layer).label.toLowerCase()}`).join(', then ')}: ${formatLength(stack.heightM!, units)}.`
         : `no stack makes ${formatLength(request.targetM, units)}; nearest ${
             [below, above]
               .filter((height) => height !== null)

@@ -1,4 +1,4 @@
-import { getPiece } from '@/core/catalog/pieces';
+import { specOf } from '@/core/catalog/pieces';
 import { liftWords, type ForearmKickSetup } from '@/core/setup/forearmKick';
 import { formatFigure, formatLength, type LengthUnits } from '@/core/units/length';
 
@@ -18,13 +18,13 @@ export function PropList({ setup, units }: PropListProps) {
       <ul>
         {block && (
           <li>
-            {block.faces.map(({ piece }) => getPiece(piece).label).join(' and ')}, flat, long face
-            across ({formatLength(block.acrossM, units)}), held in the L of thumb and first finger
+            {block.faces.map((face) => specOf(face).label).join(' and ')}, flat, long face across (
+            {formatLength(block.acrossM, units)}), held in the L of thumb and first finger
           </li>
         )}
         {strap && (
           <li>
-            {getPiece(strap).label}: loop of {formatLength(distances.strapLoop.metres, units)}, just
+            {specOf(strap).label}: loop of {formatLength(distances.strapLoop.metres, units)}, just
             above the elbows
           </li>
         )}
@@ -35,8 +35,8 @@ export function PropList({ setup, units }: PropListProps) {
             {units}):{' '}
             {spacer.faces
               .map(
-                ({ piece, face, metres }) =>
-                  `${getPiece(piece).label.toLowerCase()}, ${faceWords[face]} face ${formatFigure(metres, units)}`,
+                ({ face, metres, ...one }) =>
+                  `${specOf(one).label.toLowerCase()}, ${faceWords[face]} face ${formatFigure(metres, units)}`,
               )
               .join(' + ')}
             , off by {formatLength(Math.abs(spacer.errorM), units)}

@@ -1,15 +1,13 @@
 import { format, parseISO } from 'date-fns';
 import { alternativeTable } from '@/core/catalog/alternatives';
-import { profileTable } from '@/core/catalog/profiles';
-import { getStage } from '@/core/catalog/stages';
-import { drawAlternative } from '@/core/drawing/alternative';
-import { drawForearmKick } from '@/core/drawing/elevation';
-import type { Meeting } from '@/core/units/course';
-import type { LengthUnits } from '@/core/units/length';
+import { getRecipe } from '@/core/setup/recipes';
+import { formatLength, type LengthUnits } from '@/core/units/length';
+import type { Day } from '@/core/units/day';
 import type { Judgement } from '@/server/judgement';
 import { SceneView } from '@/ui/drawing/SceneView';
 import { CautionLine } from '@/ui/layout/Page';
 import { VerdictMark, verdictWords } from '@/ui/marks/VerdictMark';
+import { drawTonight, isKick, stageOf } from './StageDrawing';
 import { DistanceTable } from './DistanceTable';
 import { PropList } from './PropList';
 import { cardPrintScale, cardPxPerM } from './scale';
@@ -17,14 +15,14 @@ import classes from './card.module.css';
 
 interface SetupCardProps {
   readonly judgement: Judgement;
-  readonly meeting: Meeting;
+  readonly date: Day;
   readonly units: LengthUnits;
 }
 
 /** One student, one stage, one page: what to set out, where, and what to look at first. */
-export function SetupCard({ judgement, meeting, units }: SetupCardProps) {
+export function SetupCard({ judgement, date, units }: SetupCardProps) {
   const { verdict, person } = judgement;
-  const stage = getStage(verdict.stage);
+  const stage = stageOf(judgement);
   const { alternative } = verdict;
   return (
     <article className={classes.card}>
@@ -36,9 +34,9 @@ export function SetupCard({ judgement, meeting, units }: SetupCardProps) {
           </p>
         </div>
         <p className={classes.facts}>
-          {format(parseISO(meeting.date), 'EEEE d MMMM yyyy')}
+          {format(parseISO(date), 'EEEE d MMMM yyyy')}
           <br />
-          {profileTable[verdict.profile].label} profile
+          {judgement.opened.school.profile.label} profile
           <br />
           <span className={classes.verdict}>
             <VerdictMark kind={verdict.kind} sizePx={20} /> {verdictWords[verdict.kind]}
@@ -55,11 +53,11 @@ export function SetupCard({ judgement, meeting, units }: SetupCardProps) {
   );
 }
 
-type BodyProps = Omit<SetupCardProps, 'meeting'>;
+type BodyProps = Omit<SetupCardProps, 'date'>;
 
-function AlternativeBody({ judgement: { body, verdict }, units }: BodyProps) {
-  const alternative = verdict.alternative!;
-  const scene = drawAlternative(body, alternative, { pxPerM: cardPxPerM, units, detail: 'card' });
+function AlternativeBody({ judgement, units }: BodyProps) {
+  const alternative = judgement.verdict.alternative!;
+  const scene = drawTonight(judgement, { pxPerM: cardPxPerM, units, detail: 'card' });
   return (
     <div className={classes.instead}>
       <SceneView
@@ -72,26 +70,34 @@ function AlternativeBody({ judgement: { body, verdict }, units }: BodyProps) {
   );
 }
 
-function StageBody({ judgement: { body, setup, verdict }, units }: BodyProps) {
-  const stage = getStage(verdict.stage);
-  const scene = drawForearmKick(body, setup, { pxPerM: cardPxPerM, units, detail: 'card' });
+function StageBody({ judgement, units }: BodyProps) {
+  const { setup, verdict } = judgement;
+  const stage = stageOf(judgement);
+  const scene = drawTonight(judgement, { pxPerM: cardPxPerM, units, detail: 'card' });
   const watch = verdict.caution.adaptations;
   return (
     <div className={classes.columns}>
       <figure className={classes.figure}>
         <SceneView scene={scene} label={stage.label} printScale={cardPrintScale} />
         <figcaption>
-          From the side, and below it from above. On paper 1 to {cardPrintScale}.
+          {isKick(stage) ? 'From the side, and below it from above.' : 'From the side.'} On paper 1
+          to {cardPrintScale}.
         </figcaption>
       </figure>
       <div>
-        <DistanceTable setup={setup} units={units} />
-        <PropList setup={setup} units={units} />
-        {[...setup.cautions, ...setup.notes].map((sentence) => (
-          <p key={sentence} className={classes.note}>
-            {sentence}
-          </p>
-        ))}
+        {isKick(stage) ? (
+          <>
+            <DistanceTable setup={setup} units={units} />
+            <PropList setup={setup} units={units} />
+            {[...setup.cautions, ...setup.notes].map((sentence) => (
+              <p key={sentence} className={classes.note}>
+                {sentence}
+              </p>
+            ))}
+          </>
+        ) : (
+          <RecipeBody judgement={judgement} units={units} />
+        )}
         {watch.length > 0 && <p className={classes.note}>Take care: {watch.join('; ')}.</p>}
         <h2>Before weight goes on</h2>
         <ul>
@@ -101,7 +107,7 @@ function StageBody({ judgement: { body, setup, verdict }, units }: BodyProps) {
         </ul>
         <dl className={classes.ways}>
           <dt>Assist</dt>
-          <dd>{stage.assist}</dd>
+          <dd>{stage.assist ?? 'None'}</dd>
           <dt>Way out</dt>
           <dd>{stage.exit}</dd>
           <dt>Step down</dt>
@@ -109,5 +115,39 @@ function StageBody({ judgement: { body, setup, verdict }, units }: BodyProps) {
         </dl>
       </div>
     </div>
+  );
+}
+
+/** What is measured for a stage other than the kick; its words where nothing is. */
+function RecipeBody({ judgement, units }: BodyProps) {
+  const stage = stageOf(judgement);
+  const { school } = judgement.opened;
+  if (stage.recipe === undefined) return <p className={classes.note}>{stage.how}</p>;
+  const { distances, cautions, notes } = getRecipe(stage.recipe).solve({
+    body: judgement.body,
+    profile: school.profile.origin,
+    settings: school.settings,
+    pieces: judgement.pieces,
+  });
+  return (
+    <>
+      <p className={classes.note}>{stage.how}</p>
+      <dl className={classes.ways}>
+        {distances.map(({ id, label, metres, basis }) => (
+          <div key={id} style={{ display: 'contents' }}>
+            <dt>{label}</dt>
+            <dd>
+              {basis === 'estimated' ? '~' : ''}
+              {formatLength(metres, units)}
+            </dd>
+          </div>
+        ))}
+      </dl>
+      {[...cautions, ...notes].map((sentence) => (
+        <p key={sentence} className={classes.note}>
+          {sentence}
+        </p>
+      ))}
+    </>
   );
 }

@@ -8,6 +8,7 @@ import {
   useComputedColorScheme,
   useMantineColorScheme,
 } from '@mantine/core';
+import { useMounted } from '@mantine/hooks';
 import { IconMoon, IconSun } from '@tabler/icons-react';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
@@ -18,27 +19,50 @@ import classes from './layout.module.css';
 
 const places = [
   { href: '/', label: 'Tonight' },
+  { href: '/plan', label: 'Plan' },
+  { href: '/floor', label: 'Floor' },
   { href: '/people', label: 'People' },
+  { href: '/ladders', label: 'Ladders' },
+  { href: '/checks', label: 'Checks' },
+  { href: '/record', label: 'Record' },
+  { href: '/room', label: 'Room' },
+  { href: '/courses', label: 'Courses' },
+  { href: '/profiles', label: 'Profiles' },
   { href: '/bench', label: 'Bench' },
+  { href: '/settings', label: 'Settings' },
 ] as const;
 
-export function Header({ units }: { readonly units: LengthUnits }) {
+interface HeaderProps {
+  readonly units: LengthUnits;
+  /** An assistant's tablet is only let into the running class. */
+  readonly isTeacher: boolean;
+}
+
+export function Header({ units, isTeacher }: HeaderProps) {
   const path = usePathname();
   const [isSaving, startSaving] = useTransition();
   const { setColorScheme } = useMantineColorScheme();
-  const scheme = useComputedColorScheme('light', { getInitialValueInEffect: true });
+  // The server does not know what was chosen before: the first picture is the light one.
+  const isAwake = useMounted();
+  const chosen = useComputedColorScheme('light', { getInitialValueInEffect: true });
+  const scheme = isAwake ? chosen : 'light';
   const next = scheme === 'dark' ? 'light' : 'dark';
-  const isHere = (href: string) => (href === '/' ? path === '/' : path.startsWith(href));
+  const isHere = (href: string) =>
+    href === '/'
+      ? path === '/'
+      : path.startsWith(href) || (href === '/profiles' && path === '/entries');
+  // The running class fills the screen: nothing beside it may be hit by mistake.
+  if (/^\/(floor\/.+|pair)/.test(path)) return null;
   return (
     <header className={`${classes.header} no-print`}>
       <a href="#main" className={classes.skip}>
         Skip to the page
       </a>
-      <Group gap="xl" wrap="nowrap">
+      <Group gap="lg" wrap="nowrap">
         <span className={classes.name}>Levitar</span>
         <nav aria-label="Places">
-          <Group gap="lg" wrap="nowrap">
-            {places.map(({ href, label }) => (
+          <Group gap="0 16px" wrap="wrap">
+            {(isTeacher ? places : []).map(({ href, label }) => (
               <Anchor
                 key={href}
                 component={Link}
@@ -57,7 +81,7 @@ export function Header({ units }: { readonly units: LengthUnits }) {
           aria-label="Units"
           size="sm"
           value={units}
-          disabled={isSaving}
+          disabled={isSaving || !isTeacher}
           data={[
             { value: 'cm', label: 'cm' },
             { value: 'in', label: 'ft, in' },

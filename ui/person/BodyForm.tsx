@@ -26,16 +26,20 @@ export function BodyForm({ personId, units, initial, current, telling }: BodyFor
   const rest = lengthIds.filter((id) => !telling.includes(id));
   const [showsAll, setShowsAll] = useState(rest.some((id) => initial.lengths[id]));
   const form = useForm<Values>({ mode: 'controlled', initialValues: initial });
+  // What was stored when this window last knew: a second window must not overwrite unseen changes.
+  const [seen, setSeen] = useState<Values>(initial);
 
   const save = (values: Values) => {
     startSaving(async () => {
-      const outcome = await saveBodyAction(personId, values);
+      const outcome = await saveBodyAction(personId, values, seen);
       if (outcome.ok) {
         form.resetDirty();
+        setSeen(values);
         showSaved('Measures kept; every distance follows.');
         return;
       }
       form.setErrors(outcome.problems);
+      if (outcome.now !== undefined) setSeen(outcome.now as Values);
       if (rest.some((id) => outcome.problems[`lengths.${id}`])) setShowsAll(true);
       if (outcome.problems.form) showProblem(outcome.problems.form);
     });

@@ -1,31 +1,38 @@
 'use client';
 
-import { Button, MultiSelect, SegmentedControl } from '@mantine/core';
+import { MultiSelect, SegmentedControl, TagsInput } from '@mantine/core';
 import { useState, useTransition } from 'react';
 import { saveCareAction } from '@/server/actions';
-import { cautionIds, cautionTable, type CautionId } from '@/core/catalog/cautions';
-import type { Consent } from '@/core/ladder/verdict';
+import { cautionIds, cautionTable, unknownWordNote, type CautionId } from '@/core/catalog/cautions';
+import type { Consent } from '@/core/ladder/case';
+import type { CareForm as Values } from '@/server/careForm';
 import { showProblem, showSaved } from './notices';
 import classes from './person.module.css';
 
 interface CareFormProps {
   readonly personId: number;
-  readonly consent: Consent;
-  readonly cautions: readonly CautionId[];
+  readonly initial: Values;
 }
 
-/** Consent in the open; what a person reported stays folded away from anyone looking over. */
-export function CareForm({ personId, consent, cautions }: CareFormProps) {
-  const [isShown, setIsShown] = useState(false);
+/** Hands-on help, and what a person reported; kept as it is chosen. */
+export function CareForm({ personId, initial }: CareFormProps) {
   const [isSaving, startSaving] = useTransition();
-  const [chosen, setChosen] = useState<readonly CautionId[]>(cautions);
-  const [touch, setTouch] = useState<Consent>(consent);
+  const [values, setValues] = useState<Values>(initial);
+  // What was stored when this window last knew: a second window must not overwrite unseen changes.
+  const [seen, setSeen] = useState<Values>(initial);
 
-  const save = (change: { consent: Consent; cautions: readonly CautionId[] }) => {
+  const save = (change: Partial<Values>) => {
+    const next = { ...values, ...change };
+    setValues(next);
     startSaving(async () => {
-      const outcome = await saveCareAction(personId, change);
-      if (outcome.ok) showSaved('Kept.');
-      else showProblem(Object.values(outcome.problems).join(' '));
+      const outcome = await saveCareAction(personId, next, seen);
+      if (outcome.ok) {
+        setSeen(next);
+        showSaved('Kept.');
+        return;
+      }
+      if (outcome.now !== undefined) setSeen(outcome.now as Values);
+      showProblem(Object.values(outcome.problems).join(' '));
     });
   };
 
@@ -39,41 +46,31 @@ export function CareForm({ personId, consent, cautions }: CareFormProps) {
           aria-labelledby="consent"
           fullWidth
           disabled={isSaving}
-          value={touch}
+          value={values.consent}
           data={[
             { value: 'yes', label: 'yes' },
             { value: 'ask', label: 'ask each time' },
             { value: 'no', label: 'no' },
           ]}
-          onChange={(value) => {
-            setTouch(value as Consent);
-            save({ consent: value as Consent, cautions: chosen });
-          }}
+          onChange={(value) => save({ consent: value as Consent })}
         />
       </div>
-      {isShown ? (
-        <>
-          <MultiSelect
-            label="Cautions this person reported"
-            description="Kept as you choose. Not in the list: ask, and refer if unsure."
-            data={cautionIds.map((id) => ({ value: id, label: cautionTable[id].label }))}
-            value={[...chosen]}
-            onChange={(value) => {
-              setChosen(value as CautionId[]);
-              save({ consent: touch, cautions: value as CautionId[] });
-            }}
-            searchable
-            clearable
-          />
-          <Button variant="subtle" size="compact-md" onClick={() => setIsShown(false)}>
-            Fold away
-          </Button>
-        </>
-      ) : (
-        <Button variant="default" onClick={() => setIsShown(true)}>
-          Show and change cautions
-        </Button>
-      )}
+      <MultiSelect
+        label="Cautions this person reported"
+        description="Kept as you choose."
+        data={cautionIds.map((id) => ({ value: id, label: cautionTable[id].label }))}
+        value={values.cautions}
+        onChange={(value) => save({ cautions: value as CautionId[] })}
+        searchable
+        clearable
+      />
+      <TagsInput
+        label="Something else they said"
+        description={`In the fewest words, Enter after each: ${unknownWordNote}.`}
+        value={values.otherWords}
+        maxTags={8}
+        onChange={(otherWords) => save({ otherWords })}
+      />
     </div>
   );
 }

@@ -28,19 +28,23 @@ export function GatePanel({ personId, rows, today, breathSeconds }: GatePanelPro
               <StatusMark status={row.status} />
               <div className={classes.gateText}>
                 <span className={classes.gateLabel}>{row.label}</span>{' '}
-                <span className={classes.gateStatus}>{statusWords[row.status]}</span>
+                <span className={classes.gateStatus}>
+                  {row.isAtDoor ? 'at the door' : statusWords[row.status]}
+                </span>
                 <div className={classes.gateFigures}>{row.figures}</div>
               </div>
-              <Button
-                variant={isOpen ? 'light' : 'default'}
-                size="sm"
-                leftSection={<IconPencilPlus size={17} />}
-                aria-expanded={isOpen}
-                aria-label={`Record ${row.label}`}
-                onClick={() => setOpenKey(isOpen ? null : row.key)}
-              >
-                Record
-              </Button>
+              {row.check !== null && (
+                <Button
+                  variant={isOpen ? 'light' : 'default'}
+                  size="sm"
+                  leftSection={<IconPencilPlus size={17} />}
+                  aria-expanded={isOpen}
+                  aria-label={`Record ${row.label}`}
+                  onClick={() => setOpenKey(isOpen ? null : row.key)}
+                >
+                  Record
+                </Button>
+              )}
             </div>
             {isOpen && (
               <RecordForm

@@ -1,10 +1,11 @@
 'use client';
 
-import { Button, Checkbox, Chip, Group, SegmentedControl, TextInput } from '@mantine/core';
+import { Button, Checkbox, Chip, Group, SegmentedControl, Select, TextInput } from '@mantine/core';
 import { useForm } from '@mantine/form';
 import { useState, useTransition } from 'react';
 import { recordCheckAction } from '@/server/actions';
 import { faultIds, faultTable, type FaultId } from '@/core/catalog/checks';
+import { painPlaces, painPlaceTable } from '@/core/catalog/regions';
 import type { RecordForm as RecordFormValues } from '@/server/recordForm';
 import type { GateRow } from '@/server/gateRows';
 import { showProblem, showRecorded } from './notices';
@@ -15,6 +16,8 @@ interface RecordFormProps {
   readonly row: GateRow;
   readonly today: string;
   readonly breathSeconds: number;
+  /** Called when the record is kept. */
+  readonly onRecorded?: () => void;
 }
 
 type Values = Omit<RecordFormValues, 'check' | 'base'>;
@@ -28,7 +31,8 @@ function orderFaults(voidedBy: readonly FaultId[], showsAll: boolean): FaultId[]
   return showsAll ? [...near, ...faultIds.filter((fault) => !near.includes(fault))] : near;
 }
 
-export function RecordForm({ personId, row, today, breathSeconds }: RecordFormProps) {
+export function RecordForm(props: RecordFormProps) {
+  const { personId, row, today, breathSeconds, onRecorded } = props;
   const [isSaving, startSaving] = useTransition();
   const form = useForm<Values>({
     mode: 'controlled',
@@ -39,6 +43,7 @@ export function RecordForm({ personId, row, today, breathSeconds }: RecordFormPr
       stoppedByTeacher: false,
       faults: [],
       pain: false,
+      painPlace: null,
       side: row.hasSides ? 'left' : null,
     },
   });
@@ -58,7 +63,13 @@ export function RecordForm({ personId, row, today, breathSeconds }: RecordFormPr
         return;
       }
       showRecorded(personId, outcome.value, row.label);
-      form.setValues({ value: row.valueKind === 'pass' ? '1' : '', faults: [], pain: false });
+      onRecorded?.();
+      form.setValues({
+        value: row.valueKind === 'pass' ? '1' : '',
+        faults: [],
+        pain: false,
+        painPlace: null,
+      });
       form.setFieldValue('stoppedByTeacher', false);
       // The other side comes next, as often as not.
       if (values.side !== null) {
@@ -132,6 +143,16 @@ export function RecordForm({ personId, row, today, breathSeconds }: RecordFormPr
           />
         )}
         <Checkbox label="Pain" {...form.getInputProps('pain', { type: 'checkbox' })} />
+        {form.values.pain && (
+          <Select
+            aria-label="Where it hurts"
+            placeholder="where it hurts"
+            data={painPlaces.map((id) => ({ value: id, label: painPlaceTable[id].label }))}
+            clearable
+            w={190}
+            {...form.getInputProps('painPlace')}
+          />
+        )}
       </Group>
       <div role="group" aria-label="Faults seen" className={classes.faults}>
         <Chip.Group multiple {...form.getInputProps('faults')}>

@@ -1,14 +1,16 @@
 import { format, parseISO } from 'date-fns';
-import { faultTable, getCheck } from '@/core/catalog/checks';
+import { faultTable, type CheckKey, type CheckSpec } from '@/core/catalog/checks';
+import { painPlaceTable } from '@/core/catalog/regions';
 import { isVoided } from '@/core/readiness/record';
 import type { StoredRecord } from '@/server/views';
 import classes from './person.module.css';
 
 const shown = 14;
 
-function describe(record: StoredRecord): string {
-  const { scoring } = getCheck(record.check);
-  if (scoring.kind === 'hold') {
+type Checks = Readonly<Record<CheckKey, CheckSpec>>;
+
+function describe(record: StoredRecord, spec: CheckSpec | undefined): string {
+  if (spec?.scoring.kind === 'hold') {
     const breaths = record.breaths === null ? '' : ` (${record.breaths} breaths)`;
     return `${record.stoppedByTeacher ? 'at least ' : ''}${record.value} s${breaths}`;
   }
@@ -16,7 +18,13 @@ function describe(record: StoredRecord): string {
 }
 
 /** The newest records, so that a teacher sees what the verdict stands on. */
-export function RecordList({ records }: { readonly records: readonly StoredRecord[] }) {
+export function RecordList({
+  records,
+  checks,
+}: {
+  readonly records: readonly StoredRecord[];
+  readonly checks: Checks;
+}) {
   const newest = [...records].reverse().slice(0, shown);
   if (newest.length === 0) return <p>Nothing recorded yet. Open a check above and record it.</p>;
   return (
@@ -34,15 +42,20 @@ export function RecordList({ records }: { readonly records: readonly StoredRecor
           <tr key={record.id}>
             <td>{format(parseISO(record.date), 'd MMM')}</td>
             <td>
-              {getCheck(record.check).label}
+              {checks[record.check]?.label ?? record.check}
+              {record.base ? `, ${record.base}` : ''}
               {record.side ? `, ${record.side}` : ''}
             </td>
-            <td>{describe(record)}</td>
+            <td>{describe(record, checks[record.check])}</td>
             <td>
               {[
                 ...(record.faults ?? []).map((fault) => faultTable[fault]),
-                ...(record.pain ? ['pain'] : []),
-                ...(isVoided(record.check, record) ? ['counts against only'] : []),
+                ...(record.pain
+                  ? [record.painPlace ? `pain: ${painPlaceTable[record.painPlace].label}` : 'pain']
+                  : []),
+                ...(checks[record.check] && isVoided(checks[record.check], record)
+                  ? ['counts against only']
+                  : []),
               ].join(', ')}
             </td>
           </tr>

@@ -1,6 +1,4 @@
 import { alternativeTable } from '@/core/catalog/alternatives';
-import { profileTable } from '@/core/catalog/profiles';
-import { getStage } from '@/core/catalog/stages';
 import type { Verdict } from '@/core/ladder/verdict';
 import { VerdictMark, verdictWords } from '@/ui/marks/VerdictMark';
 import { PainGone } from './PainGone';
@@ -13,19 +11,28 @@ const metMeans =
 interface VerdictPanelProps {
   readonly personId: number;
   readonly verdict: Verdict;
+  readonly stageLabel: string;
+  readonly profileLabel: string;
   /** Pain older than today can be noted as gone. */
   readonly hasOldPain: boolean;
 }
 
 /** The verdict, why, and what would help most. */
-export function VerdictPanel({ personId, verdict, hasOldPain }: VerdictPanelProps) {
-  const { kind, reasons, helpMost, alternative, caution } = verdict;
+export function VerdictPanel({
+  personId,
+  verdict,
+  stageLabel,
+  profileLabel,
+  hasOldPain,
+}: VerdictPanelProps) {
+  const { kind, reasons, helpMost, alternative, caution, atDoor } = verdict;
   return (
     <section aria-label="Verdict" className={classes.verdict}>
       <p className={classes.verdictHead}>
         <VerdictMark kind={kind} sizePx={34} />
         <span>
-          {getStage(verdict.stage).label}: <strong>{verdictWords[kind]}</strong>
+          {stageLabel}: <strong>{verdictWords[kind]}</strong>
+          {atDoor.length > 0 && kind !== 'stay' ? ', if confirmed at the door' : ''}
         </span>
       </p>
       <ul className={classes.reasons}>
@@ -48,7 +55,7 @@ export function VerdictPanel({ personId, verdict, hasOldPain }: VerdictPanelProp
         </p>
       )}
       <p className={classes.hint}>
-        {metMeans} Bars by the {profileTable[verdict.profile].label.toLowerCase()} profile.
+        {metMeans} Bars by the {profileLabel} profile, version {verdict.profile.version}.
       </p>
     </section>
   );

@@ -1,15 +1,27 @@
-import { Title } from '@mantine/core';
+import { Group, Title } from '@mantine/core';
+import type { Outcome } from '@/server/result';
+import { LinkButton } from '@/ui/layout/LinkButton';
 import { CautionLine, Page } from '@/ui/layout/Page';
+import { StartDemo } from './StartDemo';
 
-/** Shown when the database holds no course. */
-export function EmptyCourse() {
+interface EmptyCourseProps {
+  readonly startDemo?: () => Promise<Outcome>;
+}
+
+/** Shown while there is no course: begin with one's own, or look around in the made-up one. */
+export function EmptyCourse({ startDemo }: EmptyCourseProps) {
   return (
     <Page>
       <Title order={1}>No course yet</Title>
       <p>
-        Stop the server and start it with <code>npm run demo -- --reset</code> to begin with the
-        made-up Thursday course.
+        Begin with your own: a course with a name and a day, then a name and a height for each
+        person. Or look around first in a made-up studio with fourteen people and eight weeks of
+        records; it can be emptied again at any time.
       </p>
+      <Group>
+        <LinkButton href="/courses">Begin with my own</LinkButton>
+        {startDemo && <StartDemo startDemo={startDemo} />}
+      </Group>
       <CautionLine />
     </Page>
   );

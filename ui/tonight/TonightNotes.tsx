@@ -1,21 +1,48 @@
+import Link from 'next/link';
+import { isScreeningDue } from '@/core/caution/care';
 import { verdictKinds } from '@/core/ladder/verdict';
 import { formatFigure } from '@/core/units/length';
+import type { PlanFile } from '@/core/cli/planFile';
+import { rowLabel } from '@/core/compose/resources';
+import { listOut } from '@/core/compose/stations';
 import type { CourseView } from '@/server/views';
 import { AnotherWayMark, VerdictMark, verdictWords } from '@/ui/marks/VerdictMark';
 import { countObstacles, listTapeMarks } from '@/server/notes';
+import { isElsewhere } from './elsewhere';
 import classes from './tonight.module.css';
 
 const mostLines = 6;
+const mostShortfalls = 2;
+
+/** What would serve more people than the shelves, walls and hands do now. */
+function listShortfalls({ binding, relief }: PlanFile): string[] {
+  const asked = relief === null ? [] : relief.more.map(({ words }) => words);
+  const more = binding
+    .filter(
+      ({ gain, what, serves }) =>
+        gain !== null && gain > 0 && what !== 'minutes' && serves.length > 0,
+    )
+    .map(({ words }) => words);
+  return [...asked, ...more]
+    .slice(0, mostShortfalls)
+    .map((words) => words.charAt(0).toUpperCase() + words.slice(1));
+}
 
 /** What the teacher does before people arrive, in four short columns. */
-export function TonightNotes({ view }: { readonly view: CourseView }) {
+interface TonightNotesProps {
+  readonly view: CourseView;
+  readonly plan: PlanFile;
+}
+
+export function TonightNotes({ view, plan }: TonightNotesProps) {
   const { people, settings } = view;
   const obstacles = countObstacles(people).slice(0, mostLines);
   const marks = listTapeMarks(people);
-  const toAsk = people.filter(
-    ({ verdict }) => verdict.kind === 'stop' && verdict.alternative === undefined,
-  );
-  const elsewhere = people.filter(({ verdict }) => verdict.alternative !== undefined).length;
+  const out = listOut(plan);
+  const shortfalls = listShortfalls(plan);
+  const due = people.filter(({ person }) => isScreeningDue(person.screenedOn, view.today));
+  const toAsk = people.filter(({ verdict }) => verdict.cause === 'pain');
+  const elsewhere = people.filter(({ verdict }) => isElsewhere(verdict)).length;
   const estimated = people.filter(({ setup }) => setup.distances.base.basis === 'estimated').length;
   const unsupplied = people.filter(
     ({ setup, verdict }) => verdict.alternative === undefined && setup.cautions.length > 0,
@@ -27,7 +54,7 @@ export function TonightNotes({ view }: { readonly view: CourseView }) {
         <ul>
           {verdictKinds.map((kind) => {
             const count = people.filter(
-              ({ verdict }) => verdict.kind === kind && verdict.alternative === undefined,
+              ({ verdict }) => verdict.kind === kind && !isElsewhere(verdict),
             ).length;
             if (count === 0) return null;
             return (
@@ -57,10 +84,21 @@ export function TonightNotes({ view }: { readonly view: CourseView }) {
           <li>
             {estimated} of {people.length} distances rest on estimates; a tape settles them
           </li>
+          <li>
+            Out of the cupboard:{' '}
+            {out.length === 0
+              ? 'mats alone'
+              : out.map(({ row, most }) => rowLabel(row, most)).join(', ')}
+          </li>
+          {shortfalls.map((words) => (
+            <li key={words}>{words}</li>
+          ))}
         </ul>
       </div>
       <div>
-        <h2>Worth looking at</h2>
+        <h2>
+          Worth looking at · <Link href="/checks">the short list</Link>
+        </h2>
         <ul>
           {obstacles.map(({ label, count }) => (
             <li key={label}>
@@ -73,6 +111,9 @@ export function TonightNotes({ view }: { readonly view: CourseView }) {
         <h2>Ask at the door</h2>
         <ul>
           <li>Everyone: anything new or sore today?</li>
+          {due.length > 0 && (
+            <li>Screening is due: {due.map(({ person }) => person.name).join(', ')}</li>
+          )}
           {toAsk.map(({ person }) => (
             <li key={person.id}>{person.name}: how is it today?</li>
           ))}

@@ -39,7 +39,7 @@ export default async function CardPage({ params }: CardPageProps) {
           <PrintButton />
         </Group>
       </Group>
-      <SetupCard judgement={view} meeting={view.meeting} units={view.settings.units} />
+      <SetupCard judgement={view} date={view.date} units={view.settings.units} />
     </Page>
   );
 }

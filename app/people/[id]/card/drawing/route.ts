@@ -1,9 +1,8 @@
-import { drawForearmKick } from '@/core/drawing/elevation';
 import { toSvgFile } from '@/core/drawing/svg';
 import { readPersonId } from '@/server/personId';
-import { stageLabel } from '@/server/judgement';
 import { readPerson } from '@/server/views';
 import { cardPxPerM } from '@/ui/card/scale';
+import { drawTonight, stageOf } from '@/ui/card/StageDrawing';
 
 interface RouteContext {
   readonly params: Promise<{ readonly id: string }>;
@@ -16,12 +15,12 @@ export async function GET(_request: Request, { params }: RouteContext): Promise<
   if (view === null || view.verdict.alternative) {
     return new Response('There is no such drawing.', { status: 404 });
   }
-  const scene = drawForearmKick(view.body, view.setup, {
+  const scene = drawTonight(view, {
     pxPerM: cardPxPerM,
     units: view.settings.units,
     detail: 'card',
   });
-  return new Response(toSvgFile(scene, stageLabel(view.verdict.stage)), {
+  return new Response(toSvgFile(scene, stageOf(view).label), {
     headers: {
       'content-type': 'image/svg+xml; charset=utf-8',
       'content-disposition': 'attachment; filename="levitar-set-up.svg"',

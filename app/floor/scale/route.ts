@@ -1,0 +1,13 @@
+import { openScale } from '@/server/scale';
+
+/** Readings of a load scale, as server-sent events: the practice one, or the one that was allowed. */
+export function GET(request: Request): Response {
+  const asked = new URL(request.url).searchParams;
+  return new Response(openScale(asked, request.signal), {
+    headers: {
+      'Content-Type': 'text/event-stream',
+      'Cache-Control': 'no-store, no-transform',
+      'X-Accel-Buffering': 'no',
+    },
+  });
+}

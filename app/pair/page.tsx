@@ -1,0 +1,7 @@
+import { PairScreen } from '@/ui/settings/PairScreen';
+
+export const metadata = { title: 'Join' };
+
+export default function PairPage() {
+  return <PairScreen />;
+}

@@ -1,0 +1,18 @@
+import { writeProfileFile } from '@/server/profileViews';
+
+interface RouteContext {
+  readonly params: Promise<{ readonly key: string }>;
+}
+
+/** A profile as a file to hand on. */
+export async function GET(_request: Request, { params }: RouteContext): Promise<Response> {
+  const file = writeProfileFile((await params).key);
+  if (file === null) return new Response('There is no such profile.', { status: 404 });
+  return new Response(JSON.stringify(file, null, 2), {
+    headers: {
+      'content-type': 'application/json; charset=utf-8',
+      'content-disposition': 'attachment; filename="levitar-profile.json"',
+      'cache-control': 'no-store',
+    },
+  });
+}

@@ -1,0 +1,14 @@
+import { readFile } from 'node:fs/promises';
+import path from 'node:path';
+
+/** The solver's program, from the installed package: the worker in the browser loads it from here. */
+export async function GET(): Promise<Response> {
+  const file = path.join(process.cwd(), 'node_modules', 'highs', 'build', 'highs.wasm');
+  return new Response(new Uint8Array(await readFile(file)), {
+    headers: {
+      'Content-Type': 'application/wasm',
+      // The same for as long as this version runs; asked for anew after an update.
+      'Cache-Control': 'private, max-age=3600',
+    },
+  });
+}

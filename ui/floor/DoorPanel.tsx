@@ -1,0 +1,92 @@
+'use client';
+
+import { SegmentedControl } from '@mantine/core';
+import { planOf } from '@/core/floor/follow';
+import { doorKey } from '@/core/floor/replay';
+import type { FloorBundle } from '@/server/floorBundle';
+import { keyOfLabel } from './PersonSheet';
+import classes from './floor.module.css';
+import type { Floor } from './useFloor';
+
+interface DoorPanelProps {
+  readonly floor: Floor;
+  readonly bundle: FloorBundle;
+  readonly names: ReadonlyMap<string, string>;
+  readonly onStop: (person: string) => void;
+}
+
+type Coming = 'here' | 'late' | 'away';
+
+/** Who came, who comes late, what is asked at the door. Each answer plans the rounds anew. */
+export function DoorPanel({ floor, bundle, names, onStop }: DoorPanelProps) {
+  const { state, say } = floor;
+  const plan = planOf(state, bundle.plan);
+  const begunAway = new Set(bundle.plan.wishes.absent);
+  const comingOf = (id: string): Coming => {
+    if (state.absent.has(id)) return 'away';
+    if ((state.late.get(id) ?? 1) > 1) return 'late';
+    return begunAway.has(id) && !state.present.has(id) ? 'away' : 'here';
+  };
+  const mark = (id: string, coming: Coming) => {
+    if (coming === 'away') return void say({ kind: 'absent', person: id, isAbsent: true });
+    if (comingOf(id) === 'away') void say({ kind: 'absent', person: id, isAbsent: false });
+    // Late means: not before the round after the next.
+    const round = coming === 'late' ? Math.min(plan.rounds.length, state.roundsDone + 2) : 1;
+    if (coming === 'late' || state.late.has(id)) void say({ kind: 'late', person: id, round });
+  };
+  const keyOf = keyOfLabel(bundle);
+  return (
+    <div className={classes.doors}>
+      {bundle.members.map(({ id }) => {
+        const asked = [
+          ...new Set(
+            plan.rounds.flatMap(({ people }) =>
+              people.flatMap((one) => (one.id === id ? one.confirmAtDoor : [])),
+            ),
+          ),
+        ];
+        return (
+          <article key={id} className={classes.doorCard}>
+            <h3>{names.get(id) ?? id}</h3>
+            <SegmentedControl
+              size="lg"
+              fullWidth
+              aria-label={`${names.get(id) ?? id} is`}
+              value={comingOf(id)}
+              data={['here', 'late', 'away']}
+              onChange={(value) => mark(id, value as Coming)}
+            />
+            {asked.map((label) => {
+              const answer = state.door.get(doorKey(id, keyOf(label)));
+              return (
+                <div key={label} className={classes.door}>
+                  <span>{label}</span>
+                  <SegmentedControl
+                    size="lg"
+                    aria-label={`${label}, ${names.get(id) ?? id}`}
+                    value={answer === undefined ? '' : answer ? 'yes' : 'no'}
+                    data={[
+                      { value: 'yes', label: 'fine' },
+                      { value: 'no', label: 'no' },
+                    ]}
+                    onChange={(value) =>
+                      void say({
+                        kind: 'door',
+                        person: id,
+                        check: keyOf(label),
+                        isFine: value === 'yes',
+                      })
+                    }
+                  />
+                </div>
+              );
+            })}
+            <button type="button" className={classes.plainSmall} onClick={() => onStop(id)}>
+              something sore
+            </button>
+          </article>
+        );
+      })}
+    </div>
+  );
+}

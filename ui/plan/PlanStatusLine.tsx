@@ -1,0 +1,61 @@
+import { Button, Loader } from '@mantine/core';
+import type { Planner } from './usePlanner';
+import classes from './plan.module.css';
+
+const gapWords = (percent: number) =>
+  percent < 0.05 ? 'the best there is' : `at most ${percent.toFixed(1)} % from the best there is`;
+
+/** How good the plan on the screen is known to be, and what is still running. */
+export function PlanStatusLine({ planner }: { readonly planner: Planner }) {
+  const { status, plan, gapPercent, asked, stop, again } = planner;
+  const isBusy = status === 'starting' || status === 'proving' || status === 'asking';
+  const words = (): string => {
+    switch (status) {
+      case 'starting':
+        return 'Composing';
+      case 'proving':
+        return gapPercent === null
+          ? 'A quick plan stands; proving a better one'
+          : `A quick plan stands; proving, ${gapPercent.toFixed(1)} % to go`;
+      case 'asking':
+        return asked === null
+          ? `Proved: ${gapWords(plan?.gapPercent ?? 0)}. Asking what binds`
+          : `Proved: ${gapWords(plan?.gapPercent ?? 0)}. Asking what binds, ${asked[0]} of ${asked[1]}`;
+      case 'failed':
+        return 'Composing stopped with an error. What you see is the last plan';
+      case 'stopped':
+        return plan === null
+          ? 'Stopped'
+          : `Stopped. This plan is ${plan.stoppedBy === 'quick' ? 'quick, within' : 'within'} ${plan.gapPercent.toFixed(1)} % of the best there can be`;
+      default:
+        return plan === null ? '' : `Kept for Tonight: ${gapWords(plan.gapPercent)}`;
+    }
+  };
+  return (
+    <div className={classes.status} role="status" aria-live="polite">
+      {isBusy && <Loader size={16} type="dots" aria-hidden />}
+      <span>
+        {words()}
+        {plan !== null && status !== 'starting' && (
+          <span className={classes.figures}>
+            {' '}
+            · {plan.objective.toFixed(2)} of {plan.bound.toFixed(2)}
+            {plan.stoppedBy === 'time' ? ' · ended by the clock' : ''}
+          </span>
+        )}
+      </span>
+      {isBusy ? (
+        <Button size="compact-sm" variant="default" onClick={stop}>
+          Stop here
+        </Button>
+      ) : (
+        status !== 'kept' &&
+        status !== 'done' && (
+          <Button size="compact-sm" variant="default" onClick={again}>
+            Compose again
+          </Button>
+        )
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,62 @@
+import { noEntries, layOver, ownCheckSchema, ownKey, ownStageSchema } from '@/core/catalog/entries';
+import type { StageSpec } from '@/core/catalog/stage';
+import type { CheckSpec } from '@/core/catalog/checks';
+import { keyFor, toCheckSpec, toStageSpec, type StageForm } from './entrySpec';
+
+const stage: StageForm = {
+  label: 'Wall walk, up',
+  family: 'handstand',
+  after: 'HB6',
+  branch: '',
+  how: 'Belly to the wall, feet walk up.',
+  dose: '3',
+  stepDown: 'Short dog',
+  exit: 'Walk down',
+  columns: ['light', 'wrists'],
+  regions: ['wrist', 'shoulder'],
+  checks: ['plank-hold', 'l-hold'],
+  shape: 'family:handstandWall',
+  isFree: false,
+  needsWall: true,
+};
+
+describe('entries from the forms', () => {
+  it('get keys that the catalog takes, whatever is typed', () => {
+    expect(keyFor('Wall walk, up!')).toBe('own-wall-walk-up');
+    for (const label of ['É à', '???', 'x'.repeat(200), '-a-']) {
+      expect(ownKey.safeParse(keyFor(label)).success).toBe(true);
+    }
+  });
+
+  it('are stages the catalog takes, by base where a check has one', () => {
+    const spec = toStageSpec(stage);
+    expect(ownStageSchema.safeParse(spec).success).toBe(true);
+    expect(spec.gate).toEqual([{ check: 'plank-hold' }, { check: 'l-hold', base: 'hands' }]);
+    const { problems } = layOver({
+      ...noEntries,
+      stages: { 'own-wall-walk-up': spec as unknown as StageSpec },
+    });
+    expect(problems).toEqual([]);
+  });
+
+  it('ask for a way out where there is no support', () => {
+    expect(toStageSpec({ ...stage, isFree: true, shape: '' })).toMatchObject({
+      isFree: true,
+      needsExit: true,
+    });
+    expect(toStageSpec({ ...stage, shape: '' })).not.toHaveProperty('shape');
+  });
+
+  it.each(['hold', 'reps', 'pass', 'measure'] as const)(
+    'are checks the catalog takes: %s',
+    (kind) => {
+      const spec = toCheckSpec({ label: 'Mine', kind, bar: 3, validDays: 28, hasSides: true });
+      expect(ownCheckSchema.safeParse(spec).success).toBe(true);
+      const { problems } = layOver({
+        ...noEntries,
+        checks: { 'own-mine': spec as unknown as CheckSpec },
+      });
+      expect(problems).toEqual([]);
+    },
+  );
+});

@@ -1,0 +1,34 @@
+import classes from './record.module.css';
+
+interface FigureTableProps {
+  readonly head: readonly string[];
+  readonly rows: readonly (readonly string[])[];
+}
+
+/** The figures behind a chart. */
+export function FigureTable({ head, rows }: FigureTableProps) {
+  return (
+    <div className={classes.scroll} tabIndex={0} role="region" aria-label="Figures">
+      <table className={classes.table}>
+        <thead>
+          <tr>
+            {head.map((word) => (
+              <th key={word} scope="col">
+                {word}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row, index) => (
+            <tr key={index}>
+              {row.map((cell, at) => (
+                <td key={at}>{cell}</td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}

@@ -1,0 +1,41 @@
+'use client';
+
+import { TextInput } from '@mantine/core';
+import { useState } from 'react';
+import { formatLength, parseLength, type LengthUnits } from '@/core/units/length';
+
+interface LengthInputProps {
+  readonly label: string;
+  readonly isLabelHidden?: boolean;
+  readonly metres: number;
+  readonly units: LengthUnits;
+  readonly width?: number;
+  readonly onChange: (metres: number) => void;
+}
+
+/** A length as a teacher would say it: 9.6 m, 960, 31'6". Kept when the field is left. */
+export function LengthInput(props: LengthInputProps) {
+  const { label, isLabelHidden, metres, units, width = 110, onChange } = props;
+  const shown = formatLength(metres, units);
+  const [typed, setTyped] = useState<string | null>(null);
+  const read = typed === null ? metres : parseLength(typed, units);
+  const finish = () => {
+    if (typed !== null && typed !== shown && read !== null && read !== metres) onChange(read);
+    if (read !== null) setTyped(null);
+  };
+  return (
+    <TextInput
+      size="sm"
+      w={width}
+      {...(isLabelHidden ? { 'aria-label': label } : { label })}
+      value={typed ?? shown}
+      error={read === null ? 'A length, like 2.4 m' : undefined}
+      onFocus={() => setTyped(shown)}
+      onChange={({ currentTarget: { value } }) => setTyped(value)}
+      onBlur={finish}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') finish();
+      }}
+    />
+  );
+}

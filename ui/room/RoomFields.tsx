@@ -1,0 +1,228 @@
+'use client';
+
+import { ActionIcon, Button, Group, NativeSelect, Switch, TextInput } from '@mantine/core';
+import { IconPlus, IconX } from '@tabler/icons-react';
+import { wallIds, wallLength, type Room, type WallId } from '@/core/room/room';
+import type { LengthUnits } from '@/core/units/length';
+import { LengthInput } from './LengthInput';
+import { replaceAt } from './RoomDrawing';
+import { tidy, type RoomEditor } from './useRoomEditor';
+import classes from './room.module.css';
+
+interface RoomFieldsProps {
+  readonly editor: RoomEditor;
+  readonly units: LengthUnits;
+}
+
+const wallChoices = wallIds.map((wall) => ({ value: wall, label: wall }));
+
+/** The room in figures: every length can be typed. */
+export function RoomFields({ editor, units }: RoomFieldsProps) {
+  const { room, commit } = editor;
+  const drop = (list: 'blocked' | 'doors' | 'low', at: number) =>
+    commit({ ...room, [list]: room[list].filter((_, index) => index !== at) });
+  return (
+    <div className={classes.fields}>
+      <Group gap="sm" align="flex-start">
+        <LengthInput
+          label="Width"
+          metres={room.widthM}
+          units={units}
+          onChange={(widthM) => commit({ ...room, widthM })}
+        />
+        <LengthInput
+          label="Depth"
+          metres={room.depthM}
+          units={units}
+          onChange={(depthM) => commit({ ...room, depthM })}
+        />
+        <LengthInput
+          label="Ceiling"
+          metres={room.ceilingM}
+          units={units}
+          onChange={(ceilingM) => commit({ ...room, ceilingM })}
+        />
+      </Group>
+      <h3>Nobody can use</h3>
+      {room.blocked.map((one, index) => (
+        <StretchRow
+          key={index}
+          name={`Blocked stretch ${index + 1}`}
+          one={one}
+          units={units}
+          onChange={(change) => commit(replaceAt(room, 'blocked', index, { ...one, ...change }))}
+          onDrop={() => drop('blocked', index)}
+        >
+          <TextInput
+            size="sm"
+            aria-label={`What blocks stretch ${index + 1}`}
+            placeholder="what"
+            w={130}
+            maxLength={60}
+            defaultValue={one.what}
+            onBlur={({ currentTarget: { value } }) => {
+              if (value !== one.what)
+                commit(replaceAt(room, 'blocked', index, { ...one, what: value }));
+            }}
+          />
+        </StretchRow>
+      ))}
+      <h3>Doors</h3>
+      {room.doors.map((one, index) => (
+        <StretchRow
+          key={index}
+          name={`Door ${index + 1}`}
+          one={one}
+          units={units}
+          onChange={(change) => commit(replaceAt(room, 'doors', index, { ...one, ...change }))}
+          onDrop={() => drop('doors', index)}
+        >
+          <Switch
+            className={classes.opens}
+            label="opens in"
+            checked={one.opensIn}
+            onChange={({ currentTarget: { checked } }) =>
+              commit(replaceAt(room, 'doors', index, { ...one, opensIn: checked }))
+            }
+          />
+        </StretchRow>
+      ))}
+      <h3>Low spots</h3>
+      {room.low.map((one, index) => (
+        <Group key={index} gap={6} wrap="nowrap" className={classes.line}>
+          <TextInput
+            size="sm"
+            w={110}
+            aria-label={`What hangs low ${index + 1}`}
+            placeholder="what"
+            maxLength={60}
+            defaultValue={one.what}
+            onBlur={({ currentTarget: { value } }) => {
+              if (value !== one.what)
+                commit(replaceAt(room, 'low', index, { ...one, what: value }));
+            }}
+          />
+          {(['widthM', 'depthM', 'heightM'] as const).map((side) => (
+            <LengthInput
+              key={side}
+              isLabelHidden
+              label={`Low spot ${index + 1}: ${{ widthM: 'width', depthM: 'depth', heightM: 'height over the floor' }[side]}`}
+              width={92}
+              metres={one[side]}
+              units={units}
+              onChange={(metres) =>
+                commit(replaceAt(room, 'low', index, { ...one, [side]: metres }))
+              }
+            />
+          ))}
+          <Drop label={`Take out low spot ${index + 1}`} onClick={() => drop('low', index)} />
+        </Group>
+      ))}
+      <Group gap="xs">
+        <Add
+          label="Blocked stretch"
+          onClick={() =>
+            commit({
+              ...room,
+              blocked: [...room.blocked, { wall: 'north', fromM: 0, toM: 1, what: '' }],
+            })
+          }
+        />
+        <Add
+          label="Door"
+          onClick={() =>
+            commit({
+              ...room,
+              doors: [...room.doors, { wall: 'south', fromM: 0.5, toM: 1.4, opensIn: true }],
+            })
+          }
+        />
+        <Add
+          label="Low spot"
+          onClick={() => commit({ ...room, low: [...room.low, newLowSpot(room)] })}
+        />
+      </Group>
+    </div>
+  );
+}
+
+const newLowSpot = (room: Room): Room['low'][number] => ({
+  xM: tidy(room.widthM / 2),
+  yM: 0,
+  widthM: 0.3,
+  depthM: tidy(room.depthM),
+  heightM: tidy(Math.max(0.5, room.ceilingM - 0.4)),
+  what: 'beam',
+});
+
+interface StretchRowProps {
+  readonly name: string;
+  readonly one: { readonly wall: WallId; readonly fromM: number; readonly toM: number };
+  readonly units: LengthUnits;
+  readonly onChange: (change: { wall?: WallId; fromM?: number; toM?: number }) => void;
+  readonly onDrop: () => void;
+  readonly children: React.ReactNode;
+}
+
+function StretchRow({ name, one, units, onChange, onDrop, children }: StretchRowProps) {
+  return (
+    <Group gap={6} wrap="nowrap" className={classes.line}>
+      <NativeSelect
+        size="sm"
+        aria-label={`${name}: wall`}
+        value={one.wall}
+        data={wallChoices}
+        onChange={({ currentTarget: { value } }) => onChange({ wall: value as WallId })}
+      />
+      <LengthInput
+        isLabelHidden
+        label={`${name}: from its left end`}
+        width={92}
+        metres={one.fromM}
+        units={units}
+        onChange={(fromM) => onChange({ fromM })}
+      />
+      <LengthInput
+        isLabelHidden
+        label={`${name}: to`}
+        width={92}
+        metres={one.toM}
+        units={units}
+        onChange={(toM) => onChange({ toM })}
+      />
+      {children}
+      <Drop label={`Take out: ${name}`} onClick={onDrop} />
+    </Group>
+  );
+}
+
+function Drop({ label, onClick }: { readonly label: string; readonly onClick: () => void }) {
+  return (
+    <ActionIcon variant="subtle" size={32} aria-label={label} onClick={onClick}>
+      <IconX size={16} />
+    </ActionIcon>
+  );
+}
+
+function Add({ label, onClick }: { readonly label: string; readonly onClick: () => void }) {
+  return (
+    <Button
+      size="compact-md"
+      variant="default"
+      leftSection={<IconPlus size={14} />}
+      onClick={onClick}
+    >
+      {label}
+    </Button>
+  );
+}
+
+/** How much wall is left to use, for the line under the drawing. */
+export const usableWords = (
+  room: Room,
+  spans: readonly { fromM: number; toM: number }[],
+): string => {
+  const whole = wallIds.reduce((sum, wall) => sum + wallLength(room, wall), 0);
+  const usable = spans.reduce((sum, { fromM, toM }) => sum + toM - fromM, 0);
+  return `${usable.toFixed(1)} m of ${whole.toFixed(1)} m of wall can be used`;
+};
