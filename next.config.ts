@@ -13,7 +13,11 @@ const config: NextConfig = {
   poweredByHeader: false,
   devIndicators: false,
   reactStrictMode: true,
-  experimental: { optimizePackageImports: ['@mantine/core', '@mantine/hooks'] },
+  experimental: {
+    optimizePackageImports: ['@mantine/core', '@mantine/hooks'],
+    // A class file carries everybody’s records.
+    serverActions: { bodySizeLimit: '5mb' },
+  },
   headers: async () => [{ source: '/:path*', headers }],
 };
 

@@ -1,15 +1,20 @@
-/** npm run demo [-- --port 3000 --reset]: everything from nothing to the address in the browser. */
+/**
+ * npm run demo [-- --port 3000 --reset --network]: everything from nothing to the address in the
+ * browser. With --network a second, guarded door on HTTPS lets tablets of the studio in.
+ */
 import { existsSync, renameSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import process from 'node:process';
 import { parseArgs } from 'node:util';
 import { ensureBuild, ensurePackages, root, say, seed } from './setup.mjs';
+import { prepareDoor } from './network.mjs';
 import { isPortFree, startServer, waitUntilUp } from './server.mjs';
 
 const { values } = parseArgs({
   options: {
     port: { type: 'string', default: process.env.PORT ?? '3000' },
-    host: { type: 'string', default: process.env.LEVITAR_HOST ?? '127.0.0.1' },
+    network: { type: 'boolean', default: false },
+    'network-port': { type: 'string' },
     reset: { type: 'boolean', default: false },
   },
 });
@@ -18,7 +23,14 @@ if (!Number.isInteger(port) || port < 1 || port > 65535) {
   console.error(`"${values.port}" is not a port.`);
   process.exit(1);
 }
-if (!(await isPortFree(port, values.host))) {
+// This machine alone; other devices come through the network door or not at all.
+const host = '127.0.0.1';
+const doorPort = Number(values['network-port'] ?? port + 443);
+if (values.network && !(await isPortFree(doorPort, '0.0.0.0'))) {
+  console.error(`Port ${doorPort} is taken. Choose another: --network-port ${doorPort + 1}`);
+  process.exit(1);
+}
+if (!(await isPortFree(port, host))) {
   console.error(`Port ${port} is taken. Choose another: npm run demo -- --port ${port + 1}`);
   process.exit(1);
 }
@@ -34,13 +46,19 @@ if (values.reset && existsSync(file)) {
 }
 if (!seed({ LEVITAR_DATA: folder })) process.exit(1);
 
+const door = values.network ? await prepareDoor({ folder, port: doorPort }) : null;
 const child = startServer({
   port,
-  host: values.host,
-  env: { LEVITAR_DATA: folder },
+  host,
+  env: { LEVITAR_DATA: folder, ...door?.env },
 });
 child.once('exit', (code) => process.exit(code ?? 0));
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill(signal));
-const shown = values.host === '127.0.0.1' ? 'localhost' : values.host;
-await waitUntilUp(`http://${values.host}:${port}`);
-console.log(`\n  Levitar is ready: http://${shown}:${port}\n  Stop it with Ctrl+C.\n`);
+await waitUntilUp(`http://${host}:${port}`);
+console.log(`\n  Levitar is ready: http://localhost:${port}`);
+if (door !== null) {
+  await door.open(port);
+  console.log(`  For tablets on the studio's network: ${door.urls.join(' or ')}`);
+  console.log(`  Let them in under http://localhost:${port}/devices`);
+}
+console.log('  Stop it with Ctrl+C.\n');

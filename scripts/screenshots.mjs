@@ -9,12 +9,20 @@ const executablePath = ensureChromium();
 if (!ensureBuild()) process.exit(1);
 
 const views = [
+  { name: 'plan', path: '/plan', until: /Kept for Tonight/, fullPage: true },
   { name: 'tonight', path: '/' },
+  { name: 'plan-print', path: '/plan/print?course=1' },
+  { name: 'room', path: '/room' },
   { name: 'people', path: '/people' },
   { name: 'person', path: '/people/8', open: 'Record Dolphin, one leg up' },
+  { name: 'ladders', path: '/ladders' },
+  { name: 'rung', path: '/ladders/HB8?person=2' },
+  { name: 'checks', path: '/checks?minutes=12' },
+  { name: 'record', path: '/record', height: 900, until: /^Kick to the wall, block in hands, 1/ },
+  { name: 'home-practice', path: '/people/2/home' },
+  { name: 'course', path: '/courses/1' },
+  { name: 'profile-dark', path: '/profiles/own-1', dark: true },
   { name: 'card', path: '/people/4/card', fullPage: true },
-  { name: 'card-dark-tablet', path: '/people/3/card', dark: true, width: 1024, height: 768 },
-  { name: 'another-shape', path: '/people/12/card' },
   { name: 'bench', path: '/bench?person=3' },
   {
     name: 'bench-compare-dark',
@@ -22,8 +30,70 @@ const views = [
     dark: true,
     pick: ['person', 'Whose ghost, in the same set-up', 'Bettina Quill'],
   },
-  { name: 'measuring-guide', path: '/measure' },
 ];
+
+/** A class is begun, held and tried, so that its screens show something. */
+async function picturesOfTheFloor() {
+  const open = (more = {}) =>
+    browser.newPage({
+      viewport: { width: 1024, height: 768 },
+      colorScheme: 'light',
+      reducedMotion: 'reduce',
+      ...more,
+    });
+  const keep = async (page, name) => {
+    await page.evaluate(async () => {
+      await document.fonts.ready;
+    });
+    await page.waitForTimeout(400);
+    await page.screenshot({ path: path.join(root, 'docs', 'screenshots', `${name}.png`) });
+    say(`${name}.png`);
+  };
+  const page = await open();
+  await page.goto(`${server.url}/floor`);
+  await page.getByRole('button', { name: 'Begin the class' }).first().click();
+  await page.getByText('all saved').waitFor();
+  const next = page.getByRole('button', { name: 'Next', exact: true });
+  await next.click();
+  await page.getByRole('button', { name: 'Hold' }).click();
+  await page.getByLabel('What is held').selectOption('dolphin-hold');
+  await page.getByRole('button', { name: /^Start the clock/ }).click();
+  for (const [name, seconds] of [
+    ['Gideon', 3],
+    ['Emeric', 2],
+    ['Nilufar', 1],
+  ]) {
+    await page.waitForTimeout(seconds * 1000);
+    await page.getByRole('button', { name: new RegExp(`^${name}`) }).click();
+  }
+  await page.waitForTimeout(1500);
+  await keep(page, 'floor-hold');
+  await page.getByRole('button', { name: 'Stop the clock' }).click();
+  await page.getByRole('button', { name: 'Done' }).click();
+  while ((await page.getByRole('heading', { level: 1 }).innerText()) !== 'Round 1') {
+    await next.click();
+    await page.waitForTimeout(150);
+  }
+  await page
+    .getByRole('button', { name: /Anselm.*Kick/ })
+    .first()
+    .click();
+  const sheet = page.getByRole('dialog');
+  for (const reached of ['Reached the wall', 'Not yet', 'Reached the wall']) {
+    await sheet.getByText('kept').click();
+    await sheet.getByRole('button', { name: reached }).click();
+  }
+  await page.keyboard.press('Escape');
+  await page.getByText('all saved').waitFor();
+  const dark = await open({ colorScheme: 'dark', viewport: { width: 1280, height: 800 } });
+  await dark.goto(page.url());
+  await dark.getByText('all saved').waitFor();
+  await keep(dark, 'floor-round-dark');
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.goto(page.url().replace('/floor/', '/review/'));
+  await page.getByRole('heading', { level: 2 }).waitFor();
+  await keep(page, 'review');
+}
 
 const server = await startThrowaway(3218);
 const browser = await chromium.launch({
@@ -46,7 +116,14 @@ try {
       reducedMotion: 'reduce',
     });
     await page.goto(server.url + view.path);
-    if (view.open) await page.getByRole('button', { name: view.open }).click();
+    if (view.until) await page.getByText(view.until).waitFor({ timeout: 60_000 });
+    if (view.open) await page.getByRole('button', { name: view.open, exact: true }).click();
+    if (view.at) {
+      await page
+        .getByRole('heading', { name: view.at })
+        .evaluate((heading) => heading.scrollIntoView({ block: 'start' }));
+      await page.waitForTimeout(300);
+    }
     if (view.pick) {
       const [kind, label, option] = view.pick;
       await page.getByText(kind, { exact: true }).click();
@@ -61,6 +138,7 @@ try {
     say(`${view.name}.png`);
     await page.close();
   }
+  await picturesOfTheFloor();
 } finally {
   await browser.close();
   await server.stop();

@@ -38,18 +38,34 @@ export async function waitUntilUp(url, timeoutMs = 30_000) {
   throw new Error(`The server did not answer within ${timeoutMs / 1000} s.`);
 }
 
-/** The built application on a throw-away database with the demo course. */
-export async function startThrowaway(port) {
+/** The built application on a throw-away database with the demo course; `doorPort` for network mode. */
+export async function startThrowaway(port, { doorPort } = {}) {
   const folder = mkdtempSync(path.join(os.tmpdir(), 'levitar-'));
   const env = { LEVITAR_DATA: folder };
   if (!seed(env)) throw new Error('The throw-away database could not be made.');
-  const child = startServer({ port, host: '127.0.0.1', env, stdio: 'ignore' });
+  const loopback = '127.0.0.1';
+  const door =
+    doorPort === undefined
+      ? null
+      : await (
+          await import('./network.mjs')
+        ).prepareDoor({ folder, port: doorPort, host: loopback });
+  const child = startServer({
+    port,
+    host: loopback,
+    env: { ...env, ...door?.env },
+    stdio: 'ignore',
+  });
   const url = `http://127.0.0.1:${port}`;
   await waitUntilUp(url);
+  const opened = door === null ? null : await door.open(port);
   return {
     url,
+    doorUrl: door?.urls[0],
     folder,
     stop: async () => {
+      opened?.closeAllConnections();
+      opened?.close();
       const ended = new Promise((resolve) => child.once('exit', resolve));
       child.kill();
       await ended;

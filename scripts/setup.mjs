@@ -1,5 +1,5 @@
 /** Everything a fresh machine needs, installed only where it is missing. Plain Node: no packages yet. */
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readdirSync, statSync } from 'node:fs';
 import path from 'node:path';
 import process from 'node:process';
@@ -24,6 +24,19 @@ export function run(command, args, env = {}) {
   });
   if (result.error) console.error(`${command}: ${result.error.message}`);
   return result.status === 0;
+}
+
+/** The same, while this process goes on with its own work; resolves to whether it went well. */
+export function runBeside(command, args, env = {}) {
+  return new Promise((resolve) => {
+    const child = spawn(command, args, {
+      cwd: root,
+      stdio: ['ignore', 'inherit', 'inherit'],
+      env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', ...env },
+    });
+    child.once('error', () => resolve(false));
+    child.once('exit', (code) => resolve(code === 0));
+  });
 }
 
 function stop(message) {
@@ -121,8 +134,14 @@ export function ensurePdfTools() {
   }
 }
 
-const sources = ['app', 'core', 'db', 'server', 'ui', 'public'];
-const singles = ['package-lock.json', 'next.config.ts', 'proxy.ts', 'instrumentation.ts'];
+const sources = ['app', 'core', 'db', 'server', 'ui', 'workers', 'public'];
+const singles = [
+  'scripts/build.mjs',
+  'package-lock.json',
+  'next.config.ts',
+  'proxy.ts',
+  'instrumentation.ts',
+];
 
 function newestChange(file) {
   if (!existsSync(file)) return 0;
@@ -136,14 +155,14 @@ function newestChange(file) {
 
 /** Builds the application when its sources are newer than the last build; returns success. */
 export function ensureBuild() {
-  const stamp = path.join(root, '.next', 'BUILD_ID');
+  const stamp = path.join(root, '.next', 'floor-sw.js');
   const changed = Math.max(
     ...[...sources, ...singles].map((name) => newestChange(path.join(root, name))),
   );
   if (existsSync(stamp) && statSync(stamp).mtimeMs > changed) return true;
   say('Building the application; under a minute.');
   mkdirSync(path.join(root, '.next'), { recursive: true });
-  return run(process.execPath, [nextBin, 'build'], { NODE_ENV: 'production' });
+  return run(process.execPath, ['scripts/build.mjs']);
 }
 
 /** Makes the database and, when it is empty, the demo course. Returns success. */

@@ -3,15 +3,7 @@ import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import process from 'node:process';
-import {
-  bin,
-  ensureChromium,
-  ensurePackages,
-  ensurePdfTools,
-  nextBin,
-  run,
-  say,
-} from './setup.mjs';
+import { bin, ensureChromium, ensurePackages, ensurePdfTools, run, say } from './setup.mjs';
 
 const results = { passed: 0, failed: 0 };
 const reports = mkdtempSync(path.join(os.tmpdir(), 'levitar-test-'));
@@ -52,7 +44,7 @@ suite('Unit tests', bin('jest'), ['--json', `--outputFile=${unit}`], {}, unit, (
   failed: report.numFailedTests + report.numRuntimeErrorTestSuites,
 }));
 
-if (step('Building', process.execPath, [nextBin, 'build'], { NODE_ENV: 'production' })) {
+if (step('Building', process.execPath, ['scripts/build.mjs'])) {
   const browser = path.join(reports, 'browser.json');
   suite(
     'Browser tests',

@@ -1,7 +1,7 @@
 /** What the product promises about speed, measured on this machine. */
 import { gzipSync } from 'node:zlib';
 import { resolveBody } from '@/core/body/body';
-import { getPiece, pieceIds } from '@/core/catalog/pieces';
+import { pieceIds, specOf } from '@/core/catalog/pieces';
 import { benchSheet, drawBench } from '@/core/drawing/bench';
 import { drawForearmKick } from '@/core/drawing/elevation';
 import { findStack } from '@/core/pieces/stack';
@@ -69,7 +69,7 @@ for (const [list, target] of [
   }
 }
 
-const kinds = pieceIds.filter((id) => getPiece(id).stacks);
+const kinds = pieceIds.filter((id) => specOf({ piece: id }).stacks);
 const sixty = kinds.map((piece) => ({ piece, count: Math.ceil(60 / kinds.length) }));
 for (const [targetM, footprintM] of [
   [0.14, [0.54, 0.42]],

@@ -1,0 +1,78 @@
+/** Whole classes through the composer: people, room and cupboard as they come. */
+import loadHighs from 'highs';
+import { composeClass } from '@/core/compose/composeClass';
+import { prepareClass, type PreparedClass, type Wishes } from '@/core/compose/prepared';
+import { usualSolve } from '@/core/compose/solve';
+import { inventClass } from '@/core/testing/inventClass';
+import { medianOf, print } from './timing';
+
+const seeds = [6, 17, 29];
+
+interface Made {
+  readonly prepared: PreparedClass;
+  readonly wishes: Wishes;
+}
+
+function makeClass(seed: number, people: number): Made {
+  const { input, wishes: usual } = inventClass(seed, people);
+  const wishes: Wishes = { ...usual, minutes: 90, rounds: 4, helpers: 1 };
+  return { prepared: prepareClass({ ...input, ...wishes }), wishes };
+}
+
+const timed = (work: () => unknown): number => {
+  const start = process.hrtime.bigint();
+  work();
+  return Number(process.hrtime.bigint() - start) / 1e6;
+};
+
+export async function benchClasses(): Promise<void> {
+  const highs = await loadHighs();
+  for (const [people, quickTarget, target] of [
+    [24, 200, 3000],
+    [48, undefined, 8000],
+  ] as const) {
+    const classes = seeds.map((seed) => makeClass(seed, people));
+    const figure = (name: string, work: (made: Made) => number, bar?: number) =>
+      print({
+        name: `${name}, whole class of ${people}, 4 rounds`,
+        median: medianOf(classes.map(work)),
+        unit: 'ms',
+        ...(bar === undefined ? {} : { target: bar }),
+      });
+    figure(
+      'Quick plan',
+      ({ prepared, wishes }) => timed(() => composeClass(null, prepared, wishes, usualSolve)),
+      quickTarget,
+    );
+    const gaps: number[] = [];
+    const plans = new Map<Made, ReturnType<typeof composeClass>>();
+    figure(
+      'Proved plan',
+      (made) =>
+        timed(() => {
+          const plan = composeClass(highs, made.prepared, made.wishes, usualSolve);
+          gaps.push(plan.gapPercent);
+          plans.set(made, plan);
+        }),
+      target,
+    );
+    console.log(`  gaps: ${gaps.map((gap) => `${gap.toFixed(2)} %`).join(', ')}`);
+    figure(
+      'Again after one absence',
+      (made) => {
+        const plan = plans.get(made)!;
+        const absent = [made.prepared.people[0].id];
+        const wishes = { ...made.wishes, absent, done: 1 };
+        return timed(() => composeClass(highs, made.prepared, wishes, usualSolve, plan.before));
+      },
+      1000,
+    );
+  }
+  const { rss } = process.memoryUsage();
+  print({
+    name: 'Memory of the whole process, solver included',
+    median: rss / 1e6,
+    unit: 'MB',
+    target: 400,
+  });
+}
