@@ -3,9 +3,14 @@ import { expect, expectAccessible, test } from './support';
 test('lands on the made-up Thursday course, everyone at one scale', async ({ page }) => {
   await page.goto('/');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Thursday, upside down');
-  const drawings = page.getByRole('img', { name: /Seen from the side|chair/ });
-  await expect(drawings).toHaveCount(14);
-  const scales = await page.locator('svg[data-px-per-m]').evaluateAll((all) =>
+  const row = page.getByRole('list', { name: /Set-ups/ });
+  // One figure for each set-up, everybody's name under one of them.
+  await expect(row.getByRole('link')).toHaveCount(14);
+  const figures = await row.getByRole('img').count();
+  expect(figures).toBeGreaterThan(5);
+  expect(figures).toBeLessThanOrEqual(14);
+  await expect(page.getByRole('img', { name: /^The room from above/ })).toBeVisible();
+  const scales = await row.locator('svg[data-px-per-m]').evaluateAll((all) =>
     all.map((svg) => {
       const shown = svg.getBoundingClientRect().width;
       const drawn = (svg as SVGSVGElement).viewBox.baseVal.width;

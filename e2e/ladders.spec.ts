@@ -1,0 +1,260 @@
+import { expect, expectAccessible, openPerson, openPrivate, test } from './support';
+
+test('five ladders show everyone, who waits for what, and a rung in full', async ({ page }) => {
+  await page.goto('/ladders');
+  await expect(page.getByRole('heading', { level: 2, name: 'Forearm stand' })).toBeVisible();
+  await expect(page.getByText('14 people')).toBeVisible();
+  const kick = page
+    .getByRole('group')
+    .filter({ hasText: 'Kick to the wall, block in hands' })
+    .first();
+  await kick.locator('summary').click();
+  await expect(kick.getByText(/opens with: dolphin hold/)).toBeVisible();
+  await expect(kick.getByRole('link', { name: 'Bettina Quill' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'What holds the group' })).toBeVisible();
+  await expectAccessible(page);
+
+  await kick.getByRole('link', { name: 'Open this rung' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(
+    'Kick to the wall, block in hands',
+  );
+  for (const term of ['Dose', 'Opens with', 'Step down', 'Way out', 'Counterpose', 'Loads']) {
+    await expect(page.getByText(term, { exact: true })).toBeVisible();
+  }
+  const drawing = page.getByRole('img', { name: /Kick to the wall/ });
+  await expect(drawing).toHaveAccessibleName(/Anselm Rook/);
+  await page.getByRole('combobox', { name: 'At whose size' }).click();
+  await page.getByRole('option', { name: 'Bettina Quill' }).click();
+  await expect(drawing).toHaveAccessibleName(/Bettina Quill/);
+  await expectAccessible(page);
+});
+
+test('records for one after the other without closing, with a way back', async ({ page }) => {
+  await page.goto('/checks?minutes=20');
+  await expect(page.getByText(/of 20 min used/)).toBeVisible();
+  await page.getByRole('button', { name: 'Record Dolphin hold one after the other' }).click();
+  const window = page.getByRole('dialog');
+  const turns = window.getByRole('list', { name: 'Whose turn' }).getByRole('button');
+  const first = await turns.first().innerText();
+  await expect(window.getByRole('heading', { name: new RegExp(first) })).toBeVisible();
+  await window.getByLabel('How long').fill('41');
+  await page.keyboard.press('Enter');
+  // The next person, the field ready for the next number.
+  await expect(turns.nth(1)).toHaveAttribute('aria-current', 'step');
+  await expect(window.getByLabel('How long')).toHaveValue('');
+  await expect(window.getByLabel('How long')).toBeFocused();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('button', { name: 'Undo' })).toHaveCount(0);
+  await page.keyboard.press('Escape');
+  await expect(window).toHaveCount(0);
+  await expectAccessible(page);
+});
+
+test('a teacher differs from the suggestion with a reason, and corrects it later', async ({
+  page,
+}) => {
+  await openPerson(page, 'Nilufar Dane');
+  const forearms = page.getByRole('heading', { level: 3, name: 'Forearm stand' });
+  const ladders = page.getByRole('listitem').filter({ has: forearms });
+  await ladders.getByRole('button', { name: 'Decide' }).click();
+  const window = page.getByRole('dialog');
+  await expect(window.getByText('Suggested:')).toBeVisible();
+  await window.getByRole('radio', { name: 'with support' }).check();
+  await window.getByRole('button', { name: 'Differ and keep' }).click();
+  await expect(window.getByText(/You differ from the suggestion/)).toBeVisible();
+  await window.getByLabel('Why you differ').fill('with my hand on her hips it is fine');
+  await window.getByRole('button', { name: 'Differ and keep' }).click();
+  await expect(window).toHaveCount(0);
+  const kept = page
+    .getByRole('listitem')
+    .filter({ hasText: '“with my hand on her hips it is fine”' });
+  await expect(kept).toContainText('suggested');
+  await expect(kept).toContainText('decided with support');
+  await expect(page.getByLabel('Works at, Forearm stand')).toHaveValue('FS4');
+  await kept.getByRole('button', { name: 'Correct by a new one' }).click();
+  await page.getByRole('dialog').getByRole('radio', { name: 'stay' }).check();
+  await page.getByRole('dialog').getByRole('textbox').fill('too early after all');
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: /and keep/ })
+    .click();
+  await expect(page.getByText('corrects an earlier one')).toBeVisible();
+  await expect(kept).toBeVisible();
+});
+
+test('a stop sign closes, and a clinician’s word lifts only what it names', async ({ page }) => {
+  await openPerson(page, 'Dorit Amsel');
+  await openPrivate(page);
+  await page.getByRole('combobox', { name: 'Note a stop sign seen today' }).click();
+  await page.getByRole('option', { name: 'ringing' }).click();
+  const verdict = page.getByRole('region', { name: 'Verdict' });
+  await expect(verdict).toContainText('get help by the rules of the place');
+  await page.getByRole('button', { name: 'Note a clinician’s word' }).click();
+  const window = page.getByRole('dialog');
+  await expect(window.getByText(/Levitar clears nobody/)).toBeVisible();
+  await window.getByRole('button', { name: 'Note it' }).click();
+  await expect(verdict).not.toContainText('get help');
+  await expectAccessible(page);
+});
+
+test('two windows on one person: the second is told, and nothing is lost', async ({
+  page,
+  context,
+}) => {
+  await openPerson(page, 'Jorun Pike');
+  await openPrivate(page);
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await openPrivate(other);
+  await other.getByLabel('Body mass, kg').fill('63');
+  await other.getByRole('button', { name: 'Keep measures' }).click();
+  await expect(other.getByText('Measures kept')).toBeVisible();
+  await page.getByLabel('Height').fill('167');
+  await page.getByRole('button', { name: 'Keep measures' }).click();
+  await expect(page.getByText(/Changed in another window meanwhile: body mass 63/)).toBeVisible();
+  await expect(page.getByLabel('Height')).toHaveValue('167');
+  await other.close();
+});
+
+test('people come in from a table with errors by line, and go back', async ({ page }) => {
+  await page.goto('/people/import');
+  await page
+    .getByLabel('or paste the rows')
+    .fill(
+      'Full name;Tall;Touch\nMira Onn;171;yes\n;160;no\nTeo Vash;9 m;ask\nAnselm Rook;191;yes\n',
+    );
+  await page.getByRole('button', { name: 'Read what I pasted' }).click();
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('0');
+  await expect(page.getByLabel('Height')).toHaveValue('1');
+  await page.getByRole('button', { name: 'Look at the rows' }).click();
+  await expect(page.getByText('1 of 4 rows would come in')).toBeVisible();
+  await expect(page.getByRole('row', { name: /^3 — no: no name/ })).toBeVisible();
+  await expect(page.getByRole('row', { name: /^4 Teo Vash no: height outside/ })).toBeVisible();
+  await expect(
+    page.getByRole('row', { name: /^5 Anselm Rook no: this name is here already/ }),
+  ).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Take 1 in' }).click();
+  await expect(page.getByText('1 people are here')).toBeVisible();
+  await page.getByRole('button', { name: 'Take it all back' }).click();
+  await expect(page.getByText('1 taken back.')).toBeVisible();
+  await page.goto('/people');
+  await expect(page.getByText('Mira Onn')).toHaveCount(0);
+});
+
+test('finds, sorts and filters people; adds in two fields; deletes for good', async ({ page }) => {
+  await page.goto('/people');
+  await page.getByLabel('Name', { exact: true }).fill('Zora Testfall');
+  await page.getByLabel('Height', { exact: true }).fill('168');
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(page.getByText('Zora Testfall is here.')).toBeVisible();
+  await page.getByLabel('Search by name').fill('zora');
+  await expect(page.getByRole('row')).toHaveCount(2);
+  await page.getByLabel('Search by name').fill('');
+  await page.getByRole('button', { name: /^Name/ }).click();
+  await expect(page.getByRole('row').nth(1)).toContainText('Zora Testfall');
+  await page.getByRole('combobox', { name: 'Verdict' }).selectOption('stop');
+  await expect(page.getByRole('row', { name: /Gideon Sarr/ })).toBeVisible();
+  await expect(page.getByRole('row', { name: /Bettina Quill/ })).toHaveCount(0);
+  await expectAccessible(page);
+
+  await openPerson(page, 'Zora Testfall');
+  await page.getByRole('button', { name: 'This entry' }).click();
+  await page.getByRole('menuitem', { name: 'Delete for good' }).click();
+  const window = page.getByRole('dialog');
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    window.getByRole('link', { name: 'Take everything out as a file first' }).click(),
+  ]);
+  expect(download.suggestedFilename()).toBe('levitar-person.json');
+  const go = window.getByRole('button', { name: 'Delete for good' });
+  await expect(go).toBeDisabled();
+  await window.getByLabel('Write the name to go on').fill('Zora Testfall');
+  await go.click();
+  await expect(page).toHaveURL(/\/people$/);
+  await expect(page.getByText('Zora Testfall', { exact: true })).toHaveCount(0);
+});
+
+test('a profile copy shows what it would change for whom, and is kept as a version', async ({
+  page,
+}) => {
+  await page.goto('/profiles');
+  await page.getByRole('button', { name: 'Copy' }).first().click();
+  await page.getByLabel('Name of the copy').fill('Strict dolphin');
+  await page.getByRole('button', { name: 'Make the copy' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Strict dolphin');
+  const bar = page.getByLabel('Dolphin hold', { exact: true });
+  await bar.fill('200');
+  const effect = page.getByRole('complementary');
+  await expect(effect.getByText(/Halina Brook/)).toBeVisible();
+  await effect.getByRole('button', { name: 'Keep as version 2' }).click();
+  await expect(effect.getByText('bar 45 → bar 200')).toBeVisible();
+  await expectAccessible(page);
+
+  await page.getByRole('button', { name: 'Handstand' }).click();
+  await page.getByRole('button', { name: 'Change L at the wall' }).click();
+  await page.getByRole('button', { name: 'Take out plank hold' }).click();
+  await effect.getByRole('button', { name: 'Keep as version 3' }).click();
+  await expect(effect.getByText('Gate of L at the wall')).toBeVisible();
+  await effect.getByRole('button', { name: 'Put this copy away' }).click();
+  await expect(page.getByText('Strict dolphin')).toHaveCount(0);
+});
+
+test('plans the weeks of a course and hands out its calendar', async ({ page }) => {
+  await page.goto('/courses');
+  await page.getByRole('link', { name: 'Saturday, slow and propped' }).click();
+  await expect(page.getByText('Enrolled: 12')).toBeVisible();
+  await page.getByRole('button', { name: 'One more week' }).click();
+  await expect(page.getByRole('button', { expanded: true })).toContainText('5');
+  await page.getByLabel('Family').selectOption('arm-balance');
+  await page.getByLabel('Peak').selectOption('CR4');
+  await page.getByRole('button', { name: 'Keep this evening' }).click();
+  await expect(page.getByText('Crow and arm balances: Squat with knees on the arms')).toBeVisible();
+  await expectAccessible(page);
+  const [calendar] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Calendar file' }).click(),
+  ]);
+  expect(calendar.suggestedFilename()).toMatch(/^course-\d+\.ics$/);
+  await page.getByRole('button', { name: 'Drop this evening' }).click();
+  await expect(page.getByText('Squat with knees on the arms, feet on a block')).toHaveCount(0);
+});
+
+test('a stage of one’s own stands on its ladder', async ({ page }) => {
+  await page.goto('/entries');
+  await page.getByLabel('Name', { exact: true }).fill('Walk up the wall');
+  await page.getByLabel('Comes after').selectOption('HB6');
+  await page.getByLabel('What to do').fill('Belly to the wall, feet walk up it.');
+  await page.getByLabel('Dose').fill('3 walks');
+  await page.getByLabel('Step down').fill('Short dog');
+  await page.getByLabel('Way out').fill('Walk down');
+  await page.getByRole('button', { name: 'Put it on the ladder' }).click();
+  await expect(page.getByText('own-walk-up-the-wall')).toBeVisible();
+  await expectAccessible(page);
+  await page.goto('/ladders');
+  await expect(page.getByText('Walk up the wall', { exact: true })).toBeVisible();
+  await page.goto('/entries');
+  await page.getByRole('button', { name: 'Take out' }).click();
+  await expect(page.getByText('None yet.')).toBeVisible();
+});
+
+test('new screens hold up in the dark and on a tablet', async ({ page }) => {
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await page.setViewportSize({ width: 1024, height: 768 });
+  for (const path of [
+    '/people',
+    '/people/8',
+    '/ladders',
+    '/checks',
+    '/courses/1',
+    '/profiles/prop-led',
+  ]) {
+    await page.goto(path);
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    await expectAccessible(page);
+    const wide = await page.evaluate(
+      () => document.documentElement.scrollWidth - window.innerWidth,
+    );
+    expect(wide, path).toBeLessThanOrEqual(1);
+  }
+});
