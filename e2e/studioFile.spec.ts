@@ -1,0 +1,119 @@
+import { readFileSync } from 'node:fs';
+import type { StudioFile } from '@/core/cli/studioFile';
+import { type Page } from '@playwright/test';
+import { chooseFile, startOwnServer } from './ownServer';
+import { expect, test } from './support';
+
+async function handOut(page: Page): Promise<string> {
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Hand out everything' }).click(),
+  ]);
+  return (await download.path())!;
+}
+
+test('everything comes out as one file; a broken one says its line', async ({ page }) => {
+  await page.goto('/settings');
+  const file = await handOut(page);
+  await chooseFile(page, 'Take a file in', file);
+  await expect(page.getByText(/are here already: what is here stays/)).toBeVisible();
+  await page.getByRole('button', { name: 'Leave it' }).click();
+  const broken = {
+    name: 'a.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from('{\n"a":\n}'),
+  };
+  await chooseFile(page, 'Take a file in', broken);
+  await expect(page.getByText(/on line 3.*Nothing was stored/)).toBeVisible();
+  const rows = {
+    name: 'a.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('name,check,date,value\nX,y,z,1'),
+  };
+  await chooseFile(page, 'Take records in', rows);
+  await expect(page.getByText('Line 2: nobody of this name or uid')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Take it in' })).toBeDisabled();
+});
+
+/** Where everything stands, by the words that both studios share; ids are each studio's own. */
+async function listAddresses(page: Page, base: string): Promise<ReadonlyMap<string, string>> {
+  const found = new Map(
+    ['/', '/people', '/courses', '/ladders', '/checks', '/record', '/room', '/plan', '/entries']
+      .concat(['/profiles', '/cards', '/home-practice', '/floor'])
+      .map((address) => [address, address]),
+  );
+  const collect = async (at: string, pattern: RegExp, make: (path: string) => string[]) => {
+    await page.goto(base + at);
+    await page.getByRole('heading', { level: 1 }).first().waitFor();
+    const links = await page
+      .locator('main a')
+      .evaluateAll((all) =>
+        all.map((a) => [(a as HTMLElement).innerText, a.getAttribute('href') ?? ''] as const),
+      );
+    for (const [words, path] of links) {
+      if (pattern.test(path)) for (const one of make(path)) found.set(`${words} ${one}`, one);
+    }
+  };
+  // Practice at home takes a while to draw; one in four will do.
+  let count = 0;
+  await collect('/people', /^\/people\/\d+$/, (path) =>
+    (count += 1) % 4 === 1 ? [path, `${path}/home`] : [path],
+  );
+  await collect('/courses', /^\/courses\/\d+$/, (path) => [path]);
+  await collect('/floor', /^\/review\//, (path) => [path]);
+  return new Map(
+    [...found].map(([words, path]) => [words.replace(/\/(people|courses)\/\d+/, '/$1/n'), path]),
+  );
+}
+
+async function readPage(page: Page, address: string): Promise<string> {
+  await page.goto(address);
+  await page.getByRole('heading', { level: 1 }).first().waitFor();
+  const folded = page.getByRole('button', { name: 'Show body and cautions' });
+  if ((await folded.count()) > 0) await folded.click();
+  return page.locator('main').innerText();
+}
+
+test('an empty studio that takes the file in shows the same pages', async ({
+  page,
+  request,
+  browser,
+  baseURL,
+}) => {
+  test.setTimeout(240_000);
+  await page.goto('/settings');
+  const file = await handOut(page);
+  const server = await startOwnServer(request, { port: 3230, isSeeded: false });
+  const other = await browser.newPage();
+  try {
+    await other.goto(`${server.address}/settings`);
+    await chooseFile(other, 'Take a file in', file);
+    const held = JSON.parse(readFileSync(file, 'utf8')) as StudioFile;
+    await expect(other.getByText(`${held.people.length} people are new`)).toBeVisible();
+    await other.getByRole('button', { name: 'Take it in' }).click();
+    await expect(other.getByText('Taken in.')).toBeVisible();
+
+    const here = await listAddresses(page, baseURL!);
+    const there = await listAddresses(other, server.address);
+    expect([...there.keys()].sort()).toEqual([...here.keys()].sort());
+    expect(here.size).toBeGreaterThan(held.people.length);
+    const differing: string[] = [];
+    for (const [words, path] of here) {
+      const [a, b] = await Promise.all([
+        readPage(page, baseURL! + path),
+        readPage(other, server.address + there.get(words)!),
+      ]);
+      if (a !== b) differing.push(`${words}\n${firstDifference(a, b)}`);
+    }
+    expect(differing).toEqual([]);
+  } finally {
+    await other.close();
+    server.stop();
+  }
+});
+
+function firstDifference(a: string, b: string): string {
+  const [left, right] = [a.split('\n'), b.split('\n')];
+  const at = left.findIndex((line, index) => line !== right[index]);
+  return `  here: ${left.slice(at, at + 2).join(' / ')}\n  there: ${right.slice(at, at + 2).join(' / ')}`;
+}
