@@ -359,8 +359,12 @@ describe('afterwards', () => {
       expect(text).toContain('No medical advice');
       for (const { label } of view.practice.items) expect(text).toContain(label);
       const calendar = new ICAL.Component(ICAL.parse(writeHomeCalendar(view)));
-      for (const event of calendar.getAllSubcomponents('vevent')) {
+      const events = calendar.getAllSubcomponents('vevent');
+      // Also when the next evening is tomorrow: there is something for the days around it.
+      expect(events.length).toBeGreaterThan(1);
+      for (const event of events) {
         const read = new ICAL.Event(event);
+        expect(view.evenings).not.toContain(read.startDate.toString());
         expect(read.summary).toBe('Practice');
         expect(read.startDate.isDate).toBe(true);
         expect(read.uid).toMatch(/@levitar$/);

@@ -22,7 +22,9 @@ export interface HomeView {
   readonly name: string;
   readonly practice: HomePractice;
   readonly today: Day;
-  /** The next evening; absent: none is planned. */
+  /** The evenings to come, the next one first. */
+  readonly evenings: readonly Day[];
+  /** The next evening; `null`: none is planned. */
   readonly next: Day | null;
   readonly units: LengthUnits;
 }
@@ -41,10 +43,9 @@ export function readHome(personId: number): HomeView | null {
   const evening = course === null ? null : findEvening(db, course.id, day);
   const begun = Object.keys(person.present) as (keyof typeof person.present)[];
   const family = evening?.family ?? begun[0] ?? 'forearm-stand';
-  const next =
-    course === null
-      ? null
-      : (listMeetings(db, course.id).find(({ date }) => date > day)?.date ?? null);
+  const evenings = (course === null ? [] : listMeetings(db, course.id))
+    .map(({ date }) => date)
+    .filter((date) => date > day);
   return {
     id: person.id,
     uid: person.uid,
@@ -57,7 +58,8 @@ export function readHome(personId: number): HomeView | null {
       usualHousehold,
     ),
     today: day,
-    next,
+    evenings,
+    next: evenings[0] ?? null,
     units: getSettings(db).units,
   };
 }
@@ -86,24 +88,26 @@ export function writeHomeText({ name, practice, next, units }: HomeView): string
   return lines.join('\n');
 }
 
-const mostDays = 14;
-/** Days after today on which to practise, by how many a week. */
+/** A calendar reaches to the next evening, and at least and at most so many days. */
+const calendarDays = { least: 7, most: 14 } as const;
+/** Days of a week on which to practise, by how many a week. */
 const pattern: Readonly<Record<number, readonly number[]>> = {
   3: [1, 3, 5],
   5: [1, 2, 3, 5, 6],
 };
 
-/** The days until the next evening as a calendar, one entry a day. */
+/** The practice as a calendar, one entry a day; none on an evening of the course. */
 export function writeHomeCalendar(view: HomeView): string {
-  const { practice, today: from, next, uid } = view;
-  const until = next === null ? mostDays : Math.min(mostDays, daysBetween(from, next) - 1);
+  const { practice, today: from, next, evenings, uid } = view;
+  const { least, most } = calendarDays;
+  const until = next === null ? most : Math.min(most, Math.max(least, daysBetween(from, next) - 1));
   const events: EventAttributes[] = [];
   for (let offset = 1; offset <= until; offset += 1) {
     const own = practice.items.filter(({ days }) =>
       (pattern[days] ?? pattern[3]).includes(offset % 7),
     );
-    if (own.length === 0) continue;
     const date = addDays(from, offset);
+    if (own.length === 0 || evenings.includes(date)) continue;
     const [year, month, day] = date.split('-').map(Number);
     events.push({
       uid: `${date}-${uid}@levitar`,
@@ -114,8 +118,6 @@ export function writeHomeCalendar(view: HomeView): string {
       productId: 'levitar/home-practice',
     });
   }
-  if (events.length === 0)
-    return 'BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:levitar\r\nEND:VCALENDAR\r\n';
   const { value, error } = createEvents(events, { calName: 'Practice' });
   if (error || !value) throw error ?? new Error('the calendar came out empty');
   return value;

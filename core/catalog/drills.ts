@@ -14,6 +14,8 @@ export interface DrillSpec {
   readonly serves: readonly CheckKey[];
   readonly loads: RegionLoads;
   readonly dose: string;
+  /** The check that the seconds at the beginning of the dose are a hold of. */
+  readonly held?: CheckKey;
   readonly minutes: number;
   /** Per student. */
   readonly pieces: readonly { readonly piece: PieceId; readonly count: number }[];
@@ -233,6 +235,7 @@ export const drillTable = {
     serves: ['hollow-hold', 'tuck-hold', 'wall-hold'],
     loads: { core: 0.9 },
     dose: '30 s x 5; 10 s a side; 3',
+    held: 'hollow-hold',
     minutes: 5,
     pieces: blocks(2),
     purpose: 'strengthens',

@@ -8,6 +8,7 @@ import { noCare, type Care } from '../caution/care';
 import { evaluateCautions } from '../caution/evaluate';
 import { openCase, type PersonCase } from '../ladder/case';
 import type { CheckRecord, Evidence } from '../readiness/record';
+import { everything } from '../testing/cases';
 import { findStandIn, usualHousehold } from './household';
 import { homeRule, planHomePractice } from './homePractice';
 
@@ -49,6 +50,30 @@ describe('a dose', () => {
     expect(seconds / 30).toBeGreaterThanOrEqual(0.6);
     expect(seconds / 30).toBeLessThanOrEqual(0.7);
     expect(item.days).toBe(homeRule.daysStrength);
+  });
+
+  const three = (value: number) =>
+    ['2026-11-16', '2026-11-17', '2026-11-18'].map((date) => hold(value, { date }));
+
+  it('never goes over what was held, however little that is', () => {
+    const { items } = plan({
+      evidence: { 'forearm-plank-hold': three(3) },
+      present: { 'forearm-stand': 'FS4' },
+    });
+    const item = items.find(({ id }) => id === 'forearm-plank-hold')!;
+    expect(Number(/of (\d+) s/.exec(item.dose)![1])).toBeLessThanOrEqual(3);
+  });
+
+  it('holds a drill’s own hold as long as this person can, and no longer than the drill says', () => {
+    const dose = (seconds: number) =>
+      plan({
+        evidence: { ...everything, 'wall-hold': [], 'hollow-hold': three(seconds) },
+        present: { 'forearm-stand': 'FS10' },
+      }).items.find(({ id }) => id === 'hollow')!.dose;
+    const weak = Number(/^(\d+) s x 5/.exec(dose(20))![1]);
+    expect(weak / 20).toBeGreaterThanOrEqual(0.6);
+    expect(weak / 20).toBeLessThanOrEqual(0.7);
+    expect(dose(90)).toBe(drillTable.hollow.dose);
   });
 
   it('puts the weaker side first when it is under eight tenths of the other', () => {

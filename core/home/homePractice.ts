@@ -4,7 +4,7 @@
  * through the same cautions, pains and gates as in class. Source: handbook 08 "Home practice".
  */
 import type { Body } from '../body/body';
-import type { CheckId } from '../catalog/checks';
+import type { CheckId, CheckKey } from '../catalog/checks';
 import type { CautionColumn } from '../catalog/cautions';
 import { drillTable, type DrillId, type DrillSpec } from '../catalog/drills';
 import type { PieceCount } from '../catalog/pieces';
@@ -113,30 +113,45 @@ function findWatch(
   return verdict.isOpen ? verdict.adaptations : null;
 }
 
-function doseOf(
-  person: OpenedCase,
-  check: CheckId,
-): { dose: string; firstSide?: 'left' | 'right' } {
-  const { spec, histories } = {
-    spec: person.school.checks.get(check)!.spec,
-    histories: person.assessor.histories(check),
-  };
-  const kind = spec.scoring.kind === 'reps' ? 'reps' : 'hold';
+/** What one person can do of a check, side by side: seconds or times. */
+function levelsOf(person: OpenedCase, check: CheckKey) {
+  const { spec } = person.school.checks.get(check)!;
+  const histories = person.assessor.histories(check);
+  const kind = spec.scoring.kind === 'reps' ? ('reps' as const) : ('hold' as const);
   const levels = histories.map(({ level, bar }) =>
     // Where nothing was seen: half the bar, as the model begins.
     level === null ? bar / 2 : fromLogScale(kind, level.mean),
   );
-  const least = Math.min(...levels);
+  return { spec, histories, kind, levels };
+}
+
+const ownSeconds = (levels: readonly number[]) =>
+  Math.max(1, Math.round(Math.min(...levels) * homeRule.share));
+
+function doseOf(
+  person: OpenedCase,
+  check: CheckKey,
+): { dose: string; firstSide?: 'left' | 'right' } {
+  const { spec, histories, kind, levels } = levelsOf(person, check);
   const set =
     kind === 'hold'
-      ? `${Math.max(5, Math.round(least * homeRule.share))} s`
-      : `${Math.max(1, Math.round(least * homeRule.share))} times`;
-  const dose = `${homeRule.sets} sets of ${set}${spec.hasSides ? ' a side' : ''}, a breath or five between`;
+      ? `${ownSeconds(levels)} s`
+      : `${Math.max(1, Math.round(Math.min(...levels) * homeRule.share))} times`;
+  const dose = `${homeRule.sets} sets of ${set}${spec.hasSides ? ' a side' : ''}, five breaths between`;
   const [left, right] = levels;
   if (!spec.hasSides || histories.some(({ level }) => level === null)) return { dose };
   const ratio = Math.min(left, right) / Math.max(left, right);
   if (ratio >= homeRule.lopsidedUnder) return { dose };
   return { dose, firstSide: left < right ? 'left' : 'right' };
+}
+
+/** A drill's dose, its hold no longer than this person's own sets. */
+function drillDoseOf(person: OpenedCase, { dose, held }: DrillSpec): string {
+  // A bare number is a number of times.
+  if (/^\d+$/.test(dose)) return `${dose} times`;
+  if (held === undefined || !person.school.checks.has(held)) return dose;
+  const own = ownSeconds(levelsOf(person, held).levels);
+  return dose.replace(/^\d+(?= s)/, (seconds) => String(Math.min(Number(seconds), own)));
 }
 
 interface Candidate {
@@ -171,7 +186,7 @@ function holdCandidates(person: OpenedCase, weak: ReturnType<typeof findWeak>): 
       id: check,
       label,
       how: spec.how,
-      ...doseOf(person, check as CheckId),
+      ...doseOf(person, check),
       days: homeRule.daysStrength,
       towards: label,
       standIns: [],
@@ -204,8 +219,7 @@ function drillCandidates(
             id,
             label: drill.label,
             how: drill.how,
-            // A bare number is a number of times.
-            dose: /^\d+$/.test(drill.dose) ? `${drill.dose} times` : drill.dose,
+            dose: drillDoseOf(person, drill),
             days: drill.purpose === 'strengthens' ? homeRule.daysStrength : homeRule.daysEase,
             towards: person.school.checks.get(first.check)?.spec.label ?? first.check,
             standIns: standIns as StandIn[],
