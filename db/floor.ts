@@ -1,5 +1,5 @@
 /** Classes on the floor, their taps, and what is read from them into the record. */
-import { and, asc, desc, eq, gt, inArray, max, notInArray, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, inArray, isNull, max, notInArray, sql } from 'drizzle-orm';
 import type { FloorPain, FloorRecord, FloorSign } from '@/core/floor/records';
 import type { Try } from '@/core/floor/replay';
 import type { Tap } from '@/core/floor/tap';
@@ -42,6 +42,19 @@ export function listFloorClasses(db: Db, courseId: number) {
     .where(eq(floorClass.courseId, courseId))
     .orderBy(desc(floorClass.day))
     .all();
+}
+
+/** Classes of a day that were begun and have not ended. */
+export function listRunningClasses(db: Db, day: Day): FloorClassRow[] {
+  return db
+    .select()
+    .from(floorClass)
+    .where(and(eq(floorClass.day, day), isNull(floorClass.endedMs)))
+    .all();
+}
+
+export function saveBundle(db: Db, id: number, bundle: unknown): void {
+  db.update(floorClass).set({ bundle }).where(eq(floorClass.id, id)).run();
 }
 
 export function addFloorClass(

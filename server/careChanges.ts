@@ -14,6 +14,7 @@ import {
 } from '@/db/people';
 import { today } from './clock';
 import { database } from './database';
+import { judgeInRunningClasses } from './floorJoin';
 import { done, refuse, toProblems, type Outcome } from './result';
 
 const gone = { form: 'This person is no longer here. Go back to the list of people.' };
@@ -51,7 +52,9 @@ export function noteClearance(person: unknown, input: unknown): Outcome<number> 
       return refuse({ about: 'This was never reported, so there is nothing to lift.' });
     }
     const note = { about, covers, notedOn, until, ...(ladders.length > 0 ? { ladders } : {}) };
-    return done(addClearance(tx, row.id, note));
+    const added = addClearance(tx, row.id, note);
+    judgeInRunningClasses(tx, row.id);
+    return done(added);
   });
 }
 
@@ -59,11 +62,13 @@ export function dropClearance(person: unknown, note: unknown): Outcome {
   const who = id.safeParse(person);
   const what = id.safeParse(note);
   if (!who.success || !what.success) return refuse(gone);
-  return database().transaction((tx) =>
-    removeClearance(tx, who.data, what.data)
-      ? done(undefined)
-      : refuse({ form: 'This note was already taken back.' }),
-  );
+  return database().transaction((tx) => {
+    if (!removeClearance(tx, who.data, what.data)) {
+      return refuse({ form: 'This note was already taken back.' });
+    }
+    judgeInRunningClasses(tx, who.data);
+    return done(undefined);
+  });
 }
 
 const signForm = z.strictObject({
@@ -79,7 +84,9 @@ export function noteSign(person: unknown, input: unknown): Outcome<number> {
   return database().transaction((tx) => {
     const who = id.safeParse(person);
     if (!who.success || findPerson(tx, who.data) === null) return refuse(gone);
-    return done(addSign(tx, who.data, parsed.data));
+    const added = addSign(tx, who.data, parsed.data);
+    judgeInRunningClasses(tx, who.data);
+    return done(added);
   });
 }
 
@@ -95,6 +102,7 @@ export function dropSign(person: unknown, sign: unknown): Outcome {
       return refuse({ form: 'A sign of an earlier day stays; note the clinician’s word instead.' });
     }
     removeSign(tx, who.data, what.data);
+    judgeInRunningClasses(tx, who.data);
     return done(undefined);
   });
 }

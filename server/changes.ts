@@ -17,6 +17,7 @@ import { bodyForm, readBodyForm, type BodyForm } from './bodyForm';
 import { careForm, type CareForm } from './careForm';
 import { today } from './clock';
 import { database } from './database';
+import { judgeInRunningClasses } from './floorJoin';
 import { readRecordForm } from './recordForm';
 import { readCatalog } from './schools';
 import { done, refuse, toProblems, type Outcome } from './result';
@@ -79,6 +80,7 @@ export function changeBody(id: unknown, input: unknown, seen?: unknown): Outcome
       if (lines.length > 0) return conflict(lines, bodyNow(person));
     }
     saveBody(tx, person.id, read.value);
+    judgeInRunningClasses(tx, person.id);
     return done(undefined);
   });
 }
@@ -116,6 +118,7 @@ export function changeCare(id: unknown, input: unknown, seen?: unknown): Outcome
       if (lines.length > 0) return conflict(lines, careNow(person));
     }
     saveCare(tx, person.id, { ...parsed.data, on: today() });
+    judgeInRunningClasses(tx, person.id);
     return done(undefined);
   });
 }
@@ -153,6 +156,7 @@ export function notePainGone(id: unknown): Outcome {
     const who = personId.safeParse(id);
     if (!who.success || findPerson(tx, who.data) === null) return refuse(gone);
     savePainCleared(tx, who.data, today());
+    judgeInRunningClasses(tx, who.data);
     return done(undefined);
   });
 }

@@ -6,21 +6,22 @@ import type { FloorAct, Tap } from '@/core/floor/tap';
 import { seedDemo } from '@/demo/course';
 import { listAttendance, listMeetings } from '@/db/courses';
 import { listAttempts, listTaps, listUpsideTime } from '@/db/floor';
-import { careOf, findPerson, listPeople } from '@/db/people';
+import { careOf, findPerson, listCoursePeople, listPeople } from '@/db/people';
 import { listRecords } from '@/db/records';
-import { notePainGone } from './changes';
+import { changeCare, notePainGone } from './changes';
 import { today } from './clock';
 import { database, databaseFile } from './database';
 import { createPairing, dropDevice, findDeviceBy, joinDevice, readDevices } from './devices';
 import { beginClass, bundleOf, findClass, takeTaps } from './floor';
 import { bundleFor } from './floorBundle';
+import { joinClass } from './floorJoin';
 import { ruleOn, isFromNetwork } from './gate';
 import { readHome, writeHomeCalendar, writeHomeText } from './homePractice';
 import { deletePerson } from './peopleChanges';
 import { readCourseRecord, readFloorDays, recordCsv, recordKinds } from './record';
 import { keepReview, readReview, reopenReview } from './review';
 import { run } from './run';
-import { must, withThrowawayStudio } from './testing';
+import { addPerson, must, withThrowawayStudio } from './testing';
 import ICAL from 'ical.js';
 
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }));
@@ -229,6 +230,63 @@ it('says that the disk is full, keeps nothing of it, and stays readable', async 
   expect(readReview(uid)!.people).toHaveLength(people.length);
   database().run('PRAGMA max_page_count = 1000000');
   expect(send(uid, taps).upTo).toBe(400);
+});
+
+describe('somebody at the door', () => {
+  it('is let in, added to the course, and judged like everybody else', () => {
+    const { uid, people } = begin();
+    const id = must(joinClass(uid, { name: 'Odile Marsh', height: '171' }));
+    const bundle = bundleOf(findClass(uid)!);
+    expect(bundle.members.map((member) => member.id)).toEqual([...people, id]);
+    const judged = bundle.prepared.people.find((one) => one.id === id)!;
+    expect(judged.options.length).toBeGreaterThan(0);
+    // Nothing was seen of them yet: neither a neck nor a wall is open.
+    for (const option of judged.options) {
+      if (option.role === 'alternative') continue;
+      expect([option.alongM, option.loads.neck ?? 0]).toEqual([undefined, 0]);
+    }
+    expect(bundle.revision).toBe(1);
+    expect(listCoursePeople(database(), 1).map((one) => String(one.id))).toContain(id);
+    // Their taps count from now on.
+    expect(send(uid, tapsOf(hold([id, people[0]])))).toMatchObject({ refused: 0, revision: 1 });
+    expect(recordsToday(id)).toHaveLength(1);
+  });
+
+  it('may be somebody known; nobody without a name, a height or a class comes in', () => {
+    const { uid, people } = begin();
+    const known = addPerson('Teo Lind');
+    expect(must(joinClass(uid, { person: known }))).toBe(String(known));
+    const before = listPeople(database()).length;
+    expect(joinClass(uid, { name: '', height: '170' }).ok).toBe(false);
+    expect(joinClass(uid, { name: 'A', height: 'tall' }).ok).toBe(false);
+    expect(joinClass(uid, { person: 9999 }).ok).toBe(false);
+    expect(joinClass('nothing', { name: 'A', height: '170' }).ok).toBe(false);
+    send(uid, tapsOf([{ kind: 'end' }]));
+    expect(joinClass(uid, { name: 'A', height: '170' })).toMatchObject({
+      problems: { form: 'This class has ended.' },
+    });
+    expect(listPeople(database())).toHaveLength(before);
+    expect(bundleOf(findClass(uid)!).members).toHaveLength(people.length + 1);
+  });
+
+  it('who is reported something during the class is closed in it at once', () => {
+    const { uid, people } = begin();
+    const planned = (id: string) =>
+      bundleOf(findClass(uid)!).prepared.people.find((one) => one.id === id)!;
+    const isDown = ({ isRest }: { isRest?: boolean }) => isRest !== true;
+    expect(planned(people[0]).options.filter(isDown).length).toBeGreaterThan(0);
+    must(changeCare(Number(people[0]), { consent: 'no', cautions: ['eye'], otherWords: [] }));
+    const { members, prepared, revision } = bundleOf(findClass(uid)!);
+    expect(revision).toBe(1);
+    expect(members.find(({ id }) => id === people[0])!.consent).toBe('no');
+    const now = prepared.people.find(({ id }) => id === people[0])!;
+    expect(now.options.some(({ role }) => role === 'present' || role === 'next')).toBe(false);
+    expect(prepared.people.slice(1).map(({ id }) => id)).toEqual(people.slice(1));
+    // Once the class has ended, it stays as it was.
+    send(uid, tapsOf([{ kind: 'end' }]));
+    must(changeCare(Number(people[1]), { consent: 'no', cautions: [], otherWords: [] }));
+    expect(bundleOf(findClass(uid)!).revision).toBe(1);
+  });
 });
 
 describe('an assistant', () => {

@@ -57,6 +57,8 @@ export function beginClass(course: unknown): Outcome<string> {
 }
 
 export const bundleOf = (row: FloorClassRow): FloorBundle => ({
+  // Classes that were begun before people could be let in have no number.
+  ...{ revision: 0 },
   ...(row.bundle as FloorBundle),
   uid: row.uid,
   startedMs: row.startedMs,
@@ -83,6 +85,8 @@ export interface Delivered {
   readonly serverMs: number;
   /** Taps that could not be read, or were not this role's to make: kept as nothing. */
   readonly refused: number;
+  /** Of what the class goes by: a device with an older one asks for it anew. */
+  readonly revision: number;
 }
 
 const nameShape = z.looseObject({ seq: z.int().min(1) });
@@ -106,7 +110,7 @@ export function takeTaps(uid: unknown, input: unknown, role: FloorRole): Outcome
   return database().transaction((tx) => {
     const row = typeof uid === 'string' ? findFloorClass(tx, uid) : null;
     if (row === null) return refuse(goneClass);
-    const { members, checks } = bundleOf(row);
+    const { members, checks, revision } = bundleOf(row);
     const hide = hideChecks(checks);
     const known = new Set(members.map((member) => member.id));
     let refused = 0;
@@ -134,6 +138,7 @@ export function takeTaps(uid: unknown, input: unknown, role: FloorRole): Outcome
         .flatMap(({ tap }) => (role === 'teacher' ? [tap] : (tapForAssistant(tap, hide) ?? []))),
       serverMs: nowMs(),
       refused,
+      revision,
     });
   });
 }

@@ -1,12 +1,17 @@
 'use server';
 
 import { beginClass } from './floor';
+import { joinClass } from './floorJoin';
 import type { Outcome } from './result';
 import { keepReview, reopenReview } from './review';
 import { run } from './run';
 
 export async function beginClassAction(course: number): Promise<Outcome<string>> {
   return run(() => beginClass(course));
+}
+
+export async function joinClassAction(uid: string, form: unknown): Promise<Outcome<string>> {
+  return run(() => joinClass(uid, form));
 }
 
 export async function keepReviewAction(

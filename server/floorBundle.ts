@@ -5,7 +5,8 @@ import { faultTable } from '@/core/catalog/checks';
 import { drillTable } from '@/core/catalog/drills';
 import type { LadderId } from '@/core/catalog/stage';
 import type { PlanFile } from '@/core/cli/planFile';
-import type { PreparedClass } from '@/core/compose/prepared';
+import type { PreparedClass, PreparedPerson } from '@/core/compose/prepared';
+import type { School } from '@/core/catalog/school';
 import {
   hideChecks,
   planForAssistant,
@@ -43,6 +44,8 @@ export interface FloorCheck {
 
 export interface FloorBundle {
   readonly uid: string;
+  /** Rises with every change to who is in the class and what is open to them. */
+  readonly revision: number;
   readonly startedMs: number;
   readonly course: { readonly id: number; readonly name: string };
   readonly meeting: ClassView['meeting'];
@@ -60,24 +63,29 @@ export interface FloorBundle {
   readonly faults: Readonly<Record<string, string>>;
 }
 
+/** Ladder and name of every stage that is open to somebody. */
+export function stagesOf(
+  school: School,
+  people: readonly Pick<PreparedPerson, 'options' | 'fallbacks'>[],
+): FloorBundle['stages'] {
+  const options = people.flatMap((person) => [...person.options, ...person.fallbacks]);
+  return Object.fromEntries(
+    options.flatMap(({ stage }) => {
+      const found = stage === undefined ? undefined : school.stages.get(stage);
+      if (stage === undefined || found === undefined) return [];
+      return [[stage, { family: found.spec.family, label: found.spec.label }]];
+    }),
+  );
+}
+
 export function makeBundle(db: Db, view: ClassView, plan: PlanFile): FloorBundle {
   const school = readSchool(db, view.profile);
   const consent = new Map(
     listCoursePeople(db, view.course.id).map((person) => [String(person.id), person.consent]),
   );
-  const options = view.prepared.people.flatMap((person) => [
-    ...person.options,
-    ...person.fallbacks,
-  ]);
-  const stages: Record<string, { family: LadderId; label: string }> = {};
-  for (const { stage } of options) {
-    const found = stage === undefined ? undefined : school.stages.get(stage);
-    if (stage !== undefined && found !== undefined) {
-      stages[stage] = { family: found.spec.family, label: found.spec.label };
-    }
-  }
   return {
     uid: '',
+    revision: 0,
     startedMs: 0,
     course: view.course,
     meeting: view.meeting,
@@ -102,7 +110,7 @@ export function makeBundle(db: Db, view: ClassView, plan: PlanFile): FloorBundle
       timedTogether: spec.timedTogether === true,
       voidedBy: spec.voidedBy,
     })),
-    stages,
+    stages: stagesOf(school, view.prepared.people),
     drills: Object.fromEntries(
       plan.timeline.flatMap(({ drill }) => {
         const spec = drill === undefined ? undefined : drillTable[drill as keyof typeof drillTable];

@@ -55,6 +55,10 @@ function presentPeople({ people }: PreparedClass, { absent, sore }: Wishes): Pre
       return {
         ...person,
         options,
+        gone: [
+          ...(person.gone ?? []),
+          ...person.options.filter(({ id }) => !options.some((option) => option.id === id)),
+        ],
         closedDrills: [...new Set([...person.closedDrills, ...soreDrills])],
         checkLoads: [],
       };
@@ -268,7 +272,7 @@ function withOld(
 ): readonly PlannedOption[] {
   if (stood === undefined || done === 0) return options;
   return options.concat(
-    [...person.options, ...person.fallbacks]
+    [...person.options, ...person.fallbacks, ...(person.gone ?? [])]
       .filter(
         ({ id }) =>
           stood.options.slice(0, done).includes(id) && !options.some((option) => option.id === id),

@@ -67,6 +67,8 @@ export interface PreparedPerson {
   readonly heightM: number;
   readonly options: readonly PlannedOption[];
   readonly fallbacks: readonly PlannedOption[];
+  /** Was open when the class began and is no longer: only for the rounds behind. */
+  readonly gone?: readonly PlannedOption[];
   readonly shut: readonly Shut[];
   readonly capacities: Capacities;
   readonly weak: readonly { readonly check: string; readonly weight: number }[];
@@ -134,11 +136,7 @@ export function prepareClass(input: ClassInput): PreparedClass {
   return {
     profile: { key: school.profile.key, version: school.profile.version },
     room,
-    spans: keepApart(
-      room,
-      usableSpans(room),
-      deepestLane(prepared.flatMap(({ options, fallbacks }) => [...options, ...fallbacks])),
-    ),
+    spans: spansFor(room, prepared),
     pieces,
     families,
     checks: slots.map(({ people: own, ...slot }) => ({
@@ -148,4 +146,24 @@ export function prepareClass(input: ClassInput): PreparedClass {
     checkMinutes: Math.ceil(minutesUsed * 2) / 2,
     people: prepared,
   };
+}
+
+const openOf = ({ options, fallbacks }: PreparedPerson) => [...options, ...fallbacks];
+
+const spansFor = (room: Room, people: readonly PreparedPerson[]) =>
+  keepApart(room, usableSpans(room), deepestLane(people.flatMap(openOf)));
+
+/** Puts one person into a class that is running, or anew; everybody else stays as judged. */
+export function putPerson(prepared: PreparedClass, person: PreparedPerson): PreparedClass {
+  const before = prepared.people.find(({ id }) => id === person.id);
+  const open = new Set(openOf(person).map(({ id }) => id));
+  const gone = [...(before === undefined ? [] : openOf(before)), ...(before?.gone ?? [])].filter(
+    ({ id }) => !open.has(id),
+  );
+  const own = gone.length === 0 ? person : { ...person, gone };
+  const people =
+    before === undefined
+      ? [...prepared.people, own]
+      : prepared.people.map((one) => (one === before ? own : one));
+  return { ...prepared, spans: spansFor(prepared.room, people), people };
 }

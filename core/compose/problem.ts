@@ -145,17 +145,19 @@ const keyOf = (options: Sequence) => options.map((option) => option?.id ?? '').j
 /** The sequences again with what is settled already: rounds done, a late start, pins. */
 function settle(sequences: readonly Sequence[], person: ComposePerson, done: number): Sequence[] {
   const { pins = [], fromRound = 0, before, options } = person;
-  const find = (id: string | null | undefined) => options.find((one) => one.id === id) ?? null;
+  // What was open in a round behind may be closed now: it is found for that round alone.
+  const find = (id: string | null | undefined, round: number) =>
+    options.find((one) => one.id === id && (round < done || one.isPast !== true)) ?? null;
   const change = (withPins: boolean) =>
     sequences.map((sequence) =>
       sequence.map((option, round) => {
-        if (before !== undefined && round < done) return find(before.options[round]);
+        if (before !== undefined && round < done) return find(before.options[round], round);
         if (round < fromRound) return null;
         if (!withPins) return option;
         const pinned = pins.find(
           (pin) => pin.option !== undefined && (pin.round ?? round) === round,
         );
-        const wanted = pinned === undefined ? null : find(pinned.option);
+        const wanted = pinned === undefined ? null : find(pinned.option, round);
         return wanted ?? option;
       }),
     );

@@ -11,7 +11,9 @@ export function findOption(
   option: string | null,
 ): PlannedOption | undefined {
   const own = people.find(({ id }) => id === person);
-  return [...(own?.options ?? []), ...(own?.fallbacks ?? [])].find(({ id }) => id === option);
+  return [...(own?.options ?? []), ...(own?.fallbacks ?? []), ...(own?.gone ?? [])].find(
+    ({ id }) => id === option,
+  );
 }
 
 /** What stood, for changing as little as can be. */

@@ -134,6 +134,26 @@ describe('changing a plan', () => {
     }
   });
 
+  it('takes it from the rounds to come as well, whatever stood or was pinned there', () => {
+    const plan = compose();
+    for (const { id, options } of prepared.people) {
+      const loaded = options.find(({ loads }) => (loads.shoulder ?? 0) > 0);
+      if (loaded === undefined) continue;
+      const change = {
+        done: 1,
+        sore: [{ person: id, place: 'shoulder' as const }],
+        pins: [{ kind: 'student' as const, person: id, option: loaded.id }],
+      };
+      const after = compose(change, prepared, plan);
+      // What was done before it was sore stays in the round behind.
+      expect(optionOf(after, id, 0)).toBe(optionOf(plan, id, 0));
+      for (const round of after.rounds.slice(1)) {
+        const option = round.people.find((one) => one.id === id)!.option;
+        expect(option?.loads.shoulder ?? 0).toBe(0);
+      }
+    }
+  });
+
   it('overrules tiredness only where the teacher says so', () => {
     const posed = poseClass(null, prepared, {
       ...wishes,

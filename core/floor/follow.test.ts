@@ -1,6 +1,6 @@
 import { toPlanFile } from '../cli/planFile';
 import { composeClass } from '../compose/composeClass';
-import { prepareClass } from '../compose/prepared';
+import { prepareClass, putPerson } from '../compose/prepared';
 import { usualSolve } from '../compose/solve';
 import { inventClass } from '../testing/inventClass';
 import { beforeOf, findOption } from '../compose/readBack';
@@ -71,6 +71,69 @@ describe('what a class asks of its plan', () => {
     for (const { people } of plan.rounds) {
       const one = people.find(({ id }) => id === second)!;
       expect(findOption(prepared, second, one.option)?.isRest).toBe(true);
+    }
+  });
+});
+
+describe('somebody who comes into a running class', () => {
+  const [last] = prepared.people.slice(-1);
+  // The class as it was begun without them.
+  const smaller = { ...prepared, people: prepared.people.slice(0, -1) };
+  const absent = [...wishes.absent, last.id];
+  const without = { ...write({ ...wishes, absent }), wishes: { ...begun.wishes } };
+  const joined = putPerson(smaller, last);
+  const now = (...acts: FloorAct[]) => wishesNow(replay(say(...acts)), without, without, joined);
+
+  it('is planned into the rounds to come, and the rounds behind stay as they were', () => {
+    expect(joined.people).toEqual(prepared.people);
+    const late: FloorAct = { kind: 'late', person: last.id, round: 2 };
+    const asked = now(late, { kind: 'segment', index: 9, roundsDone: 1 })!;
+    expect(asked).toMatchObject({ done: 1, late: [{ person: last.id, round: 2 }] });
+    const plan = mergePlan(without, write(asked, beforeOf(without)));
+    expect(plan.rounds[0]).toEqual(without.rounds[0]);
+    for (const { people } of plan.rounds.slice(1)) {
+      expect(people.some(({ id }) => id === last.id)).toBe(true);
+    }
+    const state = replay(say(late, { kind: 'segment', index: 9, roundsDone: 1 }));
+    expect(wishesNow(state, without, plan, joined)).toBeNull();
+  });
+
+  it('is nothing new while they are marked away', () => {
+    const away: FloorAct = { kind: 'absent', person: last.id, isAbsent: true };
+    const asked = now(away);
+    // The list of who is away changed; with them in it the plan stands.
+    const plan = write(asked!, beforeOf(without));
+    expect(wishesNow(replay(say(away)), without, plan, joined)).toBeNull();
+  });
+
+  it('is judged anew with everybody else as they were; what is closed now is never planned', () => {
+    const one = prepared.people.find(({ id, options }) => {
+      const planned = begun.rounds.at(-1)!.people.find((placed) => placed.id === id)?.option;
+      return options.some((option) => option.id === planned && option.isRest !== true);
+    })!;
+    const resting = {
+      ...one,
+      options: one.options.filter(({ isRest }) => isRest),
+      fallbacks: one.fallbacks.filter(({ isRest }) => isRest),
+    };
+    const closed = putPerson(prepared, resting);
+    expect(closed.people.filter(({ id }) => id !== one.id)).toEqual(
+      prepared.people.filter(({ id }) => id !== one.id),
+    );
+    const state = replay(say({ kind: 'segment', index: 9, roundsDone: 1 }));
+    const asked = wishesNow(state, begun, begun, closed)!;
+    expect(asked.done).toBe(1);
+    const plan = toPlanFile(
+      composeClass(null, closed, asked, usualSolve, beforeOf(begun)),
+      closed,
+      asked,
+      { binding: [], relief: null },
+    );
+    const mine = (rounds: typeof plan.rounds) =>
+      rounds.map(({ people }) => people.find(({ id }) => id === one.id)?.option ?? null);
+    expect(mine(plan.rounds)[0]).toBe(mine(begun.rounds)[0]);
+    for (const option of mine(plan.rounds).slice(1)) {
+      expect(option === null || resting.options.some(({ id }) => id === option)).toBe(true);
     }
   });
 });

@@ -43,7 +43,8 @@ export const planOf = (state: Pick<FloorState, 'plan'>, begun: PlanFile): PlanFi
 
 /**
  * What the class asks of a new plan, or `null` when the one that stands still answers it: who is
- * missing, late, sore, or had a stop sign. What was wished before the class holds throughout.
+ * missing, late, sore, new, had a stop sign, or was judged anew. What was wished before the class
+ * holds throughout.
  *
  * @param begun the plan the class began with
  * @param now the plan it follows
@@ -76,9 +77,28 @@ export function wishesNow(
     ...signed.map((person) => ({ kind: 'student', person, option: 'rest' }) as const),
   ];
   const next = { absent, late, sore: dedupe([...wishes.sore, ...felt]), pins };
-  if (JSON.stringify(next) === JSON.stringify(askedOf(now))) return null;
+  const done = Math.max(wishes.done, state.roundsDone);
+  const stands = isWhole(now, prepared, absent, done);
+  if (stands && JSON.stringify(next) === JSON.stringify(askedOf(now))) return null;
   const { order: _, ...rest } = wishes;
-  return { ...(rest as Wishes), ...next, done: Math.max(wishes.done, state.roundsDone) };
+  return { ...(rest as Wishes), ...next, done };
+}
+
+/** Everybody who is here is in the rounds to come, with something that is open to them. */
+function isWhole(
+  { rounds }: PlanFile,
+  { people }: PreparedClass,
+  absent: readonly string[],
+  done: number,
+): boolean {
+  return rounds.slice(done).every((round) => {
+    const placed = new Map(round.people.map((one) => [one.id, one.option]));
+    return people.every(({ id, options, fallbacks }) => {
+      const option = placed.get(id);
+      if (option === undefined) return absent.includes(id);
+      return option === null || [...options, ...fallbacks].some((one) => one.id === option);
+    });
+  });
 }
 
 const askedOf = ({ wishes: { absent, late, sore, pins } }: PlanFile) => ({
@@ -96,11 +116,14 @@ function dedupe<T extends { person: string; place: string }>(list: readonly T[])
   });
 }
 
-/** The running order stays as it was begun; only rounds and what belongs to them are new. */
+/** The running order stays as it was begun, and so do the rounds behind; only the rest is new. */
 export const mergePlan = (before: PlanFile, after: PlanFile): PlanFile => ({
   ...after,
   timeline: before.timeline,
   checks: before.checks,
+  rounds: after.rounds.map((round, index) =>
+    index < after.wishes.done ? (before.rounds[index] ?? round) : round,
+  ),
 });
 
 export interface Move {

@@ -94,6 +94,7 @@ export function preparedForAssistant(prepared: PreparedClass): PreparedClass {
       ...person,
       options: person.options.map(plain),
       fallbacks: person.fallbacks.map(plain),
+      ...(person.gone === undefined ? {} : { gone: person.gone.map(plain) }),
       shut: [],
       weak: [],
       closedDrills: [],

@@ -4,6 +4,7 @@ import { SegmentedControl } from '@mantine/core';
 import { planOf } from '@/core/floor/follow';
 import { doorKey } from '@/core/floor/replay';
 import type { FloorBundle } from '@/server/floorBundle';
+import { NewAtDoor, type Other } from './NewAtDoor';
 import { keyOfLabel } from './PersonSheet';
 import classes from './floor.module.css';
 import type { Floor } from './useFloor';
@@ -12,13 +13,14 @@ interface DoorPanelProps {
   readonly floor: Floor;
   readonly bundle: FloorBundle;
   readonly names: ReadonlyMap<string, string>;
+  readonly others: readonly Other[];
   readonly onStop: (person: string) => void;
 }
 
 type Coming = 'here' | 'late' | 'away';
 
 /** Who came, who comes late, what is asked at the door. Each answer plans the rounds anew. */
-export function DoorPanel({ floor, bundle, names, onStop }: DoorPanelProps) {
+export function DoorPanel({ floor, bundle, names, others, onStop }: DoorPanelProps) {
   const { state, say } = floor;
   const plan = planOf(state, bundle.plan);
   const begunAway = new Set(bundle.plan.wishes.absent);
@@ -87,6 +89,7 @@ export function DoorPanel({ floor, bundle, names, onStop }: DoorPanelProps) {
           </article>
         );
       })}
+      <NewAtDoor floor={floor} bundle={bundle} others={others} />
     </div>
   );
 }

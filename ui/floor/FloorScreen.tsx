@@ -13,6 +13,7 @@ import {
 } from '@tabler/icons-react';
 import { format } from 'date-fns';
 import Link from 'next/link';
+import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import { planOf } from '@/core/floor/follow';
 import type { FloorRole } from '@/core/floor/roles';
@@ -20,6 +21,7 @@ import type { FloorBundle } from '@/server/floorBundle';
 import { shortNames } from '@/ui/plan/marks';
 import { ChecksPanel } from './ChecksPanel';
 import { DoorPanel } from './DoorPanel';
+import type { Other } from './NewAtDoor';
 import { HoldPanel, type HoldWish } from './HoldPanel';
 import { LoadPanel } from './LoadPanel';
 import { PacerPanel } from './PacerPanel';
@@ -37,6 +39,8 @@ import { actWords, leftWords } from './words';
 interface FloorScreenProps {
   readonly bundle: FloorBundle;
   readonly role: FloorRole;
+  /** Who could still be let in; nobody for an assistant. */
+  readonly others: readonly Other[];
 }
 
 type Over =
@@ -46,7 +50,7 @@ type Over =
   | { readonly kind: 'load' };
 
 /** The running class on a tablet: now, next, the clock; everything else within two taps. */
-export function FloorScreen({ bundle, role }: FloorScreenProps) {
+export function FloorScreen({ bundle, role, others }: FloorScreenProps) {
   const isTeacher = role === 'teacher';
   const floor = useFloor(bundle.uid);
   const { state, say } = floor;
@@ -57,11 +61,17 @@ export function FloorScreen({ bundle, role }: FloorScreenProps) {
   const [person, setPerson] = useState<string | null>(null);
   const [stopping, setStopping] = useState<{ readonly person: string | null } | null>(null);
   const [isEnding, setEnding] = useState(false);
+  const router = useRouter();
   useWakeLock();
   useEffect(() => {
-    void keepOffline();
     void tidy(Date.now()).catch(() => undefined);
   }, []);
+  // The page on the device is kept anew with every change to who is in the class.
+  useEffect(() => void keepOffline(), [bundle.revision]);
+  const isOlder = floor.revision !== null && floor.revision > bundle.revision;
+  useEffect(() => {
+    if (isOlder) router.refresh();
+  }, [isOlder, floor.revision, router]);
   const plan = planOf(state, bundle.plan);
   const names = shortNames(bundle.members);
   const away = new Set([
@@ -134,6 +144,7 @@ export function FloorScreen({ bundle, role }: FloorScreenProps) {
                 floor={floor}
                 bundle={bundle}
                 names={names}
+                others={others}
                 onStop={(who) => setStopping({ person: who })}
               />
             )}

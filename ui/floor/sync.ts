@@ -10,6 +10,8 @@ export interface Exchange {
   /** The monotonic clock half-way through. */
   readonly monoMs: number;
   readonly heard: boolean;
+  /** Of what the class goes by, on the server. */
+  readonly revision: number;
 }
 
 /** Why there was no exchange. */
@@ -36,6 +38,7 @@ interface Answer {
   readonly after: number;
   readonly taps: readonly Tap[];
   readonly serverMs: number;
+  readonly revision: number;
 }
 
 /** @throws NotHeard where the server was not reached, or did not keep it */
@@ -64,6 +67,7 @@ export async function exchange(uid: string, device: string): Promise<Exchange> {
     roundTripMs: ended - began,
     monoMs: (began + ended) / 2,
     heard: answer.taps.length > 0 || delivery.length > 0,
+    revision: answer.revision,
   };
 }
 

@@ -23,6 +23,8 @@ export interface Floor {
   /** A moment of the page's clock on the line that the taps of the class stand on, milliseconds. */
   readonly nowLine: (monoMs: number) => number;
   readonly boot: string;
+  /** Newest number heard of what the class goes by; `null` before anything was heard. */
+  readonly revision: number | null;
 }
 
 const everyMs = 2500;
@@ -37,6 +39,7 @@ export function useFloor(uid: string): Floor {
   const [device, setDevice] = useState<string | null>(null);
   const [link, setLink] = useState<Link>('starting');
   const [problem, setProblem] = useState<string | null>(null);
+  const [revision, setRevision] = useState<number | null>(null);
   const [boot] = useState(() => Math.random().toString(36).slice(2, 12));
   const wake = useRef<() => void>(() => undefined);
   const anchor = useRef<{ monoMs: number; serverMs: number; drift: number } | null>(null);
@@ -113,6 +116,7 @@ export function useFloor(uid: string): Floor {
         // One page of this device at a time: deliveries would only overtake each other.
         await navigator.locks.request(`levitar-floor-${uid}`, async () => {
           const answer = await exchange(uid, name);
+          setRevision(answer.revision);
           const drift = Date.now() - performance.now();
           const last = anchor.current;
           const isDue =
@@ -176,7 +180,7 @@ export function useFloor(uid: string): Floor {
     return Date.now() - (performance.now() - monoMs);
   }, []);
   const waiting = device === null ? 0 : waitingOf(taps, device, upTo).filter(isSaid).length;
-  return { state, device, waiting, link, problem, say, undo, nowLine, boot };
+  return { state, device, waiting, link, problem, say, undo, nowLine, boot, revision };
 }
 
 const isSaid = ({ act }: Tap) => act.kind !== 'anchor';

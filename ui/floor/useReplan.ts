@@ -25,7 +25,7 @@ export function useReplan(floor: Floor, bundle: FloorBundle, isTeacher: boolean)
   const asked = useRef('');
   const plan = planOf(state, bundle.plan);
   const wishes = isTeacher ? wishesNow(state, bundle.plan, plan, bundle.prepared) : null;
-  const key = wishes === null ? '' : JSON.stringify(wishes);
+  const key = wishes === null ? '' : JSON.stringify([wishes, bundle.revision]);
   const isReady = link !== 'starting' && state.endedMs === null && plan.rounds.length > 0;
   useEffect(() => {
     if (wishes === null || !isReady || key === asked.current) return;

@@ -2,6 +2,7 @@ import { headers } from 'next/headers';
 import { notFound } from 'next/navigation';
 import { bundleOf, findClass } from '@/server/floor';
 import { bundleFor } from '@/server/floorBundle';
+import { listOthers } from '@/server/floorJoin';
 import { readRole } from '@/server/roles';
 import { FloorScreen } from '@/ui/floor/FloorScreen';
 
@@ -15,5 +16,7 @@ export default async function FloorClassPage({ params }: FloorPageProps) {
   const row = findClass((await params).uid);
   if (row === null) notFound();
   const role = readRole(await headers());
-  return <FloorScreen key={row.uid} bundle={bundleFor(role, bundleOf(row))} role={role} />;
+  const bundle = bundleOf(row);
+  const others = role === 'teacher' ? listOthers(bundle) : [];
+  return <FloorScreen key={row.uid} bundle={bundleFor(role, bundle)} role={role} others={others} />;
 }

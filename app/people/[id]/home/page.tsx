@@ -1,5 +1,5 @@
 import { notFound } from 'next/navigation';
-import { readHome, writeHomeText } from '@/server/homePractice';
+import { readHome } from '@/server/homePractice';
 import { readPersonId } from '@/server/personId';
 import { HomeBar } from '@/ui/home/HomeBar';
 import { HomeSheet } from '@/ui/home/HomeSheet';
@@ -20,7 +20,7 @@ export default async function HomePracticePage({ params }: HomePageProps) {
       <HomeBar
         calendar={`/people/${view.id}/home/calendar`}
         back={`/people/${view.id}`}
-        text={writeHomeText(view)}
+        text={`/people/${view.id}/home/text`}
       />
       <HomeSheet view={view} />
     </Page>
