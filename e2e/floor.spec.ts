@@ -29,6 +29,19 @@ async function goTo(page: Page, label: string): Promise<void> {
   throw new Error(`There is no ${label}.`);
 }
 
+/** The page itself must be kept before the connection goes. */
+async function keptOnDevice(page: Page): Promise<void> {
+  await page.evaluate(async () => {
+    await navigator.serviceWorker.ready;
+    for (let tries = 0; tries < 60; tries += 1) {
+      const held = await caches.match(window.location.href, { ignoreVary: true });
+      if (held !== undefined) return;
+      await new Promise((resolve) => setTimeout(resolve, 250));
+    }
+    throw new Error('The page was not kept.');
+  });
+}
+
 test.describe.configure({ timeout: 90_000 });
 
 const course = 'Thursday, upside down';
@@ -91,16 +104,7 @@ test(
   async ({ page, context }) => {
     const url = await openClass(page, saturday);
     await next(page).click();
-    // The page itself must be kept before the connection goes.
-    await page.evaluate(async () => {
-      await navigator.serviceWorker.ready;
-      for (let tries = 0; tries < 60; tries += 1) {
-        const held = await caches.match(window.location.href, { ignoreVary: true });
-        if (held !== undefined) return;
-        await new Promise((resolve) => setTimeout(resolve, 250));
-      }
-      throw new Error('The page was not kept.');
-    });
+    await keptOnDevice(page);
     await bottom(page).getByRole('button', { name: 'Hold' }).click();
     await page.getByRole('button', { name: /^Start the clock/ }).click();
     await saved(page);
@@ -127,6 +131,58 @@ test(
     await saved(second);
     await second.close();
     await expect(page.getByRole('alert').filter({ hasText: 'disagree' })).toBeHidden();
+  },
+);
+
+/** Somebody sets the device's clock forward by an hour; the monotonic clock runs on. */
+function setClockForward(): void {
+  const real = Date.now;
+  Date.now = () => real() + 3_600_000;
+}
+
+test(
+  'a clock that is set in the middle of a hold changes no time, and without a second witness the teacher is asked',
+  { annotation: offline },
+  async ({ page, context }) => {
+    await openClass(page, saturday);
+    await keptOnDevice(page);
+    const held = page.getByRole('region', { name: /^Held/ });
+    const start = async () => {
+      await bottom(page).getByRole('button', { name: 'Hold' }).click();
+      await page.getByRole('button', { name: /^Start the clock/ }).click();
+      await expect(page.getByRole('button', { name: 'Stop the clock' })).toBeVisible();
+    };
+    const stop = () => page.getByRole('button', { name: 'Stop the clock' }).click();
+    const question = page.getByRole('alert').filter({ hasText: 'disagree' });
+
+    // The clock is set while the page runs on: the monotonic clock and the server agree.
+    await start();
+    await page.evaluate(setClockForward);
+    await page.waitForTimeout(3500);
+    await stop();
+    await expect(held.getByRole('button', { name: /≥ [3-9]\.\d$/ }).first()).toBeVisible();
+    await expect(question).toBeHidden();
+    await page.getByRole('button', { name: 'Done' }).click();
+
+    // Set, loaded again and no connection: only the clock that was set has run throughout.
+    await start();
+    await saved(page);
+    await context.setOffline(true);
+    // Another hour on top of the first.
+    await page.addInitScript(setClockForward);
+    await page.addInitScript(setClockForward);
+    await page.reload();
+    await expect(page.getByRole('button', { name: 'Stop the clock' })).toBeVisible();
+    await stop();
+    await expect(question).toBeVisible();
+    await context.setOffline(false);
+    await saved(page);
+    // The server is a witness now; the two still disagree, and the span is shown.
+    await expect(question).toContainText(/between \d+\.\d and 60:\d\d\./);
+    await page.getByRole('button', { name: 'Keep them' }).click();
+    await expect(question).toBeHidden();
+    await expect(held.getByRole('button', { name: /≥ \d{1,2}\.\d$/ }).first()).toBeVisible();
+    await saved(page);
   },
 );
 

@@ -84,20 +84,29 @@ export function wishesNow(
   return { ...(rest as Wishes), ...next, done };
 }
 
+/** Is what somebody is placed with still open to them? Sitting out always is. */
+export function isOpenTo(
+  { people }: Pick<PreparedClass, 'people'>,
+  { id, option }: Pick<PlacedPerson, 'id' | 'option'>,
+): boolean {
+  const own = people.find((one) => one.id === id);
+  if (option === null || own === undefined) return true;
+  return [...own.options, ...own.fallbacks].some((one) => one.id === option);
+}
+
 /** Everybody who is here is in the rounds to come, with something that is open to them. */
 function isWhole(
   { rounds }: PlanFile,
-  { people }: PreparedClass,
+  prepared: PreparedClass,
   absent: readonly string[],
   done: number,
 ): boolean {
-  return rounds.slice(done).every((round) => {
-    const placed = new Map(round.people.map((one) => [one.id, one.option]));
-    return people.every(({ id, options, fallbacks }) => {
-      const option = placed.get(id);
-      if (option === undefined) return absent.includes(id);
-      return option === null || [...options, ...fallbacks].some((one) => one.id === option);
-    });
+  return rounds.slice(done).every(({ people }) => {
+    const placed = new Set(people.map(({ id }) => id));
+    return (
+      people.every((one) => isOpenTo(prepared, one)) &&
+      prepared.people.every(({ id }) => placed.has(id) || absent.includes(id))
+    );
   });
 }
 

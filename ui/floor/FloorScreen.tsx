@@ -16,6 +16,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import { planOf } from '@/core/floor/follow';
+import { needsWord } from '@/core/floor/replay';
 import type { FloorRole } from '@/core/floor/roles';
 import type { FloorBundle } from '@/server/floorBundle';
 import { shortNames } from '@/ui/plan/marks';
@@ -97,6 +98,14 @@ export function FloorScreen({ bundle, role, others }: FloorScreenProps) {
     setShownHold(null);
     setOver({ kind: 'hold' });
   };
+  const showHold = (id: string) => {
+    setShownHold(id);
+    setOver({ kind: 'hold' });
+  };
+  // Stopped on another page, or by a device whose clocks disagree.
+  const unsettled = state.holds.find(
+    (one) => one.stopped !== null && one.id !== hold?.id && needsWord(one),
+  );
   const placedIn = round ?? Math.min(plan.rounds.length, state.roundsDone + 1);
   const placed = plan.rounds[placedIn - 1]?.people.find(({ id }) => id === person);
   return (
@@ -115,6 +124,14 @@ export function FloorScreen({ bundle, role, others }: FloorScreenProps) {
           )}
         </div>
       )}
+      {isTeacher && unsettled !== undefined && running === null && state.endedMs === null && (
+        <div className={classes.ended} role="status">
+          <p>The clocks disagree about a hold; it is not in the record yet.</p>
+          <Button size="lg" variant="default" onClick={() => showHold(unsettled.id)}>
+            Look at it
+          </Button>
+        </div>
+      )}
       <div className={classes.body}>
         {isHolding ? (
           <HoldPanel
@@ -125,7 +142,7 @@ export function FloorScreen({ bundle, role, others }: FloorScreenProps) {
             here={here}
             wish={wish}
             hold={hold}
-            onStarted={setShownHold}
+            onShow={showHold}
             onAgain={openHold}
             onClose={() => {
               setShownHold(null);

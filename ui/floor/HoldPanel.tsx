@@ -29,7 +29,8 @@ interface HoldPanelProps {
   readonly wish: HoldWish;
   /** A hold that runs or has just been stopped. */
   readonly hold: Hold | null;
-  readonly onStarted: (hold: string) => void;
+  /** This hold is to be on the screen, also once it has stopped. */
+  readonly onShow: (hold: string) => void;
   readonly onAgain: (wish: HoldWish) => void;
   readonly onClose: () => void;
 }
@@ -47,7 +48,7 @@ export function HoldPanel(props: HoldPanelProps) {
 
 const otherSide = (side: 'left' | 'right') => (side === 'left' ? 'right' : 'left');
 
-function HoldSetup({ floor, bundle, names, here, wish, onStarted, onClose }: HoldPanelProps) {
+function HoldSetup({ floor, bundle, names, here, wish, onShow, onClose }: HoldPanelProps) {
   const holds = bundle.checks.filter(({ kind }) => kind === 'hold');
   const [check, setCheck] = useState(wish.check ?? '');
   const [side, setSide] = useState<'left' | 'right'>(wish.side ?? 'left');
@@ -114,7 +115,7 @@ function HoldSetup({ floor, bundle, names, here, wish, onStarted, onClose }: Hol
             },
             event,
           );
-          if (made !== null) onStarted(hold);
+          if (made !== null) onShow(hold);
         }}
       >
         Start the clock for {people.size}
@@ -151,7 +152,7 @@ const labelOf = (checks: readonly FloorCheck[], { check, side, base }: Hold) =>
     .filter((word) => word !== null)
     .join(', ');
 
-function HoldRunning({ floor, bundle, names, hold }: WithHold) {
+function HoldRunning({ floor, bundle, names, hold, onShow }: WithHold) {
   const now = useNow(100);
   const [faultsOf, setFaultsOf] = useState<string | null>(null);
   const { say, nowLine, boot } = floor;
@@ -171,7 +172,10 @@ function HoldRunning({ floor, bundle, names, hold }: WithHold) {
         <Button
           className={classes.big}
           leftSection={<IconPlayerStopFilled size={28} />}
-          onClick={(event) => void say({ kind: 'hold-stop', hold: hold.id }, event)}
+          onClick={(event) => {
+            void say({ kind: 'hold-stop', hold: hold.id }, event);
+            onShow(hold.id);
+          }}
         >
           Stop the clock
         </Button>
