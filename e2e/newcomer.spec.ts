@@ -9,7 +9,6 @@ test('somebody new at the door is planned in; what is noted during the class cou
   const server = await startOwnServer(request, { port: 3232, isSeeded: true });
   const context = await browser.newContext({ viewport: { width: 1024, height: 768 } });
   const page = await context.newPage();
-  const desk = await context.newPage();
   try {
     await page.goto(`${server.address}/floor`);
     await page
@@ -47,6 +46,7 @@ test('somebody new at the door is planned in; what is noted during the class cou
     await expect(kick).toBeVisible();
 
     // At the desk somebody notes what was said at the door.
+    const desk = await context.newPage();
     await desk.goto(`${server.address}/people`);
     await desk.getByRole('link', { name: 'Bettina Quill', exact: true }).click();
     await desk.getByRole('button', { name: 'Show body and cautions' }).click();
@@ -54,6 +54,8 @@ test('somebody new at the door is planned in; what is noted during the class cou
     await desk.getByRole('option', { name: /^Glaucoma/ }).click();
     await desk.keyboard.press('Escape');
     await expect(desk.getByRole('region', { name: 'Verdict' })).toContainText('not this one');
+    // A page behind another one is drawn seldom.
+    await page.bringToFront();
     await expect(kick).toBeHidden({ timeout: 20_000 });
     await expect(round.getByRole('button', { name: /Bettina/ })).not.toContainText('Wait', {
       timeout: 20_000,
