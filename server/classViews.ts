@@ -3,6 +3,7 @@ import { composeOutput, toPlanFile, type PlanFile } from '@/core/cli/planFile';
 import { wishesFile, toWishes, type ClassFile, type WishesFile } from '@/core/cli/classFile';
 import { composeClass } from '@/core/compose/composeClass';
 import { prepareClass, type PreparedClass } from '@/core/compose/prepared';
+import { isPlacementOpen } from '@/core/compose/readBack';
 import { usualSolve } from '@/core/compose/solve';
 import type { BodyInput } from '@/core/body/body';
 import type { ProfileId, ProfileSettings } from '@/core/catalog/profiles';
@@ -184,22 +185,14 @@ export function findStandingPlan(view: Pick<ClassView, 'kept' | 'prepared' | 'wi
         view.kept!.wishes.absent.includes(id) ||
         view.kept!.rounds.every(({ people }) => people.some((one) => one.id === id)),
     ) &&
-    isStillOpen(view.kept, view.prepared);
+    // A kept plan counts only while everything in it is still open to who does it.
+    view.kept.rounds.every(({ people }) =>
+      people.every((one) => isPlacementOpen(view.prepared, one)),
+    );
   if (view.kept !== null && isWhole) return view.kept;
   const wishes = toWishes(view.wishes);
   const plan = composeClass(null, view.prepared, wishes, { ...usualSolve, seed: wishes.seed });
   return toPlanFile(plan, view.prepared, wishes, { binding: [], relief: null });
-}
-
-/** A kept plan counts only while everything in it is still open to who does it. */
-function isStillOpen(plan: PlanFile, { people }: PreparedClass): boolean {
-  return plan.rounds.every((round) =>
-    round.people.every(({ id, option }) => {
-      if (option === null) return true;
-      const own = people.find((person) => person.id === id);
-      return [...(own?.options ?? []), ...(own?.fallbacks ?? [])].some((one) => one.id === option);
-    }),
-  );
 }
 
 const isShippedStage = (stage: string | undefined) => stageIds.some((id) => id === stage);

@@ -143,10 +143,10 @@ describe('ways and fallbacks', () => {
 
   it('leaves whoever is sore nothing that loads it, and always something', () => {
     const found = listOptions(makeCase({ present }), context);
-    const left = withoutSore(found, 'shoulder');
+    const left = withoutSore(found, ['shoulder']);
     expect(left.some(({ loads }) => (loads.shoulder ?? 0) > 0)).toBe(false);
     expect(left.some(({ role }) => role === 'alternative')).toBe(true);
-    expect(withoutSore(found, 'elsewhere').at(-1)!.id).toBe('rest');
+    expect(withoutSore(found, ['elsewhere']).at(-1)!.id).toBe('rest');
   });
 });
 

@@ -293,9 +293,9 @@ function toAlternative(
 /** What is left to somebody who says at the door that it hurts: the same functions, one place more. */
 export function withoutSore(
   { options, fallbacks }: Pick<PersonOptions, 'options' | 'fallbacks'>,
-  place: PainPlace,
+  places: readonly PainPlace[],
 ): PlannedOption[] {
-  const sore = new Set(closedRegions(place));
+  const sore = new Set(places.flatMap((place) => [...closedRegions(place)]));
   const loadsSore = ({ loads }: PlannedOption) =>
     Object.keys(loads).some((region) => sore.has(region as never));
   const left = options.filter((option) => !loadsSore(option));

@@ -44,9 +44,10 @@ function presentPeople({ people }: PreparedClass, { absent, sore }: Wishes): Pre
     .map((person) => {
       const places = sore.filter((one) => one.person === person.id);
       if (places.length === 0) return person;
-      const options = places.reduce<readonly PlannedOption[]>(
-        (left, { place }) => withoutSore({ options: left, fallbacks: person.fallbacks }, place),
-        person.options,
+      // All at once: what stands in for one sore place must not load another.
+      const options = withoutSore(
+        person,
+        places.map(({ place }) => place),
       );
       const closed = new Set<Region>(places.flatMap(({ place }) => painPlaceTable[place].regions));
       const soreDrills = (Object.keys(drillTable) as DrillId[]).filter((drill) =>

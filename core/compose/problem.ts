@@ -162,7 +162,9 @@ function settle(sequences: readonly Sequence[], person: ComposePerson, done: num
       }),
     );
   const all = pins.length === 0 ? change(false) : [...change(true), ...change(false)];
-  const stood = before?.options.map(find);
+  const stood = before?.options.map((id, round) =>
+    round >= done && round < fromRound ? null : find(id, round),
+  );
   const kept = stood?.length === sequences[0]?.length ? [stood as Sequence] : [];
   const seen = new Set<string>();
   return [...kept, ...all].filter((sequence) => {
@@ -188,8 +190,11 @@ export function listPatterns(person: ComposePerson, problem: RoundsProblem): Pat
   const patterns: Pattern[] = [];
   for (const options of sequences) {
     const attempts = options.filter((option) => option?.isAttempt).length;
-    if (attempts > mostAttempts || (attempts > 0 && attempts < least)) continue;
-    if (attempts > 0 && isBearable && !isBearable(options)) continue;
+    if (!keepsRest(options, person, done)) continue;
+    // What is behind cannot be asked for otherwise any more: only tries to come are weighed.
+    const isTrying = options.some((option, round) => round >= done && option?.isAttempt);
+    if (isTrying && (attempts > mostAttempts || attempts < least)) continue;
+    if (isTrying && isBearable && !isBearable(options)) continue;
     const worth = worthOf(options);
     const atWall = options.filter((option) => option?.alongM !== undefined) as RoundOption[];
     const places =
@@ -217,11 +222,12 @@ export function listPatterns(person: ComposePerson, problem: RoundsProblem): Pat
 
 function weigh(
   pattern: Pick<Pattern, 'options' | 'wall' | 'worth' | 'shares'>,
-  { pins = [], before }: ComposePerson,
+  person: ComposePerson,
   done: number,
 ): Pattern {
+  const { pins = [], before } = person;
   const { options, wall, worth } = pattern;
-  const broken = pins.filter((pin) => !keepsPin(pattern, pin)).length;
+  const broken = pins.filter((pin) => !keepsPin(pattern, pin, firstOpen(person, done))).length;
   let moved = 0;
   if (before !== undefined) {
     options.forEach((option, round) => {
@@ -234,15 +240,43 @@ function weigh(
   return { ...pattern, brokenPins: broken, value: worth - moved - composeWeights.pin * broken };
 }
 
-/** Does a pattern do what a pin asks? */
+/** The first round that can still be planned for somebody; 0 is the first of the evening. */
+export const firstOpen = ({ fromRound = 0 }: ComposePerson, done = 0): number =>
+  Math.max(done, fromRound);
+
+/**
+ * Does a pattern do what a pin asks? One for every round asks nothing of those that are over, or
+ * that somebody misses.
+ *
+ * @param from the first round that can still be planned
+ */
 export function keepsPin(
   { options, wall }: Pick<Pattern, 'options' | 'wall'>,
   pin: PersonPin,
+  from: number,
 ): boolean {
-  const asked = options.filter((_, round) => (pin.round ?? round) === round);
-  if (asked.length === 0) return false;
+  const asked = options.filter((_, round) =>
+    pin.round === undefined ? round >= from : round === pin.round,
+  );
+  if (asked.length === 0) return pin.round === undefined;
   if (pin.option !== undefined && asked.some((option) => option?.id !== pin.option)) return false;
   return pin.wall === undefined || (wall === pin.wall && asked.some((one) => one?.alongM));
+}
+
+/** Rest is never overruled: whoever is to lie down lies down, whatever else it costs the plan. */
+function keepsRest(options: Sequence, person: ComposePerson, done: number): boolean {
+  const rests = new Set(person.options.flatMap(({ id, isRest }) => (isRest === true ? [id] : [])));
+  const from = firstOpen(person, done);
+  return (person.pins ?? []).every(({ option, round }) => {
+    if (option === undefined || !rests.has(option)) return true;
+    // A round that is over, or that there is none of, asks nothing.
+    if (round !== undefined && (round < from || round >= options.length)) return true;
+    return keepsPin(
+      { options, wall: null },
+      { option, ...(round === undefined ? {} : { round }) },
+      from,
+    );
+  });
 }
 
 function worthOf(options: Sequence): number {

@@ -16,6 +16,16 @@ export function findOption(
   );
 }
 
+/** Is what somebody is placed with still open to them? Sitting out always is. */
+export function isPlacementOpen(
+  { people }: Pick<PreparedClass, 'people'>,
+  { id, option }: { readonly id: string; readonly option: string | null },
+): boolean {
+  const own = people.find((one) => one.id === id);
+  if (option === null || own === undefined) return true;
+  return [...own.options, ...own.fallbacks].some((one) => one.id === option);
+}
+
 /** What stood, for changing as little as can be. */
 export function beforeOf({ rounds }: Pick<PlanFile, 'rounds'>): BeforeById {
   const ids = rounds[0]?.people.map(({ id }) => id) ?? [];

@@ -1,10 +1,12 @@
 import loadHighs, { type Highs } from 'highs';
+import { painPlaces, painPlaceTable } from '../catalog/regions';
 import { toPlanFile } from '../cli/planFile';
 import { checkPlan } from '../testing/checkPlan';
 import { inventClass } from '../testing/inventClass';
 import { findBinding, moreWords, withMore } from './binding';
 import { composeClass } from './composeClass';
 import { poseClass } from './pose';
+import { findOption } from './readBack';
 import { prepareClass, type Pin, type PreparedClass, type Wishes } from './prepared';
 import { findRelief, listAsks } from './relief';
 import { solveRounds, usualSolve } from './solve';
@@ -151,6 +153,40 @@ describe('changing a plan', () => {
         const option = round.people.find((one) => one.id === id)!.option;
         expect(option?.loads.shoulder ?? 0).toBe(0);
       }
+    }
+  });
+
+  it('leaves nothing that loads either of two sore places', () => {
+    for (const one of painPlaces) {
+      for (const two of painPlaces) {
+        const sore = prepared.people.flatMap(({ id }) =>
+          [one, two].map((place) => ({ person: id, place })),
+        );
+        const closed: readonly string[] = [one, two].flatMap((place) => [
+          ...painPlaceTable[place].regions,
+        ]);
+        for (const { id, options } of poseClass(null, prepared, { ...wishes, sore }).problem
+          .people) {
+          const loaded = options.filter((option) =>
+            Object.keys(findOption(prepared, id, option.id)!.loads).some((region) =>
+              closed.includes(region),
+            ),
+          );
+          expect([one, two, loaded.map((option) => option.id)]).toEqual([one, two, []]);
+        }
+      }
+    }
+  });
+
+  it('keeps a pin for the rounds to come, whatever was done before', () => {
+    const plan = compose();
+    for (const { id, options } of prepared.people) {
+      const rest = options.find(({ isRest }) => isRest)!;
+      const pin: Pin = { kind: 'student', person: id, option: rest.id };
+      const after = compose({ done: 1, pins: [pin] }, prepared, plan);
+      expect(after.pins).toEqual([{ pin, isKept: true }]);
+      expect([1, 2].map((round) => optionOf(after, id, round))).toEqual([rest.id, rest.id]);
+      expect(optionOf(after, id, 0)).toBe(optionOf(plan, id, 0));
     }
   });
 

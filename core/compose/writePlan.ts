@@ -4,7 +4,7 @@ import type { PlannedOption } from './options';
 import { placeEverybody, type Place } from './places';
 import { roundOf, type BeforeById, type Posed } from './pose';
 import type { Pin, PreparedClass, Wishes } from './prepared';
-import { countTurns, keepsPin, type Pattern, type RoundsProblem } from './problem';
+import { countTurns, firstOpen, keepsPin, type Pattern, type RoundsProblem } from './problem';
 import { solveQuickly, type RoundsPlan } from './solve';
 import type { TimelineItem } from './timeline';
 import { addUp } from './usage';
@@ -169,6 +169,7 @@ function reportPins(
     if (pin.kind === 'tired') return { pin, isKept: true };
     const person = people[at];
     const round = pin.round;
+    const from = firstOpen(problem.people[at], problem.done);
     if (round !== undefined && round > problem.rounds) {
       return { pin, isKept: false, why: `there are ${problem.rounds} rounds` };
     }
@@ -178,12 +179,12 @@ function reportPins(
         const shut = person.shut.find(({ stage }) => pin.option.startsWith(stage));
         return { pin, isKept: false, why: shut?.why ?? 'not open to this student tonight' };
       }
-      const isKept = keepsPin(assignment[at], { option: pin.option, ...roundOf(pin) });
+      const isKept = keepsPin(assignment[at], { option: pin.option, ...roundOf(pin) }, from);
       return isKept ? { pin, isKept } : { pin, isKept, why: whyNot(problem, at) };
     }
     const span = problem.walls.find(({ id }) => id === pin.span);
     if (span === undefined) return { pin, isKept: false, why: 'this room has no such stretch' };
-    const isKept = keepsPin(assignment[at], { wall: pin.span, ...roundOf(pin) });
+    const isKept = keepsPin(assignment[at], { wall: pin.span, ...roundOf(pin) }, from);
     return isKept ? { pin, isKept } : { pin, isKept, why: whyNot(problem, at) };
   });
 }

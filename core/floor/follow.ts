@@ -3,6 +3,7 @@ import type { BaseId } from '../catalog/checks';
 import type { LadderId } from '../catalog/stage';
 import type { PlanFile } from '../cli/planFile';
 import type { PreparedClass, Wishes } from '../compose/prepared';
+import { isPlacementOpen } from '../compose/readBack';
 import { doorKey, type FloorState } from './replay';
 
 export type PlacedPerson = PlanFile['rounds'][number]['people'][number];
@@ -84,16 +85,6 @@ export function wishesNow(
   return { ...(rest as Wishes), ...next, done };
 }
 
-/** Is what somebody is placed with still open to them? Sitting out always is. */
-export function isOpenTo(
-  { people }: Pick<PreparedClass, 'people'>,
-  { id, option }: Pick<PlacedPerson, 'id' | 'option'>,
-): boolean {
-  const own = people.find((one) => one.id === id);
-  if (option === null || own === undefined) return true;
-  return [...own.options, ...own.fallbacks].some((one) => one.id === option);
-}
-
 /** Everybody who is here is in the rounds to come, with something that is open to them. */
 function isWhole(
   { rounds }: PlanFile,
@@ -104,7 +95,7 @@ function isWhole(
   return rounds.slice(done).every(({ people }) => {
     const placed = new Set(people.map(({ id }) => id));
     return (
-      people.every((one) => isOpenTo(prepared, one)) &&
+      people.every((one) => isPlacementOpen(prepared, one)) &&
       prepared.people.every(({ id }) => placed.has(id) || absent.includes(id))
     );
   });

@@ -63,7 +63,7 @@ export function FloorScreen({ bundle, role, others }: FloorScreenProps) {
   const [stopping, setStopping] = useState<{ readonly person: string | null } | null>(null);
   const [isEnding, setEnding] = useState(false);
   const router = useRouter();
-  useWakeLock();
+  useWakeLock(state.endedMs === null);
   useEffect(() => {
     void tidy(Date.now()).catch(() => undefined);
   }, []);

@@ -1,15 +1,17 @@
 'use client';
 
 import { Button, NativeSelect, SegmentedControl } from '@mantine/core';
-import { IconPlayerPlay, IconPlayerStopFilled } from '@tabler/icons-react';
+import { IconPlayerPlay, IconPlayerStopFilled, IconWind } from '@tabler/icons-react';
 import { useState } from 'react';
 import type { BaseId, FaultId } from '@/core/catalog/checks';
-import type { Hold } from '@/core/floor/replay';
-import { needsWord } from '@/core/floor/replay';
+import { listPace } from '@/core/floor/pacer';
+import { needsWord, type Hold } from '@/core/floor/replay';
 import type { FloorBundle, FloorCheck } from '@/server/floorBundle';
+import { BreathNow } from './BreathNow';
 import { FaultSheet } from './FaultSheet';
 import { PersonTile } from './PersonTile';
 import classes from './floor.module.css';
+import { wakeSound } from './sound';
 import type { Floor } from './useFloor';
 import { useNow } from './useNow';
 import { clockWords } from './words';
@@ -141,6 +143,9 @@ function usualBase({ plan }: FloorBundle): BaseId {
   return family === 'headstand' ? 'head' : 'hands';
 }
 
+/** Longer than anybody is held: the pace of a hold has no end of its own. */
+const longestBreaths = 240;
+
 type WithHold = HoldPanelProps & { readonly hold: Hold };
 
 const labelOf = (checks: readonly FloorCheck[], { check, side, base }: Hold) =>
@@ -162,6 +167,7 @@ function HoldRunning({ floor, bundle, names, hold, onShow }: WithHold) {
       ? (now - hold.start.at.monoMs) / 1000
       : (nowLine(now) - hold.startedMs) / 1000;
   const up = hold.people.filter(({ down }) => down === null);
+  const [isPaced, setPaced] = useState(false);
   return (
     <section className={classes.hold} aria-label={`Hold: ${labelOf(bundle.checks, hold)}`}>
       <div className={classes.holdHead}>
@@ -169,6 +175,18 @@ function HoldRunning({ floor, bundle, names, hold, onShow }: WithHold) {
         <output className={classes.clock} aria-label="Seconds">
           {clockWords(Math.max(0, seconds))}
         </output>
+        <Button
+          size="lg"
+          variant={isPaced ? 'light' : 'default'}
+          aria-pressed={isPaced}
+          leftSection={<IconWind size={22} />}
+          onClick={() => {
+            wakeSound();
+            setPaced(!isPaced);
+          }}
+        >
+          Breathe
+        </Button>
         <Button
           className={classes.big}
           leftSection={<IconPlayerStopFilled size={28} />}
@@ -184,6 +202,16 @@ function HoldRunning({ floor, bundle, names, hold, onShow }: WithHold) {
         {Math.floor(Math.max(0, seconds) / bundle.breathSeconds)} breaths · {up.length} of{' '}
         {hold.people.length} still up. Tap who comes down; press long for a fault.
       </p>
+      {isPaced && (
+        <BreathNow
+          startedAt={now - seconds * 1000}
+          steps={listPace({ kind: 'breaths', breaths: longestBreaths }, bundle.breathSeconds)}
+          breathSeconds={bundle.breathSeconds}
+          isHeard
+          isOpenEnded
+          onOver={() => setPaced(false)}
+        />
+      )}
       <div className={classes.tiles}>
         {hold.people.map(({ person, down, faults }) => (
           <PersonTile

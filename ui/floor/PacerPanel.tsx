@@ -2,11 +2,11 @@
 
 import { Button, NumberInput, SegmentedControl, Switch } from '@mantine/core';
 import { IconPlayerPlay, IconPlayerStop } from '@tabler/icons-react';
-import { useEffect, useRef, useState } from 'react';
-import { listPace, paceAt, paceSeconds, type PaceSpec } from '@/core/floor/pacer';
+import { useState } from 'react';
+import { listPace, paceSeconds, type PaceSpec } from '@/core/floor/pacer';
+import { BreathNow } from './BreathNow';
 import classes from './floor.module.css';
-import { soundBell, soundIn, soundOut, wakeSound } from './sound';
-import { useNow } from './useNow';
+import { wakeSound } from './sound';
 import { leftWords } from './words';
 
 type Kind = PaceSpec['kind'];
@@ -31,7 +31,7 @@ export function PacerPanel({ breathSeconds }: { readonly breathSeconds: number }
       {startedAt === null ? (
         <Resting />
       ) : (
-        <Running
+        <BreathNow
           startedAt={startedAt}
           steps={steps}
           breathSeconds={seconds}
@@ -124,53 +124,3 @@ const Resting = () => (
     <div className={classes.breathRound} style={{ transform: 'scale(0.45)' }} />
   </div>
 );
-
-function Running({
-  startedAt,
-  steps,
-  breathSeconds,
-  isHeard,
-  onOver,
-}: {
-  readonly startedAt: number;
-  readonly steps: ReturnType<typeof listPace>;
-  readonly breathSeconds: number;
-  readonly isHeard: boolean;
-  readonly onOver: () => void;
-}) {
-  const now = paceAt(steps, (useNow(50) - startedAt) / 1000, breathSeconds);
-  const last = useRef('');
-  const { index, breath, phase, isOver, step } = now;
-  useEffect(() => {
-    const key = `${index}/${step.kind === 'hold' ? `${breath}${phase}` : ''}`;
-    if (key === last.current && !isOver) return;
-    const wasStep = last.current.split('/')[0];
-    last.current = key;
-    if (isHeard) {
-      if (isOver || (wasStep !== '' && wasStep !== String(index))) soundBell();
-      else if (step.kind === 'hold') {
-        if (phase === 'in') soundIn(breathSeconds / 2);
-        else soundOut(breathSeconds / 2);
-      }
-    }
-    if (isOver) onOver();
-  }, [breath, breathSeconds, index, isHeard, isOver, onOver, phase, step.kind]);
-  return (
-    <div className={classes.breath} data-kind={step.kind}>
-      <div
-        className={classes.breathRound}
-        style={{ transform: `scale(${0.45 + 0.55 * (step.kind === 'hold' ? now.fullness : 0)})` }}
-      />
-      <div className={classes.breathWords}>
-        <strong>{step.kind === 'reset' ? 'rest' : phase === 'in' ? 'in' : 'out'}</strong>
-        <span>
-          {step.label}
-          {step.kind === 'hold' && now.breathsOfStep > 1
-            ? ` · breath ${breath} of ${now.breathsOfStep}`
-            : ''}
-        </span>
-        <span>{leftWords(now.leftSeconds)}</span>
-      </div>
-    </div>
-  );
-}

@@ -1,8 +1,8 @@
 'use client';
 
-import { findOption } from '@/core/compose/readBack';
+import { findOption, isPlacementOpen } from '@/core/compose/readBack';
 import { propWords } from '@/core/compose/stations';
-import { doorOf, isOpenTo, listMoves, planOf, type PlacedPerson } from '@/core/floor/follow';
+import { doorOf, listMoves, planOf, type PlacedPerson } from '@/core/floor/follow';
 import { hasSign } from '@/core/floor/replay';
 import type { FloorBundle } from '@/server/floorBundle';
 import { RoomView } from '@/ui/plan/RoomView';
@@ -45,7 +45,7 @@ export function RoundPanel({ floor, bundle, names, round, onPerson }: RoundPanel
             // Also while the new plan is on its way, or when it could not be made.
             const line = hasSign(state, placed.id)
               ? 'Rest; somebody sees to them'
-              : !isOpenTo(bundle.prepared, placed)
+              : !isPlacementOpen(bundle.prepared, placed)
                 ? 'Wait: no longer open'
                 : door === 'ask'
                   ? `confirm first; ${placed.otherwise?.toLowerCase() ?? 'wait'}`

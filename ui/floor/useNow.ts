@@ -12,9 +12,10 @@ export function useNow(everyMs: number): number {
   return now;
 }
 
-/** Keeps the screen awake while the page is in sight, where the device can. */
-export function useWakeLock(): void {
+/** Keeps the screen awake while the class runs and the page is in sight, where the device can. */
+export function useWakeLock(isRunning: boolean): void {
   useEffect(() => {
+    if (!isRunning) return;
     let lock: WakeLockSentinel | null = null;
     let isOver = false;
     const ask = async () => {
@@ -35,5 +36,5 @@ export function useWakeLock(): void {
       document.removeEventListener('visibilitychange', onSight);
       void lock?.release().catch(() => undefined);
     };
-  }, []);
+  }, [isRunning]);
 }
