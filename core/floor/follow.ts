@@ -116,14 +116,26 @@ function dedupe<T extends { person: string; place: string }>(list: readonly T[])
   });
 }
 
-/** The running order stays as it was begun, and so do the rounds behind; only the rest is new. */
+const whoDidWhat = ({ people }: PlanFile['rounds'][number]) =>
+  people
+    .map(({ id, option }) => `${id}/${option}`)
+    .sort()
+    .join('|');
+
+/**
+ * The running order stays as it was begun; only the rounds to come and what belongs to them are
+ * new. Rounds behind are taken from the new plan, under its letters, where it still knows what was
+ * done in them.
+ */
 export const mergePlan = (before: PlanFile, after: PlanFile): PlanFile => ({
   ...after,
   timeline: before.timeline,
   checks: before.checks,
-  rounds: after.rounds.map((round, index) =>
-    index < after.wishes.done ? (before.rounds[index] ?? round) : round,
-  ),
+  rounds: after.rounds.map((round, index) => {
+    const was = before.rounds[index];
+    if (was === undefined || index >= after.wishes.done) return round;
+    return whoDidWhat(was) === whoDidWhat(round) ? round : was;
+  }),
 });
 
 export interface Move {

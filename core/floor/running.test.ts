@@ -7,6 +7,7 @@ import { prepareClass, putPerson, type PreparedClass, type Wishes } from '../com
 import { beforeOf, findOption, isPlacementOpen } from '../compose/readBack';
 import { usualSolve } from '../compose/solve';
 import { seededRandom } from '../random';
+import { checkPlan } from '../testing/checkPlan';
 import { inventClass } from '../testing/inventClass';
 import { mergePlan, wishesNow } from './follow';
 import { replay, type FloorState } from './replay';
@@ -108,10 +109,19 @@ function runClass(seed: number): void {
     if (asked !== null) plan = mergePlan(plan, write(asked, plan));
     const said = `seed ${seed}, step ${step}`;
     expect([said, findBroken(plan, state, prepared)]).toEqual([said, []]);
-    expect([said, plan.rounds.slice(0, roundsDone)]).toEqual([
-      said,
-      before.rounds.slice(0, roundsDone),
-    ]);
+    const broken = checkPlan(plan, {
+      room: input.room,
+      pieces: input.pieces,
+      helpers: wishes.helpers,
+      people: input.people.map(({ id, opened, body }) => ({ id, opened, heightM: body.heightM })),
+      // Who leaves or comes in the middle misses rounds, and may have room for one try alone.
+    }).filter((words) => !/misses a round|tries only once/.test(words));
+    expect([said, broken]).toEqual([said, []]);
+    const whatWasDone = ({ rounds }: PlanFile) =>
+      rounds
+        .slice(0, roundsDone)
+        .map(({ people }) => people.map(({ id, option }) => [id, option]).sort());
+    expect([said, whatWasDone(plan)]).toEqual([said, whatWasDone(before)]);
     // The new plan answers it: nothing is asked again and again.
     expect([said, wishesNow(state, begun, plan, prepared)]).toEqual([said, null]);
   }
