@@ -2,7 +2,6 @@
 
 import { Button, Menu, Modal } from '@mantine/core';
 import {
-  IconArrowBackUp,
   IconChevronLeft,
   IconChevronRight,
   IconClock,
@@ -11,7 +10,6 @@ import {
   IconHandStop,
   IconWind,
 } from '@tabler/icons-react';
-import { format } from 'date-fns';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
@@ -25,17 +23,18 @@ import { DoorPanel } from './DoorPanel';
 import type { Other } from './NewAtDoor';
 import { HoldPanel, type HoldWish } from './HoldPanel';
 import { LoadPanel } from './LoadPanel';
+import { Now } from './Now';
 import { PacerPanel } from './PacerPanel';
 import { PersonSheet } from './PersonSheet';
 import { ResetPanel, RoundPanel } from './RoundPanel';
 import { StopSheet } from './StopSheet';
+import { TopBar } from './TopBar';
 import classes from './floor.module.css';
 import { keepOffline } from './offline';
 import { tidy } from './store';
-import { useFloor, type Floor } from './useFloor';
-import { useNow, useWakeLock } from './useNow';
+import { useFloor } from './useFloor';
+import { useWakeLock } from './useNow';
 import { useReplan } from './useReplan';
-import { actWords, leftWords } from './words';
 
 interface FloorScreenProps {
   readonly bundle: FloorBundle;
@@ -328,100 +327,5 @@ function usualHold({ plan, checks }: FloorBundle): string | null {
   );
   return (
     planned?.check ?? usualHolds.find((check) => checks.some((one) => one.check === check)) ?? null
-  );
-}
-
-const linkWords = {
-  starting: 'starting',
-  heard: 'all saved',
-  offline: 'no connection',
-  gone: 'not known there',
-  full: 'disk full',
-  refused: 'not let in',
-} as const;
-
-function TopBar({
-  floor,
-  bundle,
-  names,
-  replan,
-}: {
-  readonly floor: Floor;
-  readonly bundle: FloorBundle;
-  readonly names: ReadonlyMap<string, string>;
-  readonly replan: ReturnType<typeof useReplan>;
-}) {
-  useNow(1000);
-  const { waiting, link, problem, state, device, undo } = floor;
-  const last = device === null ? undefined : state.undoable.get(device);
-  const words =
-    last === undefined ? '' : actWords(last.act, (person) => names.get(person) ?? 'somebody');
-  return (
-    <header className={classes.top}>
-      <strong className={classes.wall} suppressHydrationWarning>
-        {format(new Date(), 'HH:mm')}
-      </strong>
-      <span className={classes.course}>{bundle.course.name}</span>
-      <span className={classes.saved} data-link={link} role="status">
-        {waiting > 0 ? `${waiting} not saved yet` : linkWords[link]}
-        {replan.status === 'working' && ' · planning the rounds to come'}
-        {replan.status === 'failed' && ' · the old plan stands'}
-        {replan.status === 'standing' &&
-          replan.tookMs !== null &&
-          ` · planned anew in ${(replan.tookMs / 1000).toFixed(1)} s`}
-      </span>
-      <Button
-        size="md"
-        variant="default"
-        leftSection={<IconArrowBackUp size={20} />}
-        disabled={last === undefined}
-        onClick={undo}
-      >
-        Undo{words === '' ? '' : `: ${words}`}
-      </Button>
-      {problem !== null && (
-        <p className={classes.problem} role="alert">
-          {problem}
-        </p>
-      )}
-    </header>
-  );
-}
-
-function Now({
-  floor,
-  item,
-  bundle,
-}: {
-  readonly floor: Floor;
-  readonly item: FloorBundle['plan']['timeline'][number] | undefined;
-  readonly bundle: FloorBundle;
-}) {
-  const now = useNow(500);
-  if (item === undefined) return null;
-  const { state, nowLine } = floor;
-  const since = state.segmentSinceMs ?? bundle.startedMs;
-  const left = item.minutes * 60 - (nowLine(now) - since) / 1000;
-  const drill = item.drill === undefined ? undefined : bundle.drills[item.drill];
-  return (
-    <section className={classes.now} aria-label="Now">
-      <div>
-        <h1>{item.label}</h1>
-        {drill && (
-          <p className={classes.how}>
-            {drill.how} <strong>{drill.dose}.</strong>
-            {item.waves === 2 && ' In two turns: the pieces go round half.'}
-          </p>
-        )}
-      </div>
-      <output
-        className={classes.left}
-        data-over={left < 0}
-        aria-label={left < 0 ? 'Over time' : 'Left'}
-        suppressHydrationWarning
-      >
-        {leftWords(left)}
-      </output>
-    </section>
   );
 }

@@ -3,17 +3,8 @@
 import { SegmentedControl } from '@mantine/core';
 import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
-import {
-  Bar,
-  CartesianGrid,
-  ComposedChart,
-  Legend,
-  Line,
-  ResponsiveContainer,
-  XAxis,
-  YAxis,
-} from 'recharts';
 import type { FloorDay } from '@/server/record';
+import { EveningChart, tryBars } from './EveningChart';
 import { FigureTable } from './FigureTable';
 import classes from './record.module.css';
 
@@ -44,13 +35,12 @@ export function FloorDays({
     sum((day) => day.rightReached),
     right,
   );
-  const data = days.map((day) => ({
+  const rows = days.map((day) => ({
     day: format(parseISO(day.date), 'd MMM'),
     minutes: Math.round(day.upsideSeconds / 6) / 10,
     reached: day.reached,
     missed: day.tries - day.reached,
   }));
-  const axis = { stroke: 'var(--lv-muted)', tick: { fill: 'var(--lv-ink)', fontSize: 13 } };
   return (
     <>
       <div className={classes.blockHead}>
@@ -75,43 +65,13 @@ export function FloorDays({
         <a href={csv}>CSV</a>
       </div>
       {shown === 'chart' ? (
-        <div role="img" aria-label="Minutes upside down and tries by evening">
-          <ResponsiveContainer width="100%" height={230}>
-            <ComposedChart data={data} margin={{ left: -16, right: 4, top: 8 }}>
-              <CartesianGrid stroke="var(--lv-rule)" vertical={false} />
-              <XAxis dataKey="day" {...axis} />
-              <YAxis yAxisId="tries" allowDecimals={false} {...axis} />
-              <YAxis yAxisId="minutes" orientation="right" unit=" min" {...axis} />
-              <Legend />
-              <Bar
-                yAxisId="tries"
-                stackId="tries"
-                dataKey="reached"
-                name="reached the wall"
-                fill="var(--lv-green)"
-                isAnimationActive={false}
-                maxBarSize={34}
-              />
-              <Bar
-                yAxisId="tries"
-                stackId="tries"
-                dataKey="missed"
-                name="not yet"
-                fill="var(--lv-soft)"
-                isAnimationActive={false}
-                maxBarSize={34}
-              />
-              <Line
-                yAxisId="minutes"
-                dataKey="minutes"
-                name="minutes upside down"
-                stroke="var(--lv-brass)"
-                strokeWidth={3}
-                isAnimationActive={false}
-              />
-            </ComposedChart>
-          </ResponsiveContainer>
-        </div>
+        <EveningChart
+          label="Minutes upside down and tries by evening"
+          rows={rows}
+          bars={tryBars}
+          line={{ key: 'minutes', name: 'minutes upside down', unit: ' min' }}
+          height={230}
+        />
       ) : (
         <FigureTable
           head={['evening', 'minutes', 'tries', 'reached', 'left', 'right', 'soft', 'heavy']}

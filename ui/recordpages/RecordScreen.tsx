@@ -5,17 +5,8 @@ import { format, parseISO } from 'date-fns';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState, type ReactNode } from 'react';
-import {
-  Bar,
-  CartesianGrid,
-  ComposedChart,
-  Legend,
-  Line,
-  ResponsiveContainer,
-  XAxis,
-  YAxis,
-} from 'recharts';
 import type { CourseRecord, RecordKind } from '@/server/record';
+import { EveningChart, tryBars } from './EveningChart';
 import { FlowChart } from './FlowChart';
 import { FigureTable } from './FigureTable';
 import classes from './record.module.css';
@@ -195,91 +186,36 @@ function Block({ title, file, chart, table, wide }: BlockProps) {
   );
 }
 
-const axis = { stroke: 'var(--lv-muted)', tick: { fill: 'var(--lv-ink)', fontSize: 13 } };
-
 function WeeksChart({ record }: { readonly record: CourseRecord }) {
-  const data = record.weeks.map((week) => ({
-    ...week,
-    day: dayWords(week.date),
-    upside: Math.round(week.upsideMinutes * 10) / 10,
+  const rows = record.weeks.map(({ date, came, upsideMinutes }) => ({
+    day: dayWords(date),
+    came,
+    upside: Math.round(upsideMinutes * 10) / 10,
   }));
   return (
-    <div role="img" aria-label="Attendance and minutes upside down by evening">
-      <ResponsiveContainer width="100%" height={250}>
-        <ComposedChart data={data} margin={{ left: -16, right: 4, top: 8 }}>
-          <CartesianGrid stroke="var(--lv-rule)" vertical={false} />
-          <XAxis dataKey="day" {...axis} />
-          <YAxis yAxisId="people" allowDecimals={false} {...axis} />
-          <YAxis yAxisId="minutes" orientation="right" {...axis} />
-          <Legend />
-          <Bar
-            yAxisId="people"
-            dataKey="came"
-            name="came"
-            fill="var(--lv-ink)"
-            isAnimationActive={false}
-            maxBarSize={34}
-          />
-          <Line
-            yAxisId="minutes"
-            dataKey="upside"
-            name="minutes upside down, all together"
-            stroke="var(--lv-brass)"
-            strokeWidth={3}
-            isAnimationActive={false}
-          />
-        </ComposedChart>
-      </ResponsiveContainer>
-    </div>
+    <EveningChart
+      label="Attendance and minutes upside down by evening"
+      rows={rows}
+      bars={[{ key: 'came', name: 'came', fill: 'var(--lv-ink)' }]}
+      line={{ key: 'upside', name: 'minutes upside down, all together' }}
+    />
   );
 }
 
 function TriesChart({ record }: { readonly record: CourseRecord }) {
-  const data = record.weeks.map((week) => ({
+  const rows = record.weeks.map((week) => ({
     day: dayWords(week.date),
     reached: week.reached,
     missed: week.tries - week.reached,
     soft: week.landings === 0 ? null : Math.round((100 * week.soft) / week.landings),
   }));
   return (
-    <div role="img" aria-label="Tries, those that reached the wall, and soft landings by evening">
-      <ResponsiveContainer width="100%" height={250}>
-        <ComposedChart data={data} margin={{ left: -16, right: 4, top: 8 }}>
-          <CartesianGrid stroke="var(--lv-rule)" vertical={false} />
-          <XAxis dataKey="day" {...axis} />
-          <YAxis yAxisId="tries" allowDecimals={false} {...axis} />
-          <YAxis yAxisId="share" orientation="right" domain={[0, 100]} unit=" %" {...axis} />
-          <Legend />
-          <Bar
-            yAxisId="tries"
-            stackId="tries"
-            dataKey="reached"
-            name="reached the wall"
-            fill="var(--lv-green)"
-            isAnimationActive={false}
-            maxBarSize={34}
-          />
-          <Bar
-            yAxisId="tries"
-            stackId="tries"
-            dataKey="missed"
-            name="not yet"
-            fill="var(--lv-soft)"
-            isAnimationActive={false}
-            maxBarSize={34}
-          />
-          <Line
-            yAxisId="share"
-            dataKey="soft"
-            name="soft landings, of those seen"
-            stroke="var(--lv-brass)"
-            strokeWidth={3}
-            connectNulls={false}
-            isAnimationActive={false}
-          />
-        </ComposedChart>
-      </ResponsiveContainer>
-    </div>
+    <EveningChart
+      label="Tries, those that reached the wall, and soft landings by evening"
+      rows={rows}
+      bars={tryBars}
+      line={{ key: 'soft', name: 'soft landings, of those seen', unit: ' %', domain: [0, 100] }}
+    />
   );
 }
 

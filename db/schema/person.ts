@@ -1,0 +1,175 @@
+/** People: their bodies, what restricts them, and what lifts it. */
+import { randomUUID } from 'node:crypto';
+import {
+  index,
+  integer,
+  primaryKey,
+  real,
+  sqliteTable,
+  text,
+  uniqueIndex,
+  type AnySQLiteColumn,
+} from 'drizzle-orm/sqlite-core';
+import { cautionIds, type CautionColumn } from '@/core/catalog/cautions';
+import { painPlaces, stopSigns } from '@/core/catalog/regions';
+import { ladderIds, type LadderId } from '@/core/catalog/stage';
+import { shapeIds } from '@/core/catalog/shapes';
+import { lengthIds } from '@/core/body/lengths';
+import { floorClass } from './floor';
+
+export const person = sqliteTable('person', {
+  id: integer('id').primaryKey({ autoIncrement: true }),
+  /** Goes with the person into files, so that the same one is known again. */
+  uid: text('uid')
+    .notNull()
+    .unique()
+    .$defaultFn(() => randomUUID()),
+  /** Rises with every change to the person or their records (kept by triggers). */
+  revision: integer('revision').notNull().default(1),
+  name: text('name').notNull(),
+  heightM: real('height_m').notNull(),
+  /** As typed, so that nobody's 5'6" comes back as 5'5 7/8". */
+  heightTyped: text('height_typed').notNull(),
+  massKg: real('mass_kg'),
+  /** Hands-on help: yes, ask each time, no. */
+  consent: text('consent', { enum: ['yes', 'ask', 'no'] })
+    .notNull()
+    .default('ask'),
+  /** Newest day on which the teacher noted that earlier pain is gone. */
+  painClearedOn: text('pain_cleared_on'),
+  /** Day of the last screening; absent: never asked. */
+  screenedOn: text('screened_on'),
+  /** Reports in the teacher's own words, in no list. */
+  otherWords: text('other_words', { mode: 'json' }).$type<string[]>().notNull().default([]),
+  archivedOn: text('archived_on'),
+  importId: integer('import_id'),
+});
+
+/** Where a person works now, one rung on each ladder they have begun. */
+export const personRung = sqliteTable(
+  'person_rung',
+  {
+    personId: integer('person_id')
+      .notNull()
+      .references(() => person.id, { onDelete: 'cascade' }),
+    family: text('family', { enum: ladderIds }).notNull(),
+    stage: text('stage').notNull(),
+    since: text('since').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.personId, table.family] })],
+);
+
+/** The teacher's note that a clinician has given their word. */
+export const clearance = sqliteTable(
+  'clearance',
+  {
+    id: integer('id').primaryKey({ autoIncrement: true }),
+    personId: integer('person_id')
+      .notNull()
+      .references(() => person.id, { onDelete: 'cascade' }),
+    about: text('about', { enum: [...cautionIds, 'stop-sign'] }).notNull(),
+    covers: text('covers', { mode: 'json' }).$type<CautionColumn[]>().notNull(),
+    ladders: text('ladders', { mode: 'json' }).$type<LadderId[]>(),
+    notedOn: text('noted_on').notNull(),
+    until: text('until').notNull(),
+  },
+  (table) => [index('clearance_person').on(table.personId)],
+);
+
+export const stopSign = sqliteTable(
+  'stop_sign',
+  {
+    id: integer('id').primaryKey({ autoIncrement: true }),
+    personId: integer('person_id')
+      .notNull()
+      .references(() => person.id, { onDelete: 'cascade' }),
+    sign: text('sign', { enum: stopSigns }).notNull(),
+    date: text('date').notNull(),
+    /** The class and the tap it came from. */
+    classId: integer('class_id').references((): AnySQLiteColumn => floorClass.id, {
+      onDelete: 'set null',
+    }),
+    originKey: text('origin_key'),
+  },
+  (table) => [
+    index('stop_sign_person').on(table.personId),
+    uniqueIndex('stop_sign_origin').on(table.classId, table.originKey),
+  ],
+);
+
+/** Pain that somebody reported outside a check; closes what loads the place until noted as gone. */
+export const painReport = sqliteTable(
+  'pain_report',
+  {
+    id: integer('id').primaryKey({ autoIncrement: true }),
+    personId: integer('person_id')
+      .notNull()
+      .references(() => person.id, { onDelete: 'cascade' }),
+    classId: integer('class_id').references(() => floorClass.id, { onDelete: 'set null' }),
+    originKey: text('origin_key'),
+    place: text('place', { enum: painPlaces }).notNull(),
+    date: text('date').notNull(),
+  },
+  (table) => [
+    uniqueIndex('pain_report_origin').on(table.classId, table.originKey),
+    index('pain_report_person').on(table.personId),
+  ],
+);
+
+/** Measured lengths only; the rest follow from height. */
+export const personLength = sqliteTable(
+  'person_length',
+  {
+    personId: integer('person_id')
+      .notNull()
+      .references(() => person.id, { onDelete: 'cascade' }),
+    length: text('length', { enum: lengthIds }).notNull(),
+    metres: real('metres').notNull(),
+    typed: text('typed').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.personId, table.length] })],
+);
+
+export const personCaution = sqliteTable(
+  'person_caution',
+  {
+    personId: integer('person_id')
+      .notNull()
+      .references(() => person.id, { onDelete: 'cascade' }),
+    caution: text('caution', { enum: cautionIds }).notNull(),
+    notedOn: text('noted_on').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.personId, table.caution] })],
+);
+
+/** Set-ups found by experience, newest last; nothing is overwritten. */
+export const savedSetup = sqliteTable(
+  'saved_setup',
+  {
+    id: integer('id').primaryKey({ autoIncrement: true }),
+    personId: integer('person_id')
+      .notNull()
+      .references(() => person.id, { onDelete: 'cascade' }),
+    family: text('family', { enum: shapeIds }).notNull(),
+    values: text('values', { mode: 'json' }).$type<Record<string, number>>().notNull(),
+    note: text('note').notNull().default(''),
+    savedOn: text('saved_on').notNull(),
+  },
+  (table) => [index('saved_setup_person').on(table.personId, table.family)],
+);
+
+/**
+ * Left behind by somebody deleted: a digest of their uid and nothing else, so that a record or a
+ * file that arrives later cannot bring them back.
+ */
+export const removedPerson = sqliteTable('removed_person', {
+  mark: text('mark').primaryKey(),
+  removedOn: text('removed_on').notNull(),
+});
+
+/** One import, so that it can be taken back as a whole. */
+export const peopleImport = sqliteTable('people_import', {
+  id: integer('id').primaryKey({ autoIncrement: true }),
+  importedOn: text('imported_on').notNull(),
+  people: integer('people').notNull(),
+});
