@@ -9,6 +9,8 @@ import { listAttempts, listTaps, listUpsideTime } from '@/db/floor';
 import { careOf, findPerson, listCoursePeople, listPeople } from '@/db/people';
 import { listRecords } from '@/db/records';
 import { changeCare, notePainGone } from './changes';
+import { keepPlan } from './classChanges';
+import { findStandingPlan, readClass } from './classViews';
 import { today } from './clock';
 import { database, databaseFile } from './database';
 import { createPairing, dropDevice, findDeviceBy, joinDevice, readDevices } from './devices';
@@ -230,6 +232,29 @@ it('says that the disk is full, keeps nothing of it, and stays readable', async 
   expect(readReview(uid)!.people).toHaveLength(people.length);
   database().run('PRAGMA max_page_count = 1000000');
   expect(send(uid, taps).upTo).toBe(400);
+});
+
+it('who was planned away and did not come was away, and who came all the same was there', () => {
+  seedDemo(database(), today());
+  const view = readClass(1)!;
+  const [a, b] = view.members.map(({ id }) => id);
+  const wishes = { ...view.wishes, absent: [a, b] };
+  must(
+    keepPlan(1, view.meeting.date, {
+      seen: view.revision,
+      wishes,
+      plan: findStandingPlan({ ...view, wishes, kept: null }),
+    }),
+  );
+  const uid = must(beginClass(1));
+  send(uid, tapsOf([{ kind: 'absent', person: b, isAbsent: false }, { kind: 'end' }]));
+  const evening = listMeetings(database(), 1).find(({ date }) => date === today())!;
+  const came = new Map(
+    listAttendance(database(), [evening.id]).map((one) => [String(one.personId), one.came]),
+  );
+  expect([came.get(a), came.get(b)]).toEqual([false, true]);
+  const reviewed = readReview(uid)!.people.filter(({ id }) => [a, b].includes(String(id)));
+  expect(reviewed.map(({ came: is }) => is)).toEqual([false, true]);
 });
 
 describe('somebody at the door', () => {

@@ -2,6 +2,7 @@
 import { z } from 'zod';
 import type { CheckKey } from '@/core/catalog/checks';
 import { toRecords, secondsUpsideDown, toPains, toSigns } from '@/core/floor/records';
+import { awayFrom } from '@/core/floor/follow';
 import { replay } from '@/core/floor/replay';
 import { hideChecks, mayTap, tapForAssistant, type FloorRole } from '@/core/floor/roles';
 import { queueRule, takeIn } from '@/core/floor/queue';
@@ -147,7 +148,7 @@ export function takeTaps(uid: unknown, input: unknown, role: FloorRole): Outcome
 function writeResult(db: Db, row: FloorClassRow): void {
   const taps = listTaps(db, row.id).map(({ tap }) => tap);
   const state = replay(taps);
-  const { members } = bundleOf(row);
+  const { members, plan } = bundleOf(row);
   const ids = members.map((member) => Number(member.id)).filter(Number.isInteger);
   const here = new Set(listPeopleById(db, ids).map((person) => person.id));
   const withId = <T extends { readonly person: string }>(list: readonly T[]) =>
@@ -168,7 +169,7 @@ function writeResult(db: Db, row: FloorClassRow): void {
       .filter(({ personId }) => here.has(personId)),
   });
   saveEnded(db, row.id, state.endedMs === null ? null : Math.round(state.endedMs));
-  if (state.endedMs !== null) writeAttendance(db, row, [...here], state.absent);
+  if (state.endedMs !== null) writeAttendance(db, row, [...here], awayFrom(state, plan));
 }
 
 function isPossible(
@@ -180,12 +181,12 @@ function isPossible(
   return spec !== undefined && Number.isFinite(value) && value >= 0 && value <= spec.most;
 }
 
-/** Who came: everybody who was not marked absent. The evening is added where none was planned. */
+/** Who came: everybody who was not away. The evening is added where none was planned. */
 function writeAttendance(
   db: Db,
   row: FloorClassRow,
   people: readonly number[],
-  absent: ReadonlySet<string>,
+  away: ReadonlySet<string>,
 ): void {
   const { meeting, plan } = bundleOf(row);
   const planned = listMeetings(db, row.courseId).find(({ date }) => date === row.day);
@@ -201,6 +202,6 @@ function writeAttendance(
       peak: null,
     });
   for (const person of people) {
-    saveAttendance(db, meetingId, person, { came: !absent.has(String(person)) });
+    saveAttendance(db, meetingId, person, { came: !away.has(String(person)) });
   }
 }

@@ -12,6 +12,7 @@ import {
   removeReview,
   saveReview,
 } from '@/db/floor';
+import { awayFrom } from '@/core/floor/follow';
 import { replay, needsWord } from '@/core/floor/replay';
 import { faultTable, type FaultId } from '@/core/catalog/checks';
 import { findStand } from '@/core/ladder/stand';
@@ -74,6 +75,7 @@ export function readReview(uid: string): ReviewView | null {
   if (row === null || course === null) return null;
   const bundle = bundleOf(row);
   const state = replay(listTaps(db, row.id).map(({ tap }) => tap));
+  const away = awayFrom(state, bundle.plan);
   const ids = bundle.members.map(({ id }) => Number(id));
   const people = listPeopleById(db, ids);
   const school = readSchool(db, course.profile);
@@ -112,7 +114,7 @@ export function readReview(uid: string): ReviewView | null {
       return {
         id: person.id,
         name: person.name,
-        came: !state.absent.has(String(person.id)),
+        came: !away.has(String(person.id)),
         seen: [
           ...records
             .filter(({ personId }) => personId === person.id)

@@ -64,6 +64,37 @@ describe('a group hold', () => {
     ]);
   });
 
+  it('ends for whoever is stopped in the middle of it, at the stop and not at the end', () => {
+    const device = makeDevice('t');
+    const taps = [device.tap({ kind: 'halt', person: '2' })];
+    device.wait(5);
+    taps.push(device.tap(start('h', ['1', '2', '3', '4'])));
+    device.wait(8);
+    taps.push(device.tap({ kind: 'halt', person: '1' }));
+    device.wait(2);
+    taps.push(device.tap({ kind: 'sign', person: '1', sign: 'tingling' }));
+    taps.push(device.tap({ kind: 'sore', person: '3', place: 'wrist' }));
+    device.wait(5);
+    // Down first, then seen to be sore: the first of the two counts.
+    taps.push(device.tap(down('h', '4')));
+    device.wait(1);
+    taps.push(device.tap({ kind: 'sore', person: '4', place: 'neck' }));
+    device.wait(14);
+    taps.push(device.tap(stop('h')));
+    device.wait(3);
+    taps.push(device.tap({ kind: 'halt', person: '2' }));
+    const held = (person: string) =>
+      recordsOf(taps)
+        .filter((one) => one.person === person)
+        .map(({ value, stoppedByTeacher }) => [value, stoppedByTeacher]);
+    expect(held('1')).toEqual([[8, false]]);
+    // Stopped before it began and after it ended: up throughout.
+    expect(held('2')).toEqual([[30, true]]);
+    expect(held('3')).toEqual([[10, false]]);
+    expect(held('4')).toEqual([[15, false]]);
+    expect(secondsUpsideDown(replay(taps)).get('1')).toBe(8);
+  });
+
   it('gives nothing while it runs, and nobody a time from before it was taken back', () => {
     const device = makeDevice('t');
     const taps = [device.tap(start('h', ['1']))];

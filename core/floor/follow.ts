@@ -38,6 +38,13 @@ export function doorOf(
   return answers.every((answer) => answer === true) ? 'confirmed' : 'ask';
 }
 
+/** Who is away: who was planned away stays so until somebody marks them as come. */
+export const awayFrom = (
+  state: Pick<FloorState, 'absent' | 'present'>,
+  { wishes }: Pick<PlanFile, 'wishes'>,
+): ReadonlySet<string> =>
+  new Set([...wishes.absent.filter((id) => !state.present.has(id)), ...state.absent]);
+
 /** The plan the class follows now. */
 export const planOf = (state: Pick<FloorState, 'plan'>, begun: PlanFile): PlanFile =>
   state.plan ?? begun;
@@ -58,9 +65,7 @@ export function wishesNow(
 ): Wishes | null {
   const { wishes } = begun;
   const known = new Set(prepared.people.map(({ id }) => id));
-  // Who was planned away stays away until somebody marks them as come.
-  const away = [...wishes.absent.filter((id) => !state.present.has(id)), ...state.absent];
-  const absent = [...new Set(away)].filter((id) => known.has(id)).sort();
+  const absent = [...awayFrom(state, begun)].filter((id) => known.has(id)).sort();
   const lateRounds = new Map([
     ...wishes.late.map(({ person, round }) => [person, round] as const),
     ...state.late,

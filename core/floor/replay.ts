@@ -182,6 +182,9 @@ function readHolds(
     of('hold-fault'),
     of('hold-settle'),
   ];
+  const halts = [...of('halt'), ...of('sign'), ...of('sore')].sort(
+    (a, b) => clock.lineOf(a) - clock.lineOf(b),
+  );
   const seen = new Set<string>();
   return of('hold-start').flatMap((start): Hold[] => {
     const { hold: id, check, base, side } = start.act;
@@ -192,8 +195,17 @@ function readHolds(
     const [stop] = mine(stops);
     const stopped = stop === undefined ? null : clock.elapsed(start, stop);
     const people = [...new Set(start.act.people)].map((person): HoldPerson => {
-      const down = mine(downs).find(({ act }) => act.person === person);
-      const came = down === undefined ? null : clock.elapsed(start, down);
+      const tapped = mine(downs).find(({ act }) => act.person === person);
+      // Whoever is stopped in the middle of it has come down: they did not hold on to the end.
+      const halted = halts.find(
+        (one) =>
+          one.act.person === person &&
+          clock.lineOf(one) >= clock.lineOf(start) &&
+          (stop === undefined || clock.lineOf(one) <= clock.lineOf(stop)),
+      );
+      const [came = null] = [tapped, halted]
+        .flatMap((one) => (one === undefined ? [] : [clock.elapsed(start, one)]))
+        .sort((a, b) => a.seconds - b.seconds);
       // Who came down after the clock was stopped was up when it stopped.
       const isAfter = came !== null && stopped !== null && came.seconds > stopped.seconds;
       const own = mine(faults).filter(({ act }) => act.person === person);

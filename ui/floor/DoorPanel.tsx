@@ -1,7 +1,7 @@
 'use client';
 
 import { SegmentedControl } from '@mantine/core';
-import { planOf } from '@/core/floor/follow';
+import { awayFrom, planOf } from '@/core/floor/follow';
 import { doorKey } from '@/core/floor/replay';
 import type { FloorBundle } from '@/server/floorBundle';
 import { NewAtDoor, type Other } from './NewAtDoor';
@@ -23,11 +23,10 @@ type Coming = 'here' | 'late' | 'away';
 export function DoorPanel({ floor, bundle, names, others, onStop }: DoorPanelProps) {
   const { state, say } = floor;
   const plan = planOf(state, bundle.plan);
-  const begunAway = new Set(bundle.plan.wishes.absent);
+  const away = awayFrom(state, bundle.plan);
   const comingOf = (id: string): Coming => {
-    if (state.absent.has(id)) return 'away';
-    if ((state.late.get(id) ?? 1) > 1) return 'late';
-    return begunAway.has(id) && !state.present.has(id) ? 'away' : 'here';
+    if (away.has(id)) return 'away';
+    return (state.late.get(id) ?? 1) > 1 ? 'late' : 'here';
   };
   const mark = (id: string, coming: Coming) => {
     if (coming === 'away') return void say({ kind: 'absent', person: id, isAbsent: true });

@@ -13,7 +13,7 @@ import {
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
-import { planOf } from '@/core/floor/follow';
+import { awayFrom, planOf } from '@/core/floor/follow';
 import { needsWord } from '@/core/floor/replay';
 import type { FloorRole } from '@/core/floor/roles';
 import type { FloorBundle } from '@/server/floorBundle';
@@ -74,10 +74,7 @@ export function FloorScreen({ bundle, role, others }: FloorScreenProps) {
   }, [isOlder, floor.revision, router]);
   const plan = planOf(state, bundle.plan);
   const names = shortNames(bundle.members);
-  const away = new Set([
-    ...state.absent,
-    ...bundle.plan.wishes.absent.filter((id) => !state.present.has(id)),
-  ]);
+  const away = awayFrom(state, bundle.plan);
   const here = bundle.members.map(({ id }) => id).filter((id) => !away.has(id));
   const index = Math.min(state.segment, plan.timeline.length - 1);
   const item = plan.timeline[index];
