@@ -135,7 +135,9 @@ export function recordCheck(id: unknown, input: unknown): Outcome<number> {
       checks: readCatalog(tx).checks,
     });
     if (!read.ok) return read;
-    return done(addRecord(tx, { personId: who.data, ...read.value }));
+    const added = addRecord(tx, { personId: who.data, ...read.value });
+    if (read.value.pain) judgeInRunningClasses(tx, who.data);
+    return done(added);
   });
 }
 
@@ -143,11 +145,13 @@ export function undoRecord(id: unknown, recordId: unknown): Outcome {
   const who = personId.safeParse(id);
   const record = personId.safeParse(recordId);
   if (!who.success || !record.success) return refuse(gone);
-  return database().transaction((tx) =>
-    removeRecord(tx, who.data, record.data)
-      ? done(undefined)
-      : refuse({ form: 'This record was already taken back.' }),
-  );
+  return database().transaction((tx) => {
+    if (!removeRecord(tx, who.data, record.data)) {
+      return refuse({ form: 'This record was already taken back.' });
+    }
+    judgeInRunningClasses(tx, who.data);
+    return done(undefined);
+  });
 }
 
 /** The student reports that earlier pain is gone, and the teacher notes it. */

@@ -8,7 +8,7 @@ import { listAttendance, listMeetings } from '@/db/courses';
 import { listAttempts, listTaps, listUpsideTime } from '@/db/floor';
 import { careOf, findPerson, listCoursePeople, listPeople } from '@/db/people';
 import { listRecords } from '@/db/records';
-import { changeCare, notePainGone } from './changes';
+import { changeCare, notePainGone, recordCheck } from './changes';
 import { keepPlan } from './classChanges';
 import { findStandingPlan, readClass } from './classViews';
 import { today } from './clock';
@@ -23,7 +23,7 @@ import { deletePerson } from './peopleChanges';
 import { readCourseRecord, readFloorDays, recordCsv, recordKinds } from './record';
 import { keepReview, readReview, reopenReview } from './review';
 import { run } from './run';
-import { addPerson, must, withThrowawayStudio } from './testing';
+import { addPerson, must, recordForm, withThrowawayStudio } from './testing';
 import ICAL from 'ical.js';
 
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }));
@@ -307,10 +307,18 @@ describe('somebody at the door', () => {
     const now = prepared.people.find(({ id }) => id === people[0])!;
     expect(now.options.some(({ role }) => role === 'present' || role === 'next')).toBe(false);
     expect(prepared.people.slice(1).map(({ id }) => id)).toEqual(people.slice(1));
+    // Pain said while something is recorded closes what loads the place.
+    const record = { check: 'dolphin-hold', value: '20', pain: true, painPlace: 'shoulder' };
+    must(recordCheck(Number(people[1]), recordForm(record)));
+    const sore = bundleOf(findClass(uid)!);
+    expect(sore.revision).toBe(2);
+    expect(
+      sore.prepared.people[1].options.filter(({ loads }) => (loads.shoulder ?? 0) > 0),
+    ).toEqual([]);
     // Once the class has ended, it stays as it was.
     send(uid, tapsOf([{ kind: 'end' }]));
     must(changeCare(Number(people[1]), { consent: 'no', cautions: [], otherWords: [] }));
-    expect(bundleOf(findClass(uid)!).revision).toBe(1);
+    expect(bundleOf(findClass(uid)!).revision).toBe(2);
   });
 });
 
