@@ -93,6 +93,8 @@ describe('the network door', () => {
     expect(door('GET', '/people', { cookie }).status).toBe(403);
     const origin = 'https://192.168.1.5:3443';
     expect(door('POST', '/floor', { cookie, origin, 'next-action': 'abc' }).status).toBe(403);
+    const form = { cookie, origin, 'content-type': 'multipart/form-data; boundary=x' };
+    expect(door('POST', '/floor', form).status).toBe(403);
     expect(door('GET', '/floor', { cookie: 'levitar-device=guess' }).status).toBe(401);
   });
 

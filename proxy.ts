@@ -59,6 +59,7 @@ export function proxy(request: NextRequest): NextResponse {
     const path = request.nextUrl.pathname;
     const ruling = ruleOn({
       path,
+      isReading: isReading(request.method),
       isAction: request.headers.has('next-action'),
       role: findDeviceBy(request.cookies.get(deviceCookie)?.value)?.role ?? null,
     });

@@ -387,11 +387,19 @@ describe('the network door', () => {
   it('opens to an assistant what a running class needs, and nothing else', () => {
     const uid = '01234567-89ab-cdef-0123-456789abcdef';
     const rule = (path: string, role: 'teacher' | 'assistant' | null, isAction = false) =>
-      ruleOn({ path, role, isAction }).kind;
-    for (const path of ['/floor', `/floor/${uid}`, `/floor/${uid}/taps`, '/solver']) {
+      ruleOn({ path, role, isReading: !isAction, isAction }).kind;
+    const send = (path: string, role: 'teacher' | 'assistant' | null) =>
+      ruleOn({ path, role, isReading: false, isAction: false }).kind;
+    for (const path of ['/floor', `/floor/${uid}`, '/solver']) {
       expect(rule(path, 'assistant')).toBe('pass');
       expect(rule(path, null)).toBe('pair');
+      // A form sent to a page may be an action without saying so.
+      expect(send(path, 'assistant')).toBe('closed');
+      expect(send(path, 'teacher')).toBe('pass');
     }
+    expect(send(`/floor/${uid}/taps`, 'assistant')).toBe('pass');
+    expect(send(`/floor/${uid}/taps`, null)).toBe('pair');
+    expect([send('/pair/join', null), send('/pair', null)]).toEqual(['pass', 'pair']);
     const closed = [
       '/',
       '/people',
@@ -408,7 +416,6 @@ describe('the network door', () => {
     // An action is called by its number, from whatever page.
     expect(rule('/floor', 'assistant', true)).toBe('closed');
     expect(rule('/pair', null, true)).toBe('pair');
-    expect(rule('/pair/join', null)).toBe('pass');
     expect(isFromNetwork('abc', 'abc')).toBe(true);
     for (const mark of [null, '', 'abd', 'abcd']) expect(isFromNetwork(mark, 'abc')).toBe(false);
     expect(isFromNetwork('', '')).toBe(false);

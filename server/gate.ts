@@ -17,16 +17,20 @@ export function isFromNetwork(mark: string | null, secret: string | undefined): 
 }
 
 /** Open to every device that reaches the door: how to get in, and what pages are made of. */
-const doorPaths = [/^\/pair(\/join)?$/, /^\/icon\.svg$/];
+const doorPages = [/^\/pair$/, /^\/icon\.svg$/];
+const doorWrites = [/^\/pair\/join$/];
 
-/** All that an assistant's device may ask for. */
-const assistantPaths = [
-  ...doorPaths,
+/** All that an assistant's device may look at. */
+const assistantPages = [
+  ...doorPages,
   /^\/floor$/,
-  /^\/floor\/[0-9a-f-]{36}(\/taps)?$/,
+  /^\/floor\/[0-9a-f-]{36}$/,
   /^\/floor\/(sw\.js|manifest\.webmanifest)$/,
   /^\/solver$/,
 ];
+
+/** All that an assistant's device may send anything to. Pages are none of it: they take actions. */
+const assistantWrites = [...doorWrites, /^\/floor\/[0-9a-f-]{36}\/taps$/];
 
 export type Ruling =
   | { readonly kind: 'pass'; readonly role: FloorRole }
@@ -37,6 +41,8 @@ export type Ruling =
 
 export interface Asking {
   readonly path: string;
+  /** Asks, and changes nothing. */
+  readonly isReading: boolean;
   /** A server action: called by its number from any page, so the path says nothing about it. */
   readonly isAction: boolean;
   /** Null: nobody let it in. */
@@ -44,10 +50,17 @@ export interface Asking {
 }
 
 /** The rule for a request through the network door. */
-export function ruleOn({ path, isAction, role }: Asking): Ruling {
+export function ruleOn({ path, isReading, isAction, role }: Asking): Ruling {
   if (role === 'teacher') return { kind: 'pass', role };
   if (isAction) return { kind: role === null ? 'pair' : 'closed' };
-  const allowed = role === 'assistant' ? assistantPaths : doorPaths;
+  const allowed =
+    role === 'assistant'
+      ? isReading
+        ? assistantPages
+        : assistantWrites
+      : isReading
+        ? doorPages
+        : doorWrites;
   if (allowed.some((one) => one.test(path))) return { kind: 'pass', role: 'assistant' };
   return { kind: role === null ? 'pair' : 'closed' };
 }
