@@ -1,7 +1,7 @@
 /** The file that holds everything into the tables: what is here stays, what restricts is united. */
 import { and, eq } from 'drizzle-orm';
 import type { StudioCourse, StudioFile, StudioPerson } from '@/core/cli/studioFile';
-import { peopleOf } from '@/core/floor/tap';
+import { aboutPeople } from '@/core/floor/tap';
 import { withOtherPeople } from './classPeople';
 import { saveSettings } from './courses';
 import type { Db } from './open';
@@ -133,8 +133,9 @@ export function writeStudio(db: Db, file: StudioFile): Added {
       counts.classesNew += 1;
       classes.set(held.uid, row.id);
       for (const one of held.taps) {
-        if (peopleOf(one.act).some((uid) => file.people.length > 0 && !others.has(uid))) continue;
-        const payload = withOtherPeople(one, others);
+        const kept = file.people.length > 0 ? aboutPeople(one, others) : one;
+        if (kept === null) continue;
+        const payload = withOtherPeople(kept, others);
         const { device, seq } = one;
         db.insert(floorTap)
           .values({ classId: row.id, device, seq, kind: one.act.kind, payload })

@@ -257,6 +257,27 @@ it('who was planned away and did not come was away, and who came all the same wa
   expect(reviewed.map(({ came: is }) => is)).toEqual([false, true]);
 });
 
+it('a hold goes on for the others when somebody in it was deleted meanwhile', () => {
+  const { uid, people } = begin();
+  const [a, b] = people;
+  const taps = tapsOf([
+    {
+      kind: 'hold-start',
+      hold: 'h',
+      check: 'dolphin-hold',
+      base: null,
+      side: null,
+      people: [a, b],
+    },
+    { kind: 'hold-down', hold: 'h', person: a },
+    { kind: 'hold-stop', hold: 'h' },
+  ]);
+  must(deletePerson(Number(a)));
+  expect(send(uid, taps)).toMatchObject({ upTo: 3, refused: 1 });
+  expect(recordsToday(b)).toMatchObject([{ check: 'dolphin-hold', value: 20 }]);
+  expect(JSON.stringify(listTaps(database(), findClass(uid)!.id))).not.toContain(`"${a}"`);
+});
+
 describe('somebody at the door', () => {
   it('is let in, added to the course, and judged like everybody else', () => {
     const { uid, people } = begin();

@@ -6,7 +6,7 @@ import { awayFrom } from '@/core/floor/follow';
 import { replay } from '@/core/floor/replay';
 import { hideChecks, mayTap, tapForAssistant, type FloorRole } from '@/core/floor/roles';
 import { queueRule, takeIn } from '@/core/floor/queue';
-import { peopleOf, tap as tapShape, type Tap } from '@/core/floor/tap';
+import { aboutPeople, tap as tapShape, type Tap } from '@/core/floor/tap';
 import { findCourse, listMeetings, addMeeting, saveAttendance } from '@/db/courses';
 import {
   addFloorClass,
@@ -117,12 +117,8 @@ export function takeTaps(uid: unknown, input: unknown, role: FloorRole): Outcome
     let refused = 0;
     const read = taps.flatMap((one): Tap[] => {
       const found = tapShape.safeParse(one);
-      const isGood =
-        found.success &&
-        found.data.device === device &&
-        mayTap(role, found.data) &&
-        peopleOf(found.data.act).every((person) => known.has(person));
-      if (isGood) return [found.data];
+      const kept = found.success ? aboutPeople(found.data, known) : null;
+      if (kept !== null && kept.device === device && mayTap(role, kept)) return [kept];
       const name = nameShape.safeParse(one);
       refused += 1;
       return name.success ? [nothing(device, name.data.seq)] : [];

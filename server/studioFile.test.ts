@@ -1,5 +1,5 @@
 import { parse } from 'papaparse';
-import { studioFile, type StudioFile } from '@/core/cli/studioFile';
+import type { StudioFile } from '@/core/cli/studioFile';
 import type { FloorAct } from '@/core/floor/tap';
 import { seedDemo } from '@/demo/course';
 import { listPeople } from '@/db/people';
@@ -11,31 +11,11 @@ import { beginClass, takeTaps } from './floor';
 import { deletePerson } from './peopleChanges';
 import { peopleCsv, recordsCsv, takeRecordTable } from './recordTable';
 import { takeStudioFile, writeStudioFile } from './studioFile';
-import { addPerson, must, withThrowawayStudio } from './testing';
+import { addPerson, must, plainStudio, readStudio, withThrowawayStudio } from './testing';
 
 withThrowawayStudio();
 
 const write = () => [...writeStudioFile()].join('');
-const read = (text: string) => studioFile.parse(JSON.parse(text));
-
-/** The file without the numbers that each studio gives itself. */
-const plain = (text: string) => {
-  const file = read(text);
-  const refs = new Map(file.courses.map(({ ref, name }) => [ref, name]));
-  return {
-    ...file,
-    courses: file.courses.map(({ ref: _, ...course }) => course),
-    ownPieces: file.ownPieces.map(({ id: _, ...piece }) => piece),
-    people: file.people.map(({ enrolled, attendance, ...person }) => ({
-      ...person,
-      enrolled: enrolled.map((ref) => refs.get(ref)).sort(),
-      attendance: attendance
-        .map(({ course, ...one }) => ({ ...one, course: refs.get(course) }))
-        .sort((a, b) => (a.date < b.date ? -1 : 1)),
-    })),
-  };
-};
-
 function runAClass(): void {
   const uid = must(beginClass(1));
   const person = String(listPeople(database())[0].id);
@@ -77,7 +57,7 @@ describe('everything as one file', () => {
     });
     const extra = listPeople(database()).find(({ name }) => name.startsWith('Somebody'))!;
     must(deletePerson(extra.id));
-    const [a, b] = [plain(before), plain(write())];
+    const [a, b] = [plainStudio(before), plainStudio(write())];
     expect(b.people).toEqual(a.people);
     expect(b.courses).toEqual(a.courses);
     expect(b.profiles).toEqual(a.profiles);
@@ -90,12 +70,12 @@ describe('everything as one file', () => {
     expect(look).toMatchObject({ peopleNew: 0, recordsNew: 0, coursesNew: 0 });
     expect(look.recordsKnown).toBeGreaterThan(500);
     must(takeStudioFile(text, true));
-    expect(plain(write())).toEqual(plain(text));
+    expect(plainStudio(write())).toEqual(plainStudio(text));
   });
 
   it('unites what restricts, adds what was seen elsewhere, and brings nobody back', () => {
     seedDemo(database(), today());
-    const file = read(write());
+    const file = readStudio(write());
     const [known, removed] = file.people;
     const changed: StudioFile = {
       ...file,
@@ -140,7 +120,7 @@ describe('everything as one file', () => {
     expect(told(low)).toMatch(/^Line \d+: .*heightM/);
     expect(told(text.replace('"version": 1', '"version": 2'))).toMatch(/version 2/);
     expect(told(text.slice(0, text.length / 2))).toMatch(/line \d+/);
-    expect(plain(write())).toEqual(plain(text));
+    expect(plainStudio(write())).toEqual(plainStudio(text));
   });
 });
 
@@ -148,8 +128,8 @@ describe('records as a table', () => {
   it('come in again elsewhere exactly as they went out', () => {
     seedDemo(database(), today());
     const out = [...recordsCsv()].join('');
-    const before = plain(write()).people.map(({ uid, records }) => [uid, records]);
-    const people = read(write());
+    const before = plainStudio(write()).people.map(({ uid, records }) => [uid, records]);
+    const people = readStudio(write());
     must(clearStudio(listPeople(database()).length));
     const bare = { ...people, people: people.people.map((one) => ({ ...one, records: [] })) };
     must(takeStudioFile(JSON.stringify(bare), true));
@@ -164,7 +144,7 @@ describe('records as a table', () => {
           .map(({ breaths: _, ...record }) => record)
           .sort((one, other) => (one.date < other.date ? -1 : one.date > other.date ? 1 : 0)),
       ]);
-    expect(drop(plain(write()).people.map(({ uid, records }) => [uid, records]))).toEqual(
+    expect(drop(plainStudio(write()).people.map(({ uid, records }) => [uid, records]))).toEqual(
       drop(before),
     );
   });

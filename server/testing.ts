@@ -2,6 +2,7 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
+import { studioFile } from '@/core/cli/studioFile';
 import { today } from './clock';
 import { createCourse } from './courseChanges';
 import { database } from './database';
@@ -78,3 +79,23 @@ export const addCourse = () =>
       profile: 'prop-led',
     }),
   );
+
+export const readStudio = (text: string) => studioFile.parse(JSON.parse(text));
+
+/** A file of a whole studio without the numbers that each studio gives itself. */
+export function plainStudio(text: string) {
+  const file = readStudio(text);
+  const refs = new Map(file.courses.map(({ ref, name }) => [ref, name]));
+  return {
+    ...file,
+    courses: file.courses.map(({ ref: _, ...course }) => course),
+    ownPieces: file.ownPieces.map(({ id: _, ...piece }) => piece),
+    people: file.people.map(({ enrolled, attendance, ...person }) => ({
+      ...person,
+      enrolled: enrolled.map((ref) => refs.get(ref)).sort(),
+      attendance: attendance
+        .map(({ course, ...one }) => ({ ...one, course: refs.get(course) }))
+        .sort((a, b) => (a.date < b.date ? -1 : 1)),
+    })),
+  };
+}

@@ -41,7 +41,8 @@ export const floorAct = z.discriminatedUnion('kind', [
     check: key.nullable(),
     base: z.enum(baseIds).nullable(),
     side: side.nullable(),
-    people: z.array(key).min(1).max(60),
+    /** Nobody: whoever it was about was deleted since. */
+    people: z.array(key).max(60),
   }),
   z.strictObject({ kind: z.literal('hold-down'), hold: key, person: key }),
   z.strictObject({
@@ -116,8 +117,16 @@ export function uniteTaps(...lists: readonly (readonly Tap[])[]): Tap[] {
   return [...byId.values()];
 }
 
-/** The people a tap is about. */
-export function peopleOf(act: FloorAct): readonly string[] {
-  if ('person' in act) return [act.person];
-  return 'people' in act ? act.people : [];
+/**
+ * A tap as far as it is about people who are known; `null`: it is about somebody who is not. A hold
+ * goes on for the others when somebody in it was deleted.
+ */
+export function aboutPeople(
+  one: Tap,
+  known: { readonly has: (person: string) => boolean },
+): Tap | null {
+  const { act } = one;
+  if ('person' in act) return known.has(act.person) ? one : null;
+  if (!('people' in act)) return one;
+  return { ...one, act: { ...act, people: act.people.filter((person) => known.has(person)) } };
 }
