@@ -348,6 +348,9 @@ describe('an assistant', () => {
     const { uid, people } = begin();
     send(uid, tapsOf([{ kind: 'sign', person: people[0], sign: 'tingling' }]));
     send(uid, tapsOf([{ kind: 'door', person: people[1], check: 'neck-ease', isFine: false }]));
+    // Also of somebody who came in late, or was judged anew.
+    must(joinClass(uid, { name: 'Odile Marsh', height: '171' }));
+    must(changeCare(Number(people[2]), { consent: 'ask', cautions: ['eye'], otherWords: [] }));
     const bundle = bundleFor('assistant', bundleOf(findClass(uid)!));
     const answer = must(takeTaps(uid, { device: 'h', after: 0, taps: [] }, 'assistant'));
     const text = JSON.stringify([bundle.plan, bundle.prepared, bundle.members, answer.taps]);
@@ -468,6 +471,39 @@ describe('afterwards', () => {
     expect(readReview(uid)!.people[0].isDone).toBe(false);
     expect(keepReview(uid, 9999, { note: '', decision: null }).ok).toBe(false);
     expect(readReview('nothing')).toBeNull();
+  });
+
+  it('says what was seen several times once, and a stop with its word as one stop', () => {
+    const { uid, people } = begin();
+    const [person] = people;
+    const kick: FloorAct = {
+      kind: 'try',
+      person,
+      what: 'kick',
+      stage: 'FS10',
+      base: 'forearms',
+      round: 1,
+      leg: 'left',
+      reached: false,
+      blocksKept: true,
+      landing: null,
+      isAssisted: false,
+    };
+    const halt: FloorAct = { kind: 'halt', person };
+    send(uid, [
+      ...tapsOf([kick, kick, kick, halt, { kind: 'sore', person, place: 'wrist' }]),
+      // Ten minutes later, again.
+      ...tapsOf([halt]).map((tap) => ({
+        ...tap,
+        at: { ...tap.at, monoMs: tap.at.monoMs + 600_000, wallMs: tap.at.wallMs + 600_000 },
+      })),
+    ]);
+    const { seen } = readReview(uid)!.people.find(({ id }) => String(id) === person)!;
+    expect(seen).toEqual([
+      'Blocks kept in the kick: yes, 3 times',
+      '3 tries, 0 reached the wall',
+      'stopped, 2 times',
+    ]);
   });
 
   it('sends a practice home as text and as a calendar that a strict reader opens', () => {

@@ -13,7 +13,7 @@ import {
   saveReview,
 } from '@/db/floor';
 import { awayFrom } from '@/core/floor/follow';
-import { replay, needsWord } from '@/core/floor/replay';
+import { needsWord, replay, type Halt } from '@/core/floor/replay';
 import { faultTable, type FaultId } from '@/core/catalog/checks';
 import { findStand } from '@/core/ladder/stand';
 import { getStageIn } from '@/core/catalog/school';
@@ -67,6 +67,24 @@ const valueWords = (kind: string, value: number, isAtLeast: boolean): string => 
   return String(value);
 };
 
+/** The same line several times is one line that says how often. */
+function countSame(lines: readonly string[]): string[] {
+  return [...new Set(lines)].map((line) => {
+    const times = lines.filter((one) => one === line).length;
+    return times === 1 ? line : `${line}, ${times} times`;
+  });
+}
+
+/** A stop and the word that follows it within the minute are one stop. */
+const isFirstWord = (halt: Halt, halts: readonly Halt[]) =>
+  !halts.some(
+    (one) =>
+      one.person === halt.person &&
+      one.id !== halt.id &&
+      one.atMs < halt.atMs &&
+      halt.atMs - one.atMs < 60_000,
+  );
+
 /** @returns `null` when there is no such class */
 export function readReview(uid: string): ReviewView | null {
   const db = database();
@@ -110,12 +128,11 @@ export function readReview(uid: string): ReviewView | null {
           ? null
           : findDecision(db, review.decisionId);
       const own = tries.filter(({ personId }) => personId === person.id);
-      const stopped = state.halts.some((halt) => halt.person === String(person.id));
       return {
         id: person.id,
         name: person.name,
         came: !away.has(String(person.id)),
-        seen: [
+        seen: countSame([
           ...records
             .filter(({ personId }) => personId === person.id)
             .flatMap(({ check, value, stoppedByTeacher, faults, side, base }) => {
@@ -132,8 +149,10 @@ export function readReview(uid: string): ReviewView | null {
             : [
                 `${own.length} ${own.length === 1 ? 'try' : 'tries'}, ${own.filter(({ reached }) => reached).length} reached the wall`,
               ]),
-          ...(stopped ? ['stopped once'] : []),
-        ],
+          ...state.halts
+            .filter((halt) => halt.person === String(person.id) && isFirstWord(halt, state.halts))
+            .map(() => 'stopped'),
+        ]),
         upsideSeconds: upside.find(({ personId }) => personId === person.id)?.seconds ?? 0,
         next:
           stand.next === null

@@ -168,6 +168,7 @@ function HoldRunning({ floor, bundle, names, hold, onShow }: WithHold) {
       : (nowLine(now) - hold.startedMs) / 1000;
   const up = hold.people.filter(({ down }) => down === null);
   const [isPaced, setPaced] = useState(false);
+  const breaths = Math.floor(Math.max(0, seconds) / bundle.breathSeconds);
   return (
     <section className={classes.hold} aria-label={`Hold: ${labelOf(bundle.checks, hold)}`}>
       <div className={classes.holdHead}>
@@ -199,8 +200,8 @@ function HoldRunning({ floor, bundle, names, hold, onShow }: WithHold) {
         </Button>
       </div>
       <p className={classes.quiet}>
-        {Math.floor(Math.max(0, seconds) / bundle.breathSeconds)} breaths · {up.length} of{' '}
-        {hold.people.length} still up. Tap who comes down; press long for a fault.
+        {breaths === 1 ? '1 breath' : `${breaths} breaths`} · {up.length} of {hold.people.length}{' '}
+        still up. Tap who comes down; press long for a fault.
       </p>
       {isPaced && (
         <BreathNow

@@ -46,7 +46,7 @@ export function FlowChart({ record }: { readonly record: CourseRecord }) {
           nodeWidth={12}
           iterations={0}
           sort={false}
-          margin={{ left: 8, right: 250, top: 30, bottom: 10 }}
+          margin={{ left: 230, right: 230, top: 30, bottom: 10 }}
           node={(props) => (
             <Rung {...(props as unknown as NodeProps)} lastWeek={lastWeek} short={short} />
           )}
@@ -87,8 +87,9 @@ function Rung({
     <g>
       <rect x={x} y={y} width={width} height={Math.max(2, height)} fill="var(--lv-ink)" />
       <text
-        x={x + width + 5}
+        x={isFirst ? x - 7 : x + width + 7}
         y={y + height / 2 + 4}
+        textAnchor={isFirst ? 'end' : 'start'}
         fontSize={13}
         fill="var(--lv-ink)"
         paintOrder="stroke"
@@ -97,7 +98,14 @@ function Rung({
       >
         {isFirst || isLast ? `${short(stage)}, ${people}` : people}
       </text>
-      <text x={x} y={16} fontSize={13} fill="var(--lv-brass)" fontWeight={700}>
+      <text
+        x={isFirst ? x + width : x}
+        y={16}
+        textAnchor={isFirst ? 'end' : 'start'}
+        fontSize={13}
+        fill="var(--lv-brass)"
+        fontWeight={700}
+      >
         {format(parseISO(on), 'd MMM')}
       </text>
     </g>
