@@ -19,7 +19,9 @@ export type ComposeQuestion =
       /** Also what one more of each thing would do. */
       readonly withBinding: boolean;
     }
-  | { readonly kind: 'shop'; readonly classes: readonly CourseClass[] };
+  | { readonly kind: 'shop'; readonly classes: readonly CourseClass[] }
+  /** Composes once and answers nothing, so that the first question finds everything loaded. */
+  | { readonly kind: 'warm'; readonly prepared: PreparedClass; readonly wishes: Wishes };
 
 export type ComposeAnswer =
   | { readonly kind: 'quick'; readonly plan: PlanFile; readonly milliseconds: number }
@@ -66,15 +68,23 @@ async function compose(question: ComposeQuestion & { kind: 'compose' }): Promise
   say({ kind: 'done', plan: toPlanFile(plan, prepared, wishes, { binding, relief }) });
 }
 
+async function answer(question: ComposeQuestion): Promise<void> {
+  if (question.kind === 'compose') return compose(question);
+  const highs = await loadSolver();
+  if (question.kind === 'warm') {
+    const { prepared, wishes } = question;
+    composeClass(highs, prepared, wishes, { ...usualSolve, seed: wishes.seed });
+    return;
+  }
+  const onStep = (done: number, of: number) => say({ kind: 'binding', done, of });
+  say({ kind: 'bought', purchases: findPurchases(highs, question.classes, onStep) });
+}
+
 self.addEventListener('message', ({ data }: MessageEvent<ComposeQuestion>) => {
-  const work =
-    data.kind === 'compose'
-      ? compose(data)
-      : loadSolver().then((highs) => {
-          const onStep = (done: number, of: number) => say({ kind: 'binding', done, of });
-          say({ kind: 'bought', purchases: findPurchases(highs, data.classes, onStep) });
-        });
-  work.catch(() => {
+  answer(data).catch(() => {
+    // A solver that could not be loaded yet is loaded with the first question, or fails there.
+    solver = null;
+    if (data.kind === 'warm') return;
     say({ kind: 'failed', words: 'Composing stopped with an error. The last plan still stands.' });
   });
 });

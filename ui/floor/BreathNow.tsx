@@ -46,7 +46,7 @@ export function BreathNow({
   }, [breath, breathSeconds, index, isHeard, isOver, onOver, phase, step.kind]);
   const counted = isOpenEnded ? `breath ${breath}` : `breath ${breath} of ${now.breathsOfStep}`;
   return (
-    <div className={classes.breath} data-kind={step.kind}>
+    <div className={classes.breath} data-kind={step.kind} data-small={isOpenEnded}>
       <div
         className={classes.breathRound}
         style={{ transform: `scale(${0.45 + 0.55 * (step.kind === 'hold' ? now.fullness : 0)})` }}
