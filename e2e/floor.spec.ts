@@ -199,6 +199,13 @@ test('undoes, paces breath, and measures the load on a practice scale', async ({
   await page.getByRole('button', { name: /^Pace/ }).click();
   await expect(page.getByText('3: hold 1 of 3 · breath 1 of 2')).toBeVisible();
   await page.getByRole('button', { name: 'End the pace' }).click();
+  // A hold has its breath as well, for as long as it lasts.
+  await bottom(page).getByRole('button', { name: 'Hold' }).click();
+  await page.getByRole('button', { name: /^Start the clock/ }).click();
+  await page.getByRole('button', { name: 'Breathe' }).click();
+  await expect(page.getByText('breath 1', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Stop the clock' }).click();
+  await page.getByRole('button', { name: 'Done' }).click();
   await bottom(page).getByRole('button', { name: 'More' }).click();
   await page.getByRole('menuitem', { name: 'Head load on a scale' }).click();
   await page.getByRole('textbox', { name: 'Body mass in kg' }).fill('60');
@@ -236,6 +243,12 @@ test('ends, is reviewed person by person, and sends practice home', async ({ pag
   await page.goto('/people/1/home');
   await expect(page.getByRole('article').getByRole('listitem').first()).toBeVisible();
   await expect(page.getByText('No medical advice.')).toBeVisible();
+  // Worked out anew, then printed.
+  await page.evaluate(() => {
+    window.print = () => document.body.setAttribute('data-printed', 'yes');
+  });
+  await page.getByRole('button', { name: 'Print' }).click();
+  await expect(page.locator('body')).toHaveAttribute('data-printed', 'yes');
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('link', { name: 'Calendar' }).click(),

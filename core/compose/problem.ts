@@ -265,9 +265,11 @@ export function keepsPin(
 
 /** Rest is never overruled: whoever is to lie down lies down, whatever else it costs the plan. */
 function keepsRest(options: Sequence, person: ComposePerson, done: number): boolean {
+  const { pins = [] } = person;
+  if (pins.length === 0) return true;
   const rests = new Set(person.options.flatMap(({ id, isRest }) => (isRest === true ? [id] : [])));
   const from = firstOpen(person, done);
-  return (person.pins ?? []).every(({ option, round }) => {
+  return pins.every(({ option, round }) => {
     if (option === undefined || !rests.has(option)) return true;
     // A round that is over, or that there is none of, asks nothing.
     if (round !== undefined && (round < from || round >= options.length)) return true;
