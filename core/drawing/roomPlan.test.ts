@@ -1,5 +1,7 @@
 import { roomFile, usableSpans, wallIds } from '../room/room';
-import { drawRoomPlan, fittedName, roomFrame, type PlanMark } from './roomPlan';
+import { fittedName, type PlanMark } from './placeMark';
+import { roomFrame } from './roomFrame';
+import { drawRoomPlan } from './roomPlan';
 import { textWidth } from './scene';
 
 const room = roomFile.parse({

@@ -20,6 +20,9 @@ interface StationRowProps {
   readonly printScale?: number;
 }
 
+/** A number and its unit stay on one line. */
+const unbroken = (words: string) => words.replace(/ /g, '\u00a0');
+
 /** One figure for each set-up, at its own size and distance, with the letter it has on the plan. */
 export function StationRow({
   plan,
@@ -55,7 +58,7 @@ export function StationRow({
               <span className={classes.letter}>{letter}</span>
               <span>
                 {label}
-                {baseM === undefined ? '' : `, ${formatLength(baseM, context.units)}`}
+                {baseM === undefined ? '' : `, ${unbroken(formatLength(baseM, context.units))}`}
               </span>
             </p>
             <p className={classes.stationPeople}>

@@ -9,7 +9,7 @@ import type { PreparedClass } from '@/core/compose/prepared';
 import { findOption } from '@/core/compose/readBack';
 import { drawAlternative, drawSide } from '@/core/drawing/alternative';
 import { drawForearmKick, wallHeightFor } from '@/core/drawing/elevation';
-import type { PlanMark } from '@/core/drawing/roomPlan';
+import type { PlanMark } from '@/core/drawing/placeMark';
 import type { Scene } from '@/core/drawing/scene';
 import { forearmKickSetup } from '@/core/setup/forearmKick';
 import type { LengthUnits } from '@/core/units/length';

@@ -1,7 +1,8 @@
 'use client';
 
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
-import { drawRoom, roomFrame } from '@/core/drawing/roomPlan';
+import { roomFrame } from '@/core/drawing/roomFrame';
+import { drawRoom } from '@/core/drawing/roomPlan';
 import { floorBefore, usableSpans, wallLength, type Room, type WallId } from '@/core/room/room';
 import { formatLength, type LengthUnits } from '@/core/units/length';
 import { SceneView } from '@/ui/drawing/SceneView';
