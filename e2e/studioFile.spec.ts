@@ -66,12 +66,24 @@ async function listAddresses(page: Page, base: string): Promise<ReadonlyMap<stri
   );
 }
 
-async function readPage(page: Page, address: string): Promise<string> {
+async function openPage(page: Page, address: string): Promise<void> {
   await page.goto(address);
   await page.getByRole('heading', { level: 1 }).first().waitFor();
   const folded = page.getByRole('button', { name: 'Show body and cautions' });
   if ((await folded.count()) > 0) await folded.click();
-  return page.locator('main').innerText();
+}
+
+const patienceMs = 6000;
+
+/** The first line in which two pages differ, once both have drawn what they draw; `null` for none. */
+async function findDifference(one: Page, other: Page): Promise<string | null> {
+  const until = Date.now() + patienceMs;
+  for (;;) {
+    const [a, b] = await Promise.all([one, other].map((page) => page.locator('main').innerText()));
+    if (a === b) return null;
+    if (Date.now() > until) return firstDifference(a, b);
+    await one.waitForTimeout(250);
+  }
 }
 
 test('an empty studio that takes the file in shows the same pages', async ({
@@ -80,7 +92,7 @@ test('an empty studio that takes the file in shows the same pages', async ({
   browser,
   baseURL,
 }) => {
-  test.setTimeout(240_000);
+  test.setTimeout(420_000);
   await page.goto('/settings');
   const file = await handOut(page);
   const server = await startOwnServer(request, { port: 3230, isSeeded: false });
@@ -99,11 +111,12 @@ test('an empty studio that takes the file in shows the same pages', async ({
     expect(here.size).toBeGreaterThan(held.people.length);
     const differing: string[] = [];
     for (const [words, path] of here) {
-      const [a, b] = await Promise.all([
-        readPage(page, baseURL! + path),
-        readPage(other, server.address + there.get(words)!),
+      await Promise.all([
+        openPage(page, baseURL! + path),
+        openPage(other, server.address + there.get(words)!),
       ]);
-      if (a !== b) differing.push(`${words}\n${firstDifference(a, b)}`);
+      const found = await findDifference(page, other);
+      if (found !== null) differing.push(`${words}\n${found}`);
     }
     expect(differing).toEqual([]);
   } finally {
@@ -114,6 +127,7 @@ test('an empty studio that takes the file in shows the same pages', async ({
 
 function firstDifference(a: string, b: string): string {
   const [left, right] = [a.split('\n'), b.split('\n')];
-  const at = left.findIndex((line, index) => line !== right[index]);
+  const longer = left.length > right.length ? left : right;
+  const at = longer.findIndex((_, index) => left[index] !== right[index]);
   return `  here: ${left.slice(at, at + 2).join(' / ')}\n  there: ${right.slice(at, at + 2).join(' / ')}`;
 }
