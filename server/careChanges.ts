@@ -14,7 +14,7 @@ import {
 } from '@/db/people';
 import { today } from './clock';
 import { database } from './database';
-import { judgeInRunningClasses } from './floorJoin';
+import { judgeInRunningClasses } from './floorJudge';
 import { done, refuse, toProblems, type Outcome } from './result';
 
 const gone = { form: 'This person is no longer here. Go back to the list of people.' };

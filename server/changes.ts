@@ -17,7 +17,7 @@ import { bodyForm, readBodyForm, type BodyForm } from './bodyForm';
 import { careForm, type CareForm } from './careForm';
 import { today } from './clock';
 import { database } from './database';
-import { judgeInRunningClasses } from './floorJoin';
+import { judgeInRunningClasses } from './floorJudge';
 import { readRecordForm } from './recordForm';
 import { readCatalog } from './schools';
 import { done, refuse, toProblems, type Outcome } from './result';

@@ -96,13 +96,20 @@ export function findEvening(db: Db, courseId: number | null, day: Day): Evening 
 export const schoolFor = (db: Db, course: CourseRow, { profile }: WishesFile): School =>
   readSchool(db, profile ?? course.profile);
 
+interface CourseAsked {
+  readonly course: CourseRow;
+  readonly school: School;
+  readonly day: Day;
+  /** Absent: everybody who is enrolled. */
+  readonly people?: readonly PersonRow[];
+}
+
 /** Everybody of a course judged for an evening and counted: the slow half of composing. */
 export function prepareCourse(
   db: Db,
-  { course, school, day }: { course: CourseRow; school: School; day: Day },
+  { course, school, day, people = listCoursePeople(db, course.id) }: CourseAsked,
   wishes: WishesFile,
 ): PreparedClass {
-  const people = listCoursePeople(db, course.id);
   const pieces = listPieces(db, course.id);
   const evidence = readEvidence(
     db,

@@ -1,12 +1,16 @@
 /** Who comes into a running class, and what others are sent of it. */
 import { seedDemo } from '@/demo/course';
-import { listCoursePeople, listPeople } from '@/db/people';
+import { findPerson, listCoursePeople, listPeople } from '@/db/people';
 import { changeCare, recordCheck } from './changes';
+import { today } from './clock';
+import { changeEnrolment } from './courseChanges';
 import { database } from './database';
 import { bundleOf, findClass, takeTaps } from './floor';
 import { bundleFor } from './floorBundle';
 import { joinClass } from './floorJoin';
-import { addPerson, must, recordForm, withThrowawayStudio } from './testing';
+import { mergeInto } from './peopleChanges';
+import { takeStudioFile, writeStudioFile } from './studioFile';
+import { addPerson, must, readStudio, recordForm, withThrowawayStudio } from './testing';
 import { begin, tapsOf, send, hold, recordsToday } from './testingFloor';
 
 withThrowawayStudio();
@@ -74,6 +78,54 @@ describe('somebody at the door', () => {
     must(changeCare(Number(people[1]), { consent: 'no', cautions: [], otherWords: [] }));
     expect(bundleOf(findClass(uid)!).revision).toBe(2);
   });
+});
+
+it('who is reported something is closed also when withdrawn from the course meanwhile, or by a file', () => {
+  const { uid, people } = begin(seedDemo);
+  const before = [...writeStudioFile()].join('');
+  const mayGoUp = (id: string) =>
+    bundleOf(findClass(uid)!)
+      .prepared.people.find((one) => one.id === id)!
+      .options.some(({ role }) => role === 'present' || role === 'next');
+  const [a, b] = people;
+  expect([mayGoUp(a), mayGoUp(b)]).toEqual([true, true]);
+  must(changeEnrolment(1, Number(a), false));
+  must(changeCare(Number(a), { consent: 'ask', cautions: ['eye'], otherWords: [] }));
+  expect([mayGoUp(a), mayGoUp(b)]).toEqual([false, true]);
+  const file = readStudio(before);
+  const { uid: other } = findPerson(database(), Number(b))!;
+  const restricting = {
+    ...file,
+    people: file.people.map((one) =>
+      one.uid === other
+        ? { ...one, cautions: [...one.cautions, { caution: 'eye', notedOn: today() }] }
+        : one,
+    ),
+  };
+  must(takeStudioFile(JSON.stringify(restricting), false));
+  expect(mayGoUp(b)).toBe(true);
+  must(takeStudioFile(JSON.stringify(restricting), true));
+  expect(mayGoUp(b)).toBe(false);
+});
+
+it('whoever is in a running class is merged with nobody until it has ended', () => {
+  const { uid, people } = begin(seedDemo);
+  const [a, b] = people.map(Number);
+  const outside = addPerson('Teo Lind');
+  send(uid, tapsOf(hold([String(a), String(b)])));
+  for (const [keep, drop] of [
+    [a, b],
+    [outside, a],
+    [a, outside],
+  ]) {
+    expect(mergeInto(keep, drop)).toMatchObject({
+      problems: { form: expect.stringMatching(/running/) },
+    });
+  }
+  expect(recordsToday(String(b))).toHaveLength(1);
+  send(uid, tapsOf([{ kind: 'end' }]));
+  must(mergeInto(outside, b));
+  expect(recordsToday(String(outside))).toHaveLength(1);
 });
 
 describe('an assistant', () => {

@@ -9,6 +9,7 @@ import { addPerson, findPerson, saveArchived, saveName, saveRung } from '@/db/pe
 import { eraseDeleted, mergePeople, purgeCopies, removePerson } from '@/db/removal';
 import { today } from './clock';
 import { database, databaseFile } from './database';
+import { isInRunningClass } from './floorJudge';
 import { readSchool } from './schools';
 import { done, refuse, toProblems, type Outcome } from './result';
 
@@ -93,6 +94,10 @@ export function mergeInto(keep: unknown, drop: unknown): Outcome {
   return database().transaction((tx) => {
     if (findPerson(tx, kept.data) === null || findPerson(tx, dropped.data) === null) {
       return refuse(gone);
+    }
+    // The taps of a running class would go on speaking of the entry that is gone.
+    if ([kept.data, dropped.data].some((one) => isInRunningClass(tx, one))) {
+      return refuse({ form: 'One of the two is in a class that is running. End it first.' });
     }
     mergePeople(tx, kept.data, dropped.data);
     return done(undefined);

@@ -6,6 +6,7 @@ import { getSettings } from '@/db/courses';
 import { listPeople } from '@/db/people';
 import { today } from './clock';
 import { database } from './database';
+import { judgeAllInRunningClasses } from './floorJudge';
 import { done, refuse, type Outcome } from './result';
 import { readCatalog } from './schools';
 
@@ -132,6 +133,7 @@ export function takeRecordTable(text: string, isFinal: boolean): Outcome<TableLo
   }
   db.transaction((tx) => {
     for (const row of rows) addRecord(tx, row);
+    if (rows.some(({ pain }) => pain)) judgeAllInRunningClasses(tx);
   });
   return done({ rows: data.length, problems: [], stored: rows.length });
 }

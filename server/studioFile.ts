@@ -13,6 +13,7 @@ import { readStudioHead, readStudioPeople } from '@/db/studioRead';
 import { writeStudio, type StudioCounts } from '@/db/studioWrite';
 import { today } from './clock';
 import { database } from './database';
+import { judgeAllInRunningClasses } from './floorJudge';
 import { done, refuse, type Outcome } from './result';
 import { forgetStandings } from './standings';
 
@@ -88,6 +89,7 @@ export function takeStudioFile(text: string, isFinal: boolean): Outcome<StudioCo
     database().transaction((tx) => {
       counts = writeStudio(tx, file);
       if (!isFinal) throw new OnlyLooked();
+      judgeAllInRunningClasses(tx);
     });
   } catch (error) {
     if (!(error instanceof OnlyLooked)) throw error;

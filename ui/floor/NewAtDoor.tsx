@@ -64,8 +64,9 @@ export function NewAtDoor({ floor, bundle, others }: NewAtDoorProps) {
     });
   const nothing = (who: Other) =>
     start(async () => {
-      await noteScreenedAction(who.id).catch(() => null);
-      close();
+      const outcome = await noteScreenedAction(who.id).catch(() => null);
+      if (outcome?.ok === true) close();
+      else showProblem('That you asked could not be noted. Try again, or close this and ask anew.');
     });
   return (
     <>
