@@ -4,6 +4,7 @@
  * shipped catalog can ever mean something else by them.
  */
 import { z } from 'zod';
+import { lineOf } from '../units/text';
 import { regions } from './regions';
 import { cautionColumns, type CautionColumn } from './cautions';
 import { faultIds, type CheckSpec } from './checks';
@@ -24,7 +25,8 @@ export const ownKey = z
   .max(60);
 
 const columns = z.array(z.enum(Object.keys(cautionColumns) as [CautionColumn, ...CautionColumn[]]));
-const words = (most: number) => z.string().trim().min(1, 'Write something here.').max(most);
+const words = (most: number) =>
+  z.string().overwrite(lineOf).min(1, 'Write something here.').max(most);
 const loads = z.partialRecord(z.enum(regions), z.number().positive().max(1));
 
 export const ownStageSchema = z.strictObject({

@@ -1,5 +1,6 @@
 /** Pieces as files and forms give them: the shipped ones by name, own ones with their faces. */
 import { z } from 'zod';
+import { lineOf } from '../units/text';
 import { pieceIds, type PieceCount, type PieceSpec } from './pieces';
 
 export const pieceKinds = [
@@ -20,7 +21,7 @@ const side = z
 /** A teacher's own piece: longest, middle and shortest side, and its height under load. */
 export const pieceSpec = z
   .strictObject({
-    label: z.string().trim().min(1, 'Give it a name.').max(60),
+    label: z.string().overwrite(lineOf).min(1, 'Give it a name.').max(60),
     kind: z.enum(pieceKinds),
     lengthM: side,
     widthM: side,

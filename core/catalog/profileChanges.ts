@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { lineOf } from '../units/text';
 import { inSentence } from '../units/words';
 import { demandSchema, type Demand } from './demand';
 import { profileIds, profileTable, type ProfileSettings } from './profiles';
@@ -21,14 +22,14 @@ export const profileChangesSchema = z.strictObject({
   closedBranches: z.array(key).max(40).optional(),
   closedStages: z.array(key).max(200).optional(),
   gates: z.record(key, z.array(demandSchema).max(12)).optional(),
-  cues: z.record(key, z.string().trim().max(140)).optional(),
+  cues: z.record(key, z.string().overwrite(lineOf).max(140)).optional(),
 });
 
 /** A copy as a file, so that it can be handed on. */
 export const profileFile = z.strictObject({
   format: z.literal('levitar-profile'),
   version: z.literal(1),
-  label: z.string().trim().min(1).max(60),
+  label: z.string().overwrite(lineOf).min(1).max(60),
   origin: z.enum(profileIds),
   changes: profileChangesSchema,
 });

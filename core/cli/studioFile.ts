@@ -11,11 +11,16 @@ import { ladderIds } from '../catalog/stage';
 import { verdictKinds } from '../ladder/verdict';
 import { heightRangeM, massRangeKg } from '../body/lengths';
 import { tap } from '../floor/tap';
+import { lineOf } from '../units/text';
 import { day } from './schemas';
 
 const key = z.string().min(1).max(80);
-const words = (most: number) => z.string().max(most);
-const clock = z.string().regex(/^\d{2}:\d{2}$/, 'Write a time as 18:30.');
+/** Cleaned as the forms clean what is typed: one line each, nothing hidden in it. */
+const words = (most: number) => z.string().overwrite(lineOf).max(most);
+const name = z.string().overwrite(lineOf).min(1).max(80);
+const clock = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'Write a time as 18:30.');
+const minutes = z.int().min(10).max(300);
+const moment = z.int().min(0).max(4e12);
 const columns = z.enum(Object.keys(cautionColumns) as [CautionColumn, ...CautionColumn[]]);
 const side = z.enum(['left', 'right']).nullable();
 const ref = z.int().min(1);
@@ -23,9 +28,9 @@ const ref = z.int().min(1);
 const origin = z.strictObject({ class: key, key: words(200) }).optional();
 const anything = z.unknown();
 
-const person = z.strictObject({
+export const studioPerson = z.strictObject({
   uid: key,
-  name: z.string().min(1).max(80),
+  name,
   heightM: z.number().min(heightRangeM.low).max(heightRangeM.high),
   heightTyped: words(40),
   massKg: z.number().min(massRangeKg.low).max(massRangeKg.high).nullable(),
@@ -35,7 +40,13 @@ const person = z.strictObject({
   archivedOn: day.nullable(),
   otherWords: z.array(words(200)).max(40),
   lengths: z
-    .array(z.strictObject({ length: z.enum(lengthIds), metres: z.number(), typed: words(40) }))
+    .array(
+      z.strictObject({
+        length: z.enum(lengthIds),
+        metres: z.number().min(0.01).max(3),
+        typed: words(40),
+      }),
+    )
     .max(40),
   cautions: z.array(z.strictObject({ caution: z.enum(cautionIds), notedOn: day })).max(40),
   clearances: z
@@ -63,7 +74,7 @@ const person = z.strictObject({
       check: words(60),
       date: day,
       value: z.number().min(0).max(3600),
-      breaths: z.number().nullable().optional(),
+      breaths: z.number().min(0).max(1200).nullable().optional(),
       stoppedByTeacher: z.boolean().optional(),
       faults: z.array(z.enum(faultIds)).optional(),
       pain: z.boolean().optional(),
@@ -113,6 +124,8 @@ const person = z.strictObject({
       }),
       profileKey: words(80),
       profileVersion: z.int(),
+      /** Who decided, where that is known. */
+      by: words(80).optional(),
       decided: z.enum(verdictKinds),
       reason: words(300),
       /** Place in this list of the earlier decision that this one corrects. */
@@ -124,22 +137,22 @@ const person = z.strictObject({
   ),
 });
 
-const course = z.strictObject({
+export const studioCourse = z.strictObject({
   ref,
-  name: z.string().min(1).max(80),
+  name,
   place: words(80),
   startsOn: day,
   startsAt: clock,
-  minutes: z.number(),
+  minutes,
   profile: words(80),
   stage: words(60),
-  weeks: z.int(),
+  weeks: z.int().min(1).max(60),
   meetings: z
     .array(
       z.strictObject({
         date: day,
         startsAt: clock,
-        minutes: z.number(),
+        minutes,
         room: words(80),
         family: z.enum(ladderIds).nullable(),
         peak: words(60).nullable(),
@@ -147,7 +160,13 @@ const course = z.strictObject({
     )
     .max(3000),
   cupboard: z
-    .array(z.strictObject({ piece: words(60), count: z.int().min(0), worn: z.int().min(0) }))
+    .array(
+      z.strictObject({
+        piece: words(60),
+        count: z.int().min(0).max(200),
+        worn: z.int().min(0).max(200),
+      }),
+    )
     .max(200),
   room: anything,
   plans: z.array(z.strictObject({ day, wishes: anything, plan: anything })),
@@ -155,8 +174,8 @@ const course = z.strictObject({
     z.strictObject({
       uid: key,
       day,
-      startedMs: z.number(),
-      endedMs: z.number().nullable(),
+      startedMs: moment,
+      endedMs: moment.nullable(),
       bundle: anything,
       taps: z.array(tap),
     }),
@@ -205,10 +224,14 @@ export const studioFile = z.strictObject({
       stacks: z.boolean(),
     }),
   ),
-  courses: z.array(course).max(500),
-  people: z.array(person).max(20_000),
+  courses: z.array(studioCourse).max(500),
+  people: z.array(studioPerson).max(20_000),
 });
 
+/** Everything but what is read piece by piece. */
+export const studioHead = studioFile.omit({ courses: true, people: true });
+
+export type StudioHead = z.infer<typeof studioHead>;
 export type StudioFile = z.infer<typeof studioFile>;
 export type StudioPerson = StudioFile['people'][number];
 export type StudioCourse = StudioFile['courses'][number];

@@ -375,13 +375,18 @@ describe('any delivery', () => {
             // Overtaken: an older delivery arrives again, its last tap without those before it.
             const arriving = luck === 1 ? [...delivery.slice(-1), ...late] : delivery;
             late = delivery;
-            const taken = takeIn(upTo, arriving);
-            kept.push(...taken.fresh);
+            const row = kept.filter((tap) => tap.device === device);
+            const taken = takeIn(upTo, arriving, (seq) => row[seq - 1]);
+            // Refused as a whole: the device is told where its row ends.
+            if (taken.kind === 'kept') kept.push(...taken.fresh);
             // Lost on the way back: the device does not know that it was heard.
             if (luck !== 2) waiting = stillWaiting(waiting, taken.upTo);
           });
           const upTo = kept.filter((tap) => tap.device === device).at(-1)?.seq ?? 0;
-          kept.push(...takeIn(upTo, nextDelivery(waiting)).fresh);
+          const row = kept.filter((tap) => tap.device === device);
+          const rest = stillWaiting(nextDelivery(waiting), upTo);
+          const last = takeIn(upTo, rest, (seq) => row[seq - 1]);
+          if (last.kind === 'kept') kept.push(...last.fresh);
           expect(kept.filter((tap) => tap.device === device)).toEqual(own);
         }
         expect(view(kept)).toBe(view(taps));

@@ -2,7 +2,7 @@
  * How taps travel: kept on the device until the server has them, sent in order, taken in once. Both
  * ends are pure; whoever owns the store and the wire drives them.
  */
-import type { Tap } from './tap';
+import { tapId, type Tap } from './tap';
 
 export const queueRule = {
   /** Taps in one delivery. */
@@ -13,27 +13,68 @@ export const queueRule = {
 } as const;
 
 /** What a delivery brings that is new, and where the device stands afterwards. */
-export interface TakenIn {
-  readonly fresh: readonly Tap[];
-  /** The newest tap of the device that is kept without a gap before it. */
-  readonly upTo: number;
-}
+export type TakenIn =
+  | {
+      readonly kind: 'kept';
+      readonly fresh: readonly Tap[];
+      /** The newest tap of the device that is kept; there is none missing before it. */
+      readonly upTo: number;
+    }
+  /** The delivery does not continue the row that is kept: nothing of it was taken. */
+  | {
+      readonly kind: 'apart';
+      readonly upTo: number;
+      /** Numbers under which something else is kept already. */
+      readonly differs: readonly number[];
+    };
+
+/** Was this the same tap? What was kept as nothing stands for whatever was sent. */
+const isSame = (kept: Tap | undefined, sent: Tap): boolean =>
+  kept === undefined ||
+  kept.at.boot === nothingBoot ||
+  sent.at.boot === nothingBoot ||
+  (kept.at.boot === sent.at.boot &&
+    kept.at.monoMs === sent.at.monoMs &&
+    kept.act.kind === sent.act.kind);
+
+const nothingBoot = 'none';
+
+/** Takes a place in the row of taps and says nothing: a queue never sticks at what cannot be read. */
+export const nothingTap = (device: string, seq: number): Tap => ({
+  device,
+  seq,
+  at: { boot: nothingBoot, monoMs: 0, wallMs: 0 },
+  act: { kind: 'undo', tap: nothingBoot },
+});
 
 /**
- * The server's side. What was had before is passed over; what comes after a gap waits for the
- * delivery that brings the missing one, so that a device's taps are always kept in order.
+ * The server's side. What was had before is passed over; what does not continue the row, or stands
+ * in it under a number that something else has, is refused as a whole and never acknowledged: the
+ * device is told where the row ends and goes on from there.
  *
  * @param upTo newest sequence number kept of this device, 0 for none
+ * @param keptAt the tap that is kept under a number up to there
  */
-export function takeIn(upTo: number, delivery: readonly Tap[]): TakenIn {
+export function takeIn(
+  upTo: number,
+  delivery: readonly Tap[],
+  keptAt: (seq: number) => Tap | undefined = () => undefined,
+): TakenIn {
   const fresh: Tap[] = [];
+  const differs: number[] = [];
   let next = upTo + 1;
+  let hasGap = false;
   for (const one of [...delivery].sort((a, b) => a.seq - b.seq)) {
-    if (one.seq !== next) continue;
-    fresh.push(one);
-    next += 1;
+    if (one.seq < next) {
+      const earlier = one.seq > upTo ? fresh[one.seq - upTo - 1] : keptAt(one.seq);
+      if (!isSame(earlier, one)) differs.push(one.seq);
+    } else if (one.seq === next) {
+      fresh.push(one);
+      next += 1;
+    } else hasGap = true;
   }
-  return { fresh, upTo: next - 1 };
+  if (hasGap || differs.length > 0) return { kind: 'apart', upTo, differs };
+  return { kind: 'kept', fresh, upTo: next - 1 };
 }
 
 /** The device's side: what to send next, oldest first. */
@@ -49,3 +90,36 @@ export const waitAfter = (failures: number): number =>
   failures === 0
     ? 0
     : Math.min(queueRule.longestWaitMs, queueRule.firstWaitMs * 2 ** (failures - 1));
+
+/**
+ * The device's side, told that its row and the server's have come apart (a copy was taken back, or
+ * this browser had lost its numbers): which of its taps go again, and under which number. Taps that
+ * take one of them back follow it.
+ *
+ * @param own every tap of this device that it still has
+ */
+export function agreeAnew(
+  own: readonly Tap[],
+  { upTo, differs }: { readonly upTo: number; readonly differs: readonly number[] },
+): { readonly moved: ReadonlyMap<number, Tap>; readonly nextSeq: number } {
+  const strange = new Set(differs);
+  const sorted = [...own].sort((a, b) => a.seq - b.seq);
+  const again = [
+    ...sorted.filter(({ seq }) => seq <= upTo && strange.has(seq)),
+    ...sorted.filter(({ seq }) => seq > upTo),
+  ];
+  const numbers = new Map(again.map(({ seq }, index) => [seq, upTo + 1 + index]));
+  const names = new Map(
+    again.map((one) => [tapId(one), tapId({ device: one.device, seq: numbers.get(one.seq)! })]),
+  );
+  const moved = new Map(
+    again.map((one): [number, Tap] => {
+      const act =
+        one.act.kind === 'undo'
+          ? { ...one.act, tap: names.get(one.act.tap) ?? one.act.tap }
+          : one.act;
+      return [one.seq, { ...one, seq: numbers.get(one.seq)!, act }];
+    }),
+  );
+  return { moved, nextSeq: upTo + again.length + 1 };
+}
