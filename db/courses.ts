@@ -134,10 +134,27 @@ export interface Settings {
   readonly studio: string;
   /** Load scale on the studio's network that the teacher has allowed. */
   readonly scaleAddress: string | null;
+  /** What the teacher at the desk is called; empty: nothing given. */
+  readonly deskName: string;
+  readonly deskIdleMinutes: number;
+  readonly deviceIdleDays: number;
+  /** Changes whenever a copy is taken back. */
+  readonly era: string;
+  readonly erasePending: boolean;
 }
 
 const settingsId = 1;
-const defaults: Settings = { units: 'cm', breathSeconds: 5, studio: '', scaleAddress: null };
+const defaults: Settings = {
+  units: 'cm',
+  breathSeconds: 5,
+  studio: '',
+  scaleAddress: null,
+  deskName: '',
+  deskIdleMinutes: 10,
+  deviceIdleDays: 90,
+  era: '',
+  erasePending: false,
+};
 
 export function getSettings(db: Db): Settings {
   return db.select().from(settings).where(eq(settings.id, settingsId)).get() ?? defaults;

@@ -57,25 +57,28 @@ describe('opening the database', () => {
   it('opens again without a copy when nothing is to be changed', () => {
     open().close();
     open();
-    expect(readdirSync(path.dirname(file)).some((name) => name.startsWith('before-'))).toBe(false);
+    expect(existsSync(path.join(path.dirname(file), 'copies'))).toBe(false);
   });
 
   it('copies an older database before bringing it up to date', () => {
     open().close();
     const raw = new Database(file);
     raw.exec("CREATE TABLE keepsake (word TEXT); INSERT INTO keepsake VALUES ('here')");
-    // As if an older version had written it: no table of ours, no migration noted.
+    // As if an older version had written it: no table of ours, its migrations not noted.
     raw.pragma('foreign_keys = OFF');
     const tables = raw
       .prepare(`SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite_%'`)
       .all() as { name: string }[];
     for (const { name } of tables) {
-      if (name !== 'keepsake') raw.exec(`DROP TABLE "${name}"`);
+      if (name !== 'keepsake' && name !== '__drizzle_migrations') raw.exec(`DROP TABLE "${name}"`);
     }
+    raw.exec('UPDATE __drizzle_migrations SET created_at = 1');
     raw.close();
     open();
-    const copy = readdirSync(path.dirname(file)).find((name) => name.startsWith('before-'))!;
-    const kept = new Database(path.join(path.dirname(file), copy), { readonly: true });
+    const copies = path.join(path.dirname(file), 'copies');
+    const [copy] = readdirSync(copies);
+    expect(copy).toMatch(/^studio_.*_version\.sqlite$/);
+    const kept = new Database(path.join(copies, copy), { readonly: true });
     expect(kept.prepare('SELECT word FROM keepsake').get()).toEqual({ word: 'here' });
     kept.close();
     expect(addPerson()).toBe(1);

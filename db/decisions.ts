@@ -4,7 +4,7 @@ import { decision, type DecisionGrounds } from './schema';
 
 export type { DecisionGrounds };
 export type DecisionRow = typeof decision.$inferSelect;
-export type NewDecision = Omit<DecisionRow, 'id'>;
+export type NewDecision = Omit<DecisionRow, 'id' | 'by'> & { readonly by?: string };
 
 /** @returns the id of the new decision; there is no way to change one */
 export function addDecision(db: Db, values: NewDecision): number {

@@ -1,7 +1,7 @@
 /** Devices that were let in, and the codes that are open just now. */
 import { asc, eq, gte, lte, or, sql } from 'drizzle-orm';
 import type { Db } from './open';
-import { device, pairing } from './schema';
+import { device, pairing, tapDevice } from './schema';
 
 export type DeviceRow = typeof device.$inferSelect;
 export type PairingRow = typeof pairing.$inferSelect;
@@ -50,3 +50,19 @@ export function countWrongTry(db: Db, most: number): void {
     .run();
   db.delete(pairing).where(gte(pairing.tries, most)).run();
 }
+
+export type TapDeviceRow = typeof tapDevice.$inferSelect;
+
+export const findTapDevice = (db: Db, name: string): TapDeviceRow | null =>
+  db.select().from(tapDevice).where(eq(tapDevice.name, name)).get() ?? null;
+
+export function saveTapDevice(db: Db, row: TapDeviceRow): void {
+  const { deviceId } = row;
+  db.insert(tapDevice)
+    .values(row)
+    .onConflictDoUpdate({ target: tapDevice.name, set: { deviceId } })
+    .run();
+}
+
+export const findDevice = (db: Db, id: number): DeviceRow | null =>
+  db.select().from(device).where(eq(device.id, id)).get() ?? null;

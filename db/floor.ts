@@ -82,6 +82,16 @@ export function newestSeq(db: Db, classId: number, device: string): number {
   return row?.seq ?? 0;
 }
 
+/** The tap that is kept under a number of a device. */
+export function findTap(db: Db, classId: number, device: string, seq: number): Tap | undefined {
+  const row = db
+    .select({ payload: floorTap.payload })
+    .from(floorTap)
+    .where(and(eq(floorTap.classId, classId), eq(floorTap.device, device), eq(floorTap.seq, seq)))
+    .get();
+  return row?.payload as Tap | undefined;
+}
+
 export function addTaps(db: Db, classId: number, taps: readonly Tap[]): void {
   for (const one of taps) {
     db.insert(floorTap)

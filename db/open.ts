@@ -1,24 +1,18 @@
-import { chmodSync, copyFileSync, existsSync, mkdirSync, readFileSync } from 'node:fs';
+import { chmodSync, existsSync, mkdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import Database from 'better-sqlite3';
 import { drizzle } from 'drizzle-orm/better-sqlite3';
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator';
 import type { BaseSQLiteDatabase } from 'drizzle-orm/sqlite-core';
+import { copyFileWhole } from './copyFile';
+import { hasContent, isNewFolder, markFolder } from './folder';
+import { assertWhole, NewerDatabaseError, StudioTrouble, toTrouble } from './trouble';
 import * as schema from './schema';
+
+export { NewerDatabaseError };
 
 /** The database, or a transaction on it. */
 export type Db = BaseSQLiteDatabase<'sync', Database.RunResult, typeof schema>;
-
-/** The database was written by a newer Levitar; nothing in it was touched. */
-export class NewerDatabaseError extends Error {
-  constructor(file: string) {
-    super(
-      `${path.basename(file)} was written by a newer version of Levitar. It has not been changed. ` +
-        'Start the newer version, or point LEVITAR_DATA at another folder.',
-    );
-    this.name = 'NewerDatabaseError';
-  }
-}
 
 interface Journal {
   readonly entries: readonly { readonly when: number; readonly tag: string }[];
@@ -32,59 +26,126 @@ function newestKnown(): number {
   return Math.max(...journal.entries.map(({ when }) => when));
 }
 
-/** Time stamp of the newest migration in the file, 0 for a database without any. */
-function newestApplied(file: string): number {
-  const raw = new Database(file, { readonly: true });
+/** Time stamp of the newest migration in a file, 0 for a database without any. */
+function newestApplied(raw: Database.Database): number {
+  const table = raw
+    .prepare(`SELECT name FROM sqlite_master WHERE name = '__drizzle_migrations'`)
+    .get();
+  if (!table) return 0;
+  const row = raw.prepare('SELECT max(created_at) AS newest FROM __drizzle_migrations').get();
+  return Number((row as { newest: number | null }).newest ?? 0);
+}
+
+/** What stands in a file, before anything in it is touched. */
+function lookInto(file: string): { readonly applied: number } {
+  const raw = new Database(file, { fileMustExist: true });
   try {
-    const table = raw
-      .prepare(`SELECT name FROM sqlite_master WHERE name = '__drizzle_migrations'`)
-      .get();
-    if (!table) return 0;
-    const row = raw.prepare('SELECT max(created_at) AS newest FROM __drizzle_migrations').get();
-    return Number((row as { newest: number | null }).newest ?? 0);
+    raw.pragma('busy_timeout = 5000');
+    assertWhole(raw, file);
+    const applied = newestApplied(raw);
+    const tables = raw.prepare(`SELECT count(*) AS count FROM sqlite_master`).get();
+    // A database of something else is not made into a studio.
+    if (applied === 0 && (tables as { count: number }).count > 0)
+      throw new StudioTrouble('foreign', file);
+    return { applied };
   } finally {
     raw.close();
   }
 }
 
-/** A copy beside the database before anything changes its structure. */
-function copyBefore(file: string, newest: number): void {
-  // Empties the log into the main file, so that the copy is whole.
-  const raw = new Database(file);
-  raw.pragma('wal_checkpoint(TRUNCATE)');
-  raw.close();
-  const copy = path.join(path.dirname(file), `before-${newest}.sqlite`);
-  copyFileSync(file, copy);
-  chmodSync(copy, 0o600);
-}
-
 export interface OpenDatabase {
   readonly db: Db;
+  readonly file: string;
+  /** Empties the log into the main file, so that the one file is the whole; then closes it. */
   readonly close: () => void;
 }
 
+/** Where the copy goes that is made before the structure changes. */
+export type CopyBefore = (file: string) => void;
+
+const copyBeside: CopyBefore = (file) => {
+  const stamp = new Date().toISOString().replace(/[:.]/g, '-');
+  copyFileWhole(file, path.join(path.dirname(file), 'copies', `studio_${stamp}_version.sqlite`));
+};
+
 /**
  * Opens the database file, brings its structure up to date and returns it ready for use: WAL,
- * foreign keys on, readable by its owner alone. Creates file and folder where missing.
+ * foreign keys on, what is deleted overwritten, readable by its owner alone. A file is made only
+ * in a folder that never had one.
  *
- * @throws NewerDatabaseError when a newer version wrote it; the file is left as it was
+ * @throws StudioTrouble when there is no sound studio to open; nothing was touched
  */
-export function openDatabase(file: string): OpenDatabase {
-  mkdirSync(path.dirname(file), { recursive: true, mode: 0o700 });
-  const known = newestKnown();
-  if (existsSync(file)) {
-    const applied = newestApplied(file);
-    if (applied > known) throw new NewerDatabaseError(file);
-    if (applied < known) copyBefore(file, known);
+export function openDatabase(file: string, copyBefore: CopyBefore = copyBeside): OpenDatabase {
+  const folder = path.dirname(file);
+  try {
+    mkdirSync(folder, { recursive: true, mode: 0o700 });
+    if (!isNewFolder(folder)) {
+      if (!existsSync(file)) throw new StudioTrouble('missing', file);
+      if (!hasContent(file)) throw new StudioTrouble('empty', file);
+      const known = newestKnown();
+      const { applied } = lookInto(file);
+      if (applied > known) throw new NewerDatabaseError(file);
+      if (applied < known) copyBefore(file);
+    }
+    const opened = connect(file);
+    markFolder(folder);
+    return opened;
+  } catch (error) {
+    throw toTrouble(error, file);
   }
+}
+
+/**
+ * A file that is to take the studio's place, brought up to date like the studio itself.
+ *
+ * @throws StudioTrouble when it is no sound studio, or a newer one
+ */
+export function openCopy(file: string, { isNew = false } = {}): OpenDatabase {
+  try {
+    if (!isNew) {
+      if (!hasContent(file)) throw new StudioTrouble('empty', file);
+      if (lookInto(file).applied > newestKnown()) throw new NewerDatabaseError(file);
+    }
+    return connect(file);
+  } catch (error) {
+    throw toTrouble(error, file);
+  }
+}
+
+/** Opens, migrates and prepares; the caller has made sure that there is something to open. */
+function connect(file: string): OpenDatabase {
   const raw = new Database(file);
-  raw.pragma('journal_mode = WAL');
-  // What was answered is on the disk, also when the power goes: a tap is told only once.
-  raw.pragma('synchronous = FULL');
-  raw.pragma('foreign_keys = ON');
-  raw.pragma('busy_timeout = 5000');
-  chmodSync(file, 0o600);
-  const db = drizzle(raw, { schema });
-  migrate(db, { migrationsFolder });
-  return { db, close: () => raw.close() };
+  try {
+    raw.pragma('busy_timeout = 5000');
+    raw.pragma('journal_mode = WAL');
+    // What was answered is on the disk, also when the power goes: a tap is told only once.
+    raw.pragma('synchronous = FULL');
+    raw.pragma('foreign_keys = ON');
+    // What is deleted is overwritten at once, so that erasing needs no room on the disk.
+    raw.pragma('secure_delete = ON');
+    chmodSync(file, 0o600);
+    const db = drizzle(raw, { schema });
+    migrate(db, { migrationsFolder });
+    // A transaction that began by reading cannot wait for somebody else's writing: it would be
+    // refused at once. Every one of ours takes its turn at the beginning instead.
+    const begin = db.transaction.bind(db);
+    db.transaction = (work, config) => begin(work, { behavior: 'immediate', ...config });
+    // Fails on a file, folder or disk that cannot be written to.
+    raw.exec('BEGIN IMMEDIATE; ROLLBACK');
+    return {
+      db,
+      file,
+      close: () => {
+        if (!raw.open) return;
+        try {
+          raw.pragma('wal_checkpoint(TRUNCATE)');
+        } finally {
+          raw.close();
+        }
+      },
+    };
+  } catch (error) {
+    raw.close();
+    throw error;
+  }
 }

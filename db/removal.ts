@@ -1,8 +1,8 @@
 /** Deleting people really: here, and in the copies that start-up has made. */
 import { createHash } from 'node:crypto';
-import { readdirSync } from 'node:fs';
 import path from 'node:path';
 import Database from 'better-sqlite3';
+import type { SQLiteTable } from 'drizzle-orm/sqlite-core';
 import { drizzle } from 'drizzle-orm/better-sqlite3';
 import { eq, inArray, sql } from 'drizzle-orm';
 import type { Day } from '@/core/units/day';
@@ -14,8 +14,10 @@ import {
   attendance,
   checkRecord,
   clearance,
+  course,
   decision,
   enrolment,
+  floorClass,
   painReport,
   peopleImport,
   person,
@@ -53,21 +55,23 @@ export function removePerson(db: Db, id: number, uid: string | null, on: Day): v
     .run();
 }
 
-/** Overwrites what was deleted on disk, instead of only forgetting where it stood. */
-export function eraseDeleted(db: Db): void {
-  db.run(sql`PRAGMA secure_delete = ON`);
-  db.run(sql`VACUUM`);
-  db.run(sql`PRAGMA wal_checkpoint(TRUNCATE)`);
-}
-
-const copyName = /^before-.*\.sqlite$/;
-
-/** The copies beside a database that were made before its structure changed. */
-export function listCopies(file: string): string[] {
-  const folder = path.dirname(file);
-  return readdirSync(folder)
-    .filter((name) => copyName.test(name))
-    .map((name) => path.join(folder, name));
+/**
+ * Overwrites what was deleted on disk, instead of only forgetting where it stood. Deleting itself
+ * writes zeros over it (`secure_delete`); here they reach the file, and the log is emptied, which
+ * needs no room on the disk. Where there is room the file is written anew, without its holes.
+ *
+ * @returns false when somebody still reads the log, so that it could not be emptied
+ */
+export function eraseDeleted(db: Db): boolean {
+  const empty = () => db.get<{ busy: number }>(sql`PRAGMA wal_checkpoint(TRUNCATE)`).busy === 0;
+  if (!empty()) return false;
+  try {
+    db.run(sql`VACUUM`);
+  } catch (error) {
+    // Only for room: what was deleted is overwritten already.
+    if ((error as { code?: string }).code !== 'SQLITE_FULL') throw error;
+  }
+  return empty();
 }
 
 /** Who is to be taken out of the copies. */
@@ -84,9 +88,9 @@ export interface Gone {
  *
  * @returns the names of copies that could not be opened and so still hold them
  */
-export function purgeCopies(file: string, { id, uid, name }: Gone): string[] {
+export function purgeCopies(copies: readonly string[], { id, uid, name }: Gone): string[] {
   const left: string[] = [];
-  for (const copy of listCopies(file)) {
+  for (const copy of copies) {
     try {
       const raw = new Database(copy, { fileMustExist: true });
       try {
@@ -240,6 +244,30 @@ export function listImported(
     });
 }
 
+export interface StudioSize {
+  readonly people: number;
+  readonly records: number;
+  readonly decisions: number;
+  readonly courses: number;
+  readonly classes: number;
+}
+
+/** How much a studio holds, for comparing two states of it. */
+export function countStudio(db: Db): StudioSize {
+  const count = (table: SQLiteTable) =>
+    db
+      .select({ count: sql<number>`count(*)` })
+      .from(table)
+      .get()?.count ?? 0;
+  return {
+    people: count(person),
+    records: count(checkRecord),
+    decisions: count(decision),
+    courses: count(course),
+    classes: count(floorClass),
+  };
+}
+
 /** Every table emptied; the marks of the deleted stay. */
 export function clearAll(db: Db): void {
   for (const table of [
@@ -252,6 +280,7 @@ export function clearAll(db: Db): void {
     'settings',
     'device',
     'pairing',
+    'tap_device',
   ]) {
     db.run(sql.raw(`DELETE FROM \`${table}\``));
   }

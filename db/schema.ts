@@ -4,3 +4,4 @@ export * from './schema/person';
 export * from './schema/record';
 export * from './schema/floor';
 export * from './schema/profile';
+export * from './schema/desk';

@@ -259,8 +259,9 @@ export function readStudioPerson(
       .orderBy(asc(savedSetup.id))
       .all()
       .map(({ family, values, note, savedOn }) => ({ family, values, note, savedOn })),
-    decisions: decisions.map(({ id: _, personId: _p, corrects, ...one }) => ({
+    decisions: decisions.map(({ id: _, personId: _p, corrects, by, ...one }) => ({
       ...one,
+      ...(by === '' ? {} : { by }),
       grounds: {
         ...one.grounds,
         reasons: [...one.grounds.reasons],

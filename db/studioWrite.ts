@@ -1,6 +1,7 @@
 /** The file that holds everything into the tables: what is here stays, what restricts is united. */
 import { and, eq } from 'drizzle-orm';
-import type { StudioCourse, StudioFile, StudioPerson } from '@/core/cli/studioFile';
+import type { SQLiteTable } from 'drizzle-orm/sqlite-core';
+import type { StudioCourse, StudioFile, StudioHead, StudioPerson } from '@/core/cli/studioFile';
 import { aboutPeople } from '@/core/floor/tap';
 import { withOtherPeople } from './classPeople';
 import { saveSettings } from './courses';
@@ -33,7 +34,7 @@ import {
   stopSign,
   upsideTime,
 } from './schema';
-import { mapKey, readNames } from './studioNames';
+import { mapKey, readNames, type Names } from './studioNames';
 import { readStudioPerson } from './studioRead';
 
 /** What a file brought, or would bring. */
@@ -52,11 +53,9 @@ export interface StudioCounts {
   entriesNew: number;
 }
 
-type Added = { readonly [Key in keyof StudioCounts]: StudioCounts[Key] };
-
-/** Writes a file into the tables; to be called within a transaction. Settings only into an empty studio. */
-export function writeStudio(db: Db, file: StudioFile): Added {
-  const counts: StudioCounts = {
+/** Writes a file piece by piece, within one transaction; people first, then courses, then what people did. */
+export class StudioWriter {
+  readonly counts: StudioCounts = {
     peopleNew: 0,
     peopleKnown: 0,
     peopleRemoved: 0,
@@ -68,30 +67,52 @@ export function writeStudio(db: Db, file: StudioFile): Added {
     profilesNew: 0,
     entriesNew: 0,
   };
-  const isEmpty = db.select({ id: person.id }).from(person).limit(1).get() === undefined;
-  if (isEmpty) saveSettings(db, file.settings);
-  for (const profile of file.profiles) {
-    const { changes } = db
-      .insert(profileVersion)
-      .values(profile as never)
-      .onConflictDoNothing()
-      .run();
-    counts.profilesNew += changes;
+  private readonly people = new Map<string, number>();
+  private readonly others = new Map<string, string>();
+  private readonly classes = new Map<string, number>();
+  private readonly courses = new Map<number, number>();
+  private pieces: ReadonlyMap<string, string> = new Map();
+  private names: Names | null = null;
+
+  constructor(private readonly db: Db) {}
+
+  /** Settings only into an empty studio. */
+  head({ settings, profiles, entries, ownPieces }: StudioHead): void {
+    const { db, counts } = this;
+    const isEmpty = db.select({ id: person.id }).from(person).limit(1).get() === undefined;
+    if (isEmpty) saveSettings(db, settings);
+    for (const profile of profiles) {
+      const { changes } = db
+        .insert(profileVersion)
+        .values(profile as never)
+        .onConflictDoNothing()
+        .run();
+      counts.profilesNew += changes;
+    }
+    for (const entry of entries) {
+      counts.entriesNew += db.insert(ownEntry).values(entry).onConflictDoNothing().run().changes;
+    }
+    this.pieces = writePieces(db, ownPieces);
   }
-  for (const entry of file.entries) {
-    counts.entriesNew += db.insert(ownEntry).values(entry).onConflictDoNothing().run().changes;
+
+  person(one: StudioPerson): void {
+    const id = writePerson(this.db, one, this.counts);
+    if (id === null) return;
+    this.people.set(one.uid, id);
+    this.others.set(one.uid, String(id));
   }
-  const pieces = writePieces(db, file.ownPieces);
-  const people = writePeople(db, file.people, counts);
-  const others = new Map([...people].map(([uid, id]) => [uid, String(id)]));
-  const classes = new Map<string, number>();
-  const courses = new Map<number, number>();
-  const known = db.select().from(course).all();
-  for (const one of file.courses) {
-    const twin = known.find(({ name, startsOn }) => name === one.name && startsOn === one.startsOn);
+
+  /** After everybody's `person`. */
+  course(one: StudioCourse): void {
+    const { db, counts, others } = this;
+    const twin = db
+      .select()
+      .from(course)
+      .all()
+      .find(({ name, startsOn }) => name === one.name && startsOn === one.startsOn);
     counts[twin === undefined ? 'coursesNew' : 'coursesKnown'] += 1;
-    const id = twin?.id ?? addStudioCourse(db, one, pieces);
-    courses.set(one.ref, id);
+    const id = twin?.id ?? addStudioCourse(db, one, this.pieces);
+    this.courses.set(one.ref, id);
     for (const evening of one.meetings) {
       db.insert(meeting)
         .values({ courseId: id, ...evening })
@@ -109,45 +130,53 @@ export function writeStudio(db: Db, file: StudioFile): Added {
         .onConflictDoNothing()
         .run();
     }
-    for (const held of one.classes) {
-      const here = db.select().from(floorClass).where(eq(floorClass.uid, held.uid)).get();
-      if (here !== undefined) {
-        classes.set(held.uid, here.id);
-        continue;
-      }
-      const row = db
-        .insert(floorClass)
-        .values({
-          uid: held.uid,
-          courseId: id,
-          day: held.day,
-          startedMs: held.startedMs,
-          endedMs: held.endedMs,
-          bundle: withOtherPeople(held.bundle, others),
-        })
+    for (const held of one.classes) this.heldClass(id, held);
+  }
+
+  private heldClass(courseId: number, held: StudioCourse['classes'][number]): void {
+    const { db, counts, others, classes } = this;
+    const here = db.select().from(floorClass).where(eq(floorClass.uid, held.uid)).get();
+    if (here !== undefined) {
+      classes.set(held.uid, here.id);
+      return;
+    }
+    const row = db
+      .insert(floorClass)
+      .values({
+        uid: held.uid,
+        courseId,
+        day: held.day,
+        startedMs: held.startedMs,
+        endedMs: held.endedMs,
+        bundle: withOtherPeople(held.bundle, others),
+      })
+      .onConflictDoNothing()
+      .returning({ id: floorClass.id })
+      .get();
+    // Another class of this course on the same day is here already: what is here stays.
+    if (row === undefined) return;
+    counts.classesNew += 1;
+    classes.set(held.uid, row.id);
+    for (const one of held.taps) {
+      const kept = others.size > 0 ? aboutPeople(one, others) : one;
+      if (kept === null) continue;
+      const payload = withOtherPeople(kept, others);
+      const { device, seq } = one;
+      db.insert(floorTap)
+        .values({ classId: row.id, device, seq, kind: one.act.kind, payload })
         .onConflictDoNothing()
-        .returning({ id: floorClass.id })
-        .get();
-      // Another class of this course on the same day is here already: what is here stays.
-      if (row === undefined) continue;
-      counts.classesNew += 1;
-      classes.set(held.uid, row.id);
-      for (const one of held.taps) {
-        const kept = file.people.length > 0 ? aboutPeople(one, others) : one;
-        if (kept === null) continue;
-        const payload = withOtherPeople(kept, others);
-        const { device, seq } = one;
-        db.insert(floorTap)
-          .values({ classId: row.id, device, seq, kind: one.act.kind, payload })
-          .run();
-      }
+        .run();
     }
   }
-  for (const one of file.people) {
-    const id = people.get(one.uid);
-    if (id !== undefined) writeStory(db, id, one, { classes, courses, others, counts });
+
+  /** After every course. */
+  story(one: StudioPerson): void {
+    const id = this.people.get(one.uid);
+    if (id === undefined) return;
+    const { classes, courses, others, counts } = this;
+    this.names ??= readNames(this.db);
+    writeStory(this.db, id, one, { classes, courses, others, counts, names: this.names });
   }
-  return counts;
 }
 
 function writePieces(db: Db, pieces: StudioFile['ownPieces']): ReadonlyMap<string, string> {
@@ -189,75 +218,47 @@ function addStudioCourse(
   return id;
 }
 
-/** Ids by uid of everybody who is, or now is, here. */
-function writePeople(
-  db: Db,
-  people: readonly StudioPerson[],
-  counts: StudioCounts,
-): ReadonlyMap<string, number> {
-  const ids = new Map<string, number>();
-  for (const one of people) {
-    if (isRemoved(db, one.uid)) {
-      counts.peopleRemoved += 1;
-      continue;
-    }
-    const here = db.select({ id: person.id }).from(person).where(eq(person.uid, one.uid)).get();
-    if (here !== undefined) {
-      counts.peopleKnown += 1;
-      ids.set(one.uid, here.id);
-      // What restricts is united, never dropped (handbook 07).
-      for (const caution of one.cautions) {
-        db.insert(personCaution)
-          .values({ personId: here.id, ...caution })
-          .onConflictDoNothing()
-          .run();
-      }
-      continue;
-    }
-    counts.peopleNew += 1;
-    const { uid, name, heightM, heightTyped, massKg, consent } = one;
-    const { painClearedOn, screenedOn, archivedOn, otherWords } = one;
-    const { id } = db
-      .insert(person)
-      .values({
-        uid,
-        name,
-        heightM,
-        heightTyped,
-        massKg,
-        consent,
-        painClearedOn,
-        screenedOn,
-        archivedOn,
-        otherWords,
-      })
-      .returning({ id: person.id })
-      .get();
-    ids.set(uid, id);
-    const own = { personId: id };
-    for (const row of one.lengths)
-      db.insert(personLength)
-        .values({ ...own, ...row })
-        .run();
-    for (const row of one.cautions)
-      db.insert(personCaution)
-        .values({ ...own, ...row })
-        .run();
-    for (const row of one.clearances)
-      db.insert(clearance)
-        .values({ ...own, ...row })
-        .run();
-    for (const row of one.rungs)
-      db.insert(personRung)
-        .values({ ...own, ...row })
-        .run();
-    for (const row of one.setups) {
-      db.insert(savedSetup)
-        .values({ ...own, ...row } as never)
-        .run();
-    }
+/** @returns the id of who is, or now is, here; `null` for who was deleted on request */
+function writePerson(db: Db, one: StudioPerson, counts: StudioCounts): number | null {
+  if (isRemoved(db, one.uid)) {
+    counts.peopleRemoved += 1;
+    return null;
   }
-  return ids;
+  const here = db.select({ id: person.id }).from(person).where(eq(person.uid, one.uid)).get();
+  if (here !== undefined) {
+    counts.peopleKnown += 1;
+    // What restricts is united, never dropped (handbook 07).
+    for (const caution of one.cautions) {
+      db.insert(personCaution)
+        .values({ personId: here.id, ...caution })
+        .onConflictDoNothing()
+        .run();
+    }
+    return here.id;
+  }
+  counts.peopleNew += 1;
+  const { uid, name, heightM, heightTyped, massKg, consent } = one;
+  const { painClearedOn, screenedOn, archivedOn, otherWords } = one;
+  const body = { uid, name, heightM, heightTyped, massKg, consent };
+  const { id } = db
+    .insert(person)
+    .values({ ...body, painClearedOn, screenedOn, archivedOn, otherWords })
+    .returning({ id: person.id })
+    .get();
+  const own = { personId: id };
+  const add = (table: SQLiteTable, rows: readonly object[]) => {
+    for (const row of rows) {
+      db.insert(table)
+        .values({ ...own, ...row })
+        .run();
+    }
+  };
+  add(personLength, one.lengths);
+  add(personCaution, one.cautions);
+  add(clearance, one.clearances);
+  add(personRung, one.rungs);
+  add(savedSetup, one.setups);
+  return id;
 }
 
 interface Story {
@@ -265,6 +266,7 @@ interface Story {
   readonly courses: ReadonlyMap<number, number>;
   readonly others: ReadonlyMap<string, string>;
   readonly counts: StudioCounts;
+  readonly names: Names;
 }
 
 /** What is the same thing seen: the place in a list does not count. */
@@ -286,13 +288,9 @@ function writeStory(
   db: Db,
   id: number,
   one: StudioPerson,
-  { classes, courses, others, counts }: Story,
+  { classes, courses, others, counts, names }: Story,
 ): void {
-  const now = readStudioPerson(
-    db,
-    db.select().from(person).where(eq(person.id, id)).get()!,
-    readNames(db),
-  );
+  const now = readStudioPerson(db, db.select().from(person).where(eq(person.id, id)).get()!, names);
   const own = { personId: id };
   const place = (from: { class: string; key: string } | undefined) => {
     const classId = from === undefined ? undefined : classes.get(from.class);

@@ -14,6 +14,16 @@ export const settings = sqliteTable('settings', {
   studio: text('studio').notNull().default(''),
   /** Address of a load scale on the studio's network that the teacher has allowed; absent: none. */
   scaleAddress: text('scale_address'),
+  /** What the teacher at the desk is called, in decisions and in the diary. */
+  deskName: text('desk_name').notNull().default(''),
+  /** The desk locks itself after so many minutes without a key or a finger. */
+  deskIdleMinutes: integer('desk_idle_minutes').notNull().default(10),
+  /** A device that was not heard of for so long is no longer let in. */
+  deviceIdleDays: integer('device_idle_days').notNull().default(90),
+  /** Changes whenever a copy is taken back: devices then agree anew on their numbers. */
+  era: text('era').notNull().default(''),
+  /** Somebody was deleted, and what they left on the disk is not overwritten yet. */
+  erasePending: integer('erase_pending', { mode: 'boolean' }).notNull().default(false),
 });
 
 export const course = sqliteTable('course', {

@@ -66,3 +66,14 @@ export const pairing = sqliteTable('pairing', {
   /** Wrong tries while it was on the screen. */
   tries: integer('tries').notNull().default(0),
 });
+
+/**
+ * Whose taps these are: the name under which a browser taps, bound at its first delivery to the
+ * device that was let in, or to the desk. Nobody else sends under it afterwards.
+ */
+export const tapDevice = sqliteTable('tap_device', {
+  name: text('name').primaryKey(),
+  /** Absent: the desk. Stays when the device is put out. */
+  deviceId: integer('device_id'),
+  role: text('role', { enum: deviceRoles }).notNull(),
+});

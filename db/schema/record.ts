@@ -109,6 +109,8 @@ export const decision = sqliteTable(
     reason: text('reason').notNull().default(''),
     /** The earlier decision that this one corrects. */
     corrects: integer('corrects'),
+    /** Who decided: the name of the device or of the teacher at the desk; empty: not known. */
+    by: text('by').notNull().default(''),
   },
   (table) => [index('decision_person').on(table.personId)],
 );

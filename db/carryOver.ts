@@ -1,0 +1,115 @@
+/**
+ * What a copy must not undo when it is taken back: who was deleted stays deleted, who was put out
+ * stays out, the passphrase and the diary stay, and a class of today goes on with all its taps.
+ */
+import { randomUUID } from 'node:crypto';
+import { and, eq, inArray } from 'drizzle-orm';
+import type { Day } from '@/core/units/day';
+import { forgetInClasses } from './classPeople';
+import { saveSettings } from './courses';
+import type { Db } from './open';
+import { markOf } from './removal';
+import {
+  course,
+  deskLock,
+  device,
+  diary,
+  floorClass,
+  floorTap,
+  pairing,
+  person,
+  removedPerson,
+  tapDevice,
+} from './schema';
+
+/** Leaves out of a copy everybody who was deleted, here or there. */
+export function dropRemoved(copy: Db): void {
+  const marks = new Set(
+    copy
+      .select()
+      .from(removedPerson)
+      .all()
+      .map(({ mark }) => mark),
+  );
+  for (const { id, uid } of copy.select({ id: person.id, uid: person.uid }).from(person).all()) {
+    if (!marks.has(markOf(uid))) continue;
+    forgetInClasses(copy, String(id));
+    copy.delete(person).where(eq(person.id, id)).run();
+  }
+}
+
+/** @param now the studio as it is; the copy becomes what takes its place */
+export function carryOver(now: Db, copy: Db, today: Day): void {
+  for (const row of now.select().from(removedPerson).all()) {
+    copy.insert(removedPerson).values(row).onConflictDoNothing().run();
+  }
+  copy.delete(device).run();
+  for (const row of now.select().from(device).all()) copy.insert(device).values(row).run();
+  copy.delete(deskLock).run();
+  for (const row of now.select().from(deskLock).all()) copy.insert(deskLock).values(row).run();
+  for (const row of now.select().from(tapDevice).all()) {
+    copy.insert(tapDevice).values(row).onConflictDoNothing().run();
+  }
+  copy.delete(diary).run();
+  for (const row of now.select().from(diary).all()) copy.insert(diary).values(row).run();
+  carryClasses(now, copy, today);
+}
+
+/** Of today's classes every tap that the copy does not have. */
+function carryClasses(now: Db, copy: Db, today: Day): void {
+  for (const { id, ...row } of now
+    .select()
+    .from(floorClass)
+    .where(eq(floorClass.day, today))
+    .all()) {
+    const name = now
+      .select({ name: course.name })
+      .from(course)
+      .where(eq(course.id, row.courseId))
+      .get()?.name;
+    const own = copy.select().from(course).where(eq(course.id, row.courseId)).get();
+    if (own === undefined || own.name !== name) continue;
+    const here =
+      copy.select().from(floorClass).where(eq(floorClass.uid, row.uid)).get() ??
+      copy.insert(floorClass).values(row).onConflictDoNothing().returning().get();
+    if (here === undefined) continue;
+    const taps = now.select().from(floorTap).where(eq(floorTap.classId, id)).all();
+    for (const { id: _, classId: _c, ...tap } of taps) {
+      copy
+        .insert(floorTap)
+        .values({ ...tap, classId: here.id })
+        .onConflictDoNothing()
+        .run();
+    }
+    copy.update(floorClass).set({ endedMs: row.endedMs }).where(eq(floorClass.id, here.id)).run();
+  }
+}
+
+/** Nobody is let in or signed in by what a copy says, and devices agree anew on their numbers. */
+export function beginEra(copy: Db, { withDevices }: { readonly withDevices: boolean }): void {
+  copy.delete(pairing).run();
+  if (!withDevices) copy.delete(device).run();
+  saveSettings(copy, { era: randomUUID(), erasePending: true });
+}
+
+/** People by uid, with the names that the page shows. */
+export const listUids = (db: Db): ReadonlyMap<string, string> =>
+  new Map(
+    db
+      .select({ uid: person.uid, name: person.name })
+      .from(person)
+      .all()
+      .map(({ uid, name }) => [uid, name]),
+  );
+
+/** Which of some people were deleted on request. */
+export function listRemoved(db: Db, uids: readonly string[]): Set<string> {
+  if (uids.length === 0) return new Set();
+  const byMark = new Map(uids.map((uid) => [markOf(uid), uid]));
+  const found = db
+    .select()
+    .from(removedPerson)
+    .where(and(inArray(removedPerson.mark, [...byMark.keys()])))
+    .all();
+  return new Set(found.map(({ mark }) => byMark.get(mark)!));
+}
