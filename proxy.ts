@@ -1,7 +1,17 @@
 import { NextResponse, type NextRequest } from 'next/server';
+import { askerHeader, nobody, writeAsker, type Asker } from './server/asker';
+import { deskCookie, findAtDesk, noteAtDesk } from './server/desk/desk';
 import { findDeviceBy } from './server/devices';
-import { deviceCookie, gateHeader, isFromNetwork, ruleOn } from './server/gate';
-import { roleHeader } from './server/roles';
+import { findTrouble } from './server/database';
+import {
+  deviceCookie,
+  gateHeader,
+  isBuildFile,
+  isFromNetwork,
+  isOpenAtDesk,
+  readHost,
+  ruleOn,
+} from './server/doorRules';
 
 const ownHosts = ['localhost', '127.0.0.1', '[::1]'];
 
@@ -33,56 +43,111 @@ function contentPolicy(nonce: string): string {
 
 const isReading = (method: string) => method === 'GET' || method === 'HEAD';
 
-function isSameOrigin(request: NextRequest): boolean {
+/** Scheme, name and port: another program on this machine is another origin. */
+function isSameOrigin(request: NextRequest, isNetwork: boolean): boolean {
   const origin = request.headers.get('origin');
-  if (origin === null) return false;
-  try {
-    return new URL(origin).host === request.headers.get('host');
-  } catch {
-    return false;
-  }
+  const host = request.headers.get('host');
+  return origin !== null && origin === `${isNetwork ? 'https' : 'http'}://${host}`;
 }
 
-/** Guards every request: known host, same origin for every change, a content policy with a nonce. */
+const refused = (status: number, words: string) =>
+  new NextResponse(words, { status, headers: { 'Cache-Control': 'no-store' } });
+
+const wantsPage = (request: NextRequest) =>
+  isReading(request.method) && request.headers.get('accept')?.includes('text/html') === true;
+
+/** Nobody signed in or let in: a page becomes the page that asks, everything else is refused. */
+function turnAway(request: NextRequest, to: '/pair' | '/desk', scheme: string): NextResponse {
+  if (!wantsPage(request)) {
+    return refused(401, to === '/pair' ? 'This device is not let in.' : 'Sign in at the desk.');
+  }
+  const target = new URL(to, `${scheme}://${request.headers.get('host')}`);
+  const response = NextResponse.redirect(target, 307);
+  response.headers.set('Cache-Control', 'no-store');
+  return response;
+}
+
+/**
+ * Guards every request without exception: known host, same origin for every change, who asks, and
+ * a content policy with a nonce. What is not let through here is answered here.
+ */
 export function proxy(request: NextRequest): NextResponse {
-  const host = (request.headers.get('host') ?? '').replace(/:\d+$/, '');
+  const host = readHost(request.headers.get('host'));
+  if (host === null) return refused(400, 'This is no name of a server.');
   const isNetwork = isFromNetwork(request.headers.get(gateHeader), process.env.LEVITAR_GATE);
   // The network door has looked at the name itself.
   if (!isNetwork && !allowedHosts().includes(host)) {
-    return new NextResponse('This server does not answer to that name.', { status: 421 });
+    return refused(421, 'This server does not answer to that name.');
   }
-  if (!isReading(request.method) && !isSameOrigin(request)) {
-    return new NextResponse('Changes are accepted from Levitar’s own pages only.', { status: 403 });
+  if (!isReading(request.method) && !isSameOrigin(request, isNetwork)) {
+    return refused(403, 'Changes are accepted from Levitar’s own pages only.');
   }
-  let role = 'teacher';
+  const path = request.nextUrl.pathname;
+  const asking = {
+    path,
+    isReading: isReading(request.method),
+    isAction: request.headers.has('next-action'),
+  };
+  if (isBuildFile(path)) {
+    if (!asking.isReading || asking.isAction) return refused(405, 'This can only be read.');
+    // Without a policy of its own: a worker would take it for what it may load and compile.
+    return NextResponse.next({ request: { headers: headersFor(request, nobody) } });
+  }
+  if (findTrouble() !== null) return inTrouble(request, asking, isNetwork);
   if (isNetwork) {
-    const path = request.nextUrl.pathname;
-    const ruling = ruleOn({
-      path,
-      isReading: isReading(request.method),
-      isAction: request.headers.has('next-action'),
-      role: findDeviceBy(request.cookies.get(deviceCookie)?.value)?.role ?? null,
+    const device = findDeviceBy(request.cookies.get(deviceCookie)?.value);
+    const ruling = ruleOn({ ...asking, role: device?.role ?? null });
+    if (ruling.kind === 'closed') return refused(403, 'This is the teacher’s.');
+    if (ruling.kind === 'pair') return turnAway(request, '/pair', 'https');
+    return pass(request, {
+      role: ruling.role,
+      deviceId: device?.id ?? null,
+      name: device?.name ?? '',
+      isFromNetwork: true,
+      isLocked: false,
     });
-    if (ruling.kind === 'closed') {
-      return new NextResponse('This is the teacher’s.', { status: 403 });
-    }
-    if (ruling.kind === 'pair') {
-      return isReading(request.method) && request.headers.get('accept')?.includes('text/html')
-        ? NextResponse.redirect(new URL('/pair', `https://${request.headers.get('host')}`))
-        : new NextResponse('This device is not let in.', { status: 401 });
-    }
-    role = ruling.role;
   }
+  const token = request.cookies.get(deskCookie)?.value;
+  const asker = findAtDesk(token);
+  if (asker.role === 'nobody' || asker.isLocked) {
+    return isOpenAtDesk(asking, asker.isLocked)
+      ? pass(request, asker)
+      : turnAway(request, '/desk', 'http');
+  }
+  // Taps are delivered and devices asked after without anybody touching anything.
+  if (!/\/taps$/.test(path)) noteAtDesk(token);
+  return pass(request, asker);
+}
+
+/** The studio cannot be opened: at the desk the page that helps, to everybody else a sentence. */
+function inTrouble(
+  request: NextRequest,
+  { path }: { readonly path: string },
+  isNetwork: boolean,
+): NextResponse {
+  if (isNetwork) return refused(503, 'The studio’s computer cannot open the studio just now.');
+  if (path === '/trouble' || path === '/trouble/help') return pass(request, nobody, true);
+  if (!wantsPage(request)) return refused(503, 'The studio cannot be opened just now.');
+  return NextResponse.redirect(new URL('/trouble', `http://${request.headers.get('host')}`), 307);
+}
+
+/** What the pages behind hear of who asks; overwrites what somebody sends under this name. */
+function headersFor(request: NextRequest, asker: Asker): Headers {
+  const headers = new Headers(request.headers);
+  headers.set(askerHeader, writeAsker(asker));
+  headers.delete(gateHeader);
+  return headers;
+}
+
+function pass(request: NextRequest, asker: Asker, isInTrouble = false): NextResponse {
   const nonce = Buffer.from(crypto.randomUUID()).toString('base64');
   const policy = contentPolicy(nonce);
-  const headers = new Headers(request.headers);
+  const headers = headersFor(request, { ...asker, isInTrouble });
   headers.set('x-nonce', nonce);
-  headers.set(roleHeader, role);
-  headers.delete(gateHeader);
   headers.set('content-security-policy', policy);
   const response = NextResponse.next({ request: { headers } });
   response.headers.set('content-security-policy', policy);
   return response;
 }
 
-export const config = { matcher: ['/((?!_next/static|favicon.ico|icon.svg).*)'] };
+// No matcher: there is no path that is not looked at.

@@ -25,6 +25,7 @@ import { keepReview, readReview } from './review';
 import { readCatalog } from './schools';
 import { takeStudioFile, writeStudioFile } from './studioFile';
 import { careOf, must, plainStudio, recordForm, withThrowawayStudio } from './testing';
+import { teacherTaps } from './testingFloor';
 
 withThrowawayStudio();
 
@@ -54,7 +55,7 @@ function expectRecordsOfTaps(said: string): void {
   }
 }
 
-function runStudio(seed: number): void {
+async function runStudio(seed: number): Promise<void> {
   const random = seededRandom(seed * 101 + 3);
   const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)];
   const ids = () => listPeople(database()).map(({ id }) => id);
@@ -69,7 +70,7 @@ function runStudio(seed: number): void {
     device.taps.push({ device: device.name, seq, at, act });
   };
   const member = () => pick(bundleOf(findClass(uid)!).members).id;
-  const happenings: readonly (() => void)[] = [
+  const happenings: readonly (() => void | Promise<void>)[] = [
     () => void createPerson({ name: `Guest ${seed}-${made}!`, height: '170', courseId: 1 }),
     () => void joinClass(uid, { name: `Late ${seed}-${made}!`, height: '168' }),
     () => void joinClass(uid, { person: pick(ids()) }),
@@ -77,11 +78,11 @@ function runStudio(seed: number): void {
     () => void noteSign(pick(ids()), { sign: pick(stopSigns), date: today() }),
     () => void recordCheck(pick(ids()), recordForm({ value: String(5 + made) })),
     () => void changeEnrolment(1, pick(ids()), random() < 0.5),
-    () => {
+    async () => {
       const people = listPeople(database());
       if (people.length < 8) return;
       const one = pick(people);
-      must(deletePerson(one.id));
+      must(await deletePerson(one.id));
       gone.push(one.name, one.uid);
     },
     () => {
@@ -116,7 +117,7 @@ function runStudio(seed: number): void {
       const device = pick(devices);
       const from = Math.max(0, device.upTo - Math.floor(random() * 3));
       const taps = device.taps.slice(from, device.upTo + 1 + Math.floor(random() * 6));
-      const answer = must(takeTaps(uid, { device: device.name, after: 0, taps }, 'teacher'));
+      const answer = must(takeTaps(uid, { device: device.name, after: 0, taps }, teacherTaps));
       device.upTo = answer.upTo;
     },
   ];
@@ -125,12 +126,14 @@ function runStudio(seed: number): void {
   uid = must(beginClass(1));
   for (let step = 0; step < 110; step += 1) {
     made += 1;
-    pick(happenings)();
+    await pick(happenings)();
   }
   // Everything arrives in the end, and the class ends.
   say({ kind: 'end' }, devices[0]);
   for (const { name, taps } of devices) {
-    expect(must(takeTaps(uid, { device: name, after: 0, taps }, 'teacher')).upTo).toBe(taps.length);
+    expect(must(takeTaps(uid, { device: name, after: 0, taps }, teacherTaps)).upTo).toBe(
+      taps.length,
+    );
   }
   const said = `seed ${seed}`;
   expectRecordsOfTaps(said);

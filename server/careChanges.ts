@@ -12,6 +12,7 @@ import {
   removeSign,
   saveScreened,
 } from '@/db/people';
+import { noteInDiary } from './asking';
 import { today } from './clock';
 import { database } from './database';
 import { judgeInRunningClasses } from './floorJudge';
@@ -53,6 +54,7 @@ export function noteClearance(person: unknown, input: unknown): Outcome<number> 
     }
     const note = { about, covers, notedOn, until, ...(ladders.length > 0 ? { ladders } : {}) };
     const added = addClearance(tx, row.id, note);
+    noteInDiary(tx, 'note-entered');
     judgeInRunningClasses(tx, row.id);
     return done(added);
   });
@@ -66,6 +68,7 @@ export function dropClearance(person: unknown, note: unknown): Outcome {
     if (!removeClearance(tx, who.data, what.data)) {
       return refuse({ form: 'This note was already taken back.' });
     }
+    noteInDiary(tx, 'note-removed');
     judgeInRunningClasses(tx, who.data);
     return done(undefined);
   });
@@ -102,6 +105,7 @@ export function dropSign(person: unknown, sign: unknown): Outcome {
       return refuse({ form: 'A sign of an earlier day stays; note the clinician’s word instead.' });
     }
     removeSign(tx, who.data, what.data);
+    noteInDiary(tx, 'sign-lifted');
     judgeInRunningClasses(tx, who.data);
     return done(undefined);
   });

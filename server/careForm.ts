@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { lineOf } from '@/core/units/text';
 import { cautionIds } from '@/core/catalog/cautions';
 
 /** Consent to hands-on help and the cautions a person reports. */
@@ -7,7 +8,7 @@ export const careForm = z.strictObject({
   cautions: z.array(z.enum(cautionIds, 'Not in our list: ask, and refer if unsure.')),
   /** Reports in the teacher's own words. */
   otherWords: z
-    .array(z.string().trim().min(1).max(80, 'At most 80 signs.'))
+    .array(z.string().overwrite(lineOf).min(1).max(80, 'At most 80 signs.'))
     .max(8, 'At most eight lines.'),
 });
 

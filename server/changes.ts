@@ -8,6 +8,7 @@ import { getDials, toPosture } from '@/core/posture/handles';
 import { computeLoads } from '@/core/posture/loads';
 import { InputProblem } from '@/core/problem';
 import { parseHeight, parseLength, type LengthUnits } from '@/core/units/length';
+import { lineOf, wordsOf } from '@/core/units/text';
 import { inSentence } from '@/core/units/words';
 import { getSettings, saveSettings } from '@/db/courses';
 import { findPerson, saveBody, saveCare, savePainCleared, type PersonRow } from '@/db/people';
@@ -21,6 +22,7 @@ import { judgeInRunningClasses } from './floorJudge';
 import { readRecordForm } from './recordForm';
 import { readCatalog } from './schools';
 import { done, refuse, toProblems, type Outcome } from './result';
+import { isPossibleScale, scaleAddressWords } from './scaleAddress';
 
 const gone = { form: 'This person is no longer here. Go back to the list of people.' };
 const personId = z.int().positive();
@@ -170,7 +172,10 @@ const mostNote = 300;
 const setupForm = z.strictObject({
   family: z.enum(shapeIds, 'This shape is not in our list.'),
   values: z.record(z.string(), z.number('Write a number.')),
-  note: z.string().max(mostNote, `At most ${mostNote} signs.`),
+  note: z
+    .string()
+    .transform(wordsOf)
+    .pipe(z.string().max(mostNote, `At most ${mostNote} signs.`)),
 });
 
 /** Keeps a set-up that was tried, after checking that this body can be in it. */
@@ -215,7 +220,18 @@ export function dropSetup(id: unknown, setupId: unknown): Outcome {
 
 const settingsForm = z.strictObject({
   units: z.enum(['cm', 'in'], 'Centimetres or inches.').optional(),
-  studio: z.string().trim().max(60, 'At most 60 signs.').optional(),
+  studio: z.string().transform(lineOf).pipe(z.string().max(60, 'At most 60 signs.')).optional(),
+  deskName: z.string().transform(lineOf).pipe(z.string().max(40, 'At most 40 signs.')).optional(),
+  deskIdleMinutes: z
+    .int('Whole minutes.')
+    .min(1, 'At least one minute.')
+    .max(240, 'At most 240 minutes.')
+    .optional(),
+  deviceIdleDays: z
+    .int('Whole days.')
+    .min(1, 'At least one day.')
+    .max(400, 'At most 400 days.')
+    .optional(),
   breathSeconds: z
     .number('Write a number.')
     .min(3, 'A breath takes at least 3 s.')
@@ -225,10 +241,7 @@ const settingsForm = z.strictObject({
     .string()
     .trim()
     .max(200, 'At most 200 signs.')
-    .refine(
-      (text) => text === '' || /^https?:\/\/[^\s/]+/.test(text),
-      'An address begins with http:// or https://.',
-    )
+    .refine((text) => text === '' || isPossibleScale(text), scaleAddressWords)
     .transform((text) => (text === '' ? null : text))
     .optional(),
 });

@@ -124,7 +124,7 @@ describe('the made-up course', () => {
 });
 
 describe('keeping a plan', () => {
-  it('shows it again, tells the second window, and forgets it with anybody in it', () => {
+  it('shows it again, tells the second window, and forgets it with anybody in it', async () => {
     const view = openDemo();
     const plan = planPrepared(highs, view.prepared, toWishes(view.wishes));
     const keep = (seen: number) =>
@@ -134,7 +134,7 @@ describe('keeping a plan', () => {
     const again = readClass(null)!;
     expect(again.revision).toBe(1);
     expect(findStandingPlan(again)).toEqual(again.kept);
-    must(deletePerson(Number(view.members[3].id)));
+    must(await deletePerson(Number(view.members[3].id)));
     expect(readClass(null)!.kept).toBeNull();
   });
 

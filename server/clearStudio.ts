@@ -1,8 +1,9 @@
-import { unlinkSync } from 'node:fs';
 import { listCourses } from '@/db/courses';
 import { listPeople } from '@/db/people';
-import { clearAll, eraseDeleted, listCopies } from '@/db/removal';
-import { database, databaseFile } from './database';
+import { clearAll } from '@/db/removal';
+import { noteInDiary } from './asking';
+import { database } from './database';
+import { finishErasing, noteErasing } from './erasing';
 import { done, refuse, type Outcome } from './result';
 import { forgetStandings } from './standings';
 
@@ -12,7 +13,7 @@ export function isStudioEmpty(): boolean {
 }
 
 /**
- * Empties everything, also the copies made at start-up.
+ * Empties everything. The copies stay until they run out or are dropped on the Settings page.
  *
  * @param people how many people the caller saw; another number means that somebody was added since
  */
@@ -21,9 +22,12 @@ export function clearStudio(people: unknown): Outcome {
   if (listPeople(db).length !== people) {
     return refuse({ form: 'The studio has changed meanwhile. Look again first.' });
   }
-  db.transaction((tx) => clearAll(tx));
-  eraseDeleted(db);
-  for (const copy of listCopies(databaseFile())) unlinkSync(copy);
+  db.transaction((tx) => {
+    clearAll(tx);
+    noteErasing(tx);
+    noteInDiary(tx, 'emptied');
+  });
+  finishErasing();
   forgetStandings();
   return done(undefined);
 }

@@ -1,5 +1,6 @@
 /** Courses, their evenings, who is enrolled and who came. */
 import { z } from 'zod';
+import { lineOf, wordsOf } from '@/core/units/text';
 import { getStageIn } from '@/core/catalog/school';
 import { ladderIds } from '@/core/catalog/stage';
 import { addDays, findDayNumber } from '@/core/units/day';
@@ -31,8 +32,8 @@ const clock = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'Write a time such a
 const minutes = z.int('Whole minutes.').min(10, 'At least 10 min.').max(300, 'At most 300 min.');
 
 const courseForm = z.strictObject({
-  name: z.string().trim().min(1, 'Write a name.').max(80, 'At most 80 signs.'),
-  place: z.string().trim().max(80, 'At most 80 signs.'),
+  name: z.string().overwrite(lineOf).min(1, 'Write a name.').max(80, 'At most 80 signs.'),
+  place: z.string().overwrite(lineOf).max(80, 'At most 80 signs.'),
   startsOn: day,
   startsAt: clock,
   minutes,
@@ -114,7 +115,7 @@ const meetingForm = z.strictObject({
   date: day,
   startsAt: clock,
   minutes,
-  room: z.string().trim().max(80, 'At most 80 signs.'),
+  room: z.string().overwrite(lineOf).max(80, 'At most 80 signs.'),
   family: z.enum(ladderIds).nullable(),
   peak: z.string().max(60).nullable(),
 });
@@ -174,7 +175,7 @@ export function dropMeeting(meeting: unknown): Outcome {
 
 const attendanceForm = z.strictObject({
   came: z.boolean().optional(),
-  note: z.string().trim().max(200, 'At most 200 signs.').optional(),
+  note: z.string().overwrite(wordsOf).max(200, 'At most 200 signs.').optional(),
 });
 
 export function changeAttendance(meeting: unknown, person: unknown, input: unknown): Outcome {

@@ -1,11 +1,13 @@
 /** Suggestion and decision side by side; immutable once saved. */
 import { z } from 'zod';
+import { wordsOf } from '@/core/units/text';
 import { getStageIn } from '@/core/catalog/school';
 import { judge, opensStage, verdictKinds } from '@/core/ladder/verdict';
 import { listPieces } from '@/db/cupboards';
 import { addDecision, findDecision } from '@/db/decisions';
 import { findPerson, saveRung } from '@/db/people';
 import { readEvidence } from '@/db/records';
+import { whoAsks } from './asking';
 import { makeCase } from './cases';
 import { today } from './clock';
 import { database } from './database';
@@ -19,7 +21,7 @@ const gone = { form: 'This person is no longer here. Go back to the list of peop
 const decisionForm = z.strictObject({
   stage: z.string().max(60),
   decided: z.enum(verdictKinds, 'Choose what you decide.'),
-  reason: z.string().trim().max(300, 'At most 300 signs.'),
+  reason: z.string().overwrite(wordsOf).max(300, 'At most 300 signs.'),
   corrects: z.int().positive().nullable(),
 });
 
@@ -79,6 +81,7 @@ export function decide(person: unknown, input: unknown): Outcome<number> {
       decided,
       reason,
       corrects,
+      by: whoAsks(),
     });
     if (opensStage(decided)) saveRung(tx, row.id, spec.family, stage, day);
     if (decided === 'step-back') {

@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { databaseFile } from './database';
 import { createPairing, dropDevice, findDeviceBy, joinDevice, readDevices } from './devices';
-import { ruleOn, isFromNetwork } from './gate';
+import { ruleOn, isFromNetwork } from './doorRules';
 import { must, withThrowawayStudio } from './testing';
 
 withThrowawayStudio();

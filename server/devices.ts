@@ -15,6 +15,9 @@ import {
   type DeviceRow,
 } from '@/db/devices';
 import type { FloorRole } from '@/core/floor/roles';
+import { lineOf } from '@/core/units/text';
+import { getSettings } from '@/db/courses';
+import { noteInDiary } from './asking';
 import { nowMs, today } from './clock';
 import { database } from './database';
 import { done, refuse, toProblems, type Outcome } from './result';
@@ -32,6 +35,8 @@ export const pairingRule = {
 /** A digest: what opens the door stands in no file. */
 export const markOfSecret = (secret: string): string =>
   createHash('sha256').update(`levitar-device:${secret}`).digest('hex');
+
+const dayMs = 86_400_000;
 
 export interface Pairing {
   readonly code: string;
@@ -70,7 +75,10 @@ const joinForm = z.strictObject({
     .string()
     .transform((text) => text.replace(/\D/g, ''))
     .pipe(z.string().length(pairingRule.digits, `The code has ${pairingRule.digits} digits.`)),
-  name: z.string().trim().min(1, 'Give the device a name.').max(40, 'At most 40 signs.'),
+  name: z
+    .string()
+    .transform(lineOf)
+    .pipe(z.string().min(1, 'Give the device a name.').max(40, 'At most 40 signs.')),
 });
 
 export interface Joined {
@@ -100,6 +108,7 @@ export function joinDevice(input: unknown): Outcome<Joined> {
     clearPairings(tx, nowMs(), pairing.id);
     const token = randomBytes(32).toString('base64url');
     const { role } = pairing;
+    noteInDiary(tx, 'let-in', name);
     addDevice(tx, { name, role, tokenMark: markOfSecret(token), addedOn: today() });
     return done({ token, role });
   });
@@ -112,6 +121,12 @@ export function findDeviceBy(token: string | undefined): DeviceRow | null {
   const found = findDeviceByMark(db, markOfSecret(token));
   if (found === null) return null;
   const now = nowMs();
+  const heardMs = found.seenMs ?? Date.parse(found.addedOn);
+  if (now - heardMs > getSettings(db).deviceIdleDays * dayMs) {
+    // Not heard of for so long: a tablet that was lost, sold or lent.
+    removeDevice(db, found.id);
+    return null;
+  }
   if (found.seenMs === null || now - found.seenMs > pairingRule.seenEveryMs) {
     try {
       saveSeen(db, found.id, now);
@@ -124,10 +139,13 @@ export function findDeviceBy(token: string | undefined): DeviceRow | null {
 
 export function dropDevice(input: unknown): Outcome {
   const id = z.int().positive().safeParse(input);
-  if (!id.success || !removeDevice(database(), id.data)) {
-    return refuse({ form: 'This device is no longer let in.' });
-  }
-  return done(undefined);
+  return database().transaction((tx) => {
+    if (!id.success || !removeDevice(tx, id.data)) {
+      return refuse({ form: 'This device is no longer let in.' });
+    }
+    noteInDiary(tx, 'put-out');
+    return done(undefined);
+  });
 }
 
 export const readDevices = () =>

@@ -1,3 +1,4 @@
+import { asTeacher } from './testingAsker';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { shippedSchool } from '@/core/catalog/school';
@@ -19,10 +20,11 @@ import { readFloorDays } from './record';
 import { readReview } from './review';
 import { run } from './run';
 import { must, withThrowawayStudio } from './testing';
-import { begin, tapsOf, send, hold, recordsToday } from './testingFloor';
+import { begin, tapsOf, send, hold, recordsToday, teacherTaps } from './testingFloor';
 
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }));
 
+jest.mock('next/headers', () => ({ headers: () => Promise.resolve(asTeacher()) }));
 withThrowawayStudio();
 
 describe('a class on the floor', () => {
@@ -37,20 +39,27 @@ describe('a class on the floor', () => {
     expect(listUpsideTime(database(), [Number(a)]).at(-1)).toMatchObject({ seconds: 10 });
   });
 
-  it('keeps a delivery that comes twice once, waits for one that is missing, and hands it on', () => {
+  it('keeps a delivery that comes twice once, refuses one with a gap before it, and hands it on', () => {
     const { uid, row, people } = begin(seedDemo);
     const taps = tapsOf([
       ...hold(people.slice(0, 2)),
       { kind: 'segment', index: 4, roundsDone: 0 },
     ]);
-    expect(send(uid, [taps[0], taps[2]]).upTo).toBe(1);
+    // What does not continue the row is refused as a whole, and never acknowledged.
+    expect(
+      takeTaps(uid, { device: 't', after: 0, taps: [taps[0], taps[2]] }, teacherTaps),
+    ).toMatchObject({
+      reason: 'apart',
+      upTo: 0,
+    });
+    expect(listTaps(database(), row.id)).toEqual([]);
     expect(send(uid, taps).upTo).toBe(4);
     expect(send(uid, taps).upTo).toBe(4);
     expect(listTaps(database(), row.id).map(({ tap }) => tap.seq)).toEqual([1, 2, 3, 4]);
-    const other = must(takeTaps(uid, { device: 'h', after: 0, taps: [] }, 'teacher'));
+    const other = must(takeTaps(uid, { device: 'h', after: 0, taps: [] }, teacherTaps));
     expect(other.taps).toEqual(taps);
     expect(
-      must(takeTaps(uid, { device: 'h', after: other.after, taps: [] }, 'teacher')).taps,
+      must(takeTaps(uid, { device: 'h', after: other.after, taps: [] }, teacherTaps)).taps,
     ).toEqual([]);
   });
 
@@ -70,14 +79,14 @@ describe('a class on the floor', () => {
       good,
       { ...good, seq: 2, act: { kind: 'cartwheel' } },
       { ...good, seq: 3, act: { kind: 'halt', person: 'nobody' } },
-      { ...good, seq: 4 },
+      { ...good, seq: 4, at: { ...good.at, monoMs: 5 } },
     ]);
     expect(answer).toMatchObject({ upTo: 4, refused: 2 });
     expect(listTaps(database(), row.id)).toHaveLength(4);
-    expect(takeTaps('no-such-class', { device: 't', after: 0, taps: [] }, 'teacher').ok).toBe(
+    expect(takeTaps('no-such-class', { device: 't', after: 0, taps: [] }, teacherTaps).ok).toBe(
       false,
     );
-    expect(takeTaps(uid, { device: 't', after: 0, taps: 'x' }, 'teacher').ok).toBe(false);
+    expect(takeTaps(uid, { device: 't', after: 0, taps: 'x' }, teacherTaps).ok).toBe(false);
   });
 
   it('closes what loads a sore place and everything after a sign, from that moment on', () => {
@@ -152,7 +161,7 @@ describe('a class on the floor', () => {
     });
   });
 
-  it('forgets a deleted person in every tap and bundle, also on the disk', () => {
+  it('forgets a deleted person in every tap and bundle, also on the disk', async () => {
     const { uid, people } = begin(seedDemo);
     send(uid, tapsOf(hold([people[0], people[1]])));
     send(uid, tapsOf([{ kind: 'sore', person: people[0], place: 'wrist' }]));
@@ -160,7 +169,7 @@ describe('a class on the floor', () => {
     const copy = path.join(path.dirname(databaseFile()), 'before-5.sqlite');
     database().run(`VACUUM INTO '${copy}'`);
     expect(readFileSync(copy).includes(name)).toBe(true);
-    expect(must(deletePerson(Number(people[0]))).copiesLeft).toEqual([]);
+    expect(must(await deletePerson(Number(people[0]))).copiesLeft).toEqual([]);
     expect(readFileSync(copy).includes(name)).toBe(false);
     const row = findClass(uid)!;
     expect(JSON.stringify(row.bundle)).not.toContain(name);
@@ -219,7 +228,7 @@ it('who was planned away and did not come was away, and who came all the same wa
   expect(reviewed.map(({ came: is }) => is)).toEqual([false, true]);
 });
 
-it('a hold goes on for the others when somebody in it was deleted meanwhile', () => {
+it('a hold goes on for the others when somebody in it was deleted meanwhile', async () => {
   const { uid, people } = begin(seedDemo);
   const [a, b] = people;
   const taps = tapsOf([
@@ -234,7 +243,7 @@ it('a hold goes on for the others when somebody in it was deleted meanwhile', ()
     { kind: 'hold-down', hold: 'h', person: a },
     { kind: 'hold-stop', hold: 'h' },
   ]);
-  must(deletePerson(Number(a)));
+  must(await deletePerson(Number(a)));
   expect(send(uid, taps)).toMatchObject({ upTo: 3, refused: 1 });
   expect(recordsToday(b)).toMatchObject([{ check: 'dolphin-hold', value: 20 }]);
   expect(JSON.stringify(listTaps(database(), findClass(uid)!.id))).not.toContain(`"${a}"`);

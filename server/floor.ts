@@ -5,27 +5,29 @@ import { toRecords, secondsUpsideDown, toPains, toSigns } from '@/core/floor/rec
 import { awayFrom } from '@/core/floor/follow';
 import { replay } from '@/core/floor/replay';
 import { hideChecks, mayTap, tapForAssistant, type FloorRole } from '@/core/floor/roles';
-import { queueRule, takeIn } from '@/core/floor/queue';
+import { nothingTap, queueRule, takeIn } from '@/core/floor/queue';
 import { aboutPeople, tap as tapShape, type Tap } from '@/core/floor/tap';
-import { findCourse, listMeetings, addMeeting, saveAttendance } from '@/db/courses';
+import { findCourse, getSettings, listMeetings, addMeeting, saveAttendance } from '@/db/courses';
 import {
   addFloorClass,
   addTaps,
   findFloorClass,
   findFloorClassOn,
+  findTap,
   listTaps,
   newestSeq,
   saveClassResult,
   saveEnded,
   type FloorClassRow,
 } from '@/db/floor';
+import { findDevice, findTapDevice, saveTapDevice } from '@/db/devices';
 import type { Db } from '@/db/open';
 import { listPeopleById } from '@/db/people';
 import { findStandingPlan, readClass } from './classViews';
 import { nowMs, today } from './clock';
 import { database } from './database';
 import { makeBundle, type FloorBundle } from './floorBundle';
-import { done, refuse, type Outcome } from './result';
+import { done, refuse, type Outcome, type Problems } from './result';
 import { readCatalog } from './schools';
 
 const goneClass = { form: 'This class is no longer here.' };
@@ -71,10 +73,13 @@ export function findClass(uid: unknown): FloorClassRow | null {
 }
 
 const deliveryShape = z.strictObject({
-  device: z.string().min(1).max(80),
+  /** No point in it: a tap's name is the device's, a point and a number. */
+  device: z.string().regex(/^[\w-]{1,40}$/),
   /** Newest tap of the others that this device has. */
   after: z.int().min(0),
   taps: z.array(z.unknown()).max(queueRule.most),
+  /** The device begins from nothing: it gets its own taps back as well. */
+  fromStart: z.boolean().default(false),
 });
 
 export interface Delivered {
@@ -88,55 +93,114 @@ export interface Delivered {
   readonly refused: number;
   /** Of what the class goes by: a device with an older one asks for it anew. */
   readonly revision: number;
+  /** Another one than before: a copy was taken back, and both sides agree anew on their numbers. */
+  readonly era: string;
 }
 
 const nameShape = z.looseObject({ seq: z.int().min(1) });
 
-/** Takes a place in the row of taps and says nothing: a queue never sticks at what cannot be read. */
-const nothing = (device: string, seq: number): Tap => ({
-  device,
-  seq,
-  at: { boot: 'none', monoMs: 0, wallMs: 0 },
-  act: { kind: 'undo', tap: 'none' },
+/** Who delivers, and what they may say and see. */
+export interface Tapper {
+  readonly maySay: FloorRole;
+  /** At a locked desk no more than an assistant sees. */
+  readonly maySee: FloorRole;
+  /** The device that was let in; `null`: the desk. */
+  readonly deviceId: number | null;
+}
+
+export type Taken =
+  | { readonly ok: true; readonly value: Delivered }
+  | {
+      readonly ok: false;
+      readonly reason: 'unreadable' | 'gone' | 'not-yours';
+      readonly problems: Problems;
+    }
+  /** The row of this device ends elsewhere: it goes on from there. */
+  | {
+      readonly ok: false;
+      readonly reason: 'apart';
+      readonly problems: Problems;
+      readonly upTo: number;
+      readonly differs: readonly number[];
+      readonly era: string;
+    };
+
+const notTaken = (reason: 'unreadable' | 'gone' | 'not-yours', form: string): Taken => ({
+  ok: false,
+  reason,
+  problems: { form },
 });
+
+/** Binds the name a browser taps under to the session that used it first; false: it is another's. */
+function isOwnName(db: Db, name: string, { maySay, deviceId }: Tapper): boolean {
+  const bound = findTapDevice(db, name);
+  if (bound === null) {
+    saveTapDevice(db, { name, deviceId, role: maySay });
+    return true;
+  }
+  if (bound.deviceId === deviceId) return bound.role === maySay;
+  // Put out and let in again: the same browser under a new number, with the same rights.
+  const isOver = bound.deviceId !== null && findDevice(db, bound.deviceId) === null;
+  if (!isOver || bound.role !== maySay || deviceId === null) return false;
+  saveTapDevice(db, { ...bound, deviceId });
+  return true;
+}
 
 /**
  * Takes in what a device sends, in order and once, and answers with what the others tapped. The
  * record is written in the same transaction: what was answered is kept.
  */
-export function takeTaps(uid: unknown, input: unknown, role: FloorRole): Outcome<Delivered> {
+export function takeTaps(uid: unknown, input: unknown, tapper: Tapper): Taken {
   const parsed = deliveryShape.safeParse(input);
-  if (!parsed.success) return refuse({ form: 'This delivery cannot be read.' });
-  const { device, after, taps } = parsed.data;
-  return database().transaction((tx) => {
+  if (!parsed.success) return notTaken('unreadable', 'This delivery cannot be read.');
+  const { device, after, taps, fromStart } = parsed.data;
+  const { maySay, maySee } = tapper;
+  return database().transaction((tx): Taken => {
     const row = typeof uid === 'string' ? findFloorClass(tx, uid) : null;
-    if (row === null) return refuse(goneClass);
+    if (row === null) return notTaken('gone', goneClass.form);
+    if (!isOwnName(tx, device, tapper)) {
+      return notTaken('not-yours', 'Another device taps under this name.');
+    }
     const { members, checks, revision } = bundleOf(row);
+    const { era } = getSettings(tx);
     const hide = hideChecks(checks);
     const known = new Set(members.map((member) => member.id));
     let refused = 0;
     const read = taps.flatMap((one): Tap[] => {
       const found = tapShape.safeParse(one);
       const kept = found.success ? aboutPeople(found.data, known) : null;
-      if (kept !== null && kept.device === device && mayTap(role, kept)) return [kept];
+      if (kept !== null && kept.device === device && mayTap(maySay, kept)) return [kept];
       const name = nameShape.safeParse(one);
       refused += 1;
-      return name.success ? [nothing(device, name.data.seq)] : [];
+      return name.success ? [nothingTap(device, name.data.seq)] : [];
     });
-    const taken = takeIn(newestSeq(tx, row.id, device), read);
+    const taken = takeIn(newestSeq(tx, row.id, device), read, (seq) =>
+      findTap(tx, row.id, device, seq),
+    );
+    if (taken.kind === 'apart') {
+      const { upTo, differs } = taken;
+      const problems = { form: 'The numbers of this device end elsewhere.' };
+      return { ok: false, reason: 'apart', problems, upTo, differs, era };
+    }
     addTaps(tx, row.id, taken.fresh);
     if (taken.fresh.some(({ act }) => act.kind !== 'anchor')) writeResult(tx, row);
     const others = listTaps(tx, row.id, after);
-    return done({
+    const value: Delivered = {
       upTo: taken.upTo,
       after: others.at(-1)?.id ?? after,
       taps: others
-        .filter(({ tap }) => tap.device !== device)
-        .flatMap(({ tap }) => (role === 'teacher' ? [tap] : (tapForAssistant(tap, hide) ?? []))),
+        .filter(({ tap }) => tap.device !== device || fromStart)
+        .flatMap(({ tap }) =>
+          maySee === 'teacher' || tap.device === device
+            ? [tap]
+            : (tapForAssistant(tap, hide) ?? []),
+        ),
       serverMs: nowMs(),
       refused,
       revision,
-    });
+      era,
+    };
+    return { ok: true, value };
   });
 }
 

@@ -11,7 +11,7 @@ import { joinClass } from './floorJoin';
 import { mergeInto } from './peopleChanges';
 import { takeStudioFile, writeStudioFile } from './studioFile';
 import { addPerson, must, readStudio, recordForm, withThrowawayStudio } from './testing';
-import { begin, tapsOf, send, hold, recordsToday } from './testingFloor';
+import { begin, tapsOf, send, hold, recordsToday, assistantTaps } from './testingFloor';
 
 withThrowawayStudio();
 
@@ -137,7 +137,7 @@ describe('an assistant', () => {
     must(joinClass(uid, { name: 'Odile Marsh', height: '171' }));
     must(changeCare(Number(people[2]), { consent: 'ask', cautions: ['eye'], otherWords: [] }));
     const bundle = bundleFor('assistant', bundleOf(findClass(uid)!));
-    const answer = must(takeTaps(uid, { device: 'h', after: 0, taps: [] }, 'assistant'));
+    const answer = must(takeTaps(uid, { device: 'h', after: 0, taps: [] }, assistantTaps));
     const text = JSON.stringify([bundle.plan, bundle.prepared, bundle.members, answer.taps]);
     expect(text).not.toMatch(/caution|clinician|pain|tingling|ringing|headache|neck-ease|massKg/i);
     expect(bundle.prepared.people.every(({ shut, weak }) => shut.length + weak.length === 0)).toBe(
@@ -152,7 +152,7 @@ describe('an assistant', () => {
   it('cannot end the class, whatever its device sends', () => {
     const { uid, row } = begin(seedDemo);
     const [end] = tapsOf([{ kind: 'end' }], 'h');
-    const answer = must(takeTaps(uid, { device: 'h', after: 0, taps: [end] }, 'assistant'));
+    const answer = must(takeTaps(uid, { device: 'h', after: 0, taps: [end] }, assistantTaps));
     expect(answer).toMatchObject({ refused: 1, upTo: 1 });
     expect(findClass(row.uid)!.endedMs).toBeNull();
   });

@@ -2,13 +2,17 @@
 import { z } from 'zod';
 import { heightRangeM, massRangeKg } from '@/core/body/lengths';
 import type { Consent } from '@/core/ladder/case';
+import { lineOf } from '@/core/units/text';
 import { parseHeight, type LengthUnits } from '@/core/units/length';
 import { enrol, findCourse, getSettings } from '@/db/courses';
 import { addPerson, listPeople } from '@/db/people';
 import type { Db } from '@/db/open';
-import { addImport, eraseDeleted, isRemoved, listImported, removePerson } from '@/db/removal';
+import { addImport, isRemoved, listImported, removePerson } from '@/db/removal';
 import { today } from './clock';
+import { noteInDiary } from './asking';
+import { readCell } from './csv';
 import { database } from './database';
+import { finishErasing, noteErasing } from './erasing';
 import { done, refuse, toProblems, type Outcome } from './result';
 
 const mostRows = 5000;
@@ -74,14 +78,14 @@ function readRows(db: Db, rows: readonly ImportRow[]): ReadRow[] {
   const uids = new Set(here.map(({ uid }) => uid));
   return rows.map((row, index) => {
     const problems: string[] = [];
-    const name = row.name.trim();
+    const name = lineOf(readCell(row.name));
     if (name === '') problems.push('no name');
     else if (name.length > 80) problems.push('name longer than 80 signs');
     const heightM = readHeight(row.height, units, problems);
     const massKg = readMass(row.mass, problems);
     const consent = consentWords[row.consent.trim().toLowerCase()];
     if (consent === undefined) problems.push(`"${row.consent.trim()}" is not yes, ask or no`);
-    const uid = row.uid.trim();
+    const uid = lineOf(row.uid);
     if (uid !== '' && isRemoved(db, uid)) problems.push('was deleted here on request and stays so');
     if (uid !== '' && uids.has(uid)) problems.push('is here already, under the same id');
     if (uid !== '') uids.add(uid);
@@ -169,6 +173,7 @@ export function importPeople(input: unknown): Outcome<Imported> {
       person === null || (skipTwins && isTwin) ? [] : [person],
     );
     if (sound.length === 0) return refuse({ form: 'No row could be taken. Nothing was stored.' });
+    noteInDiary(tx, 'imported');
     const importId = addImport(tx, today(), sound.length);
     for (const person of sound) {
       const id = addPerson(tx, { ...person, importId });
@@ -189,8 +194,9 @@ export function undoImport(input: unknown): Outcome<{ removed: number; kept: num
     const untouched = people.filter(({ isUntouched }) => isUntouched);
     // Taken back is not deleted on request: no mark is left, the file may come again.
     for (const { id } of untouched) removePerson(tx, id, null, today());
+    noteErasing(tx);
     return done({ removed: untouched.length, kept: people.length - untouched.length });
   });
-  if (outcome.ok) eraseDeleted(db);
+  if (outcome.ok) finishErasing();
   return outcome;
 }

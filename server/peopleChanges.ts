@@ -6,16 +6,23 @@ import { ladderIds } from '@/core/catalog/stage';
 import { parseHeight } from '@/core/units/length';
 import { findCourse, enrol, getSettings } from '@/db/courses';
 import { addPerson, findPerson, saveArchived, saveName, saveRung } from '@/db/people';
-import { eraseDeleted, mergePeople, purgeCopies, removePerson } from '@/db/removal';
+import { mergePeople, removePerson } from '@/db/removal';
+import { lineOf } from '@/core/units/text';
 import { today } from './clock';
-import { database, databaseFile } from './database';
+import { noteInDiary } from './asking';
+import { purgeEverywhere } from './copies/purge';
+import { database } from './database';
+import { finishErasing, noteErasing } from './erasing';
 import { isInRunningClass } from './floorJudge';
 import { readSchool } from './schools';
 import { done, refuse, toProblems, type Outcome } from './result';
 
 const gone = { form: 'This person is no longer here. Go back to the list of people.' };
 const id = z.int().positive();
-const name = z.string().trim().min(1, 'Write a name.').max(80, 'At most 80 signs.');
+const name = z
+  .string()
+  .transform(lineOf)
+  .pipe(z.string().min(1, 'Write a name.').max(80, 'At most 80 signs.'));
 
 const newPersonForm = z.strictObject({
   name,
@@ -70,20 +77,26 @@ export function archivePeople(people: unknown, isAway: unknown): Outcome {
 }
 
 export interface Removal {
-  /** Copies made at start-up that could not be cleaned and still hold the person. */
+  /** Copies that could not be cleaned and still hold the person. */
   readonly copiesLeft: readonly string[];
+  /** What the person left on the disk is not overwritten yet: the disk is full, or in use. */
+  readonly isErasePending: boolean;
 }
 
-/** Deletes a person and everything about them, also in the copies made at start-up. */
-export function deletePerson(person: unknown): Outcome<Removal> {
+/** Deletes a person and everything about them, also in the copies. */
+export async function deletePerson(person: unknown): Promise<Outcome<Removal>> {
   const who = id.safeParse(person);
   const db = database();
   const row = who.success ? findPerson(db, who.data) : null;
   if (row === null) return refuse(gone);
-  db.transaction((tx) => removePerson(tx, row.id, row.uid, today()));
-  const copiesLeft = purgeCopies(databaseFile(), row);
-  eraseDeleted(db);
-  return done({ copiesLeft });
+  db.transaction((tx) => {
+    removePerson(tx, row.id, row.uid, today());
+    noteErasing(tx);
+    noteInDiary(tx, 'deleted');
+  });
+  // The deletion stands from here on; what follows may have to wait, and is said as it is.
+  const copiesLeft = await purgeEverywhere([row]);
+  return done({ copiesLeft, isErasePending: !finishErasing() });
 }
 
 /** Two entries of one person become one; what restricts is united. */
@@ -91,7 +104,7 @@ export function mergeInto(keep: unknown, drop: unknown): Outcome {
   const [kept, dropped] = [id.safeParse(keep), id.safeParse(drop)];
   if (!kept.success || !dropped.success) return refuse(gone);
   if (kept.data === dropped.data) return refuse({ form: 'These are the same entry.' });
-  return database().transaction((tx) => {
+  const outcome = database().transaction((tx): Outcome => {
     if (findPerson(tx, kept.data) === null || findPerson(tx, dropped.data) === null) {
       return refuse(gone);
     }
@@ -100,8 +113,12 @@ export function mergeInto(keep: unknown, drop: unknown): Outcome {
       return refuse({ form: 'One of the two is in a class that is running. End it first.' });
     }
     mergePeople(tx, kept.data, dropped.data);
+    noteErasing(tx);
+    noteInDiary(tx, 'merged');
     return done(undefined);
   });
+  if (outcome.ok) finishErasing();
+  return outcome;
 }
 
 const rungForm = z.strictObject({

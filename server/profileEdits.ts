@@ -1,5 +1,6 @@
 /** Profile copies and a teacher's own entries: validated like what ships, kept in versions. */
 import { z } from 'zod';
+import { lineOf } from '@/core/units/text';
 import {
   entriesFile,
   entryKinds,
@@ -29,12 +30,13 @@ import { readEvidence } from '@/db/records';
 import type { Db } from '@/db/open';
 import { makeCase } from './cases';
 import { today } from './clock';
+import { noteInDiary } from './asking';
 import { database } from './database';
 import { done, refuse, toProblems, type Outcome } from './result';
 import { readCatalog, readProfile, readSchool } from './schools';
 import { findNextCourse } from './views';
 
-const label = z.string().trim().min(1, 'Write a name.').max(60, 'At most 60 signs.');
+const label = z.string().overwrite(lineOf).min(1, 'Write a name.').max(60, 'At most 60 signs.');
 const goneProfile = { form: 'This copy is no longer here.' };
 
 /** @returns the key of the new copy */
@@ -55,6 +57,7 @@ function addCopy(
   changes: ProfileChanges,
 ): string {
   const key = `own-${countProfiles(db) + 1}`;
+  noteInDiary(db, 'profile-changed');
   addProfileVersion(db, {
     key,
     version: 1,
@@ -94,6 +97,7 @@ export function changeProfile(key: unknown, input: unknown): Outcome<number> {
     const next = { ...stored, ...parsed.data, version: stored.version + 1 };
     const problems = validateProfile(next, readCatalog(tx));
     if (problems.length > 0) return refuse(toLines(problems));
+    noteInDiary(tx, 'profile-changed');
     addProfileVersion(tx, {
       key: stored.key,
       version: next.version,
@@ -118,6 +122,7 @@ export function retireProfile(key: unknown): Outcome {
     const which = z.string().safeParse(key);
     const stored = which.success ? findProfile(tx, which.data) : null;
     if (stored === null || stored.isRetired) return refuse(goneProfile);
+    noteInDiary(tx, 'profile-changed');
     addProfileVersion(tx, {
       ...stored,
       version: stored.version + 1,

@@ -1,5 +1,5 @@
 /** The weeks of a course, and of one person on the floor. Every chart has its figures beside it. */
-import Papa from 'papaparse';
+import { writeTable } from './csv';
 import { composeOutput } from '@/core/cli/planFile';
 import { getStageIn } from '@/core/catalog/school';
 import { ladderIds, ladderTable, type LadderId } from '@/core/catalog/stage';
@@ -224,7 +224,7 @@ export function readFloorDays(personId: number): FloorDay[] {
 const round1 = (value: number) => Math.round(value * 10) / 10;
 
 export const floorDaysCsv = (days: readonly FloorDay[]): string =>
-  Papa.unparse(
+  writeTable(
     days.map(({ upsideSeconds, ...day }) => ({
       ...day,
       upsideMinutes: round1(upsideSeconds / 60),
@@ -238,11 +238,11 @@ export type RecordKind = (typeof recordKinds)[number];
 export function recordCsv(record: CourseRecord, kind: RecordKind): string {
   switch (kind) {
     case 'weeks':
-      return Papa.unparse(
+      return writeTable(
         record.weeks.map((week) => ({ ...week, upsideMinutes: round1(week.upsideMinutes) })),
       );
     case 'rungs':
-      return Papa.unparse(
+      return writeTable(
         record.flow.weeks.flatMap(({ on, rungs }) =>
           rungs.map(({ stage, people }) => ({
             date: on,
@@ -254,7 +254,7 @@ export function recordCsv(record: CourseRecord, kind: RecordKind): string {
         ),
       );
     case 'checks':
-      return Papa.unparse(
+      return writeTable(
         record.bottlenecks.map(({ label, people, rungs }) => ({
           check: label,
           people: people.length,
@@ -263,10 +263,8 @@ export function recordCsv(record: CourseRecord, kind: RecordKind): string {
         })),
       );
     case 'forecasts':
-      return Papa.unparse(
-        record.forecasts.map(({ name, label, words }) => ({ name, label, words })),
-      );
+      return writeTable(record.forecasts.map(({ name, label, words }) => ({ name, label, words })));
     case 'limits':
-      return Papa.unparse([...record.limits]);
+      return writeTable([...record.limits]);
   }
 }

@@ -1,5 +1,7 @@
 /** Records as a table, out and in: a row a record, errors by line, all or nothing. */
 import Papa from 'papaparse';
+import { noteInDiary } from './asking';
+import { readCell, writeTable } from './csv';
 import { readRecordForm } from './recordForm';
 import { addRecord, listRecords } from '@/db/records';
 import { getSettings } from '@/db/courses';
@@ -26,7 +28,7 @@ const columns = [
 
 /** People's own columns, as the import of people reads them. */
 export const peopleCsv = (): string =>
-  Papa.unparse(
+  writeTable(
     listPeople(database(), true).map(({ uid, name, heightTyped, body, consent }) => ({
       uid,
       name,
@@ -54,7 +56,7 @@ export function* recordsCsv(): Generator<string> {
       one.side ?? '',
       one.base ?? '',
     ]);
-    if (rows.length > 0) yield `${Papa.unparse(rows)}\r\n`;
+    if (rows.length > 0) yield `${writeTable(rows)}\r\n`;
   }
 }
 
@@ -78,6 +80,7 @@ export function takeRecordTable(text: string, isFinal: boolean): Outcome<TableLo
   const { data, meta } = Papa.parse<Record<string, string>>(text, {
     header: true,
     skipEmptyLines: true,
+    transform: readCell,
   });
   const lacking = ['check', 'date', 'value'].filter((name) => !meta.fields?.includes(name));
   if (lacking.length > 0) {
@@ -132,6 +135,7 @@ export function takeRecordTable(text: string, isFinal: boolean): Outcome<TableLo
     return done({ rows: data.length, problems: problems.slice(0, 200), stored: 0 });
   }
   db.transaction((tx) => {
+    noteInDiary(tx, 'imported');
     for (const row of rows) addRecord(tx, row);
     if (rows.some(({ pain }) => pain)) judgeAllInRunningClasses(tx);
   });

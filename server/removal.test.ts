@@ -23,7 +23,7 @@ import {
 withThrowawayStudio();
 
 describe('deleting', () => {
-  it('takes everything, also out of the copies, and leaves a mark that says nothing', () => {
+  it('takes everything, also out of the copies, and leaves a mark that says nothing', async () => {
     const id = add('Wilhelmine Unverwechselbar');
     must(recordCheck(id, record()));
     must(changeCare(id, care({ otherWords: ['ganz eigenes Wort'] })));
@@ -35,7 +35,7 @@ describe('deleting', () => {
     copyFileSync(databaseFile(), copy);
     expect(readFileSync(copy).includes('Unverwechselbar')).toBe(true);
 
-    expect(must(deletePerson(id)).copiesLeft).toEqual([]);
+    expect(must(await deletePerson(id)).copiesLeft).toEqual([]);
     expect(findPerson(database(), id)).toBeNull();
     expect(listRecords(database(), [id])).toEqual([]);
     for (const file of [databaseFile(), copy, `${databaseFile()}-wal`]) {
@@ -47,16 +47,16 @@ describe('deleting', () => {
     expect(isRemoved(database(), uid)).toBe(true);
     expect(markOf(uid)).toMatch(/^[0-9a-f]{64}$/);
     expect(recordCheck(id, record()).ok).toBe(false);
-    expect(deletePerson(id).ok).toBe(false);
+    expect((await deletePerson(id)).ok).toBe(false);
   });
 
-  it('says which copy still holds somebody when it cannot be opened', () => {
+  it('says which copy still holds somebody when it cannot be opened', async () => {
     const id = add('Ada');
     writeFileSync(path.join(path.dirname(databaseFile()), 'before-9.sqlite'), 'not a database');
-    expect(must(deletePerson(id)).copiesLeft).toEqual(['before-9.sqlite']);
+    expect(must(await deletePerson(id)).copiesLeft).toEqual(['before-9.sqlite']);
   });
 
-  it('leaves other people of a copy alone, also where only ids are known', () => {
+  it('leaves other people of a copy alone, also where only ids are known', async () => {
     const [ada, bo] = [add('Ada'), add('Bo')];
     const write = (name: string, rows: string) => {
       const raw = new Database(path.join(path.dirname(databaseFile()), name));
@@ -73,15 +73,15 @@ describe('deleting', () => {
     };
     write('before-2.sqlite', `(${ada}, 'Ada as she was called then'), (${bo}, 'Bo')`);
     write('before-reset.sqlite', `(${ada}, 'Somebody of another database')`);
-    must(deletePerson(ada));
+    must(await deletePerson(ada));
     expect(names('before-2.sqlite')).toEqual(['Bo']);
     expect(names('before-reset.sqlite')).toEqual(['Somebody of another database']);
   });
 
-  it('does not let a file bring back who was deleted', () => {
+  it('does not let a file bring back who was deleted', async () => {
     const id = add('Ada');
     const { uid } = findPerson(database(), id)!;
-    must(deletePerson(id));
+    must(await deletePerson(id));
     const row: ImportRow = { name: 'Ada', height: '170', mass: '', consent: '', uid };
     expect(must(previewImport([row]))[0].problems[0]).toContain('deleted here on request');
     expect(importPeople({ rows: [row], courseId: null, skipTwins: false }).ok).toBe(false);

@@ -1,5 +1,6 @@
 /** The evening looked through, one person after the other, and what comes of it. */
 import { z } from 'zod';
+import { wordsOf } from '@/core/units/text';
 import { verdictKinds } from '@/core/ladder/verdict';
 import { listMeetings, saveAttendance, listAttendance } from '@/db/courses';
 import {
@@ -172,13 +173,13 @@ export function readReview(uid: string): ReviewView | null {
 }
 
 const reviewForm = z.strictObject({
-  note: z.string().trim().max(200, 'At most 200 signs.'),
+  note: z.string().overwrite(wordsOf).max(200, 'At most 200 signs.'),
   /** Absent: nothing to decide. */
   decision: z
     .strictObject({
       stage: z.string().max(60),
       decided: z.enum(verdictKinds, 'Choose what you decide.'),
-      reason: z.string().trim().max(300, 'At most 300 signs.'),
+      reason: z.string().overwrite(wordsOf).max(300, 'At most 300 signs.'),
     })
     .nullable(),
 });

@@ -2,11 +2,13 @@
  * A load scale as a stream of readings. The practice scale ships with the program; a real one is
  * fetched by the server from the one address that the teacher has allowed, never by the page.
  */
+import http from 'node:http';
 import { createParser } from 'eventsource-parser';
 import { practiceReadings, practiceRule, usualPractice } from '@/core/scale/practice';
 import { isReading } from '@/core/scale/steady';
 import { getSettings } from '@/db/courses';
 import { database } from './database';
+import { pinScale, readScaleUrl, scaleAddressWords, type Resolve } from './scaleAddress';
 
 export const scaleRule = {
   /** A scale that says nothing for so long is told to be silent. */
@@ -14,6 +16,10 @@ export const scaleRule = {
   /** A stream is closed after so long. */
   longestMs: 10 * 60_000,
   mostNonsense: 200,
+  /** Bytes of a line, and of what arrives at once. */
+  mostLine: 64_000,
+  mostChunk: 1_000_000,
+  perSecond: 20,
 } as const;
 
 const within = (text: string | null, low: number, high: number, usual: number): number => {
@@ -87,18 +93,82 @@ export function readReading(data: string): number | null {
   return typeof kg === 'number' && isReading(kg) ? kg : null;
 }
 
-/** Reads the allowed address and passes on what can be a reading; says when it falls silent. */
+/** How the stream of a pinned address is opened: nothing is followed, nothing is asked twice. */
+export type Dial = (
+  url: URL,
+  address: string,
+  signal: AbortSignal,
+) => Promise<AsyncIterable<Buffer>>;
+
+export const dialHttp: Dial = (url, address, signal) =>
+  new Promise((resolve, reject) => {
+    const request = http.get(
+      {
+        host: address,
+        port: url.port === '' ? 80 : Number(url.port),
+        path: `${url.pathname}${url.search}`,
+        headers: { accept: 'text/event-stream', host: url.host },
+        signal,
+        timeout: scaleRule.silentMs * 3,
+        maxHeaderSize: 8192,
+      },
+      (response) => {
+        if (response.statusCode === 200) resolve(response);
+        else {
+          response.destroy();
+          reject(new Error('no stream'));
+        }
+      },
+    );
+    request.once('timeout', () => request.destroy(new Error('silent')));
+    request.once('error', reject);
+  });
+
+/** Lets so many a second through; the rest is no more than what was said before. */
+function pace(perSecond: number, nowMs: () => number): () => boolean {
+  let since = Number.NEGATIVE_INFINITY;
+  let count = 0;
+  return () => {
+    const at = nowMs();
+    if (at - since >= 1000) {
+      since = at;
+      count = 0;
+    }
+    count += 1;
+    return count <= perSecond;
+  };
+}
+
+const lost = 'The scale was not reached, or sends nothing that a scale would send.';
+
+interface Wire {
+  readonly resolve?: Resolve;
+  readonly dial?: Dial;
+}
+
+/**
+ * Reads the allowed address and passes on what can be a reading; says when it falls silent, and
+ * nothing about whatever else may stand at the other end.
+ */
 export async function readDevice(
   send: Send,
   signal: AbortSignal,
   address: string | null = getSettings(database()).scaleAddress,
+  { resolve, dial = dialHttp }: Wire = {},
 ): Promise<void> {
   if (address === null) {
     send('problem', { words: 'No scale is allowed yet: give its address under Settings.' });
     return;
   }
+  const url = readScaleUrl(address);
+  const pinned = url === null ? null : await pinScale(url, resolve);
+  if (url === null || pinned === null) {
+    send('problem', { words: scaleAddressWords });
+    return;
+  }
   let nonsense = 0;
   let silence: ReturnType<typeof setTimeout> | undefined;
+  const mayPass = pace(scaleRule.perSecond, () => performance.now());
   const listen = () => {
     clearTimeout(silence);
     silence = setTimeout(() => send('silent', {}), scaleRule.silentMs);
@@ -108,36 +178,29 @@ export async function readDevice(
       const kg = readReading(data);
       if (kg !== null) {
         listen();
-        send('reading', { kg });
+        if (mayPass()) send('reading', { kg });
         return;
       }
       nonsense += 1;
-      send('nonsense', { count: nonsense });
+      if (mayPass()) send('nonsense', { count: nonsense });
     },
   });
+  let sinceLine = 0;
   try {
-    const response = await fetch(address, {
-      headers: { accept: 'text/event-stream' },
-      // What was allowed is this address, not where it may send us.
-      redirect: 'error',
-      signal,
-    });
-    if (!response.ok || response.body === null) {
-      send('problem', { words: `The scale answered ${response.status}.` });
-      return;
-    }
     listen();
     const decoder = new TextDecoder();
-    for await (const chunk of response.body as unknown as AsyncIterable<Uint8Array>) {
+    for await (const chunk of await dial(url, pinned, signal)) {
+      const end = Math.max(chunk.lastIndexOf(10), chunk.lastIndexOf(13));
+      sinceLine = end < 0 ? sinceLine + chunk.length : chunk.length - end - 1;
+      // A line without an end would fill the memory: nothing of it is even read.
+      if (sinceLine > scaleRule.mostLine || chunk.length > scaleRule.mostChunk)
+        throw new Error('no scale');
       parser.feed(decoder.decode(chunk, { stream: true }));
-      if (nonsense > scaleRule.mostNonsense) {
-        send('problem', { words: 'What comes from this address is no scale.' });
-        return;
-      }
+      if (nonsense > scaleRule.mostNonsense) throw new Error('no scale');
     }
     send('problem', { words: 'The scale has ended its stream. Start again.' });
   } catch {
-    if (!signal.aborted) send('problem', { words: 'The scale was not reached.' });
+    if (!signal.aborted) send('problem', { words: lost });
   } finally {
     clearTimeout(silence);
   }

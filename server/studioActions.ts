@@ -10,6 +10,7 @@ import {
   dropCourse,
   dropMeeting,
 } from './courseChanges';
+import { copyBefore, copyBeforeIfPossible } from './copies/copies';
 import {
   importPeople,
   previewImport,
@@ -56,7 +57,10 @@ export async function deletePersonAction(id: number): Promise<Outcome<Removal>> 
 }
 
 export async function mergePeopleAction(keep: number, drop: number): Promise<Outcome> {
-  return run(() => mergeInto(keep, drop));
+  return run(async () => {
+    await copyBefore('merge');
+    return mergeInto(keep, drop);
+  });
 }
 
 export async function previewImportAction(rows: unknown): Promise<Outcome<readonly RowReading[]>> {
@@ -64,13 +68,19 @@ export async function previewImportAction(rows: unknown): Promise<Outcome<readon
 }
 
 export async function importPeopleAction(form: unknown): Promise<Outcome<Imported>> {
-  return run(() => importPeople(form));
+  return run(async () => {
+    await copyBefore('import');
+    return importPeople(form);
+  });
 }
 
 export async function undoImportAction(
   id: number,
 ): Promise<Outcome<{ removed: number; kept: number }>> {
-  return run(() => undoImport(id));
+  return run(async () => {
+    await copyBeforeIfPossible('deletion');
+    return undoImport(id);
+  });
 }
 
 export async function createCourseAction(form: unknown): Promise<Outcome<number>> {

@@ -12,6 +12,7 @@ import { deletePerson } from './peopleChanges';
 import { peopleCsv, recordsCsv, takeRecordTable } from './recordTable';
 import { takeStudioFile, writeStudioFile } from './studioFile';
 import { addPerson, must, plainStudio, readStudio, withThrowawayStudio } from './testing';
+import { teacherTaps } from './testingFloor';
 
 withThrowawayStudio();
 
@@ -38,11 +39,11 @@ function runAClass(): void {
     at: { boot: 'b', monoMs: index * 20_000, wallMs: 1e12 + index * 20_000 },
     act,
   }));
-  must(takeTaps(uid, { device: 't', after: 0, taps }, 'teacher'));
+  must(takeTaps(uid, { device: 't', after: 0, taps }, teacherTaps));
 }
 
 describe('everything as one file', () => {
-  it('comes out of an empty studio as it went in, classes and their taps included', () => {
+  it('comes out of an empty studio as it went in, classes and their taps included', async () => {
     seedDemo(database(), today());
     runAClass();
     const before = write();
@@ -56,7 +57,7 @@ describe('everything as one file', () => {
       classesNew: 1,
     });
     const extra = listPeople(database()).find(({ name }) => name.startsWith('Somebody'))!;
-    must(deletePerson(extra.id));
+    must(await deletePerson(extra.id));
     const [a, b] = [plainStudio(before), plainStudio(write())];
     expect(b.people).toEqual(a.people);
     expect(b.courses).toEqual(a.courses);
@@ -73,7 +74,7 @@ describe('everything as one file', () => {
     expect(plainStudio(write())).toEqual(plainStudio(text));
   });
 
-  it('unites what restricts, adds what was seen elsewhere, and brings nobody back', () => {
+  it('unites what restricts, adds what was seen elsewhere, and brings nobody back', async () => {
     seedDemo(database(), today());
     const file = readStudio(write());
     const [known, removed] = file.people;
@@ -90,7 +91,7 @@ describe('everything as one file', () => {
       ],
     };
     const people = listPeople(database());
-    must(deletePerson(people.find(({ uid }) => uid === removed.uid)!.id));
+    must(await deletePerson(people.find(({ uid }) => uid === removed.uid)!.id));
     const counts = must(takeStudioFile(JSON.stringify(changed), true));
     expect(counts).toMatchObject({ peopleKnown: 1, peopleRemoved: 1, recordsNew: 1 });
     const now = listPeople(database());

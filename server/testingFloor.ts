@@ -5,7 +5,7 @@ import type { Db } from '@/db/open';
 import { listRecords } from '@/db/records';
 import { today } from './clock';
 import { database } from './database';
-import { beginClass, bundleOf, findClass, takeTaps } from './floor';
+import { beginClass, bundleOf, findClass, takeTaps, type Tapper } from './floor';
 import { must } from './testing';
 
 /** @param fill brings people and a course, such as the demo */
@@ -22,6 +22,10 @@ beforeEach(() => {
 });
 
 /** Taps of a device one after the other, so far apart. */
+/** Taps at the desk, and those of a helper's tablet. */
+export const teacherTaps: Tapper = { maySay: 'teacher', maySee: 'teacher', deviceId: null };
+export const assistantTaps: Tapper = { maySay: 'assistant', maySee: 'assistant', deviceId: 1 };
+
 export const tapsOf = (acts: readonly FloorAct[], device = 't', everyMs = 10_000): Tap[] =>
   acts.map((act) => {
     seq += 1;
@@ -33,12 +37,8 @@ export const tapsOf = (acts: readonly FloorAct[], device = 't', everyMs = 10_000
     };
   });
 
-export const send = (
-  uid: string,
-  taps: readonly unknown[],
-  device = 't',
-  role = 'teacher' as const,
-) => must(takeTaps(uid, { device, after: 0, taps }, role));
+export const send = (uid: string, taps: readonly unknown[], device = 't', tapper = teacherTaps) =>
+  must(takeTaps(uid, { device, after: 0, taps }, tapper));
 
 /** Somebody comes down after ten seconds, the clock is stopped after twenty. */
 export const hold = (people: string[]): FloorAct[] => [

@@ -1,0 +1,53 @@
+/** Every page and every file asks who it is for; whoever is not named here gets nothing. */
+import { headers } from 'next/headers';
+import { notFound } from 'next/navigation';
+import { readAsker, type Asker } from './asker';
+
+export type Audience = 'teacher' | 'class';
+
+/** The teacher alone, or everybody who was let into the running class. */
+export const isFor = (audience: Audience, { role, isLocked }: Asker): boolean =>
+  role === 'teacher'
+    ? !isLocked || audience === 'class'
+    : role === 'assistant' && audience === 'class';
+
+/** Who asks for this page. Somebody it is not for sees that there is no such page. */
+export async function askerOf(audience: Audience): Promise<Asker> {
+  const asker = readAsker(await headers());
+  if (!isFor(audience, asker)) notFound();
+  return asker;
+}
+
+/** A page of the teacher's: nothing of it is read before it is known who asks. */
+export const teacherPage =
+  <Props, Result>(page: (props: Props) => Result | Promise<Result>) =>
+  async (props: Props): Promise<Result> => {
+    await askerOf('teacher');
+    return page(props);
+  };
+
+type Answer = Response | Promise<Response>;
+
+const closed = () => new Response('This is the teacher’s.', { status: 403 });
+
+/** A file or an address of the teacher's. */
+export const teacherRoute =
+  <Rest extends readonly unknown[]>(answer: (request: Request, ...rest: Rest) => Answer) =>
+  async (request: Request, ...rest: Rest): Promise<Response> =>
+    isFor('teacher', readAsker(request.headers)) ? answer(request, ...rest) : closed();
+
+/** An address of the running class, for teacher and assistants. */
+export const classRoute =
+  <Rest extends readonly unknown[]>(
+    answer: (request: Request, asker: Asker, ...rest: Rest) => Answer,
+  ) =>
+  async (request: Request, ...rest: Rest): Promise<Response> => {
+    const asker = readAsker(request.headers);
+    return isFor('class', asker) ? answer(request, asker, ...rest) : closed();
+  };
+
+/** An address of the desk itself: no other device has a say in it. */
+export const deskRoute = (answer: (request: Request) => Answer) =>
+  teacherRoute((request) =>
+    readAsker(request.headers).isFromNetwork ? closed() : answer(request),
+  );

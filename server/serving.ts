@@ -1,0 +1,80 @@
+/** What happens when the server starts and ends, and what its front may ask. */
+import { FolderBusyError } from '@/db/folder';
+import { setBadRowsAside } from '@/db/setAside';
+import { StudioTrouble, toTrouble } from '@/db/trouble';
+import { nowMs } from './clock';
+import { beginCopies, endCopies } from './copies/schedule';
+import { database, databaseFile, endDatabase, holdFolder, noteTrouble } from './database';
+import { findDeviceBy } from './devices';
+import { retryErasing } from './erasing';
+import { forgetStandings } from './standings';
+
+interface Front {
+  /** Was the device with this token let in? Asked for every request of the network door. */
+  readonly isLetIn: (token: string) => boolean;
+  /** Everything is on the disk and the folder is free. */
+  readonly end: () => Promise<void>;
+}
+
+const holder = globalThis as { levitarFront?: Front };
+
+/** What a studio that cannot be opened means is said by the page; here it goes to the terminal. */
+export async function beginServing(): Promise<void> {
+  if (holder.levitarFront !== undefined) return;
+  try {
+    holdFolder();
+  } catch (error) {
+    if (!(error instanceof FolderBusyError)) throw error;
+    console.error(error.message);
+    process.exit(1);
+  }
+  holder.levitarFront = {
+    isLetIn: (token) => {
+      try {
+        return findDeviceBy(token) !== null;
+      } catch {
+        return false;
+      }
+    },
+    end: async () => {
+      await endCopies();
+      endDatabase();
+    },
+  };
+  try {
+    lookThrough();
+    retryErasing();
+  } catch (error) {
+    if (!(error instanceof StudioTrouble)) throw error;
+    console.error(error.message);
+    console.error('The page in the browser offers the copies there are.');
+  }
+  beginCopies();
+}
+
+/** Sets aside what no page could read. @returns how much that was */
+function lookThrough(): number {
+  const count = database().transaction((tx) => setBadRowsAside(tx, nowMs()));
+  if (count > 0) {
+    forgetStandings();
+    console.error(`${count} rows could not be read and were set aside; see Settings.`);
+  }
+  return count;
+}
+
+/**
+ * After a page could not be drawn: what the driver says of the file is remembered, and rows that
+ * cannot be read are set aside, so that the next try opens.
+ */
+export function afterFailure(error: unknown): void {
+  try {
+    const trouble = toTrouble(error, databaseFile());
+    if (trouble instanceof StudioTrouble) {
+      if (trouble.kind === 'damaged') noteTrouble(trouble);
+      return;
+    }
+    lookThrough();
+  } catch (failure) {
+    console.error('Looking through failed:', failure instanceof Error ? failure.name : 'unknown');
+  }
+}
