@@ -15,7 +15,7 @@ export default {
       },
     ],
   },
-  moduleNameMapper: { '^@/(.*)$': '<rootDir>/$1' },
+  moduleNameMapper: { '\\.css$': '<rootDir>/scripts/noStyles.js', '^@/(.*)$': '<rootDir>/$1' },
   // These ship as modules only.
   transformIgnorePatterns: ['/node_modules/(?!(d3-shape|d3-path)/)'],
 };

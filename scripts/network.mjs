@@ -1,11 +1,9 @@
 /**
- * The network door: HTTPS for tablets in the studio, in front of the server that listens on this
- * machine alone. It marks what comes through; who may ask for what is decided behind it.
+ * What the network door needs: HTTPS for tablets in the studio, with a certificate of its own. The
+ * server marks what comes through it; who may ask for what is decided behind it.
  */
 import { randomBytes, X509Certificate } from 'node:crypto';
 import { chmodSync, existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
-import http from 'node:http';
-import https from 'node:https';
 import os from 'node:os';
 import path from 'node:path';
 
@@ -58,7 +56,7 @@ async function ensureCertificate(folder) {
   return { cert: made.cert, key: made.private, print };
 }
 
-/** What the server behind the door has to know: the mark, the address, the certificate's print. */
+/** What the server has to know of its network door: the mark, the address, the certificate. */
 export async function prepareDoor({ folder, port, host = '0.0.0.0' }) {
   const certificate = await ensureCertificate(folder);
   const secret = randomBytes(24).toString('hex');
@@ -73,52 +71,12 @@ export async function prepareDoor({ folder, port, host = '0.0.0.0' }) {
       LEVITAR_NETWORK_URL: urls.join(','),
       LEVITAR_CERT_PRINT: certificate.print,
     },
-    open: (behindPort) => openDoor({ certificate, secret, port, host, behindPort }),
-  };
-}
-
-const mostBodyMs = 60_000;
-
-function openDoor({ certificate, secret, port, host, behindPort }) {
-  const names = new Set(listNames());
-  const server = https.createServer(
-    { cert: certificate.cert, key: certificate.key, requestTimeout: mostBodyMs },
-    (request, response) => {
-      const name = (request.headers.host ?? '').replace(/:\d+$/, '');
-      if (!names.has(name)) {
-        response.writeHead(421).end('This server does not answer to that name.');
-        return;
-      }
-      // Nobody outside sets a mark of ours.
-      const headers = Object.fromEntries(
-        Object.entries(request.headers).filter(([header]) => !header.startsWith('x-levitar')),
-      );
-      for (const header of ['x-forwarded-for', 'x-forwarded-host', 'x-forwarded-proto']) {
-        delete headers[header];
-      }
-      const onward = http.request(
-        {
-          host: '127.0.0.1',
-          port: behindPort,
-          method: request.method,
-          path: request.url,
-          headers: { ...headers, 'x-levitar-gate': secret, 'x-forwarded-proto': 'https' },
-        },
-        (answer) => {
-          response.writeHead(answer.statusCode ?? 502, answer.headers);
-          answer.pipe(response);
-        },
-      );
-      onward.on('error', () => {
-        if (!response.headersSent) response.writeHead(502);
-        response.end();
-      });
-      response.on('close', () => onward.destroy());
-      request.pipe(onward);
+    door: {
+      certificate: { cert: certificate.cert, key: certificate.key },
+      secret,
+      port,
+      host,
+      names: listNames().map((name) => name.toLowerCase()),
     },
-  );
-  return new Promise((resolve, reject) => {
-    server.once('error', reject);
-    server.listen(port, host, () => resolve(server));
-  });
+  };
 }

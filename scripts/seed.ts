@@ -1,21 +1,28 @@
-/** Fills an empty database with the demo course; leaves one that already holds a course alone. */
-import { today } from '@/server/clock';
-import { databaseFile } from '@/server/database';
-import { findFirstCourse } from '@/db/courses';
-import { NewerDatabaseError, openDatabase } from '@/db/open';
+/** Makes the demo course in a folder that never had a studio; leaves every other one alone. */
+import { FolderBusyError, isNewFolder, lockFolder } from '@/db/folder';
+import { openDatabase } from '@/db/open';
+import { StudioTrouble } from '@/db/trouble';
 import { seedDemo } from '@/demo/course';
+import { today } from '@/server/clock';
+import { databaseFile, dataFolder } from '@/server/database';
 
 try {
-  const { db, close } = openDatabase(databaseFile());
-  if (findFirstCourse(db) === null) {
-    seedDemo(db, today());
-    console.log('Made the demo course.');
-  } else {
-    console.log('Kept the data that was there.');
+  const lock = lockFolder(dataFolder());
+  try {
+    if (isNewFolder(dataFolder())) {
+      const { db, close } = openDatabase(databaseFile());
+      // All of it or nothing: a start that is cut off begins anew.
+      db.transaction((tx) => seedDemo(tx, today()));
+      close();
+      console.log('Made the demo course.');
+    } else console.log('Kept the data that was there.');
+  } finally {
+    lock.release();
   }
-  close();
 } catch (error) {
-  if (!(error instanceof NewerDatabaseError)) throw error;
+  // A studio that cannot be opened is the page's to explain: it offers the copies.
+  const isKnown = error instanceof FolderBusyError || error instanceof StudioTrouble;
+  if (!isKnown) throw error;
   console.error(error.message);
-  process.exit(1);
+  process.exit(error instanceof FolderBusyError ? 1 : 0);
 }

@@ -1,11 +1,11 @@
-/** Starts and stops the built application. */
+/** Starts and stops the built application; a server that dies is started again. */
 import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import os from 'node:os';
 import path from 'node:path';
 import process from 'node:process';
-import { nextBin, root, seed } from './setup.mjs';
+import { root, seed } from './setup.mjs';
 
 /** Resolves to whether nobody listens on the port yet. */
 export function isPortFree(port, host) {
@@ -16,26 +16,74 @@ export function isPortFree(port, host) {
   });
 }
 
-/** @returns the child process of the built server */
-export function startServer({ port, host, env = {}, stdio = 'inherit' }) {
-  return spawn(process.execPath, [nextBin, 'start', '-H', host, '-p', String(port)], {
-    cwd: root,
-    stdio: ['ignore', stdio, stdio],
-    env: { ...process.env, NODE_ENV: 'production', NEXT_TELEMETRY_DISABLED: '1', ...env },
-  });
-}
+const restartRule = { most: 5, withinMs: 60_000 };
 
-export async function waitUntilUp(url, timeoutMs = 30_000) {
-  const end = Date.now() + timeoutMs;
-  while (Date.now() < end) {
-    try {
-      await fetch(url);
-      return;
-    } catch {
-      await new Promise((resolve) => setTimeout(resolve, 150));
+/**
+ * The built server in a process of its own. Should it die without being told to, it is started
+ * again, a few times a minute at most; it never outlives this process.
+ *
+ * @returns once it answers: its ways to end, and a promise of its end
+ * @throws Error with words when it cannot be started
+ */
+export async function startServer({ port, host, env = {}, door = null, stdio = 'inherit' }) {
+  let child;
+  let isStopping = false;
+  let settle;
+  const ended = new Promise((resolve) => (settle = resolve));
+  const deaths = [];
+  const begin = () =>
+    new Promise((resolve, reject) => {
+      child = spawn(process.execPath, [path.join(root, 'scripts', 'serve.mjs')], {
+        cwd: root,
+        stdio: ['ignore', stdio, stdio, 'ipc'],
+        env: {
+          ...process.env,
+          NODE_ENV: 'production',
+          NEXT_TELEMETRY_DISABLED: '1',
+          PORT: String(port),
+          ...env,
+          LEVITAR_SERVE: JSON.stringify({ port, host, door }),
+        },
+      });
+      let isReady = false;
+      child.on('message', (message) => {
+        if (message.kind === 'ready') {
+          isReady = true;
+          resolve();
+        }
+        if (message.kind === 'failed') reject(new Error(message.words));
+      });
+      child.once('exit', (code) => {
+        if (!isReady) reject(new Error('The server ended before it answered.'));
+        else void after(code);
+      });
+    });
+  const after = async (code) => {
+    if (isStopping) return settle(code ?? 0);
+    const now = Date.now();
+    deaths.push(now);
+    if (deaths.filter((at) => now - at < restartRule.withinMs).length > restartRule.most) {
+      console.error('The server died again and again. It is left alone now; see above.');
+      return settle(1);
     }
-  }
-  throw new Error(`The server did not answer within ${timeoutMs / 1000} s.`);
+    console.error('The server died and is started again.');
+    try {
+      await begin();
+    } catch {
+      settle(1);
+    }
+  };
+  await begin();
+  return {
+    ended,
+    pid: () => child.pid,
+    kill: () => child.kill('SIGKILL'),
+    stop: async () => {
+      isStopping = true;
+      if (child.exitCode === null && child.connected) child.send('stop');
+      await ended;
+    },
+  };
 }
 
 /** The built application on a throw-away database with the demo course; `doorPort` for network mode. */
@@ -43,32 +91,25 @@ export async function startThrowaway(port, { doorPort } = {}) {
   const folder = mkdtempSync(path.join(os.tmpdir(), 'levitar-'));
   const env = { LEVITAR_DATA: folder };
   if (!seed(env)) throw new Error('The throw-away database could not be made.');
-  const loopback = '127.0.0.1';
-  const door =
+  const host = '127.0.0.1';
+  const prepared =
     doorPort === undefined
       ? null
-      : await (
-          await import('./network.mjs')
-        ).prepareDoor({ folder, port: doorPort, host: loopback });
-  const child = startServer({
+      : await (await import('./network.mjs')).prepareDoor({ folder, port: doorPort, host });
+  const server = await startServer({
     port,
-    host: loopback,
-    env: { ...env, ...door?.env },
+    host,
+    env: { ...env, ...prepared?.env },
+    door: prepared?.door ?? null,
     stdio: 'ignore',
   });
-  const url = `http://127.0.0.1:${port}`;
-  await waitUntilUp(url);
-  const opened = door === null ? null : await door.open(port);
   return {
-    url,
-    doorUrl: door?.urls[0],
+    url: `http://${host}:${port}`,
+    doorUrl: prepared?.urls[0],
     folder,
+    server,
     stop: async () => {
-      opened?.closeAllConnections();
-      opened?.close();
-      const ended = new Promise((resolve) => child.once('exit', resolve));
-      child.kill();
-      await ended;
+      await server.stop();
       rmSync(folder, { recursive: true, force: true });
     },
   };

@@ -1,0 +1,2 @@
+/** Styles do nothing in tests of what is computed. */
+export default {};
