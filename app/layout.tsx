@@ -10,9 +10,6 @@ import { Notifications } from '@mantine/notifications';
 import type { Metadata, Viewport } from 'next';
 import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
-import { readRole } from '@/server/roles';
-import { readSettings } from '@/server/views';
-import { Header } from '@/ui/layout/Header';
 import { theme } from '@/ui/theme';
 
 export const metadata: Metadata = {
@@ -22,10 +19,10 @@ export const metadata: Metadata = {
 
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 
+/** Of every page, also of those before anybody is let in: nothing here belongs to the teacher. */
 export default async function RootLayout({ children }: { readonly children: ReactNode }) {
   const asked = await headers();
   const nonce = asked.get('x-nonce') ?? undefined;
-  const { units } = readSettings();
   return (
     <html lang="en" {...mantineHtmlProps}>
       <head>
@@ -34,8 +31,7 @@ export default async function RootLayout({ children }: { readonly children: Reac
       <body>
         <MantineProvider theme={theme} defaultColorScheme="auto">
           <Notifications position="bottom-right" />
-          <Header units={units} isTeacher={readRole(asked) === 'teacher'} />
-          <main id="main">{children}</main>
+          {children}
         </MantineProvider>
       </body>
     </html>

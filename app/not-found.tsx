@@ -6,12 +6,14 @@ export const metadata = { title: 'Not found' };
 
 export default function NotFound() {
   return (
-    <Page>
-      <Title order={1}>Nothing here</Title>
-      <p>
-        This address leads nowhere. <Link href="/">Back to tonight</Link>, or to{' '}
-        <Link href="/people">the people</Link>.
-      </p>
-    </Page>
+    <main id="main">
+      <Page>
+        <Title order={1}>Nothing here</Title>
+        <p>
+          This address leads nowhere. <Link href="/">Back to tonight</Link>, or to{' '}
+          <Link href="/people">the people</Link>.
+        </p>
+      </Page>
+    </main>
   );
 }

@@ -2,6 +2,7 @@
 
 import { seedDemo } from '@/demo/course';
 import { clearStudio } from '@/server/clearStudio';
+import { copyBeforeIfPossible } from '@/server/copies/copies';
 import { today } from '@/server/clock';
 import { database } from '@/server/database';
 import { refuse, done, type Outcome } from '@/server/result';
@@ -20,5 +21,8 @@ export async function startDemoAction(): Promise<Outcome> {
 
 /** Empties the studio after its people were counted out by whoever asked. */
 export async function clearStudioAction(people: number): Promise<Outcome> {
-  return run(() => clearStudio(people));
+  return run(async () => {
+    await copyBeforeIfPossible('deletion');
+    return clearStudio(people);
+  });
 }

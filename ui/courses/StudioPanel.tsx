@@ -66,8 +66,8 @@ export function StudioPanel({ studio, people, courses, startDemo, clear }: Studi
       <Modal opened={isOpen} onClose={close} title="Begin again, empty">
         <div className={classes.form}>
           <p>
-            {people} people and {courses} courses go, with everything about them, also from the
-            copies made at start-up. Take out what you want to keep first.
+            {people} people and {courses} courses go, with everything about them. A copy is made
+            first and can be taken back under Settings, where all copies can be dropped as well.
           </p>
           <TextInput
             label={`Write ${people} to go on`}

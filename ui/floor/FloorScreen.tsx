@@ -72,6 +72,12 @@ export function FloorScreen({ bundle, role, others }: FloorScreenProps) {
   useEffect(() => {
     if (isOlder) router.refresh();
   }, [isOlder, floor.revision, router]);
+  // Put out, or signed out: the page that asks also looks after what never went.
+  useEffect(() => {
+    if (floor.link === 'out') {
+      window.location.replace(window.location.protocol === 'https:' ? '/pair' : '/desk');
+    }
+  }, [floor.link]);
   const plan = planOf(state, bundle.plan);
   const names = shortNames(bundle.members);
   const away = awayFrom(state, bundle.plan);

@@ -16,7 +16,10 @@ const linkWords = {
   offline: 'no connection',
   gone: 'not known there',
   full: 'disk full',
-  refused: 'not let in',
+  out: 'not let in',
+  refused: 'another’s taps',
+  apart: 'agreeing anew',
+  unreadable: 'not read',
 } as const;
 
 /** The clock on the wall, what is saved, and the way back. */

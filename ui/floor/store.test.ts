@@ -31,16 +31,16 @@ describe('taps on the device', () => {
 
   it('wait until the server has said that it has them, and never share a name with lost ones', async () => {
     for (let index = 0; index < 3; index += 1) await keepTap(uid, 'mine', at, act(index));
-    await noteDelivered(uid, { upTo: 2, after: 7, taps: [foreign(1)] });
+    await noteDelivered(uid, { era: 'e', upTo: 2, after: 7, taps: [foreign(1)] });
     const taps = await readTaps(uid);
     const meta = await readMeta(uid);
     expect(waitingOf(taps, 'mine', meta.upTo).map(({ seq }) => seq)).toEqual([3]);
     expect(taps).toContainEqual(foreign(1));
     // An older answer that comes late takes nothing back.
-    await noteDelivered(uid, { upTo: 1, after: 3, taps: [] });
+    await noteDelivered(uid, { era: 'e', upTo: 1, after: 3, taps: [] });
     expect(await readMeta(uid)).toMatchObject({ upTo: 2, after: 7 });
     // The server knows of a fifth that this browser has lost.
-    await noteDelivered(uid, { upTo: 5, after: 9, taps: [] });
+    await noteDelivered(uid, { era: 'e', upTo: 5, after: 9, taps: [] });
     expect((await keepTap(uid, 'mine', at, act())).seq).toBe(6);
   });
 
@@ -49,7 +49,7 @@ describe('taps on the device', () => {
     await keepTap(uid, 'mine', at, act());
     await tidy(Date.now() + week);
     expect(await readTaps(uid)).toHaveLength(1);
-    await noteDelivered(uid, { upTo: 1, after: 1, taps: [foreign(4)] });
+    await noteDelivered(uid, { era: 'e', upTo: 1, after: 1, taps: [foreign(4)] });
     await tidy(Date.now() + week);
     expect(await readTaps(uid)).toEqual([]);
   });
@@ -76,7 +76,8 @@ describe('an exchange', () => {
   it.each([
     [404, 'gone'],
     [507, 'full'],
-    [401, 'refused'],
+    [401, 'out'],
+    [400, 'unreadable'],
     [403, 'refused'],
     [500, 'offline'],
   ])('says what a %i means, and loses nothing', async (status, kind) => {

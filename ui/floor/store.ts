@@ -2,7 +2,8 @@
  * Taps on the device itself. A tap counts as made once it is in here, on disk; the server hears of
  * it when it can be reached.
  */
-import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import { deleteDB, openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import { agreeAnew } from '@/core/floor/queue';
 import type { FloorAct, Stamp, Tap } from '@/core/floor/tap';
 
 interface ClassMeta {
@@ -13,6 +14,8 @@ interface ClassMeta {
   /** Newest tap of the others that is here. */
   readonly after: number;
   readonly openedMs: number;
+  /** The server's, when it was last heard. */
+  readonly era?: string;
 }
 
 interface FloorDb extends DBSchema {
@@ -33,6 +36,11 @@ const open = () =>
       db.createObjectStore('tap').createIndex('uid', 'uid');
       db.createObjectStore('meta', { keyPath: 'uid' });
       db.createObjectStore('device');
+    },
+    // Another page of this browser wants to forget everything.
+    blocking(_current, _blocked, event) {
+      (event.target as IDBDatabase).close();
+      opened = null;
     },
     terminated() {
       opened = null;
@@ -89,22 +97,95 @@ export async function readMeta(uid: string): Promise<ClassMeta> {
 /** Notes how far the server is, and keeps what the others tapped. */
 export async function noteDelivered(
   uid: string,
-  delivered: { readonly upTo: number; readonly after: number; readonly taps: readonly Tap[] },
+  delivered: {
+    readonly upTo: number;
+    readonly after: number;
+    readonly taps: readonly Tap[];
+    readonly era: string;
+  },
 ): Promise<void> {
   const db = await open();
   const tx = db.transaction(['tap', 'meta'], 'readwrite');
   const meta = (await tx.objectStore('meta').get(uid)) ?? fresh(uid);
   for (const tap of delivered.taps) {
-    await tx.objectStore('tap').put({ uid, tap }, [uid, tap.device, tap.seq]);
+    const key: [string, string, number] = [uid, tap.device, tap.seq];
+    // What was tapped here stands as it was tapped.
+    if ((await tx.objectStore('tap').getKey(key)) === undefined) {
+      await tx.objectStore('tap').put({ uid, tap }, key);
+    }
   }
+  const isNewEra = meta.era !== undefined && meta.era !== delivered.era;
   await tx.objectStore('meta').put({
     ...meta,
-    upTo: Math.max(meta.upTo, delivered.upTo),
-    after: Math.max(meta.after, delivered.after),
+    era: delivered.era,
+    // After a copy was taken back the server's word counts, also where it has less than before.
+    upTo: isNewEra ? delivered.upTo : Math.max(meta.upTo, delivered.upTo),
+    after: isNewEra ? 0 : Math.max(meta.after, delivered.after),
     // The server may know taps that this browser has lost: their names are not given twice.
     nextSeq: Math.max(meta.nextSeq, delivered.upTo + 1),
   });
   await tx.done;
+}
+
+/**
+ * The server's row of this device ends elsewhere than is noted here: what it does not have goes
+ * again, under numbers that continue its row. No tap is dropped.
+ */
+export async function noteApart(
+  uid: string,
+  device: string,
+  apart: { readonly upTo: number; readonly differs: readonly number[]; readonly era: string },
+): Promise<void> {
+  const db = await open();
+  const tx = db.transaction(['tap', 'meta'], 'readwrite', { durability: 'strict' });
+  const meta = (await tx.objectStore('meta').get(uid)) ?? fresh(uid);
+  const own = (await tx.objectStore('tap').index('uid').getAll(uid))
+    .map(({ tap }) => tap)
+    .filter((tap) => tap.device === device);
+  const { moved, nextSeq } = agreeAnew(own, apart);
+  for (const seq of moved.keys()) await tx.objectStore('tap').delete([uid, device, seq]);
+  for (const tap of moved.values()) {
+    await tx.objectStore('tap').put({ uid, tap }, [uid, device, tap.seq]);
+  }
+  await tx.objectStore('meta').put({
+    ...meta,
+    upTo: apart.upTo,
+    // The others' numbers may have changed as well.
+    after: 0,
+    nextSeq,
+    era: apart.era,
+  });
+  await tx.done;
+}
+
+/** Every class with taps of this browser that the server does not have. */
+export async function listUnsent(): Promise<{ readonly uid: string; readonly taps: Tap[] }[]> {
+  const db = await open();
+  const device = await db.get('device', 'name');
+  const metas = await db.getAll('meta');
+  const lists = await Promise.all(
+    metas.map(async ({ uid, upTo }) => ({
+      uid,
+      taps: (await readTaps(uid)).filter(
+        (tap) => tap.device === device && tap.seq > upTo && tap.act.kind !== 'anchor',
+      ),
+    })),
+  );
+  return lists.filter(({ taps }) => taps.length > 0);
+}
+
+/** Forgets everything that was kept on this device: taps, pages, the worker that serves them. */
+export async function wipeDevice(): Promise<void> {
+  const worker = 'serviceWorker' in navigator ? navigator.serviceWorker : null;
+  for (const one of (await worker?.getRegistrations()) ?? []) await one.unregister();
+  if ('caches' in window) {
+    for (const name of await caches.keys()) await caches.delete(name);
+  }
+  if (opened !== null) (await opened.catch(() => null))?.close();
+  opened = null;
+  await deleteDB('levitar-floor');
+  localStorage.clear();
+  sessionStorage.clear();
 }
 
 const weekMs = 7 * 86_400_000;

@@ -1,7 +1,7 @@
 /** One exchange with the server: what waits here goes there, what the others tapped comes back. */
 import { nextDelivery, stillWaiting } from '@/core/floor/queue';
 import type { Tap } from '@/core/floor/tap';
-import { noteDelivered, readMeta, readTaps } from './store';
+import { noteApart, noteDelivered, readMeta, readTaps } from './store';
 
 export interface Exchange {
   /** The server's clock half-way through, and how long the answer took. */
@@ -17,7 +17,7 @@ export interface Exchange {
 /** Why there was no exchange. */
 export class NotHeard extends Error {
   constructor(
-    readonly kind: 'offline' | 'gone' | 'full' | 'refused',
+    readonly kind: 'offline' | 'gone' | 'full' | 'out' | 'refused' | 'apart' | 'unreadable',
     message: string,
   ) {
     super(message);
@@ -39,6 +39,13 @@ interface Answer {
   readonly taps: readonly Tap[];
   readonly serverMs: number;
   readonly revision: number;
+  readonly era: string;
+}
+
+interface Apart {
+  readonly upTo: number;
+  readonly differs: readonly number[];
+  readonly era: string;
 }
 
 /** @throws NotHeard where the server was not reached, or did not keep it */
@@ -51,7 +58,12 @@ export async function exchange(uid: string, device: string): Promise<Exchange> {
     response = await fetch(`/floor/${uid}/taps`, {
       method: 'POST',
       headers: { 'Content-Type': 'application/json' },
-      body: JSON.stringify({ device, after: meta.after, taps: delivery }),
+      body: JSON.stringify({
+        device,
+        after: meta.after,
+        taps: delivery,
+        fromStart: meta.after === 0,
+      }),
       signal: AbortSignal.timeout(patienceMs),
       cache: 'no-store',
     });
@@ -59,6 +71,13 @@ export async function exchange(uid: string, device: string): Promise<Exchange> {
     throw new NotHeard('offline', 'No connection. Every tap is kept on this device.');
   }
   const ended = performance.now();
+  if (response.status === 409) {
+    await noteApart(uid, device, (await response.json()) as Apart);
+    throw new NotHeard(
+      'apart',
+      'Agreeing anew with the studio’s computer. Every tap is kept here.',
+    );
+  }
   if (!response.ok) throw refusal(response.status);
   const answer = (await response.json()) as Answer;
   await noteDelivered(uid, answer);
@@ -79,8 +98,20 @@ function refusal(status: number): NotHeard {
       'The disk of the studio’s computer is full: nothing new is kept there. Every tap is kept on this device until there is room.',
     );
   }
-  if (status === 401 || status === 403) {
-    return new NotHeard('refused', 'This device is no longer let in. Its taps are kept on it.');
+  if (status === 401) {
+    return new NotHeard('out', 'This device is no longer let in. Its taps are kept on it.');
+  }
+  if (status === 403) {
+    return new NotHeard(
+      'refused',
+      'The studio’s computer takes these taps from another device only. They are kept on this one.',
+    );
+  }
+  if (status === 400 || status === 413) {
+    return new NotHeard(
+      'unreadable',
+      'The studio’s computer could not read the last delivery. Every tap is kept here; load the page anew.',
+    );
   }
   return new NotHeard('offline', 'The studio’s computer did not answer. Every tap is kept here.');
 }

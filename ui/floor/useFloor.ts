@@ -7,7 +7,7 @@ import { tapId, uniteTaps, type FloorAct, type Tap } from '@/core/floor/tap';
 import { findDevice, keepTap, readMeta, readTaps } from './store';
 import { exchange, NotHeard, waitingOf } from './sync';
 
-export type Link = 'starting' | 'heard' | 'offline' | 'gone' | 'full' | 'refused';
+export type Link = 'starting' | 'heard' | NotHeard['kind'];
 
 export interface Floor {
   readonly state: FloorState;
@@ -140,6 +140,8 @@ export function useFloor(uid: string): Floor {
         if (error instanceof NotHeard) {
           setLink(error.kind);
           setProblem(error.message);
+          // Both sides know where to go on from: at once, but not for ever.
+          if (error.kind === 'apart' && failures < 4) next = 50;
         } else {
           setLink('offline');
         }

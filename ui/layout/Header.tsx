@@ -8,13 +8,14 @@ import {
   useComputedColorScheme,
   useMantineColorScheme,
 } from '@mantine/core';
-import { useMounted } from '@mantine/hooks';
-import { IconMoon, IconSun } from '@tabler/icons-react';
+import { useHotkeys, useMounted } from '@mantine/hooks';
+import { IconLock, IconMoon, IconSun } from '@tabler/icons-react';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { useTransition } from 'react';
 import { saveSettingsAction } from '@/server/actions';
 import type { LengthUnits } from '@/core/units/length';
+import { lockDesk, lockKey } from './lock';
 import classes from './layout.module.css';
 
 const places = [
@@ -36,9 +37,12 @@ interface HeaderProps {
   readonly units: LengthUnits;
   /** An assistant's tablet is only let into the running class. */
   readonly isTeacher: boolean;
+  /** A passphrase is set for this desk. */
+  readonly canLock: boolean;
 }
 
-export function Header({ units, isTeacher }: HeaderProps) {
+export function Header({ units, isTeacher, canLock }: HeaderProps) {
+  useHotkeys([[lockKey, () => canLock && isTeacher && void lockDesk()]]);
   const path = usePathname();
   const [isSaving, startSaving] = useTransition();
   const { setColorScheme } = useMantineColorScheme();
@@ -52,7 +56,7 @@ export function Header({ units, isTeacher }: HeaderProps) {
       ? path === '/'
       : path.startsWith(href) || (href === '/profiles' && path === '/entries');
   // The running class fills the screen: nothing beside it may be hit by mistake.
-  if (/^\/(floor\/.+|pair)/.test(path)) return null;
+  if (/^\/floor\/.+/.test(path)) return null;
   return (
     <header className={`${classes.header} no-print`}>
       <a href="#main" className={classes.skip}>
@@ -92,6 +96,17 @@ export function Header({ units, isTeacher }: HeaderProps) {
             });
           }}
         />
+        {canLock && (
+          <ActionIcon
+            variant="subtle"
+            size={36}
+            aria-label={isTeacher ? 'Lock the desk' : 'Sign in'}
+            title={isTeacher ? 'Lock the desk: Alt, Shift, L' : 'Sign in'}
+            onClick={() => (isTeacher ? void lockDesk() : window.location.assign('/desk'))}
+          >
+            <IconLock size={20} />
+          </ActionIcon>
+        )}
         <ActionIcon
           variant="subtle"
           size={36}

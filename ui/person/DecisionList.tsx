@@ -24,6 +24,7 @@ export function DecisionList({ personId, decisions }: DecisionListProps) {
           <li key={decision.id}>
             <p>
               {format(parseISO(decision.madeOn), 'd MMM')} · <strong>{decision.stageLabel}</strong>
+              {decision.by !== '' && `, ${decision.by}`}
               {decision.corrects !== null && ' · corrects an earlier one'}
             </p>
             <p className={classes.sideBySide}>

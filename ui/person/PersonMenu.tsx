@@ -151,7 +151,7 @@ function DeleteForm({ personId, name, onDone }: FormProps) {
     <div className={classes.form}>
       <p>
         Everything about {name} goes: body, cautions, records, decisions, set-ups, evenings. Also in
-        the copies made at start-up. An unreadable mark stays, so that nothing arriving later can
+        the copies that can be opened. An unreadable mark stays, so that nothing arriving later can
         bring them back.
       </p>
       <Button component="a" href={`/people/${personId}/export`} variant="default">
@@ -170,11 +170,18 @@ function DeleteForm({ personId, name, onDone }: FormProps) {
           startBusy(async () => {
             const outcome = await deletePersonAction(personId);
             if (!outcome.ok) return showProblem(Object.values(outcome.problems).join(' '));
-            const { copiesLeft } = outcome.value;
+            const { copiesLeft, isErasePending } = outcome.value;
             showSaved(
-              copiesLeft.length === 0
-                ? 'Deleted, also from the copies.'
-                : `Deleted here. ${copiesLeft.join(', ')} could not be opened and still holds the entry until you delete that file.`,
+              [
+                copiesLeft.length === 0
+                  ? 'Deleted, also from the copies.'
+                  : `Deleted here. ${copiesLeft.join(', ')} could not be opened: whoever takes it back leaves this entry out.`,
+                ...(isErasePending
+                  ? [
+                      'Traces on the disk are not overwritten yet, for want of room or because the file is in use. It is done at the next chance; Settings shows it until then.',
+                    ]
+                  : []),
+              ].join(' '),
             );
             onDone();
           })

@@ -1,16 +1,18 @@
 'use client';
 
-import { Button, FileButton, Group } from '@mantine/core';
+import { Button, FileButton, Group, PasswordInput, Progress } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import type { Outcome } from '@/server/result';
 import type { TableLook } from '@/server/recordTable';
 import type { StudioCounts } from '@/server/studioFile';
 import { showProblem, showSaved } from '@/ui/person/notices';
+import { dropUpload, takeUploaded, uploadFile } from './upload';
 import classes from './settings.module.css';
 
 type Kind = 'studio' | 'records';
 type Found = StudioCounts | TableLook;
+
+const mostBytes = 400_000_000;
 
 interface ImportFileProps {
   readonly kind: Kind;
@@ -19,52 +21,63 @@ interface ImportFileProps {
 
 const isTable = (found: Found): found is TableLook => 'rows' in found;
 
-async function send(kind: Kind, text: string, isFinal: boolean): Promise<Outcome<Found>> {
-  try {
-    const response = await fetch(`/settings/import?kind=${kind}${isFinal ? '&final=yes' : ''}`, {
-      method: 'POST',
-      body: text,
-    });
-    return (await response.json()) as Outcome<Found>;
-  } catch {
-    return { ok: false, problems: { form: 'The studio’s computer did not answer.' } };
-  }
-}
-
 /** Opens a file, shows what it would change, and takes it in when told to. */
 export function ImportFile({ kind, label }: ImportFileProps) {
   const router = useRouter();
-  const [text, setText] = useState<string | null>(null);
+  const [id, setId] = useState<string | null>(null);
   const [found, setFound] = useState<Found | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
-  const [isBusy, setBusy] = useState(false);
+  const [needsWord, setNeedsWord] = useState<string | null>(null);
+  const [passphrase, setPassphrase] = useState('');
+  const [step, setStep] = useState<{ readonly words: string; readonly share: number } | null>(null);
+  const isBusy = step !== null;
+  const progress = (words: string) => (share: number) => setStep({ words, share });
   const clear = () => {
-    setText(null);
+    if (id !== null) dropUpload(id);
+    setId(null);
     setFound(null);
+    setNeedsWord(null);
+    setPassphrase('');
   };
-  const look = async (file: File | null) => {
+  const ask = async (which: string, isFinal: boolean) => {
+    const words = isFinal ? 'Taking it in' : 'Looking through it';
+    progress(words)(0);
+    const outcome = await takeUploaded({ id: which, kind, passphrase }, isFinal, progress(words));
+    setStep(null);
+    return outcome;
+  };
+  const look = async (which: string) => {
+    const outcome = await ask(which, false);
+    if (outcome.ok) {
+      setNeedsWord(null);
+      setFound(outcome.value);
+    } else if (outcome.problems.passphrase !== undefined) {
+      setNeedsWord(outcome.problems.passphrase);
+    } else {
+      dropUpload(which);
+      setId(null);
+      setProblem(Object.values(outcome.problems).join(' '));
+    }
+  };
+  const open = async (file: File | null) => {
     if (file === null) return;
     clear();
     setProblem(null);
-    setBusy(true);
-    const held = await file.text();
-    const outcome = await send(kind, held, false);
-    setBusy(false);
-    if (!outcome.ok) {
-      setProblem(Object.values(outcome.problems).join(' '));
-      return;
-    }
-    setText(held);
-    setFound(outcome.value);
+    if (file.size > mostBytes) return setProblem('This file is larger than 400 MB.');
+    progress('Bringing it here')(0);
+    const sent = await uploadFile(file, progress('Bringing it here'));
+    setStep(null);
+    if ('problem' in sent) return setProblem(sent.problem);
+    setId(sent.id);
+    await look(sent.id);
   };
   const take = async () => {
-    if (text === null) return;
-    setBusy(true);
-    const outcome = await send(kind, text, true);
-    setBusy(false);
+    if (id === null) return;
+    const outcome = await ask(id, true);
     if (outcome.ok) {
       showSaved('Taken in.');
-      clear();
+      setId(null);
+      setFound(null);
       router.refresh();
     } else showProblem(Object.values(outcome.problems).join(' '));
   };
@@ -72,8 +85,8 @@ export function ImportFile({ kind, label }: ImportFileProps) {
   return (
     <div>
       <FileButton
-        onChange={(file) => void look(file)}
-        accept={kind === 'studio' ? 'application/json,.json' : 'text/csv,.csv'}
+        onChange={(file) => void open(file)}
+        accept={kind === 'studio' ? 'application/json,.json,.sealed' : 'text/csv,.csv'}
       >
         {({ onClick }) => (
           <Button variant="default" loading={isBusy} onClick={onClick}>
@@ -81,6 +94,31 @@ export function ImportFile({ kind, label }: ImportFileProps) {
           </Button>
         )}
       </FileButton>
+      {step !== null && (
+        <div role="status" className={classes.look}>
+          <p>{step.words} …</p>
+          <Progress value={step.share * 100} aria-label={step.words} />
+        </div>
+      )}
+      {needsWord !== null && id !== null && (
+        <form
+          className={classes.look}
+          onSubmit={(event) => {
+            event.preventDefault();
+            void look(id);
+          }}
+        >
+          <PasswordInput
+            label="Passphrase of the file"
+            value={passphrase}
+            error={needsWord}
+            onChange={({ currentTarget: { value } }) => setPassphrase(value)}
+          />
+          <Button type="submit" mt="sm" loading={isBusy}>
+            Open it
+          </Button>
+        </form>
+      )}
       {problem !== null && (
         <p role="alert" className={classes.problem}>
           {problem}

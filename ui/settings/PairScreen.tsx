@@ -1,7 +1,9 @@
 'use client';
 
 import { Button, TextInput, Title } from '@mantine/core';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
+import { listUnsent, wipeDevice } from '@/ui/floor/store';
+import { LeftBehind, type Unsent } from './LeftBehind';
 
 /** A tablet asks to be let in. The code may come with the address, behind the hash. */
 export function PairScreen() {
@@ -9,6 +11,25 @@ export function PairScreen() {
   const [name, setName] = useState('');
   const [problems, setProblems] = useState<Readonly<Record<string, string>>>({});
   const [isBusy, setBusy] = useState(false);
+  const [unsent, setUnsent] = useState<readonly Unsent[]>([]);
+  const forget = async () => {
+    await wipeDevice().catch(() => undefined);
+    setUnsent([]);
+  };
+  // Whoever stands here is not let in, or no longer: nothing of the studio stays on the device.
+  useEffect(() => {
+    let isOver = false;
+    void listUnsent()
+      .catch(() => [])
+      .then((found) => {
+        if (isOver) return;
+        if (found.length > 0) setUnsent(found);
+        else void wipeDevice().catch(() => undefined);
+      });
+    return () => {
+      isOver = true;
+    };
+  }, []);
   const join = async () => {
     setBusy(true);
     const typed = code.trim() === '' ? window.location.hash.slice(1) : code;
@@ -41,6 +62,7 @@ export function PairScreen() {
       <Title order={1} size="1.9rem">
         Join the class
       </Title>
+      {unsent.length > 0 && <LeftBehind unsent={unsent} onForget={() => void forget()} />}
       <p>Ask the teacher for a code. With the picture scanned, the code is already here.</p>
       <TextInput
         size="lg"
@@ -60,7 +82,14 @@ export function PairScreen() {
         error={problems.code ?? problems.form}
         onChange={({ currentTarget: { value } }) => setCode(value)}
       />
-      <Button type="submit" size="lg" mt="lg" fullWidth loading={isBusy}>
+      <Button
+        type="submit"
+        size="lg"
+        mt="lg"
+        fullWidth
+        loading={isBusy}
+        disabled={unsent.length > 0}
+      >
         Join
       </Button>
     </form>

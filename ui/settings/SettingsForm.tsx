@@ -9,12 +9,16 @@ interface SettingsFormProps {
   readonly studio: string;
   readonly breathSeconds: number;
   readonly scaleAddress: string;
+  readonly deskIdleMinutes: number;
+  readonly deviceIdleDays: number;
 }
 
 export function SettingsForm(initial: SettingsFormProps) {
   const [studio, setStudio] = useState(initial.studio);
   const [breath, setBreath] = useState<number | string>(initial.breathSeconds);
   const [scale, setScale] = useState(initial.scaleAddress);
+  const [minutes, setMinutes] = useState<number | string>(initial.deskIdleMinutes);
+  const [days, setDays] = useState<number | string>(initial.deviceIdleDays);
   const [problems, setProblems] = useState<Readonly<Record<string, string>>>({});
   const [isSaving, start] = useTransition();
   return (
@@ -27,6 +31,8 @@ export function SettingsForm(initial: SettingsFormProps) {
             studio,
             breathSeconds: Number(breath),
             scaleAddress: scale,
+            deskIdleMinutes: Number(minutes),
+            deviceIdleDays: Number(days),
           });
           setProblems(outcome.ok ? {} : outcome.problems);
           if (outcome.ok) showSaved('Kept.');
@@ -59,6 +65,25 @@ export function SettingsForm(initial: SettingsFormProps) {
         maxLength={200}
         error={problems.scaleAddress}
         onChange={({ currentTarget: { value } }) => setScale(value)}
+      />
+      <NumberInput
+        mt="sm"
+        label="Minutes until the desk locks itself"
+        description="Only where a passphrase is set."
+        min={1}
+        max={240}
+        value={minutes}
+        error={problems.deskIdleMinutes}
+        onChange={setMinutes}
+      />
+      <NumberInput
+        mt="sm"
+        label="Days until a device that was not heard of is put out"
+        min={1}
+        max={400}
+        value={days}
+        error={problems.deviceIdleDays}
+        onChange={setDays}
       />
       <Button type="submit" mt="md" loading={isSaving}>
         Keep

@@ -1,4 +1,5 @@
 import { Group, Title } from '@mantine/core';
+import Link from 'next/link';
 import type { Outcome } from '@/server/result';
 import { LinkButton } from '@/ui/layout/LinkButton';
 import { CautionLine, Page } from '@/ui/layout/Page';
@@ -22,6 +23,10 @@ export function EmptyCourse({ startDemo }: EmptyCourseProps) {
         <LinkButton href="/courses">Begin with my own</LinkButton>
         {startDemo && <StartDemo startDemo={startDemo} />}
       </Group>
+      <p>
+        This computer is used by others too? Set a{' '}
+        <Link href="/settings#desk">passphrase for the desk</Link> first.
+      </p>
       <CautionLine />
     </Page>
   );

@@ -1,5 +1,5 @@
 import { joinDevice } from '@/server/devices';
-import { deviceCookie } from '@/server/gate';
+import { deviceCookie } from '@/server/doorRules';
 
 const yearSeconds = 365 * 86_400;
 

@@ -1,0 +1,54 @@
+import { Title } from '@mantine/core';
+import { readCourseParam } from '@/server/courseParam';
+import { readLadders } from '@/server/ladderViews';
+import { Bottlenecks } from '@/ui/ladders/Bottlenecks';
+import { CoursePicker } from '@/ui/ladders/CoursePicker';
+import { FiveLadders } from '@/ui/ladders/FiveLadders';
+import { LinkButton } from '@/ui/layout/LinkButton';
+import { CautionLine, Page } from '@/ui/layout/Page';
+import { EmptyCourse } from '@/ui/tonight/EmptyCourse';
+import classes from '@/ui/ladders/ladders.module.css';
+import { teacherPage } from '@/server/guarded';
+
+export const metadata = { title: 'Ladders' };
+
+interface LaddersPageProps {
+  readonly searchParams: Promise<{ readonly course?: string | string[] }>;
+}
+
+async function LaddersPage({ searchParams }: LaddersPageProps) {
+  const view = readLadders(readCourseParam((await searchParams).course));
+  if (view.count === 0 && view.courses.length === 0) return <EmptyCourse />;
+  return (
+    <Page>
+      <div className={classes.head}>
+        <Title order={1} size="1.8rem">
+          Ladders
+        </Title>
+        <CoursePicker courses={view.courses} chosen={view.course?.id ?? null} />
+        <p className={classes.sub}>
+          {view.count} people · judged by {view.school.profile.label}, version{' '}
+          {view.school.profile.version}
+        </p>
+        <LinkButton href={`/profiles/${view.school.profile.key}`} variant="default" size="sm">
+          Change bars and gates
+        </LinkButton>
+      </div>
+      <FiveLadders
+        ladders={view.ladders}
+        today={view.today}
+        breathSeconds={view.settings.breathSeconds}
+      />
+      <Bottlenecks
+        bottlenecks={view.bottlenecks}
+        count={view.count}
+        school={view.school.checks}
+        today={view.today}
+        breathSeconds={view.settings.breathSeconds}
+      />
+      <CautionLine />
+    </Page>
+  );
+}
+
+export default teacherPage(LaddersPage);

@@ -1,0 +1,22 @@
+import type { ReactNode } from 'react';
+import { classRole } from '@/server/floorRole';
+import { hasDeskLock } from '@/server/desk/desk';
+import { askerOf } from '@/server/guarded';
+import { readSettings } from '@/server/views';
+import { Header } from '@/ui/layout/Header';
+import { Watch } from '@/ui/layout/Watch';
+
+/** Of every page behind the doors. */
+export default async function StudioLayout({ children }: { readonly children: ReactNode }) {
+  const asker = await askerOf('class');
+  const { units, deskIdleMinutes } = readSettings();
+  const isDesk = !asker.isFromNetwork && hasDeskLock();
+  return (
+    <>
+      <Header units={units} isTeacher={classRole(asker) === 'teacher'} canLock={isDesk} />
+      {asker.isFromNetwork && <Watch at="device" />}
+      {isDesk && !asker.isLocked && <Watch at="desk" idleMinutes={deskIdleMinutes} />}
+      <main id="main">{children}</main>
+    </>
+  );
+}

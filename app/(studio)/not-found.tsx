@@ -1,0 +1,17 @@
+import { Title } from '@mantine/core';
+import Link from 'next/link';
+import { Page } from '@/ui/layout/Page';
+
+export const metadata = { title: 'Not found' };
+
+export default function NotFound() {
+  return (
+    <Page>
+      <Title order={1}>Nothing here</Title>
+      <p>
+        This address leads nowhere. <Link href="/">Back to tonight</Link>, or to{' '}
+        <Link href="/people">the people</Link>.
+      </p>
+    </Page>
+  );
+}

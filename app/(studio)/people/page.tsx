@@ -1,0 +1,40 @@
+import { Title } from '@mantine/core';
+import { readPeople } from '@/server/ladderViews';
+import { today } from '@/server/clock';
+import { LinkButton } from '@/ui/layout/LinkButton';
+import { CautionLine, Page } from '@/ui/layout/Page';
+import { AddPerson } from '@/ui/people/AddPerson';
+import { PeopleTable } from '@/ui/people/PeopleTable';
+import classes from '@/ui/people/people.module.css';
+import { teacherPage } from '@/server/guarded';
+
+export const metadata = { title: 'People' };
+
+function PeoplePage() {
+  const { rows, courses, settings } = readPeople();
+  const here = rows.filter(({ isArchived }) => !isArchived).length;
+  return (
+    <Page>
+      <div className={classes.head}>
+        <div>
+          <Title order={1} size="1.8rem">
+            People
+          </Title>
+          <p className={classes.sub}>
+            {here === 0 ? 'Nobody yet: a name and a height are enough to begin.' : `${here} people`}
+          </p>
+        </div>
+        <AddPerson courses={courses} units={settings.units} />
+        <LinkButton href="/people/import" variant="default" size="sm">
+          From a table
+        </LinkButton>
+      </div>
+      {rows.length > 0 && (
+        <PeopleTable rows={rows} courses={courses} units={settings.units} today={today()} />
+      )}
+      <CautionLine />
+    </Page>
+  );
+}
+
+export default teacherPage(PeoplePage);

@@ -1,0 +1,9 @@
+import { lockDesk } from '@/server/desk/desk';
+import { tokenOf } from '@/server/desk/deskRoute';
+import { deskRoute } from '@/server/guarded';
+
+/** Locks the desk for the browser that asks. */
+export const POST = deskRoute((request) => {
+  lockDesk(tokenOf(request));
+  return new Response(null, { status: 204 });
+});

@@ -1,0 +1,205 @@
+'use client';
+
+import { Button, Group, PasswordInput } from '@mantine/core';
+import { format } from 'date-fns';
+import { useState } from 'react';
+import type { CopyKind } from '@/server/copies/keeping';
+import type { RestoreLook } from '@/server/copies/restore';
+import type { Outcome, Problems } from '@/server/result';
+import classes from './copies.module.css';
+
+export interface CopyLine {
+  readonly name: string;
+  readonly atMs: number;
+  readonly kind: CopyKind;
+  readonly isSealed: boolean;
+  readonly bytes: number;
+  readonly rows: number | null;
+}
+
+const kindWords: Readonly<Record<CopyKind, string>> = {
+  start: 'at a start',
+  night: 'at night',
+  hand: 'by hand',
+  import: 'before a file was taken in',
+  merge: 'before two entries were merged',
+  deletion: 'before a deletion',
+  restore: 'before a copy was taken back',
+  version: 'before a new version',
+  reset: 'put aside by a reset',
+};
+
+const sizeOf = (bytes: number) =>
+  bytes < 1e6 ? `${Math.ceil(bytes / 1000)} kB` : `${(bytes / 1e6).toFixed(1)} MB`;
+
+interface Asked {
+  readonly name: string;
+  readonly passphrase: string;
+}
+
+interface CopyListProps {
+  readonly copies: readonly CopyLine[];
+  readonly look: (asked: Asked) => Promise<Outcome<RestoreLook>>;
+  readonly restore: (asked: Asked) => Promise<Outcome<string | null>>;
+  readonly onRestored: () => void;
+}
+
+const atFirst = 6;
+
+/** The copies there are; each is looked into before it is taken back. */
+export function CopyList({ copies, look, restore, onRestored }: CopyListProps) {
+  const [isAll, setAll] = useState(false);
+  const [chosen, setChosen] = useState<CopyLine | null>(null);
+  const [found, setFound] = useState<RestoreLook | null>(null);
+  const [passphrase, setPassphrase] = useState('');
+  const [problems, setProblems] = useState<Problems>({});
+  const [isBusy, setBusy] = useState(false);
+  const close = () => {
+    setChosen(null);
+    setFound(null);
+    setPassphrase('');
+    setProblems({});
+  };
+  const ask = async <T,>(
+    call: (asked: Asked) => Promise<Outcome<T>>,
+    copy: CopyLine,
+    then: (value: T) => void,
+  ) => {
+    setBusy(true);
+    setProblems({});
+    const outcome = await call({ name: copy.name, passphrase });
+    setBusy(false);
+    if (outcome.ok) then(outcome.value);
+    else setProblems(outcome.problems);
+  };
+  const open = (copy: CopyLine) => {
+    close();
+    setChosen(copy);
+    if (!copy.isSealed) void ask(look, copy, setFound);
+  };
+  if (copies.length === 0) return <p>There is no copy yet.</p>;
+  return (
+    <>
+      <ul className={classes.list}>
+        {copies.slice(0, isAll ? copies.length : atFirst).map((copy) => (
+          <li key={copy.name} data-chosen={copy.name === chosen?.name}>
+            <span>
+              <strong>{format(copy.atMs, 'EEE d MMM, HH:mm')}</strong> {kindWords[copy.kind]}
+              <span className={classes.quiet}>
+                {' '}
+                {sizeOf(copy.bytes)}
+                {copy.rows !== null && `, ${copy.rows} rows, checked`}
+                {copy.isSealed && ', sealed'}
+              </span>
+            </span>
+            <Button
+              variant="default"
+              loading={isBusy && copy.name === chosen?.name}
+              onClick={() => open(copy)}
+              aria-label={`Look into the copy of ${format(copy.atMs, 'd MMM, HH:mm')}`}
+            >
+              Look into it
+            </Button>
+          </li>
+        ))}
+      </ul>
+      {copies.length > atFirst && (
+        <Button variant="subtle" onClick={() => setAll(!isAll)}>
+          {isAll ? 'Fewer' : `All ${copies.length} copies`}
+        </Button>
+      )}
+      {chosen !== null && (
+        <div className={classes.look} role="status">
+          {chosen.isSealed && found === null && (
+            <form
+              onSubmit={(event) => {
+                event.preventDefault();
+                void ask(look, chosen, setFound);
+              }}
+            >
+              <PasswordInput
+                label="Passphrase of the copies"
+                description="Left empty, the one that is set now is tried."
+                value={passphrase}
+                error={problems.passphrase}
+                onChange={({ currentTarget: { value } }) => setPassphrase(value)}
+              />
+              <Button type="submit" mt="sm" loading={isBusy}>
+                Open it
+              </Button>
+            </form>
+          )}
+          {problems.form !== undefined && <p role="alert">{problems.form}</p>}
+          {found !== null && <Difference found={found} />}
+          <Group mt="sm">
+            {found !== null && (
+              <Button
+                loading={isBusy}
+                onClick={() =>
+                  void ask(restore, chosen, () => {
+                    close();
+                    onRestored();
+                  })
+                }
+              >
+                Take it back
+              </Button>
+            )}
+            <Button variant="default" onClick={close}>
+              Leave it
+            </Button>
+          </Group>
+        </div>
+      )}
+    </>
+  );
+}
+
+const named = (names: readonly string[]) =>
+  names.length <= 12
+    ? names.join(', ')
+    : `${names.slice(0, 12).join(', ')} and ${names.length - 12} more`;
+
+function Difference({ found: { atMs, now, then, gone, back } }: { readonly found: RestoreLook }) {
+  const rows = [
+    ['people', now?.people, then.people],
+    ['records', now?.records, then.records],
+    ['decisions', now?.decisions, then.decisions],
+    ['courses', now?.courses, then.courses],
+    ['classes on the floor', now?.classes, then.classes],
+  ] as const;
+  return (
+    <>
+      <p>
+        As of {format(atMs, 'EEEE d MMMM, HH:mm')}. What is here now goes among the copies first, so
+        this can be taken back too.
+      </p>
+      <table className={classes.table}>
+        <thead>
+          <tr>
+            <th scope="col" />
+            <th scope="col">now</th>
+            <th scope="col">then</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(([label, before, after]) => (
+            <tr key={label} data-differs={before !== after}>
+              <th scope="row">{label}</th>
+              <td>{before ?? '?'}</td>
+              <td>{after}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {gone.length > 0 && <p>Would be gone: {named(gone)}.</p>}
+      {back.length > 0 && <p>Would be back: {named(back)}.</p>}
+      {now !== null && (
+        <p className={classes.quiet}>
+          Who was deleted stays deleted, who was put out stays out, and today’s class keeps its
+          taps.
+        </p>
+      )}
+    </>
+  );
+}
