@@ -53,7 +53,7 @@ test('five hundred taps through a server that is killed again and again: each on
     const burst = kept!.taps.filter((tap) => (tap as { device?: string }).device === 'burst');
     expect(burst.map(({ seq }) => seq)).toEqual(all.map(({ seq }) => seq));
   } finally {
-    server.stop();
+    await server.stop();
     await page.close();
   }
 });

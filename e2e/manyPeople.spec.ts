@@ -26,11 +26,21 @@ test('with 24 people a tap is on the device and shown within a tenth of a second
       attendance: [],
       enrolled: [course.ref],
     }));
-    const taken = await request.post(`${server.address}/settings/import?kind=studio&final=yes`, {
-      data: JSON.stringify({ ...file, people: [...file.people, ...more] }),
-      headers: { origin: server.address, 'content-type': 'text/plain' },
+    const id = randomUUID();
+    const headers = { origin: server.address };
+    await request.post(`${server.address}/settings/upload?id=${id}&at=0`, {
+      data: Buffer.from(JSON.stringify({ ...file, people: [...file.people, ...more] })),
+      headers: { ...headers, 'content-type': 'application/octet-stream' },
     });
-    expect(await taken.json()).toMatchObject({ ok: true, value: { peopleNew: more.length } });
+    const taken = await request.post(
+      `${server.address}/settings/import?id=${id}&kind=studio&final=yes`,
+      { headers },
+    );
+    // The answer comes line by line; the last one is the outcome.
+    const last = (await taken.text()).trim().split('\n').at(-1)!;
+    expect(JSON.parse(last)).toMatchObject({
+      outcome: { ok: true, value: { peopleNew: more.length } },
+    });
 
     await page.goto(`${server.address}/floor`);
     await page
@@ -73,6 +83,6 @@ test('with 24 people a tap is on the device and shown within a tenth of a second
     await expect(page.getByText('all saved')).toBeVisible({ timeout: 20_000 });
   } finally {
     await page.close();
-    server.stop();
+    await server.stop();
   }
 });

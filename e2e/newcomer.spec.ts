@@ -62,6 +62,6 @@ test('somebody new at the door is planned in; what is noted during the class cou
     });
   } finally {
     await context.close();
-    server.stop();
+    await server.stop();
   }
 });

@@ -1,58 +1,99 @@
-import { spawn, type ChildProcess } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import type { APIRequestContext, Page } from '@playwright/test';
 
-const nextBin = path.join('node_modules', 'next', 'dist', 'bin', 'next');
-
 /** A server with a database of its own, for tests that kill it, fill it or want it empty. */
 export interface OwnServer {
   readonly address: string;
+  /** Of the network door, where it was asked for. */
+  readonly door: string;
+  readonly folder: string;
+  readonly pid: () => number;
   /** Answers again, or a good while has passed. */
   wake(): Promise<void>;
   /** SIGKILL, and another one on the same files. */
   killAndRestart(): Promise<void>;
-  stop(): void;
+  /** Stopped as by a teacher, and started again after something was done to the files. */
+  restartAfter(work: () => void | Promise<void>): Promise<void>;
+  stop(): Promise<void>;
+}
+
+interface Wanted {
+  readonly port: number;
+  readonly isSeeded: boolean;
+  readonly doorPort?: number;
+  readonly folder?: string;
 }
 
 export async function startOwnServer(
   request: APIRequestContext,
-  { port, isSeeded }: { readonly port: number; readonly isSeeded: boolean },
+  {
+    port,
+    isSeeded,
+    doorPort,
+    folder = mkdtempSync(path.join(os.tmpdir(), 'levitar-own-')),
+  }: Wanted,
 ): Promise<OwnServer> {
-  const folder = mkdtempSync(path.join(os.tmpdir(), 'levitar-own-'));
-  const address = `http://127.0.0.1:${port}`;
-  const env = { ...process.env, NODE_ENV: 'production' as const, LEVITAR_DATA: folder };
-  const ended = (child: ChildProcess) => new Promise((resolve) => child.once('exit', resolve));
+  const scripts = path.resolve('scripts');
+  const { startServer } = (await import(path.join(scripts, 'server.mjs'))) as {
+    startServer: (
+      options: object,
+    ) => Promise<{ pid: () => number; kill: () => void; stop: () => Promise<void> }>;
+  };
+  const { prepareDoor } = (await import(path.join(scripts, 'network.mjs'))) as {
+    prepareDoor: (options: object) => Promise<{ urls: string[]; env: object; door: object }>;
+  };
+  const host = '127.0.0.1';
+  const address = `http://${host}:${port}`;
+  const env = { LEVITAR_DATA: folder };
   if (isSeeded) {
-    await ended(spawn('node_modules/.bin/tsx', ['scripts/seed.ts'], { env, stdio: 'ignore' }));
-  }
-  const start = () =>
-    spawn(process.execPath, [nextBin, 'start', '-H', '127.0.0.1', '-p', String(port)], {
+    const child = spawn('node_modules/.bin/tsx', ['scripts/seed.ts'], {
+      env: { ...process.env, ...env },
       stdio: 'ignore',
-      env,
     });
-  let server = start();
+    await new Promise((resolve) => child.once('exit', resolve));
+  }
+  const prepared =
+    doorPort === undefined ? null : await prepareDoor({ folder, port: doorPort, host });
+  const start = () =>
+    startServer({
+      port,
+      host,
+      env: { ...env, ...prepared?.env },
+      door: prepared?.door ?? null,
+      stdio: 'ignore',
+    });
+  let server = await start();
   const isUp = () =>
     request
       .get(`${address}/floor`, { timeout: 2000 })
-      .then((response) => response.ok())
+      .then((response) => response.status() < 500)
       .catch(() => false);
   const own: OwnServer = {
     address,
+    door: prepared?.urls[0] ?? '',
+    folder,
+    pid: () => server.pid(),
     wake: async () => {
-      for (let tries = 0; tries < 100 && !(await isUp()); tries += 1) {
+      for (let tries = 0; tries < 150 && !(await isUp()); tries += 1) {
         await new Promise((resolve) => setTimeout(resolve, 200));
       }
     },
     killAndRestart: async () => {
-      const dead = ended(server);
-      server.kill('SIGKILL');
-      await dead;
-      server = start();
+      // Whoever started it starts it again.
+      server.kill();
+      await new Promise((resolve) => setTimeout(resolve, 50));
     },
-    stop: () => {
-      server.kill('SIGKILL');
+    restartAfter: async (work) => {
+      await server.stop();
+      await work();
+      server = await start();
+      await own.wake();
+    },
+    stop: async () => {
+      await server.stop();
       rmSync(folder, { recursive: true, force: true });
     },
   };

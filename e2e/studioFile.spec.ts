@@ -121,7 +121,7 @@ test('an empty studio that takes the file in shows the same pages', async ({
     expect(differing).toEqual([]);
   } finally {
     await other.close();
-    server.stop();
+    await server.stop();
   }
 });
 
