@@ -3,7 +3,7 @@
  * stays out, the passphrase and the diary stay, and a class of today goes on with all its taps.
  */
 import { randomUUID } from 'node:crypto';
-import { and, eq, inArray } from 'drizzle-orm';
+import { and, eq, inArray, sql } from 'drizzle-orm';
 import type { Day } from '@/core/units/day';
 import { forgetInClasses } from './classPeople';
 import { saveSettings } from './courses';
@@ -89,7 +89,16 @@ function carryClasses(now: Db, copy: Db, today: Day): void {
 export function beginEra(copy: Db, { withDevices }: { readonly withDevices: boolean }): void {
   copy.delete(pairing).run();
   if (!withDevices) copy.delete(device).run();
+  keepDeviceNumbers(copy);
   saveSettings(copy, { era: randomUUID(), erasePending: true });
+}
+
+/** A number that a device had is not given to another one: the names it tapped under are its own. */
+function keepDeviceNumbers(copy: Db): void {
+  copy.run(sql`insert into sqlite_sequence (name, seq) select 'device', 0
+    where not exists (select 1 from sqlite_sequence where name = 'device')`);
+  copy.run(sql`update sqlite_sequence
+    set seq = max(seq, coalesce((select max(device_id) from tap_device), 0)) where name = 'device'`);
 }
 
 /** People by uid, with the names that the page shows. */

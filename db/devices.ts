@@ -56,12 +56,9 @@ export type TapDeviceRow = typeof tapDevice.$inferSelect;
 export const findTapDevice = (db: Db, name: string): TapDeviceRow | null =>
   db.select().from(tapDevice).where(eq(tapDevice.name, name)).get() ?? null;
 
+/** Binds a name of a browser to the session that used it first, once and for all. */
 export function saveTapDevice(db: Db, row: TapDeviceRow): void {
-  const { deviceId } = row;
-  db.insert(tapDevice)
-    .values(row)
-    .onConflictDoUpdate({ target: tapDevice.name, set: { deviceId } })
-    .run();
+  db.insert(tapDevice).values(row).onConflictDoNothing().run();
 }
 
 export const findDevice = (db: Db, id: number): DeviceRow | null =>

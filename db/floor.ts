@@ -1,5 +1,5 @@
 /** Classes on the floor, their taps, and what is read from them into the record. */
-import { and, asc, desc, eq, gt, inArray, isNull, max, notInArray, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, inArray, isNull, max } from 'drizzle-orm';
 import type { FloorPain, FloorRecord, FloorSign } from '@/core/floor/records';
 import type { Try } from '@/core/floor/replay';
 import type { Tap } from '@/core/floor/tap';
@@ -18,6 +18,7 @@ import {
 
 export type FloorClassRow = typeof floorClass.$inferSelect;
 export type AttemptRow = typeof attempt.$inferSelect;
+type CheckRecordRow = typeof checkRecord.$inferSelect;
 
 export function findFloorClass(db: Db, uid: string): FloorClassRow | null {
   return db.select().from(floorClass).where(eq(floorClass.uid, uid)).get() ?? null;
@@ -121,88 +122,106 @@ export interface ClassResult {
   readonly upside: readonly { readonly personId: number; readonly seconds: number }[];
 }
 
-/** A row is written only where it says something new: a record keeps its place in its day. */
+/**
+ * A row is written only where it says something new: a record keeps its place in its day, and a tap
+ * late in a long evening costs no more than one at its beginning.
+ */
 export function saveClassResult(db: Db, classId: number, result: ClassResult): void {
-  const { date, records, tries, signs, pains, upside } = result;
-  dropMissing(
+  const { date } = result;
+  const records = missingAfter(
     db,
     checkRecord,
     classId,
-    records.map(({ key }) => key),
-  );
-  dropMissing(
-    db,
-    attempt,
-    classId,
-    tries.map(({ id }) => id),
-  );
-  dropMissing(
-    db,
-    stopSign,
-    classId,
-    signs.map(({ key }) => key),
-  );
-  dropMissing(
-    db,
-    painReport,
-    classId,
-    pains.map(({ key }) => key),
+    result.records,
+    ({ key }) => key,
+    sameRecord,
   );
   for (const { key, personId, person: _, faults, ...record } of records) {
     const values = { ...record, faults: [...faults] };
     db.insert(checkRecord)
       .values({ classId, originKey: key, personId, date, breaths: null, pain: false, ...values })
-      .onConflictDoUpdate({
-        target: [checkRecord.classId, checkRecord.originKey],
-        set: values,
-        setWhere: sql`${checkRecord.value} <> excluded.value
-          or ${checkRecord.stoppedByTeacher} <> excluded.stopped_by_teacher
-          or ${checkRecord.faults} <> excluded.faults`,
-      })
+      .onConflictDoUpdate({ target: [checkRecord.classId, checkRecord.originKey], set: values })
       .run();
   }
-  for (const { id, personId, person: _p, atMs: _a, round: _r, ...one } of tries) {
+  for (const one of missingAfter(db, attempt, classId, result.tries, ({ id }) => id)) {
+    const { id, personId, person: _p, atMs: _a, round: _r, ...values } = one;
     db.insert(attempt)
-      .values({ classId, originKey: id, personId, date, ...one })
-      .onConflictDoNothing()
+      .values({ classId, originKey: id, personId, date, ...values })
       .run();
   }
-  for (const { key, personId, sign } of signs) {
-    db.insert(stopSign)
-      .values({ classId, originKey: key, personId, sign, date })
-      .onConflictDoNothing()
-      .run();
+  for (const one of missingAfter(db, stopSign, classId, result.signs, ({ key }) => key)) {
+    const { key, personId, sign } = one;
+    db.insert(stopSign).values({ classId, originKey: key, personId, sign, date }).run();
   }
-  for (const { key, personId, place } of pains) {
-    db.insert(painReport)
-      .values({ classId, originKey: key, personId, place, date })
-      .onConflictDoNothing()
-      .run();
+  for (const one of missingAfter(db, painReport, classId, result.pains, ({ key }) => key)) {
+    const { key, personId, place } = one;
+    db.insert(painReport).values({ classId, originKey: key, personId, place, date }).run();
   }
-  const people = upside.map(({ personId }) => personId);
-  db.delete(upsideTime)
-    .where(and(eq(upsideTime.classId, classId), notInArray(upsideTime.personId, [0, ...people])))
-    .run();
+  saveUpside(db, classId, date, result.upside);
+}
+
+type OriginTable = typeof checkRecord | typeof attempt | typeof stopSign | typeof painReport;
+type RecordOf = ClassResult['records'][number];
+
+const sameRecord = (row: CheckRecordRow, { value, stoppedByTeacher, faults }: RecordOf): boolean =>
+  row.value === value &&
+  row.stoppedByTeacher === stoppedByTeacher &&
+  row.faults.join() === faults.join();
+
+/**
+ * Takes out what is no longer so: taken back in the meantime.
+ *
+ * @returns what is not stored yet, or not as it is now
+ */
+function missingAfter<Table extends OriginTable, Wanted>(
+  db: Db,
+  table: Table,
+  classId: number,
+  wanted: readonly Wanted[],
+  keyOf: (one: Wanted) => string,
+  isSame: (row: Table['$inferSelect'], one: Wanted) => boolean = () => true,
+): Wanted[] {
+  const kept = new Set(wanted.map(keyOf));
+  const stored = new Map<string, Table['$inferSelect']>();
+  const rows: Table['$inferSelect'][] = db
+    .select()
+    .from(table as OriginTable)
+    .where(eq(table.classId, classId))
+    .all();
+  for (const row of rows) {
+    if (row.originKey === null) continue;
+    if (kept.has(row.originKey)) stored.set(row.originKey, row);
+    else
+      db.delete(table as OriginTable)
+        .where(eq(table.id, row.id))
+        .run();
+  }
+  return wanted.filter((one) => {
+    const row = stored.get(keyOf(one));
+    return row === undefined || !isSame(row, one);
+  });
+}
+
+function saveUpside(db: Db, classId: number, date: Day, upside: ClassResult['upside']): void {
+  const stored = new Map(
+    db
+      .select()
+      .from(upsideTime)
+      .where(eq(upsideTime.classId, classId))
+      .all()
+      .map((row) => [row.personId, row]),
+  );
+  const kept = new Set(upside.map(({ personId }) => personId));
+  for (const { id, personId } of stored.values()) {
+    if (!kept.has(personId)) db.delete(upsideTime).where(eq(upsideTime.id, id)).run();
+  }
   for (const { personId, seconds } of upside) {
+    if (stored.get(personId)?.seconds === seconds) continue;
     db.insert(upsideTime)
       .values({ classId, personId, date, seconds })
       .onConflictDoUpdate({ target: [upsideTime.classId, upsideTime.personId], set: { seconds } })
       .run();
   }
-}
-
-type OriginTable = typeof checkRecord | typeof attempt | typeof stopSign | typeof painReport;
-
-/** What is no longer so: taken back in the meantime. */
-function dropMissing(db: Db, table: OriginTable, classId: number, keys: readonly string[]): void {
-  const kept = new Set(keys);
-  const gone = db
-    .select({ id: table.id, key: table.originKey })
-    .from(table)
-    .where(eq(table.classId, classId))
-    .all()
-    .filter(({ key }) => key !== null && !kept.has(key));
-  for (const { id } of gone) db.delete(table).where(eq(table.id, id)).run();
 }
 
 export function listReviews(db: Db, classId: number) {

@@ -20,7 +20,7 @@ import {
   saveEnded,
   type FloorClassRow,
 } from '@/db/floor';
-import { findDevice, findTapDevice, saveTapDevice } from '@/db/devices';
+import { findTapDevice, saveTapDevice } from '@/db/devices';
 import type { Db } from '@/db/open';
 import { listPeopleById } from '@/db/people';
 import { findStandingPlan, readClass } from './classViews';
@@ -138,12 +138,9 @@ function isOwnName(db: Db, name: string, { maySay, deviceId }: Tapper): boolean 
     saveTapDevice(db, { name, deviceId, role: maySay });
     return true;
   }
-  if (bound.deviceId === deviceId) return bound.role === maySay;
-  // Put out and let in again: the same browser under a new number, with the same rights.
-  const isOver = bound.deviceId !== null && findDevice(db, bound.deviceId) === null;
-  if (!isOver || bound.role !== maySay || deviceId === null) return false;
-  saveTapDevice(db, { ...bound, deviceId });
-  return true;
+  // Also once that session is over: names are no secret among the devices of a class. A browser
+  // that was let in anew is told, and goes on under a new one.
+  return bound.deviceId === deviceId && bound.role === maySay;
 }
 
 /**

@@ -108,18 +108,38 @@ export function agreeAnew(
     ...sorted.filter(({ seq }) => seq <= upTo && strange.has(seq)),
     ...sorted.filter(({ seq }) => seq > upTo),
   ];
-  const numbers = new Map(again.map(({ seq }, index) => [seq, upTo + 1 + index]));
-  const names = new Map(
-    again.map((one) => [tapId(one), tapId({ device: one.device, seq: numbers.get(one.seq)! })]),
+  return { moved: rename(again, upTo + 1), nextSeq: upTo + again.length + 1 };
+}
+
+/**
+ * The device's side, told that its name is another's: what the server does not have of it goes under
+ * a new one, from the first number on.
+ *
+ * @param waiting own taps that the server does not have
+ */
+export const underNewName = (waiting: readonly Tap[], device: string): ReadonlyMap<number, Tap> =>
+  rename(
+    [...waiting].sort((a, b) => a.seq - b.seq),
+    1,
+    device,
   );
-  const moved = new Map(
-    again.map((one): [number, Tap] => {
-      const act =
-        one.act.kind === 'undo'
-          ? { ...one.act, tap: names.get(one.act.tap) ?? one.act.tap }
-          : one.act;
-      return [one.seq, { ...one, seq: numbers.get(one.seq)!, act }];
+
+/** Taps under other numbers, by the number they had; what takes one of them back follows it. */
+function rename(taps: readonly Tap[], first: number, device?: string): Map<number, Tap> {
+  const named = taps.map((one, index) => ({
+    ...one,
+    device: device ?? one.device,
+    seq: first + index,
+  }));
+  const names = new Map(taps.map((one, index) => [tapId(one), tapId(named[index])]));
+  return new Map(
+    named.map((one, index): [number, Tap] => {
+      const { act } = one;
+      const isUndo = act.kind === 'undo';
+      return [
+        taps[index].seq,
+        isUndo ? { ...one, act: { ...act, tap: names.get(act.tap) ?? act.tap } } : one,
+      ];
     }),
   );
-  return { moved, nextSeq: upTo + again.length + 1 };
 }

@@ -3,7 +3,7 @@
  * it when it can be reached.
  */
 import { deleteDB, openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import { agreeAnew } from '@/core/floor/queue';
+import { agreeAnew, stillWaiting, underNewName } from '@/core/floor/queue';
 import type { FloorAct, Stamp, Tap } from '@/core/floor/tap';
 
 interface ClassMeta {
@@ -47,13 +47,26 @@ const open = () =>
     },
   }));
 
-/** This browser's name among the devices of a class; made once. */
+interface NameStore {
+  readonly get: (key: string) => Promise<string | undefined>;
+  readonly put: (value: string, key: string) => Promise<unknown>;
+}
+
+const newName = () => crypto.randomUUID().slice(0, 13);
+
+async function nameIn(store: NameStore): Promise<string> {
+  const known = await store.get('name');
+  if (known !== undefined) return known;
+  const name = newName();
+  await store.put(name, 'name');
+  return name;
+}
+
+/** This browser's name among the devices of a class: made once, and anew where it is another's. */
 export async function findDevice(): Promise<string> {
   const db = await open();
   const tx = db.transaction('device', 'readwrite');
-  const known = await tx.store.get('name');
-  const name = known ?? crypto.randomUUID().slice(0, 13);
-  if (known === undefined) await tx.store.put(name, 'name');
+  const name = await nameIn(tx.store);
   await tx.done;
   return name;
 }
@@ -71,9 +84,11 @@ const fresh = (uid: string): ClassMeta => ({
  *
  * @throws DOMException when the device cannot keep it, `QuotaExceededError` when it is full
  */
-export async function keepTap(uid: string, device: string, at: Stamp, act: FloorAct): Promise<Tap> {
+export async function keepTap(uid: string, at: Stamp, act: FloorAct): Promise<Tap> {
   const db = await open();
-  const tx = db.transaction(['tap', 'meta'], 'readwrite', { durability: 'strict' });
+  const tx = db.transaction(['tap', 'meta', 'device'], 'readwrite', { durability: 'strict' });
+  // In the same step: between looking and keeping, another page may have taken a new name.
+  const device = await nameIn(tx.objectStore('device'));
   const meta = (await tx.objectStore('meta').get(uid)) ?? fresh(uid);
   const tap: Tap = { device, seq: meta.nextSeq, at, act };
   await Promise.all([
@@ -155,6 +170,33 @@ export async function noteApart(
     nextSeq,
     era: apart.era,
   });
+  await tx.done;
+}
+
+/**
+ * The server knows another device under this browser's name: this one takes a new name, and what was
+ * not taken in goes under it. What was taken in stays whose it is there.
+ */
+export async function takeNewName(refused: string): Promise<void> {
+  const db = await open();
+  const tx = db.transaction(['tap', 'meta', 'device'], 'readwrite', { durability: 'strict' });
+  // Another page of this browser was told the same and has done it.
+  if ((await nameIn(tx.objectStore('device'))) === refused) {
+    const device = newName();
+    await tx.objectStore('device').put(device, 'name');
+    for (const meta of await tx.objectStore('meta').getAll()) {
+      const { uid, upTo } = meta;
+      const own = (await tx.objectStore('tap').index('uid').getAll(uid))
+        .map(({ tap }) => tap)
+        .filter((tap) => tap.device === refused);
+      const moved = underNewName(stillWaiting(own, upTo), device);
+      for (const seq of moved.keys()) await tx.objectStore('tap').delete([uid, refused, seq]);
+      for (const tap of moved.values()) {
+        await tx.objectStore('tap').put({ uid, tap }, [uid, device, tap.seq]);
+      }
+      await tx.objectStore('meta').put({ ...meta, upTo: 0, after: 0, nextSeq: moved.size + 1 });
+    }
+  }
   await tx.done;
 }
 

@@ -1,7 +1,7 @@
 /** One exchange with the server: what waits here goes there, what the others tapped comes back. */
 import { nextDelivery, stillWaiting } from '@/core/floor/queue';
 import type { Tap } from '@/core/floor/tap';
-import { noteApart, noteDelivered, readMeta, readTaps } from './store';
+import { noteApart, noteDelivered, readMeta, readTaps, takeNewName } from './store';
 
 export interface Exchange {
   /** The server's clock half-way through, and how long the answer took. */
@@ -78,6 +78,10 @@ export async function exchange(uid: string, device: string): Promise<Exchange> {
       'Agreeing anew with the studio’s computer. Every tap is kept here.',
     );
   }
+  if (response.status === 403 && (await isOthersName(response))) {
+    await takeNewName(device);
+    throw new NotHeard('apart', 'This device goes by a new name from here on.');
+  }
   if (!response.ok) throw refusal(response.status);
   const answer = (await response.json()) as Answer;
   await noteDelivered(uid, answer);
@@ -89,6 +93,12 @@ export async function exchange(uid: string, device: string): Promise<Exchange> {
     revision: answer.revision,
   };
 }
+
+const isOthersName = (response: Response): Promise<boolean> =>
+  response
+    .json()
+    .then((answer) => (answer as { reason?: unknown }).reason === 'not-yours')
+    .catch(() => false);
 
 function refusal(status: number): NotHeard {
   if (status === 404) return new NotHeard('gone', 'The studio no longer has this class.');

@@ -55,15 +55,16 @@ export function useFloor(uid: string): Floor {
   );
 
   const reload = useCallback(async () => {
-    const [all, meta] = await Promise.all([readTaps(uid), readMeta(uid)]);
+    const [all, meta, name] = await Promise.all([readTaps(uid), readMeta(uid), findDevice()]);
+    setDevice(name);
     setTaps((shown) => (isSame(shown, all) ? shown : all));
     setUpTo(meta.upTo);
   }, [uid]);
 
   const keep = useCallback(
-    async (name: string, act: FloorAct, monoMs: number): Promise<Tap | null> => {
+    async (act: FloorAct, monoMs: number): Promise<Tap | null> => {
       try {
-        const made = await keepTap(uid, name, stampAt(monoMs), act);
+        const made = await keepTap(uid, stampAt(monoMs), act);
         setTaps((list) => uniteTaps(list, [made]));
         channel.current?.postMessage('tap');
         return made;
@@ -85,12 +86,11 @@ export function useFloor(uid: string): Floor {
       // Of the event, not of this line: React may come to it late.
       const at =
         event === undefined ? performance.now() : Math.min(event.timeStamp, performance.now());
-      const name = device ?? (await findDevice());
-      const made = await keep(name, act, at);
+      const made = await keep(act, at);
       wake.current();
       return made;
     },
-    [device, keep],
+    [keep],
   );
 
   useEffect(() => {
@@ -112,7 +112,6 @@ export function useFloor(uid: string): Floor {
       await reload().catch(() => undefined);
       try {
         const name = await findDevice();
-        setDevice(name);
         // One page of this device at a time: deliveries would only overtake each other.
         await navigator.locks.request(`levitar-floor-${uid}`, async () => {
           const answer = await exchange(uid, name);
@@ -126,7 +125,7 @@ export function useFloor(uid: string): Floor {
           if (isDue) {
             anchor.current = { monoMs: answer.monoMs, serverMs: answer.serverMs, drift };
             const { serverMs, roundTripMs } = answer;
-            await keep(name, { kind: 'anchor', serverMs, roundTripMs }, answer.monoMs);
+            await keep({ kind: 'anchor', serverMs, roundTripMs }, answer.monoMs);
             next = 200;
           }
           if (answer.heard) own.postMessage('heard');

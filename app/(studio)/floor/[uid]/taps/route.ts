@@ -22,7 +22,7 @@ function toResponse(taken: Taken): Response {
     case 'gone':
       return say(form, 404);
     case 'not-yours':
-      return say(form, 403);
+      return Response.json({ problem: form, reason: taken.reason }, { status: 403, headers });
     case 'apart': {
       const { upTo, differs, era } = taken;
       return Response.json({ problem: form, upTo, differs, era }, { status: 409, headers });
