@@ -5,7 +5,7 @@ test('five hundred taps through a server that is killed again and again: each on
   request,
   browser,
 }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(300_000);
   const page = await browser.newPage();
   const server = await startOwnServer(request, { port: 3229, isSeeded: true });
   try {

@@ -5,7 +5,7 @@ test('somebody new at the door is planned in; what is noted during the class cou
   request,
   browser,
 }) => {
-  test.setTimeout(150_000);
+  test.setTimeout(300_000);
   const server = await startOwnServer(request, { port: 3232, isSeeded: true });
   const context = await browser.newContext({ viewport: { width: 1024, height: 768 } });
   const page = await context.newPage();
@@ -32,7 +32,7 @@ test('somebody new at the door is planned in; what is noted during the class cou
     await window.getByRole('button', { name: 'Asked: nothing' }).click();
     await expect(everybody).toHaveCount(15);
     await expect(page.getByRole('radiogroup', { name: 'Odile is' })).toBeVisible();
-    await expect(page.getByText(/planned anew in/)).toBeVisible({ timeout: 20_000 });
+    await expect(page.getByText(/planned anew in/)).toBeVisible({ timeout: 60_000 });
 
     const heading = page.getByRole('heading', { level: 1 });
     for (let count = 0; count < 30 && (await heading.innerText()) !== 'Round 1'; count += 1) {
@@ -56,9 +56,9 @@ test('somebody new at the door is planned in; what is noted during the class cou
     await expect(desk.getByRole('region', { name: 'Verdict' })).toContainText('not this one');
     // A page behind another one is drawn seldom.
     await page.bringToFront();
-    await expect(kick).toBeHidden({ timeout: 20_000 });
+    await expect(kick).toBeHidden({ timeout: 60_000 });
     await expect(round.getByRole('button', { name: /Bettina/ })).not.toContainText('Wait', {
-      timeout: 20_000,
+      timeout: 60_000,
     });
   } finally {
     await context.close();

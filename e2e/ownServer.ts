@@ -25,6 +25,8 @@ interface Wanted {
   readonly isSeeded: boolean;
   readonly doorPort?: number;
   readonly folder?: string;
+  /** Other limits than the usual ones for who was not let in. */
+  readonly limits?: { readonly perAddress: number; readonly perDoor: number };
 }
 
 export async function startOwnServer(
@@ -34,6 +36,7 @@ export async function startOwnServer(
     isSeeded,
     doorPort,
     folder = mkdtempSync(path.join(os.tmpdir(), 'levitar-own-')),
+    limits,
   }: Wanted,
 ): Promise<OwnServer> {
   const scripts = path.resolve('scripts');
@@ -62,7 +65,7 @@ export async function startOwnServer(
       port,
       host,
       env: { ...env, ...prepared?.env },
-      door: prepared?.door ?? null,
+      door: prepared === null ? null : { ...prepared.door, ...(limits && { limits }) },
       stdio: 'ignore',
     });
   let server = await start();

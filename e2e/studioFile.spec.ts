@@ -21,7 +21,7 @@ test('everything comes out as one file; a broken one says its line', async ({ pa
   const broken = {
     name: 'a.json',
     mimeType: 'application/json',
-    buffer: Buffer.from('{\n"a":\n}'),
+    buffer: Buffer.from('{\n"format":\n}'),
   };
   await chooseFile(page, 'Take a file in', broken);
   await expect(page.getByText(/on line 3.*Nothing was stored/)).toBeVisible();
@@ -92,7 +92,7 @@ test('an empty studio that takes the file in shows the same pages', async ({
   browser,
   baseURL,
 }) => {
-  test.setTimeout(420_000);
+  test.setTimeout(900_000);
   await page.goto('/settings');
   const file = await handOut(page);
   const server = await startOwnServer(request, { port: 3230, isSeeded: false });

@@ -31,9 +31,12 @@ export function isHost(host) {
   return found !== null && Number(found[1] ?? 1) >= 1 && Number(found[1] ?? 1) <= 65_535;
 }
 
-/** Marks of ours, of the framework's inside, and of a proxy there is none of. */
+/**
+ * Marks of ours, of the framework's inside, and of a proxy there is none of; and ranges, which
+ * nothing here is long enough for and which the framework falls over when they are wrong.
+ */
 const notFromOutside =
-  /^(?:x-levitar|x-middleware|x-forwarded|x-nextjs|x-invoke|x-matched|forwarded$)/;
+  /^(?:x-levitar|x-middleware|x-forwarded|x-nextjs|x-invoke|x-matched|forwarded$|range$|if-range$)/;
 
 function end(response, status, words, headers = {}) {
   if (response.headersSent) response.destroy();
@@ -48,6 +51,9 @@ function end(response, status, words, headers = {}) {
   }
 }
 
+/** Where in the pages the browser stands: the framework takes it for well-formed. */
+const treeHeader = 'next-router-state-tree';
+
 /** Why a request is not even looked at; null: it is. */
 function malformed(request) {
   if (!isHost(request.headers.host)) return [400, 'This is no name of a server.'];
@@ -57,6 +63,12 @@ function malformed(request) {
   } catch {
     return [400, 'This is no address of this server.'];
   }
+  const tree = request.headers[treeHeader];
+  try {
+    if (tree !== undefined && !Array.isArray(JSON.parse(decodeURIComponent(tree)))) throw tree;
+  } catch {
+    return [400, 'This request cannot be read.'];
+  }
   return null;
 }
 
@@ -64,10 +76,10 @@ const cookieOf = (request) =>
   /(?:^|;\s*)levitar-device=([\w-]{20,100})(?:;|$)/.exec(request.headers.cookie ?? '')?.[1];
 
 /** Counts what comes from those who were not let in. */
-function strangers(isLetIn) {
+function strangers(isLetIn, { perAddress, perDoor }) {
   const options = { duration: doorRule.seconds };
-  const each = new RateLimiterMemory({ ...options, points: doorRule.perAddress });
-  const all = new RateLimiterMemory({ ...options, points: doorRule.perDoor });
+  const each = new RateLimiterMemory({ ...options, points: perAddress });
+  const all = new RateLimiterMemory({ ...options, points: perDoor });
   let open = 0;
   return async (request, response) => {
     if (isLetIn(cookieOf(request))) return true;
@@ -134,8 +146,8 @@ function limitEach(server) {
  * @param mark what the guard knows the network door by; undefined for the desk's door
  * @param names hosts the network door answers to
  */
-function answerWith(handle, { mark, names, isLetIn }) {
-  const isWelcome = mark === undefined ? null : strangers(isLetIn);
+function answerWith(handle, { mark, names, isLetIn, limits = doorRule }) {
+  const isWelcome = mark === undefined ? null : strangers(isLetIn, limits);
   return (request, response) => {
     const work = async () => {
       request.on('error', () => undefined);
@@ -175,7 +187,8 @@ const listen = (server, port, host) =>
 /**
  * Opens both doors.
  *
- * @param door certificate, secret, port, host and names of the network door; null: there is none
+ * @param door certificate, secret, port, host and names of the network door, limits where they are
+ *   not the usual ones; null: there is none
  * @returns a function that closes them: no new requests, running ones get a moment to end
  */
 export async function openFront({ root, port, host, door }) {
@@ -196,10 +209,10 @@ export async function openFront({ root, port, host, door }) {
   harden(desk);
   const servers = [await listen(desk, port, host)];
   if (door !== null) {
-    const { certificate, secret, names } = door;
+    const { certificate, secret, names, limits } = door;
     const network = https.createServer(
       { cert: certificate.cert, key: certificate.key, handshakeTimeout: doorRule.headersMs },
-      answerWith(handle, { mark: secret, names, isLetIn }),
+      answerWith(handle, { mark: secret, names, isLetIn, limits }),
     );
     harden(network);
     limitEach(network);

@@ -1,0 +1,279 @@
+/** Ten thousand requests of somebody whom nobody let in: only pairing answers, and nothing breaks. */
+import { readdirSync, readFileSync } from 'node:fs';
+import https from 'node:https';
+import tls from 'node:tls';
+import { expect, test } from './support';
+import { startOwnServer } from './ownServer';
+
+/** The same row of numbers each time: a failure can be looked at again. */
+function seeded(start: number) {
+  let state = start;
+  const next = () => {
+    state = (state * 1_664_525 + 1_013_904_223) % 4_294_967_296;
+    return state / 4_294_967_296;
+  };
+  const pick = <T>(list: readonly T[]): T => list[Math.floor(next() * list.length)];
+  return { next, pick };
+}
+
+const readBuilt = (file: string) => JSON.parse(readFileSync(`.next/${file}`, 'utf8')) as object;
+
+/** Every address there is, with something in its brackets. */
+const addresses = Object.values(
+  readBuilt('app-path-routes-manifest.json') as Record<string, string>,
+).map((path) => path.replace(/\[\w+\]/g, '1'));
+const actions = Object.keys(
+  (readBuilt('server/server-reference-manifest.json') as { node: object }).node,
+);
+const scripts = readdirSync('.next/static/chunks')
+  .filter((name) => name.endsWith('.js'))
+  .slice(0, 12)
+  .map((name) => `/_next/static/chunks/${name}`);
+
+const total = 10_000;
+const rawEach = 12;
+const methods = ['GET', 'GET', 'GET', 'POST', 'POST', 'HEAD', 'PUT', 'DELETE', 'PATCH', 'OPTIONS'];
+const bends: readonly ((path: string) => string)[] = [
+  (path) => path,
+  (path) => path,
+  (path) => `/${path}`,
+  (path) => `${path}/`,
+  (path) => `/_next/static/..${path}`,
+  (path) => `/_next/static/x/%2e%2e${path}`,
+  (path) => `/favicon.ico${path}`,
+  (path) => `/icon.svg${path}`,
+  (path) => `/pair/..${path}`,
+  (path) => `/pair${path}`,
+  (path) => `${path}?_rsc=1`,
+  (path) => `${path}%00`,
+  (path) => path.toUpperCase(),
+  (path) => `/_next/data/x${path}.json`,
+  (path) => `/_next/image?url=${encodeURIComponent(path)}&w=64&q=75`,
+];
+
+/** A request as nobody honest sends it. */
+function wild(random: ReturnType<typeof seeded>) {
+  const method = random.pick(methods);
+  const path = random.pick(bends)(random.pick(random.next() < 0.1 ? scripts : addresses));
+  const headers: Record<string, string> = {};
+  const add = (share: number, name: string, values: readonly string[]) => {
+    if (random.next() < share) headers[name] = random.pick(values);
+  };
+  add(0.3, 'next-action', [...actions, 'x', '0'.repeat(42)]);
+  add(0.2, 'rsc', ['1']);
+  add(0.15, 'next-router-state-tree', [
+    '%5B%22%22%5D',
+    '%',
+    '[',
+    '[]',
+    '[1]',
+    '["",1]',
+    '["",{"children":7}]',
+    '["",{},"x",null,9]',
+    '{}',
+  ]);
+  add(0.05, 'next-router-prefetch', ['1', 'x']);
+  add(0.05, 'next-router-segment-prefetch', ['/_tree', '/x', '%']);
+  add(0.05, 'next-url', ['/', '%', 'https://elsewhere.example']);
+  add(0.1, 'x-levitar-asker', ['teacher', '{"role":"teacher"}.00']);
+  add(0.1, 'x-levitar-gate', ['', 'x']);
+  add(0.1, 'x-middleware-subrequest', ['proxy', 'src/proxy:proxy:proxy:proxy:proxy:proxy']);
+  add(0.1, 'x-forwarded-host', ['localhost', 'elsewhere']);
+  add(0.1, 'cookie', ['levitar-device=0123456789abcdef0123456789', 'levitar-desk=1', '=;=;;']);
+  add(0.2, 'origin', ['null', 'https://elsewhere.example', 'http://127.0.0.1']);
+  add(0.05, 'range', ['bytes=0-1', 'bytes=9-1']);
+  add(0.05, 'expect', ['100-continue']);
+  add(0.05, 'accept-encoding', ['br, gzip', 'x']);
+  add(0.05, 'content-type', ['multipart/form-data; boundary=x', 'text/plain', '\u00ff']);
+  const hasBody = method === 'POST' || method === 'PUT' || method === 'PATCH';
+  const body = hasBody
+    ? random.pick([
+        '',
+        '[]',
+        '{}',
+        '["x"]',
+        '{"code":"0000 0000","name":"x"}',
+        '\u0000',
+        'x'.repeat(5000),
+      ])
+    : '';
+  return { method, path, headers, body };
+}
+
+/** What cannot be said with a library that keeps to the rules. */
+const raw = (host: string): readonly string[] => [
+  `GET /pair HTTP/1.1\r\nHost: ${host}\r\nConnection: Upgrade\r\nUpgrade: websocket\r\n\r\n`,
+  `GET /pair HTTP/1.1\r\nHost: ${host}\r\nConnection: Upgrade, HTTP2-Settings\r\nUpgrade: h2c\r\n\r\n`,
+  `GET /pair HTTP/1.1\r\nHost: ${host}\r\nTrailer: x-late\r\n\r\n`,
+  `CONNECT 127.0.0.1:1 HTTP/1.1\r\nHost: ${host}\r\n\r\n`,
+  `GET /pair HTTP/1.1\r\nHost: ${host}\r\nTrailer: x\r\nTransfer-Encoding: chunked\r\n\r\n0\r\nx: 1\r\n\r\n`,
+  `POST /pair/join HTTP/1.1\r\nHost: ${host}\r\nContent-Length: 90\r\n\r\n{`,
+  `POST /pair/join HTTP/1.1\r\nHost: ${host}\r\nContent-Length: 1\r\nTransfer-Encoding: chunked\r\n\r\n0\r\n\r\n`,
+  `GET /pair HTTP/1.1\r\nHost: ${host}:99999\r\n\r\n`,
+  `GET /pair HTTP/1.1\r\nHost: a b\r\n\r\n`,
+  `GET /pair HTTP/1.1\r\n\r\n`,
+  `GET http://elsewhere.example/ HTTP/1.1\r\nHost: ${host}\r\n\r\n`,
+  `GET ${'/x'.repeat(9000)} HTTP/1.1\r\nHost: ${host}\r\n\r\n`,
+  `GET /pair HTTP/1.1\r\nHost: ${host}\r\n${'a: b\r\n'.repeat(300)}\r\n`,
+  `* * *\r\n\r\n`,
+  `\u0016\u0003\u0001`,
+  '',
+];
+
+interface Answer {
+  readonly status: number;
+  readonly body: string;
+}
+
+function ask(agent: https.Agent, door: URL, one: ReturnType<typeof wild>): Promise<Answer | null> {
+  return new Promise((resolve) => {
+    const request = https.request(
+      {
+        agent,
+        host: door.hostname,
+        port: door.port,
+        ...one,
+        rejectUnauthorized: false,
+        timeout: 20_000,
+      },
+      (response) => {
+        let body = '';
+        response.setEncoding('utf8');
+        response.on('data', (piece: string) => (body += piece));
+        response.on('end', () => resolve({ status: response.statusCode!, body }));
+        response.on('error', () => resolve(null));
+      },
+    );
+    request.on('timeout', () => request.destroy());
+    request.on('error', () => resolve(null));
+    request.end(one.body);
+  });
+}
+
+/** Sends bytes, and lets go of the line after an answer or a moment. */
+function throwAt(door: URL, bytes: string, patienceMs: number): Promise<string> {
+  return new Promise((resolve) => {
+    let answer = '';
+    const socket = tls.connect(
+      { host: door.hostname, port: Number(door.port), rejectUnauthorized: false },
+      () => socket.write(bytes),
+    );
+    const over = () => {
+      socket.destroy();
+      resolve(answer);
+    };
+    socket.setTimeout(patienceMs, over);
+    socket.on('data', (piece) => (answer += piece.toString('latin1')));
+    socket.on('error', over);
+    socket.on('close', () => resolve(answer));
+  });
+}
+
+const openFiles = (pid: number) => readdirSync(`/proc/${pid}/fd`).length;
+
+test('ten thousand requests of a stranger: nothing falls over, leaks or is told', async ({
+  request,
+}) => {
+  test.setTimeout(600_000);
+  const server = await startOwnServer(request, {
+    port: 3233,
+    doorPort: 3676,
+    isSeeded: true,
+    // The usual limits would answer nearly all of it: the doors behind them are tried here.
+    limits: { perAddress: 1e9, perDoor: 1e9 },
+  });
+  const agent = new https.Agent({ keepAlive: true, maxSockets: 12 });
+  try {
+    const door = new URL(server.door);
+    const whole = () => request.get(`${server.address}/settings/studio`).then((one) => one.text());
+    const before = await whole();
+    const names = (JSON.parse(before) as { people: { name: string }[] }).people.map(
+      ({ name }) => name,
+    );
+    const pid = server.pid();
+    const random = seeded(20);
+    await ask(agent, door, { method: 'GET', path: '/pair', headers: {}, body: '' });
+    const filesBefore = openFiles(pid);
+
+    const told: string[] = [];
+    const statuses = new Map<number, number>();
+    const isOpen = ({ method, path }: ReturnType<typeof wild>) => {
+      const meant = new URL(path.replace(/^\/+/, '/'), door).pathname;
+      const isFile = meant === '/icon.svg' || scripts.includes(meant);
+      return meant === '/pair' || isFile || method === 'OPTIONS';
+    };
+    let left = total - raw('').length * rawEach;
+    const worker = async () => {
+      while (left > 0) {
+        left -= 1;
+        const one = wild(random);
+        const answer = await ask(agent, door, one);
+        if (answer === null) continue;
+        const { status, body } = answer;
+        statuses.set(status, (statuses.get(status) ?? 0) + 1);
+        const says = `${one.method} ${one.path} ${JSON.stringify(one.headers)}: ${status}`;
+        if (status >= 500) told.push(says);
+        if (status < 300 && !isOpen(one)) told.push(says);
+        if (names.some((name) => body.includes(name))) told.push(`${says}, with a name`);
+      }
+    };
+    await Promise.all(Array.from({ length: 12 }, worker));
+    agent.destroy();
+    for (let round = 0; round < rawEach; round += 1) {
+      const answers = await Promise.all(raw(door.host).map((bytes) => throwAt(door, bytes, 400)));
+      for (const [index, answer] of answers.entries()) {
+        const isPage = raw(door.host)[index].startsWith('GET /pair ');
+        if (/^HTTP\/1\.1 (?:2|5)/.test(answer) && !(isPage && answer.includes(' 200 ')))
+          told.push(`raw ${index}: ${answer.slice(0, 40)}`);
+      }
+    }
+    console.log(
+      `Answers: ${[...statuses].map(([status, count]) => `${count} × ${status}`).join(', ')}`,
+    );
+    expect(told.slice(0, 20)).toEqual([]);
+    expect([...statuses.values()].reduce((sum, count) => sum + count, 0)).toBeGreaterThan(
+      total * 0.9,
+    );
+
+    expect(server.pid()).toBe(pid);
+    await expect
+      .poll(() => openFiles(pid), { timeout: 40_000 })
+      .toBeLessThanOrEqual(filesBefore + 2);
+    const pair = await ask(new https.Agent(), door, {
+      method: 'GET',
+      path: '/pair',
+      headers: {},
+      body: '',
+    });
+    expect(pair?.status).toBe(200);
+    expect(await whole()).toBe(before);
+  } finally {
+    agent.destroy();
+    await server.stop();
+  }
+});
+
+test('one stranger who hammers is put off, and a class goes on meanwhile', async ({ request }) => {
+  const server = await startOwnServer(request, {
+    port: 3234,
+    doorPort: 3677,
+    isSeeded: true,
+    limits: { perAddress: 40, perDoor: 400 },
+  });
+  const agent = new https.Agent({ keepAlive: true, maxSockets: 20 });
+  try {
+    const door = new URL(server.door);
+    const knock = () => ask(agent, door, { method: 'GET', path: '/pair', headers: {}, body: '' });
+    const beganMs = Date.now();
+    const answers = await Promise.all(Array.from({ length: 600 }, knock));
+    const windows = Math.ceil((Date.now() - beganMs) / 10_000) + 1;
+    const count = (status: number) => answers.filter((one) => one?.status === status).length;
+    expect(count(200) + count(429)).toBe(600);
+    expect(count(200)).toBeGreaterThan(0);
+    expect(count(200)).toBeLessThanOrEqual(40 * windows);
+    expect((await request.get(`${server.address}/floor`)).status()).toBe(200);
+  } finally {
+    agent.destroy();
+    await server.stop();
+  }
+});
