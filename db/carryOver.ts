@@ -55,6 +55,20 @@ export function carryOver(now: Db, copy: Db, today: Day): void {
   carryClasses(now, copy, today);
 }
 
+/** The course of a class in a copy, added where the copy is older than the course. */
+function courseIn(copy: Db, { id, ...values }: typeof course.$inferSelect): number {
+  const own = copy.select().from(course).where(eq(course.id, id)).get();
+  if (own === undefined)
+    return copy
+      .insert(course)
+      .values({ id, ...values })
+      .returning()
+      .get().id;
+  if (own.name === values.name) return id;
+  const twin = copy.select().from(course).where(eq(course.name, values.name)).get();
+  return twin?.id ?? copy.insert(course).values(values).returning().get().id;
+}
+
 /** Of today's classes every tap that the copy does not have. */
 function carryClasses(now: Db, copy: Db, today: Day): void {
   for (const { id, ...row } of now
@@ -62,16 +76,18 @@ function carryClasses(now: Db, copy: Db, today: Day): void {
     .from(floorClass)
     .where(eq(floorClass.day, today))
     .all()) {
-    const name = now
-      .select({ name: course.name })
-      .from(course)
-      .where(eq(course.id, row.courseId))
-      .get()?.name;
-    const own = copy.select().from(course).where(eq(course.id, row.courseId)).get();
-    if (own === undefined || own.name !== name) continue;
+    const courseId = courseIn(
+      copy,
+      now.select().from(course).where(eq(course.id, row.courseId)).get()!,
+    );
     const here =
       copy.select().from(floorClass).where(eq(floorClass.uid, row.uid)).get() ??
-      copy.insert(floorClass).values(row).onConflictDoNothing().returning().get();
+      copy
+        .insert(floorClass)
+        .values({ ...row, courseId })
+        .onConflictDoNothing()
+        .returning()
+        .get();
     if (here === undefined) continue;
     const taps = now.select().from(floorTap).where(eq(floorTap.classId, id)).all();
     for (const { id: _, classId: _c, ...tap } of taps) {

@@ -45,6 +45,11 @@ export function listFloorClasses(db: Db, courseId: number) {
     .all();
 }
 
+/** Classes that were begun on a day. */
+export function listFloorClassesOn(db: Db, day: Day): FloorClassRow[] {
+  return db.select().from(floorClass).where(eq(floorClass.day, day)).all();
+}
+
 /** Classes of a day that were begun and have not ended. */
 export function listRunningClasses(db: Db, day: Day): FloorClassRow[] {
   return db

@@ -202,7 +202,7 @@ export function takeTaps(uid: unknown, input: unknown, tapper: Tapper): Taken {
 }
 
 /** Reads the whole class again and writes what changed in the record of its people. */
-function writeResult(db: Db, row: FloorClassRow): void {
+export function writeResult(db: Db, row: FloorClassRow): void {
   const taps = listTaps(db, row.id).map(({ tap }) => tap);
   const state = replay(taps);
   const { members, plan } = bundleOf(row);

@@ -4,6 +4,7 @@ import path from 'node:path';
 import { z } from 'zod';
 import { beginEra, carryOver, dropRemoved, listUids } from '@/db/carryOver';
 import { removeDatabase } from '@/db/copyWork.mjs';
+import { listFloorClassesOn } from '@/db/floor';
 import { freeName, settle } from '@/db/copyFile';
 import { hasContent, markFolder } from '@/db/folder';
 import { openCopy, type Db, type OpenDatabase } from '@/db/open';
@@ -13,6 +14,7 @@ import { StudioTrouble } from '@/db/trouble';
 import { noteInDiary } from '../asking';
 import { nowMs, today } from '../clock';
 import { closeDatabase, database, databaseFile, dataFolder, findTrouble } from '../database';
+import { writeResult } from '../floor';
 import { holdingOthers } from '../importing';
 import { done, refuse, type Outcome } from '../result';
 import { forgetStandings } from '../standings';
@@ -56,6 +58,8 @@ async function prepare(file: string, passphrase: string, part: string): Promise<
     opened.db.transaction((tx) => {
       if (now !== null) carryOver(now, tx, today());
       dropRemoved(tx);
+      // What was tapped since the copy belongs in the record of its people, ended or not.
+      for (const row of listFloorClassesOn(tx, today())) writeResult(tx, row);
       beginEra(tx, { withDevices: now !== null });
     });
     eraseDeleted(opened.db);
