@@ -284,6 +284,31 @@ function missing<T extends object>(rows: readonly T[], here: readonly object[]):
   });
 }
 
+interface Origin {
+  readonly class: string;
+  readonly key: string;
+}
+
+type StoryTable =
+  typeof checkRecord | typeof attempt | typeof upsideTime | typeof stopSign | typeof painReport;
+
+/** Rows in one statement: well under the most values that one may have. */
+const mostAtOnce = 400;
+
+/** Many rows in few statements: making a statement costs more than a row. */
+function insertAll<Table extends StoryTable>(
+  db: Db,
+  table: Table,
+  rows: readonly Table['$inferInsert'][],
+): void {
+  for (let from = 0; from < rows.length; from += mostAtOnce) {
+    db.insert(table as StoryTable)
+      .values(rows.slice(from, from + mostAtOnce) as (typeof attempt.$inferInsert)[])
+      .onConflictDoNothing()
+      .run();
+  }
+}
+
 function writeStory(
   db: Db,
   id: number,
@@ -292,7 +317,7 @@ function writeStory(
 ): void {
   const now = readStudioPerson(db, db.select().from(person).where(eq(person.id, id)).get()!, names);
   const own = { personId: id };
-  const place = (from: { class: string; key: string } | undefined) => {
+  const place = (from: Origin | undefined) => {
     const classId = from === undefined ? undefined : classes.get(from.class);
     return classId === undefined || from === undefined
       ? {}
@@ -301,37 +326,25 @@ function writeStory(
   const records = missing(one.records, now.records);
   counts.recordsNew += records.length;
   counts.recordsKnown += one.records.length - records.length;
-  for (const { from, faults = [], ...row } of records) {
-    db.insert(checkRecord)
-      .values({ ...own, ...row, faults, ...place(from) })
-      .onConflictDoNothing()
-      .run();
-  }
-  for (const { from, ...row } of missing(one.attempts, now.attempts)) {
-    db.insert(attempt)
-      .values({ ...own, ...row, ...place(from) })
-      .onConflictDoNothing()
-      .run();
-  }
-  for (const { class: from, ...row } of missing(one.upside, now.upside)) {
-    const classId = from === undefined ? null : (classes.get(from) ?? null);
-    db.insert(upsideTime)
-      .values({ ...own, ...row, classId })
-      .onConflictDoNothing()
-      .run();
-  }
-  for (const { from, ...row } of missing(one.signs, now.signs)) {
-    db.insert(stopSign)
-      .values({ ...own, ...row, ...place(from) })
-      .onConflictDoNothing()
-      .run();
-  }
-  for (const { from, ...row } of missing(one.pains, now.pains)) {
-    db.insert(painReport)
-      .values({ ...own, ...row, ...place(from) })
-      .onConflictDoNothing()
-      .run();
-  }
+  insertAll(
+    db,
+    checkRecord,
+    records.map(({ from, faults = [], ...row }) => ({ ...own, ...row, faults, ...place(from) })),
+  );
+  const placed = <Row extends { readonly from?: Origin | undefined }>(rows: readonly Row[]) =>
+    rows.map(({ from, ...row }) => ({ ...own, ...row, ...place(from) }));
+  insertAll(db, attempt, placed(missing(one.attempts, now.attempts)));
+  insertAll(
+    db,
+    upsideTime,
+    missing(one.upside, now.upside).map(({ class: from, ...row }) => ({
+      ...own,
+      ...row,
+      classId: from === undefined ? null : (classes.get(from) ?? null),
+    })),
+  );
+  insertAll(db, stopSign, placed(missing(one.signs, now.signs)));
+  insertAll(db, painReport, placed(missing(one.pains, now.pains)));
   const written: (number | null)[] = [];
   const strange = new Set(missing(one.decisions, now.decisions));
   for (const row of one.decisions) {
