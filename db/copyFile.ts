@@ -27,7 +27,7 @@ export function settle(file: string): void {
 export function freeName(target: string): string {
   const { dir, name, ext } = path.parse(target);
   let found = target;
-  for (let count = 2; existsSync(found); count += 1)
+  for (let count = 2; existsSync(/* turbopackIgnore: true */ found); count += 1)
     found = path.join(dir, `${name}-${count}${ext}`);
   return found;
 }

@@ -11,7 +11,8 @@ export const dataFolder = (): string =>
   process.env.LEVITAR_DATA ?? path.join(process.cwd(), 'levitar-data');
 
 /** One file in a folder of its own. */
-export const databaseFile = (): string => path.join(dataFolder(), studioFileName);
+export const databaseFile = (): string =>
+  path.join(/* turbopackIgnore: true */ dataFolder(), studioFileName);
 
 // Kept on the global object, because the development server reloads modules and would otherwise
 // open the file again and again.
@@ -52,7 +53,7 @@ export function findTrouble(): StudioTrouble | null {
 function assertStillThere(): StudioTrouble | null {
   const file = databaseFile();
   try {
-    if (statSync(file).size > 0) return null;
+    if (statSync(/* turbopackIgnore: true */ file).size > 0) return null;
   } catch {
     // Gone.
   }

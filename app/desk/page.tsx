@@ -1,4 +1,6 @@
+import { headers } from 'next/headers';
 import { redirect } from 'next/navigation';
+import { readAsker } from '@/server/asker';
 import { hasDeskLock } from '@/server/desk/desk';
 import { readSettings } from '@/server/views';
 import { SignIn } from '@/ui/desk/SignIn';
@@ -6,7 +8,8 @@ import { SignIn } from '@/ui/desk/SignIn';
 export const metadata = { title: 'Sign in' };
 export const dynamic = 'force-dynamic';
 
-export default function DeskPage() {
+export default async function DeskPage() {
   if (!hasDeskLock()) redirect('/');
-  return <SignIn name={readSettings().deskName} />;
+  const { isLocked } = readAsker(await headers());
+  return <SignIn name={readSettings().deskName} isFloorOpen={isLocked} />;
 }

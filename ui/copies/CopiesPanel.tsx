@@ -132,7 +132,7 @@ function KeepingForm({ view }: { readonly view: CopiesView }) {
         error={problems.folder}
         onChange={({ currentTarget: { value } }) => setFolder(value)}
       />
-      <Group grow mt="sm">
+      <Group grow mt="sm" align="flex-end">
         <NumberInput
           label="All of the last days"
           min={1}

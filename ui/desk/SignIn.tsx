@@ -9,8 +9,14 @@ import { Recovery } from './Recovery';
 
 const enter = () => window.location.assign('/');
 
+interface SignInProps {
+  readonly name: string;
+  /** This browser was signed in and locked: the running class is still its to tap in. */
+  readonly isFloorOpen: boolean;
+}
+
 /** Before anything else at a desk with a passphrase. */
-export function SignIn({ name: usual }: { readonly name: string }) {
+export function SignIn({ name: usual, isFloorOpen }: SignInProps) {
   const [isRecovering, setRecovering] = useState(false);
   const [name, setName] = useState(usual);
   const [passphrase, setPassphrase] = useState('');
@@ -49,6 +55,14 @@ export function SignIn({ name: usual }: { readonly name: string }) {
         </Title>
         <p>
           A class that runs goes on meanwhile: its tablets keep every tap and deliver it as usual.
+          {isFloorOpen && (
+            <>
+              {' '}
+              <Anchor href="/floor" c="inherit" td="underline">
+                To the class on the floor
+              </Anchor>
+            </>
+          )}
         </p>
         {isRecovering && (
           <TextInput

@@ -16,16 +16,17 @@ export function PairScreen() {
     await wipeDevice().catch(() => undefined);
     setUnsent([]);
   };
-  // Whoever stands here is not let in, or no longer: nothing of the studio stays on the device.
+  // Whoever is not let in, or no longer: nothing of the studio stays on the device.
   useEffect(() => {
     let isOver = false;
-    void listUnsent()
-      .catch(() => [])
-      .then((found) => {
-        if (isOver) return;
-        if (found.length > 0) setUnsent(found);
-        else void wipeDevice().catch(() => undefined);
-      });
+    const look = async () => {
+      const { status } = await fetch('/pair/here', { cache: 'no-store' });
+      if (status !== 401 || isOver) return;
+      const found = await listUnsent().catch(() => []);
+      if (found.length > 0) setUnsent(found);
+      else await wipeDevice();
+    };
+    void look().catch(() => undefined);
     return () => {
       isOver = true;
     };

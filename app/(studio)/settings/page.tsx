@@ -96,6 +96,7 @@ function SettingsPage() {
         <section className={classes.block}>
           <h2>Diary</h2>
           <p>Who did what kind of thing when; about whom is not said.</p>
+          {diary.length === 0 && <p className={classes.quiet}>Nothing yet.</p>}
           <ul className={classes.diary}>
             {diary.map(({ id, atMs, who, kind }) => (
               <li key={id}>
