@@ -14,27 +14,29 @@ import { seedDemo } from '@/demo/course';
 import { seededRandom } from '@/demo/random';
 import { today } from '@/server/clock';
 import { database } from '@/server/database';
-import { beginClass, bundleOf, findClass, takeTaps } from '@/server/floor';
+import { beginClass, bundleOf, findClass, takeTaps, type Tapper } from '@/server/floor';
 import { readPersonPage } from '@/server/personPage';
 import { readCourseRecord, readFloorDays } from '@/server/record';
 import { forgetStandings } from '@/server/standings';
 import { writeStudioFile } from '@/server/studioFile';
-import { teacherTaps } from '@/server/testingFloor';
+import { copiesAtRest, makeCopyNow } from '@/server/copies/copies';
 import { drawRecord } from './ladders';
-import { print, timeCall } from './timing';
+import { medianOf, print, timeCall } from './timing';
 
 interface Holder {
   levitarDatabase?: { close: () => void } | undefined;
 }
 
-function withFolder(work: () => void): void {
+const atDesk: Tapper = { maySay: 'teacher', maySee: 'teacher', deviceId: null };
+
+async function withFolder(work: () => unknown): Promise<void> {
   const folder = mkdtempSync(path.join(os.tmpdir(), 'levitar-bench-'));
   process.env.LEVITAR_DATA = folder;
   const holder = globalThis as Holder;
   holder.levitarDatabase?.close();
   holder.levitarDatabase = undefined;
   forgetStandings();
-  work();
+  await work();
   rmSync(folder, { recursive: true, force: true });
 }
 
@@ -61,7 +63,7 @@ function benchQueue(): void {
     act,
   }));
   const start = process.hrtime.bigint();
-  const outcome = takeTaps(begun.value, { device: 't', after: 0, taps }, teacherTaps);
+  const outcome = takeTaps(begun.value, { device: 't', after: 0, taps }, atDesk);
   const median = Number(process.hrtime.bigint() - start) / 1e6;
   if (!outcome.ok || outcome.value.upTo !== 500) throw new Error('The queue was not taken in.');
   print({
@@ -144,7 +146,7 @@ function fillYears(): void {
   });
 }
 
-function benchYears(): void {
+async function benchYears(): Promise<void> {
   fillYears();
   const size = `${people} people, ${people * recordsEach} records`;
   const cold = (name: string, work: () => unknown) =>
@@ -184,9 +186,63 @@ function benchYears(): void {
     unit: 'MB',
     target: 400,
   });
+  await benchCopy();
 }
 
-export function benchFloor(): void {
-  withFolder(benchQueue);
-  withFolder(benchYears);
+/** One tap after the other, each as its own delivery; stops when told. @returns milliseconds each */
+async function tapUntil(uid: string, from: number, isOver: () => boolean): Promise<number[]> {
+  const times: number[] = [];
+  while (!isOver()) {
+    const seq = from + times.length;
+    const at = { boot: 'b', monoMs: seq * 500, wallMs: 1e12 + seq * 500 };
+    const act = { kind: 'segment', index: seq % 20, roundsDone: 0 };
+    const start = process.hrtime.bigint();
+    const outcome = takeTaps(
+      uid,
+      { device: 't', after: 0, taps: [{ device: 't', seq, at, act }] },
+      atDesk,
+    );
+    if (!outcome.ok) throw new Error('A tap was not taken in.');
+    times.push(Number(process.hrtime.bigint() - start) / 1e6);
+    // As taps come: the process does something else in between.
+    await new Promise((resolve) => setTimeout(resolve, 5));
+  }
+  return times;
+}
+
+/** A copy of all of it, checked, while taps go on. */
+async function benchCopy(): Promise<void> {
+  const begun = beginClass(1);
+  if (!begun.ok) throw new Error('The class did not begin.');
+  let left = 120;
+  const calm = await tapUntil(begun.value, 1, () => (left -= 1) < 0);
+  let isOver = false;
+  const start = process.hrtime.bigint();
+  let seconds = 0;
+  const copying = makeCopyNow('hand').then(() => {
+    seconds = Number(process.hrtime.bigint() - start) / 1e9;
+    isOver = true;
+  });
+  const busy = await tapUntil(begun.value, calm.length + 1, () => isOver);
+  await copying;
+  await copiesAtRest();
+  print({
+    name: 'A copy of ten years, checked, while taps go on',
+    median: seconds,
+    unit: 's',
+    target: 3,
+  });
+  const [before, meanwhile] = [medianOf(calm), medianOf(busy)];
+  print({ name: 'A tap before it', median: before, unit: 'ms' });
+  print({
+    name: `A tap meanwhile, ${busy.length} of them`,
+    median: meanwhile,
+    unit: 'ms',
+    target: Math.round(2 * before),
+  });
+}
+
+export async function benchFloor(): Promise<void> {
+  await withFolder(benchQueue);
+  await withFolder(benchYears);
 }

@@ -1,4 +1,4 @@
 /** Apart again, so that its memory is its own. */
 import { benchFloor } from './floor';
 
-benchFloor();
+await benchFloor();
