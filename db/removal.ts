@@ -47,6 +47,12 @@ export function isRemoved(db: Db, uid: string): boolean {
 /** Deletes a person and everything about them; with a uid, the mark stays behind. */
 export function removePerson(db: Db, id: number, uid: string | null, on: Day): void {
   forgetInClasses(db, String(id));
+  // Also what could not be read about them.
+  if (uid !== null) {
+    db.run(sql`DELETE FROM set_aside WHERE json_extract(row, '$.person_id') = ${id}
+      OR json_extract(row, '$.uid') = ${uid} OR (place = 'decision'
+      AND json_extract(row, '$.rowid_') IN (SELECT id FROM decision WHERE person_id = ${id}))`);
+  }
   db.delete(person).where(eq(person.id, id)).run();
   if (uid === null) return;
   db.insert(removedPerson)

@@ -15,17 +15,30 @@ export const bodyForm = z.strictObject({
 
 export type BodyForm = z.infer<typeof bodyForm>;
 
+export interface TypedHeight {
+  readonly heightM: number;
+  /** As it was typed, its unit with it. */
+  readonly heightTyped: string;
+}
+
+/** A height as typed; where it is none, or nobody's, the words for the field `height`. */
+export function readHeight(text: string, units: LengthUnits): Outcome<TypedHeight> {
+  const heightM = parseHeight(text, units);
+  if (heightM === null) return refuse({ height: 'Write a height, such as 168 or 5\'6".' });
+  const { low, high } = heightRangeM;
+  if (heightM < low || heightM > high) {
+    return refuse({ height: `Height must be between ${low.toFixed(2)} and ${high.toFixed(2)} m.` });
+  }
+  return done({ heightM, heightTyped: withUnit(text.trim(), units) });
+}
+
 /** Checks a typed body against the person it describes; nothing is stored here. */
 export function readBodyForm(input: unknown, units: LengthUnits): Outcome<BodyChange> {
   const parsed = bodyForm.safeParse(input);
   if (!parsed.success) return refuse(toProblems(parsed.error));
   const problems: Record<string, string> = {};
-  const heightM = parseHeight(parsed.data.height, units);
-  if (heightM === null) {
-    problems.height = 'Write a height, such as 168 or 5\'6".';
-  } else if (heightM < heightRangeM.low || heightM > heightRangeM.high) {
-    problems.height = `Height must be between ${heightRangeM.low.toFixed(2)} and ${heightRangeM.high.toFixed(2)} m.`;
-  }
+  const height = readHeight(parsed.data.height, units);
+  if (!height.ok) Object.assign(problems, height.problems);
   const massText = parsed.data.mass.trim().replace(',', '.');
   const massKg = massText === '' ? null : Number(massText);
   if (massKg !== null && !(massKg >= massRangeKg.low && massKg <= massRangeKg.high)) {
@@ -39,10 +52,10 @@ export function readBodyForm(input: unknown, units: LengthUnits): Outcome<BodyCh
     if (metres === null) problems[`lengths.${length}`] = 'This is not a length.';
     else lengths.push({ length, metres, typed: withUnit(typed, units) });
   }
-  if (Object.keys(problems).length > 0 || heightM === null) return refuse(problems);
+  if (Object.keys(problems).length > 0 || !height.ok) return refuse(problems);
+  const { heightM } = height.value;
   const change: BodyChange = {
-    heightM,
-    heightTyped: withUnit(parsed.data.height.trim(), units),
+    ...height.value,
     massKg,
     lengths,
   };

@@ -1,9 +1,7 @@
 /** Adding, putting away, merging and really deleting people; placing them on a rung. */
 import { z } from 'zod';
-import { heightRangeM } from '@/core/body/lengths';
 import { getStageIn } from '@/core/catalog/school';
 import { ladderIds } from '@/core/catalog/stage';
-import { parseHeight } from '@/core/units/length';
 import { findCourse, enrol, getSettings } from '@/db/courses';
 import { addPerson, findPerson, saveArchived, saveName, saveRung } from '@/db/people';
 import { mergePeople, removePerson } from '@/db/removal';
@@ -15,6 +13,7 @@ import { database } from './database';
 import { finishErasing, noteErasing } from './erasing';
 import { isInRunningClass } from './floorJudge';
 import { readSchool } from './schools';
+import { readHeight } from './bodyForm';
 import { done, refuse, toProblems, type Outcome } from './result';
 
 const gone = { form: 'This person is no longer here. Go back to the list of people.' };
@@ -36,18 +35,9 @@ export function createPerson(input: unknown): Outcome<number> {
   if (!parsed.success) return refuse(toProblems(parsed.error));
   return database().transaction((tx) => {
     const { units } = getSettings(tx);
-    const heightM = parseHeight(parsed.data.height, units);
-    if (heightM === null) return refuse({ height: 'Write a height, such as 168 or 5\'6".' });
-    if (heightM < heightRangeM.low || heightM > heightRangeM.high) {
-      return refuse({
-        height: `Height must be between ${heightRangeM.low.toFixed(2)} and ${heightRangeM.high.toFixed(2)} m.`,
-      });
-    }
-    const typed = parsed.data.height.trim();
-    const heightTyped = /^[\d.,]+$/.test(typed)
-      ? `${typed} ${Number(typed.replace(',', '.')) < 3 ? 'm' : units}`
-      : typed;
-    const person = addPerson(tx, { name: parsed.data.name, heightM, heightTyped });
+    const height = readHeight(parsed.data.height, units);
+    if (!height.ok) return height;
+    const person = addPerson(tx, { name: parsed.data.name, ...height.value });
     const { courseId } = parsed.data;
     if (courseId !== null && findCourse(tx, courseId) !== null) enrol(tx, courseId, person);
     return done(person);

@@ -1,11 +1,17 @@
 /** Rows that nobody of ours would have written: set aside with a sentence, and what restricts stays. */
-import { findPerson, listPeople } from '@/db/people';
+import { findPerson, listCoursePeople, listPeople } from '@/db/people';
+import { listRecords } from '@/db/records';
+import { markOf } from '@/db/removal';
+import { removedPerson } from '@/db/schema';
 import { setBadRowsAside } from '@/db/setAside';
-import { nowMs } from './clock';
+import { changeCare, recordCheck } from './changes';
+import { nowMs, today } from './clock';
+import { changeEnrolment } from './courseChanges';
 import { database } from './database';
-import { readSetAside } from './diary';
+import { dropAside, readSetAside, readSetAsideLines, takeBack } from './diary';
 import { finishErasing, isErasePending, noteErasing } from './erasing';
-import { addCourse, addPerson, withThrowawayStudio } from './testing';
+import { deletePerson } from './peopleChanges';
+import { addCourse, addPerson, careOf, must, recordForm, withThrowawayStudio } from './testing';
 
 withThrowawayStudio();
 
@@ -36,6 +42,62 @@ it('sets bad rows aside, one by one, and leaves the sound ones', () => {
     height_m: 17,
   });
   expect(setBadRowsAside(db, nowMs())).toBe(0);
+});
+
+it('takes somebody back whose height was impossible, with all that is known of them', () => {
+  const course = addCourse();
+  const bo = addPerson('Bo');
+  const db = database();
+  must(changeCare(bo, careOf({ cautions: ['reflux'] })));
+  must(changeEnrolment(course, bo, true));
+  must(recordCheck(bo, recordForm()));
+  db.run(`UPDATE person SET height_m = 17 WHERE id = ${bo}`);
+  setBadRowsAside(db, nowMs());
+  expect(findPerson(db, bo)).toBeNull();
+  const [line] = readSetAsideLines();
+  expect(line).toMatchObject({ place: 'person', isPerson: true });
+  expect(takeBack({ id: line.id, height: '17 m' })).toMatchObject({ ok: false });
+  expect(takeBack({ id: line.id, height: '' })).toMatchObject({ ok: false });
+  expect(must(takeBack({ id: line.id, height: '171' }))).toBe('Bo');
+  expect(findPerson(db, bo)).toMatchObject({
+    name: 'Bo',
+    body: { heightM: 1.71 },
+    cautions: ['reflux'],
+  });
+  expect(listRecords(db, [bo])).toHaveLength(1);
+  expect(listCoursePeople(db, course).map(({ id }) => id)).toContain(bo);
+  expect(readSetAsideLines()).toEqual([]);
+  expect(takeBack({ id: line.id, height: '171' })).toMatchObject({ ok: false });
+});
+
+it('brings nobody back who was deleted on request, and drops for good when told', async () => {
+  const bo = addPerson('Bo');
+  const uid = findPerson(database(), bo)!.uid;
+  database().run(`UPDATE person SET height_m = 17 WHERE id = ${bo}`);
+  setBadRowsAside(database(), nowMs());
+  const [{ id }] = readSetAsideLines();
+  database()
+    .insert(removedPerson)
+    .values({ mark: markOf(uid), removedOn: today() })
+    .run();
+  expect(takeBack({ id, height: '171' })).toMatchObject({ ok: false });
+  must(dropAside(id));
+  expect(readSetAsideLines()).toEqual([]);
+  expect(isErasePending()).toBe(true);
+  expect(dropAside(id)).toMatchObject({ ok: false });
+});
+
+it('forgets with somebody who is deleted also what could not be read about them', async () => {
+  const [ada, bo] = [addPerson('Ada'), addPerson('Bo')];
+  for (const who of [ada, bo]) {
+    database().run(
+      `INSERT INTO person_caution (person_id, caution, noted_on) VALUES (${who}, 'made-up', '2026-01-01')`,
+    );
+  }
+  setBadRowsAside(database(), nowMs());
+  expect(readSetAside()).toHaveLength(2);
+  must(await deletePerson(ada));
+  expect(readSetAside().map(({ row }) => row)).toMatchObject([{ person_id: bo }]);
 });
 
 it('says that erasing is pending until it is done', () => {

@@ -5,13 +5,14 @@ import { diaryTable } from '@/core/record/diaryKinds';
 import { nowMs } from '@/server/clock';
 import { readCopies } from '@/server/copies/schedule';
 import { hasDeskLock } from '@/server/desk/desk';
-import { readDiary, readSetAside } from '@/server/diary';
+import { readDiary, readSetAsideLines } from '@/server/diary';
 import { CopiesPanel } from '@/ui/copies/CopiesPanel';
 import { DeskPanel } from '@/ui/desk/DeskPanel';
 import { SealedExport } from '@/ui/settings/SealedExport';
 import { readSettings } from '@/server/views';
 import { CautionLine, Page } from '@/ui/layout/Page';
 import { ImportFile } from '@/ui/settings/ImportFile';
+import { SetAside } from '@/ui/settings/SetAside';
 import { SettingsForm } from '@/ui/settings/SettingsForm';
 import classes from '@/ui/settings/settings.module.css';
 import { teacherPage } from '@/server/guarded';
@@ -21,7 +22,7 @@ export const metadata = { title: 'Settings' };
 function SettingsPage() {
   const settings = readSettings();
   const { studio, breathSeconds, scaleAddress, deskName, deskIdleMinutes } = settings;
-  const aside = readSetAside();
+  const aside = readSetAsideLines();
   const diary = readDiary(12);
   return (
     <Page>
@@ -114,15 +115,9 @@ function SettingsPage() {
             <h2>Set aside</h2>
             <p>
               These rows could not be read and would have kept pages from opening. Nothing of them
-              is thrown away.
+              is thrown away unasked.
             </p>
-            <ul>
-              {aside.slice(0, 12).map(({ id, place, words }) => (
-                <li key={id}>
-                  {place}: {words}
-                </li>
-              ))}
-            </ul>
+            <SetAside lines={aside.slice(0, 12)} />
             <Button component="a" href="/settings/set-aside" variant="default">
               All {aside.length} as a file
             </Button>

@@ -1,0 +1,93 @@
+/** Two processes at one studio: each gets its turn, none takes the other's place. */
+import { spawn, spawnSync } from 'node:child_process';
+import { existsSync, readdirSync } from 'node:fs';
+import path from 'node:path';
+import Database from 'better-sqlite3';
+import { lockFolder } from '@/db/folder';
+import { listPeople } from '@/db/people';
+import { seedDemo } from '@/demo/course';
+import { today } from './clock';
+import { makeCopyNow } from './copies/copies';
+import { closeDatabase, database, databaseFile } from './database';
+import { beginClass } from './floor';
+import { addPerson, must, withThrowawayStudio } from './testing';
+import { send, tapsOf } from './testingFloor';
+
+const studio = withThrowawayStudio();
+
+/** Another process that writes, and takes its time. Resolves once it has begun. */
+function writeSlowly(holdMs: number): Promise<{ readonly ended: Promise<number | null> }> {
+  const script = `
+    const Database = require('better-sqlite3');
+    const raw = new Database(process.argv[1]);
+    raw.exec('BEGIN IMMEDIATE');
+    raw.exec("UPDATE settings SET studio = 'The other window'");
+    process.stdout.write('writing');
+    setTimeout(() => { raw.exec('COMMIT'); raw.close(); }, ${holdMs});`;
+  const child = spawn(process.execPath, ['-e', script, databaseFile()], {
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  const ended = new Promise<number | null>((resolve) => child.once('exit', resolve));
+  return new Promise((resolve) => child.stdout.once('data', () => resolve({ ended })));
+}
+
+it('waits for its turn while another window writes, and loses neither change', async () => {
+  database().run('INSERT OR IGNORE INTO settings (id) VALUES (1)');
+  for (const count of [1, 2, 3]) {
+    const other = await writeSlowly(300);
+    addPerson(`Ada ${count}`);
+    expect(await other.ended).toBe(0);
+  }
+  expect(listPeople(database())).toHaveLength(3);
+  expect(database().get<{ studio: string }>('SELECT studio FROM settings')).toMatchObject({
+    studio: 'The other window',
+  });
+});
+
+it('takes taps in while a copy is made', async () => {
+  seedDemo(database(), today());
+  const uid = must(beginClass(1));
+  let isOver = false;
+  const copying = makeCopyNow('hand').finally(() => (isOver = true));
+  let taps = 0;
+  while (!isOver) {
+    send(uid, tapsOf([{ kind: 'segment', index: taps % 20, roundsDone: 0 }]));
+    taps += 1;
+    await new Promise((resolve) => setImmediate(resolve));
+  }
+  const name = await copying;
+  expect(taps).toBeGreaterThan(3);
+  const copy = new Database(path.join(studio.folder(), 'copies', name), { readonly: true });
+  const held = copy.prepare('SELECT count(*) FROM floor_tap').pluck().get() as number;
+  copy.close();
+  // A moment of it: never more than there were, and whole in itself.
+  expect(held).toBeLessThanOrEqual(taps);
+});
+
+const reset = () =>
+  spawnSync(path.join('node_modules', '.bin', 'tsx'), [path.join('scripts', 'reset.ts')], {
+    env: { ...process.env, LEVITAR_DATA: studio.folder() },
+    encoding: 'utf8',
+  });
+
+it('puts a studio aside with what still stood in its log, twice without overwriting, never a served one', () => {
+  const lock = lockFolder(studio.folder());
+  addPerson('In the log');
+  const refused = reset();
+  expect(refused.status).toBe(1);
+  expect(refused.stderr).toMatch(/already runs on this folder/);
+  lock.release();
+  expect(listPeople(database())).toHaveLength(1);
+  // Killed: the newest changes are in the log alone.
+  expect(existsSync(`${databaseFile()}-wal`)).toBe(true);
+  const aside = () =>
+    readdirSync(path.join(studio.folder(), 'copies')).filter((name) => name.endsWith('.sqlite'));
+  expect(reset()).toMatchObject({ status: 0 });
+  expect(aside()).toHaveLength(1);
+  const copy = new Database(path.join(studio.folder(), 'copies', aside()[0]));
+  expect(copy.prepare('SELECT name FROM person').pluck().all()).toEqual(['In the log']);
+  copy.close();
+  closeDatabase();
+  expect(reset().stdout).toMatch(/There was no studio yet/);
+  expect(aside()).toHaveLength(1);
+});
