@@ -4,53 +4,10 @@ import { randomUUID } from 'node:crypto';
 import { mkdtempSync, readdirSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import type { APIRequestContext } from '@playwright/test';
 import type { StudioFile } from '@/core/cli/studioFile';
-import { startOwnServer, type OwnServer } from './ownServer';
+import { startOwnServer } from './ownServer';
+import { findDifference, readEverything } from './pages';
 import { expect, test } from './support';
-
-/** A page as its reader sees it: without scripts, and without what is new at every request. */
-const plainPage = (html: string) =>
-  html
-    .replace(/<script\b[^>]*>[\s\S]*?<\/script>/g, '')
-    .replace(/<link\b[^>]*>/g, '')
-    .replace(/ nonce="[^"]*"/g, '')
-    // The clocks on the wall and in a calendar file.
-    .replace(/>\d{2}:\d{2}<\/strong>/g, '>')
-    .replace(/^DTSTAMP:.*$/gm, '');
-
-/** Where two texts begin to differ, with a little of both; null where they do not. */
-function findDifference(one: string, other: string): string | null {
-  if (one === other) return null;
-  let at = 0;
-  while (one[at] === other[at]) at += 1;
-  const near = (text: string) => text.slice(Math.max(0, at - 60), at + 100);
-  return `${near(one)}\n${near(other)}`;
-}
-
-const links = (html: string) =>
-  [...html.matchAll(/<a\b[^>]*\bhref="(\/[^"#]*)"/g)].map(([, href]) =>
-    href.replace(/&amp;/g, '&'),
-  );
-
-/** Every page that can be reached by following links, as it stands. */
-async function readEverything(
-  request: APIRequestContext,
-  { address }: OwnServer,
-): Promise<ReadonlyMap<string, string>> {
-  const pages = new Map<string, string>();
-  const open = ['/', '/settings', '/devices', '/record', '/profiles', '/entries', '/home-practice'];
-  for (let at = open.shift(); at !== undefined; at = open.shift()) {
-    if (pages.has(at)) continue;
-    const response = await request.get(address + at);
-    expect(response.status(), at).toBe(200);
-    const isPage = (response.headers()['content-type'] ?? '').includes('text/html');
-    const text = await response.text();
-    pages.set(at, plainPage(text));
-    if (isPage) open.push(...links(text));
-  }
-  return pages;
-}
 
 const command = (script: string, ...rest: string[]) =>
   new Promise<string>((resolve, reject) => {
@@ -133,13 +90,15 @@ test('a file of more than twenty megabytes comes in piece by piece while a class
     ).json()) as StudioFile;
     const some = small.people.filter(({ records }) => records.length > 20);
     const people: StudioFile['people'] = [];
+    // Laid out wide, as somebody's editor may have saved it: what counts here is its length.
+    const wide = (value: unknown) => JSON.stringify(value, null, 8);
     let bytes = 0;
     while (bytes < 21_000_000) {
       const one = some[people.length % some.length];
       people.push({ ...one, uid: randomUUID(), name: `Guest ${people.length + 1}` });
-      bytes += JSON.stringify(one).length;
+      bytes += wide(one).length;
     }
-    const body = Buffer.from(JSON.stringify({ ...small, people }));
+    const body = Buffer.from(wide({ ...small, people }));
     expect(body.length).toBeGreaterThan(20_000_000);
 
     const id = randomUUID();

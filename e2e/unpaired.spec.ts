@@ -1,20 +1,11 @@
 /** Ten thousand requests of somebody whom nobody let in: only pairing answers, and nothing breaks. */
 import { readdirSync, readFileSync } from 'node:fs';
+import http from 'node:http';
 import https from 'node:https';
 import tls from 'node:tls';
 import { expect, test } from './support';
 import { startOwnServer } from './ownServer';
-
-/** The same row of numbers each time: a failure can be looked at again. */
-function seeded(start: number) {
-  let state = start;
-  const next = () => {
-    state = (state * 1_664_525 + 1_013_904_223) % 4_294_967_296;
-    return state / 4_294_967_296;
-  };
-  const pick = <T>(list: readonly T[]): T => list[Math.floor(next() * list.length)];
-  return { next, pick };
-}
+import { seeded } from './seeded';
 
 const readBuilt = (file: string) => JSON.parse(readFileSync(`.next/${file}`, 'utf8')) as object;
 
@@ -125,9 +116,10 @@ interface Answer {
   readonly body: string;
 }
 
-function ask(agent: https.Agent, door: URL, one: ReturnType<typeof wild>): Promise<Answer | null> {
+function ask(agent: http.Agent, door: URL, one: ReturnType<typeof wild>): Promise<Answer | null> {
   return new Promise((resolve) => {
-    const request = https.request(
+    const send = door.protocol === 'https:' ? https.request : http.request;
+    const request = send(
       {
         agent,
         host: door.hostname,
@@ -247,6 +239,51 @@ test('ten thousand requests of a stranger: nothing falls over, leaks or is told'
     });
     expect(pair?.status).toBe(200);
     expect(await whole()).toBe(before);
+  } finally {
+    agent.destroy();
+    await server.stop();
+  }
+});
+
+test('two thousand requests at a locked desk: nothing but the sign-in answers', async ({
+  request,
+}) => {
+  test.setTimeout(600_000);
+  const server = await startOwnServer(request, { port: 3243, isSeeded: true });
+  const agent = new http.Agent({ keepAlive: true, maxSockets: 8 });
+  try {
+    const set = await request.post(`${server.address}/desk/change`, {
+      data: { present: '', passphrase: 'a long enough word', name: 'Vera' },
+      headers: { origin: server.address },
+    });
+    expect(set.status()).toBe(200);
+    const random = seeded(33);
+    const desk = new URL(server.address);
+    const told: string[] = [];
+    let answers = 0;
+    for (let round = 0; round < 250; round += 1) {
+      await Promise.all(
+        Array.from({ length: 8 }, async () => {
+          const one = wild(random);
+          // Whoever sits there sends what the pages themselves would send.
+          const own: Record<string, string> = random.next() < 0.5 ? { origin: server.address } : {};
+          const answer = await ask(agent, desk, { ...one, headers: { ...one.headers, ...own } });
+          if (answer === null) return;
+          answers += 1;
+          const meant = new URL(one.path.replace(/^\/+/, '/'), desk).pathname;
+          const isOpen =
+            meant === '/desk' ||
+            meant === '/icon.svg' ||
+            scripts.includes(meant) ||
+            one.method === 'OPTIONS';
+          const says = `${one.method} ${one.path} ${JSON.stringify(one.headers)}: ${answer.status}`;
+          if (answer.status >= 500 || (answer.status < 300 && !isOpen)) told.push(says);
+          if (/Anselm|Bettina/.test(answer.body)) told.push(`${says}, with a name`);
+        }),
+      );
+    }
+    expect(told).toEqual([]);
+    expect(answers).toBeGreaterThan(1800);
   } finally {
     agent.destroy();
     await server.stop();

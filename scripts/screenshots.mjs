@@ -20,7 +20,7 @@ const views = [
   { name: 'checks', path: '/checks?minutes=12' },
   { name: 'record', path: '/record', height: 900, until: /^Kick to the wall, block in hands, 1/ },
   { name: 'home-practice', path: '/people/2/home' },
-  { name: 'course', path: '/courses/1' },
+  { name: 'settings', path: '/settings', fullPage: true },
   { name: 'profile-dark', path: '/profiles/own-1', dark: true },
   { name: 'card', path: '/people/4/card', fullPage: true },
   { name: 'bench', path: '/bench?person=3' },

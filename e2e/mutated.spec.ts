@@ -1,0 +1,120 @@
+/**
+ * Files of a studio with one thing in them changed at random: each is refused with words, or taken in
+ * and then every page opens.
+ */
+import { randomUUID } from 'node:crypto';
+import type { StudioFile } from '@/core/cli/studioFile';
+import { startOwnServer } from './ownServer';
+import { readEverything } from './pages';
+import { seeded } from './seeded';
+import { expect, test } from './support';
+
+type Json = null | boolean | number | string | Json[] | { [key: string]: Json };
+type Place = readonly [holder: Record<string, Json>, key: string];
+
+/** Every value of a tree, and where it hangs. */
+function places(tree: Json, found: Place[] = []): Place[] {
+  if (tree === null || typeof tree !== 'object') return found;
+  const holder = tree as Record<string, Json>;
+  for (const key of Object.keys(holder)) {
+    found.push([holder, key]);
+    places(holder[key], found);
+  }
+  return found;
+}
+
+const odd: Readonly<Record<'number' | 'string' | 'other', readonly Json[]>> = {
+  number: [-5, 0, 1e308, -1e308, 0.5, 1e-9, 99_999, 2_147_483_648, 3.1, '7', null, true, -0, 61],
+  string: [
+    '',
+    'made-up',
+    '2026-02-30',
+    '0000-00-00',
+    '99999-01-01',
+    '99:99',
+    '24:00',
+    'own-1',
+    '__proto__',
+    'constructor',
+    'x'.repeat(5000),
+    '\u0000',
+    '\u202eevil\u2066',
+    '\ud800',
+    '=1+1',
+    '../../x',
+    '<b>x</b>',
+    7,
+    null,
+    [],
+  ],
+  other: [null, [], {}, 'x', -1, [null], [[]]],
+};
+
+const kindOf = (value: Json) =>
+  typeof value === 'number' ? 'number' : typeof value === 'string' ? 'string' : 'other';
+
+const count = { people: 140, courses: 60 } as const;
+
+test('what is taken in never keeps a page from opening', async ({ request }) => {
+  test.setTimeout(600_000);
+  const server = await startOwnServer(request, { port: 3242, isSeeded: true });
+  try {
+    const random = seeded(5);
+    const whole = (await (
+      await request.get(`${server.address}/settings/studio`)
+    ).json()) as StudioFile;
+    const headers = { origin: server.address };
+    const take = async (file: object) => {
+      const id = randomUUID();
+      await request.post(`${server.address}/settings/upload?id=${id}&at=0`, {
+        data: Buffer.from(JSON.stringify(file)),
+        headers: { ...headers, 'content-type': 'application/octet-stream' },
+      });
+      const answer = await request.post(
+        `${server.address}/settings/import?id=${id}&kind=studio&final=yes`,
+        { headers },
+      );
+      expect(answer.status()).toBe(200);
+      const last = JSON.parse((await answer.text()).trim().split('\n').at(-1)!) as {
+        outcome: { ok: boolean; problems?: Record<string, string> };
+      };
+      if (!last.outcome.ok) {
+        // Words about the place, never the general sentence of something that went wrong.
+        const words = Object.values(last.outcome.problems!).join(' ');
+        expect(words).toMatch(/^Line \d+|line \d+|There is no field/);
+      }
+      return last.outcome.ok;
+    };
+    const changed = <T>(one: T): T => {
+      const copy = JSON.parse(JSON.stringify(one)) as Json;
+      const all = places(copy);
+      const [holder, key] = random.pick(all);
+      holder[key] = random.pick(odd[kindOf(holder[key])]);
+      return copy as T;
+    };
+    const taken = { people: 0, courses: 0 };
+    for (let index = 0; index < count.people; index += 1) {
+      const uid = randomUUID();
+      const one = { ...random.pick(whole.people), uid, name: `Guest ${index}` };
+      // Short stories: so that what somebody is comes up as often as what they did.
+      const short = { ...one, records: one.records.slice(-2), attempts: one.attempts.slice(-1) };
+      const file = { ...whole, people: [{ ...changed(short) }], courses: whole.courses };
+      if (await take(file)) taken.people += 1;
+    }
+    for (let index = 0; index < count.courses; index += 1) {
+      const course = { ...random.pick(whole.courses), ref: 900 + index, name: `Course ${index}` };
+      const few = { ...course, plans: course.plans.slice(-1), classes: [] };
+      const file = { ...whole, people: [], courses: [changed(few)] };
+      if (await take(file)) taken.courses += 1;
+    }
+    console.log(`Taken in: ${taken.people} people, ${taken.courses} courses`);
+    expect(taken.people).toBeGreaterThan(10);
+    expect(taken.courses).toBeGreaterThan(3);
+    const pages = await readEverything(request, server);
+    expect(pages.size).toBeGreaterThan(60 + taken.people);
+    // Nothing had to be set aside: the door is as strict as the pages.
+    expect(pages.get('/settings')).not.toContain('Set aside');
+  } finally {
+    await server.stop();
+  }
+});

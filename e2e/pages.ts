@@ -1,0 +1,46 @@
+/** Every page of a server, read as its readers see them. */
+import type { APIRequestContext } from '@playwright/test';
+import type { OwnServer } from './ownServer';
+
+/** A page as its reader sees it: without scripts, and without what is new at every request. */
+const plainPage = (html: string) =>
+  html
+    .replace(/<script\b[^>]*>[\s\S]*?<\/script>/g, '')
+    .replace(/<link\b[^>]*>/g, '')
+    .replace(/ nonce="[^"]*"/g, '')
+    // The clocks on the wall and in a calendar file.
+    .replace(/>\d{2}:\d{2}<\/strong>/g, '>')
+    .replace(/^DTSTAMP:.*$/gm, '');
+
+/** Where two texts begin to differ, with a little of both; null where they do not. */
+export function findDifference(one: string, other: string): string | null {
+  if (one === other) return null;
+  let at = 0;
+  while (one[at] === other[at]) at += 1;
+  const near = (text: string) => text.slice(Math.max(0, at - 60), at + 100);
+  return `${near(one)}\n${near(other)}`;
+}
+
+const links = (html: string) =>
+  [...html.matchAll(/<a\b[^>]*\bhref="(\/[^"#]*)"/g)].map(([, href]) =>
+    href.replace(/&amp;/g, '&'),
+  );
+
+/** Every page that can be reached by following links, as it stands. */
+export async function readEverything(
+  request: APIRequestContext,
+  { address }: OwnServer,
+): Promise<ReadonlyMap<string, string>> {
+  const pages = new Map<string, string>();
+  const open = ['/', '/settings', '/devices', '/record', '/profiles', '/entries', '/home-practice'];
+  for (let at = open.shift(); at !== undefined; at = open.shift()) {
+    if (pages.has(at)) continue;
+    const response = await request.get(address + at);
+    if (response.status() !== 200) throw new Error(`${at}: ${response.status()}`);
+    const isPage = (response.headers()['content-type'] ?? '').includes('text/html');
+    const text = await response.text();
+    pages.set(at, plainPage(text));
+    if (isPage) open.push(...links(text));
+  }
+  return pages;
+}
