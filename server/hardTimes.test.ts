@@ -1,6 +1,6 @@
 /** Two processes at one studio: each gets its turn, none takes the other's place. */
 import { spawn, spawnSync } from 'node:child_process';
-import { existsSync, readdirSync } from 'node:fs';
+import { existsSync, readFileSync, readdirSync } from 'node:fs';
 import path from 'node:path';
 import Database from 'better-sqlite3';
 import { lockFolder } from '@/db/folder';
@@ -9,7 +9,9 @@ import { seedDemo } from '@/demo/course';
 import { today } from './clock';
 import { makeCopyNow } from './copies/copies';
 import { closeDatabase, database, databaseFile } from './database';
+import { isErasePending, retryErasing } from './erasing';
 import { beginClass } from './floor';
+import { deletePerson } from './peopleChanges';
 import { addPerson, must, withThrowawayStudio } from './testing';
 import { send, tapsOf } from './testingFloor';
 
@@ -62,6 +64,40 @@ it('takes taps in while a copy is made', async () => {
   copy.close();
   // A moment of it: never more than there were, and whole in itself.
   expect(held).toBeLessThanOrEqual(taps);
+});
+
+it('says that erasing is pending while something keeps the log open, and finishes it later', async () => {
+  const id = addPerson('Wilhelmine Unverwechselbar');
+  const reader = new Database(databaseFile(), { readonly: true });
+  reader.exec('BEGIN');
+  reader.prepare('SELECT count(*) FROM person').get();
+  expect(must(await deletePerson(id))).toMatchObject({ isErasePending: true });
+  expect(listPeople(database())).toEqual([]);
+  expect(isErasePending()).toBe(true);
+  reader.exec('COMMIT');
+  reader.close();
+  retryErasing();
+  expect(isErasePending()).toBe(false);
+  const files = ['', '-wal']
+    .map((extra) => databaseFile() + extra)
+    .filter((one) => existsSync(one));
+  for (const file of files) {
+    expect(readFileSync(file).includes('Unverwechselbar')).toBe(false);
+  }
+});
+
+it('erases somebody where there is no room left for the file to grow', async () => {
+  const id = addPerson('Wilhelmine Unverwechselbar');
+  for (let count = 0; count < 40; count += 1) addPerson(`Somebody ${count}`);
+  const pages = database().get<{ page_count: number }>('PRAGMA page_count')!.page_count;
+  database().run(`PRAGMA max_page_count = ${pages}`);
+  // What is written over needs no room of its own: the person goes, and their words with them.
+  expect(must(await deletePerson(id))).toMatchObject({ isErasePending: false });
+  database().run('PRAGMA max_page_count = 1073741823');
+  expect(listPeople(database()).map(({ name }) => name)).not.toContain(
+    'Wilhelmine Unverwechselbar',
+  );
+  expect(readFileSync(databaseFile()).includes('Unverwechselbar')).toBe(false);
 });
 
 const reset = () =>
