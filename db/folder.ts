@@ -30,6 +30,13 @@ export function markFolder(folder: string): void {
   );
 }
 
+/** Undoes what was begun in a folder that was new, when nothing came of it. */
+export function clearNewFolder(folder: string): void {
+  for (const name of [markName, ...['', '-wal', '-shm'].map((extra) => studioFileName + extra)]) {
+    rmSync(pathIn(folder, name), { force: true });
+  }
+}
+
 const whoShape = z.object({ pid: z.int(), port: z.int().nullable() });
 export type Server = z.infer<typeof whoShape>;
 

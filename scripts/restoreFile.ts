@@ -1,7 +1,7 @@
 /** Takes a file back into the folder of LEVITAR_DATA; see restore.mjs. */
 import { openSync, readSync, closeSync, rmSync, statSync } from 'node:fs';
 import path from 'node:path';
-import { FolderBusyError, isNewFolder } from '@/db/folder';
+import { clearNewFolder, FolderBusyError, isNewFolder } from '@/db/folder';
 import { readSealHeader, SealProblem, unsealFile } from '@/db/sealing.mjs';
 import { StudioTrouble } from '@/db/trouble';
 import { restoreFile } from '@/server/copies/restore';
@@ -44,9 +44,11 @@ async function restore(file: string): Promise<Outcome<unknown>> {
 }
 
 try {
+  const wasNew = isNewFolder(dataFolder());
   holdFolder();
   const outcome = await restore(process.argv[2]);
   endDatabase();
+  if (!outcome.ok && wasNew) clearNewFolder(dataFolder());
   if (outcome.ok) console.log(`Taken back into ${dataFolder()}. Start with: npm start`);
   else {
     console.error(Object.values(outcome.problems).join(' '));

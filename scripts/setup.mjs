@@ -144,7 +144,8 @@ const singles = [
 ];
 
 function newestChange(file) {
-  if (!existsSync(file)) return 0;
+  // Tests are no part of what is built.
+  if (!existsSync(file) || /\.test\.tsx?$/.test(file)) return 0;
   const stats = statSync(file);
   if (!stats.isDirectory()) return stats.mtimeMs;
   return Math.max(
