@@ -1,6 +1,6 @@
 import { exportClass } from '@/server/classViews';
 import { readCourseParam } from '@/server/courseParam';
-import { teacherRoute } from '@/server/guarded';
+import { exportRoute } from '@/server/exportRoute';
 
 /** The coming class as a file. It holds health notes: only for whoever teaches it. */
 function answer(request: Request): Response {
@@ -17,4 +17,4 @@ function answer(request: Request): Response {
   });
 }
 
-export const GET = teacherRoute(answer);
+export const GET = exportRoute(answer);

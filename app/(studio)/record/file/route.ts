@@ -1,6 +1,6 @@
 import { readCourseParam } from '@/server/courseParam';
 import { readCourseRecord, recordCsv, recordKinds } from '@/server/record';
-import { teacherRoute } from '@/server/guarded';
+import { exportRoute } from '@/server/exportRoute';
 
 /** The figures behind one chart. */
 function answer(request: Request): Response {
@@ -22,4 +22,4 @@ function answer(request: Request): Response {
   });
 }
 
-export const GET = teacherRoute(answer);
+export const GET = exportRoute(answer);

@@ -1,11 +1,7 @@
 import { peopleCsv } from '@/server/recordTable';
-import { teacherRoute } from '@/server/guarded';
-import { readAsker } from '@/server/asker';
-import { askingAs } from '@/server/asking';
-import { noteExport } from '@/server/studioFile';
+import { exportRoute } from '@/server/exportRoute';
 
-function answer(request: Request): Response {
-  askingAs(readAsker(request.headers), noteExport);
+function answer(): Response {
   return new Response(`${peopleCsv()}\r\n`, {
     headers: {
       'Content-Type': 'text/csv; charset=utf-8',
@@ -15,4 +11,4 @@ function answer(request: Request): Response {
   });
 }
 
-export const GET = teacherRoute(answer);
+export const GET = exportRoute(answer);

@@ -1,12 +1,8 @@
 import { recordsCsv } from '@/server/recordTable';
 import { streamText } from '@/server/stream';
-import { teacherRoute } from '@/server/guarded';
-import { readAsker } from '@/server/asker';
-import { askingAs } from '@/server/asking';
-import { noteExport } from '@/server/studioFile';
+import { exportRoute } from '@/server/exportRoute';
 
-function answer(request: Request): Response {
-  askingAs(readAsker(request.headers), noteExport);
+function answer(): Response {
   return new Response(streamText(recordsCsv()), {
     headers: {
       'Content-Type': 'text/csv; charset=utf-8',
@@ -16,4 +12,4 @@ function answer(request: Request): Response {
   });
 }
 
-export const GET = teacherRoute(answer);
+export const GET = exportRoute(answer);

@@ -1,17 +1,13 @@
 import { exportPerson } from '@/server/exportPerson';
 import { readPersonId } from '@/server/personId';
-import { teacherRoute } from '@/server/guarded';
-import { readAsker } from '@/server/asker';
-import { askingAs } from '@/server/asking';
-import { noteExport } from '@/server/studioFile';
+import { exportRoute } from '@/server/exportRoute';
 
 interface RouteContext {
   readonly params: Promise<{ readonly id: string }>;
 }
 
 /** Everything about one person as one file. Its name names nobody. */
-async function answer(request: Request, { params }: RouteContext): Promise<Response> {
-  askingAs(readAsker(request.headers), noteExport);
+async function answer(_request: Request, { params }: RouteContext): Promise<Response> {
   const id = readPersonId((await params).id);
   const file = id === null ? null : exportPerson(id);
   if (file === null) return new Response('There is no such person.', { status: 404 });
@@ -24,4 +20,4 @@ async function answer(request: Request, { params }: RouteContext): Promise<Respo
   });
 }
 
-export const GET = teacherRoute(answer);
+export const GET = exportRoute(answer);

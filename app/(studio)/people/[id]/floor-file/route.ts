@@ -1,6 +1,6 @@
 import { readPersonId } from '@/server/personId';
 import { floorDaysCsv, readFloorDays } from '@/server/record';
-import { teacherRoute } from '@/server/guarded';
+import { exportRoute } from '@/server/exportRoute';
 
 /** One person's evenings on the floor as a table. */
 async function answer(
@@ -18,4 +18,4 @@ async function answer(
   });
 }
 
-export const GET = teacherRoute(answer);
+export const GET = exportRoute(answer);
