@@ -1,4 +1,12 @@
-import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync } from 'node:fs';
+import {
+  existsSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import Database from 'better-sqlite3';
@@ -83,6 +91,37 @@ describe('opening the database', () => {
     kept.close();
     expect(addPerson()).toBe(1);
   });
+
+  it.each([
+    ['a file of one byte', 'empty', null],
+    ['nothing but a head', 'empty', 'VACUUM'],
+    ['tables of something else', 'foreign', 'CREATE TABLE x (a)'],
+  ])('never puts a studio in the place of %s', (_name, kind, sqlText) => {
+    open().close();
+    rmSync(file);
+    if (sqlText === null) writeFileSync(file, 'x');
+    else {
+      const raw = new Database(file);
+      raw.exec(sqlText);
+      raw.close();
+    }
+    opened = undefined;
+    const before = readFileSync(file);
+    expect(() => openDatabase(file)).toThrow(expect.objectContaining({ kind }));
+    expect(readFileSync(file).equals(before)).toBe(true);
+  });
+
+  it.each(['DROP TABLE person_length', 'ALTER TABLE person DROP COLUMN consent'])(
+    'takes a studio for damaged after %s',
+    (change) => {
+      open().close();
+      const raw = new Database(file);
+      raw.exec(change);
+      raw.close();
+      opened = undefined;
+      expect(() => openDatabase(file)).toThrow(expect.objectContaining({ kind: 'damaged' }));
+    },
+  );
 
   it('refuses a database from a newer version and leaves every byte of it', () => {
     open().close();

@@ -2,8 +2,9 @@ import { chmodSync, existsSync, mkdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import Database from 'better-sqlite3';
 import { drizzle } from 'drizzle-orm/better-sqlite3';
+import { is } from 'drizzle-orm';
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator';
-import type { BaseSQLiteDatabase } from 'drizzle-orm/sqlite-core';
+import { getTableConfig, SQLiteTable, type BaseSQLiteDatabase } from 'drizzle-orm/sqlite-core';
 import { copyFileWhole } from './copyFile';
 import { hasContent, isNewFolder, markFolder } from './folder';
 import { assertWhole, NewerDatabaseError, StudioTrouble, toTrouble } from './trouble';
@@ -44,9 +45,12 @@ function lookInto(file: string): { readonly applied: number } {
     assertWhole(raw, file);
     const applied = newestApplied(raw);
     const tables = raw.prepare(`SELECT count(*) AS count FROM sqlite_master`).get();
-    // A database of something else is not made into a studio.
-    if (applied === 0 && (tables as { count: number }).count > 0)
-      throw new StudioTrouble('foreign', file);
+    if (applied === 0) {
+      // A database of something else is not made into a studio; nor is what SQLite takes for an
+      // empty one, such as a file of a few bytes.
+      const isEmpty = (tables as { count: number }).count === 0;
+      throw new StudioTrouble(isEmpty ? 'empty' : 'foreign', file);
+    }
     return { applied };
   } finally {
     raw.close();
@@ -112,6 +116,19 @@ export function openCopy(file: string, { isNew = false } = {}): OpenDatabase {
   }
 }
 
+/** @throws StudioTrouble `damaged` when a table or a column of ours is not there */
+function assertComplete(raw: Database.Database, file: string): void {
+  const columns = raw.prepare('SELECT name FROM pragma_table_info(?)').pluck();
+  for (const table of Object.values(schema)) {
+    if (!is(table, SQLiteTable)) continue;
+    const config = getTableConfig(table);
+    const there = new Set(columns.all(config.name));
+    if (!config.columns.every(({ name }) => there.has(name))) {
+      throw new StudioTrouble('damaged', file);
+    }
+  }
+}
+
 /** Opens, migrates and prepares; the caller has made sure that there is something to open. */
 function connect(file: string): OpenDatabase {
   const raw = new Database(file);
@@ -126,6 +143,7 @@ function connect(file: string): OpenDatabase {
     chmodSync(file, 0o600);
     const db = drizzle(raw, { schema });
     migrate(db, { migrationsFolder });
+    assertComplete(raw, file);
     // A transaction that began by reading cannot wait for somebody else's writing: it would be
     // refused at once. Every one of ours takes its turn at the beginning instead.
     const begin = db.transaction.bind(db);

@@ -38,6 +38,7 @@ export function setBadRowsAside(db: Db, nowMs: number): number {
       );
     }
   }
+  count += setOrphansAside(db, nowMs);
   for (const rule of rules) {
     // A row may be wrong in several ways: it is looked at until nothing is found.
     for (let round = 0; round < 6; round += 1) {
@@ -64,6 +65,44 @@ export function setBadRowsAside(db: Db, nowMs: number): number {
         }
       }
       if (changed === 0) break;
+    }
+  }
+  return count;
+}
+
+interface Orphan {
+  readonly table: string;
+  readonly rowid: number;
+  readonly fkid: number;
+}
+
+/**
+ * Rows that belong to somebody or something that is not there. Where a row may do without (a record
+ * whose class is gone), it stays and only lets go; else it is set aside.
+ *
+ * @returns how many
+ */
+function setOrphansAside(db: Db, nowMs: number): number {
+  let count = 0;
+  // What goes may have had rows of its own.
+  for (let round = 0; round < 6; round += 1) {
+    const orphans = db.all<Orphan>(sql`PRAGMA foreign_key_check`);
+    if (orphans.length === 0) break;
+    for (const { table, rowid, fkid } of orphans) {
+      const name = sql.identifier(table);
+      const row = db.get<Row | undefined>(sql`SELECT * FROM ${name} WHERE rowid = ${rowid}`);
+      // Two of its ties may have been loose.
+      if (row === undefined) continue;
+      const tie = db.get<{ column: string; rule: string }>(
+        sql`SELECT "from" AS "column", on_delete AS "rule" FROM pragma_foreign_key_list(${table})
+          WHERE id = ${fkid}`,
+      );
+      count += 1;
+      const words = 'A row belongs to nobody and nothing that is here.';
+      db.insert(setAside).values({ place: table, words, row, onMs: nowMs }).run();
+      if (tie.rule === 'SET NULL') {
+        db.run(sql`UPDATE ${name} SET ${sql.identifier(tie.column)} = NULL WHERE rowid = ${rowid}`);
+      } else db.run(sql`DELETE FROM ${name} WHERE rowid = ${rowid}`);
     }
   }
   return count;

@@ -1,4 +1,5 @@
 /** Rows that nobody of ours would have written: set aside with a sentence, and what restricts stays. */
+import Database from 'better-sqlite3';
 import { findPerson, listCoursePeople, listPeople } from '@/db/people';
 import { listRecords } from '@/db/records';
 import { markOf } from '@/db/removal';
@@ -7,7 +8,7 @@ import { setBadRowsAside } from '@/db/setAside';
 import { changeCare, recordCheck } from './changes';
 import { nowMs, today } from './clock';
 import { changeEnrolment } from './courseChanges';
-import { database } from './database';
+import { closeDatabase, database, databaseFile } from './database';
 import { dropAside, readSetAside, readSetAsideLines, takeBack } from './diary';
 import { finishErasing, isErasePending, noteErasing } from './erasing';
 import { deletePerson } from './peopleChanges';
@@ -41,6 +42,27 @@ it('sets bad rows aside, one by one, and leaves the sound ones', () => {
     name: 'Bo',
     height_m: 17,
   });
+  expect(setBadRowsAside(db, nowMs())).toBe(0);
+});
+
+it('sets aside what belongs to nobody, and lets go of a class that is gone', () => {
+  const [ada, bo] = [addPerson('Ada'), addPerson('Bo')];
+  const course = addCourse();
+  must(changeEnrolment(course, bo, true));
+  must(recordCheck(ada, recordForm()));
+  must(recordCheck(bo, recordForm()));
+  closeDatabase();
+  const raw = new Database(databaseFile());
+  raw.pragma('foreign_keys = OFF');
+  raw.exec(`DELETE FROM person WHERE id = ${bo}`);
+  raw.exec(`UPDATE check_record SET class_id = 77 WHERE person_id = ${ada}`);
+  raw.close();
+  const db = database();
+  expect(setBadRowsAside(db, nowMs())).toBeGreaterThanOrEqual(3);
+  expect(db.all('PRAGMA foreign_key_check')).toEqual([]);
+  // Ada's record stands, without the class.
+  expect(listRecords(db, [ada])).toHaveLength(1);
+  expect(listRecords(db, [bo])).toEqual([]);
   expect(setBadRowsAside(db, nowMs())).toBe(0);
 });
 
