@@ -8,8 +8,9 @@ const plainPage = (html: string) =>
     .replace(/<script\b[^>]*>[\s\S]*?<\/script>/g, '')
     .replace(/<link\b[^>]*>/g, '')
     .replace(/ nonce="[^"]*"/g, '')
-    // The clocks on the wall and in a calendar file.
+    // Clocks: on the wall, of what is left, in a calendar file.
     .replace(/>\d{2}:\d{2}<\/strong>/g, '>')
+    .replace(/<output\b[^>]*>[\s\S]*?<\/output>/g, '')
     .replace(/^DTSTAMP:.*$/gm, '');
 
 /** Where two texts begin to differ, with a little of both; null where they do not. */
