@@ -82,6 +82,23 @@ describe('pins', () => {
     expect(verify(plan)).toEqual([]);
   });
 
+  it('that want a stage that is shut say why this one is, not one whose name begins alike', () => {
+    const [person, ...others] = prepared.people;
+    const why = { HB1: 'the first rung is closed', HB15: 'the late one waits for a way out' };
+    const closed = {
+      ...person,
+      shut: (['HB1', 'HB15'] as const).map((stage) => ({ stage, label: stage, why: why[stage] })),
+      options: person.options.filter(({ id }) => !id.startsWith('HB1')),
+    };
+    const pins: Pin[] = ['HB15', 'HB15+towel', 'HB1'].map((option) => ({
+      kind: 'student',
+      person: person.id,
+      option,
+    }));
+    const plan = compose({ pins }, { ...prepared, people: [closed, ...others] });
+    expect(plan.pins.map((one) => one.why)).toEqual([why.HB15, why.HB15, why.HB1]);
+  });
+
   it('that contradict each other leave a plan, and say so', () => {
     const person = prepared.people.find(({ options }) => options.length > 3)!;
     const [a, b] = person.options.map(({ id }) => id);

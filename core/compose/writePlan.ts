@@ -176,7 +176,9 @@ function reportPins(
     if (pin.kind === 'student') {
       const own = person.options.some((option) => option.id === pin.option);
       if (!own) {
-        const shut = person.shut.find(({ stage }) => pin.option.startsWith(stage));
+        // Variants of a stage are named after it, behind a plus.
+        const [wanted] = pin.option.split('+');
+        const shut = person.shut.find(({ stage }) => stage === wanted);
         return { pin, isKept: false, why: shut?.why ?? 'not open to this student tonight' };
       }
       const isKept = keepsPin(assignment[at], { option: pin.option, ...roundOf(pin) }, from);

@@ -30,8 +30,8 @@ export interface FloorPain {
   readonly place: PainPlace;
 }
 
-/** Holds in which the hips are over the heart: they count as time upside down. */
-const uprightHolds = ['forearm-plank-hold', 'plank-hold', 'hollow-hold'];
+/** Holds in which the hips stay level with the heart or below: no time upside down. */
+const levelHolds = ['forearm-plank-hold', 'plank-hold', 'hollow-hold'];
 
 const tenth = (seconds: number) => Math.round(seconds * 10) / 10;
 
@@ -159,7 +159,7 @@ export function secondsUpsideDown(state: FloorState): ReadonlyMap<string, number
   const add = (person: string, more: number) =>
     seconds.set(person, (seconds.get(person) ?? 0) + more);
   for (const hold of state.holds) {
-    if (hold.check !== null && uprightHolds.includes(hold.check)) continue;
+    if (hold.check !== null && levelHolds.includes(hold.check)) continue;
     if (needsWord(hold) || hold.settled === false) continue;
     for (const { person, down } of hold.people) {
       const until = down ?? hold.stopped;

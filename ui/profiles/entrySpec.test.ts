@@ -39,6 +39,15 @@ describe('entries from the forms', () => {
     expect(problems).toEqual([]);
   });
 
+  it.each([
+    ['headstand', 'head'],
+    ['forearm-stand', 'forearms'],
+    ['arm-balance', 'hands'],
+  ] as const)('stand on what carries the weight on their ladder: %s', (family, base) => {
+    const { gate } = toStageSpec({ ...stage, family, after: '', checks: ['l-hold'] });
+    expect(gate).toEqual([{ check: 'l-hold', base }]);
+  });
+
   it('ask for a way out where there is no support', () => {
     expect(toStageSpec({ ...stage, isFree: true, shape: '' })).toMatchObject({
       isFree: true,

@@ -1,4 +1,5 @@
 /** From what the forms hold to entries as the catalog reads them. */
+import { baseOfLadder } from '@/core/floor/follow';
 import type { CautionColumn } from '@/core/catalog/cautions';
 import { getCheck, checkIds, type CheckId } from '@/core/catalog/checks';
 import type { Region } from '@/core/catalog/regions';
@@ -40,7 +41,7 @@ const usualLoad = 0.7;
 /** Own stages are side lines: nothing shipped comes after them. */
 export function toStageSpec(form: StageForm): Record<string, unknown> {
   const [kind, name] = form.shape.split(':');
-  const base = form.family === 'handstand' || form.family === 'arm-balance' ? 'hands' : 'forearms';
+  const base = baseOfLadder[form.family];
   return {
     family: form.family,
     label: form.label,
@@ -51,7 +52,7 @@ export function toStageSpec(form: StageForm): Record<string, unknown> {
     dose: form.dose,
     gate: form.checks.map((check) => {
       const byBase = checkIds.includes(check as CheckId) && getCheck(check as CheckId).byBase;
-      return byBase ? { check, base } : { check };
+      return byBase && base !== null ? { check, base } : { check };
     }),
     faults: [],
     stepDown: form.stepDown,
