@@ -8,7 +8,7 @@ import type { Day } from '@/core/units/day';
 import { forgetInClasses } from './classPeople';
 import { saveSettings } from './courses';
 import type { Db } from './open';
-import { markOf } from './removal';
+import { forgetSetAside, markOf } from './removal';
 import {
   course,
   deskLock,
@@ -19,6 +19,7 @@ import {
   pairing,
   person,
   removedPerson,
+  setAside,
   tapDevice,
 } from './schema';
 
@@ -33,8 +34,20 @@ export function dropRemoved(copy: Db): void {
   );
   for (const { id, uid } of copy.select({ id: person.id, uid: person.uid }).from(person).all()) {
     if (!marks.has(markOf(uid))) continue;
+    forgetSetAside(copy, id, uid);
     forgetInClasses(copy, String(id));
     copy.delete(person).where(eq(person.id, id)).run();
+  }
+  dropSetAsidePeople(copy, marks);
+}
+
+/** Whoever was set aside as a whole is in no list of people. */
+function dropSetAsidePeople(copy: Db, marks: ReadonlySet<string>): void {
+  for (const { id, row } of copy.select().from(setAside).all()) {
+    const { uid } = row as { readonly uid?: unknown };
+    if (typeof uid === 'string' && marks.has(markOf(uid))) {
+      copy.delete(setAside).where(eq(setAside.id, id)).run();
+    }
   }
 }
 

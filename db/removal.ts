@@ -44,15 +44,17 @@ export function isRemoved(db: Db, uid: string): boolean {
   );
 }
 
+/** Drops what could not be read about somebody and was set aside; before their own rows go. */
+export function forgetSetAside(db: Db, id: number, uid: string): void {
+  db.run(sql`DELETE FROM set_aside WHERE json_extract(row, '$.person_id') = ${id}
+    OR json_extract(row, '$.uid') = ${uid} OR (place = 'decision'
+    AND json_extract(row, '$.rowid_') IN (SELECT id FROM decision WHERE person_id = ${id}))`);
+}
+
 /** Deletes a person and everything about them; with a uid, the mark stays behind. */
 export function removePerson(db: Db, id: number, uid: string | null, on: Day): void {
   forgetInClasses(db, String(id));
-  // Also what could not be read about them.
-  if (uid !== null) {
-    db.run(sql`DELETE FROM set_aside WHERE json_extract(row, '$.person_id') = ${id}
-      OR json_extract(row, '$.uid') = ${uid} OR (place = 'decision'
-      AND json_extract(row, '$.rowid_') IN (SELECT id FROM decision WHERE person_id = ${id}))`);
-  }
+  if (uid !== null) forgetSetAside(db, id, uid);
   db.delete(person).where(eq(person.id, id)).run();
   if (uid === null) return;
   db.insert(removedPerson)
@@ -79,6 +81,9 @@ export function eraseDeleted(db: Db): boolean {
   }
   return empty();
 }
+
+const hasTable = (raw: Database.Database, name: string): boolean =>
+  raw.prepare('SELECT 1 FROM sqlite_master WHERE name = ?').get(name) !== undefined;
 
 /** Who is to be taken out of the copies. */
 export interface Gone {
@@ -107,7 +112,10 @@ export function purgeCopies(copies: readonly string[], { id, uid, name }: Gone):
           const here = raw.prepare('SELECT id FROM person WHERE uid = ?').get(uid) as
             { readonly id: number } | undefined;
           // Plans, classes and taps of the copy name people as well.
-          if (here !== undefined) forgetInClasses(drizzle(raw, { schema }), String(here.id));
+          const db = drizzle(raw, { schema });
+          if (here !== undefined) forgetInClasses(db, String(here.id));
+          // Numbers begin at 1: nobody's, where the copy holds them set aside as a whole.
+          if (hasTable(raw, 'set_aside')) forgetSetAside(db, here?.id ?? 0, uid);
           raw.prepare('DELETE FROM person WHERE uid = ?').run(uid);
         } else if (path.basename(copy) === 'before-reset.sqlite') {
           raw.prepare('DELETE FROM person WHERE id = ? AND name = ?').run(id, name);
@@ -135,6 +143,8 @@ export function mergePeople(db: Db, keep: number, drop: number): void {
   const move = { personId: keep };
   db.update(checkRecord).set(move).where(eq(checkRecord.personId, drop)).run();
   db.update(savedSetup).set(move).where(eq(savedSetup.personId, drop)).run();
+  db.run(sql`UPDATE set_aside SET row = json_set(row, '$.person_id', ${keep})
+    WHERE json_extract(row, '$.person_id') = ${drop}`);
   db.update(clearance).set(move).where(eq(clearance.personId, drop)).run();
   db.update(stopSign).set(move).where(eq(stopSign.personId, drop)).run();
   db.update(painReport).set(move).where(eq(painReport.personId, drop)).run();

@@ -2,7 +2,7 @@
 import { and, eq, sql } from 'drizzle-orm';
 import { z } from 'zod';
 import type { Db } from './open';
-import { isRemoved } from './removal';
+import { isRemoved, type Gone } from './removal';
 import { setAside } from './schema';
 import { ofPerson, setBadRowsAside } from './setAside';
 
@@ -76,6 +76,13 @@ export function takePersonBack(
   // What else may have been wrong with it is set aside by itself.
   setBadRowsAside(db, nowMs);
   return parsed.data.name;
+}
+
+/** Who it is that was set aside as a whole; `null`: a row of another kind. */
+export function findSetAsidePerson(db: Db, id: number): Gone | null {
+  const kept = db.select().from(setAside).where(eq(setAside.id, id)).get();
+  const parsed = heldShape.safeParse(kept?.row);
+  return kept?.place === 'person' && parsed.success ? parsed.data : null;
 }
 
 /** Is there a whole person in a row that was set aside? */

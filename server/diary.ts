@@ -2,12 +2,15 @@
 import { listDiary } from '@/db/desk';
 import { z } from 'zod';
 import { dropSetAside, listSetAside } from '@/db/setAside';
-import { isWholePerson, takePersonBack } from '@/db/takeBack';
+import { removePerson } from '@/db/removal';
+import { findSetAsidePerson, isWholePerson, takePersonBack } from '@/db/takeBack';
 import { getSettings } from '@/db/courses';
 import { readHeight } from './bodyForm';
-import { nowMs } from './clock';
+import { noteInDiary } from './asking';
+import { nowMs, today } from './clock';
+import { purgeEverywhere } from './copies/purge';
 import { database } from './database';
-import { noteErasing } from './erasing';
+import { finishErasing, noteErasing } from './erasing';
 import { done, refuse, type Outcome } from './result';
 
 export const readDiary = (most: number) => listDiary(database(), most);
@@ -39,15 +42,23 @@ export function takeBack(input: unknown): Outcome<string> {
   return name === null ? refuse(gone) : done(name);
 }
 
-/** Drops for good what was set aside. */
-export function dropAside(input: unknown): Outcome {
+/** Drops for good what was set aside. A whole person is deleted with it, from the copies as well. */
+export async function dropAside(input: unknown): Promise<Outcome> {
   const id = z.int().positive().safeParse(input);
-  const isGone =
-    id.success &&
-    database().transaction((tx) => {
-      const hasDropped = dropSetAside(tx, id.data);
-      if (hasDropped) noteErasing(tx);
-      return hasDropped;
-    });
-  return isGone ? done(undefined) : refuse(gone);
+  if (!id.success) return refuse(gone);
+  const who = findSetAsidePerson(database(), id.data);
+  const isGone = database().transaction((tx) => {
+    const hasDropped = dropSetAside(tx, id.data);
+    if (!hasDropped) return false;
+    if (who !== null) {
+      removePerson(tx, who.id, who.uid, today());
+      noteInDiary(tx, 'deleted');
+    }
+    noteErasing(tx);
+    return true;
+  });
+  if (!isGone) return refuse(gone);
+  if (who !== null) await purgeEverywhere([who]);
+  finishErasing();
+  return done(undefined);
 }

@@ -1,6 +1,7 @@
 /** Five devices in one class, one of them lying: what the other four said stands to the letter. */
 import { toPains, toRecords, toSigns } from '@/core/floor/records';
 import { replay } from '@/core/floor/replay';
+import { seededRandom } from '@/core/random';
 import { queueRule } from '@/core/floor/queue';
 import { floorAct, type FloorAct, type Tap } from '@/core/floor/tap';
 import { listClassRecords, listTaps } from '@/db/floor';
@@ -15,13 +16,8 @@ import { begin, teacherTaps } from './testingFloor';
 
 withThrowawayStudio();
 
-/** The same row of numbers each time: a failure can be looked at again. */
 function seeded(start: number) {
-  let state = start;
-  const next = () => {
-    state = (state * 1_664_525 + 1_013_904_223) % 4_294_967_296;
-    return state / 4_294_967_296;
-  };
+  const next = seededRandom(start);
   return { next, below: (count: number) => Math.floor(next() * count) };
 }
 
