@@ -192,7 +192,7 @@ test('ten thousand requests of a stranger: nothing falls over, leaks or is told'
     const isOpen = ({ method, path }: ReturnType<typeof wild>) => {
       const meant = new URL(path.replace(/^\/+/, '/'), door).pathname;
       const isFile = meant === '/icon.svg' || scripts.includes(meant);
-      return meant === '/pair' || isFile || method === 'OPTIONS';
+      return meant === '/pair' || meant === '/pair/join' || isFile || method === 'OPTIONS';
     };
     let left = total - raw('').length * rawEach;
     const worker = async () => {
@@ -272,7 +272,7 @@ test('two thousand requests at a locked desk: nothing but the sign-in answers', 
           answers += 1;
           const meant = new URL(one.path.replace(/^\/+/, '/'), desk).pathname;
           const isOpen =
-            meant === '/desk' ||
+            ['/desk', '/desk/in', '/desk/recover'].includes(meant) ||
             meant === '/icon.svg' ||
             scripts.includes(meant) ||
             one.method === 'OPTIONS';
@@ -319,7 +319,7 @@ test('two thousand requests of an assistant: the running class answers, and noth
     const told: string[] = [];
     let answers = 0;
     const open = ['/floor', floor, '/floor/manifest.webmanifest', '/floor/sw.js', '/solver']
-      .concat(['/pair', '/pair/here', '/icon.svg'])
+      .concat(['/pair', '/pair/here', '/pair/join', '/icon.svg'])
       .concat(scripts);
     for (let round = 0; round < 250; round += 1) {
       await Promise.all(
