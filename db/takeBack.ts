@@ -84,7 +84,3 @@ export function findSetAsidePerson(db: Db, id: number): Gone | null {
   const parsed = heldShape.safeParse(kept?.row);
   return kept?.place === 'person' && parsed.success ? parsed.data : null;
 }
-
-/** Is there a whole person in a row that was set aside? */
-export const isWholePerson = (place: string, row: unknown): boolean =>
-  place === 'person' && heldShape.safeParse(row).success;

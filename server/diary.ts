@@ -3,7 +3,7 @@ import { listDiary } from '@/db/desk';
 import { z } from 'zod';
 import { dropSetAside, listSetAside } from '@/db/setAside';
 import { removePerson } from '@/db/removal';
-import { findSetAsidePerson, isWholePerson, takePersonBack } from '@/db/takeBack';
+import { findSetAsidePerson, takePersonBack } from '@/db/takeBack';
 import { getSettings } from '@/db/courses';
 import { readHeight } from './bodyForm';
 import { noteInDiary } from './asking';
@@ -19,12 +19,16 @@ export const readSetAside = () => listSetAside(database());
 
 /** The same for the page: whether a row is a whole person, who can come back. */
 export const readSetAsideLines = () =>
-  readSetAside().map(({ id, place, words, row }) => ({
-    id,
-    place,
-    words,
-    isPerson: isWholePerson(place, row),
-  }));
+  readSetAside().map(({ id, place, words }) => {
+    const who = place === 'person' ? findSetAsidePerson(database(), id) : null;
+    // Whose height it should be.
+    return {
+      id,
+      place,
+      words: who === null ? words : `${who.name}. ${words}`,
+      isPerson: who !== null,
+    };
+  });
 
 const backForm = z.strictObject({ id: z.int().positive(), height: z.string().trim().max(20) });
 const gone = { form: 'This is no longer here, or was deleted on request.' };

@@ -80,7 +80,11 @@ it('takes somebody back whose height was impossible, with all that is known of t
   setBadRowsAside(db, nowMs());
   expect(findPerson(db, bo)).toBeNull();
   const [line] = readSetAsideLines();
-  expect(line).toMatchObject({ place: 'person', isPerson: true });
+  expect(line).toMatchObject({
+    place: 'person',
+    isPerson: true,
+    words: expect.stringMatching(/^Bo\. /),
+  });
   expect(takeBack({ id: line.id, height: '17 m' })).toMatchObject({ ok: false });
   expect(takeBack({ id: line.id, height: '' })).toMatchObject({ ok: false });
   expect(must(takeBack({ id: line.id, height: '171' }))).toBe('Bo');
