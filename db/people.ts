@@ -5,6 +5,8 @@ import type { CautionId } from '@/core/catalog/cautions';
 import type { LadderId, StageKey } from '@/core/catalog/stage';
 import type { Care, Clearance, PainReport, SignReport } from '@/core/caution/care';
 import type { Consent } from '@/core/ladder/case';
+import type { KeptDistance } from '@/core/setups/kept';
+import { keptFromSaved } from '@/core/setups/saved';
 import type { Day } from '@/core/units/day';
 import type { Db } from './open';
 import {
@@ -15,6 +17,7 @@ import {
   personCaution,
   personLength,
   personRung,
+  savedSetup,
   stopSign,
 } from './schema';
 
@@ -45,6 +48,8 @@ export interface PersonRow {
   readonly painClearedOn: Day | null;
   readonly screenedOn: Day | null;
   readonly archivedOn: Day | null;
+  /** Distances found by trying, oldest first. */
+  readonly kept: readonly KeptDistance[];
   /** One rung on each ladder they have begun. */
   readonly present: Readonly<Partial<Record<LadderId, StageKey>>>;
 }
@@ -112,6 +117,14 @@ function assemble(db: Db, rows: readonly PersonRecord[]): PersonRow[] {
       .orderBy(painReport.id)
       .all(),
   );
+  const setups = byPerson(
+    db
+      .select()
+      .from(savedSetup)
+      .where(inArray(savedSetup.personId, ids))
+      .orderBy(savedSetup.id)
+      .all(),
+  );
   return rows.map((row) => {
     const own = lengths.get(row.id) ?? [];
     return {
@@ -144,6 +157,7 @@ function assemble(db: Db, rows: readonly PersonRecord[]): PersonRow[] {
       painClearedOn: row.painClearedOn,
       screenedOn: row.screenedOn,
       archivedOn: row.archivedOn,
+      kept: keptFromSaved(setups.get(row.id) ?? []),
       present: Object.fromEntries(
         (rungs.get(row.id) ?? []).map(({ family, stage }) => [family, stage]),
       ),

@@ -6,7 +6,7 @@ import { pieceSpec } from '@/core/catalog/ownPiece';
 import { isOwnPiece, pieceIds, type PieceId } from '@/core/catalog/pieces';
 import { profileChangesSchema } from '@/core/catalog/profileChanges';
 import { painPlaces, stopSigns } from '@/core/catalog/regions';
-import { shapeIds } from '@/core/catalog/shapes';
+import { savedOfIds } from '@/core/setups/saved';
 import { ladderIds } from '@/core/catalog/stage';
 import { assertRoom, roomFile } from '@/core/room/room';
 import { findDayNumber } from '@/core/units/day';
@@ -175,7 +175,7 @@ export const rules: readonly Rule[] = [
     find: ({ family, values }) => {
       const read = parseJson(values);
       const isSound =
-        isIn(shapeIds, family) &&
+        isIn(savedOfIds, family) &&
         typeof read === 'object' &&
         read !== null &&
         Object.values(read).every((one) => typeof one === 'number' && Number.isFinite(one));

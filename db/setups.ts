@@ -1,5 +1,5 @@
 import { and, asc, eq, inArray } from 'drizzle-orm';
-import type { FamilyId } from '@/core/posture/families';
+import type { SavedOf } from '@/core/setups/saved';
 import type { Day } from '@/core/units/day';
 import type { Db } from './open';
 import { savedSetup } from './schema';
@@ -7,8 +7,9 @@ import { savedSetup } from './schema';
 export interface SavedSetup {
   readonly id: number;
   readonly personId: number;
-  readonly family: FamilyId;
-  /** Dial values, metres and degrees. */
+  /** A shape of the bench, or a set-up. */
+  readonly family: SavedOf;
+  /** Dial values of a shape, distances of a set-up; metres and degrees. */
   readonly values: Readonly<Record<string, number>>;
   readonly note: string;
   readonly savedOn: Day;

@@ -4,7 +4,9 @@ import type { PieceCount } from '@/core/catalog/pieces';
 import type { School } from '@/core/catalog/school';
 import { openCase, type OpenedCase } from '@/core/ladder/case';
 import type { Evidence } from '@/core/readiness/record';
-import { forearmKickSetup } from '@/core/setup/forearmKick';
+import { toSetupInput } from '@/core/ladder/sized';
+import { forearmKickSetup } from '@/core/setups/forearmKick';
+import { keptDistances } from '@/core/setups/registry';
 import type { Day } from '@/core/units/day';
 import { careOf, type PersonRow } from '@/db/people';
 
@@ -20,8 +22,9 @@ const restPieces = ['blanket', 'bolster-rectangular', 'bolster-round', 'chair'];
 export function findEquipment(
   person: PersonRow,
   evidence: Evidence,
-  { school, pieces }: CaseContext,
+  context: CaseContext,
 ): EquipmentId[] {
+  const { school, pieces } = context;
   const has = (id: string) => pieces.some(({ piece, count }) => piece === id && count > 0);
   const equipment: EquipmentId[] = [];
   if (has('wedge')) equipment.push('wedge');
@@ -29,20 +32,21 @@ export function findEquipment(
   // A lift is only looked for where the head is known to come near the floor.
   const clearance = school.checks.get('head-clearance');
   const newest = evidence['head-clearance']?.at(-1);
-  if (clearance && newest && newest.value < clearance.bar && canLift(person, school, pieces)) {
+  if (clearance && newest && newest.value < clearance.bar && canLift(person, evidence, context)) {
     equipment.push('forearm-lift');
   }
   return equipment;
 }
 
 /** Can the cupboard make the firm lift this body needs under both forearms? */
-function canLift(person: PersonRow, school: School, pieces: readonly PieceCount[]): boolean {
-  const { lift } = forearmKickSetup({
-    body: resolveBody(person.body),
-    profile: school.profile.origin,
-    settings: school.settings,
-    pieces,
-  });
+function canLift(person: PersonRow, evidence: Evidence, context: CaseContext): boolean {
+  const { lift } = forearmKickSetup(
+    toSetupInput(
+      { school: context.school, evidence, asOf: context.day },
+      { body: resolveBody(person.body), kept: keptDistances(person.kept) },
+      context.pieces,
+    ),
+  );
   return lift !== null;
 }
 

@@ -3,9 +3,11 @@ import { z } from 'zod';
 import { resolveBody } from '@/core/body/body';
 import { lengthIds, lengthTable } from '@/core/body/lengths';
 import { cautionTable } from '@/core/catalog/cautions';
-import { shapeIds } from '@/core/catalog/shapes';
-import { getDials, toPosture } from '@/core/posture/handles';
-import { computeLoads } from '@/core/posture/loads';
+import { distanceWords } from '@/core/setups/distanceWords';
+import { getSetup, keptDistances, type SetupId } from '@/core/setups/registry';
+import { isShapeId, keptFromSaved, savedOfIds } from '@/core/setups/saved';
+import { getDials, toPosture } from '@/core/shapes/values';
+import { computeLoads } from '@/core/shapes/loads';
 import { InputProblem } from '@/core/problem';
 import { parseHeight, parseLength, type LengthUnits } from '@/core/units/length';
 import { lineOf, wordsOf } from '@/core/units/text';
@@ -168,9 +170,13 @@ export function notePainGone(id: unknown): Outcome {
 }
 
 const mostNote = 300;
+/** Further than anything in a room is set out, metres. */
+const mostKeptM = 2.5;
+/** With a block in the hands every distance of the kick is there. */
+const everyBlock = [{ piece: 'foam-block', count: 2 }] as const;
 
 const setupForm = z.strictObject({
-  family: z.enum(shapeIds, 'This shape is not in our list.'),
+  family: z.enum(savedOfIds, 'This is neither a shape nor a set-up of our list.'),
   values: z.record(z.string(), z.number('Write a number.')),
   note: z
     .string()
@@ -187,6 +193,14 @@ export function keepSetup(id: unknown, input: unknown): Outcome<number> {
     const who = personId.safeParse(id);
     const person = who.success ? findPerson(tx, who.data) : null;
     if (person === null) return refuse(gone);
+    if (!isShapeId(family)) {
+      const problems = findKeptProblems(family, values, person);
+      if (problems !== null) return refuse(problems);
+      const row = { personId: person.id, family, values, note: note.trim(), savedOn: today() };
+      const added = done(addSetup(tx, row));
+      judgeInRunningClasses(tx, person.id);
+      return added;
+    }
     for (const { parameter, low, high, label } of getDials(family)) {
       const value = values[parameter];
       if (value === undefined || value < low - 1e-9 || value > high + 1e-9) {
@@ -203,7 +217,9 @@ export function keepSetup(id: unknown, input: unknown): Outcome<number> {
       throw error;
     }
     const setup = { personId: person.id, family, values, note: note.trim(), savedOn: today() };
-    return done(addSetup(tx, setup));
+    const added = done(addSetup(tx, setup));
+    judgeInRunningClasses(tx, person.id);
+    return added;
   });
 }
 
@@ -211,11 +227,48 @@ export function dropSetup(id: unknown, setupId: unknown): Outcome {
   const who = personId.safeParse(id);
   const setup = personId.safeParse(setupId);
   if (!who.success || !setup.success) return refuse(gone);
-  return database().transaction((tx) =>
-    removeSetup(tx, who.data, setup.data)
-      ? done(undefined)
-      : refuse({ form: 'This set-up was already taken back.' }),
-  );
+  return database().transaction((tx) => {
+    if (!removeSetup(tx, who.data, setup.data)) {
+      return refuse({ form: 'This set-up was already taken back.' });
+    }
+    judgeInRunningClasses(tx, who.data);
+    return done(undefined);
+  });
+}
+
+/** What is wrong with figures of a set-up that somebody found by trying; `null`: nothing. */
+function findKeptProblems(
+  setup: SetupId,
+  values: Readonly<Record<string, number>>,
+  { body }: PersonRow,
+): Record<string, string> | null {
+  const size = resolveBody(body);
+  const rows = keptFromSaved([{ family: setup, values, note: '', savedOn: today() }]);
+  if (rows.length === 0 || rows.length !== Object.keys(values).length) {
+    return { values: 'There is a figure here that no set-up measures.' };
+  }
+  const { distances } = getSetup(setup).solve({
+    body: size,
+    profile: 'prop-led',
+    pieces: everyBlock,
+    // Only measured where somebody's legs were: the plough has it then.
+    straightLegRaiseDeg: 90,
+    kept: keptDistances(rows),
+  });
+  for (const { distance, metres } of rows) {
+    const { label, mayKeep } = distanceWords[distance];
+    const solved = distances.find(({ id }) => id === distance);
+    if (!mayKeep || solved === undefined) {
+      return { [`values.${distance}`]: `${label}: not a figure of this set-up to be kept.` };
+    }
+    if (metres < 0 || metres > mostKeptM) {
+      return { [`values.${distance}`]: `${label}: out of range.` };
+    }
+    if (solved.found === undefined) {
+      return { [`values.${distance}`]: `${label}: out of reach for this body.` };
+    }
+  }
+  return null;
 }
 
 const settingsForm = z.strictObject({

@@ -2,6 +2,7 @@ import loadHighs, { type Highs } from 'highs';
 import { composeInput } from '@/core/cli/classFile';
 import { planPrepared, runCompose } from '@/core/cli/composeCommand';
 import { writeMarkdown } from '@/core/cli/planMarkdown';
+import { drillsOf } from '@/core/compose/prepared';
 import { traceReserves } from '@/core/compose/curve';
 import { beforeOf, findOption } from '@/core/compose/readBack';
 import { checkPlan } from '@/core/testing/checkPlan';
@@ -107,7 +108,7 @@ describe('the made-up course', () => {
     const view = openDemo();
     const plan = findStandingPlan(view);
     for (const person of view.prepared.people) {
-      const points = traceReserves(plan, person);
+      const points = traceReserves(plan, person, drillsOf(view.prepared));
       expect(points.at(-1)!.minute).toBeCloseTo(plan.wishes.minutes, 6);
       for (const { reserves } of points) {
         for (const value of Object.values(reserves)) {

@@ -11,6 +11,10 @@ import { getStageIn, type School } from '@/core/catalog/school';
 import { checkIds } from '@/core/catalog/checks';
 import type { LadderId } from '@/core/catalog/stage';
 import { stageIds } from '@/core/catalog/stages';
+import { measuredRanges } from '@/core/readiness/ranges';
+import type { Evidence } from '@/core/readiness/record';
+import type { KeptDistance } from '@/core/setups/kept';
+import type { Ranges } from '@/core/setups/setup';
 import type { Day } from '@/core/units/day';
 import {
   findCourse,
@@ -25,19 +29,37 @@ import type { Db } from '@/db/open';
 import { listCoursePeople, type PersonRow } from '@/db/people';
 import { findPlan } from '@/db/plans';
 import { readEvidence } from '@/db/records';
-import { makeCase } from './cases';
+import { makeCase, type CaseContext } from './cases';
 import { today } from './clock';
 import { database } from './database';
 import { findRoom } from './rooms';
 import { listProfileChoices, readSchool, type ProfileChoice } from './schools';
 import { findComing, findNextCourse, type ComingMeeting } from './views';
 
+const memberId = ({ id }: PersonRow) => String(id);
+
 /** Somebody of the class as a drawing and a list need them: nothing of their health. */
 export interface ClassMember {
   readonly id: string;
   readonly name: string;
   readonly body: BodyInput;
+  /** Their own figures, for the drawings; absent in classes kept before there were any. */
+  readonly kept?: readonly KeptDistance[];
+  readonly ranges?: Ranges;
 }
+
+/** What the drawings of a class need of somebody. */
+export const toMember = (
+  person: PersonRow,
+  evidence: Evidence,
+  { school, day }: Pick<CaseContext, 'school' | 'day'>,
+): ClassMember => ({
+  id: memberId(person),
+  name: person.name,
+  body: person.body,
+  kept: person.kept,
+  ranges: measuredRanges(evidence, school, day),
+});
 
 export interface ClassView {
   readonly course: Pick<CourseRow, 'id' | 'name'>;
@@ -60,8 +82,6 @@ export interface ClassView {
   readonly isRoomGuessed: boolean;
   readonly today: Day;
 }
-
-const memberId = ({ id }: PersonRow) => String(id);
 
 /** What is usual for an evening before the teacher says otherwise. */
 export function usualWishes(
@@ -124,6 +144,7 @@ export function prepareCourse(
     people: people.map((person) => ({
       id: memberId(person),
       body: person.body,
+      kept: person.kept,
       opened: makeCase(person, evidence.get(person.id) ?? {}, { school, day, pieces }),
     })),
   });
@@ -152,17 +173,19 @@ export function readClass(courseId: number | null): ClassView | null {
   const wishes = kept.wishes ?? usualWishes(evening.school, meeting, family);
   const school = schoolFor(db, course, wishes);
   const people = listCoursePeople(db, course.id);
+  const evidence = readEvidence(
+    db,
+    people.map(({ id }) => id),
+  );
   return {
     course: { id: course.id, name: course.name },
     courses: listCourses(db).map(({ id, name }) => ({ id, name })),
     meeting,
     wishes,
     prepared: prepareCourse(db, { course, school, day }, wishes),
-    members: people.map((person) => ({
-      id: memberId(person),
-      name: person.name,
-      body: person.body,
-    })),
+    members: people.map((person) =>
+      toMember(person, evidence.get(person.id) ?? {}, { school, day }),
+    ),
     kept: kept.plan,
     revision: kept.revision,
     school: {

@@ -2,7 +2,6 @@
 import type { BodyInput } from '@/core/body/body';
 import type { CheckKey, FaultId } from '@/core/catalog/checks';
 import { faultTable } from '@/core/catalog/checks';
-import { drillTable } from '@/core/catalog/drills';
 import type { LadderId } from '@/core/catalog/stage';
 import type { PlanFile } from '@/core/cli/planFile';
 import type { PreparedClass, PreparedPerson } from '@/core/compose/prepared';
@@ -113,7 +112,7 @@ export function makeBundle(db: Db, view: ClassView, plan: PlanFile): FloorBundle
     stages: stagesOf(school, view.prepared.people),
     drills: Object.fromEntries(
       plan.timeline.flatMap(({ drill }) => {
-        const spec = drill === undefined ? undefined : drillTable[drill as keyof typeof drillTable];
+        const spec = drill === undefined ? undefined : school.catalog.drills[drill];
         return spec === undefined ? [] : [[drill, { how: spec.how, dose: spec.dose }]];
       }),
     ),
@@ -125,22 +124,46 @@ export function makeBundle(db: Db, view: ClassView, plan: PlanFile): FloorBundle
 const teacherChecks = ['neck-ease', 'talk-test', 'crown-control', 'head-load', 'paper-slip'];
 const teacherFaults = ['neck-strain', 'breath-held', 'strain-in-face', 'looks-scared'];
 
+/** What a role is sent. Every field is let out to an assistant by name. */
 export function bundleFor(role: FloorRole, bundle: FloorBundle): FloorBundle {
   if (role === 'teacher') return bundle;
+  const { course, meeting, school } = bundle;
   return {
-    ...bundle,
+    uid: bundle.uid,
+    revision: bundle.revision,
+    startedMs: bundle.startedMs,
+    course: { id: course.id, name: course.name },
+    meeting,
     plan: planForAssistant(bundle.plan, hideChecks(bundle.checks)),
     prepared: preparedForAssistant(bundle.prepared),
-    members: bundle.members.map(({ body: { massKg: _, ...body }, ...member }) => ({
-      ...member,
-      body,
+    members: bundle.members.map(({ id, name, body, consent }) => ({
+      id,
+      name,
+      body: {
+        heightM: body.heightM,
+        ...(body.lengths === undefined ? {} : { lengths: body.lengths }),
+      },
+      consent,
     })),
+    school: { origin: school.origin, settings: school.settings, label: school.label },
+    units: bundle.units,
+    breathSeconds: bundle.breathSeconds,
     checks: bundle.checks
       .filter(({ check }) => !teacherChecks.includes(check))
-      .map((check) => ({
-        ...check,
-        voidedBy: check.voidedBy.filter((fault) => !teacherFaults.includes(fault)),
+      .map((one): FloorCheck => ({
+        check: one.check,
+        label: one.label,
+        kind: one.kind,
+        ...(one.unit === undefined ? {} : { unit: one.unit }),
+        bar: one.bar,
+        most: one.most,
+        hasSides: one.hasSides,
+        byBase: one.byBase,
+        timedTogether: one.timedTogether,
+        voidedBy: one.voidedBy.filter((fault) => !teacherFaults.includes(fault)),
       })),
+    stages: bundle.stages,
+    drills: bundle.drills,
     faults: Object.fromEntries(
       Object.entries(bundle.faults).filter(([fault]) => !teacherFaults.includes(fault)),
     ),

@@ -4,7 +4,8 @@ import { findCourse } from '@/db/courses';
 import { listRunningClasses, saveBundle, type FloorClassRow } from '@/db/floor';
 import type { Db } from '@/db/open';
 import { listPeopleById } from '@/db/people';
-import { prepareCourse } from './classViews';
+import { readEvidence } from '@/db/records';
+import { prepareCourse, toMember } from './classViews';
 import { today } from './clock';
 import { bundleOf } from './floor';
 import { stagesOf, type FloorMember } from './floorBundle';
@@ -46,9 +47,17 @@ export function judgeAgain(db: Db, row: FloorClassRow, ids: readonly number[]): 
   const school = readSchool(db, prepared.profile.key);
   const wishes = { ...plan.wishes, families: [...prepared.families] };
   const now = prepareCourse(db, { course, school, day: row.day, people }, wishes);
-  for (const { id, name, body, consent } of people.filter((one) => ids.includes(one.id))) {
-    const judged = now.people.find((one) => one.id === String(id))!;
-    const member: FloorMember = { id: String(id), name, body, consent };
+  const changed = people.filter((one) => ids.includes(one.id));
+  const evidence = readEvidence(
+    db,
+    changed.map(({ id }) => id),
+  );
+  for (const person of changed) {
+    const judged = now.people.find((one) => one.id === String(person.id))!;
+    const member: FloorMember = {
+      ...toMember(person, evidence.get(person.id) ?? {}, { school, day: row.day }),
+      consent: person.consent,
+    };
     const isIn = bundle.members.some((one) => one.id === member.id);
     bundle = {
       ...bundle,

@@ -3,6 +3,7 @@ import { createEvents, type EventAttributes } from 'ics';
 import { resolveBody } from '@/core/body/body';
 import { planHomePractice, type HomePractice } from '@/core/home/homePractice';
 import { usualHousehold } from '@/core/home/household';
+import { keptDistances } from '@/core/setups/registry';
 import { addDays, daysBetween, type Day } from '@/core/units/day';
 import { formatLength, type LengthUnits } from '@/core/units/length';
 import { getSettings, listMeetings } from '@/db/courses';
@@ -53,7 +54,7 @@ export function readHome(personId: number): HomeView | null {
     // A gate somebody stands before on another ladder counts as well, after the course's own.
     practice: planHomePractice(
       opened,
-      resolveBody(person.body),
+      { body: resolveBody(person.body), kept: keptDistances(person.kept) },
       [family, ...begun.filter((one) => one !== family).slice(0, 1)],
       usualHousehold,
     ),
@@ -75,7 +76,10 @@ export function writeHomeText({ name, practice, next, units }: HomeView): string
     lines.push(`${index + 1}. ${item.label}: ${item.dose}, ${item.days} days a week`);
     lines.push(`   ${item.how}`);
     if (item.firstSide) lines.push(`   Begin with the ${item.firstSide} side.`);
-    if (item.wall) lines.push(`   ${item.wall.label}: ${formatLength(item.wall.metres, units)}`);
+    if (item.wall) {
+      const found = item.wall.isFound ? ', found by trying' : '';
+      lines.push(`   ${item.wall.label}: ${formatLength(item.wall.metres, units)}${found}`);
+    }
     for (const { words } of item.standIns) lines.push(`   Take ${words}.`);
     for (const words of item.watch) lines.push(`   Watch: ${words}.`);
   });

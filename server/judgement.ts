@@ -1,46 +1,38 @@
 import { resolveBody, type Body } from '@/core/body/body';
-import type { PieceCount } from '@/core/catalog/pieces';
+import { getStageIn } from '@/core/catalog/school';
 import type { StageKey } from '@/core/catalog/stage';
+import { solveStage } from '@/core/setups/solveStage';
 import type { OpenedCase } from '@/core/ladder/case';
+import { toSetupInput } from '@/core/ladder/sized';
 import { judge, type Verdict } from '@/core/ladder/verdict';
 import type { Evidence } from '@/core/readiness/record';
-import { forearmKickSetup, type ForearmKickSetup } from '@/core/setup/forearmKick';
+import type { SetupInput, SetupResult } from '@/core/setups/setup';
+import { keptDistances } from '@/core/setups/registry';
 import type { PersonRow } from '@/db/people';
-import type { SavedSetup } from '@/db/setups';
 import { makeCase, type CaseContext } from './cases';
 
 /** Everything the screens need about one person and the evening's stage. */
 export interface Judgement {
   readonly person: PersonRow;
   readonly body: Body;
-  readonly setup: ForearmKickSetup;
+  /** What every set-up of this person is worked out from. */
+  readonly setupInput: SetupInput;
+  /** The stage's own set-up; `null` where nothing is measured. */
+  readonly setup: SetupResult | null;
   readonly verdict: Verdict;
   readonly opened: OpenedCase;
-  readonly pieces: readonly PieceCount[];
 }
 
-/** One person, one stage, tonight: body, set-up and verdict from what is stored. */
+/** One person, one stage, tonight: body, set-ups and verdict from what is stored. */
 export function judgePerson(
   person: PersonRow,
   evidence: Evidence,
-  context: CaseContext & {
-    readonly stage: StageKey;
-    /** Set-ups saved for this person, oldest first. */
-    readonly setups?: readonly SavedSetup[];
-  },
+  context: CaseContext & { readonly stage: StageKey },
 ): Judgement {
-  const { school, stage, pieces } = context;
+  const { stage, pieces } = context;
   const body = resolveBody(person.body);
-  const kept = context.setups?.filter(({ family }) => family === 'forearmStandWall').at(-1);
-  const setup = forearmKickSetup({
-    body,
-    profile: school.profile.origin,
-    settings: school.settings,
-    pieces,
-    ...(kept
-      ? { experience: { baseM: kept.values.baseM, on: kept.savedOn, note: kept.note } }
-      : {}),
-  });
   const opened = makeCase(person, evidence, context);
-  return { person, body, setup, verdict: judge(stage, opened), opened, pieces };
+  const setupInput = toSetupInput(opened, { body, kept: keptDistances(person.kept) }, pieces);
+  const setup = solveStage(setupInput, getStageIn(context.school, stage).spec);
+  return { person, body, setupInput, setup, verdict: judge(stage, opened), opened };
 }

@@ -16,10 +16,13 @@ export function countObstacles(
     .sort((a, b) => b.count - a.count || a.label.localeCompare(b.label));
 }
 
-/** Elbow marks to tape on the floor, metres, to the centimetre, nearest to the wall first. */
+/** Marks of tonight's stage to tape on the floor, metres, to the centimetre, nearest to the wall first. */
 export function listTapeMarks(people: readonly Judgement[]): readonly number[] {
   const marks = people
     .filter(({ verdict }) => verdict.alternative === undefined)
-    .map(({ setup }) => Math.round(setup.distances.base.metres * 100) / 100);
+    .flatMap(({ setup }) => {
+      const base = setup?.distances.find(({ id }) => id === 'base');
+      return base === undefined ? [] : [Math.round(base.metres * 100) / 100];
+    });
   return [...new Set(marks)].sort((a, b) => a - b);
 }

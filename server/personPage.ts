@@ -30,7 +30,8 @@ export function readPersonPage(id: number, stage?: StageKey): PersonPageView | n
   const view = readPerson(id, stage);
   if (view === null) return null;
   const db = database();
-  const { school, today, pieces, person } = view;
+  const { school, today, person } = view;
+  const { pieces } = view.setupInput;
   const standing = readStandings(db, [person], () => ({ school, day: today, pieces })).get(id)!;
   return {
     ...view,

@@ -3,8 +3,10 @@ import { describeDemand } from '@/core/catalog/profileChanges';
 import type { School, StageInSchool } from '@/core/catalog/school';
 import type { StageKey } from '@/core/catalog/stage';
 import { judge, type Verdict } from '@/core/ladder/verdict';
-import { getRecipe } from '@/core/setup/recipes';
-import type { RecipeResult } from '@/core/setup/recipe';
+import { toSetupInput } from '@/core/ladder/sized';
+import { keptDistances } from '@/core/setups/registry';
+import type { SetupInput, SetupResult } from '@/core/setups/setup';
+import { solveStage } from '@/core/setups/solveStage';
 import { getSettings, listCourses, type Settings } from '@/db/courses';
 import { listPieces } from '@/db/cupboards';
 import { findPerson, listPeople } from '@/db/people';
@@ -25,7 +27,9 @@ export interface RungPageView {
   readonly person: { readonly id: number; readonly name: string } | null;
   readonly body: Body;
   readonly verdict: Verdict | null;
-  readonly recipe: RecipeResult | null;
+  /** What the rung's set-up is worked out from. */
+  readonly setupInput: SetupInput;
+  readonly recipe: SetupResult | null;
   readonly people: readonly { readonly id: number; readonly name: string }[];
   readonly waiting: readonly Waiting[];
   readonly here: readonly { readonly id: number; readonly name: string }[];
@@ -48,6 +52,12 @@ export function readRungPage(key: StageKey, personId: number | null): RungPageVi
   if (stage === undefined) return null;
   const body = resolveBody(person?.body ?? { heightM: usualHeightM });
   const pieces = course === null ? [] : listPieces(db, course.id);
+  const evidence = person === null ? {} : (readEvidence(db, [person.id]).get(person.id) ?? {});
+  const setupInput = toSetupInput(
+    { school, evidence, asOf: day },
+    { body, kept: keptDistances(person?.kept ?? []) },
+    pieces,
+  );
   const named = (one: StageKey) => ({
     stage: one,
     label: school.stages.get(one)?.spec.label ?? one,
@@ -56,7 +66,6 @@ export function readRungPage(key: StageKey, personId: number | null): RungPageVi
   const rung = group.ladders
     .find(({ family }) => family === stage.spec.family)
     ?.rungs.find((one) => one.stage === key);
-  const evidence = person === null ? {} : (readEvidence(db, [person.id]).get(person.id) ?? {});
   return {
     school,
     stage,
@@ -69,15 +78,8 @@ export function readRungPage(key: StageKey, personId: number | null): RungPageVi
     body,
     verdict:
       person === null ? null : judge(key, makeCase(person, evidence, { school, day, pieces })),
-    recipe:
-      stage.spec.recipe === undefined
-        ? null
-        : getRecipe(stage.spec.recipe).solve({
-            body,
-            profile: school.profile.origin,
-            settings: school.settings,
-            pieces,
-          }),
+    setupInput,
+    recipe: solveStage(setupInput, stage.spec),
     people: people.map(({ id, name }) => ({ id, name })),
     waiting: rung?.waiting ?? [],
     here: rung?.here ?? [],

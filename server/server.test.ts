@@ -1,4 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs';
+import type { DistanceId } from '@/core/setups/distance';
+import { forearmKickSetup } from '@/core/setups/forearmKick';
+import { metresOf } from '@/core/setups/setup';
 import os from 'node:os';
 import path from 'node:path';
 import { checkTable } from '@/core/catalog/checks';
@@ -134,7 +137,7 @@ describe('on the demo course', () => {
   });
 
   it('tells the stories it was made for', () => {
-    expect(find('Dorit Amsel').setup.needsLift).toBe(true);
+    expect(forearmKickSetup(find('Dorit Amsel').setupInput).needsLift).toBe(true);
     expect(find('Gideon Sarr').verdict.alternative).toBe('calves-on-chair');
     expect(find('Jorun Pike').verdict.kind).toBe('re-check');
     expect(find('Halina Brook').verdict.helpMost[0]).toBe('Dolphin, one leg up');
@@ -178,8 +181,8 @@ describe('on the demo course', () => {
     const { person, setup } = find('Corin Vale');
     const typed = { height: '175', mass: '104', lengths: { forearm: '30' } };
     expect(changeBody(person.id, typed).ok).toBe(true);
-    const after = find('Corin Vale').setup.distances.base;
-    expect(after.metres - setup.distances.base.metres).toBeCloseTo(0.3 - 0.146 * 1.75, 6);
+    const after = metresOf(find('Corin Vale').setup!.distances, 'base')!;
+    expect(after - metresOf(setup!.distances, 'base')!).toBeCloseTo(0.3 - 0.146 * 1.75, 6);
   });
 
   it('lifts a stop for pain once the student says it is gone', () => {
@@ -200,17 +203,18 @@ describe('on the demo course', () => {
 
   it('keeps a set-up that was tried, and the card then says so', () => {
     const { person, setup } = find('Bettina Quill');
-    const before = setup.distances.base.metres;
+    const before = metresOf(setup!.distances, 'base')!;
     const form = { family: 'forearmStandWall', values: { baseM: 0.46 }, note: '5 cm closer' };
     const outcome = keepSetup(person.id, form);
     expect(outcome.ok).toBe(true);
-    const after = find('Bettina Quill').setup.distances;
-    expect(after.base).toMatchObject({ metres: 0.46, basis: 'measured', lowM: 0.46 });
-    expect(after.base.why).toContain('5 cm closer');
-    expect(after.gap.metres).toBeCloseTo(Math.max(0, 0.05 - (before - 0.46)), 6);
+    const after = (id: DistanceId) =>
+      find('Bettina Quill').setup!.distances.find((one) => one.id === id)!;
+    expect(after('base')).toMatchObject({ metres: 0.46, basis: 'measured', lowM: 0.46 });
+    expect(after('base').why).toContain('5 cm closer');
+    expect(after('gap').metres).toBeCloseTo(Math.max(0, 0.05 - (before - 0.46)), 6);
     expect(readBench()!.people.find(({ id }) => id === person.id)!.setups).toHaveLength(1);
     expect(dropSetup(person.id, outcome.ok ? outcome.value : 0).ok).toBe(true);
-    expect(find('Bettina Quill').setup.distances.base.metres).toBeCloseTo(before, 9);
+    expect(after('base').metres).toBeCloseTo(before, 9);
   });
 
   it.each([

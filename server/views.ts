@@ -1,7 +1,10 @@
 /** What the opening screens and the bench read. */
 import type { BodyInput } from '@/core/body/body';
 import type { PieceCount } from '@/core/catalog/pieces';
-import type { ProfileId } from '@/core/catalog/profiles';
+import type { ProfileId, ProfileSettings } from '@/core/catalog/profiles';
+import { measuredRanges } from '@/core/readiness/ranges';
+import type { KeptDistance } from '@/core/setups/kept';
+import type { Ranges } from '@/core/setups/setup';
 import { getStageIn, type School } from '@/core/catalog/school';
 import type { StageKey } from '@/core/catalog/stage';
 import { comingMeeting } from '@/core/units/course';
@@ -101,7 +104,6 @@ export function readCourse(): CourseView | null {
   const people = listCoursePeople(db, course.id);
   const ids = people.map(({ id }) => id);
   const evidence = readEvidence(db, ids);
-  const setups = listSetups(db, ids);
   return {
     course,
     meeting,
@@ -115,7 +117,6 @@ export function readCourse(): CourseView | null {
         stage: meeting.stage,
         pieces,
         day,
-        setups: setups.filter(({ personId }) => personId === person.id),
       }),
     ),
   };
@@ -148,7 +149,7 @@ export function readPerson(id: number, asked?: StageKey): PersonView | null {
   const pieces = course === null ? [] : listPieces(db, course.id);
   const evidence = readEvidence(db, [id]).get(id) ?? {};
   return {
-    ...judgePerson(person, evidence, { school, stage, pieces, day, setups }),
+    ...judgePerson(person, evidence, { school, stage, pieces, day }),
     course,
     date: coming?.date ?? day,
     stage,
@@ -176,6 +177,8 @@ export interface BenchPerson {
   readonly name: string;
   readonly body: BodyInput;
   readonly setups: readonly SavedSetup[];
+  readonly kept: readonly KeptDistance[];
+  readonly ranges: Ranges;
 }
 
 export interface BenchView {
@@ -183,6 +186,7 @@ export interface BenchView {
   readonly settings: Settings;
   readonly pieces: readonly PieceCount[];
   readonly profile: ProfileId;
+  readonly profileSettings: ProfileSettings;
 }
 
 /** Bodies, cupboard and saved set-ups for the bench; the computing happens in the browser. */
@@ -192,19 +196,22 @@ export function readBench(): BenchView | null {
   const enrolled = course === null ? [] : listCoursePeople(db, course.id);
   const people = enrolled.length > 0 ? enrolled : listPeople(db);
   if (people.length === 0) return null;
-  const setups = listSetups(
-    db,
-    people.map(({ id }) => id),
-  );
+  const ids = people.map(({ id }) => id);
+  const setups = listSetups(db, ids);
+  const evidence = readEvidence(db, ids);
+  const school = readSchool(db, course?.profile ?? 'prop-led');
   return {
-    people: people.map(({ id, name, body }) => ({
+    people: people.map(({ id, name, body, kept }) => ({
       id,
       name,
       body,
+      kept,
+      ranges: measuredRanges(evidence.get(id) ?? {}, school, today()),
       setups: setups.filter(({ personId }) => personId === id),
     })),
     settings: getSettings(db),
     pieces: course === null ? [] : listPieces(db, course.id),
-    profile: course === null ? 'prop-led' : readSchool(db, course.profile).profile.origin,
+    profile: school.profile.origin,
+    profileSettings: school.settings,
   };
 }

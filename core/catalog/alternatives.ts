@@ -4,8 +4,9 @@
  * cautions as any stage; the last ones have neither head below heart nor weight on the arms.
  * Source: handbook 07 "Always open".
  */
-import type { StillId } from '../posture/stills';
+import type { ShapeRef } from '../shapes/posed';
 import type { CautionColumn, CautionId } from './cautions';
+import type { ShippedPieceId } from './pieces';
 import type { RegionLoads } from './regions';
 import type { StageId } from './stages';
 
@@ -16,7 +17,14 @@ export interface AlternativeSpec {
   readonly stage?: StageId;
   readonly columns: readonly CautionColumn[];
   readonly loads: RegionLoads;
-  readonly still: StillId | null;
+  /** How it is drawn; `null`: the words say it. */
+  readonly shape: ShapeRef | null;
+  /** Taken from the cupboard. */
+  readonly pieces: readonly { readonly piece: ShippedPieceId; readonly count: number }[];
+  /** At the wall, where its stage does not say so. */
+  readonly needsWall?: true;
+  /** Lying or sitting by: no turn at anything. */
+  readonly isRest?: true;
   /** Reports for which the next one is kinder. */
   readonly notFor?: readonly CautionId[];
 }
@@ -28,7 +36,8 @@ export const alternativeTable = {
     stage: 'FS8',
     columns: ['light'],
     loads: { shoulder: 0.9, scapula: 0.8, core: 0.4 },
-    still: null,
+    shape: { family: 'forearmWallL' },
+    pieces: [],
   },
   'shoulder-rest': {
     label: 'Shoulder-rest stack',
@@ -36,14 +45,17 @@ export const alternativeTable = {
     stage: 'HS-a',
     columns: ['light'],
     loads: { shoulder: 0.6, scapula: 0.6, core: 0.3 },
-    still: 'shoulder-rest',
+    shape: { still: 'shoulder-rest' },
+    pieces: [{ piece: 'foam-block', count: 3 }],
   },
   'dolphin-chair': {
     label: 'Dolphin on a chair',
     how: 'Forearms on the seat, chair against the wall; walk the feet back until the back is long, knees soft.',
     columns: ['mild'],
     loads: { shoulder: 0.3, scapula: 0.3 },
-    still: 'dolphin-chair',
+    shape: { still: 'dolphin-chair' },
+    pieces: [{ piece: 'chair', count: 1 }],
+    needsWall: true,
   },
   'legs-up': {
     label: 'Legs up the wall',
@@ -51,7 +63,8 @@ export const alternativeTable = {
     stage: 'SS3',
     columns: ['mild'],
     loads: { hamstring: 0.2 },
-    still: 'legs-up',
+    shape: { still: 'legs-up' },
+    pieces: [{ piece: 'bolster-rectangular', count: 1 }],
   },
   'sacrum-stack': {
     label: 'Sacrum stack',
@@ -59,36 +72,48 @@ export const alternativeTable = {
     stage: 'SS2',
     columns: ['mild'],
     loads: {},
-    still: 'sacrum-stack',
+    shape: { still: 'sacrum-stack' },
+    pieces: [
+      { piece: 'chair', count: 1 },
+      { piece: 'flat-foam', count: 2 },
+    ],
   },
   'calves-on-chair': {
     label: 'Calves on a chair',
     how: 'On the back, hips on the floor close to the chair, calves on the seat, a folded blanket under the head.',
     columns: [],
     loads: {},
-    still: 'calves-on-chair',
+    shape: { still: 'calves-on-chair' },
     notFor: ['pregnancy'],
+    pieces: [{ piece: 'chair', count: 1 }],
   },
   'propped-recline': {
     label: 'Propped recline',
     how: 'Half sitting against a bolster on two blocks, a roll under the knees, arms on cushions.',
     columns: [],
     loads: {},
-    still: null,
+    shape: null,
+    pieces: [
+      { piece: 'bolster-rectangular', count: 1 },
+      { piece: 'foam-block', count: 2 },
+    ],
   },
   'seated-shoulders': {
     label: 'Seated shoulder work',
     how: 'On a chair: arm wraps, strap passes, blades apart and together, at an easy pace.',
     columns: [],
     loads: { shoulder: 0.2 },
-    still: null,
+    shape: null,
+    pieces: [{ piece: 'chair', count: 1 }],
   },
   rest: {
     label: 'Rest',
     how: 'Lie or sit as is easiest. When in doubt, or unwell: rest, and ask a doctor before the next class.',
     columns: [],
     loads: {},
-    still: null,
+    shape: null,
+    pieces: [],
+    isRest: true,
   },
 } as const satisfies Record<string, AlternativeSpec>;
 

@@ -1,6 +1,6 @@
 import { lengthIds, lengthTable, totals } from '../body/lengths';
-import { distanceIds, distanceWords } from '../setup/distanceWords';
-import { getRecipe, recipeIds } from '../setup/recipes';
+import { distanceIds, distanceWords } from '../setups/distanceWords';
+import { getSetup, setupIds } from '../setups/registry';
 import { resolveBody } from '../body/body';
 import { alternativeIds, getAlternative } from './alternatives';
 import { cautionColumns, cautionIds, cautionOutcomes, cautionTable } from './cautions';
@@ -104,9 +104,14 @@ describe('lengths and distances', () => {
   it('are all worded, and every distance is given by some set-up', () => {
     const body = resolveBody({ heightM: 1.7 });
     const given = new Set(
-      recipeIds.flatMap((recipe) =>
-        getRecipe(recipe)
-          .solve({ body, profile: 'prop-led', pieces: [{ piece: 'foam-block', count: 2 }] })
+      setupIds.flatMap((recipe) =>
+        getSetup(recipe)
+          .solve({
+            body,
+            profile: 'prop-led',
+            pieces: [{ piece: 'foam-block', count: 2 }],
+            straightLegRaiseDeg: 70,
+          })
           .distances.map(({ id }) => id),
       ),
     );
@@ -117,8 +122,8 @@ describe('lengths and distances', () => {
   });
 
   it('come with what to check, who helps and the way out, for every set-up', () => {
-    for (const recipe of recipeIds) {
-      const { checkFirst, assist, exit } = getRecipe(recipe);
+    for (const recipe of setupIds) {
+      const { checkFirst, assist, exit } = getSetup(recipe);
       expect(checkFirst.length).toBeGreaterThan(0);
       expect(assist.length).toBeGreaterThan(3);
       expect(exit.length).toBeGreaterThan(3);

@@ -6,6 +6,11 @@ import type { RegionLoads } from './regions';
 
 export type DrillPurpose = 'warms' | 'strengthens' | 'teaches' | 'releases';
 
+export interface DrillWork {
+  readonly sets: number;
+  readonly seconds: number;
+}
+
 export interface DrillSpec {
   readonly label: string;
   readonly sanskrit?: string;
@@ -14,6 +19,10 @@ export interface DrillSpec {
   readonly serves: readonly CheckKey[];
   readonly loads: RegionLoads;
   readonly dose: string;
+  /** Sets, and the seconds of each; read off the dose (a breath 5 s, a repetition 3 s). */
+  readonly work?: DrillWork;
+  /** Stays in the room: weight on the neck, or a jump that nobody watches. */
+  readonly isClassOnly?: true;
   /** The check that the seconds at the beginning of the dose are a hold of. */
   readonly held?: CheckKey;
   readonly minutes: number;
@@ -36,6 +45,7 @@ export const drillTable = {
     serves: ['wrist-extension', 'l-hold', 'crow-hold'],
     loads: { wrist: 0.5 },
     dose: '10 + 10 + 3 a side',
+    work: { sets: 4, seconds: 20 },
     minutes: 3,
     pieces: [{ piece: 'cloth', count: 1 }],
     purpose: 'warms',
@@ -47,6 +57,7 @@ export const drillTable = {
     serves: ['shoulder-flexion'],
     loads: { shoulder: 0.3 },
     dose: '4 + 3 + 3 each way',
+    work: { sets: 3, seconds: 25 },
     minutes: 3,
     pieces: [{ piece: 'strap-240', count: 1 }],
     purpose: 'warms',
@@ -58,6 +69,7 @@ export const drillTable = {
     serves: ['shoulder-flexion', 'elbow-drift', 'dolphin-hold'],
     loads: { shoulder: 0.3, neck: 0.1 },
     dose: '5 breaths each',
+    work: { sets: 4, seconds: 25 },
     minutes: 4,
     pieces: [{ piece: 'strap-180', count: 1 }],
     purpose: 'warms',
@@ -69,6 +81,7 @@ export const drillTable = {
     serves: ['shoulder-flexion', 'head-clearance'],
     loads: { shoulder: 0.4 },
     dose: '5 breaths',
+    work: { sets: 2, seconds: 25 },
     minutes: 2,
     pieces: blocks(2),
     purpose: 'warms',
@@ -80,6 +93,7 @@ export const drillTable = {
     serves: ['elbow-drift', 'dolphin-hold'],
     loads: { shoulder: 0.3 },
     dose: '3 a side',
+    work: { sets: 2, seconds: 15 },
     minutes: 2,
     pieces: blocks(1),
     purpose: 'teaches',
@@ -91,6 +105,7 @@ export const drillTable = {
     serves: ['dolphin-hold', 'head-clearance', 'wall-hold'],
     loads: { shoulder: 0.5 },
     dose: '4',
+    work: { sets: 2, seconds: 12 },
     minutes: 2,
     pieces: blocks(1),
     purpose: 'strengthens',
@@ -102,6 +117,7 @@ export const drillTable = {
     serves: ['shoulder-flexion', 'head-clearance'],
     loads: { shoulder: 0.4 },
     dose: '3 + 4',
+    work: { sets: 2, seconds: 15 },
     minutes: 3,
     pieces: [{ piece: 'chair', count: 1 }],
     purpose: 'warms',
@@ -113,6 +129,7 @@ export const drillTable = {
     serves: ['shoulder-flexion', 'head-clearance'],
     loads: { shoulder: 0.4 },
     dose: '3 breaths x 2',
+    work: { sets: 2, seconds: 15 },
     minutes: 2,
     pieces: none,
     purpose: 'warms',
@@ -124,6 +141,7 @@ export const drillTable = {
     serves: ['elbow-drift', 'dolphin-hold', 'dolphin-push-ups'],
     loads: { shoulder: 0.6, scapula: 0.5 },
     dose: '5 breaths x 2',
+    work: { sets: 2, seconds: 25 },
     minutes: 3,
     pieces: blocks(1),
     purpose: 'strengthens',
@@ -136,6 +154,7 @@ export const drillTable = {
     serves: ['shoulder-flexion'],
     loads: { shoulder: 0.3 },
     dose: '5 breaths',
+    work: { sets: 1, seconds: 25 },
     minutes: 1.5,
     pieces: none,
     purpose: 'warms',
@@ -147,6 +166,8 @@ export const drillTable = {
     serves: ['crow-hold', 'lifted-tuck', 'plank-hold'],
     loads: { wrist: 0.7, shoulder: 0.6, core: 0.8 },
     dose: '3-5',
+    work: { sets: 4, seconds: 15 },
+    isClassOnly: true,
     minutes: 4,
     pieces: [{ piece: 'cloth', count: 2 }],
     purpose: 'teaches',
@@ -158,6 +179,7 @@ export const drillTable = {
     serves: ['crow-hold', 'plank-hold', 'hollow-hold'],
     loads: { wrist: 0.6, scapula: 0.6, core: 0.7 },
     dose: '3 a side',
+    work: { sets: 2, seconds: 12 },
     minutes: 2,
     pieces: none,
     purpose: 'strengthens',
@@ -169,6 +191,8 @@ export const drillTable = {
     serves: ['hops-reaching', 'confidence'],
     loads: { wrist: 0.8, shoulder: 0.7, core: 0.5 },
     dose: '2-3 a side',
+    work: { sets: 4, seconds: 6 },
+    isClassOnly: true,
     minutes: 2,
     pieces: none,
     purpose: 'teaches',
@@ -180,6 +204,7 @@ export const drillTable = {
     serves: ['hollow-hold', 'shoulder-stand-hold'],
     loads: { core: 0.5 },
     dose: '4-5',
+    work: { sets: 2, seconds: 15 },
     minutes: 2,
     pieces: none,
     purpose: 'warms',
@@ -191,6 +216,7 @@ export const drillTable = {
     serves: [],
     loads: { hamstring: 0.2 },
     dose: '3-5 breaths each',
+    work: { sets: 3, seconds: 20 },
     minutes: 4,
     pieces: [{ piece: 'cushion', count: 1 }],
     purpose: 'releases',
@@ -202,6 +228,7 @@ export const drillTable = {
     serves: ['forearm-plank-hold', 'dolphin-hold', 'hollow-hold'],
     loads: { shoulder: 0.6, scapula: 0.5, core: 0.8 },
     dose: '5-8',
+    work: { sets: 2, seconds: 18 },
     minutes: 3,
     pieces: [{ piece: 'blanket', count: 1 }],
     purpose: 'strengthens',
@@ -213,6 +240,7 @@ export const drillTable = {
     serves: ['push-up-rung', 'forearm-plank-hold', 'dolphin-push-ups'],
     loads: { wrist: 0.5, shoulder: 0.6, core: 0.5 },
     dose: '8-10',
+    work: { sets: 2, seconds: 15 },
     minutes: 3,
     pieces: none,
     purpose: 'strengthens',
@@ -224,6 +252,7 @@ export const drillTable = {
     serves: ['plank-hold', 'balance-off-wall'],
     loads: { wrist: 0.6, shoulder: 0.7, core: 0.7 },
     dose: '3 breaths a side',
+    work: { sets: 2, seconds: 15 },
     minutes: 2,
     pieces: none,
     purpose: 'strengthens',
@@ -236,6 +265,7 @@ export const drillTable = {
     loads: { core: 0.9 },
     dose: '30 s x 5; 10 s a side; 3',
     held: 'hollow-hold',
+    work: { sets: 5, seconds: 30 },
     minutes: 5,
     pieces: blocks(2),
     purpose: 'strengthens',
@@ -248,6 +278,7 @@ export const drillTable = {
     serves: ['hollow-hold', 'lifted-tuck'],
     loads: { core: 0.8, hip: 0.5 },
     dose: '5 + hold',
+    work: { sets: 2, seconds: 20 },
     minutes: 2,
     pieces: none,
     purpose: 'strengthens',
@@ -259,6 +290,7 @@ export const drillTable = {
     serves: ['plank-hold', 'dolphin-push-ups', 'push-up-rung'],
     loads: { wrist: 0.3, scapula: 0.4 },
     dose: '6',
+    work: { sets: 2, seconds: 18 },
     minutes: 1.5,
     pieces: none,
     purpose: 'warms',
@@ -270,6 +302,8 @@ export const drillTable = {
     serves: ['crown-control', 'neck-ease'],
     loads: { neck: 0.3 },
     dose: '5',
+    work: { sets: 1, seconds: 20 },
+    isClassOnly: true,
     minutes: 2,
     pieces: [{ piece: 'blanket', count: 1 }],
     purpose: 'teaches',
@@ -281,6 +315,7 @@ export const drillTable = {
     serves: ['straight-leg-raise', 'upright-walk-in'],
     loads: { hamstring: 0.5, hip: 0.4 },
     dose: '3-5 breaths',
+    work: { sets: 3, seconds: 25 },
     minutes: 3,
     pieces: none,
     purpose: 'warms',
@@ -292,6 +327,7 @@ export const drillTable = {
     serves: [],
     loads: {},
     dose: '3-8 breaths',
+    work: { sets: 0, seconds: 0 },
     minutes: 1,
     pieces: [{ piece: 'bolster-rectangular', count: 1 }],
     purpose: 'releases',
@@ -299,5 +335,20 @@ export const drillTable = {
   },
 } as const satisfies Record<string, DrillSpec>;
 
+/** A shipped drill, or a teacher's own. Whether it exists is the catalog's to say. */
+export type DrillKey = string;
+/** The drills of a school: what ships with a teacher's own laid over it. */
+export type DrillBook = Readonly<Record<DrillKey, DrillSpec>>;
+
 export type DrillId = keyof typeof drillTable;
 export const drillIds = Object.keys(drillTable) as [DrillId, ...DrillId[]];
+
+/** Share of an own drill's minutes that is work, in as many sets; the rest of them is rest. */
+const usualWork = { share: 0.4, sets: 3 } as const;
+
+/** Sets and seconds of a drill; where its author gave none, from its minutes. */
+export const workOf = ({ work, minutes }: DrillSpec): DrillWork =>
+  work ?? {
+    sets: usualWork.sets,
+    seconds: Math.round((60 * minutes * usualWork.share) / usualWork.sets),
+  };

@@ -12,9 +12,9 @@ import { demandSchema } from './demand';
 import { pieceIds } from './pieces';
 import { profileIds } from './profiles';
 import { shippedCatalog, withEntries, type Catalog } from './school';
-import { shapeIds } from './shapes';
-import { stillIds } from '../posture/stills';
-import { recipeIds } from '../setup/recipes';
+import { shapeIds } from '../shapes/registry';
+import { stillIds } from '../shapes/stills';
+import { setupIds } from '../setups/registry';
 import { ladderIds, type StageSpec } from './stage';
 import { validateCatalog, type CatalogProblem } from './validate';
 import type { DrillSpec } from './drills';
@@ -53,7 +53,7 @@ export const ownStageSchema = z.strictObject({
   needsExit: z.literal(true).optional(),
   isFree: z.literal(true).optional(),
   isAttempt: z.literal(true).optional(),
-  recipe: z.enum(recipeIds).optional(),
+  recipe: z.enum(setupIds).optional(),
   shape: z
     .union([
       z.strictObject({ family: z.enum(shapeIds) }),
@@ -108,6 +108,10 @@ export const ownDrillSchema = z.strictObject({
   serves: z.array(z.string()).max(12),
   loads,
   dose: words(140),
+  work: z
+    .strictObject({ sets: z.int().min(1).max(20), seconds: z.number().min(1).max(300) })
+    .optional(),
+  isClassOnly: z.literal(true).optional(),
   minutes: z.number().positive().max(60),
   pieces: z
     .array(z.strictObject({ piece: z.enum(pieceIds), count: z.int().min(1).max(20) }))

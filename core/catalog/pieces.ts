@@ -19,6 +19,26 @@ export interface PieceSpec {
   readonly stacks?: true;
 }
 
+/** What one takes at home in its place. */
+export type AtHome =
+  /** Every home has it in some form; what to call it there. */
+  | { readonly kind: 'plain'; readonly words: string }
+  /** A pile of hard things as high as the piece lies flat, which the stack solver finds. */
+  | { readonly kind: 'pile' }
+  /** It is a thing of the household itself. */
+  | { readonly kind: 'household'; readonly one: string; readonly many: string };
+
+/** Everything that is said of a shipped piece anywhere. */
+export interface ShippedPiece extends PieceSpec {
+  /** In a list: `2 blocks`. */
+  readonly words: readonly [one: string, many: string];
+  readonly atHome: AtHome;
+  /** How a place on the plan of the room shows it. */
+  readonly mark: 'block' | 'bolster' | 'chair' | null;
+  /** Anybody's sock or towel does: never short of it. */
+  readonly isEverywhere?: true;
+}
+
 export const pieceTable = {
   'foam-block': {
     label: 'Foam block',
@@ -30,6 +50,9 @@ export const pieceTable = {
     isFirm: true,
     standsOnEdge: true,
     stacks: true,
+    words: ['block', 'blocks'],
+    atHome: { kind: 'pile' },
+    mark: 'block',
   },
   'thin-foam-block': {
     label: 'Thin foam block',
@@ -41,6 +64,9 @@ export const pieceTable = {
     isFirm: true,
     standsOnEdge: true,
     stacks: true,
+    words: ['thin block', 'thin blocks'],
+    atHome: { kind: 'pile' },
+    mark: 'block',
   },
   'cork-block': {
     label: 'Cork block',
@@ -52,6 +78,9 @@ export const pieceTable = {
     isFirm: true,
     standsOnEdge: true,
     stacks: true,
+    words: ['cork block', 'cork blocks'],
+    atHome: { kind: 'pile' },
+    mark: 'block',
   },
   'flat-foam': {
     label: 'Flat foam pad',
@@ -62,6 +91,9 @@ export const pieceTable = {
     loadedM: 0.048,
     isFirm: true,
     stacks: true,
+    words: ['flat foam pad', 'flat foam pads'],
+    atHome: { kind: 'plain', words: 'a blanket folded small and firm' },
+    mark: null,
   },
   'shoulder-pad': {
     label: 'Shoulder pad',
@@ -72,6 +104,9 @@ export const pieceTable = {
     loadedM: 0.028,
     isFirm: true,
     stacks: true,
+    words: ['shoulder pad', 'shoulder pads'],
+    atHome: { kind: 'plain', words: 'a blanket folded firmly, its smooth edge towards the head' },
+    mark: null,
   },
   blanket: {
     label: 'Blanket, folded',
@@ -83,6 +118,9 @@ export const pieceTable = {
     isFirm: false,
     refolds: true,
     stacks: true,
+    words: ['blanket', 'blankets'],
+    atHome: { kind: 'plain', words: 'a blanket folded twice' },
+    mark: null,
   },
   'bolster-rectangular': {
     label: 'Flat bolster',
@@ -93,6 +131,9 @@ export const pieceTable = {
     loadedM: 0.12,
     isFirm: false,
     stacks: true,
+    words: ['flat bolster', 'flat bolsters'],
+    atHome: { kind: 'plain', words: 'a sofa cushion' },
+    mark: 'bolster',
   },
   'bolster-round': {
     label: 'Round bolster',
@@ -102,6 +143,9 @@ export const pieceTable = {
     thicknessM: 0.22,
     loadedM: 0.17,
     isFirm: false,
+    words: ['round bolster', 'round bolsters'],
+    atHome: { kind: 'plain', words: 'a blanket rolled tightly' },
+    mark: 'bolster',
   },
   'strap-180': {
     label: 'Strap, 1.8 m',
@@ -111,6 +155,9 @@ export const pieceTable = {
     thicknessM: 0.002,
     loadedM: 0.002,
     isFirm: true,
+    words: ['strap', 'straps'],
+    atHome: { kind: 'plain', words: 'a belt, or the cord of a dressing gown' },
+    mark: null,
   },
   'strap-240': {
     label: 'Strap, 2.4 m',
@@ -120,6 +167,9 @@ export const pieceTable = {
     thicknessM: 0.002,
     loadedM: 0.002,
     isFirm: true,
+    words: ['strap of 2.4 m or more', 'straps of 2.4 m or more'],
+    atHome: { kind: 'plain', words: 'two belts buckled together, or a long scarf' },
+    mark: null,
   },
   'strap-300': {
     label: 'Strap, 3 m',
@@ -129,6 +179,9 @@ export const pieceTable = {
     thicknessM: 0.002,
     loadedM: 0.002,
     isFirm: true,
+    words: ['strap of 3 m', 'straps of 3 m'],
+    atHome: { kind: 'plain', words: 'two belts buckled together, or a long scarf' },
+    mark: null,
   },
   chair: {
     label: 'Chair',
@@ -138,6 +191,9 @@ export const pieceTable = {
     thicknessM: 0.45,
     loadedM: 0.45,
     isFirm: true,
+    words: ['chair', 'chairs'],
+    atHome: { kind: 'plain', words: 'a kitchen chair, its back to the wall' },
+    mark: 'chair',
   },
   bench: {
     label: 'Bench',
@@ -147,6 +203,9 @@ export const pieceTable = {
     thicknessM: 0.45,
     loadedM: 0.45,
     isFirm: true,
+    words: ['bench', 'benches'],
+    atHome: { kind: 'plain', words: 'the seat of a firm sofa' },
+    mark: null,
   },
   cushion: {
     label: 'Cushion',
@@ -157,6 +216,9 @@ export const pieceTable = {
     loadedM: 0.05,
     isFirm: false,
     stacks: true,
+    words: ['cushion', 'cushions'],
+    atHome: { kind: 'household', one: 'cushion', many: 'cushions' },
+    mark: null,
   },
   wedge: {
     label: 'Wrist wedge',
@@ -166,6 +228,9 @@ export const pieceTable = {
     thicknessM: 0.04,
     loadedM: 0.04,
     isFirm: true,
+    words: ['wrist wedge', 'wrist wedges'],
+    atHome: { kind: 'plain', words: 'a towel rolled under the heels of the hands' },
+    mark: null,
   },
   cloth: {
     label: 'Cloth',
@@ -175,6 +240,10 @@ export const pieceTable = {
     thicknessM: 0.002,
     loadedM: 0.002,
     isFirm: false,
+    words: ['cloth', 'cloths'],
+    atHome: { kind: 'plain', words: 'a kitchen towel on a bare floor' },
+    mark: null,
+    isEverywhere: true,
   },
   mat: {
     label: 'Mat',
@@ -184,6 +253,9 @@ export const pieceTable = {
     thicknessM: 0.005,
     loadedM: 0.005,
     isFirm: true,
+    words: ['mat', 'mats'],
+    atHome: { kind: 'plain', words: 'a mat or a carpet that does not slip' },
+    mark: null,
   },
   book: {
     label: 'Hard book',
@@ -194,6 +266,9 @@ export const pieceTable = {
     loadedM: 0.03,
     isFirm: true,
     stacks: true,
+    words: ['hard book', 'hard books'],
+    atHome: { kind: 'household', one: 'hard book', many: 'hard books' },
+    mark: null,
   },
   towel: {
     label: 'Bath towel, folded',
@@ -205,6 +280,9 @@ export const pieceTable = {
     isFirm: false,
     refolds: true,
     stacks: true,
+    words: ['bath towel', 'bath towels'],
+    atHome: { kind: 'household', one: 'folded towel', many: 'folded towels' },
+    mark: null,
   },
   sandbag: {
     label: 'Sandbag, 4 kg',
@@ -214,14 +292,24 @@ export const pieceTable = {
     thicknessM: 0.06,
     loadedM: 0.05,
     isFirm: false,
+    words: ['sandbag', 'sandbags'],
+    atHome: { kind: 'plain', words: 'a bag of rice or sugar of about 4 kg' },
+    mark: null,
   },
-} as const satisfies Record<string, PieceSpec>;
+} as const satisfies Record<string, ShippedPiece>;
 
 export type ShippedPieceId = keyof typeof pieceTable;
 /** A teacher's own piece; what it is comes with it, as `own`. */
 export type OwnPieceId = `own-${string}`;
 export type PieceId = ShippedPieceId | OwnPieceId;
 export const pieceIds = Object.keys(pieceTable) as [ShippedPieceId, ...ShippedPieceId[]];
+
+/** A shipped piece's row, with the optional facts visible to the compiler. */
+export const getPiece = (id: ShippedPieceId): ShippedPiece => pieceTable[id];
+
+/** Nobody is ever short of it. */
+export const isEverywhere = ({ piece }: PieceRef): boolean =>
+  !isOwnPiece(piece) && getPiece(piece).isEverywhere === true;
 
 export const isOwnPiece = (piece: string): piece is OwnPieceId => piece.startsWith('own-');
 
@@ -264,8 +352,12 @@ export interface PieceCount extends PieceRef {
   readonly count: number;
 }
 
+export const isShippedPiece = (piece: string): piece is ShippedPieceId =>
+  Object.hasOwn(pieceTable, piece);
+
 /** A shipped piece's name in a sentence; an own one's key where nothing else is known. */
 export function getPieceLabel(piece: string): string {
-  const spec = (pieceTable as Readonly<Partial<Record<string, PieceSpec>>>)[piece];
-  return spec === undefined ? piece : spec.label.charAt(0).toLowerCase() + spec.label.slice(1);
+  if (!isShippedPiece(piece)) return piece;
+  const { label } = pieceTable[piece];
+  return label.charAt(0).toLowerCase() + label.slice(1);
 }

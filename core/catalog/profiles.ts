@@ -1,5 +1,8 @@
 import type { BranchId } from './stage';
 
+export type HandLMethod = 'sitting' | 'table' | 'reach';
+export type PlatformMethod = 'innerLeg' | 'legReach' | 'sitOnIt';
+
 /** The three shipped school profiles: settings, never separate code. Source: handbook 09 and 04. */
 export interface ProfileSpec {
   readonly label: string;
@@ -9,9 +12,9 @@ export interface ProfileSpec {
   /** Shoulder lift a student is asked for in forearm shapes, metres: relaxed-active. */
   readonly shoulderLiftM: number;
   /** How the L on the hands finds its distance: sitting reach, table on all fours, arm's reach. */
-  readonly handLMethod: 'sitting' | 'table' | 'reach';
+  readonly handLMethod: HandLMethod;
   /** How the shoulder stand finds its place from the wall. */
-  readonly platformMethod: 'innerLeg' | 'legReach' | 'sitOnIt';
+  readonly platformMethod: PlatformMethod;
   /** Neck flexion wanted over the platform with an upright trunk, degrees. */
   readonly neckFlexionDeg: number;
   /** Branches this school keeps closed. */

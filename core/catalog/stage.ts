@@ -1,10 +1,10 @@
 /** What a stage is. The stages themselves stand in ladders/, one file to a family. */
-import type { RecipeId } from '../setup/recipes';
-import type { FamilyId } from '../posture/families';
-import type { StillId } from '../posture/stills';
+import type { SetupId } from '../setups/registry';
+import type { ShapeRef } from '../shapes/posed';
 import type { CautionColumn } from './cautions';
 import type { CheckKey, FaultId } from './checks';
 import type { Demand } from './demand';
+import type { ShippedPieceId } from './pieces';
 import type { ProfileId } from './profiles';
 import type { RegionLoads } from './regions';
 
@@ -55,7 +55,7 @@ export type StageKey = string;
 export type BranchKey = string;
 
 /** The nearest shape that can be drawn at a person's own size. */
-export type StageShape = { readonly family: FamilyId } | { readonly still: StillId };
+export type StageShape = ShapeRef;
 
 /** How one profile asks otherwise than the table. */
 export interface ProfileGate {
@@ -97,6 +97,8 @@ export interface StageSpec {
   readonly isFree?: true;
   /** A hop or kick, counted as attempts. */
   readonly isAttempt?: true;
-  readonly recipe?: RecipeId;
+  /** Taken from the cupboard beside what the set-up itself is made of. */
+  readonly pieces?: readonly { readonly piece: ShippedPieceId; readonly count: number }[];
+  readonly recipe?: SetupId;
   readonly shape?: StageShape;
 }

@@ -1,5 +1,5 @@
 /** Is a catalog sound? Used for what ships, for a teacher's own entries and for edited gates. */
-import { getShapeKinds } from './shapeKinds';
+import { getShapeKinds } from '../shapes/kinds';
 import type { CheckSpec } from './checks';
 import { faultIds } from './checks';
 import { walkDemand, type Demand } from './demand';

@@ -3,9 +3,9 @@ import { resolveBody, type Body } from '../body/body';
 import { InputProblem } from '../problem';
 import { findSpacer } from '../pieces/spacer';
 import { findStack } from '../pieces/stack';
-import { computeLoads } from '../posture/loads';
-import type { Posture } from '../posture/families';
-import { getRecipe } from '../setup/recipes';
+import { computeLoads } from '../shapes/loads';
+import type { Posture } from '../shapes/postures';
+import { getSetup } from '../setups/registry';
 import type { bodyInput, loadsInput, setupInput, spacerInput, stackInput } from './bodySchemas';
 
 /** A body from the input; problems are named from the input's root. */
@@ -31,7 +31,7 @@ export function runLoads({ body, posture, ranges }: z.infer<typeof loadsInput>) 
 
 export function runSetup(input: z.infer<typeof setupInput>) {
   const { recipe, body, ...rest } = input;
-  const result = getRecipe(recipe).solve({ body: readBody(body), ...rest });
+  const result = getSetup(recipe).solve({ body: readBody(body), ...rest });
   return {
     recipe,
     distances: result.distances.map(({ drivers: _, why, ...distance }) => ({ ...distance, why })),

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { lengthIds } from '../body/lengths';
 import { pieceCount } from '../catalog/ownPiece';
 import { profileIds } from '../catalog/profiles';
-import { recipeIds } from '../setup/recipes';
+import { setupIds } from '../setups/registry';
 
 const metres = z.number().min(0).max(10);
 const signedMetres = z.number().min(-2).max(2);
@@ -72,7 +72,7 @@ export const loadsInput = z.strictObject({
 });
 
 export const setupInput = z.strictObject({
-  recipe: z.enum(recipeIds),
+  recipe: z.enum(setupIds),
   profile: z.enum(profileIds),
   body: bodyInput,
   pieces: piecesInput,

@@ -1,6 +1,6 @@
 /** A class as a file: who comes, where, with what, and what the teacher wants of the evening. */
 import { z } from 'zod';
-import { drillIds } from '../catalog/drills';
+import { drillKey } from './drillKey';
 import { pieceCount } from '../catalog/ownPiece';
 import { painPlaces } from '../catalog/regions';
 import type { School } from '../catalog/school';
@@ -28,7 +28,7 @@ export const pinInput = z.discriminatedUnion('kind', [
     span: z.string().min(1).max(40),
     round: round.optional(),
   }),
-  z.strictObject({ kind: z.literal('drill'), drill: z.enum(drillIds), use: z.boolean() }),
+  z.strictObject({ kind: z.literal('drill'), drill: drillKey, use: z.boolean() }),
   z.strictObject({ kind: z.literal('tired'), person: personId }),
 ]);
 
@@ -51,7 +51,7 @@ export const wishesInput = {
     .default([]),
   pins: z.array(pinInput).max(300).default([]),
   order: z
-    .array(z.strictObject({ drill: z.enum(drillIds), minutes: z.number().min(0.5).max(30) }))
+    .array(z.strictObject({ drill: drillKey, minutes: z.number().min(0.5).max(30) }))
     .max(24)
     .optional()
     .meta({ description: 'A running order of one’s own: these drills, this long, in this order.' }),

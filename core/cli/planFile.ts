@@ -1,6 +1,6 @@
 /** A composed class as a file: the same for the command, the app and whoever else reads it. */
 import { z } from 'zod';
-import { drillIds } from '../catalog/drills';
+import { drillKey } from './drillKey';
 import { painPlaces } from '../catalog/regions';
 import { ladderIds } from '../catalog/stage';
 import { bindingWords, moreWords, type Binding } from '../compose/binding';
@@ -52,7 +52,7 @@ export const composeOutput = z.strictObject({
     late: z.array(z.strictObject({ person: z.string(), round: z.int() })),
     sore: z.array(z.strictObject({ person: z.string(), place: z.enum(painPlaces) })),
     pins: z.array(pinInput),
-    order: z.array(z.strictObject({ drill: z.enum(drillIds), minutes: z.number() })).optional(),
+    order: z.array(z.strictObject({ drill: drillKey, minutes: z.number() })).optional(),
     done: z.int(),
   }),
   objective: z.number(),
@@ -102,6 +102,8 @@ export const composeOutput = z.strictObject({
       label: z.string(),
       people: z.array(z.string()),
       baseM: z.number().optional(),
+      /** That distance was found by trying. */
+      isFound: z.literal(true).optional(),
     }),
   ),
   layOut: z.array(
@@ -215,6 +217,9 @@ export function toPlanFile(
       label: option.label,
       people: [...people],
       ...(option.baseM === undefined ? {} : { baseM: option.baseM }),
+      ...(option.figures?.some(({ id, isFound }) => id === 'base' && isFound)
+        ? { isFound: true as const }
+        : {}),
     })),
     layOut: listLayOut(plan, stations, prepared).map(
       ({ letter, where, props: out, fallbackProps, people }) => ({

@@ -9,7 +9,7 @@ import { pieceSpec } from '../catalog/ownPiece';
 import { isOwnPiece, pieceIds, type PieceId } from '../catalog/pieces';
 import { profileChangesSchema } from '../catalog/profileChanges';
 import type { Catalog } from '../catalog/school';
-import { shapeIds } from '../catalog/shapes';
+import { savedOfIds } from '../setups/saved';
 import { InputProblem, type ProblemPath } from '../problem';
 import { assertRoom, roomFile } from '../room/room';
 import { checkShape } from './parse';
@@ -108,7 +108,7 @@ export function assertStudioPerson(person: StudioPerson, context: StudioContext)
     }
   });
   person.setups.forEach(({ family }, index) => {
-    if (!shapeIds.some((id) => id === family)) {
+    if (!savedOfIds.some((id) => id === family)) {
       refuse(['setups', index, 'family'], 'This shape is not known here.');
     }
   });

@@ -1,6 +1,6 @@
 /** One student's reserves through a class, region by region. Source: handbook 07 "Fatigue". */
 import type { PlanFile } from '../cli/planFile';
-import { drillTable, type DrillId } from '../catalog/drills';
+import type { DrillBook } from '../catalog/drills';
 import { regions, type Region } from '../catalog/regions';
 import { freshState, type FatigueState } from '../fatigue/reserve';
 import { passRound } from './pace';
@@ -28,8 +28,13 @@ const toPoint = (minute: number, state: FatigueState): CurvePoint => ({
  * Reserves at the end of each item, and in between where somebody rests, from the plan file.
  *
  * @param person as prepared; what a sore place closes is not known here
+ * @param drills of the class, as prepared
  */
-export function traceReserves(plan: PlanFile, person: PreparedPerson): CurvePoint[] {
+export function traceReserves(
+  plan: PlanFile,
+  person: PreparedPerson,
+  drills: DrillBook,
+): CurvePoint[] {
   let state = freshState;
   const points = [toPoint(0, state)];
   let hasTried = false;
@@ -46,12 +51,17 @@ export function traceReserves(plan: PlanFile, person: PreparedPerson): CurvePoin
       continue;
     }
     const known = { kind: item.kind as TimelineItem['kind'], minutes };
-    const drill = item.drill as DrillId | undefined;
+    const { drill } = item;
+    const spec = drill === undefined ? undefined : drills[drill];
     const isWork =
-      (item.kind === 'drill' && drill !== undefined && drill in drillTable) ||
+      (item.kind === 'drill' && spec !== undefined) ||
       (item.kind === 'checks' && person.checkLoads.length > 0);
     if (isWork) {
-      state = passItem(state, drill === undefined ? known : { ...known, drill }, person);
+      state = passItem(
+        state,
+        drill === undefined || spec === undefined ? known : { ...known, drill, spec },
+        person,
+      );
       points.push(toPoint(startsAt + minutes, state));
       continue;
     }

@@ -4,7 +4,8 @@
  * by living through them. Source: handbook 08 "Drills", 03.
  */
 import type { Highs } from 'highs';
-import { drillIds, drillTable, type DrillId } from '../catalog/drills';
+import type { DrillBook, DrillKey, DrillSpec } from '../catalog/drills';
+import { isEverywhere } from '../catalog/pieces';
 import type { Region } from '../catalog/regions';
 import { fatigueRule } from '../fatigue/reserve';
 import { composeWeights } from './problem';
@@ -16,10 +17,12 @@ import type { PieceCount } from '../catalog/pieces';
 export interface DrillPerson {
   readonly id: string;
   readonly weak: readonly { readonly check: string; readonly weight: number }[];
-  readonly closedDrills: readonly DrillId[];
+  readonly closedDrills: readonly DrillKey[];
 }
 
 export interface DrillTask {
+  /** What the school has to choose from. */
+  readonly drills: DrillBook;
   readonly people: readonly DrillPerson[];
   readonly pieces: readonly PieceCount[];
   readonly minutes: number;
@@ -27,9 +30,9 @@ export interface DrillTask {
   readonly mainRegions: readonly Region[];
   readonly usedRegions: readonly Region[];
   /** The teacher's word: in, or out. */
-  readonly pins: readonly { readonly drill: DrillId; readonly use: boolean }[];
+  readonly pins: readonly { readonly drill: DrillKey; readonly use: boolean }[];
   /** Sets that were found to tire too much: not all of one of them together. */
-  readonly barred?: readonly (readonly DrillId[])[];
+  readonly barred?: readonly (readonly DrillKey[])[];
 }
 
 export interface DrillChoice {
@@ -42,7 +45,8 @@ export interface DrillChoice {
 }
 
 export interface PlannedDrill {
-  readonly drill: DrillId;
+  readonly drill: DrillKey;
+  readonly spec: DrillSpec;
   readonly minutes: number;
   /** Two turns where the pieces go round only half. */
   readonly waves: 1 | 2;
@@ -52,25 +56,24 @@ export interface PlannedDrill {
 const secondShare = 0.3;
 /** Filling the minutes counts a little by itself. */
 const minuteWorth = 0.004;
-/** Resets and releases are put in by the order, not chosen. */
-const choosable = drillIds.filter((id) => drillTable[id].purpose !== 'releases');
-
 /** Drills the cupboard allows, with the minutes they take; in two waves where needed. */
 export function listDrills({
+  drills,
   people,
   pieces,
-}: Pick<DrillTask, 'people' | 'pieces'>): PlannedDrill[] {
+}: Pick<DrillTask, 'drills' | 'people' | 'pieces'>): PlannedDrill[] {
   const rows = countRows(pieces);
-  return choosable.flatMap((drill): PlannedDrill[] => {
+  return Object.entries(drills).flatMap(([drill, spec]): PlannedDrill[] => {
+    // Resets and releases are put in by the order, not chosen.
+    if (spec.purpose === 'releases') return [];
     const doing = people.filter(({ closedDrills }) => !closedDrills.includes(drill)).length;
     if (doing === 0) return [];
-    // A cloth is anybody's sock or towel.
-    const needs = rowsTaken(drillTable[drill].pieces.filter(({ piece }) => piece !== 'cloth'));
+    const needs = rowsTaken(spec.pieces.filter((one) => !isEverywhere(one)));
     const turns = needs.map(({ piece, count }) => Math.ceil((doing * count) / (rows[piece] ?? 0)));
     const waves = Math.max(1, ...turns);
     if (waves > 2) return [];
-    const minutes = drillTable[drill].minutes * (waves === 2 ? 1.5 : 1);
-    return [{ drill, minutes, waves: waves === 2 ? 2 : 1 }];
+    const minutes = spec.minutes * (waves === 2 ? 1.5 : 1);
+    return [{ drill, spec, minutes, waves: waves === 2 ? 2 : 1 }];
   });
 }
 
@@ -80,10 +83,8 @@ function coverage({ people }: DrillTask, drills: readonly PlannedDrill[]) {
     weak.map(({ check, weight }) => ({
       key: `${person}_${check.replaceAll('-', '_')}`,
       weight: composeWeights.drill * weight,
-      serving: drills.flatMap(({ drill }, index) =>
-        !closedDrills.includes(drill) && drillTable[drill].serves.includes(check as never)
-          ? index
-          : [],
+      serving: drills.flatMap(({ drill, spec }, index) =>
+        !closedDrills.includes(drill) && spec.serves.includes(check) ? index : [],
       ),
     })),
   );
@@ -99,8 +100,8 @@ const valueOf = (cover: Coverage, drills: readonly PlannedDrill[], chosen: Reado
   return [...chosen].reduce((sum, index) => sum + minuteWorth * drills[index].minutes, served);
 };
 
-const warms = ({ drill }: PlannedDrill, region: Region) =>
-  (drillTable[drill].loads[region as never] ?? 0) > 0 ? drillSeconds(drill) : 0;
+const warms = ({ spec }: PlannedDrill, region: Region) =>
+  (spec.loads[region] ?? 0) > 0 ? drillSeconds(spec) : 0;
 
 /** Seconds of work that a region needs before the rounds. */
 const neededSeconds = (task: DrillTask, region: Region) =>
@@ -222,7 +223,7 @@ function chooseGreedily(
         set.includes(drills[index].drill) &&
         set.every((one) => one === drills[index].drill || hasDrill(one)),
     );
-  const hasDrill = (drill: DrillId) => [...chosen].some((index) => drills[index].drill === drill);
+  const hasDrill = (drill: DrillKey) => [...chosen].some((index) => drills[index].drill === drill);
   const take = (index: number) => {
     if (chosen.has(index) || drills[index].minutes > left + 1e-9 || isOut(index)) return;
     chosen.add(index);

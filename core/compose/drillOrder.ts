@@ -2,7 +2,7 @@
  * The order of the drills: general to specific, wrists early, no region worked twice running
  * without a rest, child's pose between pushing drills. Source: handbook 08.
  */
-import { drillTable, type DrillId } from '../catalog/drills';
+import { drillTable, type DrillSpec } from '../catalog/drills';
 import { regions } from '../catalog/regions';
 import type { PlannedDrill } from './drillChoice';
 
@@ -19,26 +19,23 @@ const workedFrom = 0.3;
 const pushFrom = 0.5;
 
 /** 0 wrists, 1 warming, 2 strength, 3 skill. */
-function phaseOf(drill: DrillId): number {
-  const { purpose, loads, serves } = drillTable[drill];
-  if (purpose === 'warms' && (loads as { wrist?: number }).wrist !== undefined) return 0;
-  if ((serves as readonly string[]).includes('wrist-extension')) return 0;
+function phaseOf({ purpose, loads, serves }: DrillSpec): number {
+  if (purpose === 'warms' && loads.wrist !== undefined) return 0;
+  if (serves.includes('wrist-extension')) return 0;
   return purpose === 'warms' ? 1 : purpose === 'strengthens' ? 2 : 3;
 }
 
-const isPush = (drill: DrillId) => {
-  const { purpose, loads } = drillTable[drill];
-  const { shoulder = 0, wrist = 0 } = loads as { shoulder?: number; wrist?: number };
+const isPush = ({ purpose, loads }: DrillSpec) => {
+  const { shoulder = 0, wrist = 0 } = loads;
   return purpose === 'strengthens' && Math.max(shoulder, wrist) >= pushFrom;
 };
 
 /** Must something lie between these two? */
-export function needsPause(before: DrillId, after: DrillId): boolean {
+export function needsPause(before: DrillSpec, after: DrillSpec): boolean {
   if (isPush(before) && isPush(after)) return true;
-  const loads = (drill: DrillId) => drillTable[drill].loads as Partial<Record<string, number>>;
   return regions.some(
     (region) =>
-      (loads(before)[region] ?? 0) >= workedFrom && (loads(after)[region] ?? 0) >= workedFrom,
+      (before.loads[region] ?? 0) >= workedFrom && (after.loads[region] ?? 0) >= workedFrom,
   );
 }
 
@@ -50,15 +47,15 @@ const mostExact = 14;
 /** The drills in their order: the best of all orders, set by set. */
 export function orderDrills(drills: readonly PlannedDrill[]): PlannedDrill[] {
   const count = drills.length;
-  const phases = drills.map(({ drill }) => phaseOf(drill));
+  const phases = drills.map(({ spec }) => phaseOf(spec));
   if (count === 0) return [];
   if (count > mostExact) {
-    return [...drills].sort((a, b) => phaseOf(a.drill) - phaseOf(b.drill));
+    return [...drills].sort((a, b) => phaseOf(a.spec) - phaseOf(b.spec));
   }
   const step = drills.map((a, from) =>
     drills.map(
       (b, to) =>
-        (needsPause(a.drill, b.drill) ? 1 : 0) + backwards * Math.max(0, phases[from] - phases[to]),
+        (needsPause(a.spec, b.spec) ? 1 : 0) + backwards * Math.max(0, phases[from] - phases[to]),
     ),
   );
   // Cheapest way through each set of drills that ends with each of them, and where it came from.
@@ -103,7 +100,7 @@ export function withPauses(drills: readonly PlannedDrill[]): DrillStep[] {
   return drills.flatMap((drill, index): DrillStep[] => {
     const before = drills[index - 1];
     const step = { kind: 'drill', ...drill } as const;
-    return before !== undefined && needsPause(before.drill, drill.drill)
+    return before !== undefined && needsPause(before.spec, drill.spec)
       ? [{ kind: 'pause', minutes: pauseMinutes }, step]
       : [step];
   });

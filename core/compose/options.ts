@@ -1,7 +1,6 @@
 /** From a judged person to what they may do tonight: the bridge between ladders and the composer. */
-import type { Body } from '../body/body';
 import { alternativeIds, getAlternative, type AlternativeId } from '../catalog/alternatives';
-import { drillIds, drillTable, type DrillId } from '../catalog/drills';
+import type { DrillKey } from '../catalog/drills';
 import { closedRegions, type PainPlace, type RegionLoads } from '../catalog/regions';
 import { getStageIn } from '../catalog/school';
 import type { LadderId, StageKey, StageShape } from '../catalog/stage';
@@ -14,8 +13,12 @@ import type { Capacities } from '../fatigue/reserve';
 import { fromLogScale } from '../readiness/level';
 import type { PieceCount } from '../catalog/pieces';
 import { spaceFor, wallLane } from '../room/space';
-import { addPieces, alternativeNeeds, findLiftPieces, findSetup, type SetupWay } from './needs';
-import type { RecipeId } from '../setup/recipes';
+import { addPieces, findLiftPieces, findSetup, type StageWay } from './needs';
+import type { SetupId } from '../setups/registry';
+import { toSetupInput, type Sized } from '../ladder/sized';
+import { distanceWords, type DistanceId } from '../setups/distanceWords';
+import type { SetupResult, Variant } from '../setups/setup';
+import { solveStage } from '../setups/solveStage';
 import type { RoundOption } from './problem';
 import { rowsTaken } from './resources';
 
@@ -31,6 +34,26 @@ export const optionValues = {
 
 export type OptionRole = keyof typeof optionValues;
 
+/** One figure of a set-up as it is set out. */
+export interface PlannedFigure {
+  readonly id: DistanceId;
+  readonly metres: number;
+  /** Found by trying, and kept. */
+  readonly isFound?: true;
+}
+
+/** What is set out by the tape; what only explains it stays on the card. */
+function figuresOf(result: SetupResult | null): Pick<PlannedOption, 'figures'> {
+  const figures = (result?.distances ?? [])
+    .filter(({ id }) => distanceWords[id].mayKeep)
+    .map(({ id, metres, found }): PlannedFigure => ({
+      id,
+      metres,
+      ...(found === undefined ? {} : { isFound: true as const }),
+    }));
+  return figures.length === 0 ? {} : { figures };
+}
+
 /** An option as the plan file names it. */
 export interface PlannedOption extends RoundOption {
   readonly label: string;
@@ -38,16 +61,18 @@ export interface PlannedOption extends RoundOption {
   readonly alternative?: AlternativeId;
   readonly family?: LadderId;
   /** What stands in for the block. */
-  readonly variant?: 'strap' | 'blanket';
+  readonly variant?: Variant;
   readonly role: OptionRole;
   readonly why: string;
   /** What is laid out, by the row of the cupboard it comes from. */
   readonly props: readonly PieceCount[];
   readonly loads: RegionLoads;
   readonly shape?: StageShape;
-  readonly recipe?: RecipeId;
+  readonly recipe?: SetupId;
   /** Wrist or elbow to the wall, metres, where a set-up measures it. */
   readonly baseM?: number;
+  /** What is set out by the tape, that distance included; absent: nothing is measured. */
+  readonly figures?: readonly PlannedFigure[];
   /** Radius of a clear circle, metres. */
   readonly radiusM?: number;
   /** Checks of the day to confirm first; the fallback stands beside it. */
@@ -60,8 +85,7 @@ export interface PlannedOption extends RoundOption {
   readonly assist?: string;
 }
 
-export interface OptionContext {
-  readonly body: Body;
+export interface OptionContext extends Sized {
   readonly families: readonly LadderId[];
   readonly ceilingM: number;
   readonly pieces: readonly PieceCount[];
@@ -185,18 +209,15 @@ function toOptions(
   // With support and no hands-on help, only the more supported version is open: not this stage.
   const needsHand = isSupported && spec.assist !== null && person.consent !== 'no';
   if (isSupported && !needsHand) return 'only with support, and without hands-on help';
-  const input = {
-    body: context.body,
-    profile: person.school.profile.origin,
-    settings: person.school.settings,
-    pieces: context.pieces,
-  };
-  const setup = findSetup(stage, spec, input);
-  if (setup.ways.length === 0) return setup.lack ?? 'the cupboard cannot make its set-up';
-  const distance = (id: string) =>
-    setup.result?.distances.find((one) => one.id === id)?.metres ?? undefined;
-  const baseM = distance('base');
-  const space = spaceFor(spec, context.body, { baseM: baseM ?? usualBaseM, hasHelper: needsHand });
+  const input = toSetupInput(person, context, context.pieces);
+  const setup = findSetup(spec, input);
+  const [usual] = setup.ways;
+  if (usual === undefined) return setup.lack ?? 'the cupboard cannot make its set-up';
+  const baseOf = ({ result }: StageWay) => result?.distances.find(({ id }) => id === 'base');
+  const space = spaceFor(spec, context.body, {
+    baseM: baseOf(usual)?.metres ?? usualBaseM,
+    hasHelper: needsHand,
+  });
   if (space.heightM > context.ceilingM + 1e-9) {
     return `needs ${space.heightM.toFixed(2)} m of height, the room has ${context.ceilingM.toFixed(2)} m`;
   }
@@ -204,7 +225,9 @@ function toOptions(
   const lift = uses('forearm-lift') ? findLiftPieces(input) : [];
   const wedge = uses('wedge') ? [{ piece: 'wedge', count: 1 } as const] : [];
   const kind = role === 'next' && isSupported ? 'nextWithSupport' : role;
-  const toWay = ({ variant, props: own, less }: SetupWay): PlannedOption => {
+  const toWay = (way: StageWay): PlannedOption => {
+    const { variant, props: own, less } = way;
+    const base = baseOf(way);
     const props = addPieces(own, lift, wedge);
     const isPlain = !needsHand && space.kind !== 'circle' && verdict.atDoor.length === 0;
     return {
@@ -218,7 +241,8 @@ function toOptions(
       heightM: space.heightM,
       ...(space.kind === 'lane' ? { alongM: space.alongM, outM: space.outM } : {}),
       ...(space.kind === 'circle' ? { needsCircle: true as const, radiusM: space.radiusM } : {}),
-      ...(baseM === undefined ? {} : { baseM }),
+      ...(base === undefined ? {} : { baseM: base.metres }),
+      ...figuresOf(way.result),
       ...(spec.shape === undefined ? {} : { shape: spec.shape }),
       ...(spec.recipe === undefined ? {} : { recipe: spec.recipe }),
       props,
@@ -249,44 +273,53 @@ const lessBy = (option: PlannedOption, less: number): PlannedOption => ({
 function listInstead(
   family: LadderId,
   person: OpenedCase,
-  { body }: OptionContext,
+  context: OptionContext,
 ): PlannedOption[] {
   return alternativeIds
     .filter((id) => isOpenTo(id, family, person))
-    .map((id) => toAlternative(id, family, person, body));
+    .map((id) => toAlternative(id, family, person, context));
 }
-
-/** On a chair with its back to the wall. */
-const atWall: readonly AlternativeId[] = ['dolphin-chair'];
 
 function toAlternative(
   id: AlternativeId,
   family: LadderId,
-  { school }: OpenedCase,
-  body: Body,
+  person: OpenedCase,
+  context: OptionContext,
 ): PlannedOption {
-  const { label, loads, stage, still } = getAlternative(id);
+  const { school } = person;
+  const { body } = context;
+  const {
+    label,
+    loads,
+    stage,
+    pieces: props,
+    shape: own,
+    needsWall: atWall,
+    isRest,
+  } = getAlternative(id);
   const spec = stage === undefined ? undefined : school.stages.get(stage)?.spec;
-  const props = alternativeNeeds[id] ?? [];
-  const needsWall = spec?.needsWall === true || atWall.includes(id);
+  const needsWall = spec?.needsWall === true || atWall === true;
   const lane = wallLane(body, usualBaseM);
-  const shape = spec?.shape ?? (still === null ? undefined : { still });
+  const shape = spec?.shape ?? own ?? undefined;
   return {
     id: `instead-${id}`,
     alternative: id,
     family,
     label,
     role: 'alternative',
-    value: id === 'rest' ? optionValues.rest : optionValues.alternative,
+    value: isRest ? optionValues.rest : optionValues.alternative,
     heightM: lowShapeM,
     ...(needsWall ? { alongM: lane.alongM, outM: lane.outM } : {}),
     ...(shape === undefined ? {} : { shape }),
+    ...figuresOf(
+      spec === undefined ? null : solveStage(toSetupInput(person, context, context.pieces), spec),
+    ),
     props,
     pieces: rowsTaken(props),
     loads,
     why: 'the same place in the class',
     atDoor: [],
-    ...(id === 'rest' ? { isRest: true as const } : {}),
+    ...(isRest ? { isRest: true as const } : {}),
   };
 }
 
@@ -307,11 +340,12 @@ export function withoutSore(
 }
 
 /** Drills that the same cautions and pains keep from this person. */
-export function listClosedDrills(person: OpenedCase): DrillId[] {
-  return drillIds.filter((id) => {
-    const { columns, loads } = drillTable[id];
-    if (findPainFor(person.pains, loads) !== null) return true;
-    return !evaluateCautions(person.care, { columns }, person.asOf).isOpen;
+export function listClosedDrills(person: OpenedCase): DrillKey[] {
+  return Object.entries(person.school.catalog.drills).flatMap(([key, { columns, loads }]) => {
+    const isClosed =
+      findPainFor(person.pains, loads) !== null ||
+      !evaluateCautions(person.care, { columns }, person.asOf).isOpen;
+    return isClosed ? [key] : [];
   });
 }
 

@@ -1,5 +1,5 @@
 /** How a class tires the people in it: drills, checks, holds and tries. Source: handbook 07. */
-import { drillTable, type DrillId } from '../catalog/drills';
+import { workOf, type DrillSpec } from '../catalog/drills';
 import { regions, type RegionLoads } from '../catalog/regions';
 import {
   attempt,
@@ -29,38 +29,10 @@ export const pace = {
   warmUpLoad: 0.5,
 } as const;
 
-/** Sets of a drill and the seconds of each, read off its dose (a breath 5 s, a repetition 3 s). */
-export const drillSets: Readonly<Record<DrillId, readonly [sets: number, seconds: number]>> = {
-  'wrist-lifts': [4, 20],
-  'strap-passes': [3, 25],
-  'arm-wraps': [4, 25],
-  'chest-melt-blocks': [2, 25],
-  'outward-forearm': [2, 15],
-  'block-behind-head': [2, 12],
-  'elbows-on-chair': [2, 15],
-  'prayer-chest-sink': [2, 15],
-  'corner-dolphin': [2, 25],
-  'kneeling-melt': [1, 25],
-  'sliding-salute': [4, 15],
-  'knee-to-elbow': [2, 12],
-  'mini-hops': [4, 6],
-  'curl-and-peel': [2, 15],
-  'cool-down': [3, 20],
-  'forearm-slide': [2, 18],
-  'sphinx-to-seal': [2, 15],
-  'side-plank': [2, 15],
-  hollow: [5, 30],
-  boat: [2, 20],
-  'blade-circles': [2, 18],
-  'crown-roll': [1, 20],
-  'leg-lengtheners': [3, 25],
-  'childs-pose': [0, 0],
-};
-
 /** Seconds of work in a drill of so many minutes; longer drills get more sets, not longer ones. */
-export function drillSeconds(drill: DrillId, minutes = drillTable[drill].minutes): number {
-  const [sets, seconds] = drillSets[drill];
-  return scaledSets(sets, minutes / drillTable[drill].minutes) * seconds;
+export function drillSeconds(drill: DrillSpec, minutes = drill.minutes): number {
+  const { sets, seconds } = workOf(drill);
+  return scaledSets(sets, minutes / drill.minutes) * seconds;
 }
 
 const scaledSets = (sets: number, times: number) =>
@@ -101,17 +73,16 @@ function workSets(
 /** A drill of so many minutes; `null` for whoever sits this one out. */
 export function passDrill(
   state: FatigueState,
-  drill: DrillId | null,
+  drill: DrillSpec | null,
   minutes: number,
   capacities: Capacities,
 ): FatigueState {
   if (drill === null) return rest(state, 60 * minutes);
-  const [sets, seconds] = drillSets[drill];
-  const times = minutes / drillTable[drill].minutes;
+  const { sets, seconds } = workOf(drill);
   return workSets(
     state,
-    drillTable[drill].loads,
-    { sets: scaledSets(sets, times), seconds },
+    drill.loads,
+    { sets: scaledSets(sets, minutes / drill.minutes), seconds },
     60 * minutes,
     capacities,
   );

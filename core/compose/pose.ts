@@ -1,7 +1,6 @@
 /** From what is prepared and wished to the running order, and the rounds as a problem. */
 import type { Highs } from 'highs';
 import { painPlaceTable, regions, type Region } from '../catalog/regions';
-import { drillTable, type DrillId } from '../catalog/drills';
 import { mainRegions, type FatigueState } from '../fatigue/reserve';
 import { placeCircles } from '../room/pack';
 import type { Floor, Room, Span } from '../room/room';
@@ -10,7 +9,7 @@ import { orderDrills, pauseMinutes, withPauses, type DrillStep } from './drillOr
 import { withoutSore, type PlannedOption } from './options';
 import { isBearable } from './pace';
 import { deepestLane, type Ground } from './places';
-import type { PreparedClass, PreparedPerson, Wishes } from './prepared';
+import { drillsOf, type PreparedClass, type PreparedPerson, type Wishes } from './prepared';
 import type { Before, ComposePerson, PersonPin, RoundsProblem } from './problem';
 import { countRows } from './resources';
 import {
@@ -38,8 +37,9 @@ export interface Posed {
 }
 
 /** Those who come, with what is left to whoever is sore. */
-function presentPeople({ people }: PreparedClass, { absent, sore }: Wishes): PreparedPerson[] {
-  return people
+function presentPeople(prepared: PreparedClass, { absent, sore }: Wishes): PreparedPerson[] {
+  const drills = Object.entries(drillsOf(prepared));
+  return prepared.people
     .filter(({ id }) => !absent.includes(id))
     .map((person) => {
       const places = sore.filter((one) => one.person === person.id);
@@ -50,8 +50,8 @@ function presentPeople({ people }: PreparedClass, { absent, sore }: Wishes): Pre
         places.map(({ place }) => place),
       );
       const closed = new Set<Region>(places.flatMap(({ place }) => painPlaceTable[place].regions));
-      const soreDrills = (Object.keys(drillTable) as DrillId[]).filter((drill) =>
-        Object.keys(drillTable[drill].loads).some((region) => closed.has(region as Region)),
+      const soreDrills = drills.flatMap(([drill, { loads }]) =>
+        Object.keys(loads).some((region) => closed.has(region as Region)) ? [drill] : [],
       );
       return {
         ...person,
@@ -137,6 +137,7 @@ function planDrills(
   const tries = all.filter(({ isAttempt }) => isAttempt);
   const pins = wishes.pins.filter((pin) => pin.kind === 'drill');
   const task = {
+    drills: drillsOf(prepared),
     people,
     pieces: prepared.pieces,
     mainRegions: [...new Set(tries.flatMap(({ loads }) => mainRegions(loads)))],
@@ -145,11 +146,12 @@ function planDrills(
   };
   if (wishes.order !== undefined) {
     const known = listDrills(task);
-    const drills = wishes.order.map(({ drill, minutes }) => ({
-      drill,
-      minutes,
-      waves: known.find((one) => one.drill === drill)?.waves ?? (1 as const),
-    }));
+    // A drill that was deleted since leaves the order.
+    const drills = wishes.order.flatMap(({ drill, minutes }) => {
+      const spec = task.drills[drill];
+      const waves = known.find((one) => one.drill === drill)?.waves ?? (1 as const);
+      return spec === undefined ? [] : [{ drill, spec, minutes, waves }];
+    });
     return { choice: { drills, value: 0, bound: 0, cold: [] }, steps: withPauses(drills) };
   }
   let minutes = budget.drills;

@@ -3,7 +3,7 @@
  * left in it. Plain data, so that it can be handed to a worker or kept.
  */
 import { resolveBody, type BodyInput } from '../body/body';
-import type { DrillId } from '../catalog/drills';
+import { drillTable, type DrillBook, type DrillKey } from '../catalog/drills';
 import type { PieceCount } from '../catalog/pieces';
 import type { PainPlace, RegionLoads } from '../catalog/regions';
 import type { School } from '../catalog/school';
@@ -11,6 +11,8 @@ import type { LadderId } from '../catalog/stage';
 import type { Capacities } from '../fatigue/reserve';
 import type { OpenedCase } from '../ladder/case';
 import { planChecks, rankChecks, type CheckSlot } from '../ladder/tonight';
+import type { KeptDistance } from '../setups/kept';
+import { keptDistances } from '../setups/registry';
 import { keepApart, usableSpans, type Room, type Span } from '../room/room';
 import { findCapacities, listClosedDrills, listOptions, listWeakChecks } from './options';
 import type { PlannedOption, Shut } from './options';
@@ -21,6 +23,8 @@ import { shareOut } from './timeline';
 export interface ClassPerson {
   readonly id: string;
   readonly body: BodyInput;
+  /** Distances found by trying. */
+  readonly kept?: readonly KeptDistance[];
   readonly opened: OpenedCase;
 }
 
@@ -38,7 +42,7 @@ export type Pin =
       readonly span: string;
       readonly round?: number;
     }
-  | { readonly kind: 'drill'; readonly drill: DrillId; readonly use: boolean }
+  | { readonly kind: 'drill'; readonly drill: DrillKey; readonly use: boolean }
   /** The teacher overrules tiredness for this student, and answers for it. */
   | { readonly kind: 'tired'; readonly person: string };
 
@@ -57,7 +61,7 @@ export interface Wishes {
   readonly sore: readonly { readonly person: string; readonly place: PainPlace }[];
   readonly pins: readonly Pin[];
   /** A running order of the teacher's own: these drills, this long, in this order. */
-  readonly order?: readonly { readonly drill: DrillId; readonly minutes: number }[];
+  readonly order?: readonly { readonly drill: DrillKey; readonly minutes: number }[];
   /** Rounds that are over. */
   readonly done: number;
 }
@@ -72,7 +76,7 @@ export interface PreparedPerson {
   readonly shut: readonly Shut[];
   readonly capacities: Capacities;
   readonly weak: readonly { readonly check: string; readonly weight: number }[];
-  readonly closedDrills: readonly DrillId[];
+  readonly closedDrills: readonly DrillKey[];
   /** Loads of the holds among the checks worth taking from this person tonight. */
   readonly checkLoads: readonly RegionLoads[];
 }
@@ -87,6 +91,8 @@ export interface PreparedClass {
   readonly spans: readonly Span[];
   readonly pieces: readonly PieceCount[];
   readonly families: readonly LadderId[];
+  /** What the school has to choose from; absent in classes kept before there were own ones. */
+  readonly drills?: DrillBook;
   readonly people: readonly PreparedPerson[];
   readonly checks: readonly PreparedSlot[];
   readonly checkMinutes: number;
@@ -118,9 +124,15 @@ export function prepareClass(input: ClassInput): PreparedClass {
   const ranked = people.map(({ opened }, index) => ({ id: index, ranked: rankChecks(opened) }));
   const { slots, minutesUsed } =
     budget.checks > 0 ? planChecks(school, ranked, budget.checks) : { slots: [], minutesUsed: 0 };
-  const prepared = people.map(({ id, body, opened }, index): PreparedPerson => {
+  const prepared = people.map(({ id, body, kept = [], opened }, index): PreparedPerson => {
     const size = resolveBody(body);
-    const found = listOptions(opened, { body: size, families, ceilingM: room.ceilingM, pieces });
+    const found = listOptions(opened, {
+      body: size,
+      kept: keptDistances(kept),
+      families,
+      ceilingM: room.ceilingM,
+      pieces,
+    });
     return {
       id,
       heightM: body.heightM,
@@ -139,6 +151,7 @@ export function prepareClass(input: ClassInput): PreparedClass {
     spans: spansFor(room, prepared),
     pieces,
     families,
+    drills: school.catalog.drills,
     checks: slots.map(({ people: own, ...slot }) => ({
       ...slot,
       people: own.map(({ id, why }) => ({ id: people[id].id, why })),
@@ -147,6 +160,10 @@ export function prepareClass(input: ClassInput): PreparedClass {
     people: prepared,
   };
 }
+
+/** The drills of a class. */
+export const drillsOf = ({ drills }: Pick<PreparedClass, 'drills'>): DrillBook =>
+  drills ?? drillTable;
 
 const openOf = ({ options, fallbacks }: PreparedPerson) => [...options, ...fallbacks];
 

@@ -182,9 +182,7 @@ export function listPatterns(person: ComposePerson, problem: RoundsProblem): Pat
   const { rounds, walls, done = 0 } = problem;
   const { fromRound = 0, before, mostAttempts, isBearable } = person;
   const isUnsettled = done === 0 && fromRound === 0 && before === undefined;
-  const sequences = isUnsettled
-    ? settle(listSequences(person, rounds), person, 0)
-    : settle(listSequences(person, rounds), person, done);
+  const sequences = settle(listSequences(person, rounds), person, done);
   // Somebody late or with rounds behind them may have room for one try alone.
   const least = isUnsettled ? leastAttempts : 1;
   const patterns: Pattern[] = [];

@@ -1,7 +1,7 @@
 /** What of the cupboard can serve which need, so that nobody waits for foam while cork lies there. */
 import {
-  getPieceLabel,
   isOwnPiece,
+  isShippedPiece,
   pieceTable,
   specOf,
   type PieceCount,
@@ -71,22 +71,8 @@ export function rowsTaken(
   return [...rows].map(([piece, count]) => ({ piece, count }));
 }
 
-const rowWords: Readonly<Partial<Record<string, readonly [one: string, many: string]>>> = {
-  'foam-block': ['block', 'blocks'],
-  'thin-foam-block': ['thin block', 'thin blocks'],
-  'strap-180': ['strap', 'straps'],
-  'strap-240': ['strap of 2.4 m or more', 'straps of 2.4 m or more'],
-  'strap-300': ['strap of 3 m', 'straps of 3 m'],
-  'bolster-rectangular': ['flat bolster', 'flat bolsters'],
-  'bolster-round': ['round bolster', 'round bolsters'],
-  'shoulder-pad': ['shoulder pad', 'shoulder pads'],
-  'flat-foam': ['flat foam pad', 'flat foam pads'],
-  blanket: ['blanket', 'blankets'],
-  bench: ['bench', 'benches'],
-};
-
 /** `2 blocks`, `1 chair`: so many of a row in words. */
 export function rowLabel(row: string, count: number): string {
-  const [one, many] = rowWords[row] ?? [getPieceLabel(row), `${getPieceLabel(row)}s`];
+  const [one, many] = isShippedPiece(row) ? pieceTable[row].words : [row, row];
   return `${count} ${count === 1 ? one : many}`;
 }

@@ -1,5 +1,5 @@
 /** The running order and what it does to everybody before the first round. Source: handbook 08. */
-import { drillTable, type DrillId } from '../catalog/drills';
+import { drillTable, type DrillKey, type DrillSpec } from '../catalog/drills';
 import { ladderTable, type LadderId } from '../catalog/stage';
 import type { RegionLoads } from '../catalog/regions';
 import { freshState, rest, type Capacities, type FatigueState } from '../fatigue/reserve';
@@ -17,7 +17,9 @@ export interface TimelineItem {
   readonly minutes: number;
   /** Minutes after the class begins. */
   readonly startsAt: number;
-  readonly drill?: DrillId;
+  readonly drill?: DrillKey;
+  /** What that drill is. */
+  readonly spec?: DrillSpec;
   /** Two turns where the pieces go round only half. */
   readonly waves?: 1 | 2;
   /** 0 is the first. */
@@ -125,9 +127,9 @@ export function layOutTime(input: TimelineInput): TimelineItem[] {
   let pauses = 0;
   for (const step of steps) {
     if (step.kind === 'drill') {
-      const { label, how } = drillTable[step.drill];
-      const { minutes, waves } = step;
-      items.push({ id: step.drill, kind: 'drill', label, minutes, drill: step.drill, waves, how });
+      const { drill, spec, minutes, waves } = step;
+      const { label, how } = spec;
+      items.push({ id: drill, kind: 'drill', label, minutes, drill, spec, waves, how });
     } else {
       pauses += 1;
       items.push({
@@ -191,7 +193,7 @@ export function layOutTime(input: TimelineInput): TimelineItem[] {
 /** What one person brings to the running order. */
 export interface TiredPerson {
   readonly capacities: Capacities;
-  readonly closedDrills: readonly DrillId[];
+  readonly closedDrills: readonly DrillKey[];
   /** Loads of the hold checks this person is asked for, one after the other. */
   readonly checkLoads: readonly RegionLoads[];
 }
@@ -199,12 +201,12 @@ export interface TiredPerson {
 /** Everybody's reserves after one item that is no round. */
 export function passItem(
   state: FatigueState,
-  item: Pick<TimelineItem, 'kind' | 'drill' | 'minutes'>,
+  item: Pick<TimelineItem, 'kind' | 'drill' | 'spec' | 'minutes'>,
   { capacities, closedDrills, checkLoads }: TiredPerson,
 ): FatigueState {
-  if (item.kind === 'drill' && item.drill !== undefined) {
+  if (item.kind === 'drill' && item.drill !== undefined && item.spec !== undefined) {
     const isClosed = closedDrills.includes(item.drill);
-    return passDrill(state, isClosed ? null : item.drill, item.minutes, capacities);
+    return passDrill(state, isClosed ? null : item.spec, item.minutes, capacities);
   }
   if (item.kind === 'checks' && checkLoads.length > 0) {
     return checkLoads.reduce(

@@ -3,7 +3,7 @@ import { listDrills } from './drillChoice';
 import type { PlannedOption } from './options';
 import { placeEverybody, type Place } from './places';
 import { roundOf, type BeforeById, type Posed } from './pose';
-import type { Pin, PreparedClass, Wishes } from './prepared';
+import { drillsOf, type Pin, type PreparedClass, type Wishes } from './prepared';
 import { countTurns, firstOpen, keepsPin, type Pattern, type RoundsProblem } from './problem';
 import { solveQuickly, type RoundsPlan } from './solve';
 import type { TimelineItem } from './timeline';
@@ -154,9 +154,11 @@ function reportPins(
     if (pin.kind === 'drill') {
       const isIn = drills.drills.some(({ drill }) => drill === pin.drill);
       if (isIn === pin.use) return { pin, isKept: true };
-      const can = listDrills({ people, pieces: prepared.pieces }).some(
-        ({ drill }) => drill === pin.drill,
-      );
+      const can = listDrills({
+        drills: drillsOf(prepared),
+        people,
+        pieces: prepared.pieces,
+      }).some(({ drill }) => drill === pin.drill);
       const why = !pin.use
         ? 'the running order of your own has it'
         : can

@@ -1,15 +1,15 @@
 import fc from 'fast-check';
 import { resolveBody } from '../body/body';
 import { lengthIds } from '../body/lengths';
-import { shapeIds } from '../catalog/shapes';
+import { shapeIds } from '../shapes/registry';
 import { UnreachableProblem } from '../posture/geometry';
-import { getDials, toPosture, usualValues } from '../posture/handles';
+import { getDials, toPosture, usualOfDials, usualValues } from '../shapes/values';
 import { pointsOf } from '../posture/joints';
-import { ladderLoads } from '../posture/ladderLoads';
-import { computeLoads } from '../posture/loads';
-import { stillIds, stillTable } from '../posture/stills';
-import { getRecipe, recipeIds } from '../setup/recipes';
-import { tellingLengths } from '../setup/telling';
+import { ladderLoads } from '../shapes/ladderLoads';
+import { computeLoads } from '../shapes/loads';
+import { getStill, stillIds } from '../shapes/stills';
+import { getSetup, setupIds } from '../setups/registry';
+import { tellingLengths } from '../setups/telling';
 import { benchSheet, drawBench } from './bench';
 import { drawLength } from './measure';
 import { textWidth, type Scene } from './scene';
@@ -113,7 +113,8 @@ describe('shapes without loads, pictures of lengths, views from above', () => {
     fc.assert(
       fc.property(heights, (heightM) => {
         const own = resolveBody({ heightM });
-        const { joints } = stillTable[id].solve(own);
+        const { dials, solve } = getStill(id);
+        const { joints } = solve(own, usualOfDials(dials, own));
         const far = (a: readonly number[], b: readonly number[]) =>
           Math.hypot(a[0] - b[0], a[1] - b[1]);
         expect(far(joints.shoulder, joints.hip)).toBeCloseTo(own.lengths.trunk, 2);
@@ -128,8 +129,8 @@ describe('shapes without loads, pictures of lengths, views from above', () => {
 
   it('draws every length and every set-up from above without a broken figure', () => {
     for (const id of lengthIds) sound(drawLength(id));
-    for (const recipe of recipeIds) {
-      const result = getRecipe(recipe).solve({
+    for (const recipe of setupIds) {
+      const result = getSetup(recipe).solve({
         body,
         profile: 'prop-led',
         pieces: [{ piece: 'foam-block', count: 3 }],

@@ -1,34 +1,36 @@
 import type { Body } from '../body/body';
-import type { FamilyId } from '../posture/families';
-import { getDials, type DialValues } from '../posture/handles';
-import { shifted, type FigureJoints, type Point } from '../posture/joints';
-import type { Loads } from '../posture/loads';
-import { formatFigure, formatLength, type LengthUnits } from '../units/length';
-import {
-  groundBody,
-  hatchedBox,
-  hatchStrip,
-  levelDimension,
-  uprightDimension,
-  type DimensionText,
-} from './dimensions';
+import { shifted, type Point } from '../posture/joints';
+import type { SetupId } from '../setups/registry';
+import type { SetupResult } from '../setups/setup';
+import type { DialValues } from '../shapes/dials';
+import type { Loads } from '../shapes/loads';
+import { beyondSentences, placeLoaded, withAround } from '../shapes/posed';
+import type { ShapeId } from '../shapes/postures';
+import { getShape } from '../shapes/registry';
+import type { Placed, Rest, WallFace } from '../shapes/shape';
+import { getDials } from '../shapes/values';
+import { formatLength, type LengthUnits } from '../units/length';
+import { groundBody, hatchedBox, hatchStrip } from './dimensions';
 import { drawFigure, type Facing } from './figure';
 import { line, makeFrame, rounded, textWidth, type Frame, type Scene, type Shape } from './scene';
+import { drawShapeDimensions } from './shapeDimensions';
 import { drawTape, tapeHeightPx } from './tape';
 
 /** A figure to compare with: another person or another shape, drawn as a ghost. */
 export interface BenchGhost {
   readonly body: Body;
-  readonly family: FamilyId;
+  readonly family: ShapeId;
   readonly loads: Loads;
 }
 
 export interface BenchInput {
   readonly body: Body;
-  readonly family: FamilyId;
+  readonly family: ShapeId;
   readonly values: DialValues;
   readonly loads: Loads;
   readonly ghost?: BenchGhost;
+  /** The set-up that the shape is posed from, with what it puts around the figure. */
+  readonly solved?: { readonly setup: SetupId; readonly result: SetupResult };
 }
 
 export interface BenchOptions {
@@ -55,61 +57,63 @@ const sizes = { textPx: 17, wedgePx: 30, hatchPx: 12, rowPx: 28, sidePx: 70 } as
 /** Room the view keeps so that the scale does not jump while something is dragged, metres. */
 const view = { behindM: 1.75, aheadM: 0.95, highM: 2.15, lowM: 1.3 } as const;
 
-const lowShapes: readonly FamilyId[] = [
-  'plank',
-  'kneePlank',
-  'dog',
-  'shortDog',
-  'raisedDog',
-  'dolphin',
-  'headstandBase',
-  'crow',
-  'liftedTuck',
-  'plough',
-];
-
 /** A sheet of the same width for every shape, lower for shapes near the floor. */
-export function benchSheet(family: FamilyId): { widthPx: number; heightPx: number } {
-  return { widthPx: 820, heightPx: lowShapes.includes(family) ? 500 : 640 };
+export function benchSheet(family: ShapeId): { widthPx: number; heightPx: number } {
+  return { widthPx: 820, heightPx: getShape(family).isLow ? 500 : 640 };
 }
 
-const supine: readonly FamilyId[] = ['shoulderStand', 'plough'];
-export const facingOf = (family: FamilyId): Facing => (supine.includes(family) ? -1 : 1);
+const facingOf = (family: ShapeId): Facing => (getShape(family).isOnBack ? -1 : 1);
 
 /**
- * Where the scene's own zero lies: the wall where there is one, so that the wall stands still while
- * a person moves; else the hands, elbows or shoulders.
+ * A figure where the scene's own zero is: the wall where the shape stands at one, so that the wall
+ * stands still while a person moves; else the hands, elbows or shoulders.
  */
-export function anchor(loads: Loads): number {
-  return loads.pose.wall ? -loads.pose.wall.at[0] : 0;
+function place(body: Body, family: ShapeId, loads: Loads) {
+  const placed = placeLoaded(body, family, loads);
+  const dx = placed.wall === undefined ? 0 : -placed.wall.x;
+  return { dx, placed: dx === 0 ? placed : shiftedPlace(body, family, placed, dx) };
 }
 
-/** A head that does not clear the floor rests on it: the neck gives, the floor does not. */
-export function headUp(joints: FigureJoints): FigureJoints {
-  const [x, y] = joints.crown;
-  return y >= 0 ? joints : { ...joints, crown: [x, 0] };
+function shiftedPlace(
+  body: Body,
+  family: ShapeId,
+  placed: ReturnType<typeof placeLoaded>,
+  dx: number,
+): ReturnType<typeof placeLoaded> {
+  const joints = shifted(placed.joints, dx, 0);
+  const wall = placed.wall && { ...placed.wall, x: placed.wall.x + dx };
+  const shape = getShape(family);
+  const at: Placed = { joints, ...(wall === undefined ? {} : { wall }) };
+  return {
+    ...placed,
+    ...at,
+    rests: shape.supports?.(joints, body) ?? [],
+    dimensions: shape.dimensions(at, body),
+  };
 }
 
 /** The bench: one set-up, large, to scale, with its loads, dials and dimensions. */
 export function drawBench(input: BenchInput, options: BenchOptions): BenchScene {
-  const { body, family, values, loads, ghost } = input;
+  const { body, family, values, loads, ghost, solved } = input;
   const { widthPx, heightPx, units } = options;
-  const { wall } = loads.pose;
+  const shape = getShape(family);
+  const { dx, placed: own } = place(body, family, loads);
+  const { wall } = own;
   const below = tapeHeightPx + sizes.wedgePx + 3 * sizes.rowPx;
   const isWallAhead = wall?.side === 1;
   const isWallBehind = wall?.side === -1;
   const behindM = isWallBehind ? 0.12 : isWallAhead ? 1.5 : view.behindM;
   const aheadM = isWallAhead ? 0.12 : isWallBehind ? 1.75 : view.aheadM;
-  const reachM = supine.includes(family) ? 1.55 : 0;
-  const highM = lowShapes.includes(family) ? view.lowM : view.highM;
+  const reachM = shape.isOnBack ? 1.55 : 0;
+  const highM = shape.isLow ? view.lowM : view.highM;
   const spanM = behindM + Math.max(aheadM, reachM);
   const pxPerM = Math.min((widthPx - 2 * sizes.sidePx) / spanM, (heightPx - below) / highM);
   const floorPx = rounded(heightPx - below);
   const zeroPx = rounded((widthPx - spanM * pxPerM) / 2 + behindM * pxPerM);
   const frame = makeFrame(pxPerM, zeroPx, floorPx);
 
-  const dx = anchor(loads);
-  const joints = headUp(shifted(loads.pose.joints, dx, 0));
+  const { joints } = own;
+  const around = withAround(own, solved?.setup, solved?.result ?? null, body);
   const marks = getDials(family).flatMap((dial): BenchMark[] => {
     const { mark, parameter } = dial;
     if (!mark) return [];
@@ -131,35 +135,42 @@ export function drawBench(input: BenchInput, options: BenchOptions): BenchScene 
     pxPerM,
     marks,
     shapes: [
-      ...drawSupports(frame, input, joints),
+      ...drawRests(frame, around.rests),
       ...(ghost
         ? drawFigure(
             'ghost',
             frame,
             ghost.body,
-            headUp(shifted(ghost.loads.pose.joints, anchor(ghost.loads), 0)),
+            place(ghost.body, ghost.family, ghost.loads).placed.joints,
             facingOf(ghost.family),
           )
         : []),
       ...drawFigure('figure', frame, body, joints, facingOf(family)),
       ...drawPlumb(frame, loads, dx),
-      ...drawWall(frame, highM, wall?.side),
+      ...drawWall(frame, highM, around.wall),
       groundBody(widthPx, floorPx),
       line('floor', 0, floorPx, widthPx, floorPx),
       ...drawTape(frame, Math.floor((zeroPx / pxPerM) * 20) / 20, units),
       ...(isWallBehind ? drawTapeAhead(frame, widthPx, units) : []),
       ...drawWedges(frame, loads, dx),
-      ...drawDimensions(frame, input, joints, dx, units),
+      ...drawShapeDimensions(frame, around.dimensions, {
+        units,
+        textPx: sizes.textPx,
+        rowY: frame.y(0) + tapeHeightPx + sizes.wedgePx + 2 * sizes.rowPx + 4,
+        rowStepPx: 0,
+        witnessPx: 16,
+        ...(solved === undefined ? {} : { distances: solved.result.distances }),
+      }),
     ],
-    sentences: describeLoads(loads, units),
+    sentences: [...describeLoads(loads, units), ...beyondSentences(loads)],
   };
 }
 
-function drawWall(frame: Frame, highM: number, side: 1 | -1 | undefined): Shape[] {
-  if (side === undefined) return [];
-  const [top, bottom, x] = [frame.y(highM), frame.y(0), frame.x(0)];
+function drawWall(frame: Frame, highM: number, wall: WallFace | undefined): Shape[] {
+  if (wall === undefined) return [];
+  const [top, bottom, x] = [frame.y(highM), frame.y(0), frame.x(wall.x)];
   return [
-    ...hatchStrip(side === 1 ? x : x - sizes.hatchPx, top, bottom, sizes.hatchPx),
+    ...hatchStrip(wall.side === 1 ? x : x - sizes.hatchPx, top, bottom, sizes.hatchPx),
     line('wall', x, top, x, bottom),
   ];
 }
@@ -172,31 +183,17 @@ function drawTapeAhead(frame: Frame, widthPx: number, units: LengthUnits): Shape
   return drawTape(flipped, length, units);
 }
 
-function drawSupports(frame: Frame, { family, values }: BenchInput, joints: FigureJoints): Shape[] {
-  const box = (left: number, right: number, high: number) =>
-    high <= 0.005
-      ? []
-      : hatchedBox(
-          frame.x(left),
-          frame.y(high),
-          (right - left) * frame.pxPerM,
-          high * frame.pxPerM,
-        );
-  switch (family) {
-    case 'raisedDog':
-      return box(joints.heel[0] - 0.28, joints.heel[0] + 0.12, values.supportHeightM);
-    case 'liftedTuck':
-      return box(joints.wrist[0] - 0.05, joints.wrist[0] + 0.18, values.blockM);
-    case 'shoulderStand':
-      return box(joints.elbow[0] - 0.12, joints.shoulder[0] + 0.06, values.platformM);
-    case 'plough':
-      return [
-        ...box(joints.elbow[0] - 0.12, joints.shoulder[0] + 0.06, values.platformM),
-        ...box(joints.heel[0] - 0.12, joints.heel[0] + 0.28, values.toeSupportM),
-      ];
-    default:
-      return [];
-  }
+function drawRests(frame: Frame, rests: readonly Rest[]): Shape[] {
+  return rests
+    .filter(({ top, bottom = 0 }) => top - bottom > 0.005)
+    .flatMap(({ left, right, top, bottom = 0 }) =>
+      hatchedBox(
+        frame.x(left),
+        frame.y(top),
+        (right - left) * frame.pxPerM,
+        (top - bottom) * frame.pxPerM,
+      ),
+    );
 }
 
 /** The plumb line of the centre of mass: where the weight stands. */
@@ -256,67 +253,6 @@ function drawWedges(frame: Frame, { contacts, pose }: Loads, dx: number): Shape[
       },
     ];
   });
-}
-
-function drawDimensions(
-  frame: Frame,
-  { family, values }: BenchInput,
-  joints: FigureJoints,
-  dx: number,
-  units: LengthUnits,
-): Shape[] {
-  const floor = frame.y(0);
-  const rowY = floor + tapeHeightPx + sizes.wedgePx + 2 * sizes.rowPx + 4;
-  const text = (metres: number): DimensionText => ({
-    text: formatFigure(metres, units),
-    sizePx: sizes.textPx,
-    isEstimated: false,
-  });
-  const level = (a: number, b: number, metres: number) =>
-    metres < 0.005
-      ? []
-      : levelDimension(
-          Math.min(frame.x(a), frame.x(b)),
-          Math.max(frame.x(a), frame.x(b)),
-          rowY,
-          rowY - 16,
-          text(metres),
-        );
-  const upright = (x: number, metres: number) =>
-    metres < 0.005
-      ? []
-      : uprightDimension(frame.x(x), floor, frame.y(metres), frame.x(x) + 14, text(metres));
-  switch (family) {
-    case 'dog':
-    case 'raisedDog':
-      return [
-        ...level(joints.heel[0], joints.heel[0] + values.stanceM, values.stanceM),
-        ...(values.supportHeightM ? upright(joints.heel[0] - 0.34, values.supportHeightM) : []),
-      ];
-    case 'dolphin':
-      return level(joints.heel[0], dx, values.elbowToBallM);
-    case 'headstandBase':
-      return level(joints.heel[0], dx, values.headToBallM);
-    case 'shortDog':
-      return level(dx - values.baseM, dx, values.baseM);
-    case 'wallL':
-    case 'forearmWallL':
-      return [...level(dx, 0, values.baseM), ...upright(joints.hip[0] + 0.42, values.footHeightM)];
-    case 'handstandWall':
-    case 'forearmStandWall':
-      return level(dx, 0, values.baseM);
-    case 'liftedTuck':
-      return upright(joints.wrist[0] + 0.34, values.blockM);
-    case 'shoulderStand':
-      return upright(joints.elbow[0] - 0.22, values.platformM);
-    case 'plough':
-      return [
-        ...upright(joints.elbow[0] - 0.34, values.platformM),
-        ...upright(joints.heel[0] + 0.46, values.toeSupportM),
-      ];
-    default:
-      return [];
-  }
 }
 
 const contactWords = {

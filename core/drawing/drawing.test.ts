@@ -3,10 +3,10 @@ import { resolveBody } from '../body/body';
 import { alternativeIds } from '../catalog/alternatives';
 import type { PieceCount } from '../catalog/pieces';
 import { profileIds } from '../catalog/profiles';
-import { forearmKickSetup } from '../setup/forearmKick';
-import { drawAlternative } from './alternative';
+import { forearmKickSetup } from '../setups/forearmKick';
 import { drawForearmKick } from './elevation';
 import { textWidth, type Scene, type Shape } from './scene';
+import { drawAlternative } from './stageSide';
 import { toSvgFile } from './svg';
 
 const pieces: readonly PieceCount[] = [
@@ -124,7 +124,11 @@ describe('shapes with a chair', () => {
     fc.assert(
       fc.property(inputs, ({ heightM, massKg }) => {
         const body = resolveBody({ heightM, massKg });
-        const scene = drawAlternative(body, id, { pxPerM: 100, units: 'cm', detail: 'row' });
+        const scene = drawAlternative({ body, profile: 'prop-led', pieces }, id, {
+          pxPerM: 100,
+          units: 'cm',
+          detail: 'row',
+        });
         expect(toSvgFile(scene, 'Shape')).not.toMatch(/NaN|Infinity/);
         expect(scene.widthPx).toBeGreaterThan(0);
       }),

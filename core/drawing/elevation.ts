@@ -1,5 +1,5 @@
 import type { Body } from '../body/body';
-import type { ForearmKickSetup } from '../setup/forearmKick';
+import type { ForearmKickSetup } from '../setups/forearmKick';
 import { forearmStandWallPose } from '../posture/wallStand';
 import { shifted, type FigureJoints } from '../posture/joints';
 import { formatFigure, formatLength, type LengthUnits } from '../units/length';

@@ -1,5 +1,5 @@
 import type { Body } from '../body/body';
-import type { ForearmKickSetup } from '../setup/forearmKick';
+import type { ForearmKickSetup } from '../setups/forearmKick';
 import { formatFigure, type LengthUnits } from '../units/length';
 import { hatchedBox, hatchStrip, uprightDimension } from './dimensions';
 import { line, rounded, type Frame, type Shape } from './scene';

@@ -1,10 +1,12 @@
-import { resolveBody } from '../body/body';
+import { resolveBody, type Body } from '../body/body';
 import { alternativeIds, getAlternative } from '../catalog/alternatives';
 import { stageIds, getStage } from '../catalog/stages';
-import { drawAlternative, drawSide } from './alternative';
+
 import type { Scene, Shape } from './scene';
+import { drawAlternative, drawStage } from './stageSide';
 
 const options = { pxPerM: 90, units: 'cm', detail: 'row' } as const;
+const inputOf = (body: Body) => ({ body, profile: 'prop-led', pieces: [] }) as const;
 const bodies = [1.45, 1.7, 1.95].map((heightM) => resolveBody({ heightM }));
 
 /** Every number of a path or a line that is a place across the sheet. */
@@ -28,21 +30,21 @@ function expectOnSheet(scene: Scene): void {
 describe('shapes from the side', () => {
   it.each(alternativeIds)('%s stands whole on its sheet, at every size', (id) => {
     for (const body of bodies) {
-      const scene = drawAlternative(body, id, options);
+      const scene = drawAlternative(inputOf(body), id, options);
       expectOnSheet(scene);
       expect(scene.sentences[0]).toContain(getAlternative(id).label);
       const hasFigure = scene.shapes.some(({ role }) => role === 'figure');
-      expect(hasFigure).toBe(getAlternative(id).still !== null || id === 'forearm-l');
+      expect(hasFigure).toBe(getAlternative(id).shape !== null);
     }
   });
 
   it.each(stageIds)('%s stands whole on its sheet', (id) => {
-    for (const body of bodies) expectOnSheet(drawSide(body, getStage(id), options));
+    for (const body of bodies) expectOnSheet(drawStage(inputOf(body), getStage(id), options));
   });
 
   it('draws a wall on whichever side the shape has it', () => {
     const walls = (id: 'legs-up' | 'dolphin-chair') => {
-      const scene = drawAlternative(bodies[1], id, options);
+      const scene = drawAlternative(inputOf(bodies[1]), id, options);
       const wall = scene.shapes.find(
         (shape) =>
           shape.role === 'wall' &&

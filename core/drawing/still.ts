@@ -1,60 +1,90 @@
 import type { Body } from '../body/body';
 import { pointsOf } from '../posture/joints';
-import { stillTable, type StillId } from '../posture/stills';
+import type { Distance } from '../setups/distance';
+import type { PosedShape } from '../shapes/posed';
+import { getStill, type StillId } from '../shapes/stills';
+import { usualOfDials } from '../shapes/values';
 import type { LengthUnits } from '../units/length';
-import { drawChair } from './alternative';
+import { drawChair } from './chair';
 import { groundBody, hatchedBox, hatchStrip } from './dimensions';
 import { drawFigure } from './figure';
 import { line, makeFrame, rounded, type Scene } from './scene';
+import { countLevels, drawShapeDimensions } from './shapeDimensions';
 import { drawTape, tapeHeightPx } from './tape';
 
 export interface StillOptions {
   readonly widthPx: number;
   readonly heightPx: number;
   readonly units: LengthUnits;
+  /** What the set-up lists; says which figures rest on estimates. */
+  readonly distances?: readonly Distance[];
 }
 
-const sizes = { sidePx: 40, topPx: 24, hatchPx: 12, beyondM: 0.2 } as const;
+const sizes = {
+  sidePx: 40,
+  topPx: 24,
+  hatchPx: 12,
+  beyondM: 0.2,
+  rowPx: 26,
+  firstRowPx: 20,
+  textPx: 17,
+} as const;
 
-/** A shape from the side, to scale, as large as the sheet allows; no loads. */
+/** A shape at its usual distances, as large as the sheet allows; no loads. */
 export function drawStill(id: StillId, body: Body, options: StillOptions): Scene {
-  const { label, solve } = stillTable[id];
-  const still = solve(body);
+  const { label, dials, solve } = getStill(id);
+  return drawStillPosed(label, body, solve(body, usualOfDials(dials, body)), options);
+}
+
+/** A posed shape from the side, to scale, as large as the sheet allows. */
+export function drawStillPosed(
+  label: string,
+  body: Body,
+  posed: Omit<PosedShape, 'loads' | 'values'>,
+  options: StillOptions,
+): Scene {
+  const { joints, rests, wall, chair, dimensions } = posed;
   const xs = [
-    ...pointsOf(still.joints).map(([x]) => x),
-    ...still.rests.flatMap(({ left, right }) => [left, right]),
-    ...(still.wall ? [still.wall.x] : []),
-    ...(still.chairFrontX === undefined ? [] : [still.chairFrontX, still.chairFrontX + 0.4]),
+    ...pointsOf(joints).map(([x]) => x),
+    ...rests.flatMap(({ left, right }) => [left, right]),
+    ...(wall ? [wall.x] : []),
+    ...(chair === undefined ? [] : [chair.frontX, chair.backX]),
+    ...dimensions.map((one) => (one.kind === 'upright' ? one.x : one.fromX)),
   ];
   const [low, high] = [Math.min(...xs) - sizes.beyondM, Math.max(...xs) + sizes.beyondM];
-  const top = Math.max(1, ...pointsOf(still.joints).map(([, y]) => y)) + 0.12;
+  const top = Math.max(1, ...pointsOf(joints).map(([, y]) => y)) + 0.12;
+  const levels = countLevels(dimensions);
+  const belowPx =
+    tapeHeightPx + 4 + (levels === 0 ? 0 : sizes.firstRowPx + sizes.rowPx * (levels - 1) + 10);
   const pxPerM = Math.min(
     (options.widthPx - 2 * sizes.sidePx) / (high - low),
-    (options.heightPx - sizes.topPx - tapeHeightPx) / top,
+    (options.heightPx - sizes.topPx - belowPx) / top,
   );
-  const floorPx = rounded(options.heightPx - tapeHeightPx - 4);
+  const floorPx = rounded(options.heightPx - belowPx);
   const zeroPx = rounded((options.widthPx - (high - low) * pxPerM) / 2 - low * pxPerM);
   const frame = makeFrame(pxPerM, zeroPx, floorPx);
-  const wallPx = still.wall ? frame.x(still.wall.x) : 0;
+  const wallPx = wall ? frame.x(wall.x) : 0;
   return {
     widthPx: options.widthPx,
     heightPx: options.heightPx,
     pxPerM,
     shapes: [
-      ...(still.chairFrontX === undefined ? [] : drawChair(frame, still.chairFrontX)),
-      ...still.rests.flatMap(({ left, right, top: height, bottom = 0 }) =>
-        hatchedBox(
-          frame.x(left),
-          frame.y(height),
-          (right - left) * pxPerM,
-          (height - bottom) * pxPerM,
+      ...(chair === undefined ? [] : drawChair(frame, chair)),
+      ...rests
+        .filter((rest) => rest.top - (rest.bottom ?? 0) > 0.005)
+        .flatMap(({ left, right, top: height, bottom = 0 }) =>
+          hatchedBox(
+            frame.x(left),
+            frame.y(height),
+            (right - left) * pxPerM,
+            (height - bottom) * pxPerM,
+          ),
         ),
-      ),
-      ...drawFigure('figure', frame, body, still.joints, still.isOnBack ? -1 : 1),
-      ...(still.wall
+      ...drawFigure('figure', frame, body, joints, posed.isOnBack ? -1 : 1),
+      ...(wall
         ? [
             ...hatchStrip(
-              still.wall.side === 1 ? wallPx : wallPx - sizes.hatchPx,
+              wall.side === 1 ? wallPx : wallPx - sizes.hatchPx,
               sizes.topPx,
               floorPx,
               sizes.hatchPx,
@@ -64,13 +94,21 @@ export function drawStill(id: StillId, body: Body, options: StillOptions): Scene
         : []),
       groundBody(options.widthPx, floorPx),
       line('floor', 0, floorPx, options.widthPx, floorPx),
-      ...(still.wall?.side === 1
+      ...(wall?.side === 1
         ? drawTape(
             makeFrame(pxPerM, wallPx, floorPx),
             Math.floor((wallPx / pxPerM) * 20) / 20,
             options.units,
           )
         : []),
+      ...drawShapeDimensions(frame, dimensions, {
+        units: options.units,
+        textPx: sizes.textPx,
+        rowY: floorPx + tapeHeightPx + sizes.firstRowPx,
+        rowStepPx: sizes.rowPx,
+        witnessPx: sizes.firstRowPx,
+        ...(options.distances === undefined ? {} : { distances: options.distances }),
+      }),
     ],
     sentences: [`${label}, drawn to scale; the model has no loads to give for it.`],
   };

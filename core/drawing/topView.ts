@@ -1,7 +1,7 @@
 /** Set-ups from above, to scale, wall on the right; for whatever the side view cannot show. */
 import type { Body } from '../body/body';
-import type { Distance, DistanceId } from '../setup/distance';
-import type { RecipeId } from '../setup/recipes';
+import type { Distance, DistanceId } from '../setups/distance';
+import type { SetupId } from '../setups/registry';
 import type { Spacer } from '../pieces/spacer';
 import { formatFigure, type LengthUnits } from '../units/length';
 import {
@@ -15,7 +15,7 @@ import { line, makeFrame, rectangle, rounded, type Frame, type Scene, type Shape
 
 interface TopInput {
   readonly body: Body;
-  readonly recipe: RecipeId;
+  readonly recipe: SetupId;
   readonly distances: readonly Distance[];
   readonly spacer?: Spacer;
   readonly units: LengthUnits;
@@ -26,7 +26,7 @@ const mat = { lengthM: 1.83, widthM: 0.61 } as const;
 const hatchPx = 9;
 
 /** Which view from above a recipe has. */
-const viewOf: Readonly<Partial<Record<RecipeId, 'platform' | 'arms' | 'lane'>>> = {
+const viewOf: Readonly<Partial<Record<SetupId, 'platform' | 'arms' | 'lane'>>> = {
   platform: 'platform',
   'strap-forearm': 'arms',
   'strap-handstand': 'arms',

@@ -4,6 +4,7 @@
  * health notes.
  */
 import type { PlanFile } from '../cli/planFile';
+import type { PlannedOption } from '../compose/options';
 import type { PreparedClass } from '../compose/prepared';
 import type { FloorAct, Tap } from './tap';
 
@@ -51,24 +52,99 @@ export function hideChecks(
   return (text) => names.get(text) ?? 'ask the teacher';
 }
 
-/** The plan with where and what, without why. */
+type PlanPerson = PlanFile['rounds'][number]['people'][number];
+
+/**
+ * The plan with where and what, without why. Every field is let out by name: one that is added to a
+ * plan stays with the teacher until it stands here.
+ */
 export function planForAssistant(plan: PlanFile, hide: Hide): PlanFile {
+  const { wishes, parts } = plan;
+  const person = (one: PlanPerson): PlanPerson => ({
+    id: one.id,
+    letter: one.letter,
+    option: one.option,
+    label: one.label,
+    role: '',
+    why: '',
+    place: one.place,
+    ...(one.sharesWith === undefined ? {} : { sharesWith: one.sharesWith }),
+    needsHand: one.needsHand,
+    asksFirst: one.asksFirst,
+    // That something is confirmed first, not what.
+    confirmAtDoor: one.confirmAtDoor.map(hide),
+    ...(one.otherwise === undefined ? {} : { otherwise: one.otherwise }),
+  });
   return {
-    ...plan,
-    wishes: { ...plan.wishes, sore: [], pins: [] },
-    checks: plan.checks.map((check) => ({
-      ...check,
-      people: check.people.map(({ id }) => ({ id, why: '' })),
+    format: plan.format,
+    version: plan.version,
+    profile: { key: plan.profile.key, version: plan.profile.version },
+    families: plan.families,
+    wishes: {
+      minutes: wishes.minutes,
+      rounds: wishes.rounds,
+      roundMinutes: wishes.roundMinutes,
+      resetMinutes: wishes.resetMinutes,
+      helpers: wishes.helpers,
+      seed: wishes.seed,
+      absent: wishes.absent,
+      late: wishes.late,
+      sore: [],
+      pins: [],
+      done: wishes.done,
+    },
+    objective: plan.objective,
+    bound: plan.bound,
+    gapPercent: plan.gapPercent,
+    stoppedBy: plan.stoppedBy,
+    parts: {
+      rounds: { objective: parts.rounds.objective, bound: parts.rounds.bound },
+      drills: { objective: parts.drills.objective, bound: parts.drills.bound },
+    },
+    leastShare: plan.leastShare,
+    timeline: plan.timeline.map(({ id, kind, label, startsAt, minutes, drill, waves }) => ({
+      id,
+      kind,
+      label,
+      startsAt,
+      minutes,
+      ...(drill === undefined ? {} : { drill }),
+      ...(waves === undefined ? {} : { waves }),
     })),
-    rounds: plan.rounds.map((round) => ({
-      ...round,
-      people: round.people.map((one) => ({
-        ...one,
-        role: '',
-        why: '',
-        // That something is confirmed first, not what.
-        confirmAtDoor: one.confirmAtDoor.map(hide),
-      })),
+    checks: plan.checks.map(({ check, label, isTogether, minutes, people }) => ({
+      check,
+      label,
+      isTogether,
+      minutes,
+      people: people.map(({ id }) => ({ id, why: '' })),
+    })),
+    spans: plan.spans.map(({ id, wall, fromM, toM, lowestM }) => ({
+      id,
+      wall,
+      fromM,
+      toM,
+      lowestM,
+    })),
+    stations: plan.stations.map(({ letter, option, label, people, baseM }) => ({
+      letter,
+      option,
+      label,
+      people,
+      ...(baseM === undefined ? {} : { baseM }),
+    })),
+    layOut: plan.layOut.map(({ letter, where, props, fallbackProps, people }) => ({
+      letter,
+      where,
+      props,
+      fallbackProps,
+      people,
+    })),
+    rounds: plan.rounds.map(({ round, handsUsed, teacherHelps, pieces, people }) => ({
+      round,
+      handsUsed,
+      teacherHelps,
+      pieces: pieces.map(({ row, used, of }) => ({ row, used, of })),
+      people: people.map(person),
     })),
     pins: [],
     notes: [],
@@ -77,27 +153,99 @@ export function planForAssistant(plan: PlanFile, hide: Hide): PlanFile {
   };
 }
 
-export function preparedForAssistant(prepared: PreparedClass): PreparedClass {
-  const plain = <T extends { why: string; atDoor: readonly string[] }>(option: T): T => ({
-    ...option,
+/** What is done and set out, without what it is worth, what it loads or why it is chosen. */
+export function optionForAssistant(option: PlannedOption): PlannedOption {
+  const {
+    id,
+    label,
+    stage,
+    alternative,
+    family,
+    variant,
+    value,
+    heightM,
+    alongM,
+    outM,
+    pieces,
+    props,
+    shape,
+    recipe,
+    baseM,
+    figures,
+    radiusM,
+    fallback,
+    needsCircle,
+    needsHand,
+    asksFirst,
+    assist,
+    isAttempt,
+    isRest,
+    canShare,
+  } = option;
+  return {
+    id,
+    label,
     role: 'present',
     why: '',
     atDoor: [],
-  });
+    loads: {},
+    value,
+    heightM,
+    pieces,
+    props,
+    ...(stage === undefined ? {} : { stage }),
+    ...(alternative === undefined ? {} : { alternative }),
+    ...(family === undefined ? {} : { family }),
+    ...(variant === undefined ? {} : { variant }),
+    ...(alongM === undefined ? {} : { alongM }),
+    ...(outM === undefined ? {} : { outM }),
+    ...(shape === undefined ? {} : { shape }),
+    ...(recipe === undefined ? {} : { recipe }),
+    ...(baseM === undefined ? {} : { baseM }),
+    // The figure, not how it came about.
+    ...(figures === undefined
+      ? {}
+      : { figures: figures.map((one) => ({ id: one.id, metres: one.metres })) }),
+    ...(radiusM === undefined ? {} : { radiusM }),
+    ...(fallback === undefined ? {} : { fallback }),
+    ...(needsCircle === undefined ? {} : { needsCircle }),
+    ...(needsHand === undefined ? {} : { needsHand }),
+    ...(asksFirst === undefined ? {} : { asksFirst }),
+    ...(assist === undefined ? {} : { assist }),
+    ...(isAttempt === undefined ? {} : { isAttempt }),
+    ...(isRest === undefined ? {} : { isRest }),
+    ...(canShare === undefined ? {} : { canShare }),
+  };
+}
+
+export function preparedForAssistant(prepared: PreparedClass): PreparedClass {
+  const { profile, room, spans, pieces, families, checks, checkMinutes, people } = prepared;
   return {
-    ...prepared,
-    checks: prepared.checks.map((check) => ({
-      ...check,
-      people: check.people.map(({ id }) => ({ id, why: '' })),
+    profile: { key: profile.key, version: profile.version },
+    room,
+    spans,
+    pieces,
+    families,
+    drills: {},
+    checkMinutes,
+    checks: checks.map(({ check, label, isTogether, minutes, people: own }) => ({
+      check,
+      label,
+      isTogether,
+      minutes,
+      gain: 0,
+      people: own.map(({ id }) => ({ id, why: '' })),
     })),
-    people: prepared.people.map((person) => ({
-      ...person,
-      options: person.options.map(plain),
-      fallbacks: person.fallbacks.map(plain),
-      ...(person.gone === undefined ? {} : { gone: person.gone.map(plain) }),
+    people: people.map(({ id, heightM, options, fallbacks, gone }) => ({
+      id,
+      heightM,
+      options: options.map(optionForAssistant),
+      fallbacks: fallbacks.map(optionForAssistant),
+      ...(gone === undefined ? {} : { gone: gone.map(optionForAssistant) }),
       shut: [],
       weak: [],
       closedDrills: [],
+      checkLoads: [],
       capacities: {},
     })),
   };

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { resolveBody } from '../body/body';
 import { cautionIds, type CautionId } from '../catalog/cautions';
 import { drillTable, type DrillSpec } from '../catalog/drills';
+import { pieceIds } from '../catalog/pieces';
 import { shippedSchool } from '../catalog/school';
 import { ladderIds } from '../catalog/stage';
 import { noCare, type Care } from '../caution/care';
@@ -29,7 +30,7 @@ const makePerson = (more: Partial<PersonCase> = {}) =>
   });
 
 const plan = (more: Partial<PersonCase> = {}) =>
-  planHomePractice(makePerson(more), body, ['forearm-stand'], usualHousehold);
+  planHomePractice(makePerson(more), { body }, ['forearm-stand'], usualHousehold);
 
 const drills: Readonly<Record<string, DrillSpec | undefined>> = drillTable;
 
@@ -101,7 +102,7 @@ describe('what is never sent home', () => {
     for (const family of ladderIds) {
       const { items } = planHomePractice(
         makePerson({ present: { headstand: 'HS4', 'shoulder-stand': 'SS5' } }),
-        body,
+        { body },
         [family],
         usualHousehold,
       );
@@ -173,11 +174,19 @@ describe('a household', () => {
   it('has nothing for a block without books, and words for a strap', () => {
     expect(findStandIn('foam-block', 1, [{ piece: 'cushion', count: 3 }])).toBeNull();
     expect(findStandIn('strap-180', 1, usualHousehold)!.words).toMatch(/belt/);
-    expect(findStandIn('bench', 1, usualHousehold)).toBeNull();
+    expect(findStandIn('bench', 1, usualHousehold)!.words).toMatch(/sofa/);
+  });
+
+  it('has an answer for every piece that ships', () => {
+    for (const piece of pieceIds) {
+      const found = findStandIn(piece, 1, usualHousehold);
+      expect(found?.words.length ?? 0).toBeGreaterThan(3);
+      expect(found?.words).not.toContain(piece.includes('-') ? piece : '?');
+    }
   });
 
   it('gets no drill whose pieces it cannot make', () => {
-    const bare = planHomePractice(makePerson(), body, ['forearm-stand'], []);
+    const bare = planHomePractice(makePerson(), { body }, ['forearm-stand'], []);
     for (const { standIns } of bare.items) {
       expect(standIns.every(({ heightM }) => heightM === undefined)).toBe(true);
     }

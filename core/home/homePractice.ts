@@ -3,10 +3,9 @@
  * student's own level, with what a household has, and what is not tried alone. Everything passes
  * through the same cautions, pains and gates as in class. Source: handbook 08 "Home practice".
  */
-import type { Body } from '../body/body';
 import type { CheckId, CheckKey } from '../catalog/checks';
 import type { CautionColumn } from '../catalog/cautions';
-import { drillTable, type DrillId, type DrillSpec } from '../catalog/drills';
+import type { DrillSpec } from '../catalog/drills';
 import type { PieceCount } from '../catalog/pieces';
 import type { RegionLoads } from '../catalog/regions';
 import { getStageIn } from '../catalog/school';
@@ -16,9 +15,10 @@ import { listWeakChecks } from '../compose/options';
 import { baseOfLadder } from '../floor/follow';
 import { findPainFor, type OpenedCase } from '../ladder/case';
 import { listNext } from '../ladder/stand';
+import { toSetupInput, type Sized } from '../ladder/sized';
 import { judge } from '../ladder/verdict';
 import { fromLogScale } from '../readiness/level';
-import { getRecipe } from '../setup/recipes';
+import { getSetup } from '../setups/registry';
 import { findStandIn, type StandIn } from './household';
 
 export interface HomeItem {
@@ -35,7 +35,11 @@ export interface HomeItem {
   /** What to do differently, where a caution asks for care. */
   readonly watch: readonly string[];
   /** Wrist, elbow or other mark to the wall, metres, at one's own wall. */
-  readonly wall?: { readonly label: string; readonly metres: number };
+  readonly wall?: {
+    readonly label: string;
+    readonly metres: number;
+    readonly isFound?: true;
+  };
 }
 
 export interface NotAlone {
@@ -98,9 +102,6 @@ const homeHolds: Readonly<
     how: 'Hands clasped; forward until the chin passes the hands and back, elbows where they are.',
   },
 };
-
-/** Drills that stay in the room: weight on the neck, or a jump that nobody watches. */
-const classOnly: readonly DrillId[] = ['crown-roll', 'mini-hops', 'sliding-salute'];
 
 /** What to watch, or `null` where a caution, pain or weight on the neck closes it. */
 function findWatch(
@@ -202,52 +203,45 @@ function drillCandidates(
   weak: ReturnType<typeof findWeak>,
   household: readonly PieceCount[],
 ): Candidate[] {
-  return (Object.entries(drillTable) as [DrillId, DrillSpec][]).flatMap(
-    ([id, drill]): Candidate[] => {
-      if (classOnly.includes(id) || drill.purpose === 'releases') return [];
-      const watch = findWatch(person, drill);
-      if (watch === null) return [];
-      const served = weak.filter(({ check }) => drill.serves.includes(check as CheckId));
-      if (served.length === 0) return [];
-      const standIns = drill.pieces.map(({ piece, count }) => findStandIn(piece, count, household));
-      // What nobody has at home cannot be sent home.
-      if (standIns.some((one) => one === null)) return [];
-      const [first] = [...served].sort((a, b) => b.weight - a.weight);
-      return [
-        {
-          item: {
-            id,
-            label: drill.label,
-            how: drill.how,
-            dose: drillDoseOf(person, drill),
-            days: drill.purpose === 'strengthens' ? homeRule.daysStrength : homeRule.daysEase,
-            towards: person.school.checks.get(first.check)?.spec.label ?? first.check,
-            standIns: standIns as StandIn[],
-            watch,
-          },
-          worth: served.reduce((sum, { weight }) => sum + weight, 0) * 0.9,
+  return Object.entries(person.school.catalog.drills).flatMap(([id, drill]): Candidate[] => {
+    if (drill.isClassOnly || drill.purpose === 'releases') return [];
+    const watch = findWatch(person, drill);
+    if (watch === null) return [];
+    const served = weak.filter(({ check }) => drill.serves.includes(check));
+    if (served.length === 0) return [];
+    const standIns = drill.pieces.map(({ piece, count }) => findStandIn(piece, count, household));
+    // What nobody has at home cannot be sent home.
+    if (standIns.some((one) => one === null)) return [];
+    const [first] = [...served].sort((a, b) => b.weight - a.weight);
+    return [
+      {
+        item: {
+          id,
+          label: drill.label,
+          how: drill.how,
+          dose: drillDoseOf(person, drill),
+          days: drill.purpose === 'strengthens' ? homeRule.daysStrength : homeRule.daysEase,
+          towards: person.school.checks.get(first.check)?.spec.label ?? first.check,
+          standIns: standIns as StandIn[],
+          watch,
         },
-      ];
-    },
-  );
+        worth: served.reduce((sum, { weight }) => sum + weight, 0) * 0.9,
+      },
+    ];
+  });
 }
 
 /** A stage of the wall that may be practised alone: reached, unassisted, its way out held. */
 function wallItem(
   person: OpenedCase,
-  body: Body,
+  sized: Sized,
   family: LadderId,
   stage: StageKey,
 ): HomeItem | null {
   const { spec } = getStageIn(person.school, stage);
   if (whyNotAlone(person, family, stage) !== null || spec.needsWall !== true) return null;
   if (spec.recipe === undefined) return null;
-  const { distances } = getRecipe(spec.recipe).solve({
-    body,
-    profile: person.school.profile.origin,
-    settings: person.school.settings,
-    pieces: [],
-  });
+  const { distances } = getSetup(spec.recipe).solve(toSetupInput(person, sized, []));
   const base = distances.find(({ id }) => id === 'base');
   if (base === undefined) return null;
   const mark = baseOfLadder[family] === 'forearms' ? 'elbows' : 'wrists';
@@ -260,7 +254,11 @@ function wallItem(
     towards: spec.label,
     standIns: [],
     watch: judge(stage, person).caution.adaptations,
-    wall: { label: `${mark} to the wall`, metres: base.metres },
+    wall: {
+      label: `${mark} to the wall`,
+      metres: base.metres,
+      ...(base.found === undefined ? {} : { isFound: true as const }),
+    },
   };
 }
 
@@ -310,7 +308,7 @@ const seatedShoulders: HomeItem = {
  */
 export function planHomePractice(
   person: OpenedCase,
-  body: Body,
+  sized: Sized,
   families: readonly LadderId[],
   household: readonly PieceCount[],
 ): HomePractice {
@@ -349,7 +347,7 @@ export function planHomePractice(
   }
   for (const family of families) {
     const present = person.present[family];
-    const wall = present === undefined ? null : wallItem(person, body, family, present);
+    const wall = present === undefined ? null : wallItem(person, sized, family, present);
     if (wall !== null && items.length < homeRule.most) items.push(wall);
   }
   for (const item of [...ranked, lastResort, seatedShoulders]) {

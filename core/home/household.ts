@@ -1,6 +1,11 @@
 /** What stands in for a prop at home. Source: handbook 04 "Stack solver", 08 "Home practice". */
-import type { PieceCount, PieceId } from '../catalog/pieces';
-import { pieceTable, type ShippedPieceId } from '../catalog/pieces';
+import {
+  getPiece,
+  isOwnPiece,
+  type PieceCount,
+  type PieceId,
+  type PieceSpec,
+} from '../catalog/pieces';
 import { findStack, type StackLayer } from '../pieces/stack';
 
 export interface StandIn {
@@ -21,40 +26,19 @@ export const usualHousehold: readonly PieceCount[] = [
   { piece: 'chair', count: 1 },
 ];
 
-/** Things every home has in some form, and what to call them there. */
-const plainWords: Readonly<Partial<Record<string, string>>> = {
-  'strap-180': 'a belt, or the cord of a dressing gown',
-  'strap-240': 'two belts buckled together, or a long scarf',
-  'strap-300': 'two belts buckled together, or a long scarf',
-  chair: 'a kitchen chair, its back to the wall',
-  blanket: 'a blanket folded twice',
-  'bolster-rectangular': 'a sofa cushion',
-  'bolster-round': 'a blanket rolled tightly',
-  cushion: 'a cushion',
-  cloth: 'a kitchen towel on a bare floor',
-  mat: 'a mat or a carpet that does not slip',
-};
-
-const blocks: readonly string[] = ['foam-block', 'thin-foam-block', 'cork-block'];
-
-const pieceWords: Readonly<Partial<Record<string, readonly [one: string, many: string]>>> = {
-  book: ['hard book', 'hard books'],
-  towel: ['folded towel', 'folded towels'],
-  cushion: ['cushion', 'cushions'],
-};
+function wordsAtHome(piece: PieceId, count: number): string {
+  if (isOwnPiece(piece)) return piece;
+  const { atHome, words } = getPiece(piece);
+  const [one, many] = atHome.kind === 'household' ? [atHome.one, atHome.many] : words;
+  return count === 1 ? one : many;
+}
 
 function layerWords(layers: readonly StackLayer[]): string {
-  return layers
-    .map(({ piece, count }) => {
-      const words = pieceWords[piece];
-      return words === undefined ? piece : `${count} ${count === 1 ? words[0] : words[1]}`;
-    })
-    .join(', then ');
+  return layers.map(({ piece, count }) => `${count} ${wordsAtHome(piece, count)}`).join(', then ');
 }
 
 /**
- * What to take at home instead of so many of a piece. Blocks become a pile that the stack solver
- * finds, as high as the block lies flat; never for under the shoulders or the neck.
+ * What to take at home instead of so many of a piece; never for under the shoulders or the neck.
  *
  * @returns `null` when the household has nothing that would do
  */
@@ -63,17 +47,41 @@ export function findStandIn(
   count: number,
   household: readonly PieceCount[],
 ): StandIn | null {
-  if (!blocks.includes(piece)) {
-    const words = plainWords[piece];
-    return words === undefined ? null : { piece, count, words };
+  if (isOwnPiece(piece)) return null;
+  const spec = getPiece(piece);
+  switch (spec.atHome.kind) {
+    case 'plain':
+      return { piece, count, words: spec.atHome.words };
+    case 'household':
+      return {
+        piece,
+        count,
+        words: `${count === 1 ? 'a' : count} ${wordsAtHome(piece, count)}`,
+      };
+    case 'pile':
+      return findPile(piece, count, spec, household);
+    default:
+      return spec.atHome satisfies never;
   }
-  const spec = pieceTable[piece as ShippedPieceId];
+}
+
+/** Books come as they come; within this a pile does for a block. */
+const pileToleranceM = 0.015;
+
+/** Blocks become a pile that the stack solver finds, as high as the block lies flat. */
+function findPile(
+  piece: PieceId,
+  count: number,
+  spec: PieceSpec,
+  household: readonly PieceCount[],
+): StandIn | null {
   // What is pressed or stood on does not give: books alone.
   const firm = household.filter((one) => one.piece === 'book');
   // Each block is a pile of its own: the household is shared out among them.
   const each = firm.map((one) => ({ ...one, count: Math.floor(one.count / count) }));
   const stack = findStack({
     targetM: spec.loadedM,
+    toleranceM: pileToleranceM,
     footprintM: [Math.min(spec.lengthM, 0.2), Math.min(spec.widthM, 0.13)],
     pieces: each,
   });

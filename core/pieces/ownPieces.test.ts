@@ -1,7 +1,7 @@
 import { resolveBody } from '../body/body';
 import { pieceCount, pieceSpec } from '../catalog/ownPiece';
 import { listKinds, specOf, type PieceCount, type PieceSpec } from '../catalog/pieces';
-import { forearmKickSetup } from '../setup/forearmKick';
+import { forearmKickSetup } from '../setups/forearmKick';
 import { findForearmLift } from './lift';
 import { findSpacer } from './spacer';
 import { findStack } from './stack';

@@ -1,6 +1,6 @@
 /** Arm balances with the knees on or between the arms. Handbook 05 "Conventions". */
 import type { Body } from '../body/body';
-import type { PostureParameters } from './families';
+import type { PostureParameters } from '../shapes/postures';
 import { bearing, between, findRoot, meet, turned, UnreachableProblem } from './geometry';
 import type { FigureJoints, Point } from './joints';
 import { centreOfMass } from './mass';

@@ -1,8 +1,8 @@
 /** Shapes between hands or forearms and the feet on something level. Handbook 05, 11. */
 import type { Body } from '../body/body';
-import type { PostureParameters } from './families';
+import type { PostureParameters } from '../shapes/postures';
 import { ahead, bearing, meet, radians, turned } from './geometry';
-import type { Leg, Point } from './joints';
+import { shifted, type FigureJoints, type Leg, type Point } from './joints';
 import {
   armLengthM,
   flatForearm,
@@ -182,9 +182,10 @@ export function shortDog(
 }
 
 export function dolphin(body: Body, parameters: PostureParameters['dolphin']): Pose {
-  const { elbowToBallM, shoulderLeadM, kneeBendDeg = 0, oneLeg = false } = parameters;
+  const { elbowToBallM, shoulderLeadM, kneeBendDeg = 0, oneLeg = false, liftM = 0 } = parameters;
   const { thigh, shank, upperArm } = body.lengths;
-  const ankle: Point = [-elbowToBallM, body.ankleOnBallM];
+  // On pads the forearms stand higher than the feet; worked out from the elbows, then raised.
+  const ankle: Point = [-elbowToBallM, body.ankleOnBallM - liftM];
   // Bent knees shorten the leg between hip and ankle.
   const legM = Math.sqrt(
     thigh ** 2 + shank ** 2 + 2 * thigh * shank * Math.cos(radians(kneeBendDeg)),
@@ -198,15 +199,16 @@ export function dolphin(body: Body, parameters: PostureParameters['dolphin']): P
           { from: ankle, lengthM: shank, limb: 'the shanks' },
           'nearHead',
         );
+  const joints: FigureJoints = {
+    ...flatForearm(body),
+    shoulder,
+    hip,
+    crown: headInLine(body, shoulder, bearing(shoulder, hip)),
+    ...legOnBall(knee, ankle, body),
+    ...(oneLeg ? { otherLeg: lifted(body, shoulder, hip) } : {}),
+  };
   return {
-    joints: {
-      ...flatForearm(body),
-      shoulder,
-      hip,
-      crown: headInLine(body, shoulder, bearing(shoulder, hip)),
-      ...legOnBall(knee, ankle, body),
-      ...(oneLeg ? { otherLeg: lifted(body, shoulder, hip) } : {}),
-    },
+    joints: shifted(joints, 0, liftM),
     floor: [forearmContact(body), pointContact('feet', ankle[0])],
     carriedBy: 'forearms',
     notes: [],

@@ -1,6 +1,6 @@
 /** Free stands, and the headstand on its way up. Handbook 05 "Conventions". */
 import type { Body } from '../body/body';
-import type { PostureParameters } from './families';
+import type { PostureParameters } from '../shapes/postures';
 import { between, findRoot, meet, turned, UnreachableProblem } from './geometry';
 import type { FigureJoints, Leg, Point } from './joints';
 import { centreOfMass } from './mass';

@@ -1,6 +1,6 @@
 /** Shapes on the shoulders. Origin at the shoulder line, y up from the floor. Handbook 04, 05. */
 import type { Body } from '../body/body';
-import type { PostureParameters } from './families';
+import type { PostureParameters } from '../shapes/postures';
 import { between, degrees, turned, UnreachableProblem } from './geometry';
 import type { Point } from './joints';
 import { legLengthM, legOnBall, legPointed, pointContact, type Pose } from './pose';

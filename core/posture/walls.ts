@@ -1,7 +1,7 @@
 /** Shapes against a wall: the L, and stands with the heels on it. Handbook 04, 05, 11. */
 import type { Body } from '../body/body';
 import type { FloorContact } from './contacts';
-import type { PostureParameters } from './families';
+import type { PostureParameters } from '../shapes/postures';
 import { bearing, between, meet, turned, UnreachableProblem } from './geometry';
 import type { Point } from './joints';
 import {

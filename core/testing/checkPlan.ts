@@ -2,13 +2,13 @@
  * The hard rules of handbook 08 once more, from a plan file and the class alone: its own geometry,
  * its own counting, its own reserves. Nothing of the composer is used here.
  */
-import { drillTable } from '../catalog/drills';
 import { alternativeTable } from '../catalog/alternatives';
 import type { RegionLoads } from '../catalog/regions';
 import { specOf, type PieceCount } from '../catalog/pieces';
 import type { PlanFile } from '../cli/planFile';
 import { getStageIn } from '../catalog/school';
 import { findPainFor, type OpenedCase } from '../ladder/case';
+import type { DrillSpec } from '../catalog/drills';
 import { evaluateCautions } from '../caution/evaluate';
 import { judge, opensStage } from '../ladder/verdict';
 import type { Room } from '../room/room';
@@ -116,7 +116,7 @@ function findTired(
   let hasTried = false;
   for (const item of plan.timeline) {
     if (item.kind === 'drill' && !closed.has(item.drill!)) {
-      for (const region of Object.keys(drillTable[item.drill as keyof typeof drillTable].loads)) {
+      for (const region of Object.keys(opened.school.catalog.drills[item.drill!].loads)) {
         worked[region] = (worked[region] ?? 0) + item.minutes * 60;
       }
     }
@@ -157,9 +157,9 @@ export function checkPlan(
 ): string[] {
   const wrong: string[] = [];
   let teacherRounds = 0;
-  const isDrillClosed = ({ opened }: CheckedPerson, drill: keyof typeof drillTable) =>
-    findPainFor(opened.pains, drillTable[drill].loads) !== null ||
-    !evaluateCautions(opened.care, { columns: drillTable[drill].columns }, opened.asOf).isOpen;
+  const isDrillClosed = ({ opened }: CheckedPerson, { loads, columns }: DrillSpec) =>
+    findPainFor(opened.pains, loads) !== null ||
+    !evaluateCautions(opened.care, { columns }, opened.asOf).isOpen;
   for (const { round, people: placed } of plan.rounds) {
     const say = (words: string) => wrong.push(`round ${round}: ${words}`);
     const needs: PieceCount[] = [];
@@ -287,8 +287,8 @@ export function checkPlan(
     if (tries === 1 && plan.wishes.late.length === 0 && plan.wishes.done === 0)
       wrong.push(`${person.id} tries only once`);
     const closed = new Set(
-      Object.keys(drillTable).filter((drill) =>
-        isDrillClosed(person, drill as keyof typeof drillTable),
+      Object.entries(person.opened.school.catalog.drills).flatMap(([drill, spec]) =>
+        isDrillClosed(person, spec) ? [drill] : [],
       ),
     );
     wrong.push(...findTired(plan, person, closed));

@@ -13,7 +13,7 @@ import {
 import { cautionIds, type CautionColumn } from '@/core/catalog/cautions';
 import { painPlaces, stopSigns } from '@/core/catalog/regions';
 import { ladderIds, type LadderId } from '@/core/catalog/stage';
-import { shapeIds } from '@/core/catalog/shapes';
+import { savedOfIds } from '@/core/setups/saved';
 import { lengthIds } from '@/core/body/lengths';
 import { floorClass } from './floor';
 
@@ -150,7 +150,7 @@ export const savedSetup = sqliteTable(
     personId: integer('person_id')
       .notNull()
       .references(() => person.id, { onDelete: 'cascade' }),
-    family: text('family', { enum: shapeIds }).notNull(),
+    family: text('family', { enum: [...savedOfIds] }).notNull(),
     values: text('values', { mode: 'json' }).$type<Record<string, number>>().notNull(),
     note: text('note').notNull().default(''),
     savedOn: text('saved_on').notNull(),

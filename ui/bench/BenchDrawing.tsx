@@ -2,15 +2,16 @@
 
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import type { BenchMark, BenchScene } from '@/core/drawing/bench';
-import { getDials, type DialValues } from '@/core/posture/handles';
-import type { FamilyId } from '@/core/posture/families';
+import type { DialValues } from '@/core/shapes/dials';
+import { getDials } from '@/core/shapes/values';
+import type { ShapeId } from '@/core/shapes/postures';
 import { formatLength, type LengthUnits } from '@/core/units/length';
 import { SceneView } from '@/ui/drawing/SceneView';
 import classes from './bench.module.css';
 
 interface BenchDrawingProps {
   readonly scene: BenchScene;
-  readonly family: FamilyId;
+  readonly family: ShapeId;
   readonly values: DialValues;
   readonly units: LengthUnits;
   readonly label: string;

@@ -1,15 +1,16 @@
 'use client';
 
 import { Button, Group, SegmentedControl, Select, Slider, Switch, Title } from '@mantine/core';
-import { useDeferredValue, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { IconCopy, IconDownload, IconPrinter } from '@tabler/icons-react';
-import { getShape, shapeIds, shapeTable } from '@/core/catalog/shapes';
+import { getShape, shapeIds, shapeTable } from '@/core/shapes/registry';
 import { benchSheet, drawBench } from '@/core/drawing/bench';
 import { drawStill } from '@/core/drawing/still';
 import { toSvgFile } from '@/core/drawing/svg';
-import type { FamilyId } from '@/core/posture/families';
-import { getDials, type Dial } from '@/core/posture/handles';
-import { stillIds, stillTable, type StillId } from '@/core/posture/stills';
+import type { ShapeId } from '@/core/shapes/postures';
+import type { Dial } from '@/core/shapes/dials';
+import { getDials } from '@/core/shapes/values';
+import { stillIds, stillTable, type StillId } from '@/core/shapes/stills';
 import { formatHeight, formatLength, type LengthUnits } from '@/core/units/length';
 import type { BenchView } from '@/server/views';
 import { SceneView } from '@/ui/drawing/SceneView';
@@ -21,13 +22,13 @@ import { MeasuringGuide } from './MeasuringGuide';
 import { RecipePanel } from './RecipePanel';
 import { SavedSetups } from './SavedSetups';
 import { StackLine } from './StackLine';
-import { useBench, type Bench, type Compare } from './useBench';
+import { benchInput, useBench, type Bench, type Compare } from './useBench';
 import classes from './bench.module.css';
 
 interface BenchScreenProps {
   readonly view: BenchView;
   readonly firstPersonId: number | null;
-  readonly firstFamily: FamilyId;
+  readonly firstFamily: ShapeId;
 }
 
 const stranger = 'stranger';
@@ -56,6 +57,10 @@ export function BenchScreen({ view, firstPersonId, firstFamily }: BenchScreenPro
   const { state, body, values, loads, ghost, problem } = bench;
   // The panels below follow when the drawing has been served: a borrow search may take longer.
   const settledBody = useDeferredValue(body);
+  const settledInput = useMemo(
+    () => benchInput(view, state.personId, settledBody),
+    [view, state.personId, settledBody],
+  );
   const person = view.people.find(({ id }) => id === state.personId);
   const scene =
     loads === null
@@ -202,10 +207,9 @@ export function BenchScreen({ view, firstPersonId, firstFamily }: BenchScreenPro
           <LoadLadder body={settledBody} />
           <RecipePanel
             key={state.family}
-            body={settledBody}
+            input={settledInput}
             family={state.family}
-            profile={view.profile}
-            pieces={view.pieces}
+            person={person ?? null}
             units={units}
           />
         </div>
@@ -284,7 +288,7 @@ function Choices({ bench, view, units, still, onStill }: ChoicesProps) {
             return;
           }
           onStill(null);
-          if (value !== state.family) change({ family: value as FamilyId });
+          if (value !== state.family) change({ family: value as ShapeId });
         }}
         allowDeselect={false}
         searchable
@@ -328,7 +332,7 @@ function Choices({ bench, view, units, still, onStill }: ChoicesProps) {
           label="Which shape as a ghost"
           data={shapeChoices}
           value={state.otherFamily}
-          onChange={(value) => value !== null && change({ otherFamily: value as FamilyId })}
+          onChange={(value) => value !== null && change({ otherFamily: value as ShapeId })}
           allowDeselect={false}
           searchable
         />

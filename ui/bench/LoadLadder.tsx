@@ -4,12 +4,12 @@ import { SegmentedControl, VisuallyHidden } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import { Bar, BarChart, Cell, LabelList, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import type { Body } from '@/core/body/body';
-import { ladderLoads, type LadderId } from '@/core/posture/ladderLoads';
+import { ladderLoads, type LoadLadder as Ladder } from '@/core/shapes/ladderLoads';
 import classes from './bench.module.css';
 
 /** Weight on the arms along a ladder, jumps flagged, with a step that would go between. */
 export function LoadLadder({ body }: { readonly body: Body }) {
-  const [ladder, setLadder] = useState<LadderId>('forearms');
+  const [ladder, setLadder] = useState<Ladder>('forearms');
   const steps = useMemo(() => ladderLoads(body, ladder), [body, ladder]);
   const rows = steps.map((step) => ({
     label: step.label,
@@ -30,7 +30,7 @@ export function LoadLadder({ body }: { readonly body: Body }) {
             { value: 'forearms', label: 'forearms' },
             { value: 'hands', label: 'hands' },
           ]}
-          onChange={(value) => setLadder(value as LadderId)}
+          onChange={(value) => setLadder(value as Ladder)}
         />
       </div>
       <div aria-hidden="true">

@@ -4,9 +4,9 @@ import Link from 'next/link';
 import { useMemo } from 'react';
 import type { Body } from '@/core/body/body';
 import { lengthTable } from '@/core/body/lengths';
-import type { FamilyId } from '@/core/posture/families';
-import type { DialValues } from '@/core/posture/handles';
-import { tellingLengths } from '@/core/setup/telling';
+import type { ShapeId } from '@/core/shapes/postures';
+import type { DialValues } from '@/core/shapes/dials';
+import { tellingLengths } from '@/core/setups/telling';
 import { formatLength, type LengthUnits } from '@/core/units/length';
 import { LengthPicture } from '@/ui/measure/LengthPicture';
 import classes from './bench.module.css';
@@ -15,7 +15,7 @@ interface MeasuringGuideProps {
   /** Whose page takes the figures; absent for somebody typed by height. */
   readonly personId: number | null;
   readonly body: Body;
-  readonly family: FamilyId;
+  readonly family: ShapeId;
   readonly values: DialValues;
   readonly units: LengthUnits;
 }

@@ -2,44 +2,50 @@
 
 import { NumberInput, Select } from '@mantine/core';
 import { useMemo, useState } from 'react';
-import type { Body } from '@/core/body/body';
 import { lengthTable } from '@/core/body/lengths';
-import { listKinds, pieceIds, specOf, type PieceCount, type PieceId } from '@/core/catalog/pieces';
+import { listKinds, pieceIds, specOf, type PieceId } from '@/core/catalog/pieces';
 import { profileIds, profileTable, type ProfileId } from '@/core/catalog/profiles';
 import { drawTopView } from '@/core/drawing/topView';
-import type { FamilyId } from '@/core/posture/families';
-import { getRecipe, recipeIds, type RecipeId } from '@/core/setup/recipes';
-import { recipesOf } from '@/core/setup/telling';
+import type { ShapeId } from '@/core/shapes/postures';
+import { getSetup, setupIds, type SetupId } from '@/core/setups/registry';
+import type { SetupInput } from '@/core/setups/setup';
+import { getShape } from '@/core/shapes/registry';
 import { formatFigure, formatLength, type LengthUnits } from '@/core/units/length';
+import type { BenchPerson } from '@/server/views';
 import { SceneView } from '@/ui/drawing/SceneView';
+import { KeepDistance } from './KeepDistance';
 import classes from './bench.module.css';
 
 interface RecipePanelProps {
-  readonly body: Body;
-  readonly family: FamilyId;
-  readonly profile: ProfileId;
-  readonly pieces: readonly PieceCount[];
+  /** The person's own, or a body nobody has entered: lengths, ranges, what was found by trying. */
+  readonly input: SetupInput;
+  readonly family: ShapeId;
+  readonly person: BenchPerson | null;
   readonly units: LengthUnits;
 }
 
-const recipeChoices = recipeIds.map((id) => ({ value: id, label: getRecipe(id).label }));
+const recipeChoices = setupIds.map((id) => ({ value: id, label: getSetup(id).label }));
 const profileChoices = profileIds.map((id) => ({ value: id, label: profileTable[id].label }));
 const faceWords = { flat: 'flat', side: 'on its side', end: 'on its end' } as const;
-const fallback: RecipeId = 'forearm-kick';
+const fallback: SetupId = 'forearm-kick';
 
 /** A measured set-up for this body, this profile and the pieces at hand; change any of them. */
-export function RecipePanel({ body, family, profile, pieces, units }: RecipePanelProps) {
-  const [recipe, setRecipe] = useState<RecipeId>(recipesOf(family)[0] ?? fallback);
+export function RecipePanel({ input, family, person, units }: RecipePanelProps) {
+  const { body, profile, pieces } = input;
+  const [recipe, setRecipe] = useState<SetupId>(getShape(family).setups[0] ?? fallback);
   const [school, setSchool] = useState<ProfileId>(profile);
   const [counts, setCounts] = useState<Readonly<Record<string, number>>>(() =>
     Object.fromEntries(pieces.map(({ piece, count }) => [piece, count])),
   );
-  const spec = getRecipe(recipe);
+  const spec = getSetup(recipe);
   const result = useMemo(() => {
     const known = listKinds([...pieceIds.map((piece) => ({ piece, count: 0 })), ...pieces]);
     const atHand = known.map((one) => ({ ...one, count: counts[one.piece] ?? 0 }));
-    return spec.solve({ body, profile: school, pieces: atHand });
-  }, [spec, body, school, counts, pieces]);
+    // Another profile than the course's has its own shipped figures.
+    const { settings, ...rest } = input;
+    const own = school === profile && settings !== undefined ? { settings } : {};
+    return spec.solve({ ...rest, ...own, profile: school, pieces: atHand });
+  }, [spec, input, profile, school, counts, pieces]);
   const top = drawTopView({
     body,
     recipe,
@@ -61,7 +67,7 @@ export function RecipePanel({ body, family, profile, pieces, units }: RecipePane
           label="Set-up"
           data={recipeChoices}
           value={recipe}
-          onChange={(value) => value !== null && setRecipe(value as RecipeId)}
+          onChange={(value) => value !== null && setRecipe(value as SetupId)}
           allowDeselect={false}
           searchable
         />
@@ -83,7 +89,7 @@ export function RecipePanel({ body, family, profile, pieces, units }: RecipePane
                 {distance.metres < 0 ? 'none' : formatLength(distance.metres, units)}
               </td>
               <td>
-                <strong>{distance.label}</strong>{' '}
+                <strong>{distance.label}</strong> {distance.found && <em>found by trying </em>}
                 <span className={classes.hint}>
                   {distance.mark}
                   {distance.drivers.length > 0 &&
@@ -136,6 +142,15 @@ export function RecipePanel({ body, family, profile, pieces, units }: RecipePane
           {sentence}
         </p>
       ))}
+      {person && (
+        <KeepDistance
+          key={recipe}
+          person={person}
+          setup={recipe}
+          distances={result.distances}
+          units={units}
+        />
+      )}
       <p>
         <strong>Before weight goes on:</strong> {spec.checkFirst.join('; ')}.{' '}
         <strong>Assist:</strong> {spec.assist}. <strong>Way out:</strong> {spec.exit}.

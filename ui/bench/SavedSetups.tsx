@@ -1,19 +1,20 @@
 'use client';
 
 import { Button, TextInput } from '@mantine/core';
-import { notifications } from '@mantine/notifications';
 import { useState, useTransition } from 'react';
-import type { FamilyId } from '@/core/posture/families';
-import { getDials, type DialValues } from '@/core/posture/handles';
+import type { ShapeId } from '@/core/shapes/postures';
+import type { DialValues } from '@/core/shapes/dials';
+import { getDials } from '@/core/shapes/values';
 import { formatLength, type LengthUnits } from '@/core/units/length';
-import { dropSetupAction, keepSetupAction } from '@/server/actions';
+import { keepSetupAction } from '@/server/actions';
 import type { BenchPerson } from '@/server/views';
 import { showProblem } from '@/ui/person/notices';
+import { offerUndo } from './offerUndo';
 import classes from './bench.module.css';
 
 interface SavedSetupsProps {
   readonly person: BenchPerson;
-  readonly family: FamilyId;
+  readonly family: ShapeId;
   readonly values: DialValues;
   readonly units: LengthUnits;
   readonly onUse: (values: DialValues) => void;
@@ -25,11 +26,6 @@ export function SavedSetups({ person, family, values, units, onUse }: SavedSetup
   const [isSaving, startSaving] = useTransition();
   const own = person.setups.filter((setup) => setup.family === family);
 
-  const undo = async (id: number) => {
-    const outcome = await dropSetupAction(person.id, id);
-    notifications.hide(`setup-${id}`);
-    if (!outcome.ok) showProblem(Object.values(outcome.problems).join(' '));
-  };
   const keep = () => {
     startSaving(async () => {
       const outcome = await keepSetupAction(person.id, { family, values, note });
@@ -38,20 +34,7 @@ export function SavedSetups({ person, family, values, units, onUse }: SavedSetup
         return;
       }
       setNote('');
-      const id = outcome.value;
-      notifications.show({
-        id: `setup-${id}`,
-        autoClose: 12_000,
-        closeButtonProps: { 'aria-label': 'Close this message' },
-        message: (
-          <span>
-            Kept for {person.name}.{' '}
-            <Button size="xs" variant="default" onClick={() => undo(id)}>
-              Undo
-            </Button>
-          </span>
-        ),
-      });
+      offerUndo(person, outcome.value);
     });
   };
   const say = (kept: DialValues) =>

@@ -3,15 +3,15 @@
 import type { Body } from '@/core/body/body';
 import { specOf, type PieceCount } from '@/core/catalog/pieces';
 import type { StackRequest } from '@/core/pieces/stack';
-import type { FamilyId } from '@/core/posture/families';
-import type { DialValues } from '@/core/posture/handles';
+import type { ShapeId } from '@/core/shapes/postures';
+import type { DialValues } from '@/core/shapes/dials';
 import { formatLength, type LengthUnits } from '@/core/units/length';
 import { useStack } from './useStack';
 import classes from './bench.module.css';
 
 interface StackLineProps {
   readonly body: Body;
-  readonly family: FamilyId;
+  readonly family: ShapeId;
   readonly values: DialValues;
   readonly pieces: readonly PieceCount[];
   readonly units: LengthUnits;

@@ -1,7 +1,7 @@
 import { resolveBody } from '@/core/body/body';
-import { shapeIds } from '@/core/catalog/shapes';
-import { toPosture, usualValues } from '@/core/posture/handles';
-import { computeLoads } from '@/core/posture/loads';
+import { shapeIds } from '@/core/shapes/registry';
+import { toPosture, usualValues } from '@/core/shapes/values';
+import { computeLoads } from '@/core/shapes/loads';
 import { describeInputs, listFigures } from './figures';
 
 const body = resolveBody({ heightM: 1.7, lengths: { forearm: 0.25 } });

@@ -1,8 +1,9 @@
 import type { Body } from '@/core/body/body';
 import { lengthIds } from '@/core/body/lengths';
-import type { FamilyId } from '@/core/posture/families';
-import { getDials, type DialValues } from '@/core/posture/handles';
-import type { Loads } from '@/core/posture/loads';
+import type { ShapeId } from '@/core/shapes/postures';
+import type { DialValues } from '@/core/shapes/dials';
+import { getDials } from '@/core/shapes/values';
+import type { Loads } from '@/core/shapes/loads';
 import { formatHeight, formatLength, type LengthUnits } from '@/core/units/length';
 
 /** One figure of the bench with everything behind it. */
@@ -32,7 +33,7 @@ const masses =
 /** What every figure of the bench is worked out from, in words. */
 export function describeInputs(
   body: Body,
-  family: FamilyId,
+  family: ShapeId,
   values: DialValues,
   units: LengthUnits,
 ): string {

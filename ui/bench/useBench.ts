@@ -2,15 +2,17 @@
 
 import { useMemo, useState } from 'react';
 import { resolveBody, type Body } from '@/core/body/body';
-import { shapeTable } from '@/core/catalog/shapes';
 import type { BenchGhost } from '@/core/drawing/bench';
-import type { FamilyId } from '@/core/posture/families';
+import type { ShapeId } from '@/core/shapes/postures';
 import { UnreachableProblem } from '@/core/posture/geometry';
-import { getDials, toPosture, usualValues, type DialValues } from '@/core/posture/handles';
-import { computeLoads, type Loads } from '@/core/posture/loads';
+import type { DialValues } from '@/core/shapes/dials';
+import { getShape } from '@/core/shapes/registry';
+import { getDials, toPosture, usualValues, valuesFrom } from '@/core/shapes/values';
+import { computeLoads, type Loads, type MeasuredRanges } from '@/core/shapes/loads';
 import { InputProblem } from '@/core/problem';
-import type { DistanceId } from '@/core/setup/distance';
-import { getRecipe, type RecipeId } from '@/core/setup/recipes';
+import { getSetup, keptDistances } from '@/core/setups/registry';
+import type { SetupInput } from '@/core/setups/setup';
+import { toMeasuredRanges } from '@/core/shapes/posed';
 import type { BenchPerson, BenchView } from '@/server/views';
 
 /** A body nobody has entered: a height typed on the bench. */
@@ -21,12 +23,12 @@ export type Compare = 'nobody' | 'person' | 'shape';
 export interface BenchState {
   readonly personId: number | null;
   readonly heightM: number;
-  readonly family: FamilyId;
+  readonly family: ShapeId;
   readonly values: DialValues;
   readonly oneLeg: boolean;
   readonly compare: Compare;
   readonly otherPersonId: number | null;
-  readonly otherFamily: FamilyId;
+  readonly otherFamily: ShapeId;
 }
 
 /** The last posture that closed, and the body it closed for. */
@@ -41,48 +43,60 @@ function bodyOf(people: readonly BenchPerson[], personId: number | null, heightM
   return resolveBody(person?.body ?? { heightM });
 }
 
-/** Which distances of which set-up a shape's dials begin with, so that bench and card agree. */
-const beginnings: Readonly<
-  Partial<Record<FamilyId, { recipe: RecipeId; dials: Readonly<Record<string, DistanceId>> }>>
-> = {
-  forearmStandWall: { recipe: 'forearm-kick', dials: { baseM: 'base' } },
-  forearmWallL: { recipe: 'forearm-L', dials: { baseM: 'base', footHeightM: 'footHeight' } },
-  wallL: { recipe: 'hand-L', dials: { baseM: 'base', footHeightM: 'footHeight' } },
-  handstandWall: { recipe: 'hand-kick', dials: { baseM: 'base' } },
-  shoulderStand: { recipe: 'platform', dials: { platformM: 'platformHeight' } },
-  plough: { recipe: 'platform', dials: { platformM: 'platformHeight' } },
-  liftedTuck: { recipe: 'lifted-tuck', dials: { blockM: 'blockHeight' } },
-};
+/** What the set-ups of a person, or of a body nobody has entered, are worked out from. */
+export function benchInput(
+  { people, profile, profileSettings, pieces }: BenchView,
+  personId: number | null,
+  body: Body,
+): SetupInput {
+  const person = people.find(({ id }) => id === personId);
+  return {
+    body,
+    profile,
+    settings: profileSettings,
+    pieces,
+    ...person?.ranges,
+    kept: keptDistances(person?.kept ?? []),
+  };
+}
 
 /** The newest values kept for this person in this shape, else those of its set-up. */
 function startValues(
-  { people, profile, pieces }: BenchView,
+  view: BenchView,
   personId: number | null,
-  family: FamilyId,
+  family: ShapeId,
   body: Body,
 ): DialValues {
-  const setups = people.find(({ id }) => id === personId)?.setups ?? [];
-  const kept = setups.filter((setup) => setup.family === family).at(-1);
-  if (kept) return kept.values;
-  const usual = usualValues(family, body);
-  const beginning = beginnings[family];
-  if (!beginning) return usual;
-  const { distances } = getRecipe(beginning.recipe).solve({ body, profile, pieces });
-  const fromSetup = Object.entries(beginning.dials).map(([dial, id]) => {
-    const found = distances.find((distance) => distance.id === id);
-    return [dial, found ? Math.round(found.metres * 100) / 100 : usual[dial]];
-  });
-  return { ...usual, ...Object.fromEntries(fromSetup) };
+  const setups = view.people.find(({ id }) => id === personId)?.setups ?? [];
+  const saved = setups.filter((setup) => setup.family === family).at(-1);
+  const [main] = getShape(family).setups;
+  const input = benchInput(view, personId, body);
+  const distances = main === undefined ? [] : getSetup(main).solve(input).distances;
+  const solved = valuesFrom(getDials(family), body, distances);
+  // What no set-up measures stays as it was kept; the rest has its newest figure from there.
+  const whole = Object.fromEntries(
+    getDials(family).map(({ parameter, unit, low, high, is }) => {
+      const isSolved = is !== undefined && distances.some(({ id }) => id === is);
+      const value = (isSolved ? undefined : saved?.values[parameter]) ?? solved[parameter];
+      const step = unit === 'm' ? 100 : 1;
+      return [
+        parameter,
+        Math.min(high, Math.max(low, unit === 'share' ? value : Math.round(value * step) / step)),
+      ];
+    }),
+  );
+  return whole;
 }
 
 function trySolve(
   body: Body,
-  family: FamilyId,
+  family: ShapeId,
   values: DialValues,
   oneLeg: boolean,
+  ranges: MeasuredRanges = {},
 ): Loads | string {
   try {
-    return computeLoads(body, toPosture(family, values, oneLeg));
+    return computeLoads(body, toPosture(family, values, oneLeg), ranges);
   } catch (error) {
     if (error instanceof UnreachableProblem || error instanceof InputProblem) return error.message;
     throw error;
@@ -90,7 +104,7 @@ function trySolve(
 }
 
 /** Everything the bench knows; the posture follows each change, or stays at the last possible one. */
-export function useBench(view: BenchView, firstPersonId: number | null, firstFamily: FamilyId) {
+export function useBench(view: BenchView, firstPersonId: number | null, firstFamily: ShapeId) {
   const { people } = view;
   const [state, setState] = useState<BenchState>(() => {
     const body = bodyOf(people, firstPersonId, strangerHeightM);
@@ -111,13 +125,17 @@ export function useBench(view: BenchView, firstPersonId: number | null, firstFam
   );
   const [reached, setReached] = useState<Reached | null>(null);
 
-  const wanted = trySolve(body, state.family, state.values, state.oneLeg);
+  const ranges = useMemo(
+    () => toMeasuredRanges(people.find(({ id }) => id === state.personId)?.ranges ?? {}),
+    [people, state.personId],
+  );
+  const wanted = trySolve(body, state.family, state.values, state.oneLeg, ranges);
   const isReached = typeof wanted !== 'string';
   const fallback = useMemo(() => {
     const values = usualValues(state.family, body);
-    const loads = trySolve(body, state.family, values, state.oneLeg);
+    const loads = trySolve(body, state.family, values, state.oneLeg, ranges);
     return typeof loads === 'string' ? null : { values, loads };
-  }, [body, state.family, state.oneLeg]);
+  }, [body, state.family, state.oneLeg, ranges]);
   // A posture another body could reach says nothing about this one.
   const last = reached?.body === body ? reached : null;
   const heldValues = isReached ? state.values : (last ?? fallback)?.values;
@@ -143,7 +161,7 @@ export function useBench(view: BenchView, firstPersonId: number | null, firstFam
       if (!movesOn) return next;
       setReached(null);
       const nextBody = bodyOf(people, next.personId, next.heightM);
-      const mayLift = 'mayLiftLeg' in shapeTable[next.family];
+      const mayLift = getShape(next.family).mayLiftLeg === true;
       return {
         ...next,
         oneLeg: next.oneLeg && mayLift,

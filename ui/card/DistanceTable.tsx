@@ -1,5 +1,5 @@
-import type { Distance } from '@/core/setup/distance';
-import type { ForearmKickSetup } from '@/core/setup/forearmKick';
+import type { Distance } from '@/core/setups/distance';
+import type { ForearmKickSetup } from '@/core/setups/forearmKick';
 import { lengthTable } from '@/core/body/lengths';
 import { formatFigure, formatLength, type LengthUnits } from '@/core/units/length';
 import classes from './card.module.css';
@@ -63,9 +63,9 @@ function figureOf(distance: Distance, units: LengthUnits): string {
 }
 
 /** Nothing behind a figure: the profile chose it, or somebody tried it. */
-function basisWords({ drivers, why, basis }: Distance, range: string): string {
+function basisWords({ drivers, found, basis }: Distance, range: string): string {
   if (drivers.length > 0) return `${basis}${range}`;
-  return why.includes('found by') ? 'measured by experience' : 'set by the profile';
+  return found === undefined ? 'set by the profile' : 'found by trying';
 }
 
 function Basis({ distance, units }: { readonly distance: Distance; readonly units: LengthUnits }) {

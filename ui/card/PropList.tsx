@@ -1,5 +1,5 @@
 import { specOf } from '@/core/catalog/pieces';
-import { liftWords, type ForearmKickSetup } from '@/core/setup/forearmKick';
+import { liftWords, type ForearmKickSetup } from '@/core/setups/forearmKick';
 import { formatFigure, formatLength, type LengthUnits } from '@/core/units/length';
 
 interface PropListProps {

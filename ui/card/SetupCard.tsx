@@ -1,13 +1,18 @@
 import { format, parseISO } from 'date-fns';
 import { alternativeTable } from '@/core/catalog/alternatives';
-import { getRecipe } from '@/core/setup/recipes';
+import { poseStage, toDrawn, type DrawnStage } from '@/core/drawing/stageSide';
+import { forearmKickSetup, type ForearmKickSetup } from '@/core/setups/forearmKick';
+import { getSetup } from '@/core/setups/registry';
+import type { SetupInput, SetupResult } from '@/core/setups/setup';
+import { solveStage } from '@/core/setups/solveStage';
+import { beyondSentences } from '@/core/shapes/posed';
 import { formatLength, type LengthUnits } from '@/core/units/length';
 import type { Day } from '@/core/units/day';
 import type { Judgement } from '@/server/judgement';
 import { SceneView } from '@/ui/drawing/SceneView';
 import { CautionLine } from '@/ui/layout/Page';
 import { VerdictMark, verdictWords } from '@/ui/marks/VerdictMark';
-import { drawTonight, isKick, stageOf } from './StageDrawing';
+import { drawTonight, stageOf } from './StageDrawing';
 import { DistanceTable } from './DistanceTable';
 import { PropList } from './PropList';
 import { cardPrintScale, cardPxPerM } from './scale';
@@ -65,39 +70,43 @@ function AlternativeBody({ judgement, units }: BodyProps) {
         label={alternativeTable[alternative].label}
         printScale={cardPrintScale}
       />
-      <p>{alternativeTable[alternative].how}</p>
+      <div>
+        <p>{alternativeTable[alternative].how}</p>
+        <Figures result={solveStage(judgement.setupInput, toDrawn(alternative))} units={units} />
+      </div>
     </div>
   );
 }
 
 function StageBody({ judgement, units }: BodyProps) {
-  const { setup, verdict } = judgement;
+  const { setup, setupInput, verdict } = judgement;
   const stage = stageOf(judgement);
   const scene = drawTonight(judgement, { pxPerM: cardPxPerM, units, detail: 'card' });
   const watch = verdict.caution.adaptations;
+  const isKick = stage.recipe !== undefined && getSetup(stage.recipe).sideView === 'kick';
   return (
     <div className={classes.columns}>
       <figure className={classes.figure}>
         <SceneView scene={scene} label={stage.label} printScale={cardPrintScale} />
         <figcaption>
-          {isKick(stage) ? 'From the side, and below it from above.' : 'From the side.'} On paper 1
-          to {cardPrintScale}.
+          {isKick ? 'From the side, and below it from above.' : 'From the side.'} On paper 1 to{' '}
+          {cardPrintScale}.
         </figcaption>
       </figure>
       <div>
-        {isKick(stage) ? (
-          <>
-            <DistanceTable setup={setup} units={units} />
-            <PropList setup={setup} units={units} />
-            {[...setup.cautions, ...setup.notes].map((sentence) => (
-              <p key={sentence} className={classes.note}>
-                {sentence}
-              </p>
-            ))}
-          </>
+        {isKick ? (
+          <KickBody setup={forearmKickSetup(setupInput)} units={units} />
         ) : (
-          <RecipeBody judgement={judgement} units={units} />
+          <>
+            <p className={classes.note}>{stage.how}</p>
+            <Figures result={setup} units={units} />
+          </>
         )}
+        {beyondOf(setupInput, stage, setup).map((sentence) => (
+          <p key={sentence} className={classes.note}>
+            {sentence}
+          </p>
+        ))}
         {watch.length > 0 && <p className={classes.note}>Take care: {watch.join('; ')}.</p>}
         <h2>Before weight goes on</h2>
         <ul>
@@ -118,27 +127,52 @@ function StageBody({ judgement, units }: BodyProps) {
   );
 }
 
-/** What is measured for a stage other than the kick; its words where nothing is. */
-function RecipeBody({ judgement, units }: BodyProps) {
-  const stage = stageOf(judgement);
-  const { school } = judgement.opened;
-  if (stage.recipe === undefined) return <p className={classes.note}>{stage.how}</p>;
-  const { distances, cautions, notes } = getRecipe(stage.recipe).solve({
-    body: judgement.body,
-    profile: school.profile.origin,
-    settings: school.settings,
-    pieces: judgement.pieces,
-  });
+function KickBody({
+  setup,
+  units,
+}: {
+  readonly setup: ForearmKickSetup;
+  readonly units: LengthUnits;
+}) {
   return (
     <>
-      <p className={classes.note}>{stage.how}</p>
+      <DistanceTable setup={setup} units={units} />
+      <PropList setup={setup} units={units} />
+      {[...setup.cautions, ...setup.notes].map((sentence) => (
+        <p key={sentence} className={classes.note}>
+          {sentence}
+        </p>
+      ))}
+    </>
+  );
+}
+
+/** Where the shape asks more of shoulders or legs than was measured. */
+function beyondOf(input: SetupInput, stage: DrawnStage, result: SetupResult | null): string[] {
+  const loads = poseStage(input, stage, result)?.loads;
+  return loads ? beyondSentences(loads) : [];
+}
+
+/** What is measured for a stage other than the kick; nothing where nothing is. */
+function Figures({
+  result,
+  units,
+}: {
+  readonly result: SetupResult | null;
+  readonly units: LengthUnits;
+}) {
+  if (result === null) return null;
+  const { distances, cautions, notes } = result;
+  return (
+    <>
       <dl className={classes.ways}>
-        {distances.map(({ id, label, metres, basis }) => (
+        {distances.map(({ id, label, metres, basis, found }) => (
           <div key={id} style={{ display: 'contents' }}>
             <dt>{label}</dt>
             <dd>
               {basis === 'estimated' ? '~' : ''}
-              {formatLength(metres, units)}
+              {metres < 0 ? 'none' : formatLength(metres, units)}
+              {found === undefined ? '' : ', found by trying'}
             </dd>
           </div>
         ))}

@@ -2,8 +2,8 @@ import Link from 'next/link';
 import { alternativeTable } from '@/core/catalog/alternatives';
 import type { StageSpec } from '@/core/catalog/stage';
 import { getStageIn } from '@/core/catalog/school';
-import { drawAlternative, drawSide } from '@/core/drawing/alternative';
-import { drawForearmKick, type ElevationOptions } from '@/core/drawing/elevation';
+import type { ElevationOptions } from '@/core/drawing/elevation';
+import { drawAlternative, drawStage } from '@/core/drawing/stageSide';
 import type { Scene } from '@/core/drawing/scene';
 import type { LengthUnits } from '@/core/units/length';
 import type { Judgement } from '@/server/judgement';
@@ -16,18 +16,15 @@ interface StageDrawingProps {
   readonly pxPerM: number;
 }
 
-/** Stages whose set-up is the measured kick at the wall. */
-export const isKick = ({ recipe }: StageSpec) => recipe === 'forearm-kick';
-
 export const stageOf = ({ opened, verdict }: Judgement): StageSpec =>
   getStageIn(opened.school, verdict.stage).spec;
 
 /** The stage from the side, or what is done instead. */
 export function drawTonight(judgement: Judgement, options: ElevationOptions): Scene {
-  const { body, setup, verdict } = judgement;
-  if (verdict.alternative) return drawAlternative(body, verdict.alternative, options);
-  const spec = stageOf(judgement);
-  return isKick(spec) ? drawForearmKick(body, setup, options) : drawSide(body, spec, options);
+  const { setupInput, verdict } = judgement;
+  return verdict.alternative
+    ? drawAlternative(setupInput, verdict.alternative, options)
+    : drawStage(setupInput, stageOf(judgement), options);
 }
 
 /** A person's shape for tonight from the side; a tap opens the card. */

@@ -7,10 +7,10 @@ import { propWords } from '@/core/compose/stations';
 import { findOption } from '@/core/compose/readBack';
 import { baseOfLadder, doorOf, type PlacedPerson } from '@/core/floor/follow';
 import { doorKey, hasSign } from '@/core/floor/replay';
-import { formatLength } from '@/core/units/length';
 import type { FloorBundle } from '@/server/floorBundle';
 import classes from './floor.module.css';
 import type { Floor } from './useFloor';
+import { figureWords } from '@/ui/plan/figureWords';
 
 interface PersonSheetProps {
   readonly floor: Floor;
@@ -60,9 +60,10 @@ export function PersonSheet(props: PersonSheetProps) {
     >
       <p className={classes.sheetLabel}>
         {door === 'instead' ? (placed.otherwise ?? placed.label) : placed.label}
-        {option?.baseM !== undefined &&
-          `, ${formatLength(option.baseM, bundle.units)} from the wall`}
       </p>
+      {option !== undefined && figureWords(option, bundle.units) !== '' && (
+        <p>{figureWords(option, bundle.units)}</p>
+      )}
       {props_ !== '' && <p>{props_}</p>}
       {placed.needsHand && (
         <p>

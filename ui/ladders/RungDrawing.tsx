@@ -1,16 +1,14 @@
 import { drawBench } from '@/core/drawing/bench';
-import { drawStill } from '@/core/drawing/still';
 import type { Scene } from '@/core/drawing/scene';
-import { toPosture, usualValues } from '@/core/posture/handles';
-import { computeLoads } from '@/core/posture/loads';
-import { InputProblem } from '@/core/problem';
+import { poseStage } from '@/core/drawing/stageSide';
+import { drawStillPosed } from '@/core/drawing/still';
 import type { RungPageView } from '@/server/rungPage';
 import { SceneView } from '@/ui/drawing/SceneView';
 import classes from './ladders.module.css';
 
 const sheet = { widthPx: 760, heightPx: 470 } as const;
 
-/** The rung's nearest shape at the chosen person's size; loads where the model has them. */
+/** The rung's nearest shape at the chosen person's size and set-up; loads where the model has them. */
 export function RungDrawing({ view }: { readonly view: RungPageView }) {
   const { stage, person } = view;
   const scene = drawRung(view);
@@ -26,19 +24,25 @@ export function RungDrawing({ view }: { readonly view: RungPageView }) {
   );
 }
 
-function drawRung({ stage, body, settings }: RungPageView): Scene | null {
-  const { shape } = stage.spec;
-  if (shape === undefined) return null;
+function drawRung({ stage, setupInput, recipe: result, settings }: RungPageView): Scene | null {
+  const { shape, recipe, label } = stage.spec;
+  // Where this body cannot be in the shape at its distances the words stay.
+  const posed = poseStage(setupInput, stage.spec, result);
+  if (shape === undefined || posed === null) return null;
+  const { body } = setupInput;
   const options = { ...sheet, units: settings.units };
-  if ('still' in shape) return drawStill(shape.still, body, options);
-  try {
-    const { family } = shape;
-    const values = usualValues(family, body);
-    const loads = computeLoads(body, toPosture(family, values));
-    return drawBench({ body, family, values, loads }, options);
-  } catch (error) {
-    // This body cannot be in the shape with the usual distances: the words stay.
-    if (error instanceof InputProblem) return null;
-    throw error;
+  if ('still' in shape || posed.loads === null) {
+    const distances = result === null ? {} : { distances: result.distances };
+    return drawStillPosed(label, body, posed, { ...options, ...distances });
   }
+  return drawBench(
+    {
+      body,
+      family: shape.family,
+      values: posed.values,
+      loads: posed.loads,
+      ...(recipe === undefined || result === null ? {} : { solved: { setup: recipe, result } }),
+    },
+    options,
+  );
 }

@@ -3,11 +3,14 @@
 import { TextInput } from '@mantine/core';
 import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
-import { getShape } from '@/core/catalog/shapes';
+import { getShape } from '@/core/shapes/registry';
 import { ladderTable, type LadderId } from '@/core/catalog/stage';
-import { getDials } from '@/core/posture/handles';
+import { getDials } from '@/core/shapes/values';
 import { formatLength, type LengthUnits } from '@/core/units/length';
 import { changeAttendanceAction } from '@/server/studioActions';
+import { distanceWords } from '@/core/setups/distanceWords';
+import { getSetup } from '@/core/setups/registry';
+import { isShapeId, keptFromSaved } from '@/core/setups/saved';
 import type { SavedSetup } from '@/server/views';
 import { showProblem } from './notices';
 import classes from './person.module.css';
@@ -81,22 +84,38 @@ export function SetupList({ setups, units }: SetupListProps) {
       {[...setups].reverse().map((setup) => (
         <li key={setup.id}>
           <span>
-            {format(parseISO(setup.savedOn), 'd MMM')}, {getShape(setup.family).label}
+            {format(parseISO(setup.savedOn), 'd MMM')}, {savedLabel(setup)}
           </span>
           <span>
-            {getDials(setup.family)
-              .map(({ parameter, label }) => {
-                const value = setup.values[parameter];
-                const shown = parameter.endsWith('M')
-                  ? formatLength(value, units)
-                  : String(Math.round(value * 10) / 10);
-                return `${label.toLowerCase()} ${shown}`;
-              })
-              .join(', ')}
+            {savedFigures(setup, units)}
             {setup.note === '' ? '' : ` · ${setup.note}`}
           </span>
         </li>
       ))}
     </ul>
   );
+}
+
+const savedLabel = ({ family }: SavedSetup): string =>
+  isShapeId(family) ? getShape(family).label : getSetup(family).label;
+
+/** Every figure that was kept, in words. */
+function savedFigures({ family, values }: SavedSetup, units: LengthUnits): string {
+  if (isShapeId(family)) {
+    return getDials(family)
+      .flatMap(({ parameter, label, unit }) => {
+        const value = values[parameter];
+        if (value === undefined) return [];
+        const shown =
+          unit === 'm' ? formatLength(value, units) : String(Math.round(value * 10) / 10);
+        return [`${label.toLowerCase()} ${shown}`];
+      })
+      .join(', ');
+  }
+  return keptFromSaved([{ family, values, note: '', savedOn: '' }])
+    .map(
+      ({ distance, metres }) =>
+        `${distanceWords[distance].label.toLowerCase()} ${formatLength(metres, units)}`,
+    )
+    .join(', ');
 }

@@ -10,6 +10,7 @@ import {
   YAxis,
 } from 'recharts';
 import type { PlanFile } from '@/core/cli/planFile';
+import type { DrillBook } from '@/core/catalog/drills';
 import { regionTable, regions } from '@/core/catalog/regions';
 import { traceReserves } from '@/core/compose/curve';
 import type { PreparedPerson } from '@/core/compose/prepared';
@@ -22,12 +23,13 @@ const dashes = ['', '7 3', '2 3', '10 3 2 3', '1 4', '5 2 1 2', '3 6'];
 interface CurvesProps {
   readonly plan: PlanFile;
   readonly person: PreparedPerson;
+  readonly drills: DrillBook;
   readonly name: string;
 }
 
 /** What one student has left, region by region, from the first minute to the last. */
-export function Curves({ plan, person, name }: CurvesProps) {
-  const points = traceReserves(plan, person);
+export function Curves({ plan, person, drills, name }: CurvesProps) {
+  const points = traceReserves(plan, person, drills);
   const used = regions.filter((region) => points.some(({ reserves }) => reserves[region] < 0.995));
   const lowest = used
     .map((region) => ({

@@ -1,4 +1,3 @@
-import { drillTable, type DrillId } from '@/core/catalog/drills';
 import type { PlanFile } from '@/core/cli/planFile';
 import type { PreparedClass } from '@/core/compose/prepared';
 import type { ClassMember } from '@/server/classViews';
@@ -41,7 +40,9 @@ export function Lanes({ plan, prepared, members, pxPerMinute, chosen, onChoose }
               const mine =
                 round === null ? null : plan.rounds[round]?.people.find((one) => one.id === id);
               const sitsOut =
-                item.kind === 'drill' && own?.closedDrills.includes(item.drill as DrillId);
+                item.kind === 'drill' &&
+                item.drill !== undefined &&
+                own?.closedDrills.includes(item.drill);
               const isChecked =
                 item.kind === 'checks' &&
                 plan.checks.some(({ people }) => people.some((one) => one.id === id));
@@ -54,7 +55,7 @@ export function Lanes({ plan, prepared, members, pxPerMinute, chosen, onChoose }
                   style={{ height: Math.max(leastPx, item.minutes * pxPerMinute) }}
                   title={
                     sitsOut
-                      ? `${drillTable[item.drill as DrillId].label}: seated shoulder work instead`
+                      ? `${item.label}: seated shoulder work instead`
                       : (mine?.label ?? item.label)
                   }
                 >

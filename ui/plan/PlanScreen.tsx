@@ -16,6 +16,7 @@ import { showSaved } from '@/ui/person/notices';
 import { BindingPanel } from './BindingPanel';
 import { ComparePanel } from './ComparePanel';
 import { FilesMenu } from './FilesMenu';
+import { drillsOf } from '@/core/compose/prepared';
 import { Lanes } from './Lanes';
 import { Ledger } from './Ledger';
 import { nameOf, type DrawingContext } from './marks';
@@ -242,6 +243,7 @@ function PlanBody({ source, onTaken, onBack }: PlanBodyProps) {
                 </Button>
               )}
               <DrillPins
+                drills={drillsOf(prepared)}
                 pins={drillPins}
                 onDrop={(drill) =>
                   change({
@@ -254,6 +256,7 @@ function PlanBody({ source, onTaken, onBack }: PlanBodyProps) {
             </div>
             <div className={classes.score}>
               <TimeBand
+                drills={drillsOf(prepared)}
                 plan={plan}
                 startsAt={meeting.startsAt}
                 pxPerMinute={pxPerMinute}

@@ -11,6 +11,7 @@ import { clockAt, drawStation, nameOf, shortNames, type DrawingContext } from '.
 import { RoomView } from './RoomView';
 import { StationRow } from './StationRow';
 import classes from './print.module.css';
+import { figureWords } from './figureWords';
 
 interface PrintSheetsProps {
   readonly view: ClassView;
@@ -151,8 +152,10 @@ function LayOutSheet({ view, plan }: PrintSheetsProps) {
 }
 
 function baseWords(view: ClassView, plan: PlanFile, letter: string): string {
-  const baseM = plan.stations.find((station) => station.letter === letter)?.baseM;
-  return baseM === undefined ? '' : `; tape at ${formatLength(baseM, view.settings.units)}`;
+  const { baseM, isFound } = plan.stations.find((station) => station.letter === letter) ?? {};
+  if (baseM === undefined) return '';
+  const found = isFound ? ', found by trying' : '';
+  return `; tape at ${formatLength(baseM, view.settings.units)}${found}`;
 }
 
 function RoomSheet({ view, plan, round }: PrintSheetsProps & { readonly round: number }) {
@@ -264,9 +267,9 @@ function StudentCards({ view, plan }: PrintSheetsProps) {
                 </ul>
                 {option && (
                   <p>
-                    {propWords(option.props)}
-                    {option.baseM !== undefined &&
-                      `; ${formatLength(option.baseM, view.settings.units)} from the wall`}
+                    {[propWords(option.props), figureWords(option, view.settings.units)]
+                      .filter((words) => words !== '')
+                      .join('; ')}
                     .
                   </p>
                 )}

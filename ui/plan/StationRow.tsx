@@ -42,7 +42,7 @@ export function StationRow({
     return <p className={classes.quiet}>Nobody is upside down in this round.</p>;
   return (
     <ul className={classes.row} data-wraps={wraps} aria-label="Set-ups of this round">
-      {stations.map(({ letter, label, option, people, baseM }) => {
+      {stations.map(({ letter, label, option, people, baseM, isFound }) => {
         const scene = drawStation(option, people[0].id, context, { pxPerM, wallM });
         const door = people.filter(({ confirmAtDoor }) => confirmAtDoor.length > 0);
         return (
@@ -59,6 +59,7 @@ export function StationRow({
               <span>
                 {label}
                 {baseM === undefined ? '' : `, ${unbroken(formatLength(baseM, context.units))}`}
+                {isFound && ' (found by trying)'}
               </span>
             </p>
             <p className={classes.stationPeople}>

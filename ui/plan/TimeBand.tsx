@@ -20,23 +20,24 @@ import { CSS } from '@dnd-kit/utilities';
 import { ActionIcon } from '@mantine/core';
 import { IconGripVertical, IconPin, IconX } from '@tabler/icons-react';
 import { useRef, useState, type PointerEvent } from 'react';
-import { drillTable, type DrillId } from '@/core/catalog/drills';
+import type { DrillBook, DrillKey } from '@/core/catalog/drills';
 import type { PlanFile } from '@/core/cli/planFile';
 import { clockAt } from './marks';
 import classes from './plan.module.css';
 
 export interface OrderedDrill {
-  readonly drill: DrillId;
+  readonly drill: DrillKey;
   readonly minutes: number;
 }
 
 interface TimeBandProps {
   readonly plan: PlanFile;
+  readonly drills: DrillBook;
   readonly startsAt: string;
   readonly pxPerMinute: number;
   readonly isOwnOrder: boolean;
   readonly onOrder: (order: readonly OrderedDrill[]) => void;
-  readonly onLeaveOut: (drill: DrillId) => void;
+  readonly onLeaveOut: (drill: DrillKey) => void;
 }
 
 type Item = PlanFile['timeline'][number];
@@ -52,22 +53,24 @@ const clampMinutes = (minutes: number) =>
 
 /** The running order along the clock: drills can be moved, made longer and left out. */
 export function TimeBand(props: TimeBandProps) {
-  const { plan, startsAt, pxPerMinute, onOrder, onLeaveOut, isOwnOrder } = props;
+  const { plan, drills, startsAt, pxPerMinute, onOrder, onLeaveOut, isOwnOrder } = props;
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
-  const drills = plan.timeline.filter(({ kind }) => kind === 'drill');
-  const ids = drills.map(({ id }) => id);
+  const lines = plan.timeline.filter(({ kind }) => kind === 'drill');
+  const ids = lines.map(({ id }) => id);
   const order = (list: readonly Item[]) =>
-    onOrder(list.map(({ drill, minutes }) => ({ drill: drill as DrillId, minutes })));
+    onOrder(
+      list.flatMap(({ drill, minutes }) => (drill === undefined ? [] : [{ drill, minutes }])),
+    );
   const move = ({ active, over }: DragEndEvent) => {
     if (over === null || active.id === over.id) return;
     const to = ids.indexOf(String(over.id));
-    if (to >= 0) order(arrayMove([...drills], ids.indexOf(String(active.id)), to));
+    if (to >= 0) order(arrayMove([...lines], ids.indexOf(String(active.id)), to));
   };
   const resize = (id: string, minutes: number) =>
-    order(drills.map((item) => (item.id === id ? { ...item, minutes } : item)));
+    order(lines.map((item) => (item.id === id ? { ...item, minutes } : item)));
   return (
     <DndContext
       id="running-order"
@@ -84,7 +87,8 @@ export function TimeBand(props: TimeBandProps) {
               clock={clockAt(startsAt, item.startsAt)}
               pxPerMinute={pxPerMinute}
               onResize={(minutes) => resize(item.id, minutes)}
-              onLeaveOut={() => onLeaveOut(item.drill as DrillId)}
+              how={item.drill === undefined ? undefined : drills[item.drill]?.how}
+              onLeaveOut={() => item.drill !== undefined && onLeaveOut(item.drill)}
             />
           ))}
         </ol>
@@ -95,13 +99,14 @@ export function TimeBand(props: TimeBandProps) {
 
 interface BandItemProps {
   readonly item: Item;
+  readonly how: string | undefined;
   readonly clock: string;
   readonly pxPerMinute: number;
   readonly onResize: (minutes: number) => void;
   readonly onLeaveOut: () => void;
 }
 
-function BandItem({ item, clock, pxPerMinute, onResize, onLeaveOut }: BandItemProps) {
+function BandItem({ item, how, clock, pxPerMinute, onResize, onLeaveOut }: BandItemProps) {
   const isDrill = item.kind === 'drill';
   const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({
     id: item.id,
@@ -126,7 +131,6 @@ function BandItem({ item, clock, pxPerMinute, onResize, onLeaveOut }: BandItemPr
     from.current = null;
     setDrawn(null);
   };
-  const how = item.drill ? drillTable[item.drill as DrillId]?.how : undefined;
   return (
     <li
       ref={setNodeRef}
@@ -202,11 +206,13 @@ function BandItem({ item, clock, pxPerMinute, onResize, onLeaveOut }: BandItemPr
 
 /** Drills that were taken in or left out by hand, with the way back. */
 export function DrillPins({
+  drills,
   pins,
   onDrop,
 }: {
-  readonly pins: readonly { readonly drill: DrillId; readonly use: boolean }[];
-  readonly onDrop: (drill: DrillId) => void;
+  readonly drills: DrillBook;
+  readonly pins: readonly { readonly drill: DrillKey; readonly use: boolean }[];
+  readonly onDrop: (drill: DrillKey) => void;
 }) {
   if (pins.length === 0) return null;
   return (
@@ -214,11 +220,11 @@ export function DrillPins({
       {pins.map(({ drill, use }) => (
         <li key={drill}>
           <IconPin size={14} aria-hidden />
-          {drillTable[drill].label}: {use ? 'in' : 'left out'}
+          {drills[drill]?.label ?? drill}: {use ? 'in' : 'left out'}
           <ActionIcon
             variant="subtle"
             size={24}
-            aria-label={`No longer ${use ? 'in' : 'left out'}: ${drillTable[drill].label}`}
+            aria-label={`No longer ${use ? 'in' : 'left out'}: ${drills[drill]?.label ?? drill}`}
             onClick={() => onDrop(drill)}
           >
             <IconX size={14} />

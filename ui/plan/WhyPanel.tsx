@@ -6,11 +6,13 @@ import Link from 'next/link';
 import { painPlaces, painPlaceTable, type PainPlace } from '@/core/catalog/regions';
 import type { WishesFile } from '@/core/cli/classFile';
 import type { PlanFile } from '@/core/cli/planFile';
+import { drillsOf } from '@/core/compose/prepared';
 import { findOption } from '@/core/compose/readBack';
-import { formatLength, type LengthUnits } from '@/core/units/length';
+import type { LengthUnits } from '@/core/units/length';
 import { Curves } from './Curves';
 import type { Planner } from './usePlanner';
 import classes from './plan.module.css';
+import { figureWords } from './figureWords';
 
 type Pin = WishesFile['pins'][number];
 
@@ -68,8 +70,10 @@ export function WhyPanel(props: WhyPanelProps) {
           <p className={classes.whyNow}>
             {now.letter && <span className={classes.letter}>{now.letter}</span>}
             <strong>{now.label}</strong> in round {round + 1}
-            {option?.baseM !== undefined && `, ${formatLength(option.baseM, units)} from the wall`}
           </p>
+          {option !== undefined && figureWords(option, units) !== '' && (
+            <p>{figureWords(option, units)}.</p>
+          )}
           <p>
             {roleWords[now.role] ?? now.role}: {now.why}.
             {now.asksFirst && ' Ask first before hands are laid on.'}
@@ -205,7 +209,9 @@ export function WhyPanel(props: WhyPanelProps) {
           change({ pins: checked ? [...rest, { kind: 'tired', person }] : rest }, { keeps: true });
         }}
       />
-      {own && <Curves plan={plan} person={own} name={name.split(' ')[0]} />}
+      {own && (
+        <Curves plan={plan} person={own} drills={drillsOf(prepared)} name={name.split(' ')[0]} />
+      )}
     </section>
   );
 }

@@ -1,17 +1,25 @@
 /** From a plan file to what the drawings need: shared by Plan, print and Tonight. */
 import { resolveBody } from '@/core/body/body';
-import type { PieceCount } from '@/core/catalog/pieces';
+import {
+  getPiece,
+  isOwnPiece,
+  specOf,
+  type PieceCount,
+  type ShippedPiece,
+} from '@/core/catalog/pieces';
 import { alternativeTable } from '@/core/catalog/alternatives';
 import type { ProfileId, ProfileSettings } from '@/core/catalog/profiles';
 import type { PlanFile } from '@/core/cli/planFile';
 import type { PlannedOption } from '@/core/compose/options';
 import type { PreparedClass } from '@/core/compose/prepared';
 import { findOption } from '@/core/compose/readBack';
-import { drawAlternative, drawSide } from '@/core/drawing/alternative';
-import { drawForearmKick, wallHeightFor } from '@/core/drawing/elevation';
+import { drawAlternative, drawStage } from '@/core/drawing/stageSide';
+import { wallHeightFor } from '@/core/drawing/elevation';
 import type { PlanMark } from '@/core/drawing/placeMark';
 import type { Scene } from '@/core/drawing/scene';
-import { forearmKickSetup } from '@/core/setup/forearmKick';
+import { forearmKickSetup } from '@/core/setups/forearmKick';
+import { keptDistances } from '@/core/setups/registry';
+import type { SetupInput } from '@/core/setups/setup';
 import type { LengthUnits } from '@/core/units/length';
 import type { ClassMember } from '@/server/classViews';
 
@@ -41,8 +49,11 @@ export function shortNames(members: readonly ClassMember[]): ReadonlyMap<string,
   );
 }
 
-const countOf = (option: PlannedOption | undefined, piece: string) =>
-  option?.props.find((one) => one.piece === piece)?.count ?? 0;
+/** How many pieces of one mark lie at somebody's place. */
+const countMarks = (option: PlannedOption | undefined, mark: ShippedPiece['mark']) =>
+  (option?.props ?? [])
+    .filter(({ piece }) => !isOwnPiece(piece) && getPiece(piece).mark === mark)
+    .reduce((sum, { count }) => sum + count, 0);
 
 /** Everybody's place in a round as the plan from above draws it. */
 export function toMarks(
@@ -59,9 +70,9 @@ export function toMarks(
       id: one.id,
       name: names.get(one.id) ?? one.id,
       heightM: body?.heightM ?? 1.7,
-      blocks: countOf(option, 'foam-block') + countOf(option, 'thin-foam-block'),
-      hasChair: countOf(option, 'chair') > 0,
-      hasBolster: countOf(option, 'bolster-rectangular') + countOf(option, 'bolster-round') > 0,
+      blocks: countMarks(option, 'block'),
+      hasChair: countMarks(option, 'chair') > 0,
+      hasBolster: countMarks(option, 'bolster') > 0,
       needsHand: one.needsHand,
       place: one.place,
       ...(one.letter === null ? {} : { letter: one.letter }),
@@ -80,7 +91,7 @@ const piecesFor = (option: PlannedOption, pieces: readonly PieceCount[]) =>
   option.variant === undefined
     ? pieces
     : // The strap or the blanket stands in for the block: none between the hands.
-      pieces.filter(({ piece }) => !piece.includes('block') && !piece.startsWith('own-'));
+      pieces.filter((one) => specOf(one).kind !== 'block');
 
 /** One set-up from the side, at this person's size. */
 export function drawStation(
@@ -91,39 +102,39 @@ export function drawStation(
 ): Scene | null {
   const member = members.find(({ id }) => id === person);
   if (member === undefined) return null;
-  const body = resolveBody(member.body);
   const options = {
     pxPerM,
     units,
     detail: 'row' as const,
     ...(wallM === undefined ? {} : { wallM }),
   };
-  if (option.alternative !== undefined) return drawAlternative(body, option.alternative, options);
-  if (option.recipe === 'forearm-kick') {
-    const setup = forearmKickSetup({
-      body,
-      profile: school.origin,
-      settings: school.settings,
-      pieces: piecesFor(option, prepared.pieces),
-    });
-    return drawForearmKick(body, setup, options);
-  }
-  return drawSide(body, { label: option.label, how: option.why, shape: option.shape }, options);
+  const input = inputFor(member, school, piecesFor(option, prepared.pieces));
+  if (option.alternative !== undefined) return drawAlternative(input, option.alternative, options);
+  const { label, why, shape, recipe } = option;
+  return drawStage(input, { label, how: why, shape, recipe }, options);
 }
+
+/** What a member's set-ups are worked out from: their own figures win, as in the plan. */
+const inputFor = (
+  { body, kept = [], ranges }: ClassMember,
+  { origin, settings }: DrawingContext['school'],
+  pieces: readonly PieceCount[],
+): SetupInput => ({
+  body: resolveBody(body),
+  profile: origin,
+  settings,
+  pieces,
+  ...ranges,
+  kept: keptDistances(kept),
+});
 
 /** High enough for everybody's reach, so that the row stands on one line. */
 export function rowWallM({ members, school, prepared }: DrawingContext): number {
   return Math.max(
     1.6,
-    ...members.map(({ body }) => {
-      const size = resolveBody(body);
-      const setup = forearmKickSetup({
-        body: size,
-        profile: school.origin,
-        settings: school.settings,
-        pieces: prepared.pieces,
-      });
-      return wallHeightFor(size, setup);
+    ...members.map((member) => {
+      const input = inputFor(member, school, prepared.pieces);
+      return wallHeightFor(input.body, forearmKickSetup(input));
     }),
   );
 }
@@ -131,13 +142,13 @@ export function rowWallM({ members, school, prepared }: DrawingContext): number 
 /** Stations of one round with the people who are there then. */
 export function stationsIn(plan: PlanFile, round: number, prepared: PreparedClass) {
   const placed = plan.rounds[round]?.people ?? [];
-  return plan.stations.flatMap(({ letter, label, baseM }) => {
+  return plan.stations.flatMap(({ letter, label, baseM, isFound }) => {
     const here = placed.filter((one) => one.letter === letter);
     const [first] = here;
     if (first === undefined) return [];
     const option = findOption(prepared, first.id, first.option);
     if (option === undefined) return [];
-    return [{ letter, label, baseM, option, people: here }];
+    return [{ letter, label, baseM, isFound, option, people: here }];
   });
 }
 

@@ -43,9 +43,11 @@ export function TonightNotes({ view, plan }: TonightNotesProps) {
   const due = people.filter(({ person }) => isScreeningDue(person.screenedOn, view.today));
   const toAsk = people.filter(({ verdict }) => verdict.cause === 'pain');
   const elsewhere = people.filter(({ verdict }) => isElsewhere(verdict)).length;
-  const estimated = people.filter(({ setup }) => setup.distances.base.basis === 'estimated').length;
+  const estimated = people.filter(({ setup }) =>
+    setup?.distances.some(({ id, basis }) => id === 'base' && basis === 'estimated'),
+  ).length;
   const unsupplied = people.filter(
-    ({ setup, verdict }) => verdict.alternative === undefined && setup.cautions.length > 0,
+    ({ setup, verdict }) => verdict.alternative === undefined && (setup?.cautions.length ?? 0) > 0,
   );
   return (
     <section className={classes.notes} aria-label="Before the class">

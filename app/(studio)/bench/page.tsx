@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { shapeIds } from '@/core/catalog/shapes';
+import { shapeIds } from '@/core/shapes/registry';
 import { readPersonId } from '@/server/personId';
 import { readBench } from '@/server/views';
 import { BenchScreen } from '@/ui/bench/BenchScreen';

@@ -46,6 +46,7 @@ export const armBalance = {
     loads: { wrist: 0.8, shoulder: 0.7, scapula: 0.8, core: 0.9 },
     recipe: 'lifted-tuck',
     shape: { family: 'liftedTuck' },
+    pieces: [{ piece: 'foam-block', count: 2 }],
   },
   CR3: {
     family,
@@ -78,6 +79,7 @@ export const armBalance = {
     loads: { wrist: 0.7, shoulder: 0.5, hip: 0.5 },
     recipe: 'crow-cushion',
     shape: { family: 'crow' },
+    pieces: [{ piece: 'cushion', count: 1 }],
   },
   CR5: {
     family,
@@ -94,6 +96,7 @@ export const armBalance = {
     loads: { wrist: 0.8, shoulder: 0.7, scapula: 0.7, core: 0.6 },
     recipe: 'crow-cushion',
     shape: { family: 'crow' },
+    pieces: [{ piece: 'cushion', count: 1 }],
   },
   CR6: {
     family,
@@ -111,6 +114,7 @@ export const armBalance = {
     loads: { wrist: 1, shoulder: 0.9, scapula: 0.9, core: 0.8 },
     recipe: 'crow-cushion',
     shape: { family: 'crow' },
+    pieces: [{ piece: 'cushion', count: 1 }],
   },
   CR7: {
     family,

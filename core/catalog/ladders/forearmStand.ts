@@ -239,6 +239,7 @@ export const forearmStand = {
     isAttempt: true,
     recipe: 'hand-block',
     shape: { family: 'forearmStand' },
+    pieces: [{ piece: 'foam-block', count: 1 }],
   },
   FS13: {
     family,

@@ -125,6 +125,7 @@ export const handstand = {
     loads: { wrist: 0.8, shoulder: 0.8, scapula: 0.7, core: 0.4 },
     mayAssist: true,
     shape: { family: 'raisedDog' },
+    pieces: [{ piece: 'chair', count: 1 }],
   },
   HB7: {
     family,
@@ -220,6 +221,7 @@ export const handstand = {
     isAttempt: true,
     recipe: 'hand-kick',
     shape: { family: 'handstandWall' },
+    pieces: [{ piece: 'foam-block', count: 2 }],
   },
   HB12: {
     family,
@@ -245,6 +247,7 @@ export const handstand = {
     isAttempt: true,
     recipe: 'bolster-lean',
     shape: { family: 'handstandWall' },
+    pieces: [{ piece: 'bolster-round', count: 1 }],
   },
   HB13: {
     family,

@@ -38,7 +38,7 @@ export const headstand = {
     columns: ['mild'],
     loads: { shoulder: 0.5, scapula: 0.6, core: 0.7 },
     recipe: 'corner-dolphin',
-    shape: { still: 'forearm-plank' },
+    shape: { still: 'corner-dolphin' },
   },
   HS3: {
     family,
@@ -219,5 +219,6 @@ export const headstand = {
     loads: { shoulder: 0.5, scapula: 0.4, core: 0.3 },
     mayAssist: true,
     shape: { still: 'shoulder-rest' },
+    pieces: [{ piece: 'chair', count: 2 }],
   },
 } as const satisfies Record<string, StageSpec>;

@@ -41,6 +41,7 @@ export const shoulderStand = {
     loads: {},
     recipe: 'sacrum-stack',
     shape: { still: 'sacrum-stack' },
+    pieces: [{ piece: 'chair', count: 1 }],
   },
   SS3: {
     family,
@@ -59,6 +60,7 @@ export const shoulderStand = {
     needsWall: true,
     recipe: 'legs-up',
     shape: { still: 'legs-up' },
+    pieces: [{ piece: 'bolster-rectangular', count: 1 }],
   },
   SS4: {
     family,
@@ -110,6 +112,10 @@ export const shoulderStand = {
     mayAssist: true,
     recipe: 'chair-shoulder-stand',
     shape: { still: 'chair-shoulder-stand' },
+    pieces: [
+      { piece: 'chair', count: 1 },
+      { piece: 'blanket', count: 2 },
+    ],
   },
   SS7: {
     family,
@@ -129,6 +135,7 @@ export const shoulderStand = {
     mayAssist: true,
     recipe: 'platform',
     shape: { family: 'shoulderStand' },
+    pieces: [{ piece: 'bolster-rectangular', count: 1 }],
   },
   SS8: {
     family,
@@ -146,6 +153,7 @@ export const shoulderStand = {
     mayAssist: true,
     recipe: 'platform',
     shape: { family: 'shoulderStand' },
+    pieces: [{ piece: 'blanket', count: 1 }],
   },
   SS9: {
     family,
@@ -166,6 +174,7 @@ export const shoulderStand = {
     needsWall: true,
     recipe: 'platform',
     shape: { family: 'plough' },
+    pieces: [{ piece: 'blanket', count: 1 }],
   },
   SS10: {
     family,
@@ -183,5 +192,6 @@ export const shoulderStand = {
     isFree: true,
     recipe: 'platform',
     shape: { family: 'shoulderStand' },
+    pieces: [{ piece: 'blanket', count: 1 }],
   },
 } as const satisfies Record<string, StageSpec>;

@@ -4,6 +4,7 @@ import type { Metadata } from 'next';
 import Link from 'next/link';
 import { notFound } from 'next/navigation';
 import { lengthIds, type LengthId } from '@/core/body/lengths';
+import { getSetup } from '@/core/setups/registry';
 import { getStageIn } from '@/core/catalog/school';
 import { isScreeningDue } from '@/core/caution/care';
 import { ladderIds, type LadderId } from '@/core/catalog/stage';
@@ -229,10 +230,10 @@ function rungChoices({ school }: PersonPageView) {
 }
 
 /** The lengths whose uncertainty moves this person's distances most. */
-function tellingLengths({ setup }: PersonPageView): LengthId[] {
-  const { otherBases: _, ...distances } = setup.distances;
+function tellingLengths({ setup, setupInput }: PersonPageView): LengthId[] {
+  const { distances } = setup ?? getSetup('forearm-kick').solve(setupInput);
   const moves = new Map<LengthId, number>();
-  for (const { drivers } of Object.values(distances)) {
+  for (const { drivers } of distances) {
     for (const { length, move } of drivers) {
       moves.set(length, Math.max(move, moves.get(length) ?? 0));
     }

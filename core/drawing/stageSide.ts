@@ -1,0 +1,158 @@
+/** A stage, or what is done in its place, from the side at a person's own size. */
+import { getAlternative, type AlternativeId } from '../catalog/alternatives';
+import { getStage } from '../catalog/stages';
+import { forearmKickSetup } from '../setups/forearmKick';
+import { UnreachableProblem } from '../posture/geometry';
+import { pointsOf } from '../posture/joints';
+import { getSetup, type SetupId } from '../setups/registry';
+import { solveStage } from '../setups/solveStage';
+import type { SetupInput, SetupResult } from '../setups/setup';
+import { beyondSentences, poseShape, type PosedShape, type ShapeRef } from '../shapes/posed';
+import { drawChair } from './chair';
+import { groundBody, hatchedBox, hatchStrip } from './dimensions';
+import { drawForearmKick, type ElevationOptions } from './elevation';
+import { drawFigure } from './figure';
+import { line, makeFrame, rounded, type Scene } from './scene';
+import { countLevels, drawShapeDimensions } from './shapeDimensions';
+import { drawTape, tapeHeightPx } from './tape';
+
+const sizes = {
+  wallHatchPx: 9,
+  marginPx: 6,
+  beyondM: 0.12,
+  rowPx: 26,
+  firstRowPx: 16,
+  cardTextPx: 15,
+  rowTextPx: 13,
+} as const;
+
+/** The floor of a shape without a drawing of its own, metres. */
+const bareFloorM = 1.2;
+/** Room for an upright dimension's figure, left of its line. */
+const uprightTextPx = 34;
+
+/** What is drawn: a stage's words, its shape and its set-up. */
+export interface DrawnStage {
+  readonly label: string;
+  readonly how: string;
+  readonly shape?: ShapeRef | undefined;
+  readonly recipe?: SetupId | undefined;
+}
+
+/** The alternative as something that is drawn: where it is a stage, with that stage's set-up. */
+export function toDrawn(alternative: AlternativeId): DrawnStage {
+  const { label, how, shape, stage } = getAlternative(alternative);
+  const recipe = stage === undefined ? undefined : getStage(stage).recipe;
+  return { label, how, ...(shape === null ? {} : { shape }), ...(recipe ? { recipe } : {}) };
+}
+
+/** Another shape, to the same scale as the stage it stands in for. */
+export const drawAlternative = (
+  input: SetupInput,
+  alternative: AlternativeId,
+  options: ElevationOptions,
+): Scene => drawStage(input, toDrawn(alternative), options);
+
+/** @returns `null` where the stage has no drawing, or this body cannot be in it at these distances */
+export function poseStage(
+  input: SetupInput,
+  { shape, recipe }: DrawnStage,
+  result: SetupResult | null,
+): PosedShape | null {
+  if (shape === undefined) return null;
+  try {
+    return poseShape(input, shape, recipe, result);
+  } catch (error) {
+    if (error instanceof UnreachableProblem) return null;
+    throw error;
+  }
+}
+
+/** A stage from the side at the person's own size, to the scale asked for; figure, wall, floor. */
+export function drawStage(input: SetupInput, stage: DrawnStage, options: ElevationOptions): Scene {
+  const setup = stage.recipe === undefined ? undefined : getSetup(stage.recipe);
+  if (setup?.sideView === 'kick') {
+    return drawForearmKick(input.body, forearmKickSetup(input), options);
+  }
+  const result = solveStage(input, stage);
+  return drawPosed(input, stage, poseStage(input, stage, result), result, options);
+}
+
+function drawPosed(
+  { body }: SetupInput,
+  { label, how }: DrawnStage,
+  posed: PosedShape | null,
+  result: SetupResult | null,
+  { pxPerM, units, wallM, detail }: ElevationOptions,
+): Scene {
+  const isCard = detail === 'card';
+  const points = posed ? pointsOf(posed.joints) : [];
+  const { wall, chair, rests = [] } = posed ?? {};
+  // A passing eye needs the distance from the wall alone.
+  const dimensions = (posed?.dimensions ?? []).filter(
+    (one) => isCard || (one.kind === 'level' && one.distance !== undefined),
+  );
+  const edges = [
+    ...points.map(([x]) => x),
+    ...rests.flatMap(({ left, right }) => [left, right]),
+    ...(chair === undefined ? [] : [chair.frontX, chair.backX]),
+    ...dimensions.flatMap((one) =>
+      one.kind === 'upright' ? [one.x - uprightTextPx / pxPerM, one.x] : [one.fromX, one.toX],
+    ),
+  ];
+  const isWallLeft = wall?.side === -1;
+  const farX = posed ? Math.min(...edges) - posed.joints.heelBackM : -bareFloorM;
+  const lowX = isWallLeft ? wall.x : farX;
+  const highX = isWallLeft ? Math.max(...edges) : (wall?.x ?? Math.max(0, ...edges));
+  const highY = Math.max(0.5, ...points.map(([, y]) => y));
+  const topM = wallM ?? highY + 0.3;
+  const leftPx = isWallLeft ? sizes.wallHatchPx : sizes.beyondM * pxPerM;
+  const zeroPx = rounded(leftPx - lowX * pxPerM + sizes.marginPx);
+  const floorPx = rounded(topM * pxPerM + sizes.marginPx);
+  const frame = makeFrame(pxPerM, zeroPx, floorPx);
+  const isOpenRight = wall === undefined || isWallLeft;
+  const rightPx = frame.x(highX) + (isOpenRight ? sizes.beyondM * pxPerM : 0);
+  const wallPx = frame.x(wall?.x ?? 0);
+  const tapeM = Math.floor((wallPx - sizes.marginPx) / pxPerM / 0.05) * 0.05;
+  const rowTop = floorPx + tapeHeightPx;
+  const rows = Math.max(1, countLevels(dimensions));
+  return {
+    widthPx: rounded(rightPx + sizes.wallHatchPx + sizes.marginPx),
+    heightPx: rounded(rowTop + sizes.firstRowPx + sizes.rowPx * rows),
+    pxPerM,
+    shapes: [
+      ...(chair === undefined ? [] : drawChair(frame, chair)),
+      ...rests
+        .filter(({ top, bottom = 0 }) => top - bottom > 0.005)
+        .flatMap(({ left, right, top, bottom = 0 }) =>
+          hatchedBox(frame.x(left), frame.y(top), (right - left) * pxPerM, (top - bottom) * pxPerM),
+        ),
+      ...(posed ? drawFigure('figure', frame, body, posed.joints, posed.isOnBack ? -1 : 1) : []),
+      ...(wall === undefined
+        ? []
+        : [
+            ...hatchStrip(
+              isWallLeft ? wallPx - sizes.wallHatchPx : wallPx,
+              frame.y(topM),
+              floorPx,
+              sizes.wallHatchPx,
+            ),
+            line('wall', wallPx, frame.y(topM), wallPx, floorPx),
+          ]),
+      groundBody(rightPx + sizes.wallHatchPx, floorPx),
+      line('floor', sizes.marginPx / 2, floorPx, rightPx + sizes.wallHatchPx, floorPx),
+      ...(wall === undefined || isWallLeft
+        ? []
+        : drawTape(makeFrame(pxPerM, wallPx, floorPx), tapeM, units)),
+      ...drawShapeDimensions(frame, dimensions, {
+        units,
+        textPx: isCard ? sizes.cardTextPx : sizes.rowTextPx,
+        rowY: rowTop + sizes.firstRowPx,
+        rowStepPx: sizes.rowPx,
+        witnessPx: sizes.firstRowPx + 8,
+        distances: result?.distances ?? [],
+      }),
+    ],
+    sentences: [`${label}. ${how}`, ...(posed?.loads ? beyondSentences(posed.loads) : [])],
+  };
+}

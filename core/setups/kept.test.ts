@@ -1,0 +1,178 @@
+import { resolveBody } from '../body/body';
+import type { PieceCount } from '../catalog/pieces';
+import { pieceTable } from '../catalog/pieces';
+import { distanceIds, distanceWords, type DistanceId } from './distanceWords';
+import type { KeptDistance } from './kept';
+import { getSetup, homeOf, keptDistances, setupIds, type SetupId } from './registry';
+import { keptFromSaved, savedOfIds } from './saved';
+import type { SetupInput } from './setup';
+
+const pieces: readonly PieceCount[] = [
+  { piece: 'foam-block', count: 6 },
+  { piece: 'shoulder-pad', count: 8 },
+  { piece: 'flat-foam', count: 8 },
+  { piece: 'strap-240', count: 2 },
+  { piece: 'chair', count: 1 },
+];
+const body = resolveBody({ heightM: 1.7 });
+const usual: SetupInput = { body, profile: 'prop-led', pieces, straightLegRaiseDeg: 70 };
+
+const row = (setup: SetupId, distance: DistanceId, metres: number, on = '2026-11-10') =>
+  ({ setup, distance, metres, on, note: '' }) satisfies KeptDistance;
+const solve = (
+  setup: SetupId,
+  kept: readonly KeptDistance[] = [],
+  more: Partial<SetupInput> = {},
+) => getSetup(setup).solve({ ...usual, ...more, kept: keptDistances(kept) });
+const find = (setup: SetupId, id: DistanceId, kept: readonly KeptDistance[] = []) =>
+  solve(setup, kept).distances.find((one) => one.id === id)!;
+
+const keepable = setupIds.flatMap((setup) =>
+  solve(setup)
+    .distances.filter(({ id }) => distanceWords[id].mayKeep)
+    .map(({ id, metres }) => ({ setup, id, metres })),
+);
+
+describe('a distance found by trying', () => {
+  it.each(keepable)('wins in $setup: $id', ({ setup, id, metres }) => {
+    const found = find(setup, id, [row(setup, id, metres + 0.01)]);
+    expect(found.metres).toBeCloseTo(metres + 0.01, 9);
+    expect(found.found).toMatchObject({ on: '2026-11-10' });
+    expect(found.found!.computedM).toBeCloseTo(metres, 9);
+    expect(found.lowM).toBe(found.highM);
+    expect(found.why).toContain('found by trying');
+  });
+
+  it.each(keepable)('counts wherever $setup: $id is measured', ({ setup, id, metres }) => {
+    const home = homeOf(setup, id);
+    for (const other of keepable) {
+      if (other.id !== id || homeOf(other.setup, id) !== home) continue;
+      expect(find(other.setup, id, [row(setup, id, metres + 0.01)]).metres).toBeCloseTo(
+        metres + 0.01,
+        9,
+      );
+    }
+  });
+
+  it('of one set-up leaves another with the same name alone', () => {
+    const before = find('hand-L', 'base').metres;
+    expect(find('hand-L', 'base', [row('forearm-kick', 'base', 0.4)]).metres).toBe(before);
+    expect(find('forearm-L', 'base', [row('hand-L', 'base', 0.8)]).found).toBeUndefined();
+  });
+
+  it('is the newest, and of two on a day the later one', () => {
+    const rows = [
+      row('box', 'base', 0.9, '2026-11-12'),
+      row('box', 'base', 0.95, '2026-11-03'),
+      row('box', 'base', 0.92, '2026-11-12'),
+    ];
+    expect(find('box', 'base', rows).metres).toBe(0.92);
+  });
+
+  it('takes along what follows from it', () => {
+    const gap = find('forearm-kick', 'base', [row('forearm-kick', 'gap', 0.12)]);
+    expect(gap.metres).toBeCloseTo(find('forearm-kick', 'base').metres + 0.07, 9);
+    const line = row('platform', 'shoulderLineToWall', 0.8);
+    expect(find('platform', 'headEdgeToWall', [line]).metres).toBeCloseTo(
+      0.8 - body.lengths.thumb,
+      9,
+    );
+    const edge = row('platform', 'headEdgeToWall', 0.7);
+    expect(find('platform', 'shoulderLineToWall', [edge]).metres).toBeCloseTo(
+      0.7 + body.lengths.thumb,
+      9,
+    );
+    const wide = [row('forearm-L', 'elbowWidth', body.lengths.shoulderJointWidth + 0.04)];
+    const looser = find('strap-forearm', 'strapLoop', wide).metres;
+    expect(looser - find('strap-forearm', 'strapLoop').metres).toBeCloseTo(0.08, 9);
+    expect(
+      find('arm-spacer', 'spacerGap', wide).metres - find('arm-spacer', 'spacerGap').metres,
+    ).toBeCloseTo(0.04, 9);
+  });
+
+  it('sets the stack that is built for it', () => {
+    const low = solve('platform', [row('platform', 'platformHeight', 0.056)]);
+    expect(low.stack!.heightM).toBeCloseTo(0.056, 2);
+    expect(solve('chair-shoulder-stand', [row('platform', 'platformHeight', 0.056)]).stack).toEqual(
+      low.stack,
+    );
+  });
+
+  it.each<[SetupId, DistanceId]>([
+    ['forearm-kick', 'base'],
+    ['forearm-L', 'base'],
+    ['hand-kick', 'base'],
+    ['hand-L', 'base'],
+    ['box', 'base'],
+    ['bolster-lean', 'base'],
+    ['platform', 'platformHeight'],
+  ])('beyond the reach of this body counts no more: %s, %s', (setup, id) => {
+    const result = solve(setup, [row(setup, id, 2.4)]);
+    const computed = find(setup, id);
+    expect(result.distances.find((one) => one.id === id)!.metres).toBeCloseTo(computed.metres, 9);
+    expect(result.cautions[0]).toContain('out of reach for this body');
+  });
+
+  it('is never a method’s figure or one the body alone decides', () => {
+    const facts = distanceIds.filter((id) => !distanceWords[id].mayKeep);
+    expect(facts).toContain('headClearance');
+    expect(facts).toContain('base.table');
+    expect(find('hand-L', 'base.table', [row('hand-L', 'base.table', 0.5)]).found).toBeUndefined();
+  });
+});
+
+describe('what was kept on the bench', () => {
+  it('is a distance of the set-up that its shape is set up by', () => {
+    const kept = keptFromSaved([
+      { family: 'wallL', values: { baseM: 0.8, footHeightM: 1 }, note: 'x', savedOn: '2026-11-01' },
+      { family: 'handstand', values: { archDeg: 3 }, note: '', savedOn: '2026-11-01' },
+      { family: 'strap-handstand', values: { strapLoop: 1 }, note: '', savedOn: '2026-11-02' },
+    ]);
+    expect(kept).toEqual([
+      { setup: 'hand-L', distance: 'base', metres: 0.8, on: '2026-11-01', note: 'x' },
+      { setup: 'hand-L', distance: 'footHeight', metres: 1, on: '2026-11-01', note: 'x' },
+      { setup: 'strap-handstand', distance: 'strapLoop', metres: 1, on: '2026-11-02', note: '' },
+    ]);
+  });
+
+  it('is told apart by its name: no shape is called like a set-up', () => {
+    expect(new Set(savedOfIds).size).toBe(savedOfIds.length);
+  });
+});
+
+describe('ways to make a set-up', () => {
+  it('have the distances of what is in the hands', () => {
+    const { ways } = getSetup('forearm-kick').ways(usual, solve('forearm-kick'));
+    const base = (variant?: string) =>
+      ways.find((way) => way.variant === variant)!.result.distances.find(({ id }) => id === 'base')!
+        .metres;
+    const depth = pieceTable['foam-block'].widthM;
+    expect(base() - base('strap')).toBeCloseTo(
+      Math.max(0, body.lengths.knuckle + depth - body.lengths.hand),
+      9,
+    );
+    expect(base('blanket')).toBe(base('strap'));
+  });
+});
+
+describe('ranges that were measured', () => {
+  it('let the elbows out where the shoulders do not open, and the strap with them', () => {
+    const stiff = { shoulderFlexionDeg: 150 };
+    const width = (more: Partial<SetupInput>) =>
+      solve('forearm-L', [], more).distances.find(({ id }) => id === 'elbowWidth')!.metres;
+    expect(width(stiff) - width({})).toBeCloseTo(0.03, 9);
+    expect(width({ shoulderFlexionDeg: 170 })).toBe(width({}));
+    expect(solve('forearm-L', [], stiff).notes.join(' ')).toContain('150° overhead');
+    const loop = (more: Partial<SetupInput>) =>
+      solve('strap-forearm', [], more).distances[0].metres;
+    expect(loop(stiff) - loop({})).toBeCloseTo(0.06, 9);
+  });
+
+  it('raise the toes of the plough as the legs fold less', () => {
+    const rest = (straightLegRaiseDeg: number) =>
+      solve('platform', [], { straightLegRaiseDeg }).distances.find(({ id }) => id === 'toeRest')!
+        .metres;
+    expect(rest(70)).toBeGreaterThan(rest(90));
+    expect(rest(130)).toBe(0);
+  });
+});

@@ -1,0 +1,51 @@
+/** Handstand leaning into an upright bolster. Source: handbook 04 "Wall distances". */
+import { pieceTable } from '../../catalog/pieces';
+import { armLengthM } from '../../posture/pose';
+import { cm, countOf, laidOut, measuring, type Setup } from '../setup';
+import { ellReachM } from './ellReach';
+import { wristWords } from './wristWords';
+
+const bolsterShare = 0.06;
+const leadM = 0.02;
+const bolster = pieceTable['bolster-round'];
+
+export const bolsterLean: Setup = {
+  label: 'Handstand leaning into a bolster',
+  solve: (input) => {
+    const { body, pieces } = input;
+    const { thicknessM } = bolster;
+    const palms = body.lengths.shoulderJointWidth - body.lengths.palmBreadth;
+    const { measure, outgrown } = measuring(input, 'bolster-lean', {
+      limits: { base: ellReachM(body, armLengthM(body)) },
+    });
+    const cautions: string[] = [];
+    if (countOf(pieces, 'bolster-round') === 0) {
+      cautions.push('No round bolster at hand: a blanket rolled to the same thickness, tied.');
+    } else if (thicknessM >= palms) {
+      cautions.push(
+        `The bolster (${cm(thicknessM)}) does not fit between the palms (${cm(palms)}): use a rolled blanket.`,
+      );
+    }
+    return {
+      distances: [
+        measure('base', () => thicknessM + bolsterShare * body.heightM + leadM, {
+          ...wristWords,
+          why: 'bolster thickness + 0.06 of height + shoulder lead of 2 cm',
+        }),
+      ],
+      cautions: [...outgrown(), ...cautions],
+      notes: ['Fingertips end beside the bolster, not in it and not in the wall.'],
+    };
+  },
+  ways: laidOut(),
+  around: (_, { wall }) =>
+    wall === undefined
+      ? {}
+      : {
+          rests: [{ left: wall.x - bolster.thicknessM, right: wall.x, top: bolster.lengthM }],
+        },
+  checkFirst: ['Bolster upright and flush to the wall'],
+  assist: 'Hips steadied',
+  exit: 'One leg down, then the other',
+  topView: 'lane',
+};

@@ -1,0 +1,30 @@
+/** Box at the wall, facing away. Source: handbook 04 "Wall distances". */
+import { armLengthM } from '../../posture/pose';
+import { laidOut, measuring, type Setup } from '../setup';
+import { ellReachM } from './ellReach';
+import { wristWords } from './wristWords';
+
+export const box: Setup = {
+  label: 'Box at the wall, facing away',
+  solve: (input) => {
+    const { measure, outgrown } = measuring(input, 'box', {
+      limits: { base: ellReachM(input.body, armLengthM(input.body)) },
+    });
+    return {
+      distances: [
+        measure('base', (l) => l.armReach + l.foot, {
+          ...wristWords,
+          why: 'arm reach + one foot, facing away',
+        }),
+        measure('footHeight', (l) => l.forearm + l.upperArm + l.trunk),
+      ],
+      cautions: outgrown(),
+      notes: ['If it goes, a step down or a bridge; leave the floor behind free.'],
+    };
+  },
+  ways: laidOut(),
+  checkFirst: ['Floor behind is free'],
+  assist: 'Shins held',
+  exit: 'Step down, or a bridge',
+  topView: 'lane',
+};

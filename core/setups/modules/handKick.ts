@@ -1,0 +1,47 @@
+/** Handstand, kick at the wall. Source: handbook 04 "Wall distances". */
+import { following } from '../distance';
+import { laidOut, measuring, type Setup } from '../setup';
+import { armLengthM } from '../../posture/pose';
+import { ellReachM } from './ellReach';
+import { wallAhead } from './wallAhead';
+import { wristWords } from './wristWords';
+
+/** Beyond one hand from the wall. */
+const overM = 0.05;
+
+export const handKick: Setup = {
+  label: 'Handstand, kick at the wall',
+  solve: (input) => {
+    const { body } = input;
+    const { hand } = body.lengths;
+    const { measure, findKept, outgrown } = measuring(input, 'hand-kick', {
+      limits: { base: ellReachM(body, armLengthM(body)) },
+    });
+    const ownGap = measure('gap', (l) => l.hand + overM, {
+      mark: 'wall to the fingertips',
+      why: 'one hand + 5 cm',
+    });
+    const ownBase = measure('base', (l) => 2 * l.hand + overM, {
+      ...wristWords,
+      why: 'gap + hand',
+    });
+    const isBaseKept = findKept('base') !== undefined;
+    return {
+      distances: [
+        isBaseKept ? following(ownGap, ownBase, Math.max(0, ownBase.metres - hand)) : ownGap,
+        isBaseKept ? ownBase : following(ownBase, ownGap, ownGap.metres + hand),
+        measure('base.halfReach', (l) => l.armReach / 2),
+      ],
+      cautions: outgrown(),
+      notes: [
+        'Bent-knee and straddle hops: fingertips 15 to 30 cm from the wall. Slow single leg: 10 to 15 cm.',
+      ],
+    };
+  },
+  ways: laidOut(),
+  around: wallAhead('wrist'),
+  checkFirst: ['Knuckles heavy, fingers awake', 'Wall free of sockets at heel height'],
+  assist: 'Thigh guided',
+  exit: 'One leg down, then the other',
+  topView: 'lane',
+};

@@ -1,0 +1,47 @@
+/** L at the wall on the hands, by the profile's method. Source: handbook 04 "Wall distances". */
+import type { Lengths } from '../../body/body';
+import { profileTable, type HandLMethod } from '../../catalog/profiles';
+import { armLengthM } from '../../posture/pose';
+import { distanceWords } from '../distanceWords';
+import { laidOut, measuring, type Setup } from '../setup';
+import { ellReachM } from './ellReach';
+import { wristWords } from './wristWords';
+
+export const handL: Setup = {
+  label: 'L at the wall, hands',
+  solve: (input) => {
+    const { body, profile, settings } = input;
+    const { measure, outgrown } = measuring(input, 'hand-L', {
+      limits: { base: ellReachM(body, armLengthM(body)) },
+    });
+    const methods = {
+      sitting: (l) => l.sittingLegReach,
+      table: (l) => l.shank + body.ankleM + l.trunk,
+      reach: (l) => l.armReach + l.foot,
+    } as const satisfies Record<HandLMethod, (lengths: Lengths) => number>;
+    const chosen = (settings ?? profileTable[profile]).handLMethod;
+    return {
+      distances: [
+        measure('base', methods[chosen], {
+          ...wristWords,
+          why: distanceWords[`base.${chosen}`].why,
+        }),
+        measure('base.sitting', methods.sitting),
+        measure('base.table', methods.table),
+        measure('base.reach', methods.reach),
+        measure('footHeight', (l) => l.forearm + l.upperArm + l.trunk),
+      ],
+      cautions: outgrown(),
+      notes: [
+        'If the waist looks short, hands away from the wall until the sides are long; too strong, 5 cm further still.',
+        'The L is full weight on the hands with the fear taken out.',
+      ],
+    };
+  },
+  onlyFor: { footHeight: ['wallL'] },
+  ways: laidOut(),
+  checkFirst: ['Shoulders over the wrists, not past them', 'Ribs in'],
+  assist: 'Blade tips drawn together until both feet are down',
+  exit: 'One foot at a time',
+  topView: 'lane',
+};

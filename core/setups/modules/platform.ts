@@ -1,0 +1,115 @@
+/** Platform for shoulder stand and plough. Source: handbook 04. */
+import type { Lengths } from '../../body/body';
+import { profileTable, type PlatformMethod } from '../../catalog/profiles';
+import { chairSize } from '../../posture/chair';
+import { radians } from '../../posture/geometry';
+import { legLengthM } from '../../posture/pose';
+import { neckLeverM } from '../../posture/supine';
+import { following } from '../distance';
+import { cm, measuring, metresOf, type Setup } from '../setup';
+import { platformShares } from '../shares';
+import { platformHeight, stackForPlatform } from './platformHeight';
+import { stackWays } from './stackWays';
+
+const rules = {
+  /** Half the depth of the pads somebody sits on. */
+  halfPadsM: 0.2,
+  /** Closer to the wall per degree that the straight-leg raise is short. */
+  closerPerDegreeM: 0.005,
+  easyLegRaiseDeg: 80,
+} as const;
+
+const methods = ['innerLeg', 'legReach', 'sitOnIt'] as const satisfies readonly PlatformMethod[];
+
+export const platform: Setup = {
+  label: 'Platform for shoulder stand and plough',
+  shares: platformShares,
+  solve: (input) => {
+    const { body, profile, straightLegRaiseDeg } = input;
+    const settings = input.settings ?? profileTable[profile];
+    const { measure, findKept, outgrown } = measuring(input, 'platform', {
+      shares: platformShares,
+    });
+    const short =
+      straightLegRaiseDeg === undefined
+        ? 0
+        : Math.max(0, rules.easyLegRaiseDeg - straightLegRaiseDeg) * rules.closerPerDegreeM;
+    const edges = {
+      innerLeg: (l: Lengths) => l.innerLeg - short,
+      legReach: (l: Lengths) => l.sittingLegReach - l.thumb - short,
+      sitOnIt: (l: Lengths) => l.sittingLegReach - rules.halfPadsM - short,
+    } as const satisfies Record<PlatformMethod, unknown>;
+    const shoulderOf = (method: PlatformMethod) => (l: Lengths) => edges[method](l) + l.thumb;
+    const chosen = settings.platformMethod;
+    const { height, tooHigh } = platformHeight(input);
+    const { stack, cautions } = stackForPlatform(input, height.metres);
+    const ownLine = measure('shoulderLineToWall', shoulderOf(chosen));
+    const ownEdge = measure('headEdgeToWall', edges[chosen]);
+    const isEdgeKept =
+      findKept('shoulderLineToWall') === undefined && findKept('headEdgeToWall') !== undefined;
+    const { thumb } = body.lengths;
+    const line = isEdgeKept ? following(ownLine, ownEdge, ownEdge.metres + thumb) : ownLine;
+    const edge = isEdgeKept
+      ? ownEdge
+      : following(ownEdge, ownLine, Math.max(0, ownLine.metres - thumb));
+    const toeRest =
+      straightLegRaiseDeg === undefined && findKept('toeRest') === undefined
+        ? []
+        : [
+            measure('toeRest', (l) =>
+              Math.max(
+                0,
+                height.metres +
+                  l.trunk +
+                  legLengthM({ ...body, lengths: l }) *
+                    Math.cos(radians(straightLegRaiseDeg ?? 180)) -
+                  body.ankleOnBallM,
+              ),
+            ),
+          ];
+    const isBench = toeRest.some(({ metres }) => metres > chairSize.seatM);
+    return {
+      distances: [
+        height,
+        line,
+        edge,
+        ...methods.flatMap((method) => [
+          measure(`shoulderLineToWall.${method}`, shoulderOf(method)),
+          measure(`headEdgeToWall.${method}`, edges[method]),
+        ]),
+        ...toeRest,
+      ],
+      stack,
+      cautions: [...outgrown(), ...tooHigh, ...cautions],
+      notes: [
+        `Neck bends about ${settings.neckFlexionDeg}° with an upright trunk; flat on the floor it would be about 90°.`,
+        'The smooth folded edge goes towards the head; sticky mat over the lower part so that the elbows hold.',
+        ...(short > 0 ? [`${cm(short)} closer for the hamstrings.`] : []),
+        ...(isBench
+          ? [
+              'In plough the toes want more than a chair seat: thighs on a padded bench, or the feet on the wall.',
+            ]
+          : []),
+      ],
+    };
+  },
+  onlyFor: { toeRest: ['plough'] },
+  ways: stackWays((input) => platform.solve(input)),
+  // The head is on the wall side.
+  around: ({ distances }, { joints }) => {
+    const lineM = metresOf(distances, 'shoulderLineToWall');
+    if (lineM === undefined) return {};
+    const [x] = joints.shoulder;
+    return {
+      wall: { x: x + lineM, side: 1 },
+      dimensions: [{ kind: 'level', distance: 'shoulderLineToWall', fromX: x, toX: x + lineM }],
+    };
+  },
+  checkFirst: ['Head lower than the shoulders', 'No shirt trapped under the stack', 'Can speak'],
+  assist: 'Hips guided over',
+  exit: 'Roll down, one vertebra at a time; head quiet',
+  topView: 'platform',
+};
+
+/** The highest platform this neck allows, metres. */
+export const highestPlatformM = neckLeverM;

@@ -1,0 +1,144 @@
+import fc from 'fast-check';
+import { resolveBody, type BodyInput } from '../body/body';
+import type { PieceCount } from '../catalog/pieces';
+import { profileIds, type ProfileId } from '../catalog/profiles';
+import { neckFlexionDeg } from '../posture/supine';
+import type { DistanceId } from './distance';
+import { getSetup, setupIds, type SetupId } from './registry';
+
+const cupboard: readonly PieceCount[] = [
+  { piece: 'foam-block', count: 6 },
+  { piece: 'shoulder-pad', count: 8 },
+  { piece: 'flat-foam', count: 8 },
+  { piece: 'blanket', count: 8 },
+  { piece: 'bolster-round', count: 1 },
+  { piece: 'bolster-rectangular', count: 1 },
+  { piece: 'strap-240', count: 1 },
+  { piece: 'chair', count: 1 },
+];
+interface Change {
+  body?: BodyInput;
+  profile?: ProfileId;
+  pieces?: readonly PieceCount[];
+  straightLegRaiseDeg?: number;
+}
+const solve = (recipe: SetupId, change: Change = {}) =>
+  getSetup(recipe).solve({
+    body: resolveBody(change.body ?? { heightM: 1.7 }),
+    profile: change.profile ?? 'prop-led',
+    pieces: change.pieces ?? cupboard,
+    ...(change.straightLegRaiseDeg === undefined
+      ? {}
+      : { straightLegRaiseDeg: change.straightLegRaiseDeg }),
+  });
+const metres = (recipe: SetupId, id: DistanceId, change: Change = {}) =>
+  solve(recipe, change).distances.find((distance) => distance.id === id)!.metres;
+
+describe('distances worked by hand at 1.70 m', () => {
+  it.each<[SetupId, DistanceId, number]>([
+    ['forearm-L', 'base', 0.53 * 1.7],
+    ['forearm-L', 'footHeight', 0.474 * 1.7],
+    ['hand-kick', 'gap', 0.108 * 1.7 + 0.05],
+    ['hand-kick', 'base.halfReach', 0.22 * 1.7],
+    ['hand-L', 'base.table', 0.573 * 1.7],
+    ['hand-L', 'base.reach', 0.592 * 1.7],
+    ['hand-L', 'footHeight', 0.62 * 1.7],
+    ['bolster-lean', 'base', 0.22 + 0.06 * 1.7 + 0.02],
+    ['box', 'base', 0.592 * 1.7],
+    ['strap-handstand', 'strapLoop', 2 * (0.204 * 1.7 + 0.01) + Math.PI * 0.055 * 1.7],
+    ['strap-shoulder-stand', 'strapLoop', 2 * 0.204 * 1.7 + Math.PI * 0.055 * 1.7],
+    ['lifted-tuck', 'blockHeight', 0.011 * 1.7 + 0.05],
+    ['platform', 'platformHeight', 0.145 * 1.7 * Math.sin((35 * Math.PI) / 180)],
+    ['platform', 'headEdgeToWall.innerLeg', 0.47 * 1.7],
+    ['platform', 'shoulderLineToWall.innerLeg', 0.51 * 1.7],
+    ['platform', 'shoulderLineToWall.legReach', 0.53 * 1.7],
+    ['platform', 'headEdgeToWall.sitOnIt', 0.53 * 1.7 - 0.2],
+    ['chair-shoulder-stand', 'chairGap', 0.288 * 1.7 - 0.47],
+    ['legs-up', 'bolsterToWall', 0.108 * 1.7],
+    ['wall-plough', 'crownToWall', 0.146 * 1.7],
+    ['shoulder-rest', 'stackHeight', 0.231 * 1.7],
+  ])('%s: %s', (recipe, id, expected) => {
+    expect(metres(recipe, id)).toBeCloseTo(expected, 6);
+  });
+});
+
+describe('profiles', () => {
+  it('choose the method of the L and the place of the platform', () => {
+    const base = (profile: ProfileId) => metres('hand-L', 'base', { profile });
+    expect(base('prop-led')).toBeCloseTo(metres('hand-L', 'base.sitting'), 9);
+    expect(base('strength-led')).toBeCloseTo(metres('hand-L', 'base.table'), 9);
+    expect(base('play-led')).toBeCloseTo(metres('hand-L', 'base.reach'), 9);
+    expect(metres('platform', 'shoulderLineToWall', { profile: 'strength-led' })).toBeCloseTo(
+      metres('platform', 'shoulderLineToWall.legReach'),
+      9,
+    );
+  });
+
+  it('get exactly the neck flexion they want over the platform', () => {
+    const body = resolveBody({ heightM: 1.7 });
+    const flexion = (profile: ProfileId) =>
+      neckFlexionDeg(body, 90, metres('platform', 'platformHeight', { profile }));
+    expect(flexion('prop-led')).toBeCloseTo(55, 6);
+    expect(flexion('play-led')).toBeCloseTo(65, 6);
+    expect(neckFlexionDeg(body, 90, 0)).toBe(90);
+  });
+
+  it('move the platform 5 cm closer for each 10 degrees of short hamstrings', () => {
+    const edge = (straightLegRaiseDeg?: number) =>
+      metres('platform', 'headEdgeToWall', { straightLegRaiseDeg });
+    expect(edge() - edge(60)).toBeCloseTo(0.1, 9);
+    expect(edge(95)).toBeCloseTo(edge(), 9);
+  });
+});
+
+describe('what cannot be had', () => {
+  it('is said with the next best, never with a stack that is not there', () => {
+    for (const recipe of setupIds) {
+      const bare = solve(recipe, { pieces: [] });
+      if (bare.stack) {
+        expect(bare.stack).toMatchObject({ found: false, layers: [] });
+        expect(bare.cautions.join(' ')).toMatch(/Borrow|Nothing at hand/);
+      }
+      for (const sentence of [...bare.cautions, ...bare.notes]) expect(sentence).toMatch(/[.]$/);
+    }
+    expect(
+      solve('strap-forearm', { pieces: [{ piece: 'strap-180', count: 0 }] }).cautions[0],
+    ).toContain('No strap');
+  });
+
+  it('refuses a bolster that does not fit between the palms', () => {
+    const narrow = solve('bolster-lean', { body: { heightM: 1.3 } });
+    expect(narrow.cautions[0]).toContain('does not fit between the palms');
+    expect(solve('bolster-lean').cautions).toEqual([]);
+  });
+
+  it('needs no blocks for a lifted tuck with long arms', () => {
+    const long = { heightM: 1.7, lengths: { upperArm: 0.37, forearm: 0.3 } };
+    expect(solve('lifted-tuck', { body: long }).distances[0].metres).toBe(0);
+  });
+});
+
+describe('every recipe for every body', () => {
+  it('gives ordered, finite distances that are never negative but for a missing clearance', () => {
+    const bodies = fc.double({ min: 1.2, max: 2.2, noNaN: true });
+    fc.assert(
+      fc.property(bodies, fc.constantFrom(...profileIds), (heightM, profile) => {
+        for (const recipe of setupIds) {
+          const { distances, stack } = solve(recipe, { body: { heightM }, profile });
+          expect(distances.length).toBeGreaterThan(0);
+          for (const d of distances) {
+            expect(d.lowM).toBeLessThanOrEqual(d.metres + 1e-12);
+            expect(d.metres).toBeLessThanOrEqual(d.highM + 1e-12);
+            expect(Number.isFinite(d.lowM) && Number.isFinite(d.highM)).toBe(true);
+            expect(d.metres).toBeGreaterThanOrEqual(0);
+          }
+          if (stack?.found) {
+            const sum = stack.layers.reduce((total, { thicknessM }) => total + thicknessM, 0);
+            expect(sum).toBeCloseTo(stack.heightM!, 9);
+          }
+        }
+      }),
+      { numRuns: 12 },
+    );
+  });
+});

@@ -1,0 +1,21 @@
+import { specOf } from '../catalog/pieces';
+import { findBorrow, findStack, type Stack, type StackRequest } from '../pieces/stack';
+import { cm } from './setup';
+
+/** The stack for a height, and what to say when these pieces cannot make it. */
+export function adviseStack(request: StackRequest): { stack: Stack; cautions: string[] } {
+  const stack = findStack(request);
+  if (stack.found) return { stack, cautions: [] };
+  const { below, above } = stack.nearest;
+  const near = [below, above].filter((height) => height !== null).map(cm);
+  const borrow = findBorrow(request);
+  const sentences = [
+    near.length === 0
+      ? `Nothing at hand covers the place for a height of ${cm(request.targetM)}.`
+      : `The pieces at hand make ${near.join(' or ')}, not ${cm(request.targetM)}.`,
+    borrow === null
+      ? ''
+      : ` Borrow ${borrow.count} ${specOf(borrow).label.toLowerCase()}${borrow.count > 1 ? 's' : ''}.`,
+  ];
+  return { stack, cautions: [sentences.join('')] };
+}

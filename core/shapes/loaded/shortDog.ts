@@ -1,0 +1,20 @@
+import { shortDog as solve } from '../../posture/dogs';
+import { baseBehind, lead } from '../dials';
+import { toWall, type Shape } from '../shape';
+
+export const shortDog: Shape<'shortDog'> = {
+  label: 'Short dog, heels at the wall',
+  group: 'Hands',
+  mayLiftLeg: true,
+  isLow: true,
+  dials: [
+    baseBehind('Wrists from the wall', 0.5),
+    { ...lead, usual: ({ heightM }) => -0.06 * heightM },
+  ],
+  solve,
+  // The heels touch it without weight on it.
+  wall: ({ heel }) => ({ x: heel[0], side: -1 }),
+  dimensions: (placed) => toWall(placed, placed.joints.wrist[0]),
+  loads: {},
+  setups: ['hand-L'],
+};

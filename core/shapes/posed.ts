@@ -1,0 +1,128 @@
+/**
+ * A shape posed from its solved set-up: the one figure that every drawing takes, so that what is
+ * drawn is what is listed.
+ */
+import type { Body } from '../body/body';
+import type { FigureJoints } from '../posture/joints';
+import { getSetup, type SetupId } from '../setups/registry';
+import type { Ranges, SetupInput, SetupResult } from '../setups/setup';
+import type { DialValues } from './dials';
+import { computeLoads, type Loads, type MeasuredRanges } from './loads';
+import type { ShapeId } from './postures';
+import { getShape } from './registry';
+import type { ChairPlace, Placed, Rest, ShapeDimension, WallFace } from './shape';
+import { getStill, type StillId } from './stills';
+import { getDials, toPosture, valuesFrom } from './values';
+
+/** The nearest shape that can be drawn at a person's own size. */
+export type ShapeRef = { readonly family: ShapeId } | { readonly still: StillId };
+
+export interface PosedShape {
+  readonly joints: FigureJoints;
+  readonly isOnBack: boolean;
+  readonly wall?: WallFace;
+  readonly chair?: ChairPlace;
+  readonly rests: readonly Rest[];
+  readonly dimensions: readonly ShapeDimension[];
+  /** What the model says of it; `null` for a shape without loads. */
+  readonly loads: Loads | null;
+  /** The numbers it was solved from. */
+  readonly values: DialValues;
+}
+
+/** The ranges as the loads know them. */
+export const toMeasuredRanges = ({
+  shoulderFlexionDeg,
+  straightLegRaiseDeg,
+}: Ranges): MeasuredRanges => ({
+  ...(shoulderFlexionDeg === undefined ? {} : { shoulderDeg: shoulderFlexionDeg }),
+  ...(straightLegRaiseDeg === undefined ? {} : { hamstringDeg: straightLegRaiseDeg }),
+});
+
+/** A head that does not clear the floor rests on it: the neck gives, the floor does not. */
+export function headUp(joints: FigureJoints): FigureJoints {
+  const [x, y] = joints.crown;
+  return y >= 0 ? joints : { ...joints, crown: [x, 0] };
+}
+
+/** A shape with loads where its pose is, with its wall and everything it rests on. */
+export function placeLoaded(
+  body: Body,
+  family: ShapeId,
+  { pose }: Loads,
+): Omit<PosedShape, 'loads' | 'values'> {
+  const shape = getShape(family);
+  const joints = headUp(pose.joints);
+  const wall: WallFace | undefined = pose.wall
+    ? { x: pose.wall.at[0], side: pose.wall.side }
+    : shape.wall?.(joints);
+  const placed: Placed = { joints, ...(wall === undefined ? {} : { wall }) };
+  return {
+    ...placed,
+    isOnBack: shape.isOnBack === true,
+    rests: shape.supports?.(joints, body) ?? [],
+    dimensions: shape.dimensions(placed, body),
+  };
+}
+
+/** Puts what the set-up has around a figure to it. */
+export function withAround<P extends Placed & Pick<PosedShape, 'rests' | 'dimensions'>>(
+  posed: P,
+  setup: SetupId | undefined,
+  result: SetupResult | null,
+  body: Body,
+): P {
+  if (setup === undefined || result === null) return posed;
+  const around = getSetup(setup).around?.(result, posed, body);
+  if (around === undefined) return posed;
+  return {
+    ...posed,
+    ...(around.wall === undefined ? {} : { wall: around.wall }),
+    rests: [...posed.rests, ...(around.rests ?? [])],
+    dimensions: [...posed.dimensions, ...(around.dimensions ?? [])],
+  };
+}
+
+/**
+ * @param result the solved set-up of the stage; `null` where none is measured
+ * @throws UnreachableProblem when this body cannot be in the shape at these distances
+ */
+export function poseShape(
+  input: Pick<SetupInput, 'body' | keyof Ranges>,
+  shape: ShapeRef,
+  setup: SetupId | undefined,
+  result: SetupResult | null,
+): PosedShape {
+  const { body } = input;
+  const distances = result?.distances ?? [];
+  if ('still' in shape) {
+    const { dials, solve } = getStill(shape.still);
+    const values = valuesFrom(dials, body, distances);
+    return withAround({ ...solve(body, values), loads: null, values }, setup, result, body);
+  }
+  const values = valuesFrom(getDials(shape.family), body, distances);
+  const loads = computeLoads(body, toPosture(shape.family, values), toMeasuredRanges(input));
+  return withAround(
+    { ...placeLoaded(body, shape.family, loads), loads, values },
+    setup,
+    result,
+    body,
+  );
+}
+
+/** What a shape asks beyond the ranges measured of this person, in sentences. */
+export function beyondSentences({ beyondRange }: Pick<Loads, 'beyondRange'>): string[] {
+  const { shoulderDeg, hamstringDeg } = beyondRange ?? {};
+  return [
+    ...(shoulderDeg === undefined
+      ? []
+      : [
+          `The shoulders would have to open ${Math.ceil(shoulderDeg)}° further than was measured: the back arches instead, or the elbows bend.`,
+        ]),
+    ...(hamstringDeg === undefined
+      ? []
+      : [
+          `The legs would have to fold ${Math.ceil(hamstringDeg)}° further than was measured: bend the knees, or rest the feet higher.`,
+        ]),
+  ];
+}

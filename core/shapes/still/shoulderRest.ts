@@ -1,0 +1,52 @@
+/** Hands wrapped round a low block, upper back on a pair flush to the wall, head free. */
+import type { Body } from '../../body/body';
+import { turned } from '../../posture/geometry';
+import type { Point } from '../../posture/joints';
+import { legPointed } from '../../posture/pose';
+import { metres } from '../dials';
+import { fromFloor, type StillShape } from '../shape';
+
+const lowBlock = { widthM: 0.15, highM: 0.1 } as const;
+/** How deep the pair is that carries the upper back. */
+const pairM = 0.11;
+/** Half-way between the shoulder line and the tips of the blades, as a share of height. */
+const betweenShare = 0.045;
+
+const usualHeight = ({ lengths, heightM }: Body) => lengths.upperArm + betweenShare * heightM;
+
+export const shoulderRest: StillShape = {
+  label: 'Shoulder-rest stack',
+  dials: [
+    metres('lowBlockOutM', 'Low block from the wall', [0.03, 0.07], () => 0.05, {
+      is: 'lowBlockOut',
+    }),
+    metres('stackM', 'Upper back rests at', [0.2, 0.8], usualHeight, { is: 'stackHeight' }),
+  ],
+  solve: (body, { lowBlockOutM, stackM }) => {
+    const { upperArm, trunk, shoulderToCrown, forearm, hand } = body.lengths;
+    const shoulder: Point = [-0.2, upperArm];
+    const hip = turned(shoulder, 2, trunk);
+    const elbow: Point = [shoulder[0], 0];
+    return {
+      joints: {
+        elbow,
+        wrist: [elbow[0] + forearm * 0.6, 0.03],
+        fingertip: [elbow[0] + forearm * 0.6 + hand * 0.5, 0.05],
+        shoulder,
+        hip,
+        crown: turned(shoulder, 184, Math.min(shoulderToCrown, upperArm * 0.98)),
+        ...legPointed(body, hip, 6),
+      },
+      isOnBack: false,
+      wall: { x: 0, side: 1 },
+      rests: [
+        { left: -lowBlockOutM - lowBlock.widthM, right: -lowBlockOutM, top: lowBlock.highM },
+        { left: -pairM, right: 0, top: stackM, bottom: lowBlock.highM },
+      ],
+      dimensions: [
+        { kind: 'level', distance: 'lowBlockOut', fromX: -lowBlockOutM, toX: 0 },
+        fromFloor(shoulder[0] - 0.3, stackM, 'stackHeight'),
+      ],
+    };
+  },
+};
