@@ -211,15 +211,13 @@ export function toPlanFile(
       people: people.map((one) => ({ ...one })),
     })),
     spans: prepared.spans.map((span) => ({ ...span })),
-    stations: stations.map(({ letter, option, people }) => ({
+    stations: stations.map(({ letter, option, people, isFound }) => ({
       letter,
       option: option.id,
       label: option.label,
       people: [...people],
       ...(option.baseM === undefined ? {} : { baseM: option.baseM }),
-      ...(option.figures?.some(({ id, isFound }) => id === 'base' && isFound)
-        ? { isFound: true as const }
-        : {}),
+      ...(isFound ? { isFound: true as const } : {}),
     })),
     layOut: listLayOut(plan, stations, prepared).map(
       ({ letter, where, props: out, fallbackProps, people }) => ({

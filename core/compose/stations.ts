@@ -17,7 +17,12 @@ export interface Station {
   readonly people: readonly string[];
   /** Counted from 0. */
   readonly rounds: readonly number[];
+  /** Somebody's distance there was found by trying. */
+  readonly isFound: boolean;
 }
+
+const isBaseFound = ({ figures = [] }: PlannedOption): boolean =>
+  figures.some(({ id, isFound }) => id === 'base' && isFound === true);
 
 /** Within a centimetre it is the same place for the same shape. */
 const keyOf = ({ id, baseM }: PlannedOption) =>
@@ -48,7 +53,14 @@ export function listStations(
 ): Station[] {
   const found = new Map<
     string,
-    { option: PlannedOption; people: string[]; rounds: number[]; rank: number; first: number }
+    {
+      option: PlannedOption;
+      people: string[];
+      rounds: number[];
+      rank: number;
+      first: number;
+      isFound: boolean;
+    }
   >();
   plan.rounds.forEach(({ people }, round) => {
     for (const { id, option, place } of people) {
@@ -57,9 +69,17 @@ export function listStations(
       const known = found.get(key);
       const rank = rankOf(place, spans);
       if (known === undefined) {
-        found.set(key, { option, people: [id], rounds: [round], rank, first: round });
+        found.set(key, {
+          option,
+          people: [id],
+          rounds: [round],
+          rank,
+          first: round,
+          isFound: isBaseFound(option),
+        });
         continue;
       }
+      known.isFound ||= isBaseFound(option);
       if (!known.people.includes(id)) known.people.push(id);
       if (!known.rounds.includes(round)) known.rounds.push(round);
       if (round === known.first) known.rank = Math.min(known.rank, rank);
@@ -67,12 +87,13 @@ export function listStations(
   });
   return [...found]
     .sort(([, a], [, b]) => a.first - b.first || a.rank - b.rank)
-    .map(([key, { option, people, rounds }], index) => ({
+    .map(([key, { option, people, rounds, isFound }], index) => ({
       letter: letterOf(index),
       key,
       option,
       people,
       rounds,
+      isFound,
     }));
 }
 
