@@ -8,27 +8,18 @@ import { eq, inArray, sql } from 'drizzle-orm';
 import type { Day } from '@/core/units/day';
 import { forgetInClasses, renameInClasses } from './classPeople';
 import type { Db } from './open';
+import { mergePersonTables, unitePeople } from './personRegistry';
 import * as schema from './schema';
 import {
-  attempt,
   attendance,
   checkRecord,
-  clearance,
   course,
   decision,
-  enrolment,
   floorClass,
-  painReport,
   peopleImport,
   person,
-  personCaution,
-  personLength,
-  personRung,
   removedPerson,
-  review,
   savedSetup,
-  stopSign,
-  upsideTime,
 } from './schema';
 
 /** What stays behind: nothing that leads back to a name. */
@@ -139,93 +130,23 @@ export function purgeCopies(copies: readonly string[], { id, uid, name }: Gone):
  * restricts is united, never dropped; where both say something else, what is kept wins.
  */
 export function mergePeople(db: Db, keep: number, drop: number): void {
-  const both = [keep, drop];
-  const move = { personId: keep };
-  db.update(checkRecord).set(move).where(eq(checkRecord.personId, drop)).run();
-  db.update(savedSetup).set(move).where(eq(savedSetup.personId, drop)).run();
   db.run(sql`UPDATE set_aside SET row = json_set(row, '$.person_id', ${keep})
     WHERE json_extract(row, '$.person_id') = ${drop}`);
-  db.update(clearance).set(move).where(eq(clearance.personId, drop)).run();
-  db.update(stopSign).set(move).where(eq(stopSign.personId, drop)).run();
-  db.update(painReport).set(move).where(eq(painReport.personId, drop)).run();
-  db.update(attempt).set(move).where(eq(attempt.personId, drop)).run();
-  for (const { id: _, ...row } of db
-    .select()
-    .from(upsideTime)
-    .where(eq(upsideTime.personId, drop))
-    .all()) {
-    db.insert(upsideTime)
-      .values({ ...row, ...move })
-      .onConflictDoUpdate({
-        target: [upsideTime.classId, upsideTime.personId],
-        set: { seconds: sql`${upsideTime.seconds} + ${row.seconds}` },
-      })
-      .run();
-  }
-  for (const row of db.select().from(review).where(eq(review.personId, drop)).all()) {
-    db.insert(review)
-      .values({ ...row, ...move, decisionId: null })
-      .onConflictDoNothing()
-      .run();
-  }
+  mergePersonTables(db, keep, drop);
   renameInClasses(db, String(drop), String(keep));
-  // Decisions are never changed, so they are written again and go with the entry that is dropped.
-  const decisions = db.select().from(decision).where(eq(decision.personId, drop)).all();
-  for (const { id: _, ...row } of decisions) {
-    db.insert(decision)
-      .values({ ...row, ...move, corrects: null })
-      .run();
-  }
-  for (const row of db.select().from(personCaution).where(eq(personCaution.personId, drop)).all()) {
-    db.insert(personCaution)
-      .values({ ...row, ...move })
-      .onConflictDoNothing()
-      .run();
-  }
-  for (const row of db.select().from(enrolment).where(eq(enrolment.personId, drop)).all()) {
-    db.insert(enrolment)
-      .values({ ...row, ...move })
-      .onConflictDoNothing()
-      .run();
-  }
-  for (const row of db.select().from(attendance).where(eq(attendance.personId, drop)).all()) {
-    db.insert(attendance)
-      .values({ ...row, ...move })
-      .onConflictDoNothing()
-      .run();
-  }
-  for (const row of db.select().from(personLength).where(eq(personLength.personId, drop)).all()) {
-    db.insert(personLength)
-      .values({ ...row, ...move })
-      .onConflictDoNothing()
-      .run();
-  }
-  for (const row of db.select().from(personRung).where(eq(personRung.personId, drop)).all()) {
-    db.insert(personRung)
-      .values({ ...row, ...move })
-      .onConflictDoNothing()
-      .run();
-  }
-  const rows = db.select().from(person).where(inArray(person.id, both)).all();
+  const rows = db
+    .select()
+    .from(person)
+    .where(inArray(person.id, [keep, drop]))
+    .all();
   const kept = rows.find(({ id }) => id === keep)!;
   const dropped = rows.find(({ id }) => id === drop)!;
-  const stricter = { no: 0, ask: 1, yes: 2 } as const;
-  const days = [kept.painClearedOn, dropped.painClearedOn];
   db.update(person)
-    .set({
-      otherWords: [...new Set([...kept.otherWords, ...dropped.otherWords])],
-      consent: stricter[kept.consent] <= stricter[dropped.consent] ? kept.consent : dropped.consent,
-      massKg: kept.massKg ?? dropped.massKg,
-      screenedOn: later(kept.screenedOn, dropped.screenedOn),
-      // Pain that only one of the two entries knew to be gone is not gone.
-      painClearedOn: days.includes(null) ? null : [...(days as Day[])].sort()[0],
-    })
+    .set(unitePeople('merged', kept, dropped))
     .where(eq(person.id, keep))
     .run();
   db.delete(person).where(eq(person.id, drop)).run();
 }
-
-const later = (a: Day | null, b: Day | null) => (a === null ? b : b === null || a > b ? a : b);
 
 /** @returns the id of the import, written before its people */
 export function addImport(db: Db, on: Day, people: number): number {

@@ -5,6 +5,7 @@
  */
 import { desc, eq, sql } from 'drizzle-orm';
 import type { Db } from './open';
+import { personTableSqlNames } from './personRegistry';
 import { setAside } from './schema';
 import { jsonColumns, parseJson, rules, type Row, type Rule } from './setAsideRules';
 
@@ -118,22 +119,7 @@ function restrict(db: Db, { person_id }: Row, words: string): void {
   db.run(sql`UPDATE person SET other_words = ${JSON.stringify(next)} WHERE id = ${person_id}`);
 }
 
-export const ofPerson = [
-  'person_length',
-  'person_caution',
-  'clearance',
-  'stop_sign',
-  'pain_report',
-  'person_rung',
-  'check_record',
-  'attempt',
-  'upside_time',
-  'saved_setup',
-  'decision',
-  'enrolment',
-  'attendance',
-  'review',
-] as const;
+export const ofPerson = personTableSqlNames;
 
 /** Everything about somebody whose entry goes. */
 const withStory = (db: Db, row: Row): Row => ({

@@ -33,6 +33,7 @@ import {
   stopSign,
   upsideTime,
 } from './schema';
+import { pickCarried } from './personRegistry';
 import { readNames, toOrigin, type Names } from './studioNames';
 
 /** Everything but the people, who are read one by one. */
@@ -141,16 +142,7 @@ export function readStudioPerson(
     return at < 0 ? null : at;
   };
   return {
-    uid: row.uid,
-    name: row.name,
-    heightM: row.heightM,
-    heightTyped: row.heightTyped,
-    massKg: row.massKg,
-    consent: row.consent,
-    painClearedOn: row.painClearedOn,
-    screenedOn: row.screenedOn,
-    archivedOn: row.archivedOn,
-    otherWords: row.otherWords,
+    ...pickCarried(row),
     lengths: db
       .select()
       .from(personLength)

@@ -6,6 +6,7 @@ import { aboutPeople } from '@/core/floor/tap';
 import { withOtherPeople } from './classPeople';
 import { saveSettings } from './courses';
 import type { Db } from './open';
+import { pickCarried, unitePeople } from './personRegistry';
 import { isRemoved } from './removal';
 import {
   attempt,
@@ -224,7 +225,7 @@ function writePerson(db: Db, one: StudioPerson, counts: StudioCounts): number | 
     counts.peopleRemoved += 1;
     return null;
   }
-  const here = db.select({ id: person.id }).from(person).where(eq(person.uid, one.uid)).get();
+  const here = db.select().from(person).where(eq(person.uid, one.uid)).get();
   if (here !== undefined) {
     counts.peopleKnown += 1;
     // What restricts is united, never dropped (handbook 07).
@@ -234,17 +235,14 @@ function writePerson(db: Db, one: StudioPerson, counts: StudioCounts): number | 
         .onConflictDoNothing()
         .run();
     }
+    db.update(person)
+      .set(unitePeople('imported', here, one))
+      .where(eq(person.id, here.id))
+      .run();
     return here.id;
   }
   counts.peopleNew += 1;
-  const { uid, name, heightM, heightTyped, massKg, consent } = one;
-  const { painClearedOn, screenedOn, archivedOn, otherWords } = one;
-  const body = { uid, name, heightM, heightTyped, massKg, consent };
-  const { id } = db
-    .insert(person)
-    .values({ ...body, painClearedOn, screenedOn, archivedOn, otherWords })
-    .returning({ id: person.id })
-    .get();
+  const { id } = db.insert(person).values(pickCarried(one)).returning({ id: person.id }).get();
   const own = { personId: id };
   const add = (table: SQLiteTable, rows: readonly object[]) => {
     for (const row of rows) {
