@@ -1,16 +1,17 @@
 /** Unit tests beside the code they test; the compiler is the same as the application's. */
-export default {
-  testEnvironment: 'node',
+const shared = {
   roots: ['<rootDir>'],
   testPathIgnorePatterns: ['/node_modules/', '/.next/', '/e2e/'],
   modulePathIgnorePatterns: ['<rootDir>/.next/'],
-  testMatch: ['**/*.test.ts'],
-  watchman: false,
   transform: {
     '^.+\\.(ts|tsx|js|mjs)$': [
       '@swc/jest',
       {
-        jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2023' },
+        jsc: {
+          parser: { syntax: 'typescript', tsx: true },
+          transform: { react: { runtime: 'automatic' } },
+          target: 'es2023',
+        },
         module: { type: 'commonjs' },
       },
     ],
@@ -18,4 +19,25 @@ export default {
   moduleNameMapper: { '\\.css$': '<rootDir>/scripts/noStyles.js', '^@/(.*)$': '<rootDir>/$1' },
   // These ship as modules only.
   transformIgnorePatterns: ['/node_modules/(?!(d3-shape|d3-path)/)'],
+};
+
+export default {
+  watchman: false,
+  // Both processors of a small machine; the default leaves one to the screen.
+  maxWorkers: 2,
+  projects: [
+    {
+      ...shared,
+      displayName: 'computation',
+      testEnvironment: 'node',
+      testMatch: ['**/*.test.ts'],
+    },
+    {
+      ...shared,
+      displayName: 'components',
+      testEnvironment: 'jsdom',
+      testMatch: ['**/*.test.tsx'],
+      setupFilesAfterEnv: ['<rootDir>/ui/testing/setup.ts'],
+    },
+  ],
 };

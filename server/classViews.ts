@@ -8,7 +8,7 @@ import { usualSolve } from '@/core/compose/solve';
 import type { BodyInput } from '@/core/body/body';
 import type { ProfileId, ProfileSettings } from '@/core/catalog/profiles';
 import { getStageIn, type School } from '@/core/catalog/school';
-import { checkIds } from '@/core/catalog/checks';
+import { isShippedCheck } from '@/core/catalog/checks';
 import type { LadderId } from '@/core/catalog/stage';
 import { stageIds } from '@/core/catalog/stages';
 import { measuredRanges } from '@/core/readiness/ranges';
@@ -226,7 +226,6 @@ export function findStandingPlan(view: Pick<ClassView, 'kept' | 'prepared' | 'wi
 }
 
 const isShippedStage = (stage: string | undefined) => stageIds.some((id) => id === stage);
-const isShippedCheck = (check: string) => checkIds.some((id) => id === check);
 
 /** The class as a file that any copy of the program can compose; it holds health notes. */
 export function exportClass(courseId: number): ClassFile | null {

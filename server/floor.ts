@@ -221,7 +221,7 @@ export function writeResult(db: Db, row: FloorClassRow): void {
     tries: withId(state.tries),
     signs: withId(toSigns(state)),
     pains: withId(toPains(state)),
-    upside: [...secondsUpsideDown(state)]
+    upside: [...secondsUpsideDown(state, checks)]
       .map(([person, seconds]) => ({ personId: Number(person), seconds }))
       .filter(({ personId }) => here.has(personId)),
   });

@@ -1,7 +1,7 @@
 /** What a class begins with: everything the floor needs while there is no server to ask. */
 import type { BodyInput } from '@/core/body/body';
 import type { CheckKey, FaultId } from '@/core/catalog/checks';
-import { faultTable } from '@/core/catalog/checks';
+import { faultIds, faultTable, getCheck, getFault, isShippedCheck } from '@/core/catalog/checks';
 import type { LadderId } from '@/core/catalog/stage';
 import type { PlanFile } from '@/core/cli/planFile';
 import type { PreparedClass, PreparedPerson } from '@/core/compose/prepared';
@@ -39,6 +39,11 @@ export interface FloorCheck {
   readonly byBase: boolean;
   readonly timedTogether: boolean;
   readonly voidedBy: readonly FaultId[];
+  /** The teacher's alone. */
+  readonly isPrivate?: true;
+  /** Offered first where none is planned. */
+  readonly isUsualHold?: true;
+  readonly levels?: readonly string[];
 }
 
 export interface FloorBundle {
@@ -108,6 +113,11 @@ export function makeBundle(db: Db, view: ClassView, plan: PlanFile): FloorBundle
       byBase: spec.byBase === true,
       timedTogether: spec.timedTogether === true,
       voidedBy: spec.voidedBy,
+      ...(spec.isPrivate ? { isPrivate: true as const } : {}),
+      ...(isShippedCheck(check) && getCheck(check).isUsualHold
+        ? { isUsualHold: true as const }
+        : {}),
+      ...(spec.levels === undefined ? {} : { levels: spec.levels }),
     })),
     stages: stagesOf(school, view.prepared.people),
     drills: Object.fromEntries(
@@ -116,13 +126,9 @@ export function makeBundle(db: Db, view: ClassView, plan: PlanFile): FloorBundle
         return spec === undefined ? [] : [[drill, { how: spec.how, dose: spec.dose }]];
       }),
     ),
-    faults: { ...faultTable },
+    faults: Object.fromEntries(faultIds.map((id) => [id, faultTable[id].label])),
   };
 }
-
-/** Checks and faults that say something of a student's health are the teacher's to record. */
-const teacherChecks = ['neck-ease', 'talk-test', 'crown-control', 'head-load', 'paper-slip'];
-const teacherFaults = ['neck-strain', 'breath-held', 'strain-in-face', 'looks-scared'];
 
 /** What a role is sent. Every field is let out to an assistant by name. */
 export function bundleFor(role: FloorRole, bundle: FloorBundle): FloorBundle {
@@ -149,7 +155,11 @@ export function bundleFor(role: FloorRole, bundle: FloorBundle): FloorBundle {
     units: bundle.units,
     breathSeconds: bundle.breathSeconds,
     checks: bundle.checks
-      .filter(({ check }) => !teacherChecks.includes(check))
+      .filter(
+        ({ check, isPrivate }) =>
+          // Classes that began before the bundle said so are known by the catalog.
+          !isPrivate && !(isShippedCheck(check) && getCheck(check).isPrivate),
+      )
       .map((one): FloorCheck => ({
         check: one.check,
         label: one.label,
@@ -160,12 +170,17 @@ export function bundleFor(role: FloorRole, bundle: FloorBundle): FloorBundle {
         hasSides: one.hasSides,
         byBase: one.byBase,
         timedTogether: one.timedTogether,
-        voidedBy: one.voidedBy.filter((fault) => !teacherFaults.includes(fault)),
+        voidedBy: one.voidedBy.filter((fault) => !getFault(fault).isPrivate),
+        ...(one.isUsualHold === undefined ? {} : { isUsualHold: one.isUsualHold }),
+        ...(one.levels === undefined ? {} : { levels: one.levels }),
       })),
     stages: bundle.stages,
     drills: bundle.drills,
     faults: Object.fromEntries(
-      Object.entries(bundle.faults).filter(([fault]) => !teacherFaults.includes(fault)),
+      faultIds.flatMap((fault) => {
+        const words = bundle.faults[fault];
+        return getFault(fault).isPrivate || words === undefined ? [] : [[fault, words]];
+      }),
     ),
   };
 }

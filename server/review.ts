@@ -141,7 +141,7 @@ export function readReview(uid: string): ReviewView | null {
               if (spec === undefined) return [];
               const where = [side, base === null ? null : `on the ${base}`].filter(Boolean);
               const label = [spec.label, ...where].join(', ');
-              const words = faults.map((fault) => faultTable[fault as FaultId] ?? fault);
+              const words = faults.map((fault) => faultTable[fault as FaultId]?.label ?? fault);
               const told = words.length > 0 ? ` (${words.join(', ')})` : '';
               return [`${label}: ${valueWords(spec.scoring.kind, value, stoppedByTeacher)}${told}`];
             }),

@@ -2,32 +2,41 @@
  * What a teacher can record about a student, and the bar each check opens at.
  * Source: handbook 03 "Checks"; identifiers from handbook 11 "readiness".
  */
+import type { CautionColumn } from './cautions';
 import type { ProfileId } from './profiles';
+import type { RegionLoads } from './regions';
+
+interface FaultSpec {
+  readonly label: string;
+  /** Says something of the student's health: the teacher's to record and to see. */
+  readonly isPrivate?: true;
+}
 
 export const faultTable = {
-  'head-touches': 'head touches',
-  'sinks-on-block': 'sinks onto the block',
-  'elbows-slide': 'elbows slide apart',
-  'shoulders-pass-wrists': 'shoulders pass the wrists',
-  'ribs-flare': 'ribs flare',
-  'low-back-arch': 'low back arches',
-  sag: 'sags',
-  shrug: 'shrugs',
-  'chin-pokes': 'chin pokes',
-  'elbows-bend': 'elbows bend',
-  'swing-kick': 'swings the kick',
-  'knee-bends': 'knee bends',
-  'feet-push-off': 'feet push off',
-  'hopped-in': 'hopped in',
-  'heavy-landing': 'heavy landing',
-  'neck-strain': 'neck strain',
-  'breath-held': 'breath held',
-  'strain-in-face': 'strain in the face',
-  'looks-scared': 'looks scared',
-} as const;
+  'head-touches': { label: 'head touches' },
+  'sinks-on-block': { label: 'sinks onto the block' },
+  'elbows-slide': { label: 'elbows slide apart' },
+  'shoulders-pass-wrists': { label: 'shoulders pass the wrists' },
+  'ribs-flare': { label: 'ribs flare' },
+  'low-back-arch': { label: 'low back arches' },
+  sag: { label: 'sags' },
+  shrug: { label: 'shrugs' },
+  'chin-pokes': { label: 'chin pokes' },
+  'elbows-bend': { label: 'elbows bend' },
+  'swing-kick': { label: 'swings the kick' },
+  'knee-bends': { label: 'knee bends' },
+  'feet-push-off': { label: 'feet push off' },
+  'hopped-in': { label: 'hopped in' },
+  'heavy-landing': { label: 'heavy landing' },
+  'neck-strain': { label: 'neck strain', isPrivate: true },
+  'breath-held': { label: 'breath held', isPrivate: true },
+  'strain-in-face': { label: 'strain in the face', isPrivate: true },
+  'looks-scared': { label: 'looks scared', isPrivate: true },
+} as const satisfies Record<string, FaultSpec>;
 
 export type FaultId = keyof typeof faultTable;
 export const faultIds = Object.keys(faultTable) as [FaultId, ...FaultId[]];
+export const getFault = (id: FaultId): FaultSpec => faultTable[id];
 
 export type BaseId = 'hands' | 'forearms' | 'head';
 export const baseIds = ['hands', 'forearms', 'head'] as const satisfies readonly BaseId[];
@@ -72,6 +81,23 @@ export interface CheckSpec {
   readonly timedTogether?: true;
   /** The largest value anyone could honestly record. */
   readonly most: number;
+  /** What taking it loads, where that is worth counting. */
+  readonly loads?: RegionLoads;
+  /** Held with the hips level with the heart or below: no time upside down. */
+  readonly isLevel?: true;
+  /** Says something of the student's health: the teacher's to record and to see. */
+  readonly isPrivate?: true;
+  /** Safe alone, both feet or the whole back on the floor, the head free; and how. */
+  readonly home?: { readonly columns: readonly CautionColumn[]; readonly how: string };
+  /** What each level is called, from 0 on. */
+  readonly levels?: readonly string[];
+}
+
+/** A check that ships also says how it is taken. */
+export interface ShippedCheck extends CheckSpec {
+  readonly method: string;
+  /** Offered first where a hold is begun and none is planned. */
+  readonly isUsualHold?: true;
 }
 
 const bars = (prop: number, strength: number, play: number) => ({
@@ -103,6 +129,14 @@ export const checkTable = {
     voidedBy: ['sag'],
     timedTogether: true,
     most: mostSeconds,
+    method:
+      'From the side: forearms parallel, one line from shoulder to heel. The clock stops at the first sag.',
+    loads: { shoulder: 0.5, scapula: 0.5, core: 0.8 },
+    isLevel: true,
+    home: {
+      columns: [],
+      how: 'Forearms parallel, press the floor away, end it before the low back sags.',
+    },
   },
   'plank-hold': {
     label: 'Plank hold',
@@ -112,6 +146,14 @@ export const checkTable = {
     voidedBy: ['sag', 'shrug'],
     timedTogether: true,
     most: mostSeconds,
+    method:
+      'From the side: hands under the shoulders, one line from shoulder to heel. The clock stops at a sag or a shrug.',
+    loads: { wrist: 0.7, shoulder: 0.5, scapula: 0.5, core: 0.7 },
+    isLevel: true,
+    home: {
+      columns: ['wrists'],
+      how: 'Hands under the shoulders, long from head to heels, end it before a shrug.',
+    },
   },
   'dolphin-hold': {
     label: 'Dolphin hold',
@@ -121,6 +163,13 @@ export const checkTable = {
     voidedBy: ['head-touches', 'elbows-slide'],
     timedTogether: true,
     most: mostSeconds,
+    method: 'From the side, head free. The clock stops when the head touches or the elbows slide.',
+    loads: { shoulder: 0.6, scapula: 0.6 },
+    home: {
+      columns: ['mild'],
+      how: 'Push the floor away so that the head stays free; knees may bend.',
+    },
+    isUsualHold: true,
   },
   'dolphin-push-ups': {
     label: 'Dolphin push-ups, hands clasped',
@@ -129,6 +178,13 @@ export const checkTable = {
     validDays: 28,
     voidedBy: ['elbows-slide', 'shrug'],
     most: mostReps,
+    method:
+      'From the side, hands clasped: the chin passes the hands and comes back, elbows where they are. Whole ones count.',
+    loads: { shoulder: 0.7, scapula: 0.6, core: 0.5 },
+    home: {
+      columns: ['mild'],
+      how: 'Hands clasped; forward until the chin passes the hands and back, elbows where they are.',
+    },
   },
   'dolphin-one-leg': {
     label: 'Dolphin, one leg up',
@@ -139,6 +195,9 @@ export const checkTable = {
     hasSides: true,
     timedTogether: true,
     most: mostSeconds,
+    method: 'From behind: one leg in line with the back, hips level. Each side by itself.',
+    loads: { shoulder: 0.7, scapula: 0.7 },
+    home: { columns: ['mild'], how: 'One leg in line with the back, hips closed; both sides.' },
   },
   'head-clearance': {
     label: 'Head clearance in dolphin',
@@ -147,6 +206,7 @@ export const checkTable = {
     validDays: 56,
     voidedBy: [],
     most: 40,
+    method: 'From the side, dolphin pressed up: a hand, then a ruler between crown and floor.',
   },
   'elbow-drift': {
     label: 'Elbow drift after clasping',
@@ -156,6 +216,8 @@ export const checkTable = {
     voidedBy: [],
     isSafety: true,
     most: 40,
+    method:
+      'Mark the elbows with tape, clasp and press for five breaths, measure how far they went.',
   },
   'crown-control': {
     label: 'Crown control',
@@ -165,6 +227,8 @@ export const checkTable = {
     voidedBy: ['neck-strain'],
     isSafety: true,
     most: 1,
+    method: 'Elbows down: the crown lowers to the floor and lifts again without a bump.',
+    isPrivate: true,
   },
   'head-load': {
     label: 'Head load in the base set',
@@ -174,6 +238,9 @@ export const checkTable = {
     voidedBy: ['neck-strain'],
     isSafety: true,
     most: 100,
+    method:
+      'Base set with the crown on a scale, feet on the floor; read it once it has come to rest.',
+    isPrivate: true,
   },
   'paper-slip': {
     label: 'Paper slips out from under the crown',
@@ -183,6 +250,8 @@ export const checkTable = {
     voidedBy: ['neck-strain'],
     isSafety: true,
     most: 1,
+    method: 'A sheet under the crown while the base is set: it slides out without tearing.',
+    isPrivate: true,
   },
   'wall-hold': {
     label: 'Wall hold, heels or sole on the wall',
@@ -192,6 +261,9 @@ export const checkTable = {
     voidedBy: ['low-back-arch'],
     byBase: true,
     most: mostSeconds,
+    method:
+      'From the side: heels or one sole on the wall, ribs in. The clock stops when the low back arches.',
+    loads: { shoulder: 0.8, scapula: 0.7 },
   },
   'tuck-hold': {
     label: 'Tuck hold',
@@ -200,6 +272,7 @@ export const checkTable = {
     validDays: 28,
     voidedBy: ['hopped-in'],
     most: mostSeconds,
+    method: 'Both knees in, up without a hop. The clock runs from still to moving.',
   },
   'hollow-hold': {
     label: 'Hollow hold',
@@ -210,6 +283,13 @@ export const checkTable = {
     voidedBy: ['low-back-arch'],
     timedTogether: true,
     most: mostSeconds,
+    method: 'On the back, arms overhead, low back down. The clock stops when it lifts.',
+    loads: { core: 0.9 },
+    isLevel: true,
+    home: {
+      columns: [],
+      how: 'On the back, low back pressed down; bend the knees before it lifts.',
+    },
   },
   'push-up-rung': {
     label: 'Push-up ladder rung',
@@ -218,6 +298,18 @@ export const checkTable = {
     validDays: 42,
     voidedBy: ['shrug', 'chin-pokes'],
     most: 8,
+    method: 'From the side, elbows close to the ribs: the highest rung done cleanly.',
+    levels: [
+      'none',
+      'prone press, shoulders down, one breath',
+      'the same, belly lifted',
+      'knees, top quarter, pyramid 3-2-1',
+      'knees, half depth',
+      'knees, full',
+      'feet, top quarter',
+      'feet, half',
+      'feet, low plank held two breaths',
+    ],
   },
   'l-hold': {
     label: 'L hold',
@@ -227,6 +319,9 @@ export const checkTable = {
     voidedBy: ['shoulders-pass-wrists', 'ribs-flare'],
     byBase: true,
     most: mostSeconds,
+    method:
+      'From the side: shoulders over the base, feet at hip height. The clock stops when they pass it or the ribs drop.',
+    loads: { shoulder: 0.8, scapula: 0.7 },
   },
   'l-one-leg': {
     label: 'L, one leg up',
@@ -237,6 +332,7 @@ export const checkTable = {
     hasSides: true,
     byBase: true,
     most: mostSeconds,
+    method: 'The L with one leg upright. Each side by itself.',
   },
   'blocks-kept': {
     label: 'Blocks kept in the kick',
@@ -245,6 +341,7 @@ export const checkTable = {
     validDays: 28,
     voidedBy: [],
     most: 1,
+    method: 'After a kick or a hop: is the block still between the hands?',
   },
   'hops-reaching': {
     label: 'Hops that reach the wall, best of 10',
@@ -253,6 +350,7 @@ export const checkTable = {
     validDays: 28,
     voidedBy: ['knee-bends'],
     most: 10,
+    method: 'Ten hops with a straight lifted leg: how many touch the wall.',
   },
   'balance-off-wall': {
     label: 'Balance off the wall',
@@ -262,6 +360,7 @@ export const checkTable = {
     voidedBy: [],
     byBase: true,
     most: mostSeconds,
+    method: 'The heels leave the wall: the clock runs while neither foot touches.',
   },
   'headstand-hold': {
     label: 'Headstand hold',
@@ -270,6 +369,7 @@ export const checkTable = {
     validDays: 28,
     voidedBy: ['neck-strain'],
     most: mostSeconds,
+    method: 'From the side, somebody near. The clock stops at any word about the neck.',
   },
   'shoulder-stand-hold': {
     label: 'Shoulder stand hold',
@@ -278,6 +378,7 @@ export const checkTable = {
     validDays: 42,
     voidedBy: ['neck-strain'],
     most: mostSeconds,
+    method: 'On the platform. The clock stops when the head turns or the neck is felt.',
   },
   'upright-walk-in': {
     label: 'Upright back on walk-in',
@@ -286,6 +387,7 @@ export const checkTable = {
     validDays: 42,
     voidedBy: [],
     most: 1,
+    method: 'Feet walk in until the trunk stands upright over the base.',
   },
   'easy-lotus': {
     label: 'Easy lotus, both sides',
@@ -294,6 +396,7 @@ export const checkTable = {
     validDays: 90,
     voidedBy: [],
     most: 1,
+    method: 'Sitting: both sides, no pain in the knees.',
   },
   'neck-ease': {
     label: 'Neck ease',
@@ -303,6 +406,9 @@ export const checkTable = {
     voidedBy: [],
     isSafety: true,
     most: 1,
+    method:
+      'In the shape: no pressure at the base of the neck, the eyes turn, a sentence is spoken.',
+    isPrivate: true,
   },
   'lifted-tuck': {
     label: 'Lifted tuck',
@@ -311,6 +417,8 @@ export const checkTable = {
     validDays: 42,
     voidedBy: [],
     most: 3,
+    method: 'Hands on blocks: what leaves the floor and stays up for two breaths.',
+    levels: ['none', 'one heel', 'both heels', 'clear of the floor'],
   },
   'crow-hold': {
     label: 'Crow hold',
@@ -319,6 +427,8 @@ export const checkTable = {
     validDays: 28,
     voidedBy: ['feet-push-off'],
     most: mostSeconds,
+    method: 'From the side: knees on the arms, both feet off. The clock stops when a foot touches.',
+    loads: { wrist: 0.9, core: 0.6 },
   },
   'wrist-extension': {
     label: 'Wrist extension',
@@ -327,6 +437,8 @@ export const checkTable = {
     validDays: 90,
     voidedBy: [],
     most: 130,
+    method:
+      'Kneeling, palm flat: the angle between forearm and hand before the heel of the hand lifts.',
   },
   'shoulder-flexion': {
     label: 'Shoulder flexion, back flat',
@@ -335,6 +447,7 @@ export const checkTable = {
     validDays: 90,
     voidedBy: ['ribs-flare'],
     most: 200,
+    method: 'On the back, ribs down: how far the arm goes overhead from the side of the trunk.',
   },
   'straight-leg-raise': {
     label: 'Straight-leg raise',
@@ -343,6 +456,8 @@ export const checkTable = {
     validDays: 90,
     voidedBy: [],
     most: 150,
+    method:
+      'On the back, the other leg down: how far the straight leg goes before the pelvis turns.',
   },
   'talk-test': {
     label: 'Talk test',
@@ -352,6 +467,8 @@ export const checkTable = {
     voidedBy: [],
     isSafety: true,
     most: 1,
+    method: 'In the middle of the hold: can a whole sentence be said?',
+    isPrivate: true,
   },
   'controlled-exit': {
     label: 'Controlled exit',
@@ -362,6 +479,7 @@ export const checkTable = {
     byBase: true,
     isSafety: true,
     most: 1,
+    method: 'The way down is slow, one leg after the other, and lands softly.',
   },
   confidence: {
     label: 'Confidence, the student’s word',
@@ -371,13 +489,16 @@ export const checkTable = {
     voidedBy: [],
     byBase: true,
     most: 10,
+    method: 'Ask, and write down the number that is said.',
   },
-} as const satisfies Record<string, CheckSpec>;
+} as const satisfies Record<string, ShippedCheck>;
 
 export type CheckId = keyof typeof checkTable;
 export const checkIds = Object.keys(checkTable) as [CheckId, ...CheckId[]];
+export const isShippedCheck = (check: CheckKey): check is CheckId =>
+  Object.hasOwn(checkTable, check);
 
 /** The check's row, with the optional fields visible to the compiler. */
-export function getCheck(id: CheckId): CheckSpec {
+export function getCheck(id: CheckId): ShippedCheck {
   return checkTable[id];
 }

@@ -105,18 +105,6 @@ export interface ClassInput extends BudgetInput {
   readonly school: School;
 }
 
-/** What holds load; other checks take no strength worth counting. */
-const checkLoads: Readonly<Partial<Record<string, RegionLoads>>> = {
-  'forearm-plank-hold': { shoulder: 0.5, scapula: 0.5, core: 0.8 },
-  'plank-hold': { wrist: 0.7, shoulder: 0.5, scapula: 0.5, core: 0.7 },
-  'dolphin-hold': { shoulder: 0.6, scapula: 0.6 },
-  'dolphin-one-leg': { shoulder: 0.7, scapula: 0.7 },
-  'hollow-hold': { core: 0.9 },
-  'wall-hold': { shoulder: 0.8, scapula: 0.7 },
-  'l-hold': { shoulder: 0.8, scapula: 0.7 },
-  'crow-hold': { wrist: 0.9, core: 0.6 },
-};
-
 /** Judges everybody and counts everything: the slow half, done where the records are. */
 export function prepareClass(input: ClassInput): PreparedClass {
   const { room, pieces, families, people, school } = input;
@@ -142,7 +130,7 @@ export function prepareClass(input: ClassInput): PreparedClass {
       closedDrills: listClosedDrills(opened),
       checkLoads: slots
         .filter(({ people: own }) => own.some((one) => one.id === index))
-        .flatMap(({ check }) => checkLoads[check] ?? []),
+        .flatMap(({ check }) => school.checks.get(check)?.spec.loads ?? []),
     };
   });
   return {

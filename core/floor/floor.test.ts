@@ -92,7 +92,7 @@ describe('a group hold', () => {
     expect(held('2')).toEqual([[30, true]]);
     expect(held('3')).toEqual([[10, false]]);
     expect(held('4')).toEqual([[15, false]]);
-    expect(secondsUpsideDown(replay(taps)).get('1')).toBe(8);
+    expect(secondsUpsideDown(replay(taps), checkTable).get('1')).toBe(8);
   });
 
   it('gives nothing while it runs, and nobody a time from before it was taken back', () => {
@@ -253,7 +253,7 @@ describe('tries', () => {
       device.tap(kick({ what: 'hop', reached, blocksKept: null, landing: null })),
     );
     expect(recordsOf(taps)).toMatchObject([{ check: 'hops-reaching', value: 8 }]);
-    expect(secondsUpsideDown(replay(taps)).get('1')).toBe(15 * 8);
+    expect(secondsUpsideDown(replay(taps), checkTable).get('1')).toBe(15 * 8);
   });
 });
 

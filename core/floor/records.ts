@@ -30,9 +30,6 @@ export interface FloorPain {
   readonly place: PainPlace;
 }
 
-/** Holds in which the hips stay level with the heart or below: no time upside down. */
-const levelHolds = ['forearm-plank-hold', 'plank-hold', 'hollow-hold'];
-
 const tenth = (seconds: number) => Math.round(seconds * 10) / 10;
 
 /** Best of ten: the hops of one evening are looked at in tens, the best ten count (handbook 03). */
@@ -154,12 +151,15 @@ export const toPains = ({ halts }: FloorState): FloorPain[] =>
  * Seconds with the hips over the heart that were timed or counted, by person. A try counts for the
  * seconds of work that the fatigue model takes it for; what nobody timed is not in it.
  */
-export function secondsUpsideDown(state: FloorState): ReadonlyMap<string, number> {
+export function secondsUpsideDown(
+  state: FloorState,
+  checks: Readonly<Record<CheckKey, CheckSpec>>,
+): ReadonlyMap<string, number> {
   const seconds = new Map<string, number>();
   const add = (person: string, more: number) =>
     seconds.set(person, (seconds.get(person) ?? 0) + more);
   for (const hold of state.holds) {
-    if (hold.check !== null && levelHolds.includes(hold.check)) continue;
+    if (hold.check !== null && checks[hold.check]?.isLevel) continue;
     if (needsWord(hold) || hold.settled === false) continue;
     for (const { person, down } of hold.people) {
       const until = down ?? hold.stopped;

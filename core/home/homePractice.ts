@@ -67,42 +67,6 @@ export const homeRule = {
   lopsidedUnder: 0.8,
 } as const;
 
-/** Holds that are safe alone: both feet or the whole back on the floor, the head free. */
-const homeHolds: Readonly<
-  Partial<Record<CheckId, { columns: readonly CautionColumn[]; loads: RegionLoads; how: string }>>
-> = {
-  'forearm-plank-hold': {
-    columns: [],
-    loads: { shoulder: 0.5, scapula: 0.5, core: 0.8 },
-    how: 'Forearms parallel, press the floor away, end it before the low back sags.',
-  },
-  'plank-hold': {
-    columns: ['wrists'],
-    loads: { wrist: 0.7, shoulder: 0.5, scapula: 0.5, core: 0.7 },
-    how: 'Hands under the shoulders, long from head to heels, end it before a shrug.',
-  },
-  'dolphin-hold': {
-    columns: ['mild'],
-    loads: { shoulder: 0.6, scapula: 0.6 },
-    how: 'Push the floor away so that the head stays free; knees may bend.',
-  },
-  'dolphin-one-leg': {
-    columns: ['mild'],
-    loads: { shoulder: 0.7, scapula: 0.7 },
-    how: 'One leg in line with the back, hips closed; both sides.',
-  },
-  'hollow-hold': {
-    columns: [],
-    loads: { core: 0.9 },
-    how: 'On the back, low back pressed down; bend the knees before it lifts.',
-  },
-  'dolphin-push-ups': {
-    columns: ['mild'],
-    loads: { shoulder: 0.7, scapula: 0.6, core: 0.5 },
-    how: 'Hands clasped; forward until the chin passes the hands and back, elbows where they are.',
-  },
-};
-
 /** What to watch, or `null` where a caution, pain or weight on the neck closes it. */
 function findWatch(
   person: OpenedCase,
@@ -113,6 +77,9 @@ function findWatch(
   const verdict = evaluateCautions(person.care, { columns, isNew: false }, person.asOf);
   return verdict.isOpen ? verdict.adaptations : null;
 }
+
+/** What keeps the base where nothing is weak. */
+const baseCheck: CheckId = 'dolphin-hold';
 
 /** What one person can do of a check, side by side: seconds or times. */
 function levelsOf(person: OpenedCase, check: CheckKey) {
@@ -166,27 +133,27 @@ interface Candidate {
  */
 function findWeak(person: OpenedCase, families: readonly LadderId[]) {
   const weak = listWeakChecks(person, families);
-  const lagging = (Object.keys(homeHolds) as CheckId[]).filter(
-    (check) => person.school.checks.has(check) && doseOf(person, check).firstSide !== undefined,
+  const lagging = [...person.school.checks].flatMap(([check, { spec }]) =>
+    spec.home !== undefined && doseOf(person, check).firstSide !== undefined ? [check] : [],
   );
   const all = [
-    ...lagging.map((check) => ({ check: check as string, weight: 1 })),
+    ...lagging.map((check) => ({ check, weight: 1 })),
     ...weak.filter(({ check }) => !lagging.some((one) => one === check)),
   ];
-  return all.length > 0 ? all : [{ check: 'dolphin-hold', weight: 1 }];
+  return all.length > 0 ? all : [{ check: baseCheck, weight: 1 }];
 }
 
 function holdCandidates(person: OpenedCase, weak: ReturnType<typeof findWeak>): Candidate[] {
   return weak.flatMap(({ check, weight }): Candidate[] => {
-    const spec = homeHolds[check as CheckId];
-    const watch = spec === undefined ? null : findWatch(person, spec);
-    if (spec === undefined || watch === null) return [];
-    if (!person.school.checks.has(check)) return [];
-    const label = person.school.checks.get(check)!.spec.label;
+    const spec = person.school.checks.get(check)?.spec;
+    if (spec?.home === undefined) return [];
+    const { label, home, loads = {} } = spec;
+    const watch = findWatch(person, { columns: home.columns, loads });
+    if (watch === null) return [];
     const item: HomeItem = {
       id: check,
       label,
-      how: spec.how,
+      how: home.how,
       ...doseOf(person, check),
       days: homeRule.daysStrength,
       towards: label,

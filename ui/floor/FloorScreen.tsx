@@ -322,13 +322,14 @@ export function FloorScreen({ bundle, role, others }: FloorScreenProps) {
   );
 }
 
-const usualHolds = ['dolphin-hold', 'plank-hold', 'forearm-plank-hold'];
-
 function usualHold({ plan, checks }: FloorBundle): string | null {
   const planned = plan.checks.find(
     ({ check }) => checks.find((one) => one.check === check)?.kind === 'hold',
   );
   return (
-    planned?.check ?? usualHolds.find((check) => checks.some((one) => one.check === check)) ?? null
+    planned?.check ??
+    checks.find(({ isUsualHold }) => isUsualHold)?.check ??
+    checks.find(({ timedTogether }) => timedTogether)?.check ??
+    null
   );
 }

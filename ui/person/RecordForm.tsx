@@ -158,7 +158,7 @@ export function RecordForm(props: RecordFormProps) {
         <Chip.Group multiple {...form.getInputProps('faults')}>
           {orderFaults(row.voidedBy, showsAll).map((fault) => (
             <Chip key={fault} value={fault} size="sm" variant="outline">
-              {faultTable[fault]}
+              {faultTable[fault].label}
             </Chip>
           ))}
         </Chip.Group>
@@ -174,7 +174,7 @@ export function RecordForm(props: RecordFormProps) {
         </Button>
         {row.voidedBy.length > 0 && (
           <span className={classes.hint}>
-            {row.voidedBy.map((fault) => faultTable[fault]).join(', ')}: counts against only
+            {row.voidedBy.map((fault) => faultTable[fault].label).join(', ')}: counts against only
           </span>
         )}
       </Group>

@@ -49,7 +49,7 @@ export function RecordList({
             <td>{describe(record, checks[record.check])}</td>
             <td>
               {[
-                ...(record.faults ?? []).map((fault) => faultTable[fault]),
+                ...(record.faults ?? []).map((fault) => faultTable[fault].label),
                 ...(record.pain
                   ? [record.painPlace ? `pain: ${painPlaceTable[record.painPlace].label}` : 'pain']
                   : []),

@@ -117,7 +117,7 @@ function Facts({ view: { stage, gate, before, after } }: { readonly view: RungPa
         </>
       )}
       <dt>Does not count if</dt>
-      <dd>{spec.faults.length === 0 ? '—' : spec.faults.map((f) => faultTable[f]).join(', ')}</dd>
+      <dd>{spec.faults.length === 0 ? '—' : spec.faults.map((f) => faultTable[f].label).join(', ')}</dd>
       <dt>Step down</dt>
       <dd>{spec.stepDown}</dd>
       <dt>Assist</dt>
