@@ -1,0 +1,27 @@
+/** What the component tests need of a browser that their stand-in does not have. */
+import '@testing-library/jest-dom';
+import { TextDecoder, TextEncoder } from 'node:util';
+
+class NoObserver {
+  observe(): void {
+    // Nothing is ever laid out here, so nothing is ever seen to change.
+  }
+  unobserve = this.observe;
+  disconnect = this.observe;
+}
+
+Object.assign(globalThis, { ResizeObserver: NoObserver, TextEncoder, TextDecoder });
+
+Object.defineProperty(window, 'matchMedia', {
+  value: (query: string) => ({
+    matches: false,
+    media: query,
+    addEventListener: () => undefined,
+    removeEventListener: () => undefined,
+    addListener: () => undefined,
+    removeListener: () => undefined,
+    dispatchEvent: () => false,
+    onchange: null,
+  }),
+});
+Element.prototype.scrollIntoView = () => undefined;
