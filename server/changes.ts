@@ -1,4 +1,5 @@
 /** Use cases that write: validate at the door, then one transaction each. */
+import { exact } from '@/core/exact';
 import { z } from 'zod';
 import { resolveBody } from '@/core/body/body';
 import { lengthIds, lengthTable } from '@/core/body/lengths';
@@ -302,6 +303,6 @@ const settingsForm = z.strictObject({
 export function changeSettings(input: unknown): Outcome {
   const parsed = settingsForm.safeParse(input);
   if (!parsed.success) return refuse(toProblems(parsed.error));
-  database().transaction((tx) => saveSettings(tx, parsed.data));
+  database().transaction((tx) => saveSettings(tx, exact(parsed.data)));
   return done(undefined);
 }

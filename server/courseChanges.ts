@@ -1,4 +1,5 @@
 /** Courses, their evenings, who is enrolled and who came. */
+import { exact } from '@/core/exact';
 import { z } from 'zod';
 import { lineOf, wordsOf } from '@/core/units/text';
 import { getStageIn } from '@/core/catalog/school';
@@ -187,7 +188,7 @@ export function changeAttendance(meeting: unknown, person: unknown, input: unkno
     if (!who.success || findPerson(tx, who.data) === null) {
       return refuse({ form: 'This person is no longer here.' });
     }
-    saveAttendance(tx, which.data, who.data, parsed.data);
+    saveAttendance(tx, which.data, who.data, exact(parsed.data));
     return done(undefined);
   });
 }

@@ -1,4 +1,5 @@
 /** Profile copies and a teacher's own entries: validated like what ships, kept in versions. */
+import { exact } from '@/core/exact';
 import { z } from 'zod';
 import { lineOf } from '@/core/units/text';
 import {
@@ -94,7 +95,7 @@ export function changeProfile(key: unknown, input: unknown): Outcome<number> {
         now: stored.version,
       };
     }
-    const next = { ...stored, ...parsed.data, version: stored.version + 1 };
+    const next = { ...stored, ...exact(parsed.data), version: stored.version + 1 };
     const problems = validateProfile(next, readCatalog(tx));
     if (problems.length > 0) return refuse(toLines(problems));
     noteInDiary(tx, 'profile-changed');
@@ -103,7 +104,7 @@ export function changeProfile(key: unknown, input: unknown): Outcome<number> {
       version: next.version,
       label: parsed.data.label,
       origin: stored.origin,
-      changes: parsed.data.changes,
+      changes: exact(parsed.data.changes),
       savedOn: today(),
       isRetired: false,
     });
@@ -155,7 +156,7 @@ export function previewProfile(key: unknown, input: unknown): Outcome<ProfilePre
   const stored = which.success ? findProfile(db, which.data) : null;
   if (stored === null) return refuse(goneProfile);
   const catalog = readCatalog(db);
-  const next: ProfileVersion = { ...stored, changes: changes.data };
+  const next: ProfileVersion = { ...stored, changes: exact(changes.data) };
   const problems = validateProfile(next, catalog).map(
     ({ where, message }) => `${where} ${message}`,
   );
@@ -197,7 +198,7 @@ export function importProfile(text: unknown): Outcome<string> {
   if (!read.ok) return read;
   const parsed = profileFile.safeParse(read.value);
   if (!parsed.success) return refuse(toProblems(parsed.error));
-  const { label: name, origin, changes } = parsed.data;
+  const { label: name, origin, changes } = exact(parsed.data);
   return database().transaction((tx) => {
     const profile = { key: 'own-new', version: 1, label: name, origin, changes };
     const problems = validateProfile(profile, readCatalog(tx));

@@ -1,3 +1,4 @@
+import { exact } from '../exact';
 import type { z } from 'zod';
 import { resolveBody, type Body } from '../body/body';
 import { InputProblem } from '../problem';
@@ -11,7 +12,7 @@ import type { bodyInput, loadsInput, setupInput, spacerInput, stackInput } from 
 /** A body from the input; problems are named from the input's root. */
 function readBody(input: z.infer<typeof bodyInput>): Body {
   try {
-    return resolveBody(input);
+    return resolveBody(exact(input));
   } catch (error) {
     if (!(error instanceof InputProblem)) throw error;
     throw new InputProblem(error.code, error.message, ['body', ...error.path]);
@@ -19,7 +20,7 @@ function readBody(input: z.infer<typeof bodyInput>): Body {
 }
 
 export function runLoads({ body, posture, ranges }: z.infer<typeof loadsInput>) {
-  const loads = computeLoads(readBody(body), posture as Posture, ranges);
+  const loads = computeLoads(readBody(body), posture as Posture, exact(ranges ?? {}));
   const { pose, contacts, ...rest } = loads;
   const { wrist, elbow, shoulder, hip, knee, ankle, crown } = pose.joints;
   return {
@@ -31,7 +32,7 @@ export function runLoads({ body, posture, ranges }: z.infer<typeof loadsInput>) 
 
 export function runSetup(input: z.infer<typeof setupInput>) {
   const { recipe, body, ...rest } = input;
-  const result = getSetup(recipe).solve({ body: readBody(body), ...rest });
+  const result = getSetup(recipe).solve({ body: readBody(body), ...exact(rest) });
   return {
     recipe,
     distances: result.distances.map(({ drivers: _, why, ...distance }) => ({ ...distance, why })),
@@ -42,7 +43,7 @@ export function runSetup(input: z.infer<typeof setupInput>) {
   };
 }
 
-export const runStack = (input: z.infer<typeof stackInput>) => findStack(input);
+export const runStack = (input: z.infer<typeof stackInput>) => findStack(exact(input));
 
 export function runSpacer({ gapM, pieces }: z.infer<typeof spacerInput>) {
   const spacer = findSpacer(gapM, pieces);

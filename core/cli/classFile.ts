@@ -1,4 +1,5 @@
 /** A class as a file: who comes, where, with what, and what the teacher wants of the evening. */
+import { exact } from '../exact';
 import { z } from 'zod';
 import { drillKey } from './drillKey';
 import { pieceCount } from '../catalog/ownPiece';
@@ -125,7 +126,11 @@ export function readClassFile(input: ClassFile): {
     if (ids.has(id))
       throw new InputProblem('invalid', `Two people are called "${id}".`, ['people', index, 'id']);
     ids.add(id);
-    return { id, body, opened: readCase(person, school, input.asOf, ['people', index]) };
+    return {
+      id,
+      body: exact(body),
+      opened: readCase(person, school, input.asOf, ['people', index]),
+    };
   });
   const wishes = toWishes(input);
   return {

@@ -1,3 +1,4 @@
+import { exact } from '../exact';
 import type { Highs } from 'highs';
 import type { z } from 'zod';
 import { InputProblem, type ProblemCode } from '../problem';
@@ -48,7 +49,7 @@ export const commands = {
       input.records.forEach(({ value }, index) => {
         assertRecordable(input.check, value, ['records', index, 'value']);
       });
-      return assess(input);
+      return assess(exact(input));
     },
   }),
   compose: command({

@@ -1,4 +1,5 @@
 /** A person and a profile as the commands read them, and the case they make. */
+import { exact } from '../exact';
 import { z } from 'zod';
 import { cautionColumns, cautionIds, type CautionColumn } from '../catalog/cautions';
 import { checkIds, type CheckId } from '../catalog/checks';
@@ -69,7 +70,7 @@ export type PersonInput = z.infer<typeof personInput>;
 
 function readProfile(profile: z.infer<typeof profileInput>): ProfileVersion {
   if (typeof profile === 'string') return shippedProfile(profile);
-  return { key: 'copy', label: 'copy', version: 1, ...profile };
+  return { key: 'copy', label: 'copy', version: 1, ...exact(profile) };
 }
 
 /** @throws InputProblem for changes that make no sense */
@@ -102,7 +103,7 @@ export function readCase(
         'date',
       ]);
     }
-    (evidence[check] ??= []).push(record);
+    (evidence[check] ??= []).push(exact(record));
   });
   for (const [family, stage] of Object.entries(person.present)) {
     if (stageTable[stage].family !== family) {
@@ -120,7 +121,7 @@ export function readCase(
     care: {
       reports: person.cautions,
       otherWords: person.otherWords,
-      clearances: person.clearances,
+      clearances: exact(person.clearances),
       signs: person.signs,
       pains: person.pains,
       ...(person.painClearedOn === undefined ? {} : { painClearedOn: person.painClearedOn }),

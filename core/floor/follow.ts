@@ -1,4 +1,5 @@
 /** How a running class follows its plan: who is where, what is locked, what a change asks for. */
+import { exact } from '../exact';
 import type { BaseId } from '../catalog/checks';
 import type { LadderId } from '../catalog/stage';
 import type { PlanFile } from '../cli/planFile';
@@ -87,7 +88,7 @@ export function wishesNow(
   const stands = isWhole(now, prepared, absent, done);
   if (stands && JSON.stringify(next) === JSON.stringify(askedOf(now))) return null;
   const { order: _, ...rest } = wishes;
-  return { ...(rest as Wishes), ...next, done };
+  return { ...exact(rest), ...exact(next), done };
 }
 
 /** Everybody who is here is in the rounds to come, with something that is open to them. */

@@ -230,7 +230,8 @@ describe('stand-ins and the door', () => {
   });
 
   it('takes "practised" from where the student stands or from what was seen', () => {
-    const toe = (present: CaseChange['present']) => judge('CR5', makeCase({ present })).kind;
+    const toe = (present: NonNullable<CaseChange['present']>) =>
+      judge('CR5', makeCase({ present })).kind;
     expect(toe({ 'arm-balance': 'CR4' })).toBe('advance');
     expect(toe({ 'arm-balance': 'CR8' })).toBe('advance');
     expect(toe({ 'arm-balance': 'CR2' })).toBe('stay');

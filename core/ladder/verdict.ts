@@ -79,7 +79,7 @@ export function judge(stage: StageKey, person: OpenedCase): Verdict {
     needsAssist: items.some(({ standIn }) => standIn === 'assist'),
     helpMost: [...new Set(obstacles.map(({ label }) => label))].slice(0, 2),
   };
-  const stop = (cause: Verdict['cause'], reason: string): Verdict => ({
+  const stop = (cause: NonNullable<Verdict['cause']>, reason: string): Verdict => ({
     ...base,
     kind: 'stop',
     cause,

@@ -85,7 +85,11 @@ describe('profiles', () => {
 
   it('move the platform 5 cm closer for each 10 degrees of short hamstrings', () => {
     const edge = (straightLegRaiseDeg?: number) =>
-      metres('platform', 'headEdgeToWall', { straightLegRaiseDeg });
+      metres(
+        'platform',
+        'headEdgeToWall',
+        straightLegRaiseDeg === undefined ? {} : { straightLegRaiseDeg },
+      );
     expect(edge() - edge(60)).toBeCloseTo(0.1, 9);
     expect(edge(95)).toBeCloseTo(edge(), 9);
   });

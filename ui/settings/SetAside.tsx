@@ -77,7 +77,7 @@ function AsideLine({ line: { id, place, words, isPerson } }: { readonly line: Li
       <Button
         variant="subtle"
         size="compact-sm"
-        color={isDropping ? 'red' : undefined}
+        {...(isDropping ? { color: 'red' } : {})}
         loading={isBusy}
         onClick={() => (isDropping ? void drop() : setDropping(true))}
       >
