@@ -1,5 +1,7 @@
 import nextPlugin from '@next/eslint-plugin-next';
 import reactHooks from 'eslint-plugin-react-hooks';
+import { createTypeScriptImportResolver } from 'eslint-import-resolver-typescript';
+import importX from 'eslint-plugin-import-x';
 import tseslint from 'typescript-eslint';
 
 /** Folders point one way: app -> ui, server -> db, core. What a folder may not reach for. */
@@ -39,6 +41,23 @@ export default tseslint.config(
       ],
       '@typescript-eslint/no-non-null-assertion': 'off',
       '@typescript-eslint/consistent-type-imports': 'error',
+    },
+  },
+  {
+    // What the types know: every kind is answered, no promise is dropped, no circle of imports.
+    files: ['**/*.ts', '**/*.tsx'],
+    languageOptions: {
+      parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname },
+    },
+    plugins: { 'import-x': importX },
+    settings: { 'import-x/resolver-next': [createTypeScriptImportResolver()] },
+    rules: {
+      '@typescript-eslint/switch-exhaustiveness-check': [
+        'error',
+        { considerDefaultExhaustiveForUnions: false, allowDefaultCaseForExhaustiveSwitch: true },
+      ],
+      '@typescript-eslint/no-floating-promises': 'error',
+      'import-x/no-cycle': ['error', { ignoreExternal: true }],
     },
   },
   { files: ['scripts/**', 'e2e/**'], rules: { 'no-console': 'off' } },

@@ -48,8 +48,12 @@ export function valueKindOf({ scoring }: CheckSpec): ValueKind {
     case 'pass-of-last':
     case 'same-day':
       return 'pass';
-    default:
+    case 'measure':
+    case 'level':
+    case 'rating':
       return 'number';
+    default:
+      return scoring satisfies never;
   }
 }
 

@@ -43,8 +43,10 @@ export function rowsServed(ref: PieceRef): RowId[] {
       if (thicknessM < seats.lowM || thicknessM > seats.highM) return [ref.piece];
       return [lengthM >= seats.benchM ? 'bench' : 'chair'];
     }
-    default:
+    case 'other':
       return [ref.piece];
+    default:
+      return kind satisfies never;
   }
 }
 

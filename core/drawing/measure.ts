@@ -89,8 +89,19 @@ function standingTape(body: Body, joints: FigureJoints, id: LengthId): Tape | nu
       };
     case 'foot':
       return { from: [-joints.heelBackM, 0.02], to: [joints.toe[0], 0.02] };
-    default:
+    // From the front, from above or sitting.
+    case 'hand':
+    case 'hipToSeat':
+    case 'knuckle':
+    case 'outerShoulderWidth':
+    case 'palmBreadth':
+    case 'shoulderJointWidth':
+    case 'sittingLegReach':
+    case 'thumb':
+    case 'upperArmThickness':
       return null;
+    default:
+      return id satisfies never;
   }
 }
 
@@ -131,8 +142,24 @@ function outline(id: LengthId): { d: string; tape: readonly [number, number, num
       return { d: torso, tape: [26, 68, 78, 68] };
     case 'upperArmThickness':
       return { d: torso, tape: [74, 104, 91, 104] };
-    default:
+    case 'outerShoulderWidth':
       return { d: torso, tape: [14, 62, 90, 62] };
+    // Seen from the side.
+    case 'armReach':
+    case 'foot':
+    case 'forearm':
+    case 'hipToSeat':
+    case 'innerLeg':
+    case 'shank':
+    case 'shoulderToCrown':
+    case 'sittingLegReach':
+    case 'skullToC7':
+    case 'thigh':
+    case 'trunk':
+    case 'upperArm':
+      return { d: torso, tape: [14, 62, 90, 62] };
+    default:
+      return id satisfies never;
   }
 }
 

@@ -269,7 +269,22 @@ export function tapForAssistant(tap: Tap, hide: Hide): Tap | null {
       return { ...tap, act: { ...act, check: hide(act.check) } };
     case 'hold-fault':
       return null;
-    default:
+    // What is tapped in front of everybody; a new kind stays here until it is let out by name.
+    case 'anchor':
+    case 'segment':
+    case 'hold-start':
+    case 'hold-down':
+    case 'hold-stop':
+    case 'hold-settle':
+    case 'try':
+    case 'assist':
+    case 'halt':
+    case 'absent':
+    case 'late':
+    case 'end':
+    case 'undo':
       return tap;
+    default:
+      return act satisfies never;
   }
 }

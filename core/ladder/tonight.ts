@@ -76,7 +76,9 @@ function listOutcomes({ spec, bar, level, records }: SideHistory): Outcome[] {
         { value: 0, weight: 1 - chance },
       ];
     }
-    default: {
+    case 'measure':
+    case 'level':
+    case 'rating': {
       // Around the newest value, or around the bar where nothing is known.
       const centre = records.at(-1)?.value ?? bar;
       return normalNodes.map(([x, weight]) => ({
@@ -84,6 +86,8 @@ function listOutcomes({ spec, bar, level, records }: SideHistory): Outcome[] {
         weight,
       }));
     }
+    default:
+      return scoring satisfies never;
   }
 }
 
@@ -280,8 +284,11 @@ function minutesOf(school: School, check: CheckKey): { together: number; each: n
     case 'same-day':
     case 'rating':
       return { together: Infinity, each: checkMinutes.pass };
-    default:
+    case 'measure':
+    case 'level':
       return { together: Infinity, each: checkMinutes.measure };
+    default:
+      return spec.scoring satisfies never;
   }
 }
 

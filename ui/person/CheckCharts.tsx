@@ -119,8 +119,10 @@ function PointMark({ cx = 0, cy = 0, payload }: MarkProps) {
           strokeWidth={1.8}
         />
       );
-    default:
+    case 'plain':
       return <circle cx={cx} cy={cy} r={3.6} fill={stroke} />;
+    default:
+      return payload.kind satisfies never;
   }
 }
 

@@ -27,8 +27,11 @@ export function PlanStatusLine({ planner }: { readonly planner: Planner }) {
         return plan === null
           ? 'Stopped'
           : `Stopped. This plan is ${plan.stoppedBy === 'quick' ? 'quick, within' : 'within'} ${plan.gapPercent.toFixed(1)} % of the best there can be`;
-      default:
+      case 'done':
+      case 'kept':
         return plan === null ? '' : `Kept for Tonight: ${gapWords(plan.gapPercent)}`;
+      default:
+        return status satisfies never;
     }
   };
   return (
