@@ -157,7 +157,7 @@ export function drawBench(input: BenchInput, options: BenchOptions): BenchScene 
         units,
         textPx: sizes.textPx,
         rowY: frame.y(0) + tapeHeightPx + sizes.wedgePx + 2 * sizes.rowPx + 4,
-        rowStepPx: 0,
+        rowStepPx: 22,
         witnessPx: 16,
         ...(solved === undefined ? {} : { distances: solved.result.distances }),
       }),

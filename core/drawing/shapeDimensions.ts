@@ -2,9 +2,11 @@
 import type { Distance } from '../setups/distance';
 import type { ShapeDimension } from '../shapes/shape';
 import { formatFigure, type LengthUnits } from '../units/length';
-import { levelDimension, uprightDimension, type DimensionText } from './dimensions';
+import { levelDimension, levelExtent, uprightDimension, type DimensionText } from './dimensions';
 import type { Frame, Shape } from './scene';
 
+/** Two measures that meet at a tick stand in one row. */
+const touchPx = 10;
 /** Shorter than this nothing is written, metres. */
 const leastM = 0.005;
 
@@ -30,24 +32,46 @@ export const isWritten = (dimension: ShapeDimension): boolean => metresAcross(di
 export const countLevels = (dimensions: readonly ShapeDimension[]): number =>
   dimensions.filter((one) => one.kind === 'level' && isWritten(one)).length;
 
+const textOf = (
+  dimension: ShapeDimension,
+  { units, textPx, distances = [] }: Pick<DimensionStyle, 'units' | 'textPx' | 'distances'>,
+): DimensionText => ({
+  text: formatFigure(metresAcross(dimension), units),
+  sizePx: textPx,
+  isEstimated: distances.find(({ id }) => id === dimension.distance)?.basis === 'estimated',
+});
+
+/** How far to the left the level dimensions reach with their figures, metres; empty without any. */
+export function leftReach(
+  dimensions: readonly ShapeDimension[],
+  pxPerM: number,
+  style: Pick<DimensionStyle, 'units' | 'textPx' | 'distances'>,
+): number[] {
+  return dimensions.filter(isWritten).flatMap((one) => {
+    if (one.kind !== 'level') return [];
+    const [left, right] = [one.fromX, one.toX].sort((a, b) => a - b);
+    return [levelExtent(left * pxPerM, right * pxPerM, textOf(one, style))[0] / pxPerM];
+  });
+}
+
 /** Level ones in rows under the floor, one below the other; upright ones where they stand. */
 export function drawShapeDimensions(
   frame: Frame,
   dimensions: readonly ShapeDimension[],
-  { units, textPx, rowY, rowStepPx, witnessPx, distances = [] }: DimensionStyle,
+  style: DimensionStyle,
 ): Shape[] {
-  let row = 0;
+  const { rowY, rowStepPx, witnessPx } = style;
+  const ends: number[] = [];
   return dimensions.filter(isWritten).flatMap((dimension): Shape[] => {
-    const basis = distances.find(({ id }) => id === dimension.distance)?.basis;
-    const text: DimensionText = {
-      text: formatFigure(metresAcross(dimension), units),
-      sizePx: textPx,
-      isEstimated: basis === 'estimated',
-    };
+    const text = textOf(dimension, style);
     if (dimension.kind === 'level') {
       const [a, b] = [frame.x(dimension.fromX), frame.x(dimension.toX)];
+      const [left, right] = levelExtent(Math.min(a, b), Math.max(a, b), text);
+      // The first row that is free there.
+      const free = ends.findIndex((end) => left >= end - touchPx);
+      const row = free === -1 ? ends.length : free;
+      ends[row] = right;
       const y = rowY + rowStepPx * row;
-      row += 1;
       return levelDimension(Math.min(a, b), Math.max(a, b), y, rowY - witnessPx, text);
     }
     const x = frame.x(dimension.x);

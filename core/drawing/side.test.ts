@@ -2,7 +2,7 @@ import { resolveBody, type Body } from '../body/body';
 import { alternativeIds, getAlternative } from '../catalog/alternatives';
 import { stageIds, getStage } from '../catalog/stages';
 
-import type { Scene, Shape } from './scene';
+import { textWidth, type Scene, type Shape } from './scene';
 import { drawAlternative, drawStage } from './stageSide';
 
 const options = { pxPerM: 90, units: 'cm', detail: 'row' } as const;
@@ -19,6 +19,19 @@ function* placesAcross(shape: Shape): Generator<number> {
 
 function expectOnSheet(scene: Scene): void {
   expect(Number.isFinite(scene.widthPx) && scene.widthPx > 0).toBe(true);
+  for (const shape of scene.shapes) {
+    if (shape.kind !== 'text' || shape.role !== 'dimensionText') continue;
+    const width = textWidth(shape.text, shape.sizePx);
+    const left =
+      shape.anchor === 'end'
+        ? shape.x - width
+        : shape.anchor === 'middle'
+          ? shape.x - width / 2
+          : shape.x;
+    expect(left).toBeGreaterThanOrEqual(-2);
+    expect(left + width).toBeLessThanOrEqual(scene.widthPx + 2);
+    expect(shape.y).toBeLessThanOrEqual(scene.heightPx);
+  }
   for (const shape of scene.shapes.filter(({ role }) => role === 'figure')) {
     for (const x of placesAcross(shape)) {
       expect(x).toBeGreaterThanOrEqual(-2);
@@ -39,7 +52,10 @@ describe('shapes from the side', () => {
   });
 
   it.each(stageIds)('%s stands whole on its sheet', (id) => {
-    for (const body of bodies) expectOnSheet(drawStage(inputOf(body), getStage(id), options));
+    for (const body of bodies) {
+      expectOnSheet(drawStage(inputOf(body), getStage(id), options));
+      expectOnSheet(drawStage(inputOf(body), getStage(id), { ...options, detail: 'card' }));
+    }
   });
 
   it('draws a wall on whichever side the shape has it', () => {

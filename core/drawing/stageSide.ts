@@ -13,7 +13,7 @@ import { groundBody, hatchedBox, hatchStrip } from './dimensions';
 import { drawForearmKick, type ElevationOptions } from './elevation';
 import { drawFigure } from './figure';
 import { line, makeFrame, rounded, type Scene } from './scene';
-import { countLevels, drawShapeDimensions } from './shapeDimensions';
+import { countLevels, drawShapeDimensions, leftReach } from './shapeDimensions';
 import { drawTape, tapeHeightPx } from './tape';
 
 const sizes = {
@@ -92,8 +92,15 @@ function drawPosed(
   const dimensions = (posed?.dimensions ?? []).filter(
     (one) => isCard || (one.kind === 'level' && one.distance !== undefined),
   );
+  const style = {
+    units,
+    textPx: isCard ? sizes.cardTextPx : sizes.rowTextPx,
+    distances: result?.distances ?? [],
+  };
+  const figures = leftReach(dimensions, pxPerM, style);
   const edges = [
     ...points.map(([x]) => x),
+    ...figures,
     ...rests.flatMap(({ left, right }) => [left, right]),
     ...(chair === undefined ? [] : [chair.frontX, chair.backX]),
     ...dimensions.flatMap((one) =>
@@ -102,7 +109,7 @@ function drawPosed(
   ];
   const isWallLeft = wall?.side === -1;
   const farX = posed ? Math.min(...edges) - posed.joints.heelBackM : -bareFloorM;
-  const lowX = isWallLeft ? wall.x : farX;
+  const lowX = isWallLeft ? Math.min(wall.x, ...figures) : farX;
   const highX = isWallLeft ? Math.max(...edges) : (wall?.x ?? Math.max(0, ...edges));
   const highY = Math.max(0.5, ...points.map(([, y]) => y));
   const topM = wallM ?? highY + 0.3;
@@ -145,12 +152,10 @@ function drawPosed(
         ? []
         : drawTape(makeFrame(pxPerM, wallPx, floorPx), tapeM, units)),
       ...drawShapeDimensions(frame, dimensions, {
-        units,
-        textPx: isCard ? sizes.cardTextPx : sizes.rowTextPx,
+        ...style,
         rowY: rowTop + sizes.firstRowPx,
         rowStepPx: sizes.rowPx,
         witnessPx: sizes.firstRowPx + 8,
-        distances: result?.distances ?? [],
       }),
     ],
     sentences: [`${label}. ${how}`, ...(posed?.loads ? beyondSentences(posed.loads) : [])],

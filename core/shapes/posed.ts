@@ -78,7 +78,10 @@ export function withAround<P extends Placed & Pick<PosedShape, 'rests' | 'dimens
   return {
     ...posed,
     ...(around.wall === undefined ? {} : { wall: around.wall }),
-    rests: [...posed.rests, ...(around.rests ?? [])],
+    // A box ends where the wall begins.
+    rests: [...posed.rests, ...(around.rests ?? [])].map((rest) =>
+      around.wall === undefined ? rest : { ...rest, right: Math.min(rest.right, around.wall.x) },
+    ),
     dimensions: [...posed.dimensions, ...(around.dimensions ?? [])],
   };
 }

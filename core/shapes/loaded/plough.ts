@@ -22,7 +22,7 @@ export const plough: Shape<'plough'> = {
   ],
   dimensions: ({ joints }) => [
     fromFloor(joints.elbow[0] - 0.34, joints.shoulder[1], 'platformHeight'),
-    fromFloor(joints.heel[0] + 0.46, joints.heel[1], 'toeRest'),
+    fromFloor(joints.heel[0] - 0.18, joints.heel[1], 'toeRest'),
   ],
   loads: {},
   setups: ['platform'],

@@ -24,7 +24,7 @@ export const sacrumStack: StillShape = {
       isOnBack: false,
       chair: { frontX: seatFrontX, backX: seatFrontX + chairSize.depthM },
       rests: [{ left: hip[0] - 0.16, right: hip[0] + 0.08, top: stackM }],
-      dimensions: [fromFloor(hip[0] + 0.2, stackM, 'sacrumHeight')],
+      dimensions: [fromFloor(upper.crown[0] - 0.16, stackM, 'sacrumHeight')],
     };
   },
 };
