@@ -6,11 +6,20 @@ import process from 'node:process';
 import { bin, ensureChromium, ensurePackages, ensurePdfTools, run, say } from './setup.mjs';
 
 const results = { passed: 0, failed: 0 };
+/** Where the time went, for whoever waits for it. */
+const took = [];
+
+function timed(name, work) {
+  const began = performance.now();
+  const value = work();
+  took.push(`${name} ${Math.round((performance.now() - began) / 1000)} s`);
+  return value;
+}
 const reports = mkdtempSync(path.join(os.tmpdir(), 'levitar-test-'));
 
 function step(name, command, args, env) {
   say(name);
-  const isGood = run(command, args, env);
+  const isGood = timed(name, () => run(command, args, env));
   results[isGood ? 'passed' : 'failed'] += 1;
   return isGood;
 }
@@ -18,7 +27,7 @@ function step(name, command, args, env) {
 /** Counts the single tests of a runner; a runner that leaves no report counts as one failure. */
 function suite(name, command, args, env, report, read) {
   say(name);
-  const isGood = run(command, args, env);
+  const isGood = timed(name, () => run(command, args, env));
   const counts = existsSync(report) ? read(JSON.parse(readFileSync(report, 'utf8'))) : null;
   if (counts === null || counts.passed + counts.failed === 0) {
     results.failed += 1;
@@ -29,9 +38,11 @@ function suite(name, command, args, env, report, read) {
   results.failed += !isGood && counts.failed === 0 ? 1 : counts.failed;
 }
 
-ensurePackages();
-ensureChromium();
-ensurePdfTools();
+timed('Setting up', () => {
+  ensurePackages();
+  ensureChromium();
+  ensurePdfTools();
+});
 
 step('Linting', bin('eslint'), ['.', '--max-warnings', '0']);
 step('Checking the format', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
@@ -57,5 +68,6 @@ if (step('Building', process.execPath, ['scripts/build.mjs'])) {
 }
 
 rmSync(reports, { recursive: true, force: true });
+console.log(took.join(' · '));
 console.log(`${results.passed} passed, ${results.failed} failed`);
 process.exit(results.failed === 0 ? 0 : 1);

@@ -9,7 +9,7 @@ import { listPeople } from '@/db/people';
 import { today } from './clock';
 import { database } from './database';
 import { judgeAllInRunningClasses } from './floorJudge';
-import { done, refuse, type Outcome } from './result';
+import { done, refuse, type Outcome, sayProblems } from './result';
 import { readCatalog } from './schools';
 
 const columns = [
@@ -126,7 +126,7 @@ export function takeRecordTable(text: string, isFinal: boolean): Outcome<TableLo
       { today: today(), breathSeconds, checks },
     );
     if (!read.ok) {
-      problems.push({ line, words: Object.values(read.problems).join(' ') });
+      problems.push({ line, words: sayProblems(read.problems) });
       return [];
     }
     return [{ personId: person.id, ...read.value }];

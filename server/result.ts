@@ -16,6 +16,9 @@ export type Outcome<T = undefined> =
 export const done = <T>(value: T): Outcome<T> => ({ ok: true, value });
 export const refuse = (problems: Problems): Outcome<never> => ({ ok: false, problems });
 
+/** All of it in a row, for a place without fields. */
+export const sayProblems = (problems: Problems): string => Object.values(problems).join(' ');
+
 /** Zod's findings as sentences by field; the first of each field counts. */
 export function toProblems(error: z.ZodError): Problems {
   const problems: Record<string, string> = {};

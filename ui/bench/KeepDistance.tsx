@@ -1,5 +1,6 @@
 'use client';
 
+import { sayProblems } from '@/server/result';
 import { Button, Select, TextInput } from '@mantine/core';
 import { useState, useTransition } from 'react';
 import type { Distance, DistanceId } from '@/core/setups/distance';
@@ -44,7 +45,7 @@ export function KeepDistance({ person, setup, distances, units }: KeepDistancePr
         note,
       });
       if (!outcome.ok) {
-        const words = Object.values(outcome.problems).join(' ');
+        const words = sayProblems(outcome.problems);
         setProblem(words);
         showProblem(words);
         return;

@@ -8,7 +8,7 @@ import { getDials } from '@/core/shapes/values';
 import { formatLength, type LengthUnits } from '@/core/units/length';
 import { keepSetupAction } from '@/server/actions';
 import type { BenchPerson } from '@/server/views';
-import { showProblem } from '@/ui/person/notices';
+import { showProblems } from '@/ui/person/notices';
 import { offerUndo } from './offerUndo';
 import classes from './bench.module.css';
 
@@ -30,7 +30,7 @@ export function SavedSetups({ person, family, values, units, onUse }: SavedSetup
     startSaving(async () => {
       const outcome = await keepSetupAction(person.id, { family, values, note });
       if (!outcome.ok) {
-        showProblem(Object.values(outcome.problems).join(' '));
+        showProblems(outcome.problems);
         return;
       }
       setNote('');

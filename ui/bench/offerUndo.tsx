@@ -3,7 +3,7 @@
 import { Button } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
 import { dropSetupAction } from '@/server/actions';
-import { showProblem } from '@/ui/person/notices';
+import { showProblems } from '@/ui/person/notices';
 
 /** Says that something was kept, with the way back. */
 export function offerUndo(
@@ -13,7 +13,7 @@ export function offerUndo(
   const undo = async () => {
     const outcome = await dropSetupAction(person.id, setupId);
     notifications.hide(`setup-${setupId}`);
-    if (!outcome.ok) showProblem(Object.values(outcome.problems).join(' '));
+    if (!outcome.ok) showProblems(outcome.problems);
   };
   notifications.show({
     id: `setup-${setupId}`,

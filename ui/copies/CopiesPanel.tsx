@@ -13,7 +13,7 @@ import {
   restoreCopyAction,
 } from '@/server/copyActions';
 import type { Problems } from '@/server/result';
-import { showProblem, showSaved } from '@/ui/person/notices';
+import { showProblem, showProblems, showSaved } from '@/ui/person/notices';
 import { CopyList } from './CopyList';
 import classes from './copies.module.css';
 
@@ -34,7 +34,7 @@ export function CopiesPanel({ view, nowMs }: CopiesPanelProps) {
     const outcome = await makeCopyAction();
     setBusy(false);
     if (outcome.ok) showSaved('Copied and checked.');
-    else showProblem(Object.values(outcome.problems).join(' '));
+    else showProblems(outcome.problems);
     router.refresh();
   };
   const drop = async () => {

@@ -1,5 +1,6 @@
 'use client';
 
+import { sayProblems } from '@/server/result';
 import { Button, Group, Title } from '@mantine/core';
 import { useState } from 'react';
 import type { TroubleKind } from '@/server/database';
@@ -36,7 +37,7 @@ export function TroubleScreen({ words, kind, file, copies }: TroubleScreenProps)
   const begin = async () => {
     const outcome = await postDesk('/trouble/help', { what: 'begin' });
     if (outcome.ok) again();
-    else setProblem(Object.values(outcome.problems).join(' '));
+    else setProblem(sayProblems(outcome.problems));
   };
   return (
     <main id="main" style={{ maxWidth: 760, margin: '8vh auto', padding: '0 24px' }}>

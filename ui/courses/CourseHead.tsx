@@ -7,7 +7,7 @@ import { useState, useTransition } from 'react';
 import type { CourseRow } from '@/server/courseViews';
 import type { ProfileChoice } from '@/server/schools';
 import { changeCourseAction, dropCourseAction } from '@/server/studioActions';
-import { showProblem, showSaved } from '@/ui/person/notices';
+import { showProblems, showSaved } from '@/ui/person/notices';
 import classes from './courses.module.css';
 
 interface CourseHeadProps {
@@ -33,7 +33,7 @@ export function CourseHead({ course, profiles }: CourseHeadProps) {
     startBusy(async () => {
       const outcome = await changeCourseAction(course.id, values);
       if (outcome.ok) showSaved('Kept; everyone is judged anew.');
-      else showProblem(Object.values(outcome.problems).join(' '));
+      else showProblems(outcome.problems);
     });
   return (
     <>
@@ -76,7 +76,7 @@ export function CourseHead({ course, profiles }: CourseHeadProps) {
               startBusy(async () => {
                 const outcome = await dropCourseAction(course.id);
                 if (outcome.ok) router.push('/courses');
-                else showProblem(Object.values(outcome.problems).join(' '));
+                else showProblems(outcome.problems);
               })
             }
           >

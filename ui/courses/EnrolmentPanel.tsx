@@ -5,7 +5,7 @@ import { IconX } from '@tabler/icons-react';
 import Link from 'next/link';
 import { useTransition } from 'react';
 import { changeEnrolmentAction } from '@/server/studioActions';
-import { showProblem } from '@/ui/person/notices';
+import { showProblems } from '@/ui/person/notices';
 import classes from './courses.module.css';
 
 interface EnrolmentPanelProps {
@@ -20,7 +20,7 @@ export function EnrolmentPanel({ courseId, people, others }: EnrolmentPanelProps
   const change = (person: number, isIn: boolean) =>
     startBusy(async () => {
       const outcome = await changeEnrolmentAction(courseId, person, isIn);
-      if (!outcome.ok) showProblem(Object.values(outcome.problems).join(' '));
+      if (!outcome.ok) showProblems(outcome.problems);
     });
   return (
     <section aria-label="Enrolled">

@@ -12,7 +12,7 @@ import {
   createMeetingAction,
   dropMeetingAction,
 } from '@/server/studioActions';
-import { showProblem, showSaved } from '@/ui/person/notices';
+import { showProblem, showProblems, showSaved } from '@/ui/person/notices';
 import classes from './courses.module.css';
 
 /** The arc of the course: each evening with its family and peak, and who came. */
@@ -33,7 +33,7 @@ export function MeetingTable({ view }: { readonly view: CoursePageView }) {
         family: null,
         peak: null,
       });
-      if (!outcome.ok) return showProblem(Object.values(outcome.problems).join(' '));
+      if (!outcome.ok) return showProblems(outcome.problems);
       setOpen(outcome.value);
     });
   return (
@@ -185,7 +185,7 @@ function MeetingForm({ meeting, view }: MeetingFormProps) {
           onClick={() =>
             startBusy(async () => {
               const outcome = await dropMeetingAction(meeting.id);
-              if (!outcome.ok) showProblem(Object.values(outcome.problems).join(' '));
+              if (!outcome.ok) showProblems(outcome.problems);
             })
           }
         >
@@ -204,7 +204,7 @@ function MeetingForm({ meeting, view }: MeetingFormProps) {
             onChange={(came) =>
               startBusy(async () => {
                 const outcome = await changeAttendanceAction(meeting.id, id, { came });
-                if (!outcome.ok) showProblem(Object.values(outcome.problems).join(' '));
+                if (!outcome.ok) showProblems(outcome.problems);
               })
             }
           >

@@ -5,7 +5,7 @@ import { useDisclosure } from '@mantine/hooks';
 import { useState, useTransition } from 'react';
 import { saveSettingsAction } from '@/server/actions';
 import type { Outcome } from '@/server/result';
-import { showProblem, showSaved } from '@/ui/person/notices';
+import { showProblems, showSaved } from '@/ui/person/notices';
 import classes from './courses.module.css';
 
 interface StudioPanelProps {
@@ -27,7 +27,7 @@ export function StudioPanel({ studio, people, courses, startDemo, clear }: Studi
     startBusy(async () => {
       const outcome = await action();
       if (outcome.ok) showSaved(words);
-      else showProblem(Object.values(outcome.problems).join(' '));
+      else showProblems(outcome.problems);
       close();
     });
   return (

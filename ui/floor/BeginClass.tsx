@@ -5,7 +5,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useTransition } from 'react';
 import { beginClassAction } from '@/server/floorActions';
-import { showProblem } from '@/ui/person/notices';
+import { showProblems } from '@/ui/person/notices';
 import classes from './list.module.css';
 
 interface BeginClassProps {
@@ -53,7 +53,7 @@ export function BeginClass({ course, running, isOther, isTeacher, isEmpty }: Beg
             start(async () => {
               const outcome = await beginClassAction(course);
               if (outcome.ok) router.push(`/floor/${outcome.value}`);
-              else showProblem(Object.values(outcome.problems).join(' '));
+              else showProblems(outcome.problems);
             })
           }
         >

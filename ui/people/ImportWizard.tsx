@@ -14,7 +14,7 @@ import Papa from 'papaparse';
 import { useState, useTransition } from 'react';
 import { importPeopleAction, previewImportAction, undoImportAction } from '@/server/studioActions';
 import type { Imported, ImportRow, RowReading } from '@/server/importPeople';
-import { showProblem, showSaved } from '@/ui/person/notices';
+import { showProblem, showProblems, showSaved } from '@/ui/person/notices';
 import { fieldLabels, guessMapping, importFields, mapRows, type Mapping } from './mapping';
 import classes from './import.module.css';
 
@@ -65,7 +65,7 @@ export function ImportWizard({ courses }: ImportWizardProps) {
   const preview = () =>
     startBusy(async () => {
       const outcome = await previewImportAction(mapped());
-      if (!outcome.ok) return showProblem(Object.values(outcome.problems).join(' '));
+      if (!outcome.ok) return showProblems(outcome.problems);
       setReadings(outcome.value);
       setStep(2);
     });
@@ -77,7 +77,7 @@ export function ImportWizard({ courses }: ImportWizardProps) {
         courseId: courseId === '' ? null : Number(courseId),
         skipTwins,
       });
-      if (!outcome.ok) return showProblem(Object.values(outcome.problems).join(' '));
+      if (!outcome.ok) return showProblems(outcome.problems);
       setImported(outcome.value);
       setStep(3);
     });
@@ -85,7 +85,7 @@ export function ImportWizard({ courses }: ImportWizardProps) {
   const undo = () =>
     startBusy(async () => {
       const outcome = await undoImportAction(imported!.importId);
-      if (!outcome.ok) return showProblem(Object.values(outcome.problems).join(' '));
+      if (!outcome.ok) return showProblems(outcome.problems);
       const { removed, kept } = outcome.value;
       showSaved(
         kept === 0

@@ -19,7 +19,7 @@ import { formatHeight, type LengthUnits } from '@/core/units/length';
 import type { PeopleRow } from '@/server/ladderViews';
 import { archivePeopleAction } from '@/server/studioActions';
 import { AnotherWayMark, VerdictMark, verdictWords } from '@/ui/marks/VerdictMark';
-import { showProblem, showSaved } from '@/ui/person/notices';
+import { showProblems, showSaved } from '@/ui/person/notices';
 import { filterPeople, noFilter, rungOf, type PeopleFilter } from './filter';
 import classes from './people.module.css';
 
@@ -278,7 +278,7 @@ function PickedBar({ people, onDone }: PickedBarProps) {
         people.map(({ id }) => id),
         !isAway,
       );
-      if (!outcome.ok) return showProblem(Object.values(outcome.problems).join(' '));
+      if (!outcome.ok) return showProblems(outcome.problems);
       showSaved(isAway ? 'Back among the people.' : 'Put away; the records stay.');
       onDone();
     });

@@ -6,7 +6,7 @@ import { saveCareAction } from '@/server/actions';
 import { cautionIds, cautionTable, unknownWordNote, type CautionId } from '@/core/catalog/cautions';
 import type { Consent } from '@/core/ladder/case';
 import type { CareForm as Values } from '@/server/careForm';
-import { showProblem, showSaved } from './notices';
+import { showProblems, showSaved } from './notices';
 import classes from './person.module.css';
 
 interface CareFormProps {
@@ -32,7 +32,7 @@ export function CareForm({ personId, initial }: CareFormProps) {
         return;
       }
       if (outcome.now !== undefined) setSeen(outcome.now as Values);
-      showProblem(Object.values(outcome.problems).join(' '));
+      showProblems(outcome.problems);
     });
   };
 

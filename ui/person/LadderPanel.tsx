@@ -11,7 +11,7 @@ import type { Standing } from '@/server/standings';
 import { StatusMark } from '@/ui/marks/StatusMark';
 import { AnotherWayMark, VerdictMark, verdictWords } from '@/ui/marks/VerdictMark';
 import { DecisionForm } from './DecisionForm';
-import { showProblem } from './notices';
+import { showProblems } from './notices';
 import classes from './ladders.module.css';
 
 interface LadderPanelProps {
@@ -52,7 +52,7 @@ function OneLadder({ personId, standing, rungs }: OneLadderProps) {
         family,
         stage: value === '' ? null : value,
       });
-      if (!outcome.ok) showProblem(Object.values(outcome.problems).join(' '));
+      if (!outcome.ok) showProblems(outcome.problems);
     });
   };
   return (

@@ -12,7 +12,7 @@ import { distanceWords } from '@/core/setups/distanceWords';
 import { getSetup } from '@/core/setups/registry';
 import { isShapeId, keptFromSaved } from '@/core/setups/saved';
 import type { SavedSetup } from '@/server/views';
-import { showProblem } from './notices';
+import { showProblems } from './notices';
 import classes from './person.module.css';
 
 interface Evening {
@@ -53,7 +53,7 @@ function NoteLine({ personId, evening }: { personId: number; evening: Evening })
   const save = async () => {
     if (note === evening.note) return;
     const outcome = await changeAttendanceAction(evening.meetingId, personId, { note });
-    if (!outcome.ok) showProblem(Object.values(outcome.problems).join(' '));
+    if (!outcome.ok) showProblems(outcome.problems);
   };
   return (
     <TextInput

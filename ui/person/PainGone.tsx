@@ -3,7 +3,7 @@
 import { Button } from '@mantine/core';
 import { useTransition } from 'react';
 import { notePainGoneAction } from '@/server/actions';
-import { showProblem, showSaved } from './notices';
+import { showProblems, showSaved } from './notices';
 
 /** One tap when the student says, at a later class, that earlier pain is gone. */
 export function PainGone({ personId }: { readonly personId: number }) {
@@ -12,7 +12,7 @@ export function PainGone({ personId }: { readonly personId: number }) {
     startSaving(async () => {
       const outcome = await notePainGoneAction(personId);
       if (outcome.ok) showSaved('Noted, with today’s date.');
-      else showProblem(Object.values(outcome.problems).join(' '));
+      else showProblems(outcome.problems);
     });
   };
   return (

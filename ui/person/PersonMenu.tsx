@@ -1,5 +1,6 @@
 'use client';
 
+import { sayProblems } from '@/server/result';
 import { Button, Menu, Modal, Select, TextInput } from '@mantine/core';
 import { useDisclosure } from '@mantine/hooks';
 import { IconChevronDown } from '@tabler/icons-react';
@@ -11,7 +12,7 @@ import {
   mergePeopleAction,
   renamePersonAction,
 } from '@/server/studioActions';
-import { showProblem, showSaved } from './notices';
+import { showProblems, showSaved } from './notices';
 import classes from './person.module.css';
 
 interface PersonMenuProps {
@@ -33,7 +34,7 @@ export function PersonMenu({ personId, name, isArchived, others }: PersonMenuPro
     startBusy(async () => {
       const outcome = await archivePeopleAction([personId], isAway);
       if (outcome.ok) showSaved(isAway ? 'Put away; the records stay.' : 'Back among the people.');
-      else showProblem(Object.values(outcome.problems).join(' '));
+      else showProblems(outcome.problems);
     });
 
   return (
@@ -88,7 +89,7 @@ function RenameForm({ personId, name, onDone }: FormProps) {
         event.preventDefault();
         const outcome = await renamePersonAction(personId, value);
         if (outcome.ok) onDone();
-        else setProblem(Object.values(outcome.problems).join(' '));
+        else setProblem(sayProblems(outcome.problems));
       }}
     >
       <TextInput
@@ -132,7 +133,7 @@ function MergeForm({
         onClick={() =>
           startBusy(async () => {
             const outcome = await mergePeopleAction(personId, Number(other));
-            if (!outcome.ok) return showProblem(Object.values(outcome.problems).join(' '));
+            if (!outcome.ok) return showProblems(outcome.problems);
             showSaved('One entry now.');
             onDone();
           })
@@ -169,7 +170,7 @@ function DeleteForm({ personId, name, onDone }: FormProps) {
         onClick={() =>
           startBusy(async () => {
             const outcome = await deletePersonAction(personId);
-            if (!outcome.ok) return showProblem(Object.values(outcome.problems).join(' '));
+            if (!outcome.ok) return showProblems(outcome.problems);
             const { copiesLeft, isErasePending } = outcome.value;
             showSaved(
               [

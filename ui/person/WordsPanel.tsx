@@ -20,7 +20,7 @@ import {
 import { stopSigns, stopSignTable, type StopSign } from '@/core/catalog/regions';
 import { addDays, type Day } from '@/core/units/day';
 import type { Outcome } from '@/server/result';
-import { showProblem, showSaved } from './notices';
+import { showProblems, showSaved } from './notices';
 import classes from './person.module.css';
 
 interface Word {
@@ -56,7 +56,7 @@ export function WordsPanel(props: WordsPanelProps) {
     startBusy(async () => {
       const outcome = await action();
       if (outcome.ok) showSaved(words_);
-      else showProblem(Object.values(outcome.problems).join(' '));
+      else showProblems(outcome.problems);
     });
 
   return (

@@ -3,6 +3,7 @@
 import { Button, Group } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
 import { undoRecordAction } from '@/server/actions';
+import { sayProblems, type Problems } from '@/server/result';
 
 const undoMs = 12_000;
 
@@ -13,13 +14,16 @@ export function showProblem(message: string): void {
   notifications.show({ ...closing, message, color: 'dark', autoClose: undoMs });
 }
 
+/** What was refused, whatever fields it was about: where no field stands to say it beside. */
+export const showProblems = (problems: Problems): void => showProblem(sayProblems(problems));
+
 /** Recorded, with the way back beside it. */
 export function showRecorded(personId: number, recordId: number, label: string): void {
   const id = `record-${recordId}`;
   const undo = async () => {
     const outcome = await undoRecordAction(personId, recordId);
     notifications.hide(id);
-    if (!outcome.ok) showProblem(Object.values(outcome.problems).join(' '));
+    if (!outcome.ok) showProblems(outcome.problems);
   };
   notifications.show({
     ...closing,

@@ -7,7 +7,7 @@ import type { PlanFile } from '@/core/cli/planFile';
 import { writeMarkdown } from '@/core/cli/planMarkdown';
 import type { Taken } from '@/server/classChanges';
 import type { ClassMember } from '@/server/classViews';
-import { showProblem } from '@/ui/person/notices';
+import { showProblems } from '@/ui/person/notices';
 
 interface FilesMenuProps {
   readonly courseId: number | null;
@@ -34,7 +34,7 @@ export function FilesMenu(props: FilesMenuProps) {
     if (file === null) return;
     const outcome = await takeFileAction(await file.text());
     if (outcome.ok) onTaken(outcome.value);
-    else showProblem(Object.values(outcome.problems).join(' '));
+    else showProblems(outcome.problems);
   };
   return (
     <FileButton onChange={take} accept="application/json,.json">

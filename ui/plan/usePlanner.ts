@@ -7,7 +7,7 @@ import type { PreparedClass } from '@/core/compose/prepared';
 import type { BeforeById } from '@/core/compose/pose';
 import { beforeOf } from '@/core/compose/readBack';
 import { keepPlanAction, prepareAgainAction } from '@/server/classActions';
-import { showProblem } from '@/ui/person/notices';
+import { showProblem, showProblems } from '@/ui/person/notices';
 import type { ComposeAnswer, ComposeQuestion } from '@/workers/compose.worker';
 
 export type PlanStatus =
@@ -66,7 +66,7 @@ export function usePlanner(start: Start): Planner {
       const form = { wishes: wished, plan: made, seen: revision.current };
       const outcome = await keepPlanAction(courseId, day, form);
       if (outcome.ok) revision.current = outcome.value;
-      else showProblem(Object.values(outcome.problems).join(' '));
+      else showProblems(outcome.problems);
     },
     [courseId, day],
   );
@@ -150,7 +150,7 @@ export function usePlanner(start: Start): Planner {
         const outcome = await prepareAgainAction(courseId, next);
         if (mine !== turn.current) return;
         if (!outcome.ok) {
-          showProblem(Object.values(outcome.problems).join(' '));
+          showProblems(outcome.problems);
           return;
         }
         ready = outcome.value;

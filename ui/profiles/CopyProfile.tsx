@@ -1,5 +1,6 @@
 'use client';
 
+import { sayProblems } from '@/server/result';
 import { Button, FileButton, Popover, TextInput } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
@@ -8,7 +9,7 @@ import {
   importEntriesAction,
   importProfileAction,
 } from '@/server/studioActions';
-import { showProblem, showSaved } from '@/ui/person/notices';
+import { showProblem, showProblems, showSaved } from '@/ui/person/notices';
 import classes from './profiles.module.css';
 
 interface CopyProfileProps {
@@ -25,7 +26,7 @@ export function CopyProfile({ from, label }: CopyProfileProps) {
     startBusy(async () => {
       const outcome = await copyProfileAction(from, name);
       if (outcome.ok) router.push(`/profiles/${outcome.value}`);
-      else showProblem(Object.values(outcome.problems).join(' '));
+      else showProblems(outcome.problems);
     });
   return (
     <Popover trapFocus position="bottom-end" withArrow>
@@ -68,7 +69,7 @@ export function ImportFile({ what }: { readonly what: 'profile' | 'entries' }) {
       const outcome =
         what === 'profile' ? await importProfileAction(text) : await importEntriesAction(text);
       if (!outcome.ok) {
-        showProblem(`Nothing was stored. ${Object.values(outcome.problems).join(' ')}`);
+        showProblem(`Nothing was stored. ${sayProblems(outcome.problems)}`);
         return;
       }
       if (what === 'profile') router.push(`/profiles/${outcome.value}`);

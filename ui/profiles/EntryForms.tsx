@@ -19,7 +19,7 @@ import { getShape, shapeIds } from '@/core/shapes/registry';
 import { ladderIds, ladderTable, type LadderId } from '@/core/catalog/stage';
 import { stillIds, stillTable } from '@/core/shapes/stills';
 import { keepEntryAction } from '@/server/studioActions';
-import { showProblem, showSaved } from '@/ui/person/notices';
+import { showProblems, showSaved } from '@/ui/person/notices';
 import { keyFor, toCheckSpec, toStageSpec, type CheckForm, type StageForm } from './entrySpec';
 import classes from './profiles.module.css';
 
@@ -74,7 +74,7 @@ function useKeep<Values extends { readonly label: string }>(
         return;
       }
       form.setErrors(outcome.problems);
-      showProblem(Object.values(outcome.problems).join(' '));
+      showProblems(outcome.problems);
     }),
   );
   return { keep, isSaving };

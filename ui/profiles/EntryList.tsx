@@ -5,7 +5,7 @@ import { useTransition } from 'react';
 import type { EntryKind, OwnEntries } from '@/core/catalog/entries';
 import { ladderTable } from '@/core/catalog/stage';
 import { dropEntryAction } from '@/server/studioActions';
-import { showProblem, showSaved } from '@/ui/person/notices';
+import { showProblems, showSaved } from '@/ui/person/notices';
 import classes from './profiles.module.css';
 
 const kindWords: Record<EntryKind, string> = {
@@ -73,7 +73,7 @@ export function EntryList({ entries }: { readonly entries: OwnEntries }) {
                 startBusy(async () => {
                   const outcome = await dropEntryAction(kind, key);
                   if (outcome.ok) showSaved(`${label} is gone.`);
-                  else showProblem(Object.values(outcome.problems).join(' '));
+                  else showProblems(outcome.problems);
                 })
               }
             >

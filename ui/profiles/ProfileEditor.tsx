@@ -1,5 +1,6 @@
 'use client';
 
+import { sayProblems } from '@/server/result';
 import {
   Accordion,
   Button,
@@ -25,7 +26,7 @@ import {
   retireProfileAction,
 } from '@/server/studioActions';
 import { VerdictMark, verdictWords } from '@/ui/marks/VerdictMark';
-import { showProblem, showSaved } from '@/ui/person/notices';
+import { showProblem, showProblems, showSaved } from '@/ui/person/notices';
 import { GateEditor } from './GateEditor';
 import classes from './profiles.module.css';
 
@@ -97,7 +98,7 @@ export function ProfileEditor(props: ProfileEditorProps) {
     startSaving(async () => {
       const outcome = await changeProfileAction(profileKey, { label, changes, seen: version });
       if (outcome.ok) showSaved(`Kept as version ${outcome.value}.`);
-      else showProblem(outcome.problems.form ?? Object.values(outcome.problems).join(' '));
+      else showProblem(outcome.problems.form ?? sayProblems(outcome.problems));
     });
   const setBar = (check: string, origin: number, value: number | string) => {
     const bars = { ...changes.bars };
@@ -251,7 +252,7 @@ export function ProfileEditor(props: ProfileEditorProps) {
               startSaving(async () => {
                 const outcome = await retireProfileAction(profileKey);
                 if (outcome.ok) router.push('/profiles');
-                else showProblem(Object.values(outcome.problems).join(' '));
+                else showProblems(outcome.problems);
               })
             }
           >

@@ -10,7 +10,7 @@ import { verdictKinds, type VerdictKind } from '@/core/ladder/verdict';
 import { keepReviewAction, reopenReviewAction } from '@/server/floorActions';
 import type { ReviewPerson, ReviewView } from '@/server/review';
 import { VerdictMark, verdictWords } from '@/ui/marks/VerdictMark';
-import { showProblem } from '@/ui/person/notices';
+import { showProblem, showProblems } from '@/ui/person/notices';
 import classes from './review.module.css';
 
 /** Everybody's evening in a row: seen, suggested, agreed or not, a line, the next one. */
@@ -125,7 +125,7 @@ function PersonReview({ uid, person, onDone }: PersonReviewProps) {
             onClick={() =>
               start(async () => {
                 const outcome = await reopenReviewAction(uid, person.id);
-                if (!outcome.ok) showProblem(Object.values(outcome.problems).join(' '));
+                if (!outcome.ok) showProblems(outcome.problems);
               })
             }
           >

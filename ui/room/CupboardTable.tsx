@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { listKinds, pieceIds, specOf, type PieceCount } from '@/core/catalog/pieces';
 import { changeCupboardAction } from '@/server/roomActions';
 import type { RoomView } from '@/server/roomViews';
-import { showProblem } from '@/ui/person/notices';
+import { showProblems } from '@/ui/person/notices';
 import { PiecePicture } from './PiecePicture';
 import classes from './room.module.css';
 
@@ -41,7 +41,7 @@ export function CupboardTable({ view }: { readonly view: RoomView }) {
     const outcome = await changeCupboardAction(view.course.id, form);
     if (!outcome.ok) {
       setLines(before);
-      showProblem(Object.values(outcome.problems).join(' '));
+      showProblems(outcome.problems);
     }
   };
   return (

@@ -8,7 +8,7 @@ import type { PieceKind } from '@/core/catalog/pieces';
 import { formatLength, parseLength, type LengthUnits } from '@/core/units/length';
 import { dropOwnPieceAction, keepOwnPieceAction } from '@/server/roomActions';
 import type { RoomView } from '@/server/roomViews';
-import { showProblem, showSaved } from '@/ui/person/notices';
+import { showProblems, showSaved } from '@/ui/person/notices';
 import { PiecePicture } from './PiecePicture';
 import classes from './room.module.css';
 
@@ -92,7 +92,7 @@ export function OwnPieces({ view }: { readonly view: RoomView }) {
                 onClick={() =>
                   startBusy(async () => {
                     const outcome = await dropOwnPieceAction(piece);
-                    if (!outcome.ok) showProblem(Object.values(outcome.problems).join(' '));
+                    if (!outcome.ok) showProblems(outcome.problems);
                   })
                 }
               >

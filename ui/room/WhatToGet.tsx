@@ -5,7 +5,7 @@ import { useEffect, useRef, useState } from 'react';
 import { purchaseWords, type Purchase } from '@/core/compose/shopping';
 import { rowLabel } from '@/core/compose/resources';
 import { listCourseClassesAction } from '@/server/classActions';
-import { showProblem } from '@/ui/person/notices';
+import { showProblem, showProblems } from '@/ui/person/notices';
 import type { ComposeAnswer, ComposeQuestion } from '@/workers/compose.worker';
 import classes from './room.module.css';
 
@@ -26,7 +26,7 @@ export function WhatToGet({ courseId, people }: WhatToGetProps) {
     const outcome = await listCourseClassesAction(courseId);
     if (!outcome.ok) {
       setStep(null);
-      showProblem(Object.values(outcome.problems).join(' '));
+      showProblems(outcome.problems);
       return;
     }
     const own = new Worker(new URL('../../workers/compose.worker.ts', import.meta.url), {

@@ -4,7 +4,7 @@ import { useCallback, useState } from 'react';
 import { InputProblem } from '@/core/problem';
 import { assertRoom, roomFile, type Room } from '@/core/room/room';
 import { changeRoomAction } from '@/server/roomActions';
-import { showProblem } from '@/ui/person/notices';
+import { showProblems } from '@/ui/person/notices';
 
 /** Everything snaps to five centimetres. */
 export const snapM = 0.05;
@@ -44,7 +44,7 @@ export function useRoomEditor(courseId: number, first: Room): RoomEditor {
     async (next: Room) => {
       if (findProblem(next) !== null) return;
       const outcome = await changeRoomAction(courseId, next);
-      if (!outcome.ok) showProblem(Object.values(outcome.problems).join(' '));
+      if (!outcome.ok) showProblems(outcome.problems);
     },
     [courseId],
   );

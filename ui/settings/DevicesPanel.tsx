@@ -5,7 +5,7 @@ import { format } from 'date-fns';
 import { useState, useTransition } from 'react';
 import { createPairingAction, dropDeviceAction } from '@/server/deviceActions';
 import type { Pairing } from '@/server/devices';
-import { showProblem } from '@/ui/person/notices';
+import { showProblems } from '@/ui/person/notices';
 import classes from './settings.module.css';
 
 interface DevicesPanelProps {
@@ -26,12 +26,12 @@ export function DevicesPanel({ devices, isOpen }: DevicesPanelProps) {
     start(async () => {
       const outcome = await createPairingAction(role);
       if (outcome.ok) setPairing(outcome.value);
-      else showProblem(Object.values(outcome.problems).join(' '));
+      else showProblems(outcome.problems);
     });
   const drop = (id: number) =>
     start(async () => {
       const outcome = await dropDeviceAction(id);
-      if (!outcome.ok) showProblem(Object.values(outcome.problems).join(' '));
+      if (!outcome.ok) showProblems(outcome.problems);
     });
   return (
     <>

@@ -1,11 +1,12 @@
 'use client';
 
+import { sayProblems } from '@/server/result';
 import { Button, FileButton, Group, PasswordInput, Progress } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { TableLook } from '@/server/recordTable';
 import type { StudioCounts } from '@/server/studioFile';
-import { showProblem, showSaved } from '@/ui/person/notices';
+import { showProblems, showSaved } from '@/ui/person/notices';
 import { dropUpload, takeUploaded, uploadFile } from './upload';
 import classes from './settings.module.css';
 
@@ -56,7 +57,7 @@ export function ImportFile({ kind, label }: ImportFileProps) {
     } else {
       dropUpload(which);
       setId(null);
-      setProblem(Object.values(outcome.problems).join(' '));
+      setProblem(sayProblems(outcome.problems));
     }
   };
   const open = async (file: File | null) => {
@@ -79,7 +80,7 @@ export function ImportFile({ kind, label }: ImportFileProps) {
       setId(null);
       setFound(null);
       router.refresh();
-    } else showProblem(Object.values(outcome.problems).join(' '));
+    } else showProblems(outcome.problems);
   };
   const hasErrors = found !== null && isTable(found) && found.problems.length > 0;
   return (

@@ -3,7 +3,7 @@
 import { Button } from '@mantine/core';
 import { useTransition } from 'react';
 import type { Outcome } from '@/server/result';
-import { showProblem } from '@/ui/person/notices';
+import { showProblems } from '@/ui/person/notices';
 
 export function StartDemo({ startDemo }: { readonly startDemo: () => Promise<Outcome> }) {
   const [isBusy, startBusy] = useTransition();
@@ -14,7 +14,7 @@ export function StartDemo({ startDemo }: { readonly startDemo: () => Promise<Out
       onClick={() =>
         startBusy(async () => {
           const outcome = await startDemo();
-          if (!outcome.ok) showProblem(Object.values(outcome.problems).join(' '));
+          if (!outcome.ok) showProblems(outcome.problems);
         })
       }
     >
