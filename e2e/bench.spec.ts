@@ -65,7 +65,7 @@ test('compares people and shapes, switches units, follows the cupboard', async (
   );
 });
 
-test('keeps a set-up with a note; the card shows it by experience; undo', async ({ page }) => {
+test('keeps a set-up with a note; the card says it was found by trying; undo', async ({ page }) => {
   await page.goto('/bench?person=9');
   const mark = page.getByRole('slider', { name: 'Elbows from the wall', exact: true });
   await mark.focus();
@@ -76,11 +76,11 @@ test('keeps a set-up with a note; the card shows it by experience; undo', async 
   await expect(history).toContainText('5 cm closer felt better');
   const other = await page.context().newPage();
   await other.goto('/people/9/card');
-  await expect(other.getByText(/measured by experience/).first()).toBeVisible();
+  await expect(other.getByText(/found by trying/).first()).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(history).not.toContainText('5 cm closer felt better');
   await other.reload();
-  await expect(other.getByText(/measured by experience/)).toHaveCount(0);
+  await expect(other.getByText(/found by trying/)).toHaveCount(0);
 });
 
 test('offers set-ups by recipe, profile and pieces, and shapes without loads', async ({ page }) => {

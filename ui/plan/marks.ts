@@ -13,11 +13,12 @@ import type { PlanFile } from '@/core/cli/planFile';
 import type { PlannedOption } from '@/core/compose/options';
 import type { PreparedClass } from '@/core/compose/prepared';
 import { findOption } from '@/core/compose/readBack';
-import { drawAlternative, drawStage } from '@/core/drawing/stageSide';
+import { drawAlternative, drawStage, toDrawn } from '@/core/drawing/stageSide';
 import { wallHeightFor } from '@/core/drawing/elevation';
 import type { PlanMark } from '@/core/drawing/placeMark';
 import type { Scene } from '@/core/drawing/scene';
 import { forearmKickSetup } from '@/core/setups/forearmKick';
+import type { KeptDistance } from '@/core/setups/kept';
 import { keptDistances } from '@/core/setups/registry';
 import type { SetupInput } from '@/core/setups/setup';
 import type { LengthUnits } from '@/core/units/length';
@@ -108,10 +109,21 @@ export function drawStation(
     detail: 'row' as const,
     ...(wallM === undefined ? {} : { wallM }),
   };
-  const input = inputFor(member, school, piecesFor(option, prepared.pieces));
+  const input = inputFor(
+    { kept: keptAsListed(option), ...member },
+    school,
+    piecesFor(option, prepared.pieces),
+  );
   if (option.alternative !== undefined) return drawAlternative(input, option.alternative, options);
   const { label, why, shape, recipe } = option;
   return drawStage(input, { label, how: why, shape, recipe }, options);
+}
+
+/** Where nothing is known of what somebody kept, the drawing takes what the plan lists. */
+function keptAsListed({ alternative, recipe, figures = [] }: PlannedOption): KeptDistance[] {
+  const setup = alternative === undefined ? recipe : toDrawn(alternative).recipe;
+  if (setup === undefined) return [];
+  return figures.map(({ id, metres }) => ({ setup, distance: id, metres, on: '', note: '' }));
 }
 
 /** What a member's set-ups are worked out from: their own figures win, as in the plan. */

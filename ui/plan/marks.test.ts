@@ -1,0 +1,53 @@
+import type { PlannedOption } from '@/core/compose/options';
+import { drawStation, type DrawingContext } from './marks';
+
+const context = (more: object = {}): DrawingContext =>
+  ({
+    prepared: { pieces: [] },
+    members: [{ id: '1', name: 'Ada Lind', body: { heightM: 1.7 }, ...more }],
+    school: {
+      origin: 'prop-led',
+      settings: {
+        forearmGapM: 0.05,
+        shoulderLiftM: 0.03,
+        handLMethod: 'sitting',
+        platformMethod: 'innerLeg',
+        neckFlexionDeg: 55,
+      },
+    },
+    units: 'cm',
+  }) as unknown as DrawingContext;
+
+const option = {
+  id: 'HB8',
+  label: 'L at the wall',
+  why: '',
+  stage: 'HB8',
+  recipe: 'hand-L',
+  shape: { family: 'wallL' },
+  figures: [
+    { id: 'base', metres: 0.83 },
+    { id: 'footHeight', metres: 1.02 },
+  ],
+} as unknown as PlannedOption;
+
+const texts = (more: object = {}) =>
+  drawStation(option, '1', context(more), { pxPerM: 80 })!.shapes.flatMap((one) =>
+    one.kind === 'text' && one.role === 'dimensionText' ? [one.text] : [],
+  );
+
+describe('a station’s drawing', () => {
+  it('has the figure that the plan lists, also on a device that is told no more', () => {
+    expect(texts()).toEqual(['83']);
+  });
+
+  it('has the person’s own figures where they are known', () => {
+    expect(texts({ kept: [] })).toEqual(['~90']);
+    const kept = [{ setup: 'hand-L', distance: 'base', metres: 0.8, on: '2026-11-02', note: '' }];
+    expect(texts({ kept })).toEqual(['80']);
+  });
+
+  it('is none for somebody who is not in the class', () => {
+    expect(drawStation(option, '2', context(), { pxPerM: 80 })).toBeNull();
+  });
+});
