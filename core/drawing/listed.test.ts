@@ -16,6 +16,7 @@ import { formatFigure } from '../units/length';
 import type { Scene } from './scene';
 import { metresAcross } from './shapeDimensions';
 import { drawStage, poseStage, toDrawn, type DrawnStage } from './stageSide';
+import { drawTopView } from './topView';
 
 const pieces: readonly PieceCount[] = [
   { piece: 'foam-block', count: 6 },
@@ -168,6 +169,43 @@ describe('what is drawn is what is listed', () => {
         { numRuns: 30 },
       );
     }
+  });
+
+  it('from above as from the side: loops, spaces and tape marks, kept ones too', () => {
+    fc.assert(
+      fc.property(bodies, fc.constantFrom(...profileIds), (one, profile) => {
+        const usual = toInput(one, profile);
+        for (const input of [usual, { ...usual, kept: keptOf(usual, one.off) }]) {
+          for (const recipe of setupIds) {
+            const { distances, spacer } = getSetup(recipe).solve(input);
+            const scene = drawTopView({
+              body: input.body,
+              recipe,
+              distances,
+              units: 'cm',
+              ...(spacer ? { spacer } : {}),
+            });
+            expect(scene !== null).toBe(getSetup(recipe).topView !== undefined);
+            if (scene === null) continue;
+            const find = (id: DistanceId) => distances.find((each) => each.id === id)?.metres;
+            const { lines } = scenes(scene);
+            const drawn = (metres: number) =>
+              expect([recipe, lines.some((length) => Math.abs(length - metres) < 0.001)]).toEqual([
+                recipe,
+                true,
+              ]);
+            const [base, gap, loop] = (['base', 'spacerGap', 'strapLoop'] as const).map(find);
+            const { topView } = getSetup(recipe);
+            if (topView === 'lane' && base !== undefined) drawn(base);
+            if (topView === 'arms' && gap !== undefined) drawn(gap);
+            // Across both arms, outside to outside, in a loop pulled round them.
+            const arm = input.body.lengths.upperArmThickness;
+            if (topView === 'arms' && loop !== undefined) drawn((loop - Math.PI * arm) / 2 + arm);
+          }
+        }
+      }),
+      { numRuns: 30 },
+    );
   });
 
   it('dimensions the L as the list has it, by each profile', () => {

@@ -1,7 +1,7 @@
 /** Set-ups from above, to scale, wall on the right; for whatever the side view cannot show. */
 import type { Body } from '../body/body';
 import type { Distance, DistanceId } from '../setups/distance';
-import type { SetupId } from '../setups/registry';
+import { getSetup, type SetupId } from '../setups/registry';
 import type { Spacer } from '../pieces/spacer';
 import { formatFigure, type LengthUnits } from '../units/length';
 import {
@@ -25,24 +25,9 @@ const sheet = { widthPx: 420, heightPx: 210, textPx: 15 } as const;
 const mat = { lengthM: 1.83, widthM: 0.61 } as const;
 const hatchPx = 9;
 
-/** Which view from above a recipe has. */
-const viewOf: Readonly<Partial<Record<SetupId, 'platform' | 'arms' | 'lane'>>> = {
-  platform: 'platform',
-  'strap-forearm': 'arms',
-  'strap-handstand': 'arms',
-  'strap-shoulder-stand': 'arms',
-  'arm-spacer': 'arms',
-  'forearm-L': 'lane',
-  'hand-kick': 'lane',
-  'hand-L': 'lane',
-  'forearm-kick': 'lane',
-  'bolster-lean': 'lane',
-  box: 'lane',
-};
-
 /** The view from above, or `null` where the side view says it all. */
 export function drawTopView(input: TopInput): Scene | null {
-  const view = viewOf[input.recipe];
+  const view = getSetup(input.recipe).topView;
   if (view === undefined) return null;
   const drawn = { platform: drawPlatform, arms: drawArms, lane: drawLane }[view](input);
   return { widthPx: sheet.widthPx, heightPx: sheet.heightPx, ...drawn };
@@ -109,13 +94,14 @@ function drawLane({ distances, body, units }: TopInput): Drawn {
 
 /** Two arms side by side, seen along them: the loop round them, or the blocks between. */
 function drawArms({ distances, body, spacer, units }: TopInput): Drawn {
-  const { shoulderJointWidth, outerShoulderWidth, upperArmThickness } = body.lengths;
+  const { upperArmThickness } = body.lengths;
   const loop = find(distances, 'strapLoop');
   const gap = find(distances, 'spacerGap');
+  // As far apart as the loop or the space between listed holds them.
   const apart =
-    loop && loop.why.includes('outer shoulder')
-      ? outerShoulderWidth - upperArmThickness
-      : shoulderJointWidth;
+    loop !== undefined
+      ? (loop.metres - Math.PI * upperArmThickness) / 2
+      : (gap?.metres ?? 0) + upperArmThickness;
   const pxPerM = 420;
   const middleX = sheet.widthPx / 2;
   const frame = makeFrame(pxPerM, middleX, 84);
