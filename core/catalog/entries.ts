@@ -98,6 +98,11 @@ export const ownCheckSchema = z.strictObject({
   byBase: z.literal(true).optional(),
   isSafety: z.literal(true).optional(),
   timedTogether: z.literal(true).optional(),
+  /** What taking it loads, for the reserves of the evening. */
+  loads: loads.optional(),
+  isLevel: z.literal(true).optional(),
+  /** The teacher's alone: assistants are not sent it. */
+  isPrivate: z.literal(true).optional(),
   most: z.number().positive().max(3600),
 });
 

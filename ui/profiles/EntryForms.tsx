@@ -20,7 +20,15 @@ import { ladderIds, ladderTable, type LadderId } from '@/core/catalog/stage';
 import { stillIds, stillTable } from '@/core/shapes/stills';
 import { keepEntryAction } from '@/server/studioActions';
 import { showProblems, showSaved } from '@/ui/person/notices';
-import { keyFor, toCheckSpec, toStageSpec, type CheckForm, type StageForm } from './entrySpec';
+import {
+  keyFor,
+  toCheckSpec,
+  toDrillSpec,
+  toStageSpec,
+  type CheckForm,
+  type DrillForm,
+  type StageForm,
+} from './entrySpec';
 import classes from './profiles.module.css';
 
 interface Choice {
@@ -173,7 +181,14 @@ function OwnStage({ checks, branches, stages }: EntryFormsProps) {
 function OwnCheck() {
   const form = useForm<CheckForm>({
     mode: 'controlled',
-    initialValues: { label: '', kind: 'hold', bar: 20, validDays: 28, hasSides: false },
+    initialValues: {
+      label: '',
+      kind: 'hold',
+      bar: 20,
+      validDays: 28,
+      hasSides: false,
+      isPrivate: false,
+    },
   });
   const { keep, isSaving } = useKeep('checks', form, toCheckSpec);
   return (
@@ -194,21 +209,15 @@ function OwnCheck() {
         <NumberInput label="Good for, days" min={1} {...form.getInputProps('validDays')} />
       </Group>
       <Switch label="each side" {...form.getInputProps('hasSides', { type: 'checkbox' })} />
+      <Switch
+        label="mine alone: assistants do not see it"
+        {...form.getInputProps('isPrivate', { type: 'checkbox' })}
+      />
       <Button type="submit" loading={isSaving}>
         Add the check
       </Button>
     </form>
   );
-}
-
-interface DrillForm {
-  readonly label: string;
-  readonly how: string;
-  readonly dose: string;
-  readonly minutes: number;
-  readonly serves: readonly string[];
-  readonly regions: readonly Region[];
-  readonly columns: readonly CautionColumn[];
 }
 
 function OwnDrill({ checks }: Pick<EntryFormsProps, 'checks'>) {
@@ -219,17 +228,16 @@ function OwnDrill({ checks }: Pick<EntryFormsProps, 'checks'>) {
       how: '',
       dose: '',
       minutes: 3,
+      sets: 3,
+      seconds: 20,
+      purpose: 'strengthens',
+      isClassOnly: false,
       serves: [],
       regions: [],
       columns: [],
     },
   });
-  const { keep, isSaving } = useKeep('drills', form, ({ regions: loaded, ...rest }) => ({
-    ...rest,
-    loads: Object.fromEntries(loaded.map((region) => [region, 0.5])),
-    pieces: [],
-    purpose: 'strengthens',
-  }));
+  const { keep, isSaving } = useKeep('drills', form, toDrillSpec);
   return (
     <form className={classes.form} onSubmit={keep} noValidate>
       <TextInput label="Name" maxLength={60} {...form.getInputProps('label')} />
@@ -238,6 +246,23 @@ function OwnDrill({ checks }: Pick<EntryFormsProps, 'checks'>) {
         <TextInput label="Dose" maxLength={140} {...form.getInputProps('dose')} />
         <NumberInput label="Minutes" min={1} max={60} {...form.getInputProps('minutes')} />
       </Group>
+      <Group grow>
+        <NativeSelect
+          label="It"
+          data={[
+            { value: 'warms', label: 'warms' },
+            { value: 'strengthens', label: 'strengthens' },
+            { value: 'teaches', label: 'teaches' },
+          ]}
+          {...form.getInputProps('purpose')}
+        />
+        <NumberInput label="Sets" min={1} max={20} {...form.getInputProps('sets')} />
+        <NumberInput label="Seconds each" min={1} max={300} {...form.getInputProps('seconds')} />
+      </Group>
+      <Switch
+        label="stays in the room: never sent home"
+        {...form.getInputProps('isClassOnly', { type: 'checkbox' })}
+      />
       <MultiSelect
         label="Serves"
         searchable

@@ -59,7 +59,14 @@ describe('entries from the forms', () => {
   it.each(['hold', 'reps', 'pass', 'measure'] as const)(
     'are checks the catalog takes: %s',
     (kind) => {
-      const spec = toCheckSpec({ label: 'Mine', kind, bar: 3, validDays: 28, hasSides: true });
+      const spec = toCheckSpec({
+        label: 'Mine',
+        kind,
+        bar: 3,
+        validDays: 28,
+        hasSides: true,
+        isPrivate: true,
+      });
       expect(ownCheckSchema.safeParse(spec).success).toBe(true);
       const { problems } = layOver({
         ...noEntries,

@@ -72,12 +72,13 @@ export interface CheckForm {
   readonly bar: number;
   readonly validDays: number;
   readonly hasSides: boolean;
+  readonly isPrivate: boolean;
 }
 
 /** Holds and counts may go to eight times the bar before it is taken for a slip. */
 const roomAbove = 8;
 
-export function toCheckSpec({ label, kind, bar, validDays, hasSides }: CheckForm) {
+export function toCheckSpec({ label, kind, bar, validDays, hasSides, isPrivate }: CheckForm) {
   const scoring =
     kind === 'pass'
       ? { kind, passes: bar, days: Math.min(bar, 2) }
@@ -92,6 +93,34 @@ export function toCheckSpec({ label, kind, bar, validDays, hasSides }: CheckForm
     voidedBy: [],
     ...(hasSides ? { hasSides: true } : {}),
     ...(kind === 'hold' ? { timedTogether: true } : {}),
+    ...(isPrivate ? { isPrivate: true } : {}),
     most: kind === 'pass' ? 1 : Math.min(3600, Math.max(10, bar * roomAbove)),
+  };
+}
+
+export interface DrillForm {
+  readonly label: string;
+  readonly how: string;
+  readonly dose: string;
+  readonly minutes: number;
+  readonly sets: number;
+  readonly seconds: number;
+  readonly purpose: 'warms' | 'strengthens' | 'teaches';
+  readonly isClassOnly: boolean;
+  readonly serves: readonly string[];
+  readonly regions: readonly Region[];
+  readonly columns: readonly CautionColumn[];
+}
+
+/** What an own drill loads: as much as most that ship. */
+const usualDrillLoad = 0.5;
+
+export function toDrillSpec({ regions, sets, seconds, isClassOnly, ...rest }: DrillForm) {
+  return {
+    ...rest,
+    work: { sets, seconds },
+    ...(isClassOnly ? { isClassOnly: true } : {}),
+    loads: Object.fromEntries(regions.map((region) => [region, usualDrillLoad])),
+    pieces: [],
   };
 }

@@ -16,5 +16,5 @@ export function renderUi(element: ReactElement): RenderResult & { readonly user:
       </MantineProvider>
     ),
   });
-  return { ...shown, user: userEvent.setup() };
+  return { ...shown, user: userEvent.setup({ delay: null }) };
 }

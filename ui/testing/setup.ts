@@ -1,5 +1,6 @@
 /** What the component tests need of a browser that their stand-in does not have. */
 import '@testing-library/jest-dom';
+
 import { TextDecoder, TextEncoder } from 'node:util';
 
 class NoObserver {
@@ -25,3 +26,6 @@ Object.defineProperty(window, 'matchMedia', {
   }),
 });
 Element.prototype.scrollIntoView = () => undefined;
+
+// A shared machine stalls now and then: patience, never a second try.
+jest.setTimeout(60_000);
