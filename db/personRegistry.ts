@@ -9,7 +9,7 @@ import type { StudioPerson } from '@/core/cli/studioFile';
 import type { Day } from '@/core/units/day';
 import type { Db } from './open';
 import * as schema from './schema';
-import type { person} from './schema';
+import type { person } from './schema';
 import { upsideTime } from './schema';
 
 type PersonRecord = typeof person.$inferSelect;

@@ -9,6 +9,7 @@ import { drawStill } from '@/core/drawing/still';
 import { toSvgFile } from '@/core/drawing/svg';
 import type { ShapeId } from '@/core/shapes/postures';
 import type { Dial } from '@/core/shapes/dials';
+import { beyondSentences } from '@/core/shapes/posed';
 import { getDials } from '@/core/shapes/values';
 import { stillIds, stillTable, type StillId } from '@/core/shapes/stills';
 import { formatHeight, formatLength, type LengthUnits } from '@/core/units/length';
@@ -182,7 +183,7 @@ export function BenchScreen({ view, firstPersonId, firstFamily }: BenchScreenPro
             </div>
           ))}
         </dl>
-        {loads?.notes.map((note) => (
+        {[...(loads?.notes ?? []), ...(loads ? beyondSentences(loads) : [])].map((note) => (
           <p key={note} className={classes.note}>
             {note}
           </p>

@@ -1,12 +1,10 @@
 import { format, parseISO } from 'date-fns';
 import { alternativeTable } from '@/core/catalog/alternatives';
-import { poseStage, toDrawn, type DrawnStage } from '@/core/drawing/stageSide';
+import { toDrawn } from '@/core/drawing/stageSide';
 import { forearmKickSetup, type ForearmKickSetup } from '@/core/setups/forearmKick';
 import { getSetup } from '@/core/setups/registry';
-import type { SetupInput, SetupResult } from '@/core/setups/setup';
 import { solveStage } from '@/core/setups/solveStage';
-import { beyondSentences } from '@/core/shapes/posed';
-import { formatLength, type LengthUnits } from '@/core/units/length';
+import type { LengthUnits } from '@/core/units/length';
 import type { Day } from '@/core/units/day';
 import type { Judgement } from '@/server/judgement';
 import { SceneView } from '@/ui/drawing/SceneView';
@@ -15,6 +13,7 @@ import { VerdictMark, verdictWords } from '@/ui/marks/VerdictMark';
 import { drawTonight, stageOf } from './StageDrawing';
 import { DistanceTable } from './DistanceTable';
 import { PropList } from './PropList';
+import { listBeyond, SetupFigures } from './SetupFigures';
 import { cardPrintScale, cardPxPerM } from './scale';
 import classes from './card.module.css';
 
@@ -62,6 +61,8 @@ type BodyProps = Omit<SetupCardProps, 'date'>;
 
 function AlternativeBody({ judgement, units }: BodyProps) {
   const alternative = judgement.verdict.alternative!;
+  const drawn = toDrawn(alternative);
+  const result = solveStage(judgement.setupInput, drawn);
   const scene = drawTonight(judgement, { pxPerM: cardPxPerM, units, detail: 'card' });
   return (
     <div className={classes.instead}>
@@ -72,7 +73,16 @@ function AlternativeBody({ judgement, units }: BodyProps) {
       />
       <div>
         <p>{alternativeTable[alternative].how}</p>
-        <Figures result={solveStage(judgement.setupInput, toDrawn(alternative))} units={units} />
+        {result && (
+          <SetupFigures
+            input={judgement.setupInput}
+            stage={drawn}
+            result={result}
+            units={units}
+            listClass={classes.ways}
+            noteClass={classes.note}
+          />
+        )}
       </div>
     </div>
   );
@@ -99,14 +109,24 @@ function StageBody({ judgement, units }: BodyProps) {
         ) : (
           <>
             <p className={classes.note}>{stage.how}</p>
-            <Figures result={setup} units={units} />
+            {setup && (
+              <SetupFigures
+                input={setupInput}
+                stage={stage}
+                result={setup}
+                units={units}
+                listClass={classes.ways}
+                noteClass={classes.note}
+              />
+            )}
           </>
         )}
-        {beyondOf(setupInput, stage, setup).map((sentence) => (
-          <p key={sentence} className={classes.note}>
-            {sentence}
-          </p>
-        ))}
+        {(isKick || setup === null) &&
+          listBeyond(setupInput, stage, setup).map((sentence) => (
+            <p key={sentence} className={classes.note}>
+              {sentence}
+            </p>
+          ))}
         {watch.length > 0 && <p className={classes.note}>Take care: {watch.join('; ')}.</p>}
         <h2>Before weight goes on</h2>
         <ul>
@@ -139,45 +159,6 @@ function KickBody({
       <DistanceTable setup={setup} units={units} />
       <PropList setup={setup} units={units} />
       {[...setup.cautions, ...setup.notes].map((sentence) => (
-        <p key={sentence} className={classes.note}>
-          {sentence}
-        </p>
-      ))}
-    </>
-  );
-}
-
-/** Where the shape asks more of shoulders or legs than was measured. */
-function beyondOf(input: SetupInput, stage: DrawnStage, result: SetupResult | null): string[] {
-  const loads = poseStage(input, stage, result)?.loads;
-  return loads ? beyondSentences(loads) : [];
-}
-
-/** What is measured for a stage other than the kick; nothing where nothing is. */
-function Figures({
-  result,
-  units,
-}: {
-  readonly result: SetupResult | null;
-  readonly units: LengthUnits;
-}) {
-  if (result === null) return null;
-  const { distances, cautions, notes } = result;
-  return (
-    <>
-      <dl className={classes.ways}>
-        {distances.map(({ id, label, metres, basis, found }) => (
-          <div key={id} style={{ display: 'contents' }}>
-            <dt>{label}</dt>
-            <dd>
-              {basis === 'estimated' ? '~' : ''}
-              {metres < 0 ? 'none' : formatLength(metres, units)}
-              {found === undefined ? '' : ', found by trying'}
-            </dd>
-          </div>
-        ))}
-      </dl>
-      {[...cautions, ...notes].map((sentence) => (
         <p key={sentence} className={classes.note}>
           {sentence}
         </p>

@@ -33,6 +33,7 @@ export function HomeSheet({ view }: { readonly view: HomeView }) {
             {item.wall && (
               <p>
                 {item.wall.label}: <strong>{formatLength(item.wall.metres, units)}</strong>
+                {item.wall.isFound && ', found by trying'}
               </p>
             )}
             {item.standIns.length > 0 && (

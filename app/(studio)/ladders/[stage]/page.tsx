@@ -1,3 +1,4 @@
+import { SetupFigures } from '@/ui/card/SetupFigures';
 import { Title } from '@mantine/core';
 import Link from 'next/link';
 import { notFound } from 'next/navigation';
@@ -5,7 +6,6 @@ import { faultTable } from '@/core/catalog/checks';
 import { cautionColumns } from '@/core/catalog/cautions';
 import { regionTable, type Region } from '@/core/catalog/regions';
 import { ladderTable } from '@/core/catalog/stage';
-import { formatLength } from '@/core/units/length';
 import { readPersonId } from '@/server/personId';
 import { readRungPage, type RungPageView } from '@/server/rungPage';
 import { LinkButton } from '@/ui/layout/LinkButton';
@@ -68,26 +68,22 @@ async function RungPage({ params, searchParams }: RungPageProps) {
   );
 }
 
-function Distances({ view: { recipe, settings } }: { readonly view: RungPageView }) {
+function Distances({
+  view: { recipe, setupInput, stage, settings },
+}: {
+  readonly view: RungPageView;
+}) {
   return (
     <>
       <h2>Set-up</h2>
-      <dl className={classes.facts}>
-        {recipe!.distances.map(({ id, label, metres, basis }) => (
-          <div key={id} style={{ display: 'contents' }}>
-            <dt>{label}</dt>
-            <dd>
-              {basis === 'estimated' ? '~' : ''}
-              {formatLength(metres, settings.units)}
-            </dd>
-          </div>
-        ))}
-      </dl>
-      {[...recipe!.cautions, ...recipe!.notes].map((sentence) => (
-        <p key={sentence} className={classes.hint}>
-          {sentence}
-        </p>
-      ))}
+      <SetupFigures
+        input={setupInput}
+        stage={stage.spec}
+        result={recipe!}
+        units={settings.units}
+        listClass={classes.facts}
+        noteClass={classes.hint}
+      />
     </>
   );
 }
@@ -117,7 +113,9 @@ function Facts({ view: { stage, gate, before, after } }: { readonly view: RungPa
         </>
       )}
       <dt>Does not count if</dt>
-      <dd>{spec.faults.length === 0 ? '—' : spec.faults.map((f) => faultTable[f].label).join(', ')}</dd>
+      <dd>
+        {spec.faults.length === 0 ? '—' : spec.faults.map((f) => faultTable[f].label).join(', ')}
+      </dd>
       <dt>Step down</dt>
       <dd>{spec.stepDown}</dd>
       <dt>Assist</dt>
