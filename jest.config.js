@@ -31,13 +31,14 @@ export default {
       displayName: 'computation',
       testEnvironment: 'node',
       testMatch: ['**/*.test.ts'],
+      setupFilesAfterEnv: ['<rootDir>/scripts/testPatience.js'],
     },
     {
       ...shared,
       displayName: 'components',
       testEnvironment: 'jsdom',
       testMatch: ['**/*.test.tsx'],
-      setupFilesAfterEnv: ['<rootDir>/ui/testing/setup.ts'],
+      setupFilesAfterEnv: ['<rootDir>/scripts/testPatience.js', '<rootDir>/ui/testing/setup.ts'],
     },
   ],
 };

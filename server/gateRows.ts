@@ -1,4 +1,11 @@
-import type { BaseId, CheckKey, CheckSpec, FaultId } from '@/core/catalog/checks';
+import {
+  getCheck,
+  isShippedCheck,
+  type BaseId,
+  type CheckKey,
+  type CheckSpec,
+  type FaultId,
+} from '@/core/catalog/checks';
 import type { CheckDemand, Demand } from '@/core/catalog/demand';
 import type { School } from '@/core/catalog/school';
 import type { GateItem } from '@/core/ladder/gate';
@@ -23,7 +30,17 @@ export interface GateRow {
   readonly hasSides: boolean;
   readonly voidedBy: readonly FaultId[];
   readonly isAtDoor: boolean;
+  /** How it is taken; absent for a check of the teacher's own. */
+  readonly method?: string;
+  /** What each level is called, from 0 on. */
+  readonly levels?: readonly string[];
 }
+
+/** What is said of a check wherever it is recorded. */
+const wordsOf = (check: CheckKey, { levels }: CheckSpec): Pick<GateRow, 'method' | 'levels'> => ({
+  ...(isShippedCheck(check) ? { method: getCheck(check).method } : {}),
+  ...(levels === undefined ? {} : { levels }),
+});
 
 const measureUnits = {
   cm: ' cm',
@@ -111,6 +128,7 @@ export function toGateRow(item: GateItem, school: School): GateRow {
     hasSides: spec.hasSides ?? false,
     voidedBy: spec.voidedBy,
     isAtDoor: item.isAtDoor === true,
+    ...wordsOf(recorded.check, spec),
   };
 }
 
@@ -128,5 +146,6 @@ export function rowOf(check: CheckKey, base: BaseId | null, spec: CheckSpec): Ga
     hasSides: spec.hasSides ?? false,
     voidedBy: spec.voidedBy,
     isAtDoor: false,
+    ...wordsOf(check, spec),
   };
 }

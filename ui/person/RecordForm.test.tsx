@@ -98,6 +98,12 @@ describe('recording a check', () => {
     expect(chips()).toBeGreaterThan(few + 8);
   });
 
+  it('says how it is taken, and what each level is called', () => {
+    show(row({ method: 'From behind, hips level.', levels: ['none', 'one heel'] }));
+    expect(screen.getByText('From behind, hips level.')).toBeInTheDocument();
+    expect(screen.getByText('0 none · 1 one heel')).toBeInTheDocument();
+  });
+
   it('of a pass takes a word instead of a figure', async () => {
     const { user, onRecorded } = show(
       row({ valueKind: 'pass', hasSides: false, check: 'crown-control', label: 'Crown control' }),

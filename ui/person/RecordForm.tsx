@@ -81,6 +81,12 @@ export function RecordForm(props: RecordFormProps) {
 
   return (
     <form className={classes.record} onSubmit={form.onSubmit(save)} noValidate>
+      {row.method && <p className={classes.hint}>{row.method}</p>}
+      {row.levels && (
+        <p className={classes.hint}>
+          {row.levels.map((words, level) => `${level} ${words}`).join(' · ')}
+        </p>
+      )}
       <Group align="flex-start" gap="md">
         {row.valueKind === 'pass' ? (
           <SegmentedControl

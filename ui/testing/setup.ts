@@ -26,6 +26,3 @@ Object.defineProperty(window, 'matchMedia', {
   }),
 });
 Element.prototype.scrollIntoView = () => undefined;
-
-// A shared machine stalls now and then: patience, never a second try.
-jest.setTimeout(60_000);
