@@ -8,6 +8,7 @@ import type { PreparedClass, PreparedPerson } from '@/core/compose/prepared';
 import type { School } from '@/core/catalog/school';
 import {
   hideChecks,
+  isPrivateCheck,
   planForAssistant,
   preparedForAssistant,
   type FloorRole,
@@ -134,14 +135,15 @@ export function makeBundle(db: Db, view: ClassView, plan: PlanFile): FloorBundle
 export function bundleFor(role: FloorRole, bundle: FloorBundle): FloorBundle {
   if (role === 'teacher') return bundle;
   const { course, meeting, school } = bundle;
+  const hide = hideChecks(bundle.checks);
   return {
     uid: bundle.uid,
     revision: bundle.revision,
     startedMs: bundle.startedMs,
     course: { id: course.id, name: course.name },
     meeting,
-    plan: planForAssistant(bundle.plan, hideChecks(bundle.checks)),
-    prepared: preparedForAssistant(bundle.prepared),
+    plan: planForAssistant(bundle.plan, hide),
+    prepared: preparedForAssistant(bundle.prepared, hide),
     members: bundle.members.map(({ id, name, body, consent }) => ({
       id,
       name,
@@ -155,11 +157,7 @@ export function bundleFor(role: FloorRole, bundle: FloorBundle): FloorBundle {
     units: bundle.units,
     breathSeconds: bundle.breathSeconds,
     checks: bundle.checks
-      .filter(
-        ({ check, isPrivate }) =>
-          // Classes that began before the bundle said so are known by the catalog.
-          !isPrivate && !(isShippedCheck(check) && getCheck(check).isPrivate),
-      )
+      .filter((one) => !isPrivateCheck(one))
       .map((one): FloorCheck => ({
         check: one.check,
         label: one.label,

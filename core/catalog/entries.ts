@@ -138,8 +138,6 @@ export const entriesFile = z.strictObject({
   checks: z.record(ownKey, ownCheckSchema).default({}),
 });
 
-export type EntriesFile = z.infer<typeof entriesFile>;
-
 export interface OwnEntries {
   readonly stages: Readonly<Record<string, StageSpec>>;
   readonly branches: Readonly<Record<string, { readonly label: string }>>;

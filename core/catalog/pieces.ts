@@ -354,10 +354,3 @@ export interface PieceCount extends PieceRef {
 
 export const isShippedPiece = (piece: string): piece is ShippedPieceId =>
   Object.hasOwn(pieceTable, piece);
-
-/** A shipped piece's name in a sentence; an own one's key where nothing else is known. */
-export function getPieceLabel(piece: string): string {
-  if (!isShippedPiece(piece)) return piece;
-  const { label } = pieceTable[piece];
-  return label.charAt(0).toLowerCase() + label.slice(1);
-}

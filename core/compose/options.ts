@@ -3,7 +3,7 @@ import { alternativeIds, getAlternative, type AlternativeId } from '../catalog/a
 import type { DrillKey } from '../catalog/drills';
 import { closedRegions, type PainPlace, type RegionLoads } from '../catalog/regions';
 import { getStageIn } from '../catalog/school';
-import type { LadderId, StageKey, StageShape } from '../catalog/stage';
+import type { LadderId, StageKey, StageShape, StageSpec } from '../catalog/stage';
 import { evaluateCautions } from '../caution/evaluate';
 import { isOpenTo } from '../ladder/alternative';
 import { findPainFor, type OpenedCase } from '../ladder/case';
@@ -126,6 +126,8 @@ const resting: PlannedOption = {
 /** Everything one person may do in a round, judged; the last takes nothing. */
 export function listOptions(person: OpenedCase, context: OptionContext): PersonOptions {
   const options: PlannedOption[] = [];
+  // The same shape is offered in every family: its set-up is worked out once.
+  const measured: Measured = new Map();
   const shut: Shut[] = [];
   const seen = new Set<string>();
   const push = (option: PlannedOption) => {
@@ -149,7 +151,7 @@ export function listOptions(person: OpenedCase, context: OptionContext): PersonO
         if (!shut.some((one) => one.stage === stage)) shut.push({ stage, label, why: found });
       } else found.forEach(push);
     }
-    const open = listInstead(family, person, context);
+    const open = listInstead(family, person, context, measured);
     // The one that is offered, and the first ones after it that need no wall, or nothing at all.
     const plain = open.find(({ alongM }) => alongM === undefined);
     const bare = open.find((one) => one.alongM === undefined && one.pieces.length === 0);
@@ -159,7 +161,7 @@ export function listOptions(person: OpenedCase, context: OptionContext): PersonO
   }
   push(resting);
   const [family] = context.families;
-  const fallbacks = family === undefined ? [] : listInstead(family, person, context);
+  const fallbacks = family === undefined ? [] : listInstead(family, person, context, measured);
   return { options: withFallbacks(options), fallbacks, shut };
 }
 
@@ -274,10 +276,32 @@ function listInstead(
   family: LadderId,
   person: OpenedCase,
   context: OptionContext,
+  measured: Measured,
 ): PlannedOption[] {
   return alternativeIds
     .filter((id) => isOpenTo(id, family, person))
-    .map((id) => toAlternative(id, family, person, context));
+    .map((id) => toAlternative(id, family, person, context, measured));
+}
+
+/** What is set out for each alternative, as far as it was worked out. */
+type Measured = Map<AlternativeId, Pick<PlannedOption, 'figures'>>;
+
+function measureInstead(
+  id: AlternativeId,
+  spec: StageSpec | undefined,
+  person: OpenedCase,
+  context: OptionContext,
+  measured: Measured,
+): Pick<PlannedOption, 'figures'> {
+  const known = measured.get(id);
+  if (known !== undefined) return known;
+  const result =
+    spec === undefined
+      ? null
+      : solveStage({ ...toSetupInput(person, context, context.pieces), isBare: true }, spec);
+  const figures = figuresOf(result);
+  measured.set(id, figures);
+  return figures;
 }
 
 function toAlternative(
@@ -285,6 +309,7 @@ function toAlternative(
   family: LadderId,
   person: OpenedCase,
   context: OptionContext,
+  measured: Measured,
 ): PlannedOption {
   const { school } = person;
   const { body } = context;
@@ -311,9 +336,7 @@ function toAlternative(
     heightM: lowShapeM,
     ...(needsWall ? { alongM: lane.alongM, outM: lane.outM } : {}),
     ...(shape === undefined ? {} : { shape }),
-    ...figuresOf(
-      spec === undefined ? null : solveStage(toSetupInput(person, context, context.pieces), spec),
-    ),
+    ...measureInstead(id, spec, person, context, measured),
     props,
     pieces: rowsTaken(props),
     loads,

@@ -3,7 +3,6 @@ import { seededRandom } from '../random';
 import {
   bestWorth,
   listPatterns,
-  scoreAssignment,
   shareOf,
   type Assignment,
   type Pattern,
@@ -84,11 +83,4 @@ function shuffle(list: number[], random: () => number): void {
     const other = Math.floor(random() * (index + 1));
     [list[index], list[other]] = [list[other], list[index]];
   }
-}
-
-export function scoreQuick(problem: RoundsProblem, plan: Assignment): number {
-  return scoreAssignment(
-    plan,
-    problem.people.map((person) => bestWorth(listPatterns(person, problem))),
-  );
 }

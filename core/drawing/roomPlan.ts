@@ -2,7 +2,7 @@
  * The room from above, to scale: walls hatched where they can be used, what blocks the rest, doors
  * with their swing, low spots, and everybody's place with a letter and a name.
  */
-import { floorBefore, wallLength, type Room, type Span, type WallId } from '../room/room';
+import { floorBefore, type Room, type Span, type WallId } from '../room/room';
 import { formatFigure, type LengthUnits } from '../units/length';
 import { levelDimension, uprightDimension } from './dimensions';
 import { drawMark, stripOf, type PlanMark } from './placeMark';
@@ -208,7 +208,3 @@ export function drawRoomPlan(
     sentences,
   };
 }
-
-/** Where along a wall a stretch lies, kept inside it. */
-export const clampStretch = (room: Room, wall: WallId, metres: number): number =>
-  Math.min(wallLength(room, wall), Math.max(0, metres));

@@ -1,7 +1,7 @@
 import type { Body } from '../body/body';
 import { pointsOf } from '../posture/joints';
 import type { Distance } from '../setups/distance';
-import type { PosedShape } from '../shapes/posed';
+import type { Still } from '../shapes/shape';
 import { getStill, type StillId } from '../shapes/stills';
 import { usualOfDials } from '../shapes/values';
 import type { LengthUnits } from '../units/length';
@@ -40,7 +40,7 @@ export function drawStill(id: StillId, body: Body, options: StillOptions): Scene
 export function drawStillPosed(
   label: string,
   body: Body,
-  posed: Omit<PosedShape, 'loads' | 'values'>,
+  posed: Still,
   options: StillOptions,
 ): Scene {
   const { joints, rests, wall, chair, dimensions } = posed;

@@ -200,7 +200,7 @@ describe('an assistant', () => {
   it('is sent where and what, and no word of why', () => {
     const asked = { ...wishes, sore: [{ person: first, place: 'neck' as const }] };
     const plan = planForAssistant(write(asked), hide);
-    const own = preparedForAssistant(prepared);
+    const own = preparedForAssistant(prepared, hide);
     const why = JSON.stringify([
       plan.wishes,
       plan.notes,
@@ -216,6 +216,43 @@ describe('an assistant', () => {
     expect(plan.rounds[0].people.map(({ label }) => label)).toEqual(
       write(asked).rounds[0].people.map(({ label }) => label),
     );
+  });
+
+  it('is told nothing of checks that are the teacher’s alone, shipped or own', () => {
+    const own = hideChecks([{ check: 'own-dizzy', label: 'Dizzy after', isPrivate: true }]);
+    const slot = { isTogether: false, minutes: 1, people: [{ id: '1', why: 'x' }] };
+    const checks = [
+      { ...slot, check: 'own-dizzy', label: 'Dizzy after' },
+      { ...slot, check: 'crown-control', label: 'Crown control' },
+      { ...slot, check: 'hollow-hold', label: 'Hollow hold' },
+    ];
+    const named = (list: readonly { readonly check: string }[]) => list.map(({ check }) => check);
+    expect(named(planForAssistant({ ...write(wishes), checks }, own).checks)).toEqual([
+      'hollow-hold',
+    ]);
+    const withGain = checks.map((one) => ({ ...one, gain: 1 }));
+    expect(named(preparedForAssistant({ ...prepared, checks: withGain }, own).checks)).toEqual([
+      'hollow-hold',
+    ]);
+    const seen = {
+      kind: 'seen',
+      person: '1',
+      value: 1,
+      faults: [],
+      side: null,
+      base: null,
+    } as const;
+    const start = { kind: 'hold-start', hold: 'h', base: null, side: null } as const;
+    const [mine, theirs, hidden, open] = say(
+      { ...seen, check: 'own-dizzy' } as unknown as FloorAct,
+      { ...seen, check: 'push-up-rung' } as unknown as FloorAct,
+      { ...start, people: ['1'], check: 'own-dizzy' },
+      { ...start, people: ['1'], check: 'hollow-hold' },
+    ).map((tap) => tapForAssistant(tap, own)?.act ?? null);
+    expect(mine).toBeNull();
+    expect(theirs).toMatchObject({ check: 'push-up-rung' });
+    expect(hidden).toMatchObject({ kind: 'hold-start', check: null });
+    expect(open).toMatchObject({ check: 'hollow-hold' });
   });
 
   it('hears that somebody was stopped or confirmed at the door, not why or what was asked', () => {

@@ -4,6 +4,7 @@
  * health notes.
  */
 import type { PlanFile } from '../cli/planFile';
+import { getCheck, isShippedCheck } from '../catalog/checks';
 import type { PlannedOption } from '../compose/options';
 import type { PreparedClass } from '../compose/prepared';
 import type { FloorAct, Tap } from './tap';
@@ -33,13 +34,25 @@ export function mayTap(role: FloorRole, { device, act }: Tap): boolean {
   return assistantKinds.includes(act.kind);
 }
 
-/** A name for a check of the day that does not say what it is about. */
-export type Hide = (checkOrLabel: string) => string;
+/** A check as a class carries it. */
+interface CheckOfClass {
+  readonly check: string;
+  readonly label: string;
+  readonly isPrivate?: true;
+}
+
+/** The teacher's alone; classes that began before they said so are known by the catalog. */
+export const isPrivateCheck = ({ check, isPrivate }: Omit<CheckOfClass, 'label'>): boolean =>
+  isPrivate === true || (isShippedCheck(check) && getCheck(check).isPrivate === true);
+
+export interface Hide {
+  /** A name for a check of the day that does not say what it is about. */
+  (checkOrLabel: string): string;
+  readonly isPrivate: (check: string) => boolean;
+}
 
 /** Numbers the checks of the day: that one is confirmed is an assistant's to know, not which. */
-export function hideChecks(
-  checks: readonly { readonly check: string; readonly label: string }[],
-): Hide {
+export function hideChecks(checks: readonly CheckOfClass[]): Hide {
   const names = new Map(
     checks.flatMap(({ check, label }, index) => {
       const name = `ask the teacher ${index + 1}`;
@@ -49,8 +62,16 @@ export function hideChecks(
       ] as const;
     }),
   );
-  return (text) => names.get(text) ?? 'ask the teacher';
+  const hidden = new Set(checks.filter(isPrivateCheck).map(({ check }) => check));
+  return Object.assign((text: string) => names.get(text) ?? 'ask the teacher', {
+    isPrivate: (check: string) => hidden.has(check) || isPrivateCheck({ check }),
+  });
 }
+
+const withoutPrivate = <T extends { readonly check: string }>(
+  checks: readonly T[],
+  hide: Hide,
+): T[] => checks.filter(({ check }) => !hide.isPrivate(check));
 
 type PlanPerson = PlanFile['rounds'][number]['people'][number];
 
@@ -111,13 +132,15 @@ export function planForAssistant(plan: PlanFile, hide: Hide): PlanFile {
       ...(drill === undefined ? {} : { drill }),
       ...(waves === undefined ? {} : { waves }),
     })),
-    checks: plan.checks.map(({ check, label, isTogether, minutes, people }) => ({
-      check,
-      label,
-      isTogether,
-      minutes,
-      people: people.map(({ id }) => ({ id, why: '' })),
-    })),
+    checks: withoutPrivate(plan.checks, hide).map(
+      ({ check, label, isTogether, minutes, people }) => ({
+        check,
+        label,
+        isTogether,
+        minutes,
+        people: people.map(({ id }) => ({ id, why: '' })),
+      }),
+    ),
     spans: plan.spans.map(({ id, wall, fromM, toM, lowestM }) => ({
       id,
       wall,
@@ -218,7 +241,7 @@ export function optionForAssistant(option: PlannedOption): PlannedOption {
   };
 }
 
-export function preparedForAssistant(prepared: PreparedClass): PreparedClass {
+export function preparedForAssistant(prepared: PreparedClass, hide: Hide): PreparedClass {
   const { profile, room, spans, pieces, families, checks, checkMinutes, people } = prepared;
   return {
     profile: { key: profile.key, version: profile.version },
@@ -228,14 +251,16 @@ export function preparedForAssistant(prepared: PreparedClass): PreparedClass {
     families,
     drills: {},
     checkMinutes,
-    checks: checks.map(({ check, label, isTogether, minutes, people: own }) => ({
-      check,
-      label,
-      isTogether,
-      minutes,
-      gain: 0,
-      people: own.map(({ id }) => ({ id, why: '' })),
-    })),
+    checks: withoutPrivate(checks, hide).map(
+      ({ check, label, isTogether, minutes, people: own }) => ({
+        check,
+        label,
+        isTogether,
+        minutes,
+        gain: 0,
+        people: own.map(({ id }) => ({ id, why: '' })),
+      }),
+    ),
     people: people.map(({ id, heightM, options, fallbacks, gone }) => ({
       id,
       heightM,
@@ -264,15 +289,20 @@ export function tapForAssistant(tap: Tap, hide: Hide): Tap | null {
     case 'plan':
       return { ...tap, act: { kind: 'plan', plan: planForAssistant(act.plan, hide) } };
     case 'seen':
+      if (hide.isPrivate(act.check)) return null;
       return { ...tap, act: { ...act, faults: [] } };
     case 'door':
       return { ...tap, act: { ...act, check: hide(act.check) } };
     case 'hold-fault':
       return null;
+    case 'hold-start':
+      // That the clock runs, not what for.
+      return act.check !== null && hide.isPrivate(act.check)
+        ? { ...tap, act: { ...act, check: null } }
+        : tap;
     // What is tapped in front of everybody; a new kind stays here until it is let out by name.
     case 'anchor':
     case 'segment':
-    case 'hold-start':
     case 'hold-down':
     case 'hold-stop':
     case 'hold-settle':

@@ -4,7 +4,7 @@ import { pieceTable } from '../catalog/pieces';
 import { distanceIds, distanceWords, type DistanceId } from './distanceWords';
 import type { KeptDistance } from './kept';
 import { getSetup, homeOf, keptDistances, setupIds, type SetupId } from './registry';
-import { keptFromSaved, savedOfIds } from './saved';
+import { keptFromSaved, savedOfIds, type SavedOf } from './saved';
 import type { SetupInput } from './setup';
 
 const pieces: readonly PieceCount[] = [
@@ -133,6 +133,26 @@ describe('what was kept on the bench', () => {
       { setup: 'hand-L', distance: 'footHeight', metres: 1, on: '2026-11-01', note: 'x' },
       { setup: 'strap-handstand', distance: 'strapLoop', metres: 1, on: '2026-11-02', note: '' },
     ]);
+  });
+
+  it('says nothing by a dial that stands at nothing', () => {
+    const row = (family: SavedOf, values: Record<string, number>) =>
+      keptFromSaved([{ family, values, note: '', savedOn: '2026-11-01' }]);
+    expect(row('dolphin', { elbowToBallM: 1, shoulderLeadM: 0, kneeBendDeg: 0, liftM: 0 })).toEqual(
+      [],
+    );
+    expect(
+      row('plough', { platformM: 0.14, toeSupportM: 0 }).map(({ distance }) => distance),
+    ).toEqual(['platformHeight']);
+    expect(row('dolphin', { liftM: 0.06 })).toMatchObject([
+      { setup: 'forearm-kick', distance: 'forearmLift', metres: 0.06 },
+    ]);
+    const kept = keptDistances(row('dolphin', { liftM: 0.06 }));
+    expect(
+      getSetup('head-clearance')
+        .solve({ ...usual, kept })
+        .distances.find(({ id }) => id === 'forearmLift')!.metres,
+    ).toBe(0.06);
   });
 
   it('is told apart by its name: no shape is called like a set-up', () => {

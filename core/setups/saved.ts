@@ -36,8 +36,10 @@ export function keptFromSaved(rows: readonly Saved[]): KeptDistance[] {
     const { dials, setups } = getShape(family);
     const [main] = setups;
     if (main === undefined) return [];
-    return dials.flatMap(({ is, parameter }) =>
-      is === undefined ? [] : keep(main, is, values[parameter]),
-    );
+    return dials.flatMap(({ is, parameter }) => {
+      const metres = values[parameter];
+      // A dial at nothing says that nothing was put there, not that nothing is needed.
+      return is === undefined || metres === undefined || metres <= 0 ? [] : keep(main, is, metres);
+    });
   });
 }

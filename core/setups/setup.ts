@@ -26,6 +26,8 @@ export interface SetupInput extends Ranges {
   readonly settings?: ProfileSettings;
   readonly pieces: readonly PieceCount[];
   readonly kept?: KeptDistances;
+  /** Only the distances are wanted: no stack is looked for. */
+  readonly isBare?: true;
 }
 
 /** One set-up: its distances, what is stacked, and what to say with it. */

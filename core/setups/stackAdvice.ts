@@ -1,9 +1,20 @@
 import { specOf } from '../catalog/pieces';
 import { findBorrow, findStack, type Stack, type StackRequest } from '../pieces/stack';
-import { cm } from './setup';
+import { cm, type SetupInput } from './setup';
+
+const noStack: Stack = {
+  found: false,
+  heightM: null,
+  layers: [],
+  nearest: { below: null, above: null },
+};
 
 /** The stack for a height, and what to say when these pieces cannot make it. */
-export function adviseStack(request: StackRequest): { stack: Stack; cautions: string[] } {
+export function adviseStack(
+  { isBare }: Pick<SetupInput, 'isBare'>,
+  request: StackRequest,
+): { stack: Stack; cautions: string[] } {
+  if (isBare) return { stack: noStack, cautions: [] };
   const stack = findStack(request);
   if (stack.found) return { stack, cautions: [] };
   const { below, above } = stack.nearest;

@@ -10,20 +10,14 @@ import type { DialValues } from './dials';
 import { computeLoads, type Loads, type MeasuredRanges } from './loads';
 import type { ShapeId } from './postures';
 import { getShape } from './registry';
-import type { ChairPlace, Placed, Rest, ShapeDimension, WallFace } from './shape';
+import type { Placed, Still, WallFace } from './shape';
 import { getStill, type StillId } from './stills';
 import { getDials, toPosture, valuesFrom } from './values';
 
 /** The nearest shape that can be drawn at a person's own size. */
 export type ShapeRef = { readonly family: ShapeId } | { readonly still: StillId };
 
-export interface PosedShape {
-  readonly joints: FigureJoints;
-  readonly isOnBack: boolean;
-  readonly wall?: WallFace;
-  readonly chair?: ChairPlace;
-  readonly rests: readonly Rest[];
-  readonly dimensions: readonly ShapeDimension[];
+export interface PosedShape extends Still {
   /** What the model says of it; `null` for a shape without loads. */
   readonly loads: Loads | null;
   /** The numbers it was solved from. */
@@ -46,11 +40,7 @@ export function headUp(joints: FigureJoints): FigureJoints {
 }
 
 /** A shape with loads where its pose is, with its wall and everything it rests on. */
-export function placeLoaded(
-  body: Body,
-  family: ShapeId,
-  { pose }: Loads,
-): Omit<PosedShape, 'loads' | 'values'> {
+export function placeLoaded(body: Body, family: ShapeId, { pose }: Loads): Still {
   const shape = getShape(family);
   const joints = headUp(pose.joints);
   const wall: WallFace | undefined = pose.wall

@@ -69,12 +69,14 @@ function startValues(
 ): DialValues {
   const setups = view.people.find(({ id }) => id === personId)?.setups ?? [];
   const saved = setups.filter((setup) => setup.family === family).at(-1);
-  const [main] = getShape(family).setups;
   const input = benchInput(view, personId, body);
-  const distances = main === undefined ? [] : getSetup(main).solve(input).distances;
+  // The main one first: of two that measure the same, its figure counts.
+  const distances = getShape(family).setups.flatMap(
+    (setup) => getSetup(setup).solve({ ...input, isBare: true }).distances,
+  );
   const solved = valuesFrom(getDials(family), body, distances);
   // What no set-up measures stays as it was kept; the rest has its newest figure from there.
-  const whole = Object.fromEntries(
+  return Object.fromEntries(
     getDials(family).map(({ parameter, unit, low, high, is }) => {
       const isSolved = is !== undefined && distances.some(({ id }) => id === is);
       const value = (isSolved ? undefined : saved?.values[parameter]) ?? solved[parameter];
@@ -85,7 +87,6 @@ function startValues(
       ];
     }),
   );
-  return whole;
 }
 
 function trySolve(

@@ -19,7 +19,7 @@ export function blockWays(
     ...input,
     pieces: input.pieces.filter((one) => specOf(one).kind !== 'block'),
   };
-  const bare = solve(free);
+  const bare = solve({ ...free, isBare: true });
   const { strap } = forearmKickSetup(free);
   const faces = (block?.faces ?? []).map(({ metres: _, ...face }): PieceCount => ({
     ...face,

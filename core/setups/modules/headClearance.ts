@@ -20,7 +20,7 @@ export const headClearance: Setup = {
     const has = measure('headClearance', clearance);
     const lift = measure('forearmLift', (l) => Math.max(0, leastClearanceM - clearance(l)));
     if (lift.metres === 0) return { distances: [has, lift], cautions: [], notes: [] };
-    const { stack, cautions } = adviseStack({
+    const { stack, cautions } = adviseStack(input, {
       targetM: lift.metres,
       footprintM: [elbowsApart(input).outerElbowM(body.lengths), body.lengths.forearm],
       pieces: pieces.filter((one) => specOf(one).isFirm),

@@ -20,7 +20,7 @@ export const liftedTuck: Setup = {
       };
     }
     // The same under each hand: half the pieces make one of the two.
-    const { stack, cautions } = adviseStack({
+    const { stack, cautions } = adviseStack(input, {
       targetM: height.metres,
       toleranceM: 0.03,
       footprintM: [0.15, 0.09],

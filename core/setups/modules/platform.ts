@@ -4,7 +4,6 @@ import { profileTable, type PlatformMethod } from '../../catalog/profiles';
 import { chairSize } from '../../posture/chair';
 import { radians } from '../../posture/geometry';
 import { legLengthM } from '../../posture/pose';
-import { neckLeverM } from '../../posture/supine';
 import { following } from '../distance';
 import { cm, measuring, metresOf, type Setup } from '../setup';
 import { platformShares } from '../shares';
@@ -110,6 +109,3 @@ export const platform: Setup = {
   exit: 'Roll down, one vertebra at a time; head quiet',
   topView: 'platform',
 };
-
-/** The highest platform this neck allows, metres. */
-export const highestPlatformM = neckLeverM;

@@ -28,9 +28,10 @@ export function platformHeight(input: SetupInput) {
   return { height, tooHigh };
 }
 
-export function stackForPlatform({ body, pieces }: SetupInput, heightM: number) {
+export function stackForPlatform(input: SetupInput, heightM: number) {
+  const { body, pieces } = input;
   const { outerShoulderWidth, upperArm } = body.lengths;
-  return adviseStack({
+  return adviseStack(input, {
     targetM: heightM,
     footprintM: [outerShoulderWidth + overM, upperArm + overM],
     pieces,

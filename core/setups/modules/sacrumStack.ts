@@ -28,7 +28,7 @@ export const sacrumStack: Setup = {
         notes: [],
       };
     }
-    const { stack, cautions } = adviseStack({
+    const { stack, cautions } = adviseStack(input, {
       targetM: height.metres,
       footprintM: [0.28, 0.18],
       pieces: input.pieces,

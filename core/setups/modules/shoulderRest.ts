@@ -22,7 +22,7 @@ export const shoulderRest: Setup = {
     const half = (rules.bladeShare / 2) * body.heightM;
     const target = measure('stackHeight', (l) => l.upperArm + half);
     // Low block and pair are blocks of one column, half a block wide enough for the upper back.
-    const { stack, cautions } = adviseStack({
+    const { stack, cautions } = adviseStack(input, {
       targetM: target.metres,
       toleranceM: half,
       footprintM: [0.14, 0.09],
