@@ -4,24 +4,56 @@ import { createTypeScriptImportResolver } from 'eslint-import-resolver-typescrip
 import importX from 'eslint-plugin-import-x';
 import tseslint from 'typescript-eslint';
 
-/** Folders point one way: app -> ui, server -> db, core. What a folder may not reach for. */
-const layer = (folder, forbidden) => ({
+/**
+ * Folders point one way: app -> features -> design, server -> db -> core. What the files of a
+ * folder may not reach for.
+ */
+const layer = (folder, forbidden, more = []) => ({
   files: [`${folder}/**/*.{ts,tsx}`],
-  ignores: ['**/*.test.ts'],
+  ignores: ['**/*.test.{ts,tsx}', '**/testing/**'],
   rules: {
     'no-restricted-imports': [
       'error',
       {
-        patterns: forbidden.map((name) => ({
-          group: [`@/${name}/*`, `@/${name}`, `../${name}/*`, `../../${name}/*`],
-          message: `${folder} does not depend on ${name}.`,
-        })),
+        patterns: [
+          ...forbidden.map((name) => ({
+            group: [`@/${name}/**`, `@/${name}`, `../${name}/**`, `../../${name}/**`],
+            message: `${folder} does not depend on ${name}.`,
+          })),
+          ...more,
+        ],
       },
     ],
   },
 });
 
-const outside = ['app', 'ui', 'server', 'db', 'demo', 'workers'];
+const outside = ['app', 'features', 'design', 'server', 'db', 'demo', 'workers'];
+
+/** How a screen looks is its own; what several share lies in design. */
+const noForeignStyles = {
+  group: ['@/features/**/*.css', '../../**/*.css'],
+  message: 'One feature does not wear the styles of another: move them to design.',
+};
+
+/** What runs in the browser: it sees the server through actions and through types alone. */
+const inBrowser = {
+  files: ['features/**/*.tsx', 'features/**/use*.ts', 'design/**/*.{ts,tsx}'],
+  ignores: ['**/*.test.{ts,tsx}', '**/testing/**'],
+  rules: {
+    '@typescript-eslint/no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          {
+            group: ['@/db/**', 'better-sqlite3', 'drizzle-orm'],
+            allowTypeImports: true,
+            message: 'A screen asks the server.',
+          },
+        ],
+      },
+    ],
+  },
+};
 
 export default tseslint.config(
   { ignores: ['node_modules', '.next', 'next-env.d.ts', 'test-results', 'db/migrations'] },
@@ -85,12 +117,13 @@ export default tseslint.config(
       ],
     },
   },
-  layer('db', ['app', 'ui', 'server', 'demo', 'workers']),
-  layer('server', ['app', 'ui', 'demo']),
-  layer('ui', ['app', 'db', 'demo']),
-  layer('demo', ['app', 'ui', 'server']),
+  layer('db', ['app', 'features', 'design', 'server', 'demo', 'workers']),
+  layer('server', ['app', 'features', 'design', 'demo']),
+  layer('features', ['app', 'demo'], [noForeignStyles]),
+  layer('design', ['app', 'features', 'db', 'demo']),
+  layer('demo', ['app', 'features', 'design', 'server']),
   {
-    files: ['{app,ui,server,demo}/**/*.{ts,tsx}'],
+    files: ['{app,features,design,server,demo}/**/*.{ts,tsx}'],
     // Tests look into the file itself: what is deleted must be gone there.
     ignores: ['**/*.test.ts'],
     rules: {
@@ -105,4 +138,5 @@ export default tseslint.config(
       ],
     },
   },
+  inBrowser,
 );

@@ -38,7 +38,7 @@ export default {
       displayName: 'components',
       testEnvironment: 'jsdom',
       testMatch: ['**/*.test.tsx'],
-      setupFilesAfterEnv: ['<rootDir>/scripts/testPatience.js', '<rootDir>/ui/testing/setup.ts'],
+      setupFilesAfterEnv: ['<rootDir>/scripts/testPatience.js', '<rootDir>/design/testing/setup.ts'],
     },
   ],
 };

@@ -2,9 +2,9 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { NextRequest } from 'next/server';
-import { readAsker } from './server/asker';
+import { readAsker } from '@/server/network/asker';
 import { proxy } from './proxy';
-import { createPairing, joinDevice } from './server/devices';
+import { createPairing, joinDevice } from '@/server/network/devices';
 
 const call = (method: string, headers: Record<string, string>, url = 'http://localhost:3000/') =>
   proxy(new NextRequest(url, { method, headers: { host: 'localhost:3000', ...headers } }));

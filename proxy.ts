@@ -1,7 +1,7 @@
 import { NextResponse, type NextRequest } from 'next/server';
-import { askerHeader, nobody, writeAsker, type Asker } from './server/asker';
+import { askerHeader, nobody, writeAsker, type Asker } from '@/server/network/asker';
 import { deskCookie, findAtDesk, noteAtDesk } from './server/desk/desk';
-import { findDeviceBy } from './server/devices';
+import { findDeviceBy } from '@/server/network/devices';
 import { findTrouble } from './server/database';
 import {
   deviceCookie,
@@ -11,7 +11,7 @@ import {
   isOpenAtDesk,
   readHost,
   ruleOn,
-} from './server/doorRules';
+} from '@/server/network/doorRules';
 
 const ownHosts = ['localhost', '127.0.0.1', '[::1]'];
 

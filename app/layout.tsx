@@ -2,15 +2,15 @@ import '@mantine/core/styles.css';
 import '@mantine/notifications/styles.css';
 import '@fontsource-variable/atkinson-hyperlegible-next/wght.css';
 import '@fontsource-variable/besley/wght.css';
-import './tokens.css';
-import './global.css';
+import '@/design/tokens.css';
+import '@/design/global.css';
 
 import { ColorSchemeScript, mantineHtmlProps, MantineProvider } from '@mantine/core';
 import { Notifications } from '@mantine/notifications';
 import type { Metadata, Viewport } from 'next';
 import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
-import { theme } from '@/ui/theme';
+import { theme } from '@/design/theme';
 
 export const metadata: Metadata = {
   title: { default: 'Levitar', template: '%s · Levitar' },

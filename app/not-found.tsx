@@ -1,6 +1,6 @@
 import { Title } from '@mantine/core';
 import Link from 'next/link';
-import { Page } from '@/ui/layout/Page';
+import { Page } from '@/design/Page';
 
 export const metadata = { title: 'Not found' };
 

@@ -1,28 +1,22 @@
 'use server';
 
 import { seedDemo } from '@/demo/course';
-import { clearStudio } from '@/server/clearStudio';
+import { clearStudio, isStudioEmpty } from '@/features/tonight/clearStudio';
+import { action } from '@/server/action';
 import { copyBeforeIfPossible } from '@/server/copies/copies';
-import { today } from '@/server/clock';
-import { database } from '@/server/database';
-import { refuse, done, type Outcome } from '@/server/result';
-import { run } from '@/server/run';
-import { isStudioEmpty } from '@/server/clearStudio';
+import { done, refuse, type Outcome } from '@/server/result';
+import { change } from '@/server/useCase';
 
 /** Fills an empty studio with the made-up one; no restart. */
-export async function startDemoAction(): Promise<Outcome> {
-  return run(() => {
-    if (!isStudioEmpty())
+export const startDemoAction = action(
+  change([], ({ db, today }): Outcome => {
+    if (!isStudioEmpty()) {
       return refuse({ form: 'There is something here already; clear it first.' });
-    seedDemo(database(), today());
+    }
+    seedDemo(db, today);
     return done(undefined);
-  });
-}
+  }),
+);
 
 /** Empties the studio after its people were counted out by whoever asked. */
-export async function clearStudioAction(people: number): Promise<Outcome> {
-  return run(async () => {
-    await copyBeforeIfPossible('deletion');
-    return clearStudio(people);
-  });
-}
+export const clearStudioAction = action(clearStudio, () => copyBeforeIfPossible('deletion'));

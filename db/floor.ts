@@ -1,8 +1,8 @@
 /** Classes on the floor, their taps, and what is read from them into the record. */
 import { and, asc, desc, eq, gt, inArray, isNull, max } from 'drizzle-orm';
-import type { FloorPain, FloorRecord, FloorSign } from '@/core/floor/records';
-import type { Try } from '@/core/floor/replay';
-import type { Tap } from '@/core/floor/tap';
+import type { FloorPain, FloorRecord, FloorSign } from '@/core/running/records';
+import type { Try } from '@/core/running/replay';
+import type { Tap } from '@/core/running/tap';
 import type { Day } from '@/core/units/day';
 import type { Db } from './open';
 import {

@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { getTableColumns } from 'drizzle-orm';
-import { studioPerson } from '@/core/cli/studioFile';
+import { studioPerson } from '@/core/files/studioFile';
 import { addPerson, findPerson } from './people';
 import { openDatabase, type OpenDatabase } from './open';
 import { carriedColumns, personColumns, personTables, unitePeople } from './personRegistry';

@@ -5,7 +5,7 @@
  */
 import type { SQLiteTable } from 'drizzle-orm/sqlite-core';
 import { eq, getTableName, sql } from 'drizzle-orm';
-import type { StudioPerson } from '@/core/cli/studioFile';
+import type { StudioPerson } from '@/core/files/studioFile';
 import type { Day } from '@/core/units/day';
 import type { Db } from './open';
 import * as schema from './schema';

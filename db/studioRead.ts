@@ -1,7 +1,7 @@
 /** The whole studio out of the tables, for the file that holds everything. */
 import { asc, eq } from 'drizzle-orm';
-import type { StudioCourse, StudioFile, StudioPerson } from '@/core/cli/studioFile';
-import type { Tap } from '@/core/floor/tap';
+import type { StudioCourse, StudioFile, StudioPerson } from '@/core/files/studioFile';
+import type { Tap } from '@/core/running/tap';
 import type { Day } from '@/core/units/day';
 import { withOtherPeople } from './classPeople';
 import { getSettings } from './courses';

@@ -1,8 +1,8 @@
 /** The file that holds everything into the tables: what is here stays, what restricts is united. */
 import { and, eq } from 'drizzle-orm';
 import type { SQLiteTable } from 'drizzle-orm/sqlite-core';
-import type { StudioCourse, StudioFile, StudioHead, StudioPerson } from '@/core/cli/studioFile';
-import { aboutPeople } from '@/core/floor/tap';
+import type { StudioCourse, StudioFile, StudioHead, StudioPerson } from '@/core/files/studioFile';
+import { aboutPeople } from '@/core/running/tap';
 import { withOtherPeople } from './classPeople';
 import { saveSettings } from './courses';
 import type { Db } from './open';

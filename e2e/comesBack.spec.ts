@@ -4,7 +4,7 @@ import { randomUUID } from 'node:crypto';
 import { mkdtempSync, readdirSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import type { StudioFile } from '@/core/cli/studioFile';
+import type { StudioFile } from '@/core/files/studioFile';
 import { startOwnServer } from './ownServer';
 import { findDifference, readEverything } from './pages';
 import { expect, test } from './support';

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { StudioFile } from '@/core/cli/studioFile';
+import type { StudioFile } from '@/core/files/studioFile';
 import { expect, test } from './support';
 import { startOwnServer } from './ownServer';
 

@@ -3,7 +3,7 @@
  * and then every page opens.
  */
 import { randomUUID } from 'node:crypto';
-import type { StudioFile } from '@/core/cli/studioFile';
+import type { StudioFile } from '@/core/files/studioFile';
 import { startOwnServer } from './ownServer';
 import { readEverything } from './pages';
 import { seeded } from './seeded';

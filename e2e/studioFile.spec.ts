@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import type { StudioFile } from '@/core/cli/studioFile';
+import type { StudioFile } from '@/core/files/studioFile';
 import { type Page } from '@playwright/test';
 import { chooseFile, startOwnServer } from './ownServer';
 import { expect, test } from './support';

@@ -1,7 +1,7 @@
 /** The core from the command line: one JSON value in, one out (handbook 11). */
 import { readFileSync } from 'node:fs';
 import loadHighs from 'highs';
-import { runCommand } from '@/core/cli/commands';
+import { runCommand } from '@/core/commands/commands';
 
 const standardInput = 0;
 const badInput = 2;

@@ -8,8 +8,8 @@ import { restoreFile } from '@/server/copies/restore';
 import { dataFolder, endDatabase, holdFolder } from '@/server/database';
 import { copyBefore } from '@/server/copies/copies';
 import type { Outcome } from '@/server/result';
-import { takeStudioFile } from '@/server/studioFile';
-import { fileSource } from '@/server/studioStream';
+import { takeStudioFile } from '@/server/files/studioFile';
+import { fileSource } from '@/server/files/studioStream';
 
 const passphrase = process.env.LEVITAR_PASSPHRASE ?? '';
 

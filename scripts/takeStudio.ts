@@ -4,11 +4,11 @@
  * the studio as it was.
  */
 import { readFileSync, statSync } from 'node:fs';
-import { atDesk } from '@/server/asker';
-import { askingAs } from '@/server/asking';
+import { atDesk } from '@/server/network/asker';
+import { askingAs } from '@/server/network/asking';
 import { closeDatabase } from '@/server/database';
-import { takeStudioFile } from '@/server/studioFile';
-import { fileSource } from '@/server/studioStream';
+import { takeStudioFile } from '@/server/files/studioFile';
+import { fileSource } from '@/server/files/studioStream';
 
 const { file, isFinal, who } = JSON.parse(readFileSync(0, 'utf8')) as {
   file: string;

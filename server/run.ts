@@ -1,11 +1,11 @@
 import { revalidatePath } from 'next/cache';
 import { headers } from 'next/headers';
 import { toTrouble, StudioTrouble } from '@/db/trouble';
-import { readAsker } from './asker';
-import { askingAs } from './asking';
+import { readAsker } from './network/asker';
+import { askingAs } from './network/asking';
 import { databaseFile, noteTrouble } from './database';
-import { isFor } from './guarded';
-import { whenIdle } from './importing';
+import { isFor } from './network/guarded';
+import { whenIdle } from './files/importing';
 import { refuse, type Outcome } from './result';
 
 const notYours = {

@@ -5,9 +5,9 @@ import { StudioTrouble, toTrouble } from '@/db/trouble';
 import { nowMs } from './clock';
 import { beginCopies, endCopies } from './copies/schedule';
 import { database, databaseFile, endDatabase, holdFolder, noteTrouble } from './database';
-import { findDeviceBy } from './devices';
-import { retryErasing } from './erasing';
-import { forgetStandings } from './standings';
+import { findDeviceBy } from './network/devices';
+import { retryErasing } from './files/erasing';
+import { forgetStandings } from './judging/standings';
 
 interface Front {
   /** Was the device with this token let in? Asked for every request of the network door. */

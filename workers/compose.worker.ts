@@ -8,7 +8,7 @@ import { findRelief } from '@/core/compose/relief';
 import { findPurchases, type CourseClass, type Purchase } from '@/core/compose/shopping';
 import { solveRounds, usualSolve } from '@/core/compose/solve';
 import { writePlan } from '@/core/compose/writePlan';
-import { toPlanFile, type PlanFile } from '@/core/cli/planFile';
+import { toPlanFile, type PlanFile } from '@/core/files/planFile';
 
 export type ComposeQuestion =
   | {

@@ -1,7 +1,7 @@
 'use client';
 
 import { Button, Title } from '@mantine/core';
-import { Page } from '@/ui/layout/Page';
+import { Page } from '@/design/Page';
 
 /** What happened stays in the server's log; the browser gets a way on. */
 export default function ErrorPage({ reset }: { readonly reset: () => void }) {

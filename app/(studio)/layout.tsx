@@ -1,10 +1,10 @@
 import type { ReactNode } from 'react';
-import { classRole } from '@/server/floorRole';
+import { classRole } from '@/server/running/floorRole';
 import { hasDeskLock } from '@/server/desk/desk';
-import { askerOf } from '@/server/guarded';
-import { readSettings } from '@/server/views';
-import { Header } from '@/ui/layout/Header';
-import { Watch } from '@/ui/layout/Watch';
+import { askerOf } from '@/server/network/guarded';
+import { readSettings } from '@/server/judging/views';
+import { Header } from '@/features/shell/Header';
+import { Watch } from '@/features/shell/Watch';
 
 /** Of every page behind the doors. */
 export default async function StudioLayout({ children }: { readonly children: ReactNode }) {

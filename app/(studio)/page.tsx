@@ -1,17 +1,17 @@
 import { Title } from '@mantine/core';
 import { IconClipboardList, IconPlayerPlay, IconPrinter } from '@tabler/icons-react';
 import { format, parseISO } from 'date-fns';
-import { findStandingPlan, readClass } from '@/server/classViews';
-import { readCourse } from '@/server/views';
+import { findStandingPlan, readClass } from '@/server/judging/classViews';
+import { readCourse } from '@/server/judging/views';
 import { startDemoAction } from '@/app/startActions';
-import { LinkButton } from '@/ui/layout/LinkButton';
-import { CautionLine, Page } from '@/ui/layout/Page';
-import { RoomView } from '@/ui/plan/RoomView';
-import { StationRow } from '@/ui/plan/StationRow';
-import { TonightNotes } from '@/ui/tonight/TonightNotes';
-import { EmptyCourse } from '@/ui/tonight/EmptyCourse';
-import classes from '@/ui/tonight/tonight.module.css';
-import { teacherPage } from '@/server/guarded';
+import { LinkButton } from '@/design/LinkButton';
+import { CautionLine, Page } from '@/design/Page';
+import { RoomView } from '@/features/evening/RoomView';
+import { StationRow } from '@/features/evening/StationRow';
+import { TonightNotes } from '@/features/tonight/TonightNotes';
+import { EmptyCourse } from '@/features/tonight/EmptyCourse';
+import classes from '@/features/tonight/tonight.module.css';
+import { teacherPage } from '@/server/network/guarded';
 
 export const metadata = { title: { absolute: 'Tonight · Levitar' } };
 

@@ -1,9 +1,9 @@
 import { headers } from 'next/headers';
 import { redirect } from 'next/navigation';
-import { readAsker } from '@/server/asker';
+import { readAsker } from '@/server/network/asker';
 import { hasDeskLock } from '@/server/desk/desk';
-import { readSettings } from '@/server/views';
-import { SignIn } from '@/ui/desk/SignIn';
+import { readSettings } from '@/server/judging/views';
+import { SignIn } from '@/features/desk/SignIn';
 
 export const metadata = { title: 'Sign in' };
 export const dynamic = 'force-dynamic';

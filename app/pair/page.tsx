@@ -1,4 +1,4 @@
-import { PairScreen } from '@/ui/settings/PairScreen';
+import { PairScreen } from '@/features/settings/PairScreen';
 
 export const metadata = { title: 'Join' };
 

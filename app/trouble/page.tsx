@@ -1,9 +1,9 @@
 import { headers } from 'next/headers';
 import { notFound, redirect } from 'next/navigation';
-import { readAsker } from '@/server/asker';
+import { readAsker } from '@/server/network/asker';
 import { readCopies } from '@/server/copies/schedule';
 import { databaseFile, findTrouble } from '@/server/database';
-import { TroubleScreen } from '@/ui/copies/TroubleScreen';
+import { TroubleScreen } from '@/features/copies/TroubleScreen';
 
 export const metadata = { title: 'The studio cannot be opened' };
 export const dynamic = 'force-dynamic';

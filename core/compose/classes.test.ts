@@ -1,5 +1,5 @@
 import loadHighs, { type Highs } from 'highs';
-import { toPlanFile, type PlanFile } from '../cli/planFile';
+import { toPlanFile, type PlanFile } from '../files/planFile';
 import { checkPlan } from '../testing/checkPlan';
 import { inventClass } from '../testing/inventClass';
 import { composeClass } from './composeClass';

@@ -1,5 +1,5 @@
 /** One student's reserves through a class, region by region. Source: handbook 07 "Fatigue". */
-import type { PlanFile } from '../cli/planFile';
+import type { PlanFile } from '../files/planFile';
 import type { DrillBook } from '../catalog/drills';
 import { regions, type Region } from '../catalog/regions';
 import { freshState, type FatigueState } from '../fatigue/reserve';

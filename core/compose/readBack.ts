@@ -1,5 +1,5 @@
 /** From a plan file back to what it was made of: for drawing it, and for changing it. */
-import type { PlanFile } from '../cli/planFile';
+import type { PlanFile } from '../files/planFile';
 import type { PlannedOption } from './options';
 import type { BeforeById } from './pose';
 import type { PreparedClass } from './prepared';

@@ -1,6 +1,6 @@
 import loadHighs, { type Highs } from 'highs';
 import { painPlaces, painPlaceTable } from '../catalog/regions';
-import { toPlanFile } from '../cli/planFile';
+import { toPlanFile } from '../files/planFile';
 import { checkPlan } from '../testing/checkPlan';
 import { inventClass } from '../testing/inventClass';
 import { findBinding, moreWords, withMore } from './binding';

@@ -11,7 +11,7 @@ function tokensOf(sheet: string, selector: string): Record<string, string> {
 }
 
 describe('the drawing’s colours', () => {
-  const sheet = readFileSync('app/tokens.css', 'utf8');
+  const sheet = readFileSync('design/tokens.css', 'utf8');
 
   it.each([
     ['light', ':root'],

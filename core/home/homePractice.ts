@@ -12,7 +12,7 @@ import { getStageIn } from '../catalog/school';
 import { ladderIds, ladderTable, type LadderId, type StageKey } from '../catalog/stage';
 import { evaluateCautions } from '../caution/evaluate';
 import { listWeakChecks } from '../compose/options';
-import { baseOfLadder } from '../floor/follow';
+import { baseOfLadder } from '../running/follow';
 import { findPainFor, type OpenedCase } from '../ladder/case';
 import { listNext } from '../ladder/stand';
 import { toSetupInput, type Sized } from '../ladder/sized';

@@ -5,7 +5,7 @@
 import { alternativeTable } from '../catalog/alternatives';
 import type { RegionLoads } from '../catalog/regions';
 import { specOf, type PieceCount } from '../catalog/pieces';
-import type { PlanFile } from '../cli/planFile';
+import type { PlanFile } from '../files/planFile';
 import { getStageIn } from '../catalog/school';
 import { findPainFor, type OpenedCase } from '../ladder/case';
 import type { DrillSpec } from '../catalog/drills';

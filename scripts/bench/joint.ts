@@ -11,9 +11,9 @@ import { poseClass } from '@/core/compose/pose';
 import { prepareClass, type PreparedClass, type Wishes } from '@/core/compose/prepared';
 import { solveRounds, usualSolve } from '@/core/compose/solve';
 import { inventClass } from '@/core/testing/inventClass';
-import { toWishes } from '@/core/cli/classFile';
+import { toWishes } from '@/core/files/classFile';
 import { seedDemo } from '@/demo/course';
-import { readClass } from '@/server/classViews';
+import { readClass } from '@/server/judging/classViews';
 import { today } from '@/server/clock';
 import { database } from '@/server/database';
 

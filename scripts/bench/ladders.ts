@@ -17,8 +17,8 @@ import { addRecord, explainEvidence, readEvidence } from '@/db/records';
 import { seededRandom } from '@/demo/random';
 import { today } from '@/server/clock';
 import { database } from '@/server/database';
-import { readChecks, readLadders, readPeople } from '@/server/ladderViews';
-import { forgetStandings } from '@/server/standings';
+import { readChecks, readLadders, readPeople } from '@/features/ladders/read';
+import { forgetStandings } from '@/server/judging/standings';
 import { print, timeCall } from './timing';
 
 const bases = ['hands', 'forearms', 'head'] as const;

@@ -3,7 +3,8 @@ import { accessSync, constants, mkdirSync, statSync } from 'node:fs';
 import path from 'node:path';
 import { z } from 'zod';
 import { keyOf } from '@/db/sealing.mjs';
-import { done, refuse, toProblems, type Outcome } from '../result';
+import { done, refuse, type Outcome } from '../result';
+import { work } from '../useCase';
 import { makeCopyNow } from './copies';
 import { readKeeping, saveKeeping } from './keeping';
 
@@ -34,10 +35,8 @@ function problemWith(folder: string): string | null {
   }
 }
 
-export async function changeKeeping(input: unknown): Promise<Outcome> {
-  const parsed = form.safeParse(input);
-  if (!parsed.success) return refuse(toProblems(parsed.error));
-  const { folder, days, months, passphrase, isSealed } = parsed.data;
+export const changeKeeping = work([form], async (_, asked): Promise<Outcome> => {
+  const { folder, days, months, passphrase, isSealed } = asked;
   const before = readKeeping();
   if (folder !== '') {
     const problem = problemWith(folder);
@@ -60,4 +59,4 @@ export async function changeKeeping(input: unknown): Promise<Outcome> {
     return refuse({ folder: readKeeping().failed ?? 'No copy could be made there.' });
   }
   return done(undefined);
-}
+});

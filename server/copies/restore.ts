@@ -11,13 +11,14 @@ import { openCopy, type Db, type OpenDatabase } from '@/db/open';
 import { countStudio, eraseDeleted, type StudioSize } from '@/db/removal';
 import { readSealHeader, SealProblem, unsealFile } from '@/db/sealing.mjs';
 import { StudioTrouble } from '@/db/trouble';
-import { noteInDiary } from '../asking';
+import { noteInDiary } from '../network/asking';
 import { nowMs, today } from '../clock';
 import { closeDatabase, database, databaseFile, dataFolder, findTrouble } from '../database';
-import { writeResult } from '../floor';
-import { holdingOthers } from '../importing';
+import { writeResult } from '../running/floor';
+import { holdingOthers } from '../files/importing';
 import { done, refuse, type Outcome } from '../result';
-import { forgetStandings } from '../standings';
+import { reading } from '../useCase';
+import { forgetStandings } from '../judging/standings';
 import { copyBefore, findCopy } from './copies';
 import { readKeeping } from './keeping';
 
@@ -32,6 +33,7 @@ export interface RestoreLook {
   readonly back: readonly string[];
 }
 
+const goneCopy = { form: 'This copy is no longer there.' };
 const form = z.strictObject({ name: z.string().max(200), passphrase: z.string().max(200) });
 
 /** The studio as it is; `null` while it cannot be opened. */
@@ -83,13 +85,12 @@ function explain(error: unknown): Outcome<never> {
 const wordsOfCopy = ({ message }: StudioTrouble) => message.replace(/^\S+ /, '');
 
 /** What taking a copy back would change; nothing is changed. */
-export async function lookAtCopy(input: unknown): Promise<Outcome<RestoreLook>> {
-  const parsed = form.safeParse(input);
-  const copy = parsed.success ? findCopy(parsed.data.name) : null;
-  if (!parsed.success || copy === null) return refuse({ form: 'This copy is no longer there.' });
+export const lookAtCopy = reading([form], async (asked): Promise<Outcome<RestoreLook>> => {
+  const copy = findCopy(asked.name);
+  if (copy === null) return refuse(goneCopy);
   const part = partIn('looking');
   try {
-    const opened = await prepare(copy.file, parsed.data.passphrase, part);
+    const opened = await prepare(copy.file, asked.passphrase, part);
     try {
       const now = present();
       const [here, there] = [
@@ -115,19 +116,17 @@ export async function lookAtCopy(input: unknown): Promise<Outcome<RestoreLook>> 
   } finally {
     removeDatabase(part);
   }
-}
+});
 
 /**
  * Takes a copy back. What is here goes among the copies first, so that this can be taken back too.
  *
  * @returns the name of the copy that was made before; `null` where there was nothing sound to copy
  */
-export async function restoreCopy(input: unknown): Promise<Outcome<string | null>> {
-  const parsed = form.safeParse(input);
-  const copy = parsed.success ? findCopy(parsed.data.name) : null;
-  if (!parsed.success || copy === null) return refuse({ form: 'This copy is no longer there.' });
-  return restoreFile(copy.file, parsed.data.passphrase);
-}
+export const restoreCopy = reading([form], async (asked): Promise<Outcome<string | null>> => {
+  const copy = findCopy(asked.name);
+  return copy === null ? refuse(goneCopy) : restoreFile(copy.file, asked.passphrase);
+});
 
 /** The same with a file from anywhere. */
 export function restoreFile(file: string, passphrase: string): Promise<Outcome<string | null>> {

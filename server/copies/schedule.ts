@@ -1,7 +1,7 @@
 /** Copies by the clock: when the server starts, and every night. */
 import { StudioTrouble } from '@/db/trouble';
 import { nowMs } from '../clock';
-import { retryErasing } from '../erasing';
+import { retryErasing } from '../files/erasing';
 import { copiesAtRest, listCopies, makeCopyNow } from './copies';
 import { readKeeping } from './keeping';
 

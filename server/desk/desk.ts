@@ -14,11 +14,12 @@ import {
   saveTries,
 } from '@/db/desk';
 import type { Db } from '@/db/open';
-import { atDesk, nobody, type Asker } from '../asker';
-import { noteInDiary } from '../asking';
+import { atDesk, nobody, type Asker } from '../network/asker';
+import { noteInDiary } from '../network/asking';
 import { nowMs } from '../clock';
 import { database } from '../database';
-import { done, refuse, toProblems, type Outcome } from '../result';
+import { done, refuse, type Outcome } from '../result';
+import { field, reading } from '../useCase';
 import { digestOf, isDigestOf } from './digest';
 
 export const deskCookie = 'levitar-desk';
@@ -128,25 +129,24 @@ const inTurn = <T>(work: () => Promise<T>): Promise<T> => {
 };
 
 /** @returns the token for the cookie */
-export const signIn = (input: unknown): Promise<Outcome<string>> =>
-  inTurn(async () => {
-    const parsed = signInForm.safeParse(input);
-    if (!parsed.success) return refuse(toProblems(parsed.error));
+export const signIn = reading([signInForm], (form) =>
+  inTurn(async (): Promise<Outcome<string>> => {
     const db = database();
     const lock = findDeskLock(db);
     if (lock === null) return refuse({ form: 'No passphrase is set: the desk is open.' });
     const wait = waitWords(db);
     if (wait !== null) return refuse({ passphrase: wait });
-    if (!(await isDigestOf(parsed.data.passphrase, lock.passphrase))) {
+    if (!(await isDigestOf(form.passphrase, lock.passphrase))) {
       noteWrongTry(db);
       return refuse({ passphrase: waitWords(db) ?? 'This is not the passphrase of this desk.' });
     }
     return db.transaction((tx) => {
       saveTries(tx, { wrongTries: 0, nextTryMs: 0 });
-      noteInDiary(tx, 'signed-in', parsed.data.name === '' ? 'desk' : parsed.data.name);
-      return done(openSession(tx, parsed.data.name));
+      noteInDiary(tx, 'signed-in', form.name === '' ? 'desk' : form.name);
+      return done(openSession(tx, form.name));
     });
-  });
+  }),
+);
 
 /** Letters and digits that are not taken for one another. */
 const signs = '23456789ABCDEFGHJKMNPQRSTVWXYZ';
@@ -188,16 +188,13 @@ async function setPassphrase(
 }
 
 /** Sets or changes the passphrase. Everybody else at the desk signs in anew. */
-export const changePassphrase = (input: unknown): Promise<Outcome<DeskOpened>> =>
-  inTurn(async () => {
-    const parsed = newForm.safeParse(input);
-    if (!parsed.success) return refuse(toProblems(parsed.error));
-    const refused = await refuseWithout(parsed.data.present);
+export const changePassphrase = reading([newForm], (form) =>
+  inTurn(async (): Promise<Outcome<DeskOpened>> => {
+    const refused = await refuseWithout(form.present);
     if (refused !== null) return refused;
-    return done(
-      await setPassphrase(parsed.data.passphrase, parsed.data.name, ['passphrase-changed']),
-    );
-  });
+    return done(await setPassphrase(form.passphrase, form.name, ['passphrase-changed']));
+  }),
+);
 
 /** The passphrase as it is must be known, whoever sits there; `null`: it is. */
 async function refuseWithout(present: string): Promise<Outcome<never> | null> {
@@ -212,11 +209,9 @@ async function refuseWithout(present: string): Promise<Outcome<never> | null> {
 }
 
 /** The desk asks for nothing any more. */
-export const dropPassphrase = (input: unknown): Promise<Outcome> =>
-  inTurn(async () => {
-    const present = secret.safeParse(input);
-    if (!present.success) return refuse({ present: 'This is not the passphrase of this desk.' });
-    const refused = await refuseWithout(present.data);
+export const dropPassphrase = reading([field('present', secret)], (present) =>
+  inTurn(async (): Promise<Outcome> => {
+    const refused = await refuseWithout(present);
     if (refused !== null) return refused;
     database().transaction((tx) => {
       removeDeskLock(tx);
@@ -224,7 +219,8 @@ export const dropPassphrase = (input: unknown): Promise<Outcome> =>
       noteInDiary(tx, 'passphrase-changed');
     });
     return done(undefined);
-  });
+  }),
+);
 
 const recoveryForm = z.strictObject({
   recovery: z.string().max(60),
@@ -233,18 +229,17 @@ const recoveryForm = z.strictObject({
 });
 
 /** The printed code opens the desk once, sets a new passphrase and gives a new code. */
-export const recoverDesk = (input: unknown): Promise<Outcome<DeskOpened>> =>
-  inTurn(async () => {
-    const parsed = recoveryForm.safeParse(input);
-    if (!parsed.success) return refuse(toProblems(parsed.error));
+export const recoverDesk = reading([recoveryForm], (form) =>
+  inTurn(async (): Promise<Outcome<DeskOpened>> => {
     const db = database();
     const lock = findDeskLock(db);
     if (lock === null) return refuse({ form: 'No passphrase is set: the desk is open.' });
     const wait = waitWords(db);
     if (wait !== null) return refuse({ recovery: wait });
-    if (!(await isDigestOf(plainRecovery(parsed.data.recovery), lock.recovery))) {
+    if (!(await isDigestOf(plainRecovery(form.recovery), lock.recovery))) {
       noteWrongTry(db);
       return refuse({ recovery: waitWords(db) ?? 'This is not the recovery code of this desk.' });
     }
-    return done(await setPassphrase(parsed.data.passphrase, parsed.data.name, ['recovery-used']));
-  });
+    return done(await setPassphrase(form.passphrase, form.name, ['recovery-used']));
+  }),
+);

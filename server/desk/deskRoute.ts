@@ -21,7 +21,7 @@ export const tokenOf = (request: Request): string | undefined =>
 /** What was typed, tried; the token goes into the cookie and nowhere else. */
 export async function answerDesk<T extends { readonly token: string }>(
   request: Request,
-  attempt: (input: unknown) => Promise<Outcome<T>>,
+  attempt: (input: unknown) => Outcome<T> | Promise<Outcome<T>>,
 ): Promise<Response> {
   let input: unknown;
   try {

@@ -1,11 +1,11 @@
 import type { Metadata } from 'next';
 import { shapeIds } from '@/core/shapes/registry';
 import { readPersonId } from '@/server/personId';
-import { readBench } from '@/server/views';
-import { BenchScreen } from '@/ui/bench/BenchScreen';
-import { CautionLine, Page } from '@/ui/layout/Page';
-import { EmptyCourse } from '@/ui/tonight/EmptyCourse';
-import { teacherPage } from '@/server/guarded';
+import { readBench } from '@/server/judging/views';
+import { BenchScreen } from '@/features/bench/BenchScreen';
+import { CautionLine, Page } from '@/design/Page';
+import { EmptyCourse } from '@/features/tonight/EmptyCourse';
+import { teacherPage } from '@/server/network/guarded';
 
 export const metadata: Metadata = { title: 'Bench' };
 

@@ -1,12 +1,12 @@
 import { Group, Title } from '@mantine/core';
 import type { Metadata } from 'next';
-import { readCourse } from '@/server/views';
-import { PrintButton } from '@/ui/card/PrintButton';
-import { SetupCard } from '@/ui/card/SetupCard';
-import { Page } from '@/ui/layout/Page';
-import { EmptyCourse } from '@/ui/tonight/EmptyCourse';
-import classes from '@/ui/card/card.module.css';
-import { teacherPage } from '@/server/guarded';
+import { readCourse } from '@/server/judging/views';
+import { PrintButton } from '@/design/PrintButton';
+import { SetupCard } from '@/features/card/SetupCard';
+import { Page } from '@/design/Page';
+import { EmptyCourse } from '@/features/tonight/EmptyCourse';
+import classes from '@/features/card/card.module.css';
+import { teacherPage } from '@/server/network/guarded';
 
 export const metadata: Metadata = { title: 'Set-up cards' };
 

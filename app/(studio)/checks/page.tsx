@@ -1,13 +1,13 @@
 import { Title } from '@mantine/core';
 import { readCourseParam } from '@/server/courseParam';
-import { rowOf } from '@/server/gateRows';
-import { readChecks } from '@/server/ladderViews';
-import { CoursePicker } from '@/ui/ladders/CoursePicker';
-import { MinutesPicker } from '@/ui/ladders/MinutesPicker';
-import { CautionLine, Page } from '@/ui/layout/Page';
-import { RecordButton } from '@/ui/record/RecordButton';
-import classes from '@/ui/ladders/ladders.module.css';
-import { teacherPage } from '@/server/guarded';
+import { rowOf } from '@/server/judging/gateRows';
+import { readChecks } from '@/features/ladders/read';
+import { CoursePicker } from '@/features/ladders/CoursePicker';
+import { MinutesPicker } from '@/features/ladders/MinutesPicker';
+import { CautionLine, Page } from '@/design/Page';
+import { RecordButton } from '@/features/check/RecordButton';
+import classes from '@/features/ladders/ladders.module.css';
+import { teacherPage } from '@/server/network/guarded';
 
 export const metadata = { title: 'Checks worth taking' };
 

@@ -1,13 +1,13 @@
 import { Title } from '@mantine/core';
 import { format, parseISO } from 'date-fns';
 import Link from 'next/link';
-import { readCourses } from '@/server/courseViews';
-import { NewCourse } from '@/ui/courses/NewCourse';
-import { StudioPanel } from '@/ui/courses/StudioPanel';
-import { CautionLine, Page } from '@/ui/layout/Page';
+import { readCourses } from '@/features/courses/read';
+import { NewCourse } from '@/features/courses/NewCourse';
+import { StudioPanel } from '@/features/courses/StudioPanel';
+import { CautionLine, Page } from '@/design/Page';
 import { clearStudioAction, startDemoAction } from '@/app/startActions';
-import classes from '@/ui/courses/courses.module.css';
-import { teacherPage } from '@/server/guarded';
+import classes from '@/features/courses/courses.module.css';
+import { teacherPage } from '@/server/network/guarded';
 
 export const metadata = { title: 'Courses' };
 

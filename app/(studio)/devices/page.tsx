@@ -1,9 +1,9 @@
 import { Title } from '@mantine/core';
-import { networkAddress, readDevices } from '@/server/devices';
-import { CautionLine, Page } from '@/ui/layout/Page';
-import { DevicesPanel } from '@/ui/settings/DevicesPanel';
-import classes from '@/ui/settings/settings.module.css';
-import { teacherPage } from '@/server/guarded';
+import { networkAddress, readDevices } from '@/server/network/devices';
+import { CautionLine, Page } from '@/design/Page';
+import { DevicesPanel } from '@/features/settings/DevicesPanel';
+import classes from '@/features/settings/settings.module.css';
+import { teacherPage } from '@/server/network/guarded';
 
 export const metadata = { title: 'Devices' };
 

@@ -1,13 +1,13 @@
 import { Title } from '@mantine/core';
 import { ladderIds } from '@/core/catalog/stage';
-import { readProfiles, readOwnEntries } from '@/server/profileViews';
-import { EntryForms } from '@/ui/profiles/EntryForms';
-import { EntryList } from '@/ui/profiles/EntryList';
-import { ImportFile } from '@/ui/profiles/CopyProfile';
-import { LinkButton } from '@/ui/layout/LinkButton';
-import { CautionLine, Page } from '@/ui/layout/Page';
-import classes from '@/ui/profiles/profiles.module.css';
-import { teacherPage } from '@/server/guarded';
+import { readProfiles, readOwnEntries } from '@/features/profiles/read';
+import { EntryForms } from '@/features/profiles/EntryForms';
+import { EntryList } from '@/features/profiles/EntryList';
+import { ImportFile } from '@/features/profiles/CopyProfile';
+import { LinkButton } from '@/design/LinkButton';
+import { CautionLine, Page } from '@/design/Page';
+import classes from '@/features/profiles/profiles.module.css';
+import { teacherPage } from '@/server/network/guarded';
 
 export const metadata = { title: 'Your own entries' };
 

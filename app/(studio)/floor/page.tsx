@@ -1,14 +1,14 @@
 import { Title } from '@mantine/core';
 import { format, parseISO } from 'date-fns';
 import Link from 'next/link';
-import { readFloorLines } from '@/server/floorViews';
-import { askerOf } from '@/server/guarded';
-import { classRole } from '@/server/floorRole';
-import { BeginClass } from '@/ui/floor/BeginClass';
-import { CautionLine, Page } from '@/ui/layout/Page';
-import { EmptyCourse } from '@/ui/tonight/EmptyCourse';
+import { readFloorLines } from '@/features/floor/read';
+import { askerOf } from '@/server/network/guarded';
+import { classRole } from '@/server/running/floorRole';
+import { BeginClass } from '@/features/floor/BeginClass';
+import { CautionLine, Page } from '@/design/Page';
+import { EmptyCourse } from '@/features/tonight/EmptyCourse';
 import { startDemoAction } from '@/app/startActions';
-import classes from '@/ui/floor/list.module.css';
+import classes from '@/features/floor/list.module.css';
 
 export const metadata = { title: 'Floor', manifest: '/floor/manifest.webmanifest' };
 

@@ -1,10 +1,10 @@
-import { readCourse } from '@/server/views';
-import { readHome } from '@/server/homePractice';
-import { HomeBar } from '@/ui/home/HomeBar';
-import { HomeSheet } from '@/ui/home/HomeSheet';
-import { Page } from '@/ui/layout/Page';
-import { EmptyCourse } from '@/ui/tonight/EmptyCourse';
-import { teacherPage } from '@/server/guarded';
+import { readCourse } from '@/server/judging/views';
+import { readHome } from '@/features/home/read';
+import { HomeBar } from '@/features/home/HomeBar';
+import { HomeSheet } from '@/features/home/HomeSheet';
+import { Page } from '@/design/Page';
+import { EmptyCourse } from '@/features/tonight/EmptyCourse';
+import { teacherPage } from '@/server/network/guarded';
 
 export const metadata = { title: 'Home practice' };
 

@@ -1,14 +1,14 @@
 import { Title } from '@mantine/core';
 import { readCourseParam } from '@/server/courseParam';
-import { readLadders } from '@/server/ladderViews';
-import { Bottlenecks } from '@/ui/ladders/Bottlenecks';
-import { CoursePicker } from '@/ui/ladders/CoursePicker';
-import { FiveLadders } from '@/ui/ladders/FiveLadders';
-import { LinkButton } from '@/ui/layout/LinkButton';
-import { CautionLine, Page } from '@/ui/layout/Page';
-import { EmptyCourse } from '@/ui/tonight/EmptyCourse';
-import classes from '@/ui/ladders/ladders.module.css';
-import { teacherPage } from '@/server/guarded';
+import { readLadders } from '@/features/ladders/read';
+import { Bottlenecks } from '@/features/ladders/Bottlenecks';
+import { CoursePicker } from '@/features/ladders/CoursePicker';
+import { FiveLadders } from '@/features/ladders/FiveLadders';
+import { LinkButton } from '@/design/LinkButton';
+import { CautionLine, Page } from '@/design/Page';
+import { EmptyCourse } from '@/features/tonight/EmptyCourse';
+import classes from '@/features/ladders/ladders.module.css';
+import { teacherPage } from '@/server/network/guarded';
 
 export const metadata = { title: 'Ladders' };
 

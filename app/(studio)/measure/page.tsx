@@ -1,10 +1,10 @@
 import { Title } from '@mantine/core';
 import type { Metadata } from 'next';
 import { lengthIds, lengthTable } from '@/core/body/lengths';
-import { CautionLine, Page } from '@/ui/layout/Page';
-import { LengthPicture } from '@/ui/measure/LengthPicture';
-import classes from '@/ui/measure/measure.module.css';
-import { teacherPage } from '@/server/guarded';
+import { CautionLine, Page } from '@/design/Page';
+import { LengthPicture } from '@/features/measure/LengthPicture';
+import classes from '@/features/measure/measure.module.css';
+import { teacherPage } from '@/server/network/guarded';
 
 export const metadata: Metadata = { title: 'Measuring guide' };
 

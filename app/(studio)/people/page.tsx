@@ -1,12 +1,12 @@
 import { Title } from '@mantine/core';
-import { readPeople } from '@/server/ladderViews';
+import { readPeople } from '@/features/ladders/read';
 import { today } from '@/server/clock';
-import { LinkButton } from '@/ui/layout/LinkButton';
-import { CautionLine, Page } from '@/ui/layout/Page';
-import { AddPerson } from '@/ui/people/AddPerson';
-import { PeopleTable } from '@/ui/people/PeopleTable';
-import classes from '@/ui/people/people.module.css';
-import { teacherPage } from '@/server/guarded';
+import { LinkButton } from '@/design/LinkButton';
+import { CautionLine, Page } from '@/design/Page';
+import { AddPerson } from '@/features/people/AddPerson';
+import { PeopleTable } from '@/features/people/PeopleTable';
+import classes from '@/features/people/people.module.css';
+import { teacherPage } from '@/server/network/guarded';
 
 export const metadata = { title: 'People' };
 

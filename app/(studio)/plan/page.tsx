@@ -1,10 +1,10 @@
-import { readClass } from '@/server/classViews';
+import { readClass } from '@/server/judging/classViews';
 import { readCourseParam } from '@/server/courseParam';
-import { CautionLine, Page } from '@/ui/layout/Page';
-import { PlanScreen } from '@/ui/plan/PlanScreen';
-import { EmptyCourse } from '@/ui/tonight/EmptyCourse';
+import { CautionLine, Page } from '@/design/Page';
+import { PlanScreen } from '@/features/plan/PlanScreen';
+import { EmptyCourse } from '@/features/tonight/EmptyCourse';
 import { startDemoAction } from '@/app/startActions';
-import { teacherPage } from '@/server/guarded';
+import { teacherPage } from '@/server/network/guarded';
 
 export const metadata = { title: 'Plan' };
 

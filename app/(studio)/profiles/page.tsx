@@ -2,12 +2,12 @@ import { Title } from '@mantine/core';
 import Link from 'next/link';
 import { describeChanges } from '@/core/catalog/profileChanges';
 import { profileTable } from '@/core/catalog/profiles';
-import { readProfiles } from '@/server/profileViews';
-import { LinkButton } from '@/ui/layout/LinkButton';
-import { CautionLine, Page } from '@/ui/layout/Page';
-import { CopyProfile, ImportFile } from '@/ui/profiles/CopyProfile';
-import classes from '@/ui/profiles/profiles.module.css';
-import { teacherPage } from '@/server/guarded';
+import { readProfiles } from '@/features/profiles/read';
+import { LinkButton } from '@/design/LinkButton';
+import { CautionLine, Page } from '@/design/Page';
+import { CopyProfile, ImportFile } from '@/features/profiles/CopyProfile';
+import classes from '@/features/profiles/profiles.module.css';
+import { teacherPage } from '@/server/network/guarded';
 
 export const metadata = { title: 'Profiles' };
 

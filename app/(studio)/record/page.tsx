@@ -1,10 +1,10 @@
 import { readCourseParam } from '@/server/courseParam';
-import { readCourseRecord } from '@/server/record';
-import { CautionLine, Page } from '@/ui/layout/Page';
-import { RecordScreen } from '@/ui/recordpages/RecordScreen';
-import { EmptyCourse } from '@/ui/tonight/EmptyCourse';
+import { readCourseRecord } from '@/features/record/read';
+import { CautionLine, Page } from '@/design/Page';
+import { RecordScreen } from '@/features/record/RecordScreen';
+import { EmptyCourse } from '@/features/tonight/EmptyCourse';
 import { startDemoAction } from '@/app/startActions';
-import { teacherPage } from '@/server/guarded';
+import { teacherPage } from '@/server/network/guarded';
 
 export const metadata = { title: 'Record' };
 

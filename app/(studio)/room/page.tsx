@@ -1,10 +1,10 @@
 import { readCourseParam } from '@/server/courseParam';
-import { readRoomView } from '@/server/roomViews';
-import { CautionLine, Page } from '@/ui/layout/Page';
-import { RoomScreen } from '@/ui/room/RoomScreen';
-import { EmptyCourse } from '@/ui/tonight/EmptyCourse';
+import { readRoomView } from '@/features/room/read';
+import { CautionLine, Page } from '@/design/Page';
+import { RoomScreen } from '@/features/room/RoomScreen';
+import { EmptyCourse } from '@/features/tonight/EmptyCourse';
 import { startDemoAction } from '@/app/startActions';
-import { teacherPage } from '@/server/guarded';
+import { teacherPage } from '@/server/network/guarded';
 
 export const metadata = { title: 'Room and cupboard' };
 

@@ -5,17 +5,17 @@ import { diaryTable } from '@/core/record/diaryKinds';
 import { nowMs } from '@/server/clock';
 import { readCopies } from '@/server/copies/schedule';
 import { hasDeskLock } from '@/server/desk/desk';
-import { readDiary, readSetAsideLines } from '@/server/diary';
-import { CopiesPanel } from '@/ui/copies/CopiesPanel';
-import { DeskPanel } from '@/ui/desk/DeskPanel';
-import { SealedExport } from '@/ui/settings/SealedExport';
-import { readSettings } from '@/server/views';
-import { CautionLine, Page } from '@/ui/layout/Page';
-import { ImportFile } from '@/ui/settings/ImportFile';
-import { SetAside } from '@/ui/settings/SetAside';
-import { SettingsForm } from '@/ui/settings/SettingsForm';
-import classes from '@/ui/settings/settings.module.css';
-import { teacherPage } from '@/server/guarded';
+import { readDiary, readSetAsideLines } from '@/features/settings/setAside';
+import { CopiesPanel } from '@/features/copies/CopiesPanel';
+import { DeskPanel } from '@/features/desk/DeskPanel';
+import { SealedExport } from '@/features/settings/SealedExport';
+import { readSettings } from '@/server/judging/views';
+import { CautionLine, Page } from '@/design/Page';
+import { ImportFile } from '@/features/settings/ImportFile';
+import { SetAside } from '@/features/settings/SetAside';
+import { SettingsForm } from '@/features/settings/SettingsForm';
+import classes from '@/features/settings/settings.module.css';
+import { teacherPage } from '@/server/network/guarded';
 
 export const metadata = { title: 'Settings' };
 

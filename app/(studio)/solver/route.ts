@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import path from 'node:path';
-import { classRoute } from '@/server/guarded';
+import { classRoute } from '@/server/network/guarded';
 
 /** The solver's program, from the installed package: the worker in the browser loads it from here. */
 async function answer(): Promise<Response> {

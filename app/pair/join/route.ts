@@ -1,5 +1,6 @@
-import { joinDevice } from '@/server/devices';
-import { deviceCookie } from '@/server/doorRules';
+import { joinDevice } from '@/server/network/devices';
+import { deviceCookie } from '@/server/network/doorRules';
+import { anybodysWords } from '@/server/useCase';
 
 const yearSeconds = 365 * 86_400;
 
@@ -12,7 +13,7 @@ export async function POST(request: Request): Promise<Response> {
   } catch {
     input = null;
   }
-  const outcome = joinDevice(input);
+  const outcome = anybodysWords(joinDevice)(input);
   if (!outcome.ok) return Response.json(outcome, { headers });
   headers.append(
     'Set-Cookie',

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { readAsker } from '@/server/asker';
+import { readAsker } from '@/server/network/asker';
 import { beginAnew, lookAtCopy, restoreCopy } from '@/server/copies/restore';
 import { findTrouble } from '@/server/database';
 import { refuse, type Outcome } from '@/server/result';

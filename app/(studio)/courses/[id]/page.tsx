@@ -1,12 +1,12 @@
 import { notFound } from 'next/navigation';
-import { readCoursePage } from '@/server/courseViews';
+import { readCoursePage } from '@/features/courses/read';
 import { readPersonId } from '@/server/personId';
-import { CourseHead } from '@/ui/courses/CourseHead';
-import { EnrolmentPanel } from '@/ui/courses/EnrolmentPanel';
-import { MeetingTable } from '@/ui/courses/MeetingTable';
-import { CautionLine, Page } from '@/ui/layout/Page';
-import classes from '@/ui/courses/courses.module.css';
-import { teacherPage } from '@/server/guarded';
+import { CourseHead } from '@/features/courses/CourseHead';
+import { EnrolmentPanel } from '@/features/courses/EnrolmentPanel';
+import { MeetingTable } from '@/features/courses/MeetingTable';
+import { CautionLine, Page } from '@/design/Page';
+import classes from '@/features/courses/courses.module.css';
+import { teacherPage } from '@/server/network/guarded';
 
 export const metadata = { title: 'Course' };
 

@@ -1,5 +1,5 @@
-import { writeEntriesFile } from '@/server/profileViews';
-import { teacherRoute } from '@/server/guarded';
+import { writeEntriesFile } from '@/features/profiles/read';
+import { teacherRoute } from '@/server/network/guarded';
 
 /** The teacher's own stages, branches, drills and checks as a file to hand on. */
 function answer(): Response {

@@ -1,10 +1,10 @@
 import { notFound } from 'next/navigation';
-import { bundleOf, findClass } from '@/server/floor';
-import { bundleFor } from '@/server/floorBundle';
-import { listOthers } from '@/server/floorJoin';
-import { askerOf } from '@/server/guarded';
-import { classRole } from '@/server/floorRole';
-import { FloorScreen } from '@/ui/floor/FloorScreen';
+import { bundleOf, findClass } from '@/server/running/floor';
+import { bundleFor } from '@/server/running/floorBundle';
+import { listOthers } from '@/features/floor/joinClass';
+import { askerOf } from '@/server/network/guarded';
+import { classRole } from '@/server/running/floorRole';
+import { FloorScreen } from '@/features/floor/FloorScreen';
 
 export const metadata = { title: 'Floor', manifest: '/floor/manifest.webmanifest' };
 

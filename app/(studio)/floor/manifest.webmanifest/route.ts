@@ -1,4 +1,4 @@
-import { classRoute } from '@/server/guarded';
+import { classRoute } from '@/server/network/guarded';
 
 /** Lets the running class be put on a tablet's home screen. */
 function answer(): Response {

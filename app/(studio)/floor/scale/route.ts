@@ -1,5 +1,5 @@
-import { openScale } from '@/server/scale';
-import { teacherRoute } from '@/server/guarded';
+import { openScale } from '@/server/scale/scale';
+import { teacherRoute } from '@/server/network/guarded';
 
 /** Readings of a load scale, as server-sent events: the practice one, or the one that was allowed. */
 function answer(request: Request): Response {

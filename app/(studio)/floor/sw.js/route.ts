@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import path from 'node:path';
-import { classRoute } from '@/server/guarded';
+import { classRoute } from '@/server/network/guarded';
 
 /** The service worker of the running class, made together with the build. */
 async function answer(): Promise<Response> {

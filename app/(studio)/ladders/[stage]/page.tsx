@@ -1,4 +1,4 @@
-import { SetupFigures } from '@/ui/card/SetupFigures';
+import { SetupFigures } from '@/features/card/SetupFigures';
 import { Title } from '@mantine/core';
 import Link from 'next/link';
 import { notFound } from 'next/navigation';
@@ -7,14 +7,14 @@ import { cautionColumns } from '@/core/catalog/cautions';
 import { regionTable, type Region } from '@/core/catalog/regions';
 import { ladderTable } from '@/core/catalog/stage';
 import { readPersonId } from '@/server/personId';
-import { readRungPage, type RungPageView } from '@/server/rungPage';
-import { LinkButton } from '@/ui/layout/LinkButton';
-import { CautionLine, Page } from '@/ui/layout/Page';
-import { PersonPicker } from '@/ui/ladders/PersonPicker';
-import { RungDrawing } from '@/ui/ladders/RungDrawing';
-import { VerdictMark, verdictWords } from '@/ui/marks/VerdictMark';
-import classes from '@/ui/ladders/ladders.module.css';
-import { teacherPage } from '@/server/guarded';
+import { readRungPage, type RungPageView } from '@/features/ladders/rungPage';
+import { LinkButton } from '@/design/LinkButton';
+import { CautionLine, Page } from '@/design/Page';
+import { PersonPicker } from '@/features/ladders/PersonPicker';
+import { RungDrawing } from '@/features/ladders/RungDrawing';
+import { VerdictMark, verdictWords } from '@/design/marks/VerdictMark';
+import classes from '@/features/ladders/ladders.module.css';
+import { teacherPage } from '@/server/network/guarded';
 
 export const metadata = { title: 'A rung' };
 

@@ -1,8 +1,8 @@
 import { Title } from '@mantine/core';
-import { readPeople } from '@/server/ladderViews';
-import { CautionLine, Page } from '@/ui/layout/Page';
-import { ImportWizard } from '@/ui/people/ImportWizard';
-import { teacherPage } from '@/server/guarded';
+import { readPeople } from '@/features/ladders/read';
+import { CautionLine, Page } from '@/design/Page';
+import { ImportWizard } from '@/features/people/ImportWizard';
+import { teacherPage } from '@/server/network/guarded';
 
 export const metadata = { title: 'People from a table' };
 

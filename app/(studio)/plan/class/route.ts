@@ -1,6 +1,6 @@
-import { exportClass } from '@/server/classViews';
+import { exportClass } from '@/server/judging/classViews';
 import { readCourseParam } from '@/server/courseParam';
-import { exportRoute } from '@/server/exportRoute';
+import { exportRoute } from '@/server/files/exportRoute';
 
 /** The coming class as a file. It holds health notes: only for whoever teaches it. */
 function answer(request: Request): Response {

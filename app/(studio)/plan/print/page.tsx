@@ -1,12 +1,12 @@
 import { Group, Title } from '@mantine/core';
-import { findStandingPlan, readClass } from '@/server/classViews';
+import { findStandingPlan, readClass } from '@/server/judging/classViews';
 import { readCourseParam } from '@/server/courseParam';
-import { LinkButton } from '@/ui/layout/LinkButton';
-import { Page } from '@/ui/layout/Page';
-import { PaperPicker } from '@/ui/plan/PaperPicker';
-import { PrintSheets } from '@/ui/plan/PrintSheets';
-import { EmptyCourse } from '@/ui/tonight/EmptyCourse';
-import { teacherPage } from '@/server/guarded';
+import { LinkButton } from '@/design/LinkButton';
+import { Page } from '@/design/Page';
+import { PaperPicker } from '@/features/plan/PaperPicker';
+import { PrintSheets } from '@/features/plan/PrintSheets';
+import { EmptyCourse } from '@/features/tonight/EmptyCourse';
+import { teacherPage } from '@/server/network/guarded';
 
 export const metadata = { title: 'The class on paper' };
 

@@ -3,13 +3,17 @@ import { notFound } from 'next/navigation';
 import { describeChanges } from '@/core/catalog/profileChanges';
 import { profileTable } from '@/core/catalog/profiles';
 import { ladderIds, ladderTable } from '@/core/catalog/stage';
-import { readProfilePage } from '@/server/profileViews';
-import { LinkButton } from '@/ui/layout/LinkButton';
-import { CautionLine, Page } from '@/ui/layout/Page';
-import { CopyProfile } from '@/ui/profiles/CopyProfile';
-import { ProfileEditor, type EditorChecks, type EditorStages } from '@/ui/profiles/ProfileEditor';
-import classes from '@/ui/profiles/profiles.module.css';
-import { teacherPage } from '@/server/guarded';
+import { readProfilePage } from '@/features/profiles/read';
+import { LinkButton } from '@/design/LinkButton';
+import { CautionLine, Page } from '@/design/Page';
+import { CopyProfile } from '@/features/profiles/CopyProfile';
+import {
+  ProfileEditor,
+  type EditorChecks,
+  type EditorStages,
+} from '@/features/profiles/ProfileEditor';
+import classes from '@/features/profiles/profiles.module.css';
+import { teacherPage } from '@/server/network/guarded';
 
 export const metadata = { title: 'Profile' };
 

@@ -1,6 +1,6 @@
 import { readCourseParam } from '@/server/courseParam';
-import { readCourseRecord, recordCsv, recordKinds } from '@/server/record';
-import { exportRoute } from '@/server/exportRoute';
+import { readCourseRecord, recordCsv, recordKinds } from '@/features/record/read';
+import { exportRoute } from '@/server/files/exportRoute';
 
 /** The figures behind one chart. */
 function answer(request: Request): Response {

@@ -1,8 +1,8 @@
 import { notFound } from 'next/navigation';
-import { readReview } from '@/server/review';
-import { CautionLine, Page } from '@/ui/layout/Page';
-import { ReviewScreen } from '@/ui/review/ReviewScreen';
-import { teacherPage } from '@/server/guarded';
+import { readReview } from '@/features/review/review';
+import { CautionLine, Page } from '@/design/Page';
+import { ReviewScreen } from '@/features/review/ReviewScreen';
+import { teacherPage } from '@/server/network/guarded';
 
 export const metadata = { title: 'Review' };
 

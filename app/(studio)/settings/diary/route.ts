@@ -1,8 +1,8 @@
 import { format } from 'date-fns';
 import { diaryTable } from '@/core/record/diaryKinds';
-import { writeTable } from '@/server/csv';
-import { readDiary } from '@/server/diary';
-import { teacherRoute } from '@/server/guarded';
+import { writeTable } from '@/server/files/csv';
+import { readDiary } from '@/features/settings/setAside';
+import { teacherRoute } from '@/server/network/guarded';
 
 /** The whole diary as a table. */
 function answer(): Response {

@@ -1,7 +1,7 @@
 import { revalidatePath } from 'next/cache';
-import { readAsker, type Asker } from '@/server/asker';
-import { teacherRoute } from '@/server/guarded';
-import { takeUpload, type TakeLine } from '@/server/takeUpload';
+import { readAsker, type Asker } from '@/server/network/asker';
+import { teacherRoute } from '@/server/network/guarded';
+import { takeUpload, type TakeLine } from '@/server/files/takeUpload';
 
 /**
  * A file that was uploaded: a look first, then for good. The answer comes line by line: how far it

@@ -1,5 +1,5 @@
-import { peopleCsv } from '@/server/recordTable';
-import { exportRoute } from '@/server/exportRoute';
+import { peopleCsv } from '@/server/files/recordTable';
+import { exportRoute } from '@/server/files/exportRoute';
 
 function answer(): Response {
   return new Response(`${peopleCsv()}\r\n`, {

@@ -1,6 +1,6 @@
-import { recordsCsv } from '@/server/recordTable';
-import { streamText } from '@/server/stream';
-import { exportRoute } from '@/server/exportRoute';
+import { recordsCsv } from '@/server/files/recordTable';
+import { streamText } from '@/server/files/stream';
+import { exportRoute } from '@/server/files/exportRoute';
 
 function answer(): Response {
   return new Response(streamText(recordsCsv()), {

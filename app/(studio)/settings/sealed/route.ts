@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { keyOf, sealStream } from '@/db/sealing.mjs';
-import { exportRoute } from '@/server/exportRoute';
-import { writeStudioFile } from '@/server/studioFile';
+import { exportRoute } from '@/server/files/exportRoute';
+import { writeStudioFile } from '@/server/files/studioFile';
 
 const form = z.object({ passphrase: z.string().min(10).max(200) });
 

@@ -1,5 +1,5 @@
-import { readSetAside } from '@/server/diary';
-import { exportRoute } from '@/server/exportRoute';
+import { readSetAside } from '@/features/settings/setAside';
+import { exportRoute } from '@/server/files/exportRoute';
 
 /** Everything that was set aside, as it stood. It holds health notes: only for whoever teaches here. */
 function answer(): Response {

@@ -1,6 +1,6 @@
-import { writeStudioFile } from '@/server/studioFile';
-import { streamText } from '@/server/stream';
-import { exportRoute } from '@/server/exportRoute';
+import { writeStudioFile } from '@/server/files/studioFile';
+import { streamText } from '@/server/files/stream';
+import { exportRoute } from '@/server/files/exportRoute';
 
 /** Everything as one file. It holds health notes: only for whoever teaches here. */
 function answer(): Response {

@@ -1,5 +1,5 @@
-import { teacherRoute } from '@/server/guarded';
-import { addPiece, dropUpload } from '@/server/uploads';
+import { teacherRoute } from '@/server/network/guarded';
+import { addPiece, dropUpload } from '@/server/files/uploads';
 
 const headers = { 'Cache-Control': 'no-store' };
 

@@ -1,6 +1,6 @@
-import { writeCalendar } from '@/server/courseViews';
+import { writeCalendar } from '@/features/courses/read';
 import { readPersonId } from '@/server/personId';
-import { teacherRoute } from '@/server/guarded';
+import { teacherRoute } from '@/server/network/guarded';
 
 interface RouteContext {
   readonly params: Promise<{ readonly id: string }>;

@@ -1,10 +1,10 @@
 import { StudioTrouble, toTrouble } from '@/db/trouble';
-import type { Asker } from '@/server/asker';
+import type { Asker } from '@/server/network/asker';
 import { databaseFile } from '@/server/database';
-import { takeTaps, type Taken } from '@/server/floor';
-import { classRole } from '@/server/floorRole';
-import { classRoute } from '@/server/guarded';
-import { whenIdle } from '@/server/importing';
+import { takeTaps, type Taken } from '@/server/running/floor';
+import { classRole } from '@/server/running/floorRole';
+import { classRoute } from '@/server/network/guarded';
+import { whenIdle } from '@/server/files/importing';
 
 const mostBytes = 8_000_000;
 const headers = { 'Cache-Control': 'no-store' };

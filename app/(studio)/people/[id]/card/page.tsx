@@ -3,12 +3,12 @@ import { IconArrowLeft } from '@tabler/icons-react';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { readPersonId } from '@/server/personId';
-import { readPerson } from '@/server/views';
-import { PrintButton } from '@/ui/card/PrintButton';
-import { SetupCard } from '@/ui/card/SetupCard';
-import { LinkButton } from '@/ui/layout/LinkButton';
-import { Page } from '@/ui/layout/Page';
-import { teacherPage } from '@/server/guarded';
+import { readPerson } from '@/server/judging/views';
+import { PrintButton } from '@/design/PrintButton';
+import { SetupCard } from '@/features/card/SetupCard';
+import { LinkButton } from '@/design/LinkButton';
+import { Page } from '@/design/Page';
+import { teacherPage } from '@/server/network/guarded';
 
 interface CardPageProps {
   readonly params: Promise<{ readonly id: string }>;

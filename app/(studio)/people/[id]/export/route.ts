@@ -1,6 +1,6 @@
-import { exportPerson } from '@/server/exportPerson';
+import { exportPerson } from '@/server/files/exportPerson';
 import { readPersonId } from '@/server/personId';
-import { exportRoute } from '@/server/exportRoute';
+import { exportRoute } from '@/server/files/exportRoute';
 
 interface RouteContext {
   readonly params: Promise<{ readonly id: string }>;

@@ -1,6 +1,6 @@
 import { readPersonId } from '@/server/personId';
-import { floorDaysCsv, readFloorDays } from '@/server/record';
-import { exportRoute } from '@/server/exportRoute';
+import { floorDaysCsv, readFloorDays } from '@/features/record/read';
+import { exportRoute } from '@/server/files/exportRoute';
 
 /** One person's evenings on the floor as a table. */
 async function answer(

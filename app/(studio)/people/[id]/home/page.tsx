@@ -1,10 +1,10 @@
 import { notFound } from 'next/navigation';
-import { readHome } from '@/server/homePractice';
+import { readHome } from '@/features/home/read';
 import { readPersonId } from '@/server/personId';
-import { HomeBar } from '@/ui/home/HomeBar';
-import { HomeSheet } from '@/ui/home/HomeSheet';
-import { Page } from '@/ui/layout/Page';
-import { teacherPage } from '@/server/guarded';
+import { HomeBar } from '@/features/home/HomeBar';
+import { HomeSheet } from '@/features/home/HomeSheet';
+import { Page } from '@/design/Page';
+import { teacherPage } from '@/server/network/guarded';
 
 export const metadata = { title: 'Home practice' };
 

@@ -1,5 +1,5 @@
-import { writeProfileFile } from '@/server/profileViews';
-import { teacherRoute } from '@/server/guarded';
+import { writeProfileFile } from '@/features/profiles/read';
+import { teacherRoute } from '@/server/network/guarded';
 
 interface RouteContext {
   readonly params: Promise<{ readonly key: string }>;

@@ -1,9 +1,9 @@
 import { toSvgFile } from '@/core/drawing/svg';
 import { readPersonId } from '@/server/personId';
-import { readPerson } from '@/server/views';
-import { cardPxPerM } from '@/ui/card/scale';
-import { drawTonight, stageOf } from '@/ui/card/StageDrawing';
-import { teacherRoute } from '@/server/guarded';
+import { readPerson } from '@/server/judging/views';
+import { cardPxPerM } from '@/features/card/scale';
+import { drawTonight, stageOf } from '@/features/card/StageDrawing';
+import { teacherRoute } from '@/server/network/guarded';
 
 interface RouteContext {
   readonly params: Promise<{ readonly id: string }>;

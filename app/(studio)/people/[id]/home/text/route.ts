@@ -1,6 +1,6 @@
-import { readHome, writeHomeText } from '@/server/homePractice';
+import { readHome, writeHomeText } from '@/features/home/read';
 import { readPersonId } from '@/server/personId';
-import { teacherRoute } from '@/server/guarded';
+import { teacherRoute } from '@/server/network/guarded';
 
 async function answer(
   _request: Request,

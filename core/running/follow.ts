@@ -1,0 +1,167 @@
+/** How a running class follows its plan: who is where, what is locked, what a change asks for. */
+import { exact } from '../exact';
+import type { BaseId } from '../catalog/checks';
+import type { LadderId } from '../catalog/stage';
+import type { PlanFile } from '../files/planFile';
+import type { PreparedClass, Wishes } from '../compose/prepared';
+import { isPlacementOpen } from '../compose/readBack';
+import { doorKey, type FloorState } from './replay';
+
+export type PlacedPerson = PlanFile['rounds'][number]['people'][number];
+
+/** What carries the weight on a ladder: what a try there is evidence on. */
+export const baseOfLadder: Readonly<Record<LadderId, BaseId | null>> = {
+  'forearm-stand': 'forearms',
+  headstand: 'head',
+  handstand: 'hands',
+  'shoulder-stand': null,
+  'arm-balance': 'hands',
+};
+
+export type DoorState = 'free' | 'ask' | 'confirmed' | 'instead';
+
+/**
+ * May the planned shape be done? Locked until every check of the day is confirmed; one "no" means
+ * the shape beside it. Source: handbook 06 "Checks of the day".
+ *
+ * @param keyOf the check behind a label of the plan
+ */
+export function doorOf(
+  placed: PlacedPerson,
+  state: Pick<FloorState, 'door'>,
+  keyOf: (label: string) => string,
+): DoorState {
+  if (placed.confirmAtDoor.length === 0) return 'free';
+  const answers = placed.confirmAtDoor.map((label) =>
+    state.door.get(doorKey(placed.id, keyOf(label))),
+  );
+  if (answers.includes(false)) return 'instead';
+  return answers.every((answer) => answer === true) ? 'confirmed' : 'ask';
+}
+
+/** Who is away: who was planned away stays so until somebody marks them as come. */
+export const awayFrom = (
+  state: Pick<FloorState, 'absent' | 'present'>,
+  { wishes }: Pick<PlanFile, 'wishes'>,
+): ReadonlySet<string> =>
+  new Set([...wishes.absent.filter((id) => !state.present.has(id)), ...state.absent]);
+
+/** The plan the class follows now. */
+export const planOf = (state: Pick<FloorState, 'plan'>, begun: PlanFile): PlanFile =>
+  state.plan ?? begun;
+
+/**
+ * What the class asks of a new plan, or `null` when the one that stands still answers it: who is
+ * missing, late, sore, new, had a stop sign, or was judged anew. What was wished before the class
+ * holds throughout.
+ *
+ * @param begun the plan the class began with
+ * @param now the plan it follows
+ */
+export function wishesNow(
+  state: Pick<FloorState, 'absent' | 'present' | 'late' | 'halts' | 'roundsDone'>,
+  begun: PlanFile,
+  now: PlanFile,
+  prepared: PreparedClass,
+): Wishes | null {
+  const { wishes } = begun;
+  const known = new Set(prepared.people.map(({ id }) => id));
+  const absent = [...awayFrom(state, begun)].filter((id) => known.has(id)).sort();
+  const lateRounds = new Map([
+    ...wishes.late.map(({ person, round }) => [person, round] as const),
+    ...state.late,
+  ]);
+  const late = [...lateRounds]
+    .filter(([id, round]) => round > 1 && known.has(id) && !absent.includes(id))
+    .map(([person, round]) => ({ person, round }));
+  const felt = state.halts.flatMap(({ person, place }) =>
+    place === undefined ? [] : [{ person, place }],
+  );
+  // A stop sign closes every inversion; the student lies down, and somebody sees to them.
+  const signed = [...new Set(state.halts.flatMap((one) => (one.sign ? [one.person] : [])))];
+  const pins = [
+    ...wishes.pins.filter((pin) => !('person' in pin && signed.includes(pin.person))),
+    ...signed.map((person) => ({ kind: 'student', person, option: 'rest' }) as const),
+  ];
+  const next = { absent, late, sore: dedupe([...wishes.sore, ...felt]), pins };
+  const done = Math.max(wishes.done, state.roundsDone);
+  const stands = isWhole(now, prepared, absent, done);
+  if (stands && JSON.stringify(next) === JSON.stringify(askedOf(now))) return null;
+  const { order: _, ...rest } = wishes;
+  return { ...exact(rest), ...exact(next), done };
+}
+
+/** Everybody who is here is in the rounds to come, with something that is open to them. */
+function isWhole(
+  { rounds }: PlanFile,
+  prepared: PreparedClass,
+  absent: readonly string[],
+  done: number,
+): boolean {
+  return rounds.slice(done).every(({ people }) => {
+    const placed = new Set(people.map(({ id }) => id));
+    return (
+      people.every((one) => isPlacementOpen(prepared, one)) &&
+      prepared.people.every(({ id }) => placed.has(id) || absent.includes(id))
+    );
+  });
+}
+
+const askedOf = ({ wishes: { absent, late, sore, pins } }: PlanFile) => ({
+  absent: [...absent].sort(),
+  late,
+  sore,
+  pins,
+});
+
+function dedupe<T extends { person: string; place: string }>(list: readonly T[]): T[] {
+  const seen = new Set<string>();
+  return list.filter(({ person, place }) => {
+    const key = `${person}/${place}`;
+    return !seen.has(key) && seen.add(key);
+  });
+}
+
+const whoDidWhat = ({ people }: PlanFile['rounds'][number]) =>
+  people
+    .map(({ id, option }) => `${id}/${option}`)
+    .sort()
+    .join('|');
+
+/**
+ * The running order stays as it was begun; only the rounds to come and what belongs to them are
+ * new. Rounds behind are taken from the new plan, under its letters, where it still knows what was
+ * done in them.
+ */
+export const mergePlan = (before: PlanFile, after: PlanFile): PlanFile => ({
+  ...after,
+  timeline: before.timeline,
+  checks: before.checks,
+  rounds: after.rounds.map((round, index) => {
+    const was = before.rounds[index];
+    if (was === undefined || index >= after.wishes.done) return round;
+    return whoDidWhat(was) === whoDidWhat(round) ? round : was;
+  }),
+});
+
+export interface Move {
+  readonly person: string;
+  readonly from: PlacedPerson;
+  readonly to: PlacedPerson;
+}
+
+/** Who goes where when one round turns into the next; who stays is left out. */
+export function listMoves(plan: PlanFile, fromRound: number): Move[] {
+  const [before, after] = [plan.rounds[fromRound - 1], plan.rounds[fromRound]];
+  if (before === undefined || after === undefined) return [];
+  return after.people.flatMap((to): Move[] => {
+    const from = before.people.find(({ id }) => id === to.id);
+    if (from === undefined) return [];
+    const stays =
+      from.option === to.option &&
+      from.letter === to.letter &&
+      JSON.stringify(from.place) === JSON.stringify(to.place) &&
+      from.needsHand === to.needsHand;
+    return stays ? [] : [{ person: to.id, from, to }];
+  });
+}

@@ -1,0 +1,320 @@
+/**
+ * What an assistant's device is sent: set-ups, places, who is asked before hands are laid on, and
+ * nothing that says why. Source: handbook 07 "Touch": assistants see set-ups and consent, not
+ * health notes.
+ */
+import type { PlanFile } from '../files/planFile';
+import { getCheck, isShippedCheck } from '../catalog/checks';
+import type { PlannedOption } from '../compose/options';
+import type { PreparedClass } from '../compose/prepared';
+import type { FloorAct, Tap } from './tap';
+
+export type FloorRole = 'teacher' | 'assistant';
+
+/** What an assistant may say. Ending a class, its plan and the door are the teacher's. */
+const assistantKinds: readonly FloorAct['kind'][] = [
+  'anchor',
+  'hold-start',
+  'hold-down',
+  'hold-fault',
+  'hold-stop',
+  'try',
+  'seen',
+  'assist',
+  'halt',
+  'sign',
+  'sore',
+  'undo',
+];
+
+/** Is this tap the role's to make? An assistant takes back only what they tapped themselves. */
+export function mayTap(role: FloorRole, { device, act }: Tap): boolean {
+  if (role === 'teacher') return true;
+  if (act.kind === 'undo') return act.tap.startsWith(`${device}.`);
+  return assistantKinds.includes(act.kind);
+}
+
+/** A check as a class carries it. */
+interface CheckOfClass {
+  readonly check: string;
+  readonly label: string;
+  readonly isPrivate?: true;
+}
+
+/** The teacher's alone; classes that began before they said so are known by the catalog. */
+export const isPrivateCheck = ({ check, isPrivate }: Omit<CheckOfClass, 'label'>): boolean =>
+  isPrivate === true || (isShippedCheck(check) && getCheck(check).isPrivate === true);
+
+export interface Hide {
+  /** A name for a check of the day that does not say what it is about. */
+  (checkOrLabel: string): string;
+  readonly isPrivate: (check: string) => boolean;
+}
+
+/** Numbers the checks of the day: that one is confirmed is an assistant's to know, not which. */
+export function hideChecks(checks: readonly CheckOfClass[]): Hide {
+  const names = new Map(
+    checks.flatMap(({ check, label }, index) => {
+      const name = `ask the teacher ${index + 1}`;
+      return [
+        [check, name],
+        [label, name],
+      ] as const;
+    }),
+  );
+  const hidden = new Set(checks.filter(isPrivateCheck).map(({ check }) => check));
+  return Object.assign((text: string) => names.get(text) ?? 'ask the teacher', {
+    isPrivate: (check: string) => hidden.has(check) || isPrivateCheck({ check }),
+  });
+}
+
+const withoutPrivate = <T extends { readonly check: string }>(
+  checks: readonly T[],
+  hide: Hide,
+): T[] => checks.filter(({ check }) => !hide.isPrivate(check));
+
+type PlanPerson = PlanFile['rounds'][number]['people'][number];
+
+/**
+ * The plan with where and what, without why. Every field is let out by name: one that is added to a
+ * plan stays with the teacher until it stands here.
+ */
+export function planForAssistant(plan: PlanFile, hide: Hide): PlanFile {
+  const { wishes, parts } = plan;
+  const person = (one: PlanPerson): PlanPerson => ({
+    id: one.id,
+    letter: one.letter,
+    option: one.option,
+    label: one.label,
+    role: '',
+    why: '',
+    place: one.place,
+    ...(one.sharesWith === undefined ? {} : { sharesWith: one.sharesWith }),
+    needsHand: one.needsHand,
+    asksFirst: one.asksFirst,
+    // That something is confirmed first, not what.
+    confirmAtDoor: one.confirmAtDoor.map(hide),
+    ...(one.otherwise === undefined ? {} : { otherwise: one.otherwise }),
+  });
+  return {
+    format: plan.format,
+    version: plan.version,
+    profile: { key: plan.profile.key, version: plan.profile.version },
+    families: plan.families,
+    wishes: {
+      minutes: wishes.minutes,
+      rounds: wishes.rounds,
+      roundMinutes: wishes.roundMinutes,
+      resetMinutes: wishes.resetMinutes,
+      helpers: wishes.helpers,
+      seed: wishes.seed,
+      absent: wishes.absent,
+      late: wishes.late,
+      sore: [],
+      pins: [],
+      done: wishes.done,
+    },
+    objective: plan.objective,
+    bound: plan.bound,
+    gapPercent: plan.gapPercent,
+    stoppedBy: plan.stoppedBy,
+    parts: {
+      rounds: { objective: parts.rounds.objective, bound: parts.rounds.bound },
+      drills: { objective: parts.drills.objective, bound: parts.drills.bound },
+    },
+    leastShare: plan.leastShare,
+    timeline: plan.timeline.map(({ id, kind, label, startsAt, minutes, drill, waves }) => ({
+      id,
+      kind,
+      label,
+      startsAt,
+      minutes,
+      ...(drill === undefined ? {} : { drill }),
+      ...(waves === undefined ? {} : { waves }),
+    })),
+    checks: withoutPrivate(plan.checks, hide).map(
+      ({ check, label, isTogether, minutes, people }) => ({
+        check,
+        label,
+        isTogether,
+        minutes,
+        people: people.map(({ id }) => ({ id, why: '' })),
+      }),
+    ),
+    spans: plan.spans.map(({ id, wall, fromM, toM, lowestM }) => ({
+      id,
+      wall,
+      fromM,
+      toM,
+      lowestM,
+    })),
+    stations: plan.stations.map(({ letter, option, label, people, baseM }) => ({
+      letter,
+      option,
+      label,
+      people,
+      ...(baseM === undefined ? {} : { baseM }),
+    })),
+    layOut: plan.layOut.map(({ letter, where, props, fallbackProps, people }) => ({
+      letter,
+      where,
+      props,
+      fallbackProps,
+      people,
+    })),
+    rounds: plan.rounds.map(({ round, handsUsed, teacherHelps, pieces, people }) => ({
+      round,
+      handsUsed,
+      teacherHelps,
+      pieces: pieces.map(({ row, used, of }) => ({ row, used, of })),
+      people: people.map(person),
+    })),
+    pins: [],
+    notes: [],
+    relief: null,
+    binding: [],
+  };
+}
+
+/** What is done and set out, without what it is worth, what it loads or why it is chosen. */
+export function optionForAssistant(option: PlannedOption): PlannedOption {
+  const {
+    id,
+    label,
+    stage,
+    alternative,
+    family,
+    variant,
+    value,
+    heightM,
+    alongM,
+    outM,
+    pieces,
+    props,
+    shape,
+    recipe,
+    baseM,
+    figures,
+    radiusM,
+    fallback,
+    needsCircle,
+    needsHand,
+    asksFirst,
+    assist,
+    isAttempt,
+    isRest,
+    canShare,
+  } = option;
+  return {
+    id,
+    label,
+    role: 'present',
+    why: '',
+    atDoor: [],
+    loads: {},
+    value,
+    heightM,
+    pieces,
+    props,
+    ...(stage === undefined ? {} : { stage }),
+    ...(alternative === undefined ? {} : { alternative }),
+    ...(family === undefined ? {} : { family }),
+    ...(variant === undefined ? {} : { variant }),
+    ...(alongM === undefined ? {} : { alongM }),
+    ...(outM === undefined ? {} : { outM }),
+    ...(shape === undefined ? {} : { shape }),
+    ...(recipe === undefined ? {} : { recipe }),
+    ...(baseM === undefined ? {} : { baseM }),
+    // The figure, not how it came about.
+    ...(figures === undefined
+      ? {}
+      : { figures: figures.map((one) => ({ id: one.id, metres: one.metres })) }),
+    ...(radiusM === undefined ? {} : { radiusM }),
+    ...(fallback === undefined ? {} : { fallback }),
+    ...(needsCircle === undefined ? {} : { needsCircle }),
+    ...(needsHand === undefined ? {} : { needsHand }),
+    ...(asksFirst === undefined ? {} : { asksFirst }),
+    ...(assist === undefined ? {} : { assist }),
+    ...(isAttempt === undefined ? {} : { isAttempt }),
+    ...(isRest === undefined ? {} : { isRest }),
+    ...(canShare === undefined ? {} : { canShare }),
+  };
+}
+
+export function preparedForAssistant(prepared: PreparedClass, hide: Hide): PreparedClass {
+  const { profile, room, spans, pieces, families, checks, checkMinutes, people } = prepared;
+  return {
+    profile: { key: profile.key, version: profile.version },
+    room,
+    spans,
+    pieces,
+    families,
+    drills: {},
+    checkMinutes,
+    checks: withoutPrivate(checks, hide).map(
+      ({ check, label, isTogether, minutes, people: own }) => ({
+        check,
+        label,
+        isTogether,
+        minutes,
+        gain: 0,
+        people: own.map(({ id }) => ({ id, why: '' })),
+      }),
+    ),
+    people: people.map(({ id, heightM, options, fallbacks, gone }) => ({
+      id,
+      heightM,
+      options: options.map(optionForAssistant),
+      fallbacks: fallbacks.map(optionForAssistant),
+      ...(gone === undefined ? {} : { gone: gone.map(optionForAssistant) }),
+      shut: [],
+      weak: [],
+      closedDrills: [],
+      checkLoads: [],
+      capacities: {},
+    })),
+  };
+}
+
+/**
+ * Somebody else's tap as an assistant's device gets it; `null`: not theirs to know. That somebody
+ * was stopped is; the reason is not.
+ */
+export function tapForAssistant(tap: Tap, hide: Hide): Tap | null {
+  const { act } = tap;
+  switch (act.kind) {
+    case 'sign':
+    case 'sore':
+      return { ...tap, act: { kind: 'halt', person: act.person } };
+    case 'plan':
+      return { ...tap, act: { kind: 'plan', plan: planForAssistant(act.plan, hide) } };
+    case 'seen':
+      if (hide.isPrivate(act.check)) return null;
+      return { ...tap, act: { ...act, faults: [] } };
+    case 'door':
+      return { ...tap, act: { ...act, check: hide(act.check) } };
+    case 'hold-fault':
+      return null;
+    case 'hold-start':
+      // That the clock runs, not what for.
+      return act.check !== null && hide.isPrivate(act.check)
+        ? { ...tap, act: { ...act, check: null } }
+        : tap;
+    // What is tapped in front of everybody; a new kind stays here until it is let out by name.
+    case 'anchor':
+    case 'segment':
+    case 'hold-down':
+    case 'hold-stop':
+    case 'hold-settle':
+    case 'try':
+    case 'assist':
+    case 'halt':
+    case 'absent':
+    case 'late':
+    case 'end':
+    case 'undo':
+      return tap;
+    default:
+      return act satisfies never;
+  }
+}

@@ -1,0 +1,132 @@
+/**
+ * What a finger on the tablet says. A class is the set of its taps: whatever order they arrive in,
+ * however often, the same set gives the same record. Source: handbook 08 "On the floor".
+ */
+import { z } from 'zod';
+import { baseIds, faultIds } from '../catalog/checks';
+import { painPlaces, stopSigns } from '../catalog/regions';
+import { composeOutput } from '../files/planFile';
+
+const key = z.string().min(1).max(80);
+const side = z.enum(['left', 'right']);
+
+/**
+ * When something happened, by both clocks of the device. `monoMs` never jumps but begins anew with
+ * every load of the page (`boot`); `wallMs` goes on, but somebody may set it.
+ */
+export const stamp = z.strictObject({
+  boot: key,
+  monoMs: z.number().min(0),
+  wallMs: z.number(),
+});
+
+/** What can be tapped. Ids of people are those of the plan. */
+export const floorAct = z.discriminatedUnion('kind', [
+  /** The server answered: its clock at that moment, milliseconds, and how long the answer took. */
+  z.strictObject({
+    kind: z.literal('anchor'),
+    serverMs: z.number(),
+    roundTripMs: z.number().min(0),
+  }),
+  /** The running order moves to this line; so many rounds lie behind it. */
+  z.strictObject({
+    kind: z.literal('segment'),
+    index: z.int().min(0).max(200),
+    roundsDone: z.int().min(0).max(12),
+  }),
+  z.strictObject({
+    kind: z.literal('hold-start'),
+    hold: key,
+    /** Null: time in the shape, for the record alone. */
+    check: key.nullable(),
+    base: z.enum(baseIds).nullable(),
+    side: side.nullable(),
+    /** Nobody: whoever it was about was deleted since. */
+    people: z.array(key).max(60),
+  }),
+  z.strictObject({ kind: z.literal('hold-down'), hold: key, person: key }),
+  z.strictObject({
+    kind: z.literal('hold-fault'),
+    hold: key,
+    person: key,
+    fault: z.enum(faultIds),
+  }),
+  z.strictObject({ kind: z.literal('hold-stop'), hold: key }),
+  /** The teacher's answer about a time that the clocks disagree on. */
+  z.strictObject({ kind: z.literal('hold-settle'), hold: key, keep: z.boolean() }),
+  z.strictObject({
+    kind: z.literal('try'),
+    person: key,
+    /** The stage, for the record; the option of the plan otherwise. */
+    what: z.enum(['hop', 'kick']),
+    stage: key.nullable(),
+    base: z.enum(baseIds).nullable(),
+    round: z.int().min(1).max(12).nullable(),
+    leg: side.nullable(),
+    reached: z.boolean(),
+    blocksKept: z.boolean().nullable(),
+    landing: z.enum(['soft', 'heavy']).nullable(),
+    isAssisted: z.boolean(),
+  }),
+  /** A check counted or measured rather than held. */
+  z.strictObject({
+    kind: z.literal('seen'),
+    person: key,
+    check: key,
+    value: z.number().min(0).max(3600),
+    base: z.enum(baseIds).nullable(),
+    side: side.nullable(),
+    faults: z.array(z.enum(faultIds)).max(19),
+  }),
+  /** Asked at the door: may the stage that needs it be done? */
+  z.strictObject({ kind: z.literal('door'), person: key, check: key, isFine: z.boolean() }),
+  z.strictObject({ kind: z.literal('assist'), person: key, round: z.int().min(1).max(12) }),
+  z.strictObject({ kind: z.literal('sign'), person: key, sign: z.enum(stopSigns) }),
+  z.strictObject({ kind: z.literal('sore'), person: key, place: z.enum(painPlaces) }),
+  /** Ended for now without a word about why: the attempt is over. */
+  z.strictObject({ kind: z.literal('halt'), person: key }),
+  z.strictObject({ kind: z.literal('absent'), person: key, isAbsent: z.boolean() }),
+  z.strictObject({ kind: z.literal('late'), person: key, round: z.int().min(1).max(8) }),
+  z.strictObject({ kind: z.literal('plan'), plan: composeOutput }),
+  z.strictObject({ kind: z.literal('end') }),
+  z.strictObject({ kind: z.literal('undo'), tap: key }),
+]);
+
+export const tap = z.strictObject({
+  device: key,
+  /** Rises by one with every tap of the device: the order, and with `device` the tap's name. */
+  seq: z.int().min(1),
+  at: stamp,
+  act: floorAct,
+});
+
+export type Stamp = z.infer<typeof stamp>;
+export type FloorAct = z.infer<typeof floorAct>;
+export type Tap = z.infer<typeof tap>;
+export type ActOf<Kind extends FloorAct['kind']> = Extract<FloorAct, { kind: Kind }>;
+
+/** A tap's name, the same on every device and on the server. */
+export const tapId = ({ device, seq }: Pick<Tap, 'device' | 'seq'>): string => `${device}.${seq}`;
+
+/** Every tap once: what was delivered twice is one tap. */
+export function uniteTaps(...lists: readonly (readonly Tap[])[]): Tap[] {
+  const byId = new Map<string, Tap>();
+  for (const list of lists) {
+    for (const one of list) if (!byId.has(tapId(one))) byId.set(tapId(one), one);
+  }
+  return [...byId.values()];
+}
+
+/**
+ * A tap as far as it is about people who are known; `null`: it is about somebody who is not. A hold
+ * goes on for the others when somebody in it was deleted.
+ */
+export function aboutPeople(
+  one: Tap,
+  known: { readonly has: (person: string) => boolean },
+): Tap | null {
+  const { act } = one;
+  if ('person' in act) return known.has(act.person) ? one : null;
+  if (!('people' in act)) return one;
+  return { ...one, act: { ...act, people: act.people.filter((person) => known.has(person)) } };
+}

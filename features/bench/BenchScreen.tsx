@@ -1,0 +1,367 @@
+'use client';
+
+import { Button, Group, SegmentedControl, Select, Slider, Switch, Title } from '@mantine/core';
+import { useDeferredValue, useMemo, useState } from 'react';
+import { IconCopy, IconDownload, IconPrinter } from '@tabler/icons-react';
+import { getShape, shapeIds, shapeTable } from '@/core/shapes/registry';
+import { benchSheet, drawBench } from '@/core/drawing/bench';
+import { drawStill } from '@/core/drawing/still';
+import { toSvgFile } from '@/core/drawing/svg';
+import type { ShapeId } from '@/core/shapes/postures';
+import type { Dial } from '@/core/shapes/dials';
+import { beyondSentences } from '@/core/shapes/posed';
+import { getDials } from '@/core/shapes/values';
+import { stillIds, stillTable, type StillId } from '@/core/shapes/stills';
+import { formatHeight, formatLength, type LengthUnits } from '@/core/units/length';
+import type { BenchView } from '@/server/judging/views';
+import { SceneView } from '@/design/drawing/SceneView';
+import { showSaved } from '@/design/notices';
+import { BenchDrawing } from './BenchDrawing';
+import { describeInputs, listFigures } from './figures';
+import { LoadLadder } from './LoadLadder';
+import { MeasuringGuide } from './MeasuringGuide';
+import { RecipePanel } from './RecipePanel';
+import { SavedSetups } from './SavedSetups';
+import { StackLine } from './StackLine';
+import { benchInput, useBench, type Bench, type Compare } from './useBench';
+import classes from './bench.module.css';
+
+interface BenchScreenProps {
+  readonly view: BenchView;
+  readonly firstPersonId: number | null;
+  readonly firstFamily: ShapeId;
+}
+
+const stranger = 'stranger';
+
+const stillPrefix = 'still:';
+const groups = [...new Set(shapeIds.map((id) => getShape(id).group))];
+const shapeChoices = groups.map((group) => ({
+  group,
+  items: shapeIds
+    .filter((id) => getShape(id).group === group)
+    .map((id): { value: string; label: string } => ({ value: id, label: getShape(id).label })),
+}));
+/** Shapes without a load model stand last and say so. */
+const allChoices = [
+  ...shapeChoices,
+  {
+    group: 'Drawing only',
+    items: stillIds.map((id) => ({ value: stillPrefix + id, label: stillTable[id].label })),
+  },
+];
+
+export function BenchScreen({ view, firstPersonId, firstFamily }: BenchScreenProps) {
+  const bench = useBench(view, firstPersonId, firstFamily);
+  const [still, setStill] = useState<StillId | null>(null);
+  const { units } = view.settings;
+  const { state, body, values, loads, ghost, problem } = bench;
+  // The panels below follow when the drawing has been served: a borrow search may take longer.
+  const settledBody = useDeferredValue(body);
+  const settledInput = useMemo(
+    () => benchInput(view, state.personId, settledBody),
+    [view, state.personId, settledBody],
+  );
+  const person = view.people.find(({ id }) => id === state.personId);
+  const scene =
+    loads === null
+      ? null
+      : drawBench(
+          { body, family: state.family, values, loads, ...(ghost ? { ghost } : {}) },
+          { ...benchSheet(state.family), units },
+        );
+  const figures =
+    loads === null
+      ? []
+      : listFigures(loads, describeInputs(body, state.family, values, units), units);
+  const label = `${person?.name ?? 'Somebody'}: ${getShape(state.family).label}`;
+
+  const copy = async () => {
+    const lines = [
+      label,
+      ...getDials(state.family).map((dial) => `${dial.label}: ${sayValue(dial, values, units)}`),
+      ...figures.map((figure) => `${figure.label}: ${figure.value}`),
+    ];
+    await navigator.clipboard.writeText(lines.join('\n'));
+    showSaved('Copied as text.');
+  };
+  const save = () => {
+    if (scene === null) return;
+    const file = new Blob([toSvgFile(scene, getShape(state.family).label, 20)], {
+      type: 'image/svg+xml',
+    });
+    const link = document.createElement('a');
+    link.href = URL.createObjectURL(file);
+    link.download = 'levitar-bench.svg';
+    link.click();
+    URL.revokeObjectURL(link.href);
+  };
+
+  if (still !== null) {
+    const stillScene = drawStill(still, body, { widthPx: 820, heightPx: 560, units });
+    return (
+      <div className={classes.bench}>
+        <div className={classes.controls}>
+          <Title order={1} size="1.7rem">
+            Bench
+          </Title>
+          <Choices bench={bench} view={view} units={units} still={still} onStill={setStill} />
+        </div>
+        <SceneView scene={stillScene} label={stillTable[still].label} isFluid />
+        <div className={classes.side}>
+          <h2>{stillTable[still].label}</h2>
+          <p>
+            Drawing only: to scale for this body. The model has no loads to give for this shape.
+          </p>
+        </div>
+      </div>
+    );
+  }
+
+  return (
+    <div className={classes.bench}>
+      <div className={classes.controls}>
+        <Title order={1} size="1.7rem">
+          Bench
+        </Title>
+        <Choices bench={bench} view={view} units={units} still={still} onStill={setStill} />
+        <Dials bench={bench} units={units} />
+        <StackLine
+          body={body}
+          family={state.family}
+          values={values}
+          pieces={view.pieces}
+          units={units}
+        />
+      </div>
+      <div>
+        {problem !== null && (
+          <p role="alert" className={classes.problem}>
+            {problem}
+            {scene && ' The drawing stays at the last possible place.'}
+          </p>
+        )}
+        {scene && (
+          <BenchDrawing
+            scene={scene}
+            family={state.family}
+            values={values}
+            units={units}
+            label={label}
+            onTurn={bench.turn}
+          />
+        )}
+        <Group gap="sm" className="no-print">
+          <Button
+            variant="default"
+            leftSection={<IconPrinter size={17} />}
+            onClick={() => window.print()}
+          >
+            Print
+          </Button>
+          <Button variant="default" leftSection={<IconDownload size={17} />} onClick={save}>
+            Save the drawing
+          </Button>
+          <Button variant="default" leftSection={<IconCopy size={17} />} onClick={copy}>
+            Copy as text
+          </Button>
+        </Group>
+      </div>
+      <div className={classes.side}>
+        <h2>{getShape(state.family).label}</h2>
+        <dl className={classes.figures} aria-label="Figures">
+          {figures.map((figure) => (
+            <div key={figure.id}>
+              <dt>{figure.label}</dt>
+              <dd>
+                {figure.value}
+                <details>
+                  <summary>Why?</summary>
+                  {figure.why}
+                </details>
+              </dd>
+            </div>
+          ))}
+        </dl>
+        {[...(loads?.notes ?? []), ...(loads ? beyondSentences(loads) : [])].map((note) => (
+          <p key={note} className={classes.note}>
+            {note}
+          </p>
+        ))}
+        <p className={classes.hint}>
+          Estimates of a simple model on average proportions. Drag the round marks, or focus one and
+          use the arrow keys; shift moves 5 cm.
+        </p>
+        {person && (
+          <SavedSetups
+            key={`${person.id}-${state.family}`}
+            person={person}
+            family={state.family}
+            values={values}
+            units={units}
+            onUse={(kept) => bench.change({ values: kept })}
+          />
+        )}
+      </div>
+      <div className={classes.wide}>
+        <div>
+          <LoadLadder body={settledBody} />
+          <RecipePanel
+            key={state.family}
+            input={settledInput}
+            family={state.family}
+            person={person ?? null}
+            units={units}
+          />
+        </div>
+        <MeasuringGuide
+          personId={state.personId}
+          body={settledBody}
+          family={state.family}
+          values={values}
+          units={units}
+        />
+      </div>
+    </div>
+  );
+}
+
+function sayValue(
+  dial: Dial,
+  values: Readonly<Record<string, number>>,
+  units: LengthUnits,
+): string {
+  const value = values[dial.parameter];
+  if (dial.unit === 'm') return formatLength(value, units);
+  return dial.unit === 'deg' ? `${Math.round(value)}°` : value.toFixed(2);
+}
+
+interface PartProps {
+  readonly bench: Bench;
+  readonly units: LengthUnits;
+}
+
+interface ChoicesProps extends PartProps {
+  readonly view: BenchView;
+  readonly still: StillId | null;
+  readonly onStill: (still: StillId | null) => void;
+}
+
+function Choices({ bench, view, units, still, onStill }: ChoicesProps) {
+  const { state, change } = bench;
+  const people = view.people.map(({ id, name }) => ({ value: String(id), label: name }));
+  const toId = (value: string | null) =>
+    value === null || value === stranger ? null : Number(value);
+  return (
+    <div className={classes.choices}>
+      <Select
+        label="Who"
+        data={[...people, { value: stranger, label: 'Somebody else, by height' }]}
+        value={state.personId === null ? stranger : String(state.personId)}
+        onChange={(value) => change({ personId: toId(value) })}
+        allowDeselect={false}
+        searchable
+      />
+      {state.personId === null && (
+        <div>
+          <span className={classes.dialLabel}>
+            Height <strong>{formatHeight(state.heightM, units)}</strong>
+          </span>
+          <Slider
+            thumbLabel="Height"
+            min={1.2}
+            max={2.2}
+            step={0.01}
+            label={null}
+            value={state.heightM}
+            onChange={(heightM) => change({ heightM })}
+          />
+        </div>
+      )}
+      <Select
+        label="Shape"
+        data={allChoices}
+        value={still === null ? state.family : stillPrefix + still}
+        onChange={(value) => {
+          if (value === null) return;
+          if (value.startsWith(stillPrefix)) {
+            onStill(value.slice(stillPrefix.length) as StillId);
+            return;
+          }
+          onStill(null);
+          if (value !== state.family) change({ family: value as ShapeId });
+        }}
+        allowDeselect={false}
+        searchable
+      />
+      {still === null && 'mayLiftLeg' in shapeTable[state.family] && (
+        <Switch
+          label="One leg lifted"
+          checked={state.oneLeg}
+          onChange={(event) => change({ oneLeg: event.currentTarget.checked })}
+        />
+      )}
+      <div hidden={still !== null}>
+        <span className={classes.dialLabel} id="compare">
+          Compare with
+        </span>
+        <SegmentedControl
+          aria-labelledby="compare"
+          fullWidth
+          size="sm"
+          value={state.compare}
+          data={[
+            { value: 'nobody', label: 'nothing' },
+            { value: 'person', label: 'person' },
+            { value: 'shape', label: 'shape' },
+          ]}
+          onChange={(value) => change({ compare: value as Compare })}
+        />
+      </div>
+      {state.compare === 'person' && (
+        <Select
+          label="Whose ghost, in the same set-up"
+          data={people}
+          value={String(state.otherPersonId)}
+          onChange={(value) => change({ otherPersonId: toId(value) })}
+          allowDeselect={false}
+          searchable
+        />
+      )}
+      {state.compare === 'shape' && (
+        <Select
+          label="Which shape as a ghost"
+          data={shapeChoices}
+          value={state.otherFamily}
+          onChange={(value) => value !== null && change({ otherFamily: value as ShapeId })}
+          allowDeselect={false}
+          searchable
+        />
+      )}
+    </div>
+  );
+}
+
+function Dials({ bench, units }: PartProps) {
+  const { state, values, turn } = bench;
+  return (
+    <div className={classes.choices}>
+      {getDials(state.family).map((dial) => (
+        <div key={dial.parameter}>
+          <span className={classes.dialLabel}>
+            {dial.label} <strong>{sayValue(dial, values, units)}</strong>
+          </span>
+          <Slider
+            thumbLabel={`${dial.label}, dial`}
+            min={dial.low}
+            max={dial.high}
+            step={dial.unit === 'deg' ? 1 : 0.01}
+            label={null}
+            value={values[dial.parameter]}
+            onChange={(value) => turn(dial.parameter, value)}
+          />
+        </div>
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,176 @@
+'use client';
+
+import { NumberInput, Select } from '@mantine/core';
+import { useMemo, useState } from 'react';
+import { lengthTable } from '@/core/body/lengths';
+import { listKinds, pieceIds, specOf, type PieceId } from '@/core/catalog/pieces';
+import { profileIds, profileTable, type ProfileId } from '@/core/catalog/profiles';
+import { drawTopView } from '@/core/drawing/topView';
+import type { ShapeId } from '@/core/shapes/postures';
+import { getSetup, setupIds, type SetupId } from '@/core/setups/registry';
+import type { SetupInput } from '@/core/setups/setup';
+import { getShape } from '@/core/shapes/registry';
+import { formatFigure, formatLength, type LengthUnits } from '@/core/units/length';
+import type { BenchPerson } from '@/server/judging/views';
+import { SceneView } from '@/design/drawing/SceneView';
+import { KeepDistance } from './KeepDistance';
+import classes from './bench.module.css';
+
+interface RecipePanelProps {
+  /** The person's own, or a body nobody has entered: lengths, ranges, what was found by trying. */
+  readonly input: SetupInput;
+  readonly family: ShapeId;
+  readonly person: BenchPerson | null;
+  readonly units: LengthUnits;
+}
+
+const recipeChoices = setupIds.map((id) => ({ value: id, label: getSetup(id).label }));
+const profileChoices = profileIds.map((id) => ({ value: id, label: profileTable[id].label }));
+const faceWords = { flat: 'flat', side: 'on its side', end: 'on its end' } as const;
+const fallback: SetupId = 'forearm-kick';
+
+/** A measured set-up for this body, this profile and the pieces at hand; change any of them. */
+export function RecipePanel({ input, family, person, units }: RecipePanelProps) {
+  const { body, profile, pieces } = input;
+  const [recipe, setRecipe] = useState<SetupId>(getShape(family).setups[0] ?? fallback);
+  const [school, setSchool] = useState<ProfileId>(profile);
+  const [counts, setCounts] = useState<Readonly<Record<string, number>>>(() =>
+    Object.fromEntries(pieces.map(({ piece, count }) => [piece, count])),
+  );
+  const spec = getSetup(recipe);
+  const result = useMemo(() => {
+    const known = listKinds([...pieceIds.map((piece) => ({ piece, count: 0 })), ...pieces]);
+    const atHand = known.map((one) => ({ ...one, count: counts[one.piece] ?? 0 }));
+    // Another profile than the course's has its own shipped figures.
+    const { settings, ...rest } = input;
+    const own = school === profile && settings !== undefined ? { settings } : {};
+    return spec.solve({ ...rest, ...own, profile: school, pieces: atHand });
+  }, [spec, input, profile, school, counts, pieces]);
+  const top = drawTopView({
+    body,
+    recipe,
+    distances: result.distances,
+    units,
+    ...(result.spacer ? { spacer: result.spacer } : {}),
+  });
+  const shown = listKinds(pieces);
+  const setCount = (id: PieceId, value: string | number) =>
+    setCounts((old) => ({ ...old, [id]: Math.max(0, Math.floor(Number(value) || 0)) }));
+
+  return (
+    <section aria-label="Set-up" className={classes.panel}>
+      <div className={classes.panelHead}>
+        <h2>Set-up for this body</h2>
+      </div>
+      <div className={classes.pair}>
+        <Select
+          label="Set-up"
+          data={recipeChoices}
+          value={recipe}
+          onChange={(value) => value !== null && setRecipe(value as SetupId)}
+          allowDeselect={false}
+          searchable
+        />
+        <Select
+          label="Profile"
+          data={profileChoices}
+          value={school}
+          onChange={(value) => value !== null && setSchool(value as ProfileId)}
+          allowDeselect={false}
+        />
+      </div>
+      {top && <SceneView scene={top} label={`${spec.label}, from above`} />}
+      <table className={classes.recipe}>
+        <tbody>
+          {result.distances.map((distance) => (
+            <tr key={distance.id}>
+              <td className={classes.recipeFigure}>
+                {distance.basis === 'estimated' ? '~' : ''}
+                {distance.metres < 0 ? 'none' : formatLength(distance.metres, units)}
+              </td>
+              <td>
+                <strong>{distance.label}</strong> {distance.found && <em>found by trying </em>}
+                <span className={classes.hint}>
+                  {distance.mark}
+                  {distance.drivers.length > 0 &&
+                    distance.lowM >= 0 &&
+                    ` (${formatFigure(distance.lowM, units)} to ${formatFigure(distance.highM, units)})`}
+                </span>
+                <details className={classes.hint}>
+                  <summary>Why?</summary>
+                  {distance.why}.{' '}
+                  {distance.drivers.length > 0 &&
+                    `Inputs: ${distance.drivers
+                      .slice(0, 4)
+                      .map(
+                        ({ length }) =>
+                          `${lengthTable[length].label.split(',')[0].toLowerCase()} ${formatLength(body.lengths[length], units)} (${body.basis[length]})`,
+                      )
+                      .join(', ')}.`}{' '}
+                  Give or take {formatLength(distance.toleranceM, units)}.
+                </details>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {result.stack?.found && (
+        <p className={classes.note}>
+          Stack, from below:{' '}
+          {result.stack.layers
+            .map(
+              ({ count, face, isRefolded, ...one }) =>
+                `${count} ${specOf(one).label.toLowerCase()} ${isRefolded ? 'folded once more' : faceWords[face]}`,
+            )
+            .join(', then ')}
+          : {formatLength(result.stack.heightM!, units)} with weight on it.
+        </p>
+      )}
+      {result.spacer && (
+        <p className={classes.note}>
+          {result.spacer.faces
+            .map(
+              ({ metres, ...one }) =>
+                `${specOf(one).label.toLowerCase()} ${formatLength(metres, units)}`,
+            )
+            .join(' + ')}
+          , off by {formatLength(Math.abs(result.spacer.errorM), units)}.
+        </p>
+      )}
+      {[...result.cautions, ...result.notes].map((sentence) => (
+        <p key={sentence} className={classes.note}>
+          {sentence}
+        </p>
+      ))}
+      {person && (
+        <KeepDistance
+          key={recipe}
+          person={person}
+          setup={recipe}
+          distances={result.distances}
+          units={units}
+        />
+      )}
+      <p>
+        <strong>Before weight goes on:</strong> {spec.checkFirst.join('; ')}.{' '}
+        <strong>Assist:</strong> {spec.assist}. <strong>Way out:</strong> {spec.exit}.
+      </p>
+      <details>
+        <summary>Pieces at hand</summary>
+        <div className={classes.pieces}>
+          {shown.map((one) => (
+            <NumberInput
+              key={one.piece}
+              size="xs"
+              label={specOf(one).label}
+              min={0}
+              max={200}
+              value={counts[one.piece] ?? 0}
+              onChange={(value) => setCount(one.piece, value)}
+            />
+          ))}
+        </div>
+      </details>
+    </section>
+  );
+}

@@ -1,0 +1,117 @@
+import { screen, waitFor } from '@testing-library/react';
+import type { GateRow } from '@/server/judging/gateRows';
+import { renderUi } from '@/design/testing/renderUi';
+import { RecordForm } from './RecordForm';
+
+const record = jest.fn();
+jest.mock('@/features/person/actions', () => ({
+  recordCheckAction: (...call: unknown[]) => record(...call) as unknown,
+  takeBackRecordAction: () => Promise.resolve({ ok: true }),
+}));
+
+const row = (more: Partial<GateRow> = {}): GateRow =>
+  ({
+    check: 'dolphin-one-leg',
+    base: null,
+    label: 'Dolphin, one leg up',
+    valueKind: 'seconds',
+    unitLabel: 's',
+    hasSides: true,
+    voidedBy: ['sinks-on-block'],
+    ...more,
+  }) as GateRow;
+
+const show = (of: GateRow = row()) => {
+  const onRecorded = jest.fn();
+  return {
+    onRecorded,
+    ...renderUi(
+      <RecordForm
+        personId={7}
+        row={of}
+        today="2026-11-25"
+        breathSeconds={5}
+        onRecorded={onRecorded}
+      />,
+    ),
+  };
+};
+
+beforeEach(() => {
+  record.mockReset();
+  record.mockResolvedValue({ ok: true, value: 12 });
+});
+
+describe('recording a check', () => {
+  it('by keyboard alone: the figure is where one begins, Enter keeps it', async () => {
+    const { user, onRecorded } = show();
+    await user.keyboard('18.5{Enter}');
+    await waitFor(() => expect(onRecorded).toHaveBeenCalled());
+    expect(record).toHaveBeenCalledWith(7, {
+      check: 'dolphin-one-leg',
+      base: null,
+      value: '18.5',
+      unit: 'plain',
+      date: '2026-11-25',
+      stoppedByTeacher: false,
+      faults: [],
+      pain: false,
+      painPlace: null,
+      side: 'left',
+    });
+  });
+
+  it('goes on with the other side, nothing of the first left over', async () => {
+    const { user } = show();
+    await user.click(screen.getByRole('checkbox', { name: /sinks onto the block/ }));
+    await user.type(screen.getByLabelText('How long'), '9');
+    await user.click(screen.getByRole('button', { name: 'Keep this record' }));
+    await waitFor(() => expect(screen.getByLabelText('How long')).toHaveValue(''));
+    expect(screen.getByRole('radio', { name: 'right' })).toBeChecked();
+    expect(screen.getByRole('checkbox', { name: /sinks onto the block/ })).not.toBeChecked();
+    expect(record.mock.calls[0][1]).toMatchObject({ faults: ['sinks-on-block'], side: 'left' });
+  });
+
+  it('keeps what was typed when it is refused, and says why beside it', async () => {
+    record.mockResolvedValue({ ok: false, problems: { value: 'More than 3600 cannot be.' } });
+    const { user, onRecorded } = show();
+    await user.type(screen.getByLabelText('How long'), '9999');
+    await user.click(screen.getByRole('button', { name: 'Keep this record' }));
+    expect(await screen.findByText('More than 3600 cannot be.')).toBeInTheDocument();
+    expect(screen.getByLabelText('How long')).toHaveValue('9999');
+    expect(onRecorded).not.toHaveBeenCalled();
+  });
+
+  it('asks where it hurts only when it does', async () => {
+    const { user } = show();
+    expect(screen.queryByRole('combobox', { name: 'Where it hurts' })).toBeNull();
+    await user.click(screen.getByRole('checkbox', { name: 'Pain' }));
+    expect(screen.getByRole('combobox', { name: 'Where it hurts' })).toBeInTheDocument();
+  });
+
+  it('offers the faults that void it first, and all of them when asked', async () => {
+    const { user } = show();
+    const chips = () => screen.getAllByRole('checkbox').length;
+    const few = chips();
+    expect(screen.getByText(/sinks onto the block: counts against only/)).toBeInTheDocument();
+    await user.click(screen.getByRole('button', { name: 'More faults' }));
+    expect(chips()).toBeGreaterThan(few + 8);
+  });
+
+  it('says how it is taken, and what each level is called', () => {
+    show(row({ method: 'From behind, hips level.', levels: ['none', 'one heel'] }));
+    expect(screen.getByText('From behind, hips level.')).toBeInTheDocument();
+    expect(screen.getByText('0 none · 1 one heel')).toBeInTheDocument();
+  });
+
+  it('of a pass takes a word instead of a figure', async () => {
+    const { user, onRecorded } = show(
+      row({ valueKind: 'pass', hasSides: false, check: 'crown-control', label: 'Crown control' }),
+    );
+    expect(screen.queryByLabelText('How long')).toBeNull();
+    await user.click(screen.getByRole('radio', { name: 'not' }));
+    await user.click(screen.getByRole('button', { name: 'Keep this record' }));
+    await waitFor(() => expect(onRecorded).toHaveBeenCalled());
+    expect(record.mock.calls[0][1]).toMatchObject({ value: '0', side: null });
+  });
+});

@@ -1,0 +1,190 @@
+'use client';
+
+import { Button, Checkbox, Chip, Group, SegmentedControl, Select, TextInput } from '@mantine/core';
+import { useForm } from '@mantine/form';
+import { useState, useTransition } from 'react';
+import { recordCheckAction } from '@/features/person/actions';
+import { faultIds, faultTable, type FaultId } from '@/core/catalog/checks';
+import { painPlaces, painPlaceTable } from '@/core/catalog/regions';
+import type { RecordForm as RecordFormValues } from '@/server/files/recordForm';
+import type { GateRow } from '@/server/judging/gateRows';
+import { showProblem } from '@/design/notices';
+import { showRecorded } from './showRecorded';
+import classes from './record.module.css';
+
+interface RecordFormProps {
+  readonly personId: number;
+  readonly row: GateRow;
+  readonly today: string;
+  readonly breathSeconds: number;
+  /** Called when the record is kept. */
+  readonly onRecorded?: () => void;
+}
+
+type Values = Omit<RecordFormValues, 'check' | 'base'>;
+
+/** Seen in any shape; offered beside whatever voids the check at hand. */
+const generalFaults: readonly FaultId[] = ['breath-held', 'strain-in-face', 'looks-scared'];
+
+/** Faults that void this check first: the ones a teacher looks for are nearest. */
+function orderFaults(voidedBy: readonly FaultId[], showsAll: boolean): FaultId[] {
+  const near = [...voidedBy, ...generalFaults.filter((fault) => !voidedBy.includes(fault))];
+  return showsAll ? [...near, ...faultIds.filter((fault) => !near.includes(fault))] : near;
+}
+
+export function RecordForm(props: RecordFormProps) {
+  const { personId, row, today, breathSeconds, onRecorded } = props;
+  const [isSaving, startSaving] = useTransition();
+  const form = useForm<Values>({
+    mode: 'controlled',
+    initialValues: {
+      value: row.valueKind === 'pass' ? '1' : '',
+      unit: 'plain',
+      date: today,
+      stoppedByTeacher: false,
+      faults: [],
+      pain: false,
+      painPlace: null,
+      side: row.hasSides ? 'left' : null,
+    },
+  });
+  const [showsAll, setShowsAll] = useState(false);
+  const isHold = row.valueKind === 'seconds';
+
+  const save = (values: Values) => {
+    startSaving(async () => {
+      const outcome = await recordCheckAction(personId, {
+        ...values,
+        check: row.check ?? '',
+        base: row.base,
+      });
+      if (!outcome.ok) {
+        form.setErrors(outcome.problems);
+        if (outcome.problems.form) showProblem(outcome.problems.form);
+        return;
+      }
+      showRecorded(personId, outcome.value, row.label);
+      onRecorded?.();
+      form.setValues({
+        value: row.valueKind === 'pass' ? '1' : '',
+        faults: [],
+        pain: false,
+        painPlace: null,
+      });
+      form.setFieldValue('stoppedByTeacher', false);
+      // The other side comes next, as often as not.
+      if (values.side !== null) {
+        form.setFieldValue('side', values.side === 'left' ? 'right' : 'left');
+      }
+      form.getInputNode('value')?.focus();
+    });
+  };
+
+  return (
+    <form className={classes.record} onSubmit={form.onSubmit(save)} noValidate>
+      {row.method && <p className={classes.hint}>{row.method}</p>}
+      {row.levels && (
+        <p className={classes.hint}>
+          {row.levels.map((words, level) => `${level} ${words}`).join(' · ')}
+        </p>
+      )}
+      <Group align="flex-start" gap="md">
+        {row.valueKind === 'pass' ? (
+          <SegmentedControl
+            aria-label={row.label}
+            data={[
+              { value: '1', label: 'passed' },
+              { value: '0', label: 'not' },
+            ]}
+            {...form.getInputProps('value')}
+          />
+        ) : (
+          <TextInput
+            label={isHold ? 'How long' : 'How much'}
+            inputMode="decimal"
+            autoComplete="off"
+            data-autofocus
+            autoFocus
+            w={120}
+            rightSection={<span className={classes.unit}>{isHold ? '' : row.unitLabel}</span>}
+            {...form.getInputProps('value')}
+          />
+        )}
+        {isHold && (
+          <div>
+            <span className={classes.label} id={`unit-${row.check}`}>
+              Counted in
+            </span>
+            <SegmentedControl
+              aria-labelledby={`unit-${row.check}`}
+              data={[
+                { value: 'plain', label: 'seconds' },
+                { value: 'breaths', label: `breaths of ${breathSeconds} s` },
+              ]}
+              {...form.getInputProps('unit')}
+            />
+          </div>
+        )}
+        {row.hasSides && (
+          <div>
+            <span className={classes.label} id={`side-${row.check}`}>
+              Side
+            </span>
+            <SegmentedControl
+              aria-labelledby={`side-${row.check}`}
+              data={[
+                { value: 'left', label: 'left' },
+                { value: 'right', label: 'right' },
+              ]}
+              {...form.getInputProps('side')}
+            />
+          </div>
+        )}
+        <TextInput label="Seen on" type="date" max={today} {...form.getInputProps('date')} />
+      </Group>
+      <Group gap="lg" mt="sm">
+        {isHold && (
+          <Checkbox
+            label="I stopped it: it was at least this long"
+            {...form.getInputProps('stoppedByTeacher', { type: 'checkbox' })}
+          />
+        )}
+        <Checkbox label="Pain" {...form.getInputProps('pain', { type: 'checkbox' })} />
+        {form.values.pain && (
+          <Select
+            aria-label="Where it hurts"
+            placeholder="where it hurts"
+            data={painPlaces.map((id) => ({ value: id, label: painPlaceTable[id].label }))}
+            clearable
+            w={190}
+            {...form.getInputProps('painPlace')}
+          />
+        )}
+      </Group>
+      <div role="group" aria-label="Faults seen" className={classes.faults}>
+        <Chip.Group multiple {...form.getInputProps('faults')}>
+          {orderFaults(row.voidedBy, showsAll).map((fault) => (
+            <Chip key={fault} value={fault} size="sm" variant="outline">
+              {faultTable[fault].label}
+            </Chip>
+          ))}
+        </Chip.Group>
+        {!showsAll && (
+          <Button variant="subtle" size="compact-sm" onClick={() => setShowsAll(true)}>
+            More faults
+          </Button>
+        )}
+      </div>
+      <Group mt="sm" gap="md">
+        <Button type="submit" loading={isSaving}>
+          Keep this record
+        </Button>
+        {row.voidedBy.length > 0 && (
+          <span className={classes.hint}>
+            {row.voidedBy.map((fault) => faultTable[fault].label).join(', ')}: counts against only
+          </span>
+        )}
+      </Group>
+    </form>
+  );
+}

@@ -1,0 +1,56 @@
+'use client';
+
+import { ActionIcon, Select } from '@mantine/core';
+import { IconX } from '@tabler/icons-react';
+import Link from 'next/link';
+import { useTransition } from 'react';
+import { changeEnrolmentAction } from './actions';
+import { showProblems } from '@/design/notices';
+import classes from './courses.module.css';
+
+interface EnrolmentPanelProps {
+  readonly courseId: number;
+  readonly people: readonly { readonly id: number; readonly name: string }[];
+  readonly others: readonly { readonly id: number; readonly name: string }[];
+}
+
+/** Who is enrolled; one person may be in several courses. */
+export function EnrolmentPanel({ courseId, people, others }: EnrolmentPanelProps) {
+  const [isBusy, startBusy] = useTransition();
+  const change = (person: number, isIn: boolean) =>
+    startBusy(async () => {
+      const outcome = await changeEnrolmentAction(courseId, person, isIn);
+      if (!outcome.ok) showProblems(outcome.problems);
+    });
+  return (
+    <section aria-label="Enrolled">
+      <h2>Enrolled: {people.length}</h2>
+      <Select
+        aria-label="Enrol"
+        placeholder={others.length === 0 ? 'everyone is here' : 'enrol a person'}
+        searchable
+        disabled={isBusy || others.length === 0}
+        data={others.map(({ id, name }) => ({ value: String(id), label: name }))}
+        value={null}
+        onChange={(value) => value !== null && change(Number(value), true)}
+      />
+      <ul className={classes.enrolled}>
+        {people.map(({ id, name }) => (
+          <li key={id}>
+            <Link href={`/people/${id}`} prefetch={false}>
+              {name}
+            </Link>
+            <ActionIcon
+              variant="subtle"
+              aria-label={`Take ${name} out of the course`}
+              disabled={isBusy}
+              onClick={() => change(id, false)}
+            >
+              <IconX size={16} />
+            </ActionIcon>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

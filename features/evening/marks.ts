@@ -1,0 +1,176 @@
+/** From a plan file to what the drawings need: shared by Plan, print and Tonight. */
+import { resolveBody } from '@/core/body/body';
+import {
+  getPiece,
+  isOwnPiece,
+  specOf,
+  type PieceCount,
+  type ShippedPiece,
+} from '@/core/catalog/pieces';
+import { alternativeTable } from '@/core/catalog/alternatives';
+import type { ProfileId, ProfileSettings } from '@/core/catalog/profiles';
+import type { PlanFile } from '@/core/files/planFile';
+import type { PlannedOption } from '@/core/compose/options';
+import type { PreparedClass } from '@/core/compose/prepared';
+import { findOption } from '@/core/compose/readBack';
+import { drawAlternative, drawStage, toDrawn } from '@/core/drawing/stageSide';
+import { wallHeightFor } from '@/core/drawing/elevation';
+import type { PlanMark } from '@/core/drawing/placeMark';
+import type { Scene } from '@/core/drawing/scene';
+import { forearmKickSetup } from '@/core/setups/forearmKick';
+import type { KeptDistance } from '@/core/setups/kept';
+import { keptDistances } from '@/core/setups/registry';
+import type { SetupInput } from '@/core/setups/setup';
+import type { LengthUnits } from '@/core/units/length';
+import type { ClassMember } from '@/server/judging/classViews';
+
+export type PlannedMember = PlanFile['rounds'][number]['people'][number];
+
+export interface DrawingContext {
+  readonly prepared: PreparedClass;
+  readonly members: readonly ClassMember[];
+  readonly school: { readonly origin: ProfileId; readonly settings: ProfileSettings };
+  readonly units: LengthUnits;
+}
+
+export const nameOf = (members: readonly ClassMember[], id: string): string =>
+  members.find((member) => member.id === id)?.name ?? id;
+
+/** First names, with the next letter where two are the same. */
+export function shortNames(members: readonly ClassMember[]): ReadonlyMap<string, string> {
+  const first = (name: string) => name.split(' ')[0];
+  return new Map(
+    members.map(({ id, name }) => {
+      const isDouble = members.some(
+        (other) => other.id !== id && first(other.name) === first(name),
+      );
+      const rest = name.split(' ')[1]?.charAt(0);
+      return [id, isDouble && rest ? `${first(name)} ${rest}` : first(name)];
+    }),
+  );
+}
+
+/** How many pieces of one mark lie at somebody's place. */
+const countMarks = (option: PlannedOption | undefined, mark: ShippedPiece['mark']) =>
+  (option?.props ?? [])
+    .filter(({ piece }) => !isOwnPiece(piece) && getPiece(piece).mark === mark)
+    .reduce((sum, { count }) => sum + count, 0);
+
+/** Everybody's place in a round as the plan from above draws it. */
+export function toMarks(
+  plan: PlanFile,
+  round: number,
+  prepared: PreparedClass,
+  members: readonly ClassMember[],
+): PlanMark[] {
+  const names = shortNames(members);
+  return (plan.rounds[round]?.people ?? []).map((one): PlanMark => {
+    const option = findOption(prepared, one.id, one.option);
+    const body = members.find(({ id }) => id === one.id)?.body;
+    return {
+      id: one.id,
+      name: names.get(one.id) ?? one.id,
+      heightM: body?.heightM ?? 1.7,
+      blocks: countMarks(option, 'block'),
+      hasChair: countMarks(option, 'chair') > 0,
+      hasBolster: countMarks(option, 'bolster') > 0,
+      needsHand: one.needsHand,
+      place: one.place,
+      ...(one.letter === null ? {} : { letter: one.letter }),
+      ...(option?.baseM === undefined ? {} : { baseM: option.baseM }),
+    };
+  });
+}
+
+interface StationSize {
+  readonly pxPerM: number;
+  /** The same wall for the whole row. */
+  readonly wallM?: number;
+}
+
+const piecesFor = (option: PlannedOption, pieces: readonly PieceCount[]) =>
+  option.variant === undefined
+    ? pieces
+    : // The strap or the blanket stands in for the block: none between the hands.
+      pieces.filter((one) => specOf(one).kind !== 'block');
+
+/** One set-up from the side, at this person's size. */
+export function drawStation(
+  option: PlannedOption,
+  person: string,
+  { prepared, members, school, units }: DrawingContext,
+  { pxPerM, wallM }: StationSize,
+): Scene | null {
+  const member = members.find(({ id }) => id === person);
+  if (member === undefined) return null;
+  const options = {
+    pxPerM,
+    units,
+    detail: 'row' as const,
+    ...(wallM === undefined ? {} : { wallM }),
+  };
+  const input = inputFor(
+    { kept: keptAsListed(option), ...member },
+    school,
+    piecesFor(option, prepared.pieces),
+  );
+  if (option.alternative !== undefined) return drawAlternative(input, option.alternative, options);
+  const { label, why, shape, recipe } = option;
+  return drawStage(input, { label, how: why, shape, recipe }, options);
+}
+
+/** Where nothing is known of what somebody kept, the drawing takes what the plan lists. */
+function keptAsListed({ alternative, recipe, figures = [] }: PlannedOption): KeptDistance[] {
+  const setup = alternative === undefined ? recipe : toDrawn(alternative).recipe;
+  if (setup === undefined) return [];
+  return figures.map(({ id, metres }) => ({ setup, distance: id, metres, on: '', note: '' }));
+}
+
+/** What a member's set-ups are worked out from: their own figures win, as in the plan. */
+const inputFor = (
+  { body, kept = [], ranges }: ClassMember,
+  { origin, settings }: DrawingContext['school'],
+  pieces: readonly PieceCount[],
+): SetupInput => ({
+  body: resolveBody(body),
+  profile: origin,
+  settings,
+  pieces,
+  ...ranges,
+  kept: keptDistances(kept),
+});
+
+/** High enough for everybody's reach, so that the row stands on one line. */
+export function rowWallM({ members, school, prepared }: DrawingContext): number {
+  return Math.max(
+    1.6,
+    ...members.map((member) => {
+      const input = inputFor(member, school, prepared.pieces);
+      return wallHeightFor(input.body, forearmKickSetup(input));
+    }),
+  );
+}
+
+/** Stations of one round with the people who are there then. */
+export function stationsIn(plan: PlanFile, round: number, prepared: PreparedClass) {
+  const placed = plan.rounds[round]?.people ?? [];
+  return plan.stations.flatMap(({ letter, label, baseM, isFound }) => {
+    const here = placed.filter((one) => one.letter === letter);
+    const [first] = here;
+    if (first === undefined) return [];
+    const option = findOption(prepared, first.id, first.option);
+    if (option === undefined) return [];
+    return [{ letter, label, baseM, isFound, option, people: here }];
+  });
+}
+
+export const alternativeLabel = (id: string): string =>
+  (alternativeTable as Readonly<Partial<Record<string, { label: string }>>>)[id]?.label ?? id;
+
+/** `18:30` and so many minutes: `18:47`. */
+export function clockAt(startsAt: string, minutes: number): string {
+  const [hour, minute] = startsAt.split(':').map(Number);
+  const total = hour * 60 + minute + Math.floor(minutes + 1e-6);
+  const two = (value: number) => String(value).padStart(2, '0');
+  return `${two(Math.floor(total / 60) % 24)}:${two(total % 60)}`;
+}

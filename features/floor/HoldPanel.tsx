@@ -1,0 +1,341 @@
+'use client';
+
+import { Button, NativeSelect, SegmentedControl } from '@mantine/core';
+import { IconPlayerPlay, IconPlayerStopFilled, IconWind } from '@tabler/icons-react';
+import { useState } from 'react';
+import type { BaseId, FaultId } from '@/core/catalog/checks';
+import { listPace } from '@/core/running/pacer';
+import { needsWord, type Hold } from '@/core/running/replay';
+import type { FloorBundle, FloorCheck } from '@/server/running/floorBundle';
+import { BreathNow } from './BreathNow';
+import { FaultSheet } from './FaultSheet';
+import { PersonTile } from './PersonTile';
+import classes from './floor.module.css';
+import { wakeSound } from './sound';
+import type { Floor } from './useFloor';
+import { useNow } from './useNow';
+import { clockWords } from './words';
+
+export interface HoldWish {
+  readonly check: string | null;
+  readonly people: readonly string[];
+  readonly side?: 'left' | 'right';
+  readonly base?: BaseId;
+}
+
+interface HoldPanelProps {
+  readonly floor: Floor;
+  readonly bundle: FloorBundle;
+  readonly names: ReadonlyMap<string, string>;
+  readonly here: readonly string[];
+  readonly wish: HoldWish;
+  /** A hold that runs or has just been stopped. */
+  readonly hold: Hold | null;
+  /** This hold is to be on the screen, also once it has stopped. */
+  readonly onShow: (hold: string) => void;
+  readonly onAgain: (wish: HoldWish) => void;
+  readonly onClose: () => void;
+}
+
+/** One clock for everybody: tap who comes down; who is up when it stops held at least that long. */
+export function HoldPanel(props: HoldPanelProps) {
+  const { hold } = props;
+  if (hold === null) return <HoldSetup {...props} />;
+  return hold.stopped === null ? (
+    <HoldRunning {...props} hold={hold} />
+  ) : (
+    <HoldResult {...props} hold={hold} />
+  );
+}
+
+const otherSide = (side: 'left' | 'right') => (side === 'left' ? 'right' : 'left');
+
+function HoldSetup({ floor, bundle, names, here, wish, onShow, onClose }: HoldPanelProps) {
+  const holds = bundle.checks.filter(({ kind }) => kind === 'hold');
+  const [check, setCheck] = useState(wish.check ?? '');
+  const [side, setSide] = useState<'left' | 'right'>(wish.side ?? 'left');
+  const [base, setBase] = useState<BaseId>(wish.base ?? usualBase(bundle));
+  const [people, setPeople] = useState<ReadonlySet<string>>(
+    () => new Set(wish.people.filter((id) => here.includes(id))),
+  );
+  const spec = holds.find((one) => one.check === check);
+  const toggle = (id: string) =>
+    setPeople((before) => {
+      const next = new Set(before);
+      if (!next.delete(id)) next.add(id);
+      return next;
+    });
+  return (
+    <section className={classes.hold} aria-label="A hold for the group">
+      <div className={classes.holdHead}>
+        <NativeSelect
+          size="lg"
+          aria-label="What is held"
+          value={check}
+          data={[
+            ...holds.map((one) => ({ value: one.check, label: one.label })),
+            { value: '', label: 'Time in the shape' },
+          ]}
+          onChange={({ currentTarget: { value } }) => setCheck(value)}
+        />
+        {spec?.hasSides && (
+          <SegmentedControl
+            size="lg"
+            aria-label="Side"
+            value={side}
+            data={['left', 'right']}
+            onChange={(value) => setSide(value as 'left' | 'right')}
+          />
+        )}
+        {spec?.byBase && (
+          <SegmentedControl
+            size="lg"
+            aria-label="On"
+            value={base}
+            data={['hands', 'forearms', 'head']}
+            onChange={(value) => setBase(value as BaseId)}
+          />
+        )}
+        <Button size="lg" variant="default" onClick={onClose}>
+          Not now
+        </Button>
+      </div>
+      <Button
+        className={classes.big}
+        leftSection={<IconPlayerPlay size={28} />}
+        disabled={people.size === 0}
+        onClick={async (event) => {
+          const hold = crypto.randomUUID().slice(0, 13);
+          const made = await floor.say(
+            {
+              kind: 'hold-start',
+              hold,
+              check: check === '' ? null : check,
+              base: spec?.byBase ? base : null,
+              side: spec?.hasSides ? side : null,
+              people: here.filter((id) => people.has(id)),
+            },
+            event,
+          );
+          if (made !== null) onShow(hold);
+        }}
+      >
+        Start the clock for {people.size}
+      </Button>
+      <div className={classes.tiles}>
+        {here.map((id) => (
+          <PersonTile
+            key={id}
+            name={names.get(id) ?? id}
+            isOn={people.has(id)}
+            line={people.has(id) ? 'takes part' : 'sits out'}
+            onTap={() => toggle(id)}
+          />
+        ))}
+      </div>
+    </section>
+  );
+}
+
+function usualBase({ plan }: FloorBundle): BaseId {
+  const [family] = plan.families;
+  if (family === 'forearm-stand') return 'forearms';
+  return family === 'headstand' ? 'head' : 'hands';
+}
+
+/** Longer than anybody is held: the pace of a hold has no end of its own. */
+const longestBreaths = 240;
+
+type WithHold = HoldPanelProps & { readonly hold: Hold };
+
+const labelOf = (checks: readonly FloorCheck[], { check, side, base }: Hold) =>
+  [
+    checks.find((one) => one.check === check)?.label ?? 'Time in the shape',
+    side,
+    base === null ? null : `on the ${base}`,
+  ]
+    .filter((word) => word !== null)
+    .join(', ');
+
+function HoldRunning({ floor, bundle, names, hold, onShow }: WithHold) {
+  const now = useNow(100);
+  const [faultsOf, setFaultsOf] = useState<string | null>(null);
+  const { say, nowLine, boot } = floor;
+  // On the page that started it, its own clock; after a reload or on another device, the class's.
+  const seconds =
+    hold.start.at.boot === boot
+      ? (now - hold.start.at.monoMs) / 1000
+      : (nowLine(now) - hold.startedMs) / 1000;
+  const up = hold.people.filter(({ down }) => down === null);
+  const [isPaced, setPaced] = useState(false);
+  const breaths = Math.floor(Math.max(0, seconds) / bundle.breathSeconds);
+  return (
+    <section className={classes.hold} aria-label={`Hold: ${labelOf(bundle.checks, hold)}`}>
+      <div className={classes.holdHead}>
+        <h2>{labelOf(bundle.checks, hold)}</h2>
+        <output className={classes.clock} aria-label="Seconds">
+          {clockWords(Math.max(0, seconds))}
+        </output>
+        <Button
+          size="lg"
+          variant={isPaced ? 'light' : 'default'}
+          aria-pressed={isPaced}
+          leftSection={<IconWind size={22} />}
+          onClick={() => {
+            wakeSound();
+            setPaced(!isPaced);
+          }}
+        >
+          Breathe
+        </Button>
+        <Button
+          className={classes.big}
+          leftSection={<IconPlayerStopFilled size={28} />}
+          onClick={(event) => {
+            void say({ kind: 'hold-stop', hold: hold.id }, event);
+            onShow(hold.id);
+          }}
+        >
+          Stop the clock
+        </Button>
+      </div>
+      <p className={classes.quiet}>
+        {breaths === 1 ? '1 breath' : `${breaths} breaths`} · {up.length} of {hold.people.length}{' '}
+        still up. Tap who comes down; press long for a fault.
+      </p>
+      {isPaced && (
+        <BreathNow
+          startedAt={now - seconds * 1000}
+          steps={listPace({ kind: 'breaths', breaths: longestBreaths }, bundle.breathSeconds)}
+          breathSeconds={bundle.breathSeconds}
+          isHeard
+          isOpenEnded
+          onOver={() => setPaced(false)}
+        />
+      )}
+      <div className={classes.tiles}>
+        {hold.people.map(({ person, down, faults }) => (
+          <PersonTile
+            key={person}
+            name={names.get(person) ?? person}
+            isOn={down === null}
+            line={down === null ? 'up' : clockWords(down.seconds)}
+            marks={faults.map((fault) => bundle.faults[fault] ?? 'noted')}
+            onTap={(event) =>
+              down === null
+                ? void say({ kind: 'hold-down', hold: hold.id, person }, event)
+                : setFaultsOf(person)
+            }
+            onLong={() => setFaultsOf(person)}
+          />
+        ))}
+      </div>
+      <HoldFaults {...{ floor, bundle, names, hold, faultsOf, setFaultsOf }} />
+    </section>
+  );
+}
+
+function HoldFaults({
+  floor,
+  bundle,
+  names,
+  hold,
+  faultsOf,
+  setFaultsOf,
+}: Pick<WithHold, 'floor' | 'bundle' | 'names' | 'hold'> & {
+  readonly faultsOf: string | null;
+  readonly setFaultsOf: (person: string | null) => void;
+}) {
+  const spec = bundle.checks.find((one) => one.check === hold.check);
+  return (
+    <FaultSheet
+      title={faultsOf === null ? '' : (names.get(faultsOf) ?? faultsOf)}
+      isOpen={faultsOf !== null}
+      faults={bundle.faults}
+      first={spec?.voidedBy ?? []}
+      onFault={(fault: FaultId) => {
+        if (faultsOf !== null) {
+          void floor.say({ kind: 'hold-fault', hold: hold.id, person: faultsOf, fault });
+        }
+        setFaultsOf(null);
+      }}
+      onClose={() => setFaultsOf(null)}
+    />
+  );
+}
+
+function HoldResult({ floor, bundle, names, hold, onAgain, onClose }: WithHold) {
+  const [faultsOf, setFaultsOf] = useState<string | null>(null);
+  const spec = bundle.checks.find((one) => one.check === hold.check);
+  const people = hold.people.map(({ person }) => person);
+  const isOpen = needsWord(hold);
+  const { stopped } = hold;
+  return (
+    <section className={classes.hold} aria-label={`Held: ${labelOf(bundle.checks, hold)}`}>
+      <div className={classes.holdHead}>
+        <h2>{labelOf(bundle.checks, hold)}</h2>
+        {hold.side !== null && (
+          <Button
+            size="lg"
+            onClick={() =>
+              onAgain({
+                check: hold.check,
+                people,
+                side: otherSide(hold.side!),
+                ...(hold.base === null ? {} : { base: hold.base }),
+              })
+            }
+          >
+            Now the {otherSide(hold.side)} side
+          </Button>
+        )}
+        <Button size="lg" variant={hold.side === null ? 'filled' : 'default'} onClick={onClose}>
+          Done
+        </Button>
+      </div>
+      {isOpen && stopped && (
+        <div className={classes.ask} role="alert">
+          <p>
+            The clocks disagree about this hold: between {clockWords(stopped.lowSeconds)} and{' '}
+            {clockWords(stopped.highSeconds)}. The page was loaded again, the device slept, or its
+            clock was set. Keep the times as they stand here?
+          </p>
+          <Button
+            size="lg"
+            onClick={() => void floor.say({ kind: 'hold-settle', hold: hold.id, keep: true })}
+          >
+            Keep them
+          </Button>
+          <Button
+            size="lg"
+            variant="default"
+            onClick={() => void floor.say({ kind: 'hold-settle', hold: hold.id, keep: false })}
+          >
+            Leave them out
+          </Button>
+        </div>
+      )}
+      {hold.settled === false && <p>These times are left out of the record.</p>}
+      <p className={classes.quiet}>≥ held at least so long: still up when the clock was stopped.</p>
+      <div className={classes.tiles}>
+        {hold.people.map(({ person, down, faults }) => (
+          <PersonTile
+            key={person}
+            name={names.get(person) ?? person}
+            isOn={down === null}
+            line={`${down === null ? '≥ ' : ''}${clockWords((down ?? stopped)!.seconds)}`}
+            marks={faults.map((fault) => bundle.faults[fault] ?? 'noted')}
+            onTap={() => setFaultsOf(person)}
+            onLong={() => setFaultsOf(person)}
+          />
+        ))}
+      </div>
+      {spec && (
+        <p className={classes.quiet}>
+          Bar: {spec.bar} s. Tap somebody to add a fault that you saw.
+        </p>
+      )}
+      <HoldFaults {...{ floor, bundle, names, hold, faultsOf, setFaultsOf }} />
+    </section>
+  );
+}

@@ -1,0 +1,148 @@
+'use client';
+
+import { Button, Group, Modal, Select, TextInput } from '@mantine/core';
+import { useForm } from '@mantine/form';
+import { IconUserPlus } from '@tabler/icons-react';
+import { useRouter } from 'next/navigation';
+import { useState, useTransition } from 'react';
+import { noteScreenedAction } from '@/features/person/actions';
+import { joinClassAction } from './actions';
+import type { FloorBundle } from '@/server/running/floorBundle';
+import { showProblem } from '@/design/notices';
+import classes from './floor.module.css';
+import type { Floor } from './useFloor';
+
+/** Somebody of the studio who is not in the class. */
+export interface Other {
+  readonly id: number;
+  readonly name: string;
+}
+
+interface NewAtDoorProps {
+  readonly floor: Floor;
+  readonly bundle: FloorBundle;
+  readonly others: readonly Other[];
+}
+
+const notHeard = 'The studio’s computer did not answer; nobody was added. Try again.';
+
+/** Lets somebody in who was not enrolled when the class began; the rounds to come make room. */
+export function NewAtDoor({ floor, bundle, others }: NewAtDoorProps) {
+  const router = useRouter();
+  const [isOpen, setOpen] = useState(false);
+  const [joined, setJoined] = useState<Other | null>(null);
+  const [isBusy, start] = useTransition();
+  const form = useForm({
+    mode: 'controlled',
+    initialValues: { person: null as string | null, name: '', height: '' },
+  });
+  const { person, name } = form.values;
+  const close = () => {
+    setOpen(false);
+    setJoined(null);
+    form.reset();
+  };
+  const join = (values: typeof form.values) =>
+    start(async () => {
+      const known = others.find(({ id }) => String(id) === values.person);
+      const outcome = await joinClassAction(
+        bundle.uid,
+        known ? { person: known.id } : { name: values.name, height: values.height },
+      ).catch(() => null);
+      if (outcome === null) return showProblem(notHeard);
+      if (!outcome.ok) {
+        form.setErrors(outcome.problems);
+        if (outcome.problems.form) showProblem(outcome.problems.form);
+        return;
+      }
+      const { roundsDone } = floor.state;
+      if (roundsDone > 0) {
+        void floor.say({ kind: 'late', person: outcome.value, round: roundsDone + 1 });
+      }
+      setJoined({ id: Number(outcome.value), name: known?.name ?? values.name.trim() });
+      router.refresh();
+    });
+  const nothing = (who: Other) =>
+    start(async () => {
+      const outcome = await noteScreenedAction(who.id).catch(() => null);
+      if (outcome?.ok === true) close();
+      else showProblem('That you asked could not be noted. Try again, or close this and ask anew.');
+    });
+  return (
+    <>
+      <button type="button" className={classes.newCard} onClick={() => setOpen(true)}>
+        <IconUserPlus size={26} /> Somebody new
+      </button>
+      <Modal
+        opened={isOpen}
+        onClose={close}
+        centered
+        title={joined === null ? 'Somebody new' : `${joined.name} is in`}
+      >
+        {joined === null ? (
+          <form onSubmit={form.onSubmit(join)} noValidate className={classes.newForm}>
+            {others.length > 0 && (
+              <Select
+                size="lg"
+                label="Known here"
+                placeholder="choose"
+                searchable
+                clearable
+                data={others.map(({ id, name }) => ({ value: String(id), label: name }))}
+                {...form.getInputProps('person')}
+              />
+            )}
+            {person === null && (
+              <Group grow align="start">
+                <TextInput
+                  size="lg"
+                  label="Name"
+                  autoComplete="off"
+                  {...form.getInputProps('name')}
+                />
+                <TextInput
+                  size="lg"
+                  label="Height"
+                  placeholder={bundle.units === 'cm' ? '168' : '5\'6"'}
+                  autoComplete="off"
+                  {...form.getInputProps('height')}
+                />
+              </Group>
+            )}
+            <p>They are added to the course, and the rounds to come are planned anew with them.</p>
+            <Button
+              size="lg"
+              type="submit"
+              loading={isBusy}
+              disabled={person === null && name.trim() === ''}
+            >
+              Let them in
+            </Button>
+          </form>
+        ) : (
+          <div className={classes.newForm}>
+            <p>
+              Ask before anything upside down: eyes, blood pressure, heart, neck, bones, pregnancy,
+              dizziness, anything new or sore. What is noted on their page counts in this class at
+              once.
+            </p>
+            <Group grow>
+              <Button
+                size="lg"
+                component="a"
+                href={`/people/${joined.id}`}
+                target="_blank"
+                variant="default"
+              >
+                Note something
+              </Button>
+              <Button size="lg" loading={isBusy} onClick={() => nothing(joined)}>
+                Asked: nothing
+              </Button>
+            </Group>
+          </div>
+        )}
+      </Modal>
+    </>
+  );
+}

@@ -1,0 +1,46 @@
+'use client';
+
+import type { FloorBundle } from '@/server/running/floorBundle';
+import classes from './floor.module.css';
+import type { Floor } from './useFloor';
+import { useNow } from './useNow';
+import { leftWords } from './words';
+
+/** The line of the running order that the class is at, and the time left of it. */
+export function Now({
+  floor,
+  item,
+  bundle,
+}: {
+  readonly floor: Floor;
+  readonly item: FloorBundle['plan']['timeline'][number] | undefined;
+  readonly bundle: FloorBundle;
+}) {
+  const now = useNow(500);
+  if (item === undefined) return null;
+  const { state, nowLine } = floor;
+  const since = state.segmentSinceMs ?? bundle.startedMs;
+  const left = item.minutes * 60 - (nowLine(now) - since) / 1000;
+  const drill = item.drill === undefined ? undefined : bundle.drills[item.drill];
+  return (
+    <section className={classes.now} aria-label="Now">
+      <div>
+        <h1>{item.label}</h1>
+        {drill && (
+          <p className={classes.how}>
+            {drill.how} <strong>{drill.dose}.</strong>
+            {item.waves === 2 && ' In two turns: the pieces go round half.'}
+          </p>
+        )}
+      </div>
+      <output
+        className={classes.left}
+        data-over={left < 0}
+        aria-label={left < 0 ? 'Over time' : 'Left'}
+        suppressHydrationWarning
+      >
+        {leftWords(left)}
+      </output>
+    </section>
+  );
+}

@@ -1,0 +1,126 @@
+'use client';
+
+import { Button, NumberInput, SegmentedControl, Switch } from '@mantine/core';
+import { IconPlayerPlay, IconPlayerStop } from '@tabler/icons-react';
+import { useState } from 'react';
+import { listPace, paceSeconds, type PaceSpec } from '@/core/running/pacer';
+import { BreathNow } from './BreathNow';
+import classes from './floor.module.css';
+import { wakeSound } from './sound';
+import { leftWords } from './words';
+
+type Kind = PaceSpec['kind'];
+
+/** Breath seen and heard: so many breaths, three-two-one, or rounds with resets. */
+export function PacerPanel({ breathSeconds }: { readonly breathSeconds: number }) {
+  const [kind, setKind] = useState<Kind>('breaths');
+  const [breaths, setBreaths] = useState(5);
+  const [rounds, setRounds] = useState(3);
+  const [seconds, setSeconds] = useState(breathSeconds);
+  const [isHeard, setHeard] = useState(true);
+  const [startedAt, setStarted] = useState<number | null>(null);
+  const spec: PaceSpec =
+    kind === 'breaths'
+      ? { kind, breaths }
+      : kind === 'pyramid'
+        ? { kind, from: 3, breathsEach: 2 }
+        : { kind, rounds, holdSeconds: breaths * seconds, resetSeconds: 20 };
+  const steps = listPace(spec, seconds);
+  return (
+    <section className={classes.pacer} aria-label="Breath pacer">
+      {startedAt === null ? (
+        <Resting />
+      ) : (
+        <BreathNow
+          startedAt={startedAt}
+          steps={steps}
+          breathSeconds={seconds}
+          isHeard={isHeard}
+          onOver={() => setStarted(null)}
+        />
+      )}
+      <div className={classes.pacerDials}>
+        <SegmentedControl
+          size="md"
+          aria-label="Kind of pace"
+          value={kind}
+          disabled={startedAt !== null}
+          data={[
+            { value: 'breaths', label: 'Breaths' },
+            { value: 'pyramid', label: '3-2-1' },
+            { value: 'rounds', label: 'Rounds' },
+          ]}
+          onChange={(value) => setKind(value as Kind)}
+        />
+        {kind !== 'pyramid' && (
+          <NumberInput
+            size="md"
+            label="Breaths"
+            w={92}
+            min={1}
+            max={40}
+            value={breaths}
+            disabled={startedAt !== null}
+            onChange={(value) => setBreaths(Math.min(40, Math.max(1, Number(value) || 1)))}
+          />
+        )}
+        {kind === 'rounds' && (
+          <NumberInput
+            size="md"
+            label="Rounds"
+            w={92}
+            min={2}
+            max={12}
+            value={rounds}
+            disabled={startedAt !== null}
+            onChange={(value) => setRounds(Math.min(12, Math.max(2, Number(value) || 2)))}
+          />
+        )}
+        <NumberInput
+          size="md"
+          label="Seconds a breath"
+          w={140}
+          min={3}
+          max={8}
+          step={0.5}
+          value={seconds}
+          disabled={startedAt !== null}
+          onChange={(value) => setSeconds(Math.min(8, Math.max(3, Number(value) || 5)))}
+        />
+        <Switch
+          size="lg"
+          label="Heard"
+          checked={isHeard}
+          onChange={({ currentTarget: { checked } }) => setHeard(checked)}
+        />
+        {startedAt === null ? (
+          <Button
+            size="lg"
+            leftSection={<IconPlayerPlay size={22} />}
+            onClick={() => {
+              wakeSound();
+              setStarted(performance.now());
+            }}
+          >
+            Pace, {leftWords(paceSeconds(steps))}
+          </Button>
+        ) : (
+          <Button
+            size="lg"
+            variant="default"
+            leftSection={<IconPlayerStop size={22} />}
+            onClick={() => setStarted(null)}
+          >
+            End the pace
+          </Button>
+        )}
+      </div>
+    </section>
+  );
+}
+
+const Resting = () => (
+  <div className={classes.breath} aria-hidden="true">
+    <div className={classes.breathRound} style={{ transform: 'scale(0.45)' }} />
+  </div>
+);

@@ -1,0 +1,246 @@
+'use client';
+
+import { Button, Drawer, SegmentedControl } from '@mantine/core';
+import { IconHandStop } from '@tabler/icons-react';
+import { useState } from 'react';
+import { propWords } from '@/core/compose/stations';
+import { findOption } from '@/core/compose/readBack';
+import { baseOfLadder, doorOf, type PlacedPerson } from '@/core/running/follow';
+import { doorKey, hasSign } from '@/core/running/replay';
+import type { FloorBundle } from '@/server/running/floorBundle';
+import classes from './floor.module.css';
+import type { Floor } from './useFloor';
+import { figureWords } from '@/features/evening/figureWords';
+
+interface PersonSheetProps {
+  readonly floor: Floor;
+  readonly bundle: FloorBundle;
+  readonly name: string;
+  readonly placed: PlacedPerson;
+  /** The round that runs, from 1; null between rounds. */
+  readonly round: number | null;
+  readonly isTeacher: boolean;
+  readonly onStop: () => void;
+  /** Time in the shape, for this person alone. */
+  readonly onClock: () => void;
+  readonly onClose: () => void;
+}
+
+const consentWords = {
+  yes: 'Hands-on help: yes',
+  ask: 'Hands-on help: ask each time',
+  no: 'Hands-on help: no',
+} as const;
+
+export const keyOfLabel =
+  ({ checks }: FloorBundle) =>
+  (label: string) =>
+    checks.find((one) => one.label === label)?.check ?? label;
+
+/** One person at their place: what they do, what was tried, a stop within reach. */
+export function PersonSheet(props: PersonSheetProps) {
+  const { floor, bundle, name, placed, round, isTeacher, onStop, onClock, onClose } = props;
+  const { state } = floor;
+  const option = findOption(bundle.prepared, placed.id, placed.option);
+  const consent = bundle.members.find(({ id }) => id === placed.id)?.consent ?? 'ask';
+  const door = doorOf(placed, state, keyOfLabel(bundle));
+  const props_ = option === undefined ? '' : propWords(option.props);
+  return (
+    <Drawer
+      opened
+      onClose={onClose}
+      position="right"
+      size={430}
+      title={
+        <span className={classes.sheetTitle}>
+          {placed.letter !== null && <span className={classes.letter}>{placed.letter}</span>}
+          {name}
+        </span>
+      }
+    >
+      <p className={classes.sheetLabel}>
+        {door === 'instead' ? (placed.otherwise ?? placed.label) : placed.label}
+      </p>
+      {option !== undefined && figureWords(option, bundle.units) !== '' && (
+        <p>{figureWords(option, bundle.units)}</p>
+      )}
+      {props_ !== '' && <p>{props_}</p>}
+      {placed.needsHand && (
+        <p>
+          With help: {option?.assist ?? 'steady'}. {placed.asksFirst && <strong>Ask first.</strong>}
+        </p>
+      )}
+      <p className={classes.quiet}>{consentWords[consent]}</p>
+      {isTeacher && <Door floor={floor} bundle={bundle} placed={placed} />}
+      {hasSign(state, placed.id) ? (
+        <p className={classes.ask}>Rest. Everything upside down is closed for tonight.</p>
+      ) : door === 'ask' ? (
+        <p className={classes.ask}>
+          Locked until it is confirmed at the door
+          {placed.otherwise === undefined ? '' : `; until then: ${placed.otherwise.toLowerCase()}`}.
+        </p>
+      ) : (
+        <Tries floor={floor} bundle={bundle} placed={placed} round={round} />
+      )}
+      {door !== 'ask' && (
+        <Button size="lg" variant="default" fullWidth onClick={onClock}>
+          A clock for {name}
+        </Button>
+      )}
+      {placed.needsHand && round !== null && consent !== 'no' && (
+        <Button
+          size="lg"
+          variant="default"
+          fullWidth
+          mt="sm"
+          onClick={(event) => void floor.say({ kind: 'assist', person: placed.id, round }, event)}
+        >
+          Helped (
+          {state.assists.filter((one) => one.person === placed.id && one.round === round).length})
+        </Button>
+      )}
+      <button type="button" className={classes.stop} onClick={onStop}>
+        <IconHandStop size={24} /> Stop {name}
+      </button>
+    </Drawer>
+  );
+}
+
+function Door({ floor, bundle, placed }: Pick<PersonSheetProps, 'floor' | 'bundle' | 'placed'>) {
+  const keyOf = keyOfLabel(bundle);
+  return placed.confirmAtDoor.map((label) => {
+    const check = keyOf(label);
+    const answer = floor.state.door.get(doorKey(placed.id, check));
+    return (
+      <div key={label} className={classes.door}>
+        <span>{label} today?</span>
+        <SegmentedControl
+          size="lg"
+          aria-label={`${label} today`}
+          value={answer === undefined ? '' : answer ? 'yes' : 'no'}
+          data={[
+            { value: 'yes', label: 'Fine' },
+            { value: 'no', label: 'Not today' },
+          ]}
+          onChange={(value) =>
+            void floor.say({ kind: 'door', person: placed.id, check, isFine: value === 'yes' })
+          }
+        />
+      </div>
+    );
+  });
+}
+
+const hopStages = ['FS9', 'HB10'];
+
+function Tries({
+  floor,
+  bundle,
+  placed,
+  round,
+}: Pick<PersonSheetProps, 'floor' | 'bundle' | 'placed' | 'round'>) {
+  const option = findOption(bundle.prepared, placed.id, placed.option);
+  const stage = option?.stage ?? null;
+  const [what, setWhat] = useState<'hop' | 'kick'>(
+    stage !== null && hopStages.includes(stage) ? 'hop' : 'kick',
+  );
+  const [leg, setLeg] = useState<'left' | 'right'>('left');
+  const [blocks, setBlocks] = useState<'kept' | 'lost' | 'none'>('none');
+  const [landing, setLanding] = useState<'soft' | 'heavy' | 'none'>('none');
+  const [isAssisted, setAssisted] = useState(placed.needsHand);
+  if (option?.isAttempt !== true) return null;
+  const family = stage === null ? undefined : bundle.stages[stage]?.family;
+  const mine = floor.state.tries.filter(({ person }) => person === placed.id);
+  const count = (is: (one: (typeof mine)[number]) => boolean) => mine.filter(is).length;
+  const record = (reached: boolean, event: { readonly timeStamp: number }) => {
+    void floor.say(
+      {
+        kind: 'try',
+        person: placed.id,
+        what,
+        stage,
+        base: family === undefined ? null : baseOfLadder[family],
+        round,
+        leg,
+        reached,
+        blocksKept: blocks === 'none' ? null : blocks === 'kept',
+        landing: landing === 'none' ? null : landing,
+        isAssisted,
+      },
+      event,
+    );
+    // What was seen of this one says nothing of the next.
+    setBlocks('none');
+    setLanding('none');
+  };
+  return (
+    <section aria-label="Tries" className={classes.tries}>
+      <div className={classes.tryRow}>
+        <SegmentedControl
+          size="lg"
+          aria-label="Hop or kick"
+          value={what}
+          data={['hop', 'kick']}
+          onChange={(value) => setWhat(value as 'hop' | 'kick')}
+        />
+        <SegmentedControl
+          size="lg"
+          aria-label="Which leg leads"
+          value={leg}
+          data={[
+            { value: 'left', label: 'left leg' },
+            { value: 'right', label: 'right leg' },
+          ]}
+          onChange={(value) => setLeg(value as 'left' | 'right')}
+        />
+      </div>
+      <div className={classes.tryRow}>
+        <SegmentedControl
+          size="lg"
+          aria-label="Blocks"
+          value={blocks}
+          data={[
+            { value: 'none', label: 'blocks?' },
+            { value: 'kept', label: 'kept' },
+            { value: 'lost', label: 'dropped' },
+          ]}
+          onChange={(value) => setBlocks(value as typeof blocks)}
+        />
+      </div>
+      <div className={classes.tryRow}>
+        <SegmentedControl
+          size="lg"
+          aria-label="Landing"
+          value={landing}
+          data={[
+            { value: 'none', label: 'landing?' },
+            { value: 'soft', label: 'soft' },
+            { value: 'heavy', label: 'heavy' },
+          ]}
+          onChange={(value) => setLanding(value as typeof landing)}
+        />
+      </div>
+      <label className={classes.check}>
+        <input
+          type="checkbox"
+          checked={isAssisted}
+          onChange={({ currentTarget: { checked } }) => setAssisted(checked)}
+        />
+        with somebody’s hands
+      </label>
+      <div className={classes.pair}>
+        <button type="button" className={classes.action} onClick={(event) => record(true, event)}>
+          Reached the wall
+        </button>
+        <button type="button" className={classes.plain} onClick={(event) => record(false, event)}>
+          Not yet
+        </button>
+      </div>
+      <p aria-live="polite" className={classes.tally}>
+        {mine.length === 1 ? '1 try' : `${mine.length} tries`}, {count(({ reached }) => reached)}{' '}
+        reached · left {count((one) => one.leg === 'left')}, right{' '}
+        {count((one) => one.leg === 'right')}
+      </p>
+    </section>
+  );
+}

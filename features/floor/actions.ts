@@ -1,0 +1,8 @@
+'use server';
+
+import { action } from '@/server/action';
+import { beginClass } from '@/server/running/floor';
+import { joinClass } from './joinClass';
+
+export const beginClassAction = action(beginClass);
+export const joinClassAction = action(joinClass);

@@ -1,0 +1,99 @@
+'use client';
+
+import { useEffect, useRef, useState } from 'react';
+import type { Wishes } from '@/core/compose/prepared';
+import { beforeOf } from '@/core/compose/readBack';
+import { mergePlan, planOf, wishesNow } from '@/core/running/follow';
+import type { FloorBundle } from '@/server/running/floorBundle';
+import type { ComposeAnswer, ComposeQuestion } from '@/workers/compose.worker';
+import type { Floor } from './useFloor';
+
+export interface Replan {
+  readonly status: 'standing' | 'working' | 'failed';
+  /** How long the last one took, milliseconds. */
+  readonly tookMs: number | null;
+}
+
+const patienceMs = 250;
+
+function startWorker({ prepared, plan }: Pick<FloorBundle, 'prepared' | 'plan'>) {
+  const own = new Worker(new URL('../../workers/compose.worker.ts', import.meta.url), {
+    type: 'module',
+  });
+  // The order of the drills stands already; without it the wishes are those of a new plan.
+  const { order: _, ...wishes } = plan.wishes;
+  const warm: ComposeQuestion = { kind: 'warm', prepared, wishes: wishes as Wishes };
+  own.postMessage(warm);
+  return { own, isBusy: false };
+}
+
+/**
+ * Whatever is marked, the rounds to come are planned anew: the change is read from the class
+ * itself, so that the assistant's taps count as well. Only the teacher's device plans, and only
+ * one page of it.
+ */
+export function useReplan(floor: Floor, bundle: FloorBundle, isTeacher: boolean): Replan {
+  const [status, setStatus] = useState<Replan['status']>('standing');
+  const [tookMs, setTook] = useState<number | null>(null);
+  const { state, say, link } = floor;
+  const asked = useRef('');
+  const plan = planOf(state, bundle.plan);
+  const wishes = isTeacher ? wishesNow(state, bundle.plan, plan, bundle.prepared) : null;
+  const key = wishes === null ? '' : JSON.stringify([wishes, bundle.revision]);
+  const isReady = link !== 'starting' && state.endedMs === null && plan.rounds.length > 0;
+  const worker = useRef<{ readonly own: Worker; isBusy: boolean } | null>(null);
+  useEffect(() => {
+    if (!isTeacher) return;
+    // Before it is needed: whoever stands at the door does not wait for a solver to load.
+    worker.current ??= startWorker(bundle);
+    return () => {
+      worker.current?.own.terminate();
+      worker.current = null;
+    };
+    // Once a page: what the class goes by may change, but what is loaded stays loaded.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [isTeacher]);
+  useEffect(() => {
+    if (wishes === null || !isReady || key === asked.current) return;
+    const began = performance.now();
+    // A moment's patience: several are often marked in a row.
+    const timer = setTimeout(() => {
+      asked.current = key;
+      setStatus('working');
+      // What is still being solved answers a question that nobody asks any more.
+      if (worker.current?.isBusy === true) {
+        worker.current.own.terminate();
+        worker.current = null;
+      }
+      const now = (worker.current ??= startWorker(bundle));
+      now.isBusy = true;
+      now.own.onmessage = ({ data }: MessageEvent<ComposeAnswer>) => {
+        if (data.kind !== 'proved' && data.kind !== 'failed') return;
+        now.isBusy = false;
+        if (data.kind === 'failed') {
+          setStatus('failed');
+          return;
+        }
+        void say({ kind: 'plan', plan: mergePlan(plan, data.plan) });
+        setTook(performance.now() - began);
+        setStatus('standing');
+      };
+      now.own.onerror = () => {
+        now.isBusy = false;
+        setStatus('failed');
+      };
+      const question: ComposeQuestion = {
+        kind: 'compose',
+        prepared: bundle.prepared,
+        wishes,
+        before: beforeOf(plan),
+        withBinding: false,
+      };
+      now.own.postMessage(question);
+    }, patienceMs);
+    return () => clearTimeout(timer);
+    // The key holds everything of the wishes; the plan changes only together with it.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [key, isReady]);
+  return { status, tookMs };
+}

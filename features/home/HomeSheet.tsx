@@ -1,0 +1,64 @@
+import { format, parseISO } from 'date-fns';
+import { formatLength } from '@/core/units/length';
+import { homeCaution, type HomeView } from './read';
+import classes from './home.module.css';
+
+/** One person's practice on one page. */
+export function HomeSheet({ view }: { readonly view: HomeView }) {
+  const { name, practice, today, next, units } = view;
+  return (
+    <article className={classes.sheet} aria-label={`Practice for ${name}`}>
+      <header className={classes.head}>
+        <h2>{name}</h2>
+        <p>
+          {format(parseISO(today), 'd MMMM yyyy')}
+          {next !== null && ` · next time ${format(parseISO(next), 'EEEE d MMMM')}`}
+        </p>
+      </header>
+      {practice.instead !== null && <p className={classes.instead}>{practice.instead}</p>}
+      <ol className={classes.items}>
+        {practice.items.map((item) => (
+          <li key={item.id}>
+            <h3>{item.label}</h3>
+            <p className={classes.dose}>
+              {item.dose}
+              <span>{item.days} days a week</span>
+            </p>
+            <p>{item.how}</p>
+            {item.firstSide && (
+              <p>
+                Begin with the <strong>{item.firstSide}</strong> side; it is the one that lags.
+              </p>
+            )}
+            {item.wall && (
+              <p>
+                {item.wall.label}: <strong>{formatLength(item.wall.metres, units)}</strong>
+                {item.wall.isFound && ', found by trying'}
+              </p>
+            )}
+            {item.standIns.length > 0 && (
+              <p>Take {item.standIns.map(({ words }) => words).join('; ')}.</p>
+            )}
+            {item.watch.length > 0 && <p>Watch: {item.watch.join('; ')}.</p>}
+            {item.towards !== item.label && (
+              <p className={classes.towards}>towards {item.towards.toLowerCase()}</p>
+            )}
+          </li>
+        ))}
+      </ol>
+      {practice.notAlone.length > 0 && (
+        <section className={classes.not}>
+          <h3>Not alone</h3>
+          <ul>
+            {practice.notAlone.map(({ stage, label, why }) => (
+              <li key={stage}>
+                {label}: {why}
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      <p className={classes.caution}>{homeCaution}</p>
+    </article>
+  );
+}

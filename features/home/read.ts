@@ -1,0 +1,128 @@
+/** Home practice of one person, worked out at the moment it is asked for; page, text, calendar. */
+import { createEvents, type EventAttributes } from 'ics';
+import { resolveBody } from '@/core/body/body';
+import { planHomePractice, type HomePractice } from '@/core/home/homePractice';
+import { usualHousehold } from '@/core/home/household';
+import { keptDistances } from '@/core/setups/registry';
+import { addDays, daysBetween, type Day } from '@/core/units/day';
+import { formatLength, type LengthUnits } from '@/core/units/length';
+import { getSettings, listMeetings } from '@/db/courses';
+import { listPieces } from '@/db/cupboards';
+import { findPerson } from '@/db/people';
+import { readEvidence } from '@/db/records';
+import { makeCase } from '@/server/judging/cases';
+import { findEvening } from '@/server/judging/classViews';
+import { today } from '@/server/clock';
+import { database } from '@/server/database';
+import { readSchool } from '@/server/judging/schools';
+import { findCourseOf } from '@/server/judging/views';
+
+export interface HomeView {
+  readonly id: number;
+  readonly uid: string;
+  readonly name: string;
+  readonly practice: HomePractice;
+  readonly today: Day;
+  /** The evenings to come, the next one first. */
+  readonly evenings: readonly Day[];
+  /** The next evening; `null`: none is planned. */
+  readonly next: Day | null;
+  readonly units: LengthUnits;
+}
+
+/** @returns `null` when there is no such person */
+export function readHome(personId: number): HomeView | null {
+  const db = database();
+  const person = findPerson(db, personId);
+  if (person === null) return null;
+  const day = today();
+  const course = findCourseOf(db, person.id, day);
+  const school = readSchool(db, course?.profile ?? 'prop-led');
+  const pieces = course === null ? [] : listPieces(db, course.id);
+  const evidence = readEvidence(db, [person.id]).get(person.id) ?? {};
+  const opened = makeCase(person, evidence, { school, day, pieces });
+  const evening = course === null ? null : findEvening(db, course.id, day);
+  const begun = Object.keys(person.present) as (keyof typeof person.present)[];
+  const family = evening?.family ?? begun[0] ?? 'forearm-stand';
+  const evenings = (course === null ? [] : listMeetings(db, course.id))
+    .map(({ date }) => date)
+    .filter((date) => date > day);
+  return {
+    id: person.id,
+    uid: person.uid,
+    name: person.name,
+    // A gate somebody stands before on another ladder counts as well, after the course's own.
+    practice: planHomePractice(
+      opened,
+      { body: resolveBody(person.body), kept: keptDistances(person.kept) },
+      [family, ...begun.filter((one) => one !== family).slice(0, 1)],
+      usualHousehold,
+    ),
+    today: day,
+    evenings,
+    next: evenings[0] ?? null,
+    units: getSettings(db).units,
+  };
+}
+
+export const homeCaution =
+  'No medical advice. Stop at any pain, tingling, pressure in the neck or dizziness, and ask a doctor or physiotherapist first where you are unsure.';
+
+/** Plain text to paste into a message. */
+export function writeHomeText({ name, practice, next, units }: HomeView): string {
+  const lines = [`Practice for ${name.split(' ')[0]}`, ''];
+  if (practice.instead !== null) lines.push(practice.instead, '');
+  practice.items.forEach((item, index) => {
+    lines.push(`${index + 1}. ${item.label}: ${item.dose}, ${item.days} days a week`);
+    lines.push(`   ${item.how}`);
+    if (item.firstSide) lines.push(`   Begin with the ${item.firstSide} side.`);
+    if (item.wall) {
+      const found = item.wall.isFound ? ', found by trying' : '';
+      lines.push(`   ${item.wall.label}: ${formatLength(item.wall.metres, units)}${found}`);
+    }
+    for (const { words } of item.standIns) lines.push(`   Take ${words}.`);
+    for (const words of item.watch) lines.push(`   Watch: ${words}.`);
+  });
+  if (practice.notAlone.length > 0) {
+    lines.push('', 'Not alone:');
+    for (const { label, why } of practice.notAlone) lines.push(`- ${label} (${why})`);
+  }
+  if (next !== null) lines.push('', `Next time: ${next}`);
+  lines.push('', homeCaution, '');
+  return lines.join('\n');
+}
+
+/** A calendar reaches to the next evening, and at least and at most so many days. */
+const calendarDays = { least: 7, most: 14 } as const;
+/** Days of a week on which to practise, by how many a week. */
+const pattern: Readonly<Record<number, readonly number[]>> = {
+  3: [1, 3, 5],
+  5: [1, 2, 3, 5, 6],
+};
+
+/** The practice as a calendar, one entry a day; none on an evening of the course. */
+export function writeHomeCalendar(view: HomeView): string {
+  const { practice, today: from, next, evenings, uid } = view;
+  const { least, most } = calendarDays;
+  const until = next === null ? most : Math.min(most, Math.max(least, daysBetween(from, next) - 1));
+  const events: EventAttributes[] = [];
+  for (let offset = 1; offset <= until; offset += 1) {
+    const own = practice.items.filter(({ days }) =>
+      (pattern[days] ?? pattern[3]).includes(offset % 7),
+    );
+    const date = addDays(from, offset);
+    if (own.length === 0 || evenings.includes(date)) continue;
+    const [year, month, day] = date.split('-').map(Number);
+    events.push({
+      uid: `${date}-${uid}@levitar`,
+      title: 'Practice',
+      start: [year, month, day],
+      duration: { days: 1 },
+      description: own.map(({ label, dose }) => `${label}: ${dose}`).join('\n'),
+      productId: 'levitar/home-practice',
+    });
+  }
+  const { value, error } = createEvents(events, { calName: 'Practice' });
+  if (error || !value) throw error ?? new Error('the calendar came out empty');
+  return value;
+}

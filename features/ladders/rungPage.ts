@@ -1,0 +1,88 @@
+import { resolveBody, type Body } from '@/core/body/body';
+import { describeDemand } from '@/core/catalog/profileChanges';
+import type { School, StageInSchool } from '@/core/catalog/school';
+import type { StageKey } from '@/core/catalog/stage';
+import { judge, type Verdict } from '@/core/ladder/verdict';
+import { toSetupInput } from '@/core/ladder/sized';
+import { keptDistances } from '@/core/setups/registry';
+import type { SetupInput, SetupResult } from '@/core/setups/setup';
+import { solveStage } from '@/core/setups/solveStage';
+import { getSettings, listCourses, type Settings } from '@/db/courses';
+import { listPieces } from '@/db/cupboards';
+import { findPerson, listPeople } from '@/db/people';
+import { readEvidence } from '@/db/records';
+import { makeCase } from '@/server/judging/cases';
+import { today } from '@/server/clock';
+import { database } from '@/server/database';
+import { readLadders, type Waiting } from './read';
+import { readSchool } from '@/server/judging/schools';
+import { findCourseOf, findNextCourse } from '@/server/judging/views';
+
+export interface RungPageView {
+  readonly school: School;
+  readonly stage: StageInSchool;
+  readonly gate: readonly string[];
+  readonly before: readonly { readonly stage: StageKey; readonly label: string }[];
+  readonly after: readonly { readonly stage: StageKey; readonly label: string }[];
+  readonly person: { readonly id: number; readonly name: string } | null;
+  readonly body: Body;
+  readonly verdict: Verdict | null;
+  /** What the rung's set-up is worked out from. */
+  readonly setupInput: SetupInput;
+  readonly recipe: SetupResult | null;
+  readonly people: readonly { readonly id: number; readonly name: string }[];
+  readonly waiting: readonly Waiting[];
+  readonly here: readonly { readonly id: number; readonly name: string }[];
+  readonly settings: Settings;
+}
+
+/** A body of usual proportions, for a rung opened before there is anybody. */
+const usualHeightM = 1.7;
+
+/** All of a rung's content, drawn at somebody's size; `null` when there is no such stage. */
+export function readRungPage(key: StageKey, personId: number | null): RungPageView | null {
+  const db = database();
+  const day = today();
+  const people = listPeople(db);
+  const asked = personId === null ? null : findPerson(db, personId);
+  const person = asked ?? people[0] ?? null;
+  const course = person === null ? findNextCourse(db, day) : findCourseOf(db, person.id, day);
+  const school = readSchool(db, course?.profile ?? listCourses(db)[0]?.profile ?? 'prop-led');
+  const stage = school.stages.get(key);
+  if (stage === undefined) return null;
+  const body = resolveBody(person?.body ?? { heightM: usualHeightM });
+  const pieces = course === null ? [] : listPieces(db, course.id);
+  const evidence = person === null ? {} : (readEvidence(db, [person.id]).get(person.id) ?? {});
+  const setupInput = toSetupInput(
+    { school, evidence, asOf: day },
+    { body, kept: keptDistances(person?.kept ?? []) },
+    pieces,
+  );
+  const named = (one: StageKey) => ({
+    stage: one,
+    label: school.stages.get(one)?.spec.label ?? one,
+  });
+  const group = readLadders(course?.id);
+  const rung = group.ladders
+    .find(({ family }) => family === stage.spec.family)
+    ?.rungs.find((one) => one.stage === key);
+  return {
+    school,
+    stage,
+    gate: stage.gate.map((demand) => describeDemand(demand, school.catalog)),
+    before: stage.spec.after.map(named),
+    after: school.ladders[stage.spec.family]
+      .filter((one) => school.stages.get(one)?.spec.after.includes(key))
+      .map(named),
+    person: person === null ? null : { id: person.id, name: person.name },
+    body,
+    verdict:
+      person === null ? null : judge(key, makeCase(person, evidence, { school, day, pieces })),
+    setupInput,
+    recipe: solveStage(setupInput, stage.spec),
+    people: people.map(({ id, name }) => ({ id, name })),
+    waiting: rung?.waiting ?? [],
+    here: rung?.here ?? [],
+    settings: getSettings(db),
+  };
+}

@@ -1,0 +1,289 @@
+'use client';
+
+import {
+  Button,
+  Checkbox,
+  FileButton,
+  Group,
+  NativeSelect,
+  Stepper,
+  Textarea,
+} from '@mantine/core';
+import Link from 'next/link';
+import Papa from 'papaparse';
+import { useState, useTransition } from 'react';
+import { importPeopleAction, previewImportAction, undoImportAction } from './actions';
+import type { Imported, ImportRow, RowReading } from './importPeople';
+import { showProblem, showProblems, showSaved } from '@/design/notices';
+import { fieldLabels, guessMapping, importFields, mapRows, type Mapping } from './mapping';
+import classes from './import.module.css';
+
+interface ImportWizardProps {
+  readonly courses: readonly { readonly id: number; readonly name: string }[];
+}
+
+interface Table {
+  readonly headings: readonly string[];
+  readonly rows: readonly (readonly string[])[];
+  readonly warnings: readonly string[];
+}
+
+const mostBytes = 2_000_000;
+const mostShown = 200;
+
+/** The file stays in this window until the last step; what is stored can be taken back. */
+export function ImportWizard({ courses }: ImportWizardProps) {
+  const [step, setStep] = useState(0);
+  const [table, setTable] = useState<Table | null>(null);
+  const [mapping, setMapping] = useState<Mapping>({});
+  const [readings, setReadings] = useState<readonly RowReading[]>([]);
+  const [imported, setImported] = useState<Imported | null>(null);
+  const [courseId, setCourseId] = useState('');
+  const [skipTwins, setSkipTwins] = useState(true);
+  const [isBusy, startBusy] = useTransition();
+
+  const read = (text: string) => {
+    const { data, errors } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
+      skipEmptyLines: 'greedy',
+    });
+    const [headings = [], ...rows] = data;
+    if (rows.length === 0) {
+      showProblem('There is a heading at most, and no row under it.');
+      return;
+    }
+    const warnings = errors
+      .filter(({ code }) => code !== 'UndetectableDelimiter')
+      .slice(0, 5)
+      .map(({ row, message }) => `line ${(row ?? 0) + 1}: ${message}`);
+    setTable({ headings, rows, warnings });
+    setMapping(guessMapping(headings));
+    setStep(1);
+  };
+
+  const mapped = (): ImportRow[] => (table === null ? [] : mapRows(table.rows, mapping));
+
+  const preview = () =>
+    startBusy(async () => {
+      const outcome = await previewImportAction(mapped());
+      if (!outcome.ok) return showProblems(outcome.problems);
+      setReadings(outcome.value);
+      setStep(2);
+    });
+
+  const store = () =>
+    startBusy(async () => {
+      const outcome = await importPeopleAction({
+        rows: mapped(),
+        courseId: courseId === '' ? null : Number(courseId),
+        skipTwins,
+      });
+      if (!outcome.ok) return showProblems(outcome.problems);
+      setImported(outcome.value);
+      setStep(3);
+    });
+
+  const undo = () =>
+    startBusy(async () => {
+      const outcome = await undoImportAction(imported!.importId);
+      if (!outcome.ok) return showProblems(outcome.problems);
+      const { removed, kept } = outcome.value;
+      showSaved(
+        kept === 0
+          ? `${removed} taken back.`
+          : `${removed} taken back; ${kept} stay, since something was recorded for them.`,
+      );
+      setImported(null);
+      setStep(2);
+    });
+
+  const good = readings.filter(
+    ({ problems, isTwin }) => problems.length === 0 && !(skipTwins && isTwin),
+  ).length;
+
+  return (
+    <>
+      <Stepper active={step} size="sm" my="md" allowNextStepsSelect={false}>
+        <Stepper.Step label="File" />
+        <Stepper.Step label="Columns" />
+        <Stepper.Step label="Preview" />
+        <Stepper.Step label="Done" />
+      </Stepper>
+      {step === 0 && <FileStep onText={read} />}
+      {step === 1 && table && (
+        <div className={classes.step}>
+          <p>{table.rows.length} rows. Say which column is what; the first rows stand beside it.</p>
+          {table.warnings.map((warning) => (
+            <p key={warning} className={classes.problem}>
+              {warning}
+            </p>
+          ))}
+          <div className={classes.mapping}>
+            {importFields.map((field) => (
+              <NativeSelect
+                key={field}
+                label={fieldLabels[field]}
+                data={[
+                  { value: '', label: 'not in the file' },
+                  ...table.headings.map((heading, index) => ({
+                    value: String(index),
+                    label: heading.trim() || `column ${index + 1}`,
+                  })),
+                ]}
+                value={mapping[field] === undefined ? '' : String(mapping[field])}
+                description={
+                  mapping[field] === undefined
+                    ? ' '
+                    : table.rows
+                        .slice(0, 3)
+                        .map((row) => row[mapping[field]!] ?? '')
+                        .join(' · ')
+                }
+                onChange={(event) => {
+                  const { value } = event.currentTarget;
+                  setMapping({ ...mapping, [field]: value === '' ? undefined : Number(value) });
+                }}
+              />
+            ))}
+          </div>
+          <Group>
+            <Button variant="default" onClick={() => setStep(0)}>
+              Back
+            </Button>
+            <Button
+              loading={isBusy}
+              disabled={mapping.name === undefined || mapping.height === undefined}
+              onClick={preview}
+            >
+              Look at the rows
+            </Button>
+          </Group>
+        </div>
+      )}
+      {step === 2 && (
+        <div className={classes.step}>
+          <Group gap="lg">
+            <strong role="status">
+              {good} of {readings.length} rows would come in
+            </strong>
+            <Checkbox
+              label="leave out names that are here already"
+              checked={skipTwins}
+              onChange={(event) => setSkipTwins(event.currentTarget.checked)}
+            />
+            <NativeSelect
+              aria-label="Enrol in"
+              data={[
+                { value: '', label: 'enrol in no course' },
+                ...courses.map(({ id, name }) => ({
+                  value: String(id),
+                  label: `enrol in ${name}`,
+                })),
+              ]}
+              value={courseId}
+              onChange={(event) => setCourseId(event.currentTarget.value)}
+            />
+          </Group>
+          <Readings readings={readings} skipTwins={skipTwins} />
+          <Group>
+            <Button variant="default" onClick={() => setStep(1)}>
+              Back
+            </Button>
+            <Button loading={isBusy} disabled={good === 0} onClick={store}>
+              Take {good} in
+            </Button>
+          </Group>
+        </div>
+      )}
+      {step === 3 && imported && (
+        <div className={classes.step}>
+          <p>
+            <strong>{imported.added} people are here</strong>
+            {imported.leftOut > 0 ? `; ${imported.leftOut} rows were left out.` : '.'}
+          </p>
+          <Group>
+            <Button variant="default" loading={isBusy} onClick={undo}>
+              Take it all back
+            </Button>
+            <Button component={Link} href="/people">
+              To the people
+            </Button>
+          </Group>
+        </div>
+      )}
+    </>
+  );
+}
+
+function FileStep({ onText }: { readonly onText: (text: string) => void }) {
+  const [pasted, setPasted] = useState('');
+  const open = async (file: File | null) => {
+    if (file === null) return;
+    if (file.size > mostBytes) showProblem('This file is larger than 2 MB.');
+    else onText(await file.text());
+  };
+  return (
+    <div className={classes.step}>
+      <p>
+        A CSV file with a heading row: a name and a height for each person; body mass, consent to
+        hands-on help (yes, ask, no) and an id of your own if you have them. Cautions are asked in
+        person and do not come from a table.
+      </p>
+      <FileButton onChange={(file) => void open(file)} accept=".csv,.txt,text/csv">
+        {(props) => <Button {...props}>Choose a file</Button>}
+      </FileButton>
+      <Textarea
+        label="or paste the rows"
+        autosize
+        minRows={5}
+        maxRows={14}
+        value={pasted}
+        onChange={(event) => setPasted(event.currentTarget.value)}
+      />
+      <Group>
+        <Button variant="default" disabled={pasted.trim() === ''} onClick={() => onText(pasted)}>
+          Read what I pasted
+        </Button>
+      </Group>
+    </div>
+  );
+}
+
+interface ReadingsProps {
+  readonly readings: readonly RowReading[];
+  readonly skipTwins: boolean;
+}
+
+/** Rows with something to say first. */
+function Readings({ readings, skipTwins }: ReadingsProps) {
+  const rank = ({ problems, isTwin }: RowReading) => (problems.length > 0 ? 0 : isTwin ? 1 : 2);
+  const ordered = [...readings].sort((a, b) => rank(a) - rank(b) || a.line - b.line);
+  return (
+    <div className={classes.rows}>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">Line</th>
+            <th scope="col">Name</th>
+            <th scope="col">Comes in</th>
+          </tr>
+        </thead>
+        <tbody>
+          {ordered.slice(0, mostShown).map(({ line, name, problems, isTwin }) => (
+            <tr key={line}>
+              <td>{line}</td>
+              <td>{name === '' ? '—' : name}</td>
+              <td>
+                {problems.length > 0
+                  ? `no: ${problems.join('; ')}`
+                  : isTwin
+                    ? `${skipTwins ? 'no' : 'yes'}: this name is here already`
+                    : 'yes'}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {ordered.length > mostShown && <p>and {ordered.length - mostShown} more rows</p>}
+    </div>
+  );
+}

@@ -1,0 +1,109 @@
+/** Adding, putting away, merging and really deleting people; placing them on a rung. */
+import { z } from 'zod';
+import { getStageIn } from '@/core/catalog/school';
+import { ladderIds } from '@/core/catalog/stage';
+import { findCourse, enrol, getSettings } from '@/db/courses';
+import { addPerson, saveArchived, saveName, saveRung } from '@/db/people';
+import { mergePeople, removePerson } from '@/db/removal';
+import { lineOf } from '@/core/units/text';
+import { noteInDiary } from '@/server/network/asking';
+import { purgeEverywhere } from '@/server/copies/purge';
+import { finishErasing, noteErasing } from '@/server/files/erasing';
+import { isInRunningClass } from '@/server/running/floorJudge';
+import { readSchool } from '@/server/judging/schools';
+import { readHeight } from '@/features/person/bodyForm';
+import { done, refuse, type Outcome } from '@/server/result';
+import { aPerson, change, field, numberOf, work } from '@/server/useCase';
+
+const number = numberOf(aPerson.gone);
+const name = z
+  .string()
+  .transform(lineOf)
+  .pipe(z.string().min(1, 'Write a name.').max(80, 'At most 80 signs.'));
+
+const newPersonForm = z.strictObject({
+  name,
+  height: z.string().max(40),
+  courseId: number.nullable(),
+});
+
+/** Two fields: a name and a height. The course on screen comes with them. */
+export const createPerson = change([newPersonForm], ({ db }, form): Outcome<number> => {
+  const height = readHeight(form.height, getSettings(db).units);
+  if (!height.ok) return height;
+  const person = addPerson(db, { name: form.name, ...height.value });
+  const { courseId } = form;
+  if (courseId !== null && findCourse(db, courseId) !== null) enrol(db, courseId, person);
+  return done(person);
+});
+
+export const renamePerson = change([aPerson, field('name', name)], ({ db }, person, called) => {
+  saveName(db, person.id, called);
+  return done(undefined);
+});
+
+/** Puts people away, or takes them out again; their records stay. */
+export const archivePeople = change(
+  [z.array(number).min(1, aPerson.gone).max(5000, aPerson.gone), z.boolean()],
+  ({ db, today }, people, isAway) => {
+    for (const one of people) saveArchived(db, one, isAway ? today : null);
+    return done(undefined);
+  },
+);
+
+export interface Removal {
+  /** Copies that could not be cleaned and still hold the person. */
+  readonly copiesLeft: readonly string[];
+  /** What the person left on the disk is not overwritten yet: the disk is full, or in use. */
+  readonly isErasePending: boolean;
+}
+
+/** Deletes a person and everything about them, also in the copies. */
+export const deletePerson = work(
+  [aPerson],
+  async ({ db, today }, row): Promise<Outcome<Removal>> => {
+    db.transaction((tx) => {
+      removePerson(tx, row.id, row.uid, today);
+      noteErasing(tx);
+      noteInDiary(tx, 'deleted');
+    });
+    // The deletion stands from here on; what follows may have to wait, and is said as it is.
+    const copiesLeft = await purgeEverywhere([row]);
+    return done({ copiesLeft, isErasePending: !finishErasing() });
+  },
+);
+
+/** Two entries of one person become one; what restricts is united. */
+export const mergeInto = work([aPerson, aPerson], ({ db }, { id: kept }, { id: dropped }) => {
+  if (kept === dropped) return refuse({ form: 'These are the same entry.' });
+  const outcome = db.transaction((tx): Outcome => {
+    // The taps of a running class would go on speaking of the entry that is gone.
+    if ([kept, dropped].some((one) => isInRunningClass(tx, one))) {
+      return refuse({ form: 'One of the two is in a class that is running. End it first.' });
+    }
+    mergePeople(tx, kept, dropped);
+    noteErasing(tx);
+    noteInDiary(tx, 'merged');
+    return done(undefined);
+  });
+  if (outcome.ok) finishErasing();
+  return outcome;
+});
+
+const rungForm = z.strictObject({
+  family: z.enum(ladderIds),
+  stage: z.string().max(60).nullable(),
+});
+
+/** Where the student works on a ladder, as the teacher sees it; `null` takes them off it. */
+export const placeOnRung = change([aPerson, rungForm], ({ db, today }, person, form): Outcome => {
+  const { family, stage } = form;
+  if (stage !== null) {
+    const school = readSchool(db, 'prop-led');
+    if (!school.stages.has(stage) || getStageIn(school, stage).spec.family !== family) {
+      return refuse({ stage: 'This stage is not on this ladder.' });
+    }
+  }
+  saveRung(db, person.id, family, stage, today);
+  return done(undefined);
+});

@@ -1,0 +1,93 @@
+'use client';
+
+import { Button, Collapse, Group, TextInput } from '@mantine/core';
+import { useForm } from '@mantine/form';
+import { useState, useTransition } from 'react';
+import { saveBodyAction } from './actions';
+import { lengthIds, lengthTable, type LengthId } from '@/core/body/lengths';
+import type { LengthUnits } from '@/core/units/length';
+import type { BodyForm as Values } from './bodyForm';
+import { showProblem, showSaved } from '@/design/notices';
+import classes from './person.module.css';
+
+export interface BodyFormProps {
+  readonly personId: number;
+  readonly units: LengthUnits;
+  readonly initial: Values;
+  /** What each length comes to now, estimated or measured, in the teacher's units. */
+  readonly current: Readonly<Record<LengthId, string>>;
+  /** The lengths this set-up rests on most, the most telling first. */
+  readonly telling: readonly LengthId[];
+}
+
+/** Height, mass and whatever was measured. An empty length stays estimated from height. */
+export function BodyForm({ personId, units, initial, current, telling }: BodyFormProps) {
+  const [isSaving, startSaving] = useTransition();
+  const rest = lengthIds.filter((id) => !telling.includes(id));
+  const [showsAll, setShowsAll] = useState(rest.some((id) => initial.lengths[id]));
+  const form = useForm<Values>({ mode: 'controlled', initialValues: initial });
+  // What was stored when this window last knew: a second window must not overwrite unseen changes.
+  const [seen, setSeen] = useState<Values>(initial);
+
+  const save = (values: Values) => {
+    startSaving(async () => {
+      const outcome = await saveBodyAction(personId, values, seen);
+      if (outcome.ok) {
+        form.resetDirty();
+        setSeen(values);
+        showSaved('Measures kept; every distance follows.');
+        return;
+      }
+      form.setErrors(outcome.problems);
+      if (outcome.now !== undefined) setSeen(outcome.now as Values);
+      if (rest.some((id) => outcome.problems[`lengths.${id}`])) setShowsAll(true);
+      if (outcome.problems.form) showProblem(outcome.problems.form);
+    });
+  };
+
+  const lengthInput = (id: LengthId) => (
+    <TextInput
+      key={id}
+      label={lengthTable[id].label}
+      description={lengthTable[id].howTo}
+      placeholder={`${current[id]} estimated`}
+      autoComplete="off"
+      {...form.getInputProps(`lengths.${id}`)}
+    />
+  );
+
+  return (
+    <form onSubmit={form.onSubmit(save)} noValidate className={classes.form}>
+      <Group grow align="flex-start">
+        <TextInput
+          label="Height"
+          description={units === 'cm' ? 'in cm, or 5\'6"' : 'feet and inches, or cm'}
+          autoComplete="off"
+          {...form.getInputProps('height')}
+        />
+        <TextInput
+          label="Body mass, kg"
+          description="optional; shapes the drawing"
+          inputMode="decimal"
+          autoComplete="off"
+          {...form.getInputProps('mass')}
+        />
+      </Group>
+      {telling.map(lengthInput)}
+      <Button
+        variant="subtle"
+        size="compact-md"
+        aria-expanded={showsAll}
+        onClick={() => setShowsAll(!showsAll)}
+      >
+        {showsAll ? 'Fewer lengths' : `${rest.length} more lengths`}
+      </Button>
+      <Collapse expanded={showsAll}>
+        <div className={classes.form}>{rest.map(lengthInput)}</div>
+      </Collapse>
+      <Button type="submit" loading={isSaving}>
+        Keep measures
+      </Button>
+    </form>
+  );
+}

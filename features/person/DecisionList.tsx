@@ -1,0 +1,81 @@
+'use client';
+
+import { Button, Modal } from '@mantine/core';
+import { format, parseISO } from 'date-fns';
+import { useState } from 'react';
+import type { DecisionView } from './read';
+import { VerdictMark, verdictWords } from '@/design/marks/VerdictMark';
+import { DecisionForm } from './DecisionForm';
+import classes from './person.module.css';
+
+interface DecisionListProps {
+  readonly personId: number;
+  readonly decisions: readonly DecisionView[];
+}
+
+/** Suggestion and decision side by side, each explained by what it stood on then. */
+export function DecisionList({ personId, decisions }: DecisionListProps) {
+  const [correcting, setCorrecting] = useState<DecisionView | null>(null);
+  if (decisions.length === 0) return <p>Nothing decided yet. Decide beside a ladder above.</p>;
+  return (
+    <>
+      <ul className={classes.decisions}>
+        {decisions.map((decision) => (
+          <li key={decision.id}>
+            <p>
+              {format(parseISO(decision.madeOn), 'd MMM')} · <strong>{decision.stageLabel}</strong>
+              {decision.by !== '' && `, ${decision.by}`}
+              {decision.corrects !== null && ' · corrects an earlier one'}
+            </p>
+            <p className={classes.sideBySide}>
+              <span>
+                <VerdictMark kind={decision.suggested} /> suggested{' '}
+                {verdictWords[decision.suggested]}
+              </span>
+              <span>
+                <VerdictMark kind={decision.decided} /> decided {verdictWords[decision.decided]}
+              </span>
+            </p>
+            {decision.reason !== '' && <p>“{decision.reason}”</p>}
+            <details>
+              <summary>What it stood on</summary>
+              <p className={classes.hint}>
+                {decision.grounds.profileLabel}, version {decision.profileVersion}
+              </p>
+              <ul className={classes.reasons}>
+                {decision.grounds.reasons.map((line) => (
+                  <li key={line}>{line}</li>
+                ))}
+                {decision.grounds.figures.map(({ label, status, text }) => (
+                  <li key={label}>
+                    {label}, {status.replace('-', ' ')}: {text}
+                  </li>
+                ))}
+              </ul>
+            </details>
+            <Button size="compact-sm" variant="subtle" onClick={() => setCorrecting(decision)}>
+              Correct by a new one
+            </Button>
+          </li>
+        ))}
+      </ul>
+      <Modal
+        opened={correcting !== null}
+        onClose={() => setCorrecting(null)}
+        title={correcting?.stageLabel}
+        size="lg"
+      >
+        {correcting && (
+          <DecisionForm
+            personId={personId}
+            stage={correcting.stage}
+            suggested={correcting.suggested}
+            reasons={['as it stood then; it is judged anew when you keep this']}
+            corrects={correcting.id}
+            onDone={() => setCorrecting(null)}
+          />
+        )}
+      </Modal>
+    </>
+  );
+}

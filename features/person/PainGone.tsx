@@ -1,0 +1,23 @@
+'use client';
+
+import { Button } from '@mantine/core';
+import { useTransition } from 'react';
+import { notePainGoneAction } from './actions';
+import { showProblems, showSaved } from '@/design/notices';
+
+/** One tap when the student says, at a later class, that earlier pain is gone. */
+export function PainGone({ personId }: { readonly personId: number }) {
+  const [isSaving, startSaving] = useTransition();
+  const note = () => {
+    startSaving(async () => {
+      const outcome = await notePainGoneAction(personId);
+      if (outcome.ok) showSaved('Noted, with today’s date.');
+      else showProblems(outcome.problems);
+    });
+  };
+  return (
+    <Button variant="default" loading={isSaving} onClick={note}>
+      They say it is gone: note it
+    </Button>
+  );
+}

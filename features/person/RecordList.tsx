@@ -1,0 +1,66 @@
+import { format, parseISO } from 'date-fns';
+import { faultTable, type CheckKey, type CheckSpec } from '@/core/catalog/checks';
+import { painPlaceTable } from '@/core/catalog/regions';
+import { isVoided } from '@/core/readiness/record';
+import type { StoredRecord } from '@/server/judging/views';
+import classes from './person.module.css';
+
+const shown = 14;
+
+type Checks = Readonly<Record<CheckKey, CheckSpec>>;
+
+function describe(record: StoredRecord, spec: CheckSpec | undefined): string {
+  if (spec?.scoring.kind === 'hold') {
+    const breaths = record.breaths === null ? '' : ` (${record.breaths} breaths)`;
+    return `${record.stoppedByTeacher ? 'at least ' : ''}${record.value} s${breaths}`;
+  }
+  return String(record.value);
+}
+
+/** The newest records, so that a teacher sees what the verdict stands on. */
+export function RecordList({
+  records,
+  checks,
+}: {
+  readonly records: readonly StoredRecord[];
+  readonly checks: Checks;
+}) {
+  const newest = [...records].reverse().slice(0, shown);
+  if (newest.length === 0) return <p>Nothing recorded yet. Open a check above and record it.</p>;
+  return (
+    <table className={classes.records}>
+      <thead>
+        <tr>
+          <th scope="col">Day</th>
+          <th scope="col">Check</th>
+          <th scope="col">Seen</th>
+          <th scope="col">Noted</th>
+        </tr>
+      </thead>
+      <tbody>
+        {newest.map((record) => (
+          <tr key={record.id}>
+            <td>{format(parseISO(record.date), 'd MMM')}</td>
+            <td>
+              {checks[record.check]?.label ?? record.check}
+              {record.base ? `, ${record.base}` : ''}
+              {record.side ? `, ${record.side}` : ''}
+            </td>
+            <td>{describe(record, checks[record.check])}</td>
+            <td>
+              {[
+                ...(record.faults ?? []).map((fault) => faultTable[fault].label),
+                ...(record.pain
+                  ? [record.painPlace ? `pain: ${painPlaceTable[record.painPlace].label}` : 'pain']
+                  : []),
+                ...(checks[record.check] && isVoided(checks[record.check], record)
+                  ? ['counts against only']
+                  : []),
+              ].join(', ')}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

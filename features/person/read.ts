@@ -1,0 +1,50 @@
+import type { StageKey } from '@/core/catalog/stage';
+import { rankChecks, type CheckWorth } from '@/core/ladder/tonight';
+import { listPersonMeetings } from '@/db/courses';
+import { listDecisions, type DecisionRow } from '@/db/decisions';
+import { listPeople } from '@/db/people';
+import { database } from '@/server/database';
+import { listHistories, type CheckHistory } from './personHistory';
+import { readStandings, type Standing } from '@/server/judging/standings';
+import { readPerson, type PersonView } from '@/server/judging/views';
+
+export interface DecisionView extends DecisionRow {
+  readonly stageLabel: string;
+}
+
+export interface PersonPageView extends PersonView {
+  readonly standings: readonly Standing[];
+  readonly histories: readonly CheckHistory[];
+  /** Checks worth taking from this person tonight, the most telling first. */
+  readonly worth: readonly CheckWorth[];
+  readonly decisions: readonly DecisionView[];
+  readonly meetings: ReturnType<typeof listPersonMeetings>;
+  /** Everyone else, for merging two entries of the same person. */
+  readonly others: readonly { readonly id: number; readonly name: string }[];
+}
+
+const mostWorth = 3;
+
+/** Everything about one person; `null` when there is no such person. */
+export function readPersonPage(id: number, stage?: StageKey): PersonPageView | null {
+  const view = readPerson(id, stage);
+  if (view === null) return null;
+  const db = database();
+  const { school, today, person } = view;
+  const { pieces } = view.setupInput;
+  const standing = readStandings(db, [person], () => ({ school, day: today, pieces })).get(id)!;
+  return {
+    ...view,
+    standings: standing.standings,
+    worth: rankChecks(view.opened).slice(0, mostWorth),
+    histories: listHistories(view.opened, view.records),
+    decisions: listDecisions(db, id).map((row) => ({
+      ...row,
+      stageLabel: school.stages.get(row.stage)?.spec.label ?? row.stage,
+    })),
+    meetings: listPersonMeetings(db, id),
+    others: listPeople(db, true)
+      .filter((other) => other.id !== id)
+      .map((other) => ({ id: other.id, name: other.name })),
+  };
+}

@@ -1,0 +1,155 @@
+'use client';
+
+import { Button, NativeSelect } from '@mantine/core';
+import { useEffect, useRef, useState } from 'react';
+import { toWishes, type WishesFile } from '@/core/files/classFile';
+import type { PlanFile } from '@/core/files/planFile';
+import type { ClassMember } from '@/server/judging/classViews';
+import type { ComposeAnswer, ComposeQuestion } from '@/workers/compose.worker';
+import { shortNames } from '@/features/evening/marks';
+import type { Planner } from './usePlanner';
+import classes from './plan.module.css';
+
+/** What the other plan has otherwise. */
+const others = {
+  helper: {
+    label: 'with one helper more',
+    of: (w: WishesFile) => ({ ...w, helpers: Math.min(6, w.helpers + 1) }),
+  },
+  alone: { label: 'without any helper', of: (w: WishesFile) => ({ ...w, helpers: 0 }) },
+  longer: {
+    label: 'ten minutes longer',
+    of: (w: WishesFile) => ({ ...w, minutes: w.minutes + 10 }),
+  },
+  shorter: {
+    label: 'ten minutes shorter',
+    of: (w: WishesFile) => ({ ...w, minutes: Math.max(5, w.minutes - 10) }),
+  },
+  round: {
+    label: 'one round more',
+    of: (w: WishesFile) => ({ ...w, rounds: Math.min(6, w.rounds + 1) }),
+  },
+  free: { label: 'without my pins', of: (w: WishesFile) => ({ ...w, pins: [] }) },
+} as const;
+
+type Other = keyof typeof others;
+
+interface ComparePanelProps {
+  readonly planner: Planner;
+  readonly plan: PlanFile;
+  readonly members: readonly ClassMember[];
+}
+
+/** The plan beside another one: who would do something else, and what it would be worth. */
+export function ComparePanel({ planner, plan, members }: ComparePanelProps) {
+  const [which, setWhich] = useState<Other>('helper');
+  const [found, setFound] = useState<{ which: Other; plan: PlanFile } | null>(null);
+  const [isBusy, setBusy] = useState(false);
+  const worker = useRef<Worker | null>(null);
+  useEffect(() => () => worker.current?.terminate(), []);
+  const names = shortNames(members);
+
+  const compose = () => {
+    worker.current?.terminate();
+    const own = new Worker(new URL('../../workers/compose.worker.ts', import.meta.url), {
+      type: 'module',
+    });
+    worker.current = own;
+    setBusy(true);
+    own.addEventListener('message', ({ data }: MessageEvent<ComposeAnswer>) => {
+      if (data.kind === 'proved') setFound({ which, plan: data.plan });
+      if (data.kind === 'proved' || data.kind === 'failed') setBusy(false);
+    });
+    const question: ComposeQuestion = {
+      kind: 'compose',
+      prepared: planner.prepared,
+      wishes: toWishes(others[which].of(planner.wishes)),
+      before: {},
+      withBinding: false,
+    };
+    own.postMessage(question);
+  };
+
+  return (
+    <section className={classes.compare} aria-label="Compare two plans">
+      <h2>Compare</h2>
+      <div className={classes.compareAsk}>
+        <NativeSelect
+          aria-label="The other plan"
+          size="sm"
+          value={which}
+          data={Object.entries(others).map(([value, { label }]) => ({ value, label }))}
+          onChange={({ currentTarget: { value } }) => setWhich(value as Other)}
+        />
+        <Button size="sm" variant="default" loading={isBusy} onClick={compose}>
+          Compose beside
+        </Button>
+      </div>
+      {found && (
+        <Differences
+          now={plan}
+          other={found.plan}
+          words={others[found.which].label}
+          names={names}
+        />
+      )}
+    </section>
+  );
+}
+
+interface DifferencesProps {
+  readonly now: PlanFile;
+  readonly other: PlanFile;
+  readonly words: string;
+  readonly names: ReadonlyMap<string, string>;
+}
+
+function Differences({ now, other, words, names }: DifferencesProps) {
+  const ids = now.rounds[0]?.people.map(({ id }) => id) ?? [];
+  const eveningOf = (plan: PlanFile, id: string) =>
+    plan.rounds.map(({ people }) => people.find((one) => one.id === id)?.label ?? 'Out');
+  const short = (labels: readonly string[]) =>
+    [...new Set(labels)].length === 1 ? labels[0] : labels.join(' → ');
+  const lines = ids.flatMap((id) => {
+    const [a, b] = [short(eveningOf(now, id)), short(eveningOf(other, id))];
+    return a === b ? [] : [{ id, a, b }];
+  });
+  const difference = other.objective - now.objective;
+  const unsure = Math.max(now.bound - now.objective, other.bound - other.objective);
+  return (
+    <>
+      <p>
+        {words}: {other.objective.toFixed(2)} against {now.objective.toFixed(2)}
+        {Math.abs(difference) <= unsure + 1e-6
+          ? ', within what is not proved: cannot tell'
+          : difference > 0
+            ? ', better'
+            : ', less'}
+        ; least served {Math.round(100 * other.leastShare)} % against{' '}
+        {Math.round(100 * now.leastShare)} % of their own best.
+      </p>
+      {lines.length === 0 ? (
+        <p className={classes.quiet}>Everybody would do the same.</p>
+      ) : (
+        <table className={classes.ledger}>
+          <thead>
+            <tr>
+              <th scope="col">Who</th>
+              <th scope="col">now</th>
+              <th scope="col">{words}</th>
+            </tr>
+          </thead>
+          <tbody>
+            {lines.map(({ id, a, b }) => (
+              <tr key={id}>
+                <th scope="row">{names.get(id) ?? id}</th>
+                <td className={classes.words}>{a}</td>
+                <td className={classes.words}>{b}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </>
+  );
+}

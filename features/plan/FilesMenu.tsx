@@ -1,0 +1,86 @@
+'use client';
+
+import { Button, FileButton, Menu } from '@mantine/core';
+import { IconChevronDown } from '@tabler/icons-react';
+import { takeFileAction } from './actions';
+import type { PlanFile } from '@/core/files/planFile';
+import { writeMarkdown } from '@/core/files/planMarkdown';
+import type { Taken } from './change';
+import type { ClassMember } from '@/server/judging/classViews';
+import { showProblems } from '@/design/notices';
+
+interface FilesMenuProps {
+  readonly courseId: number | null;
+  readonly plan: PlanFile | null;
+  readonly members: readonly ClassMember[];
+  readonly heading: string;
+  readonly startsAt: string;
+  readonly onTaken: (taken: Taken) => void;
+}
+
+function save(name: string, type: string, text: string): void {
+  const link = document.createElement('a');
+  link.href = URL.createObjectURL(new Blob([text], { type }));
+  link.download = name;
+  link.click();
+  URL.revokeObjectURL(link.href);
+}
+
+/** The plan and the class as files, out and in. */
+export function FilesMenu(props: FilesMenuProps) {
+  const { courseId, plan, members, heading, startsAt, onTaken } = props;
+  const names = new Map(members.map(({ id, name }) => [id, name]));
+  const take = async (file: File | null) => {
+    if (file === null) return;
+    const outcome = await takeFileAction(await file.text());
+    if (outcome.ok) onTaken(outcome.value);
+    else showProblems(outcome.problems);
+  };
+  return (
+    <FileButton onChange={take} accept="application/json,.json">
+      {({ onClick }) => (
+        <Menu position="bottom-end" withArrow>
+          <Menu.Target>
+            <Button variant="default" rightSection={<IconChevronDown size={16} />}>
+              Files
+            </Button>
+          </Menu.Target>
+          <Menu.Dropdown>
+            <Menu.Item
+              disabled={plan === null}
+              onClick={() =>
+                plan && save('plan.json', 'application/json', `${JSON.stringify(plan, null, 2)}\n`)
+              }
+            >
+              Plan as JSON
+            </Menu.Item>
+            <Menu.Item
+              disabled={plan === null}
+              onClick={() =>
+                plan &&
+                save(
+                  'plan.md',
+                  'text/markdown',
+                  writeMarkdown(plan, { heading, startsAt, nameOf: (id) => names.get(id) ?? id }),
+                )
+              }
+            >
+              Plan as Markdown
+            </Menu.Item>
+            {courseId !== null && (
+              <Menu.Item
+                component="a"
+                href={`/plan/class?course=${courseId}`}
+                download="class.json"
+              >
+                Class as JSON (holds health notes)
+              </Menu.Item>
+            )}
+            <Menu.Divider />
+            <Menu.Item onClick={onClick}>Open a class or a plan</Menu.Item>
+          </Menu.Dropdown>
+        </Menu>
+      )}
+    </FileButton>
+  );
+}

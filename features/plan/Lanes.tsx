@@ -1,0 +1,83 @@
+import type { PlanFile } from '@/core/files/planFile';
+import type { PreparedClass } from '@/core/compose/prepared';
+import type { ClassMember } from '@/server/judging/classViews';
+import { shortNames } from '@/features/evening/marks';
+import { leastPx } from './TimeBand';
+import classes from './plan.module.css';
+
+interface LanesProps {
+  readonly plan: PlanFile;
+  readonly prepared: PreparedClass;
+  readonly members: readonly ClassMember[];
+  readonly pxPerMinute: number;
+  readonly chosen: string | null;
+  readonly onChoose: (person: string) => void;
+}
+
+/** One lane for each student along the same clock: what they do, and what they sit out. */
+export function Lanes({ plan, prepared, members, pxPerMinute, chosen, onChoose }: LanesProps) {
+  const names = shortNames(members);
+  const ids =
+    plan.rounds[0]?.people.map(({ id }) => id) ??
+    prepared.people.map(({ id }) => id).filter((id) => !plan.wishes.absent.includes(id));
+  return (
+    <div className={classes.lanes} role="group" aria-label="Everybody’s evening">
+      {ids.map((id) => {
+        const own = prepared.people.find((person) => person.id === id);
+        const name = names.get(id) ?? id;
+        return (
+          <button
+            key={id}
+            type="button"
+            className={classes.lane}
+            aria-pressed={chosen === id}
+            aria-label={`${name}: ${laneWords(plan, id)}`}
+            onClick={() => onChoose(id)}
+          >
+            <span className={classes.laneName}>{name}</span>
+            {plan.timeline.map((item) => {
+              const round = item.kind === 'round' ? Number(item.id.split('-')[1]) - 1 : null;
+              const mine =
+                round === null ? null : plan.rounds[round]?.people.find((one) => one.id === id);
+              const sitsOut =
+                item.kind === 'drill' &&
+                item.drill !== undefined &&
+                own?.closedDrills.includes(item.drill);
+              const isChecked =
+                item.kind === 'checks' &&
+                plan.checks.some(({ people }) => people.some((one) => one.id === id));
+              return (
+                <span
+                  key={item.id}
+                  className={classes.laneCell}
+                  data-kind={item.kind}
+                  data-out={sitsOut === true || (round !== null && !mine?.letter)}
+                  style={{ height: Math.max(leastPx, item.minutes * pxPerMinute) }}
+                  title={
+                    sitsOut
+                      ? `${item.label}: seated shoulder work instead`
+                      : (mine?.label ?? item.label)
+                  }
+                >
+                  {mine?.letter}
+                  {mine?.needsHand && '°'}
+                  {mine !== null && mine !== undefined && mine.confirmAtDoor.length > 0 && '?'}
+                  {isChecked && '✓'}
+                  {sitsOut && '–'}
+                </span>
+              );
+            })}
+          </button>
+        );
+      })}
+    </div>
+  );
+}
+
+const laneWords = (plan: PlanFile, id: string) =>
+  plan.rounds
+    .map(
+      ({ round, people }) =>
+        `round ${round} ${people.find((one) => one.id === id)?.label ?? 'out'}`,
+    )
+    .join(', ');

@@ -1,0 +1,56 @@
+import type { PlanFile } from '@/core/files/planFile';
+import { rowLabel } from '@/core/compose/resources';
+import classes from './plan.module.css';
+
+/** What is in use in each round, of what the cupboard holds. */
+export function Ledger({ plan }: { readonly plan: PlanFile }) {
+  const rows = [
+    ...new Set(plan.rounds.flatMap(({ pieces }) => pieces.map(({ row }) => row))),
+  ].filter((row) =>
+    plan.rounds.some(({ pieces }) => pieces.some((one) => one.row === row && one.used > 0)),
+  );
+  const helpers = plan.wishes.helpers;
+  return (
+    <table className={classes.ledger}>
+      <caption>The cupboard by round</caption>
+      <thead>
+        <tr>
+          <th scope="col">In use</th>
+          {plan.rounds.map(({ round }) => (
+            <th key={round} scope="col">
+              {round}
+            </th>
+          ))}
+          <th scope="col">there are</th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((row) => {
+          const line = plan.rounds.map(({ pieces }) => pieces.find((one) => one.row === row));
+          const of = line[0]?.of ?? 0;
+          return (
+            <tr key={row}>
+              <th scope="row">{rowLabel(row, 2).replace(/^2 /, '')}</th>
+              {line.map((one, round) => (
+                <td key={round} data-full={one !== undefined && one.used >= one.of}>
+                  {one?.used ?? 0}
+                </td>
+              ))}
+              <td>{of}</td>
+            </tr>
+          );
+        })}
+        <tr>
+          <th scope="row">hands</th>
+          {plan.rounds.map(({ round, handsUsed, teacherHelps }) => (
+            <td key={round} data-full={handsUsed > helpers}>
+              {handsUsed}
+              {teacherHelps && <span title="The teacher lends a hand"> *</span>}
+            </td>
+          ))}
+          <td>{helpers + 1}</td>
+        </tr>
+      </tbody>
+    </table>
+  );
+}

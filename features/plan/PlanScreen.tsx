@@ -1,0 +1,295 @@
+'use client';
+
+import { Button, NativeSelect, SegmentedControl, Title } from '@mantine/core';
+import { useHotkeys } from '@mantine/hooks';
+import { IconArrowBackUp, IconPrinter } from '@tabler/icons-react';
+import { format, parseISO } from 'date-fns';
+import { useRouter } from 'next/navigation';
+import { memo, useMemo, useState } from 'react';
+import type { WishesFile } from '@/core/files/classFile';
+import { wishesFile } from '@/core/files/classFile';
+import type { PlanFile } from '@/core/files/planFile';
+import type { Taken } from './change';
+import type { ClassView } from '@/server/judging/classViews';
+import { LinkButton } from '@/design/LinkButton';
+import { showSaved } from '@/design/notices';
+import { BindingPanel } from './BindingPanel';
+import { ComparePanel } from './ComparePanel';
+import { FilesMenu } from './FilesMenu';
+import { drillsOf } from '@/core/compose/prepared';
+import { Lanes } from './Lanes';
+import { Ledger } from './Ledger';
+import { nameOf, type DrawingContext } from '@/features/evening/marks';
+import { PlanStatusLine } from './PlanStatusLine';
+import { RoomView } from '@/features/evening/RoomView';
+import { StationRow } from '@/features/evening/StationRow';
+import { DrillPins, TimeBand } from './TimeBand';
+import { usePlanner } from './usePlanner';
+import { WhyPanel } from './WhyPanel';
+import { WishesBar } from './WishesBar';
+import classes from './plan.module.css';
+
+interface Source {
+  readonly key: string;
+  readonly view: ClassView;
+  readonly isFromFile: boolean;
+  /** A plan file that is only looked at. */
+  readonly shown: PlanFile | null;
+}
+
+/** The composer: a course's coming class, or one from a file. */
+export function PlanScreen({ view }: { readonly view: ClassView }) {
+  const [taken, setTaken] = useState<Source | null>(null);
+  const key = `${view.course.id}/${view.meeting.date}`;
+  const source = taken ?? { key, view, isFromFile: false, shown: null };
+  const take = (file: Taken) => {
+    if (file.kind === 'plan') {
+      showSaved('The plan is on the screen. Nothing was stored.');
+      setTaken({ key: `plan ${Date.now()}`, view, isFromFile: true, shown: file.plan });
+      return;
+    }
+    showSaved('The class is on the screen. Nothing was stored.');
+    const { prepared, wishes, members } = file;
+    const wished: WishesFile = wishesFile.parse({ ...wishes, families: prepared.families });
+    setTaken({
+      key: `class ${Date.now()}`,
+      isFromFile: true,
+      shown: null,
+      view: { ...view, prepared, members, wishes: wished, kept: null },
+    });
+  };
+  return (
+    <PlanBody
+      key={source.key}
+      source={source}
+      onTaken={take}
+      onBack={taken === null ? undefined : () => setTaken(null)}
+    />
+  );
+}
+
+interface PlanBodyProps {
+  readonly source: Source;
+  readonly onTaken: (taken: Taken) => void;
+  readonly onBack: (() => void) | undefined;
+}
+
+/** While the proof reports how far it is, what it does not change is not drawn again. */
+const KeptRoom = memo(RoomView);
+const KeptStations = memo(StationRow);
+const KeptLanes = memo(Lanes);
+const KeptLedger = memo(Ledger);
+
+const pxPerMinute = 9;
+
+function PlanBody({ source, onTaken, onBack }: PlanBodyProps) {
+  const { view, isFromFile, shown } = source;
+  const router = useRouter();
+  const { members, meeting, settings, school, course } = view;
+  const planner = usePlanner({
+    courseId: isFromFile ? null : course.id,
+    day: meeting.date,
+    wishes: view.wishes,
+    prepared: view.prepared,
+    kept: shown ?? view.kept,
+    revision: view.revision,
+  });
+  const { plan, wishes, prepared, change, undo, canUndo, status } = planner;
+  const [asked, setRound] = useState(0);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const round = Math.min(asked, Math.max(0, (plan?.rounds.length ?? 1) - 1));
+  useHotkeys([
+    ['mod+Z', undo],
+    ['[', () => setRound(Math.max(0, round - 1))],
+    [']', () => setRound(Math.min((plan?.rounds.length ?? 1) - 1, round + 1))],
+  ]);
+  const { units } = settings;
+  const context = useMemo(
+    (): DrawingContext => ({ prepared, members, school, units }),
+    [prepared, members, school, units],
+  );
+  const drillPins = wishes.pins.filter((pin) => pin.kind === 'drill');
+  const heading = isFromFile ? 'A class from a file' : course.name;
+  return (
+    <div className={classes.screen}>
+      <div className={classes.head}>
+        <Title order={1} size="1.7rem">
+          {heading}
+        </Title>
+        <p className={classes.facts}>
+          {isFromFile
+            ? 'nothing of it is stored'
+            : `${format(parseISO(meeting.date), 'EEEE d MMMM')}, ${meeting.startsAt} · ${meeting.room}`}
+        </p>
+        <div className={classes.actions}>
+          {!isFromFile && view.courses.length > 1 && (
+            <NativeSelect
+              aria-label="Course"
+              w={190}
+              value={String(course.id)}
+              data={view.courses.map(({ id, name }) => ({ value: String(id), label: name }))}
+              onChange={({ currentTarget: { value } }) => router.push(`/plan?course=${value}`)}
+            />
+          )}
+          {onBack && (
+            <Button variant="default" onClick={onBack}>
+              Back to the course
+            </Button>
+          )}
+          <Button
+            variant="default"
+            disabled={!canUndo}
+            leftSection={<IconArrowBackUp size={16} />}
+            onClick={undo}
+          >
+            Undo
+          </Button>
+          <FilesMenu
+            courseId={isFromFile ? null : course.id}
+            plan={plan}
+            members={members}
+            heading={heading}
+            startsAt={meeting.startsAt}
+            onTaken={onTaken}
+          />
+          {!isFromFile && (
+            <LinkButton
+              href={`/plan/print?course=${course.id}`}
+              leftSection={<IconPrinter size={16} />}
+            >
+              Print
+            </LinkButton>
+          )}
+        </div>
+      </div>
+      <WishesBar
+        planner={planner}
+        members={members}
+        profile={wishes.profile ?? view.profile}
+        profiles={view.profiles}
+        isFromFile={isFromFile}
+      />
+      <PlanStatusLine planner={planner} />
+      {view.isRoomGuessed && !isFromFile && (
+        <p className={classes.note}>
+          This room is a guess of 9 by 6 m. <a href={`/room?course=${course.id}`}>Draw yours</a>,
+          and the walls and places are right.
+        </p>
+      )}
+      {plan !== null && (
+        <>
+          <div className={classes.stage}>
+            <div>
+              {plan.rounds.length > 0 && (
+                <SegmentedControl
+                  aria-label="Round"
+                  value={String(round)}
+                  data={plan.rounds.map(({ round: at }, index) => ({
+                    value: String(index),
+                    label: `Round ${at}`,
+                  }))}
+                  onChange={(value) => setRound(Number(value))}
+                />
+              )}
+              <div className={classes.room}>
+                <KeptRoom
+                  plan={plan}
+                  round={round}
+                  prepared={prepared}
+                  members={members}
+                  units={settings.units}
+                  widthPx={760}
+                  chosen={chosen}
+                  withDimensions
+                  textPx={12}
+                />
+              </div>
+            </div>
+            {chosen !== null && prepared.people.some(({ id }) => id === chosen) ? (
+              <WhyPanel
+                planner={planner}
+                plan={plan}
+                person={chosen}
+                name={nameOf(members, chosen)}
+                round={round}
+                units={settings.units}
+                {...(isFromFile ? {} : { href: `/people/${chosen}` })}
+                onClose={() => setChosen(null)}
+              />
+            ) : (
+              <div>
+                <BindingPanel plan={plan} members={members} isAsking={status === 'asking'} />
+                <ComparePanel planner={planner} plan={plan} members={members} />
+              </div>
+            )}
+          </div>
+          <KeptStations
+            plan={plan}
+            round={round}
+            context={context}
+            chosen={chosen}
+            onChoose={setChosen}
+          />
+          <section className={classes.order} aria-label="Running order and lanes">
+            <div className={classes.orderHead}>
+              <h2>Running order</h2>
+              {wishes.order !== undefined && (
+                <Button
+                  size="compact-sm"
+                  variant="default"
+                  onClick={() => change({ order: undefined })}
+                >
+                  Let the composer order it again
+                </Button>
+              )}
+              <DrillPins
+                drills={drillsOf(prepared)}
+                pins={drillPins}
+                onDrop={(drill) =>
+                  change({
+                    pins: wishes.pins.filter(
+                      (pin) => !(pin.kind === 'drill' && pin.drill === drill),
+                    ),
+                  })
+                }
+              />
+            </div>
+            <div className={classes.score}>
+              <TimeBand
+                drills={drillsOf(prepared)}
+                plan={plan}
+                startsAt={meeting.startsAt}
+                pxPerMinute={pxPerMinute}
+                isOwnOrder={wishes.order !== undefined}
+                onOrder={(order) => change({ order: [...order] }, { keeps: true })}
+                onLeaveOut={(drill) =>
+                  change(
+                    wishes.order !== undefined
+                      ? { order: wishes.order.filter((one) => one.drill !== drill) }
+                      : {
+                          pins: [...wishes.pins, { kind: 'drill', drill, use: false }],
+                        },
+                    { keeps: true },
+                  )
+                }
+              />
+              <KeptLanes
+                plan={plan}
+                prepared={prepared}
+                members={members}
+                pxPerMinute={pxPerMinute}
+                chosen={chosen}
+                onChoose={setChosen}
+              />
+            </div>
+            <p className={classes.quiet}>
+              ° with help · ? confirm at the door · ✓ a check is taken · – sits this drill out,
+              seated shoulder work instead. Press [ and ] to step through the rounds.
+            </p>
+          </section>
+          <KeptLedger plan={plan} />
+        </>
+      )}
+    </div>
+  );
+}

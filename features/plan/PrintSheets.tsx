@@ -1,0 +1,292 @@
+import { format, parseISO } from 'date-fns';
+import type { PlanFile } from '@/core/files/planFile';
+import { findOption } from '@/core/compose/readBack';
+import { rowLabel } from '@/core/compose/resources';
+import { listOut, propWords } from '@/core/compose/stations';
+import { formatLength } from '@/core/units/length';
+import type { ClassView } from '@/server/judging/classViews';
+import { SceneView } from '@/design/drawing/SceneView';
+import { CautionLine } from '@/design/Page';
+import {
+  clockAt,
+  drawStation,
+  nameOf,
+  shortNames,
+  type DrawingContext,
+} from '@/features/evening/marks';
+import { RoomView } from '@/features/evening/RoomView';
+import { StationRow } from '@/features/evening/StationRow';
+import classes from './print.module.css';
+import { figureWords } from '@/features/evening/figureWords';
+
+interface PrintSheetsProps {
+  readonly view: ClassView;
+  readonly plan: PlanFile;
+}
+
+const toContext = ({ prepared, members, school, settings }: ClassView): DrawingContext => ({
+  prepared,
+  members,
+  school,
+  units: settings.units,
+});
+
+/** The class on paper: the order, what to lay out, the room, the helper's sheet, everybody's card. */
+export function PrintSheets({ view, plan }: PrintSheetsProps) {
+  return (
+    <div className={classes.sheets}>
+      <OrderSheet view={view} plan={plan} />
+      {plan.rounds.length > 0 && <LayOutSheet view={view} plan={plan} />}
+      {listRoomSheets(plan).map((round) => (
+        <RoomSheet key={round} view={view} plan={plan} round={round} />
+      ))}
+      {plan.rounds.length > 0 && <HelperSheet view={view} plan={plan} />}
+      {plan.rounds.length > 0 && <StudentCards view={view} plan={plan} />}
+    </div>
+  );
+}
+
+const stationScale = 80;
+const cardScale = 55;
+/** What the room and its margins may take on paper, metres, beside the row of set-ups. */
+const paper = { widthM: 0.165, heightM: 0.096 } as const;
+
+/** The largest round scale at which the room fits the sheet. */
+const roomScale = ({ widthM, depthM }: ClassView['prepared']['room']): number =>
+  Math.ceil(Math.max(widthM / paper.widthM, depthM / paper.heightM) / 5) * 5;
+
+/** A round that looks like the one before it needs no sheet of its own. */
+function listRoomSheets({ rounds }: PlanFile): number[] {
+  const looks = rounds.map(({ people }) =>
+    JSON.stringify(people.map(({ id, letter, place }) => [id, letter, place])),
+  );
+  return looks.flatMap((look, index) => (index > 0 && look === looks[index - 1] ? [] : [index]));
+}
+
+function Head({ view, title }: { readonly view: ClassView; readonly title: string }) {
+  return (
+    <header className={classes.head}>
+      <h2>{title}</h2>
+      <p>
+        {view.course.name} · {format(parseISO(view.meeting.date), 'EEEE d MMMM yyyy')},{' '}
+        {view.meeting.startsAt} · {view.meeting.room}
+      </p>
+    </header>
+  );
+}
+
+function OrderSheet({ view, plan }: PrintSheetsProps) {
+  const names = shortNames(view.members);
+  return (
+    <section className={classes.sheet} aria-label="Running order">
+      <Head view={view} title="Running order" />
+      <ol className={classes.order}>
+        {plan.timeline.map(({ id, label, startsAt, minutes, kind, waves }) => (
+          <li key={id} data-kind={kind}>
+            <strong>{clockAt(view.meeting.startsAt, startsAt)}</strong>
+            <span>
+              {label}
+              {waves === 2 ? ' (in two turns)' : ''}
+            </span>
+            <span>{minutes} min</span>
+          </li>
+        ))}
+      </ol>
+      {plan.checks.length > 0 && (
+        <>
+          <h3>Checks tonight</h3>
+          <ul>
+            {plan.checks.map(({ check, label, isTogether, people }) => (
+              <li key={check + label}>
+                {label}
+                {isTogether ? ', together' : ''}: {people.map(({ id }) => names.get(id)).join(', ')}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      {plan.notes.map((note) => (
+        <p key={note}>{note}</p>
+      ))}
+      <CautionLine />
+    </section>
+  );
+}
+
+function LayOutSheet({ view, plan }: PrintSheetsProps) {
+  const names = shortNames(view.members);
+  const toProps = (list: PlanFile['layOut'][number]['props']) =>
+    propWords(list as Parameters<typeof propWords>[0]);
+  return (
+    <section className={classes.sheet} aria-label="To lay out">
+      <Head view={view} title="To lay out before people come" />
+      <p className={classes.out}>
+        From the cupboard:{' '}
+        {listOut(plan)
+          .map(({ row, most }) => rowLabel(row, most))
+          .join(', ') || 'mats alone'}
+        . A mat for everybody.
+      </p>
+      <table className={classes.table}>
+        <thead>
+          <tr>
+            <th scope="col" />
+            <th scope="col">Where</th>
+            <th scope="col">What</th>
+            <th scope="col">For</th>
+          </tr>
+        </thead>
+        <tbody>
+          {plan.layOut.map(({ letter, where, props, fallbackProps, people }) => (
+            <tr key={letter + where + people.join()}>
+              <td className={classes.letter}>{letter}</td>
+              <td>{where}</td>
+              <td>
+                {toProps(props)}
+                {fallbackProps.length > 0 && (
+                  <em>; beside it, if not confirmed at the door: {toProps(fallbackProps)}</em>
+                )}
+                {baseWords(view, plan, letter)}
+              </td>
+              <td>{people.map((id) => names.get(id)).join(', ')}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
+function baseWords(view: ClassView, plan: PlanFile, letter: string): string {
+  const { baseM, isFound } = plan.stations.find((station) => station.letter === letter) ?? {};
+  if (baseM === undefined) return '';
+  const found = isFound ? ', found by trying' : '';
+  return `; tape at ${formatLength(baseM, view.settings.units)}${found}`;
+}
+
+function RoomSheet({ view, plan, round }: PrintSheetsProps & { readonly round: number }) {
+  const same = listRoomSheets(plan);
+  const next = same[same.indexOf(round) + 1] ?? plan.rounds.length;
+  const scale = roomScale(view.prepared.room);
+  const title = next - round > 1 ? `Rounds ${round + 1} to ${next}` : `Round ${round + 1}`;
+  return (
+    <section className={classes.sheet} aria-label={title}>
+      <Head view={view} title={title} />
+      <p className={classes.scale}>1 to {scale} on paper</p>
+      <div className={classes.room}>
+        <RoomView
+          plan={plan}
+          round={round}
+          prepared={view.prepared}
+          members={view.members}
+          units={view.settings.units}
+          widthPx={680}
+          withDimensions
+          textPx={12}
+          printScale={scale}
+        />
+      </div>
+      <StationRow
+        plan={plan}
+        round={round}
+        context={toContext(view)}
+        pxPerM={52}
+        printScale={stationScale}
+        wraps
+      />
+    </section>
+  );
+}
+
+/** What a helper needs: where, whom, whether to ask first. Nothing of anybody's health. */
+function HelperSheet({ view, plan }: PrintSheetsProps) {
+  return (
+    <section className={classes.sheet} aria-label="For the assistant">
+      <Head view={view} title="For the assistant" />
+      <p>
+        Hands on only where it says so. Ask first where it says ask. Anything unusual: the teacher.
+      </p>
+      {plan.rounds.map(({ round, people, teacherHelps }) => {
+        const helped = people.filter(({ needsHand }) => needsHand);
+        return (
+          <div key={round}>
+            <h3>
+              Round {round}
+              {teacherHelps ? ' (the teacher helps as well)' : ''}
+            </h3>
+            {helped.length === 0 ? (
+              <p>Nobody is helped: watch the ends of the walls, pass props.</p>
+            ) : (
+              <ul>
+                {helped.map(({ id, letter, label, option, asksFirst }) => (
+                  <li key={id}>
+                    <strong>
+                      {letter} {nameOf(view.members, id)}
+                    </strong>
+                    , {label}: {findOption(view.prepared, id, option)?.assist ?? 'steady'}.
+                    {asksFirst ? ' Ask first.' : ''}
+                  </li>
+                ))}
+              </ul>
+            )}
+          </div>
+        );
+      })}
+      <h3>Stations</h3>
+      <ul>
+        {plan.layOut.map(({ letter, where, props, people }) => (
+          <li key={letter + where + people.join()}>
+            {letter}: {where}, {propWords(props as Parameters<typeof propWords>[0])} (
+            {people.map((id) => nameOf(view.members, id)).join(', ')})
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function StudentCards({ view, plan }: PrintSheetsProps) {
+  const context = toContext(view);
+  const ids = plan.rounds[0].people.map(({ id }) => id);
+  return (
+    <section className={classes.cards} aria-label="Cards">
+      {ids.map((id) => {
+        const mine = plan.rounds.map(({ people }) => people.find((one) => one.id === id)!);
+        const shown = mine.find(({ letter }) => letter !== null) ?? mine[0];
+        const option = findOption(view.prepared, id, shown.option);
+        const scene = option && drawStation(option, id, context, { pxPerM: 78 });
+        const asked = mine.find(({ confirmAtDoor }) => confirmAtDoor.length > 0);
+        return (
+          <article key={id} className={classes.card}>
+            <h3>{nameOf(view.members, id)}</h3>
+            <div className={classes.cardBody}>
+              {scene && <SceneView scene={scene} label={shown.label} printScale={cardScale} />}
+              <div>
+                <ul className={classes.turns}>
+                  {mine.map(({ letter, label, sharesWith }, index) => (
+                    <li key={index}>
+                      <span className={classes.letter}>{letter ?? '–'}</span> Round {index + 1}:{' '}
+                      {label}
+                      {sharesWith ? ', in turn' : ''}
+                    </li>
+                  ))}
+                </ul>
+                {option && (
+                  <p>
+                    {[propWords(option.props), figureWords(option, view.settings.units)]
+                      .filter((words) => words !== '')
+                      .join('; ')}
+                    .
+                  </p>
+                )}
+                {asked && (
+                  <p>Only if confirmed at the door; otherwise {asked.otherwise?.toLowerCase()}.</p>
+                )}
+              </div>
+            </div>
+          </article>
+        );
+      })}
+    </section>
+  );
+}

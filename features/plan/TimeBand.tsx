@@ -1,0 +1,236 @@
+'use client';
+
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from '@dnd-kit/core';
+import {
+  arrayMove,
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { ActionIcon } from '@mantine/core';
+import { IconGripVertical, IconPin, IconX } from '@tabler/icons-react';
+import { useRef, useState, type PointerEvent } from 'react';
+import type { DrillBook, DrillKey } from '@/core/catalog/drills';
+import type { PlanFile } from '@/core/files/planFile';
+import { clockAt } from '@/features/evening/marks';
+import classes from './plan.module.css';
+
+export interface OrderedDrill {
+  readonly drill: DrillKey;
+  readonly minutes: number;
+}
+
+interface TimeBandProps {
+  readonly plan: PlanFile;
+  readonly drills: DrillBook;
+  readonly startsAt: string;
+  readonly pxPerMinute: number;
+  readonly isOwnOrder: boolean;
+  readonly onOrder: (order: readonly OrderedDrill[]) => void;
+  readonly onLeaveOut: (drill: DrillKey) => void;
+}
+
+type Item = PlanFile['timeline'][number];
+
+/** No line of the band is lower than its words; the lanes beside it are cut the same way. */
+export const leastPx = 17;
+const leastMinutes = 1;
+const mostMinutes = 20;
+const stepMinutes = 0.5;
+
+const clampMinutes = (minutes: number) =>
+  Math.min(mostMinutes, Math.max(leastMinutes, Math.round(minutes / stepMinutes) * stepMinutes));
+
+/** The running order along the clock: drills can be moved, made longer and left out. */
+export function TimeBand(props: TimeBandProps) {
+  const { plan, drills, startsAt, pxPerMinute, onOrder, onLeaveOut, isOwnOrder } = props;
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const lines = plan.timeline.filter(({ kind }) => kind === 'drill');
+  const ids = lines.map(({ id }) => id);
+  const order = (list: readonly Item[]) =>
+    onOrder(
+      list.flatMap(({ drill, minutes }) => (drill === undefined ? [] : [{ drill, minutes }])),
+    );
+  const move = ({ active, over }: DragEndEvent) => {
+    if (over === null || active.id === over.id) return;
+    const to = ids.indexOf(String(over.id));
+    if (to >= 0) order(arrayMove([...lines], ids.indexOf(String(active.id)), to));
+  };
+  const resize = (id: string, minutes: number) =>
+    order(lines.map((item) => (item.id === id ? { ...item, minutes } : item)));
+  return (
+    <DndContext
+      id="running-order"
+      sensors={sensors}
+      collisionDetection={closestCenter}
+      onDragEnd={move}
+    >
+      <SortableContext items={ids} strategy={verticalListSortingStrategy}>
+        <ol className={classes.band} aria-label={`Running order${isOwnOrder ? ', yours' : ''}`}>
+          {plan.timeline.map((item) => (
+            <BandItem
+              key={item.id}
+              item={item}
+              clock={clockAt(startsAt, item.startsAt)}
+              pxPerMinute={pxPerMinute}
+              onResize={(minutes) => resize(item.id, minutes)}
+              how={item.drill === undefined ? undefined : drills[item.drill]?.how}
+              onLeaveOut={() => item.drill !== undefined && onLeaveOut(item.drill)}
+            />
+          ))}
+        </ol>
+      </SortableContext>
+    </DndContext>
+  );
+}
+
+interface BandItemProps {
+  readonly item: Item;
+  readonly how: string | undefined;
+  readonly clock: string;
+  readonly pxPerMinute: number;
+  readonly onResize: (minutes: number) => void;
+  readonly onLeaveOut: () => void;
+}
+
+function BandItem({ item, how, clock, pxPerMinute, onResize, onLeaveOut }: BandItemProps) {
+  const isDrill = item.kind === 'drill';
+  const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({
+    id: item.id,
+    disabled: !isDrill,
+  });
+  const [drawn, setDrawn] = useState<number | null>(null);
+  const from = useRef<{ y: number; minutes: number } | null>(null);
+  const minutes = drawn ?? item.minutes;
+  const height = Math.max(leastPx, minutes * pxPerMinute);
+  const grab = (event: PointerEvent<HTMLElement>) => {
+    event.stopPropagation();
+    event.currentTarget.setPointerCapture(event.pointerId);
+    from.current = { y: event.clientY, minutes: item.minutes };
+  };
+  const pull = (event: PointerEvent<HTMLElement>) => {
+    if (from.current === null) return;
+    const more = (event.clientY - from.current.y) / pxPerMinute;
+    setDrawn(clampMinutes(from.current.minutes + more));
+  };
+  const drop = () => {
+    if (from.current !== null && drawn !== null && drawn !== item.minutes) onResize(drawn);
+    from.current = null;
+    setDrawn(null);
+  };
+  return (
+    <li
+      ref={setNodeRef}
+      className={classes.bandItem}
+      data-kind={item.kind}
+      style={{
+        height,
+        transform: CSS.Translate.toString(transform),
+        transition,
+        zIndex: isDragging ? 3 : undefined,
+      }}
+      title={how}
+    >
+      <span className={classes.clock}>{clock}</span>
+      {isDrill ? (
+        <button
+          type="button"
+          className={classes.grip}
+          aria-label={`Move ${item.label}`}
+          {...attributes}
+          {...listeners}
+        >
+          <IconGripVertical size={14} />
+        </button>
+      ) : (
+        <span className={classes.grip} />
+      )}
+      <span className={classes.bandLabel}>
+        {item.label}
+        {item.waves === 2 && ' (in two turns)'}
+      </span>
+      <span className={classes.bandMinutes}>{minutes} min</span>
+      {isDrill && (
+        <>
+          <ActionIcon
+            className={classes.leaveOut}
+            variant="subtle"
+            size={22}
+            aria-label={`Leave out ${item.label}`}
+            onClick={onLeaveOut}
+          >
+            <IconX size={13} />
+          </ActionIcon>
+          <span
+            role="slider"
+            tabIndex={0}
+            className={classes.resize}
+            aria-label={`Minutes of ${item.label}`}
+            aria-valuemin={leastMinutes}
+            aria-valuemax={mostMinutes}
+            aria-valuenow={minutes}
+            onPointerDown={grab}
+            onPointerMove={pull}
+            onPointerUp={drop}
+            onPointerCancel={drop}
+            onKeyDown={(event) => {
+              const by =
+                event.key === 'ArrowDown'
+                  ? stepMinutes
+                  : event.key === 'ArrowUp'
+                    ? -stepMinutes
+                    : 0;
+              if (by === 0) return;
+              event.preventDefault();
+              onResize(clampMinutes(item.minutes + by));
+            }}
+          />
+        </>
+      )}
+    </li>
+  );
+}
+
+/** Drills that were taken in or left out by hand, with the way back. */
+export function DrillPins({
+  drills,
+  pins,
+  onDrop,
+}: {
+  readonly drills: DrillBook;
+  readonly pins: readonly { readonly drill: DrillKey; readonly use: boolean }[];
+  readonly onDrop: (drill: DrillKey) => void;
+}) {
+  if (pins.length === 0) return null;
+  return (
+    <ul className={classes.pinList}>
+      {pins.map(({ drill, use }) => (
+        <li key={drill}>
+          <IconPin size={14} aria-hidden />
+          {drills[drill]?.label ?? drill}: {use ? 'in' : 'left out'}
+          <ActionIcon
+            variant="subtle"
+            size={24}
+            aria-label={`No longer ${use ? 'in' : 'left out'}: ${drills[drill]?.label ?? drill}`}
+            onClick={() => onDrop(drill)}
+          >
+            <IconX size={14} />
+          </ActionIcon>
+        </li>
+      ))}
+    </ul>
+  );
+}

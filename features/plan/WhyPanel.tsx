@@ -1,0 +1,242 @@
+'use client';
+
+import { ActionIcon, Button, Group, NativeSelect, Switch } from '@mantine/core';
+import { IconPin, IconX } from '@tabler/icons-react';
+import Link from 'next/link';
+import { painPlaces, painPlaceTable, type PainPlace } from '@/core/catalog/regions';
+import type { WishesFile } from '@/core/files/classFile';
+import type { PlanFile } from '@/core/files/planFile';
+import { drillsOf } from '@/core/compose/prepared';
+import { findOption } from '@/core/compose/readBack';
+import type { LengthUnits } from '@/core/units/length';
+import { Curves } from './Curves';
+import type { Planner } from './usePlanner';
+import classes from './plan.module.css';
+import { figureWords } from '@/features/evening/figureWords';
+
+type Pin = WishesFile['pins'][number];
+
+interface WhyPanelProps {
+  readonly planner: Planner;
+  readonly plan: PlanFile;
+  readonly person: string;
+  readonly name: string;
+  readonly round: number;
+  readonly units: LengthUnits;
+  /** The person's own page; absent for a class from a file. */
+  readonly href?: string;
+  readonly onClose: () => void;
+}
+
+const roleWords: Readonly<Record<string, string>> = {
+  next: 'newly open: the next stage',
+  nextWithSupport: 'newly open, with support',
+  present: 'the present stage',
+  stepDown: 'one rung back, to share the room',
+  alternative: 'the same place in the class',
+  rest: 'rest',
+};
+
+const isOf = (person: string) => (pin: Pin) => 'person' in pin && pin.person === person;
+
+/** Why somebody is where they are, and everything the teacher can do about it. */
+export function WhyPanel(props: WhyPanelProps) {
+  const { planner, plan, person, name, round, units, href, onClose } = props;
+  const { wishes, prepared, change } = planner;
+  const own = prepared.people.find(({ id }) => id === person);
+  const now = plan.rounds[round]?.people.find(({ id }) => id === person);
+  const option = findOption(prepared, person, now?.option ?? null);
+  const pins = wishes.pins.filter(isOf(person));
+  const report = (pin: Pin) =>
+    plan.pins.find((one) => JSON.stringify(one.pin) === JSON.stringify(pin));
+  const others = (pin: Pin) => wishes.pins.filter((one) => one !== pin);
+  const addPin = (pin: Pin) =>
+    change(
+      { pins: [...wishes.pins.filter((one) => !isSamePlace(one, pin)), pin] },
+      { keeps: true },
+    );
+  const late = wishes.late.find((one) => one.person === person);
+  const sore = wishes.sore.find((one) => one.person === person);
+  return (
+    <section className={classes.why} aria-label={`Why this for ${name}`}>
+      <header>
+        <h2>{href ? <Link href={href}>{name}</Link> : name}</h2>
+        <ActionIcon variant="subtle" size={34} aria-label="Close" onClick={onClose}>
+          <IconX size={18} />
+        </ActionIcon>
+      </header>
+      {now && (
+        <>
+          <p className={classes.whyNow}>
+            {now.letter && <span className={classes.letter}>{now.letter}</span>}
+            <strong>{now.label}</strong> in round {round + 1}
+          </p>
+          {option !== undefined && figureWords(option, units) !== '' && (
+            <p>{figureWords(option, units)}.</p>
+          )}
+          <p>
+            {roleWords[now.role] ?? now.role}: {now.why}.
+            {now.asksFirst && ' Ask first before hands are laid on.'}
+            {now.needsHand && option?.assist ? ` Help: ${option.assist}.` : ''}
+            {now.sharesWith !== undefined && ' Takes turns at this station.'}
+          </p>
+          {now.confirmAtDoor.length > 0 && (
+            <p>
+              Open if confirmed at the door: {now.confirmAtDoor.join(', ').toLowerCase()}. Otherwise{' '}
+              {now.otherwise?.toLowerCase()}; both sets of props are on the lay-out list.
+            </p>
+          )}
+        </>
+      )}
+      {own && own.shut.length > 0 && (
+        <p className={classes.quiet}>
+          Not tonight: {own.shut.map(({ label, why }) => `${label} (${why})`).join('; ')}.
+        </p>
+      )}
+      {own && (
+        <Group gap="xs" align="flex-end">
+          <NativeSelect
+            label="Pin to"
+            size="xs"
+            value=""
+            data={[
+              { value: '', label: 'choose' },
+              ...own.options.map(({ id, label }) => ({ value: id, label })),
+            ]}
+            onChange={({ currentTarget: { value } }) => {
+              if (value !== '')
+                addPin({ kind: 'student', person, option: value, round: round + 1 });
+            }}
+          />
+          <NativeSelect
+            label="at"
+            size="xs"
+            value=""
+            data={[
+              { value: '', label: 'any place' },
+              ...prepared.spans.map(({ id, wall, fromM, toM }) => ({
+                value: id,
+                label: `${wall} wall ${fromM.toFixed(1)}–${toM.toFixed(1)} m`,
+              })),
+            ]}
+            onChange={({ currentTarget: { value } }) => {
+              if (value !== '') addPin({ kind: 'station', person, span: value, round: round + 1 });
+            }}
+          />
+          {now?.option && (
+            <Button
+              size="xs"
+              variant="default"
+              leftSection={<IconPin size={14} />}
+              onClick={() => addPin({ kind: 'student', person, option: now.option! })}
+            >
+              Pin this, all rounds
+            </Button>
+          )}
+        </Group>
+      )}
+      {pins.length > 0 && (
+        <ul className={classes.pinList}>
+          {pins.map((pin) => {
+            const told = report(pin);
+            return (
+              <li key={JSON.stringify(pin)}>
+                <IconPin size={14} aria-hidden />
+                <span>
+                  {pinWords(pin, own?.options ?? [])}
+                  {told && !told.isKept && <strong>: not kept, {told.why}</strong>}
+                </span>
+                <ActionIcon
+                  variant="subtle"
+                  size={24}
+                  aria-label={`Unpin ${pinWords(pin, own?.options ?? [])}`}
+                  onClick={() => change({ pins: others(pin) }, { keeps: true })}
+                >
+                  <IconX size={14} />
+                </ActionIcon>
+              </li>
+            );
+          })}
+        </ul>
+      )}
+      <Group gap="xs" align="flex-end">
+        <Button
+          size="xs"
+          variant="default"
+          onClick={() => change({ absent: [...wishes.absent, person] }, { keeps: true })}
+        >
+          Not coming
+        </Button>
+        <NativeSelect
+          label="Comes for"
+          size="xs"
+          value={String(late?.round ?? 1)}
+          data={plan.rounds.map(({ round: at }) => ({
+            value: String(at),
+            label: at === 1 ? 'the start' : `round ${at}`,
+          }))}
+          onChange={({ currentTarget: { value } }) => {
+            const rest = wishes.late.filter((one) => one.person !== person);
+            const at = Number(value);
+            change({ late: at > 1 ? [...rest, { person, round: at }] : rest }, { keeps: true });
+          }}
+        />
+        <NativeSelect
+          label="Sore today"
+          size="xs"
+          value={sore?.place ?? ''}
+          data={[
+            { value: '', label: 'nothing' },
+            ...painPlaces.map((place) => ({ value: place, label: painPlaceTable[place].label })),
+          ]}
+          onChange={({ currentTarget: { value } }) => {
+            const rest = wishes.sore.filter((one) => one.person !== person);
+            change(
+              { sore: value === '' ? rest : [...rest, { person, place: value as PainPlace }] },
+              { keeps: true },
+            );
+          }}
+        />
+      </Group>
+      <Switch
+        size="sm"
+        label="Let tries go on when tired (your word)"
+        checked={pins.some(({ kind }) => kind === 'tired')}
+        onChange={({ currentTarget: { checked } }) => {
+          const rest = wishes.pins.filter(
+            (pin) => !(pin.kind === 'tired' && pin.person === person),
+          );
+          change({ pins: checked ? [...rest, { kind: 'tired', person }] : rest }, { keeps: true });
+        }}
+      />
+      {own && (
+        <Curves plan={plan} person={own} drills={drillsOf(prepared)} name={name.split(' ')[0]} />
+      )}
+    </section>
+  );
+}
+
+/** A newer pin for the same round and kind takes the older one's place. */
+function isSamePlace(a: Pin, b: Pin): boolean {
+  if (a.kind !== b.kind || !('person' in a) || !('person' in b) || a.person !== b.person)
+    return false;
+  const roundOf = (pin: Pin) => ('round' in pin ? pin.round : undefined);
+  return roundOf(a) === roundOf(b);
+}
+
+export function pinWords(
+  pin: Pin,
+  options: readonly { readonly id: string; readonly label: string }[],
+): string {
+  const at = 'round' in pin && pin.round !== undefined ? `, round ${pin.round}` : ', all rounds';
+  switch (pin.kind) {
+    case 'student':
+      return `${options.find(({ id }) => id === pin.option)?.label ?? pin.option}${at}`;
+    case 'station':
+      return `${pin.span.replace('-', ' wall, stretch ')}${at}`;
+    case 'drill':
+      return `${pin.drill} ${pin.use ? 'in' : 'left out'}`;
+    case 'tired':
+      return 'tries go on when tired';
+  }
+}

@@ -1,0 +1,127 @@
+'use client';
+
+import {
+  Button,
+  Checkbox,
+  MultiSelect,
+  NativeSelect,
+  NumberInput,
+  Popover,
+  ScrollArea,
+} from '@mantine/core';
+import { IconUsers } from '@tabler/icons-react';
+import { ladderIds, ladderTable, type LadderId } from '@/core/catalog/stage';
+import type { ClassMember } from '@/server/judging/classViews';
+import type { ProfileChoice } from '@/server/judging/schools';
+import type { Planner } from './usePlanner';
+import classes from './plan.module.css';
+
+interface WishesBarProps {
+  readonly planner: Planner;
+  readonly members: readonly ClassMember[];
+  readonly profile: string;
+  readonly profiles: readonly ProfileChoice[];
+  /** A class from a file is composed as it is; people are not judged again. */
+  readonly isFromFile: boolean;
+}
+
+/** Who comes, how long, which families, which school, how many hands. */
+export function WishesBar({ planner, members, profile, profiles, isFromFile }: WishesBarProps) {
+  const { wishes, change } = planner;
+  const coming = members.filter(({ id }) => !wishes.absent.includes(id)).length;
+  const number = (value: string | number) => (typeof value === 'number' ? value : Number(value));
+  return (
+    <div className={classes.wishes} role="group" aria-label="What is wished">
+      <Popover position="bottom-start" withArrow shadow="md">
+        <Popover.Target>
+          <Button
+            variant="default"
+            leftSection={<IconUsers size={16} />}
+            className={classes.coming}
+          >
+            {coming} of {members.length} come
+          </Button>
+        </Popover.Target>
+        <Popover.Dropdown>
+          <ScrollArea.Autosize mah={380}>
+            <div className={classes.comingList}>
+              {members.map(({ id, name }) => (
+                <Checkbox
+                  key={id}
+                  label={name}
+                  checked={!wishes.absent.includes(id)}
+                  onChange={({ currentTarget: { checked } }) =>
+                    change(
+                      {
+                        absent: checked
+                          ? wishes.absent.filter((one) => one !== id)
+                          : [...wishes.absent, id],
+                      },
+                      { keeps: true },
+                    )
+                  }
+                />
+              ))}
+            </div>
+          </ScrollArea.Autosize>
+        </Popover.Dropdown>
+      </Popover>
+      <NumberInput
+        label="Minutes"
+        w={92}
+        min={5}
+        max={240}
+        step={5}
+        value={wishes.minutes}
+        onBlur={({ currentTarget: { value } }) => {
+          const minutes = Number(value);
+          if (minutes >= 5 && minutes <= 240 && minutes !== wishes.minutes)
+            change({ minutes }, { judges: !isFromFile });
+        }}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') event.currentTarget.blur();
+        }}
+      />
+      <MultiSelect
+        label="Families"
+        className={classes.families}
+        disabled={isFromFile}
+        data={ladderIds.map((id) => ({ value: id, label: ladderTable[id].label }))}
+        value={wishes.families}
+        onChange={(families) => {
+          if (families.length > 0) change({ families: families as LadderId[] }, { judges: true });
+        }}
+      />
+      <NativeSelect
+        label="School"
+        disabled={isFromFile}
+        value={profile}
+        data={profiles.map(({ key, label }) => ({ value: key, label }))}
+        onChange={({ currentTarget: { value } }) => change({ profile: value }, { judges: true })}
+      />
+      <NumberInput
+        label="Rounds"
+        w={80}
+        min={1}
+        max={6}
+        value={wishes.rounds}
+        onChange={(value) => {
+          const rounds = number(value);
+          if (rounds >= 1 && rounds <= 6 && rounds !== wishes.rounds)
+            change({ rounds }, { judges: !isFromFile });
+        }}
+      />
+      <NumberInput
+        label="Helpers"
+        w={86}
+        min={0}
+        max={6}
+        value={wishes.helpers}
+        onChange={(value) => {
+          const helpers = number(value);
+          if (helpers >= 0 && helpers <= 6 && helpers !== wishes.helpers) change({ helpers });
+        }}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,84 @@
+'use client';
+
+import { sayProblems } from '@/server/result';
+import { Button, FileButton, Popover, TextInput } from '@mantine/core';
+import { useRouter } from 'next/navigation';
+import { useState, useTransition } from 'react';
+import { copyProfileAction, importEntriesAction, importProfileAction } from './actions';
+import { showProblem, showProblems, showSaved } from '@/design/notices';
+import classes from './profiles.module.css';
+
+interface CopyProfileProps {
+  readonly from: string;
+  readonly label: string;
+}
+
+/** A copy under a name of its own; it keeps the link to where it came from. */
+export function CopyProfile({ from, label }: CopyProfileProps) {
+  const router = useRouter();
+  const [name, setName] = useState(`${label}, my way`);
+  const [isBusy, startBusy] = useTransition();
+  const copy = () =>
+    startBusy(async () => {
+      const outcome = await copyProfileAction(from, name);
+      if (outcome.ok) router.push(`/profiles/${outcome.value}`);
+      else showProblems(outcome.problems);
+    });
+  return (
+    <Popover trapFocus position="bottom-end" withArrow>
+      <Popover.Target>
+        <Button variant="default" size="sm">
+          Copy
+        </Button>
+      </Popover.Target>
+      <Popover.Dropdown>
+        <form
+          className={classes.copy}
+          onSubmit={(event) => {
+            event.preventDefault();
+            copy();
+          }}
+        >
+          <TextInput
+            label="Name of the copy"
+            maxLength={60}
+            value={name}
+            onChange={(event) => setName(event.currentTarget.value)}
+          />
+          <Button type="submit" size="sm" loading={isBusy}>
+            Make the copy
+          </Button>
+        </form>
+      </Popover.Dropdown>
+    </Popover>
+  );
+}
+
+/** A colleague's file: all of it or nothing. */
+export function ImportFile({ what }: { readonly what: 'profile' | 'entries' }) {
+  const router = useRouter();
+  const [isBusy, startBusy] = useTransition();
+  const open = (file: File | null) => {
+    if (file === null) return;
+    startBusy(async () => {
+      const text = await file.text();
+      const outcome =
+        what === 'profile' ? await importProfileAction(text) : await importEntriesAction(text);
+      if (!outcome.ok) {
+        showProblem(`Nothing was stored. ${sayProblems(outcome.problems)}`);
+        return;
+      }
+      if (what === 'profile') router.push(`/profiles/${outcome.value}`);
+      else showSaved(`${outcome.value} entries are here.`);
+    });
+  };
+  return (
+    <FileButton onChange={open} accept="application/json,.json">
+      {(props) => (
+        <Button {...props} variant="default" size="sm" loading={isBusy}>
+          From a file
+        </Button>
+      )}
+    </FileButton>
+  );
+}

@@ -1,0 +1,77 @@
+import { screen, waitFor } from '@testing-library/react';
+import { ownCheckSchema, ownDrillSchema } from '@/core/catalog/entries';
+import { renderUi } from '@/design/testing/renderUi';
+import { EntryForms } from './EntryForms';
+
+const keep = jest.fn();
+jest.mock('./actions', () => ({
+  keepEntryAction: (...call: unknown[]) => keep(...call) as unknown,
+}));
+jest.mock('@/features/person/actions', () => ({}));
+
+const show = () =>
+  renderUi(
+    <EntryForms
+      checks={[{ value: 'dolphin-hold', label: 'Dolphin hold' }]}
+      branches={[]}
+      stages={[]}
+    />,
+  );
+
+beforeEach(() => {
+  keep.mockReset();
+  keep.mockResolvedValue({ ok: true, value: undefined });
+});
+
+describe('a drill of one’s own', () => {
+  it('is sent as the catalog reads it, with its sets and whether it stays in the room', async () => {
+    const { user } = show();
+    await user.click(screen.getByRole('radio', { name: 'a drill' }));
+    await user.type(screen.getByLabelText('Name'), 'Wall press, elbows in');
+    await user.type(screen.getByLabelText('What to do'), 'Press the wall away.');
+    await user.type(screen.getByLabelText('Dose'), '4 sets of 15 s');
+    await user.clear(screen.getByLabelText('Sets'));
+    await user.type(screen.getByLabelText('Sets'), '4');
+    await user.selectOptions(screen.getByLabelText('It'), 'warms');
+    await user.click(screen.getByLabelText(/stays in the room/));
+    await user.click(screen.getByRole('button', { name: 'Add the drill' }));
+    await waitFor(() => expect(keep).toHaveBeenCalled());
+    const [kind, key, spec] = keep.mock.calls[0];
+    expect([kind, key]).toEqual(['drills', 'own-wall-press-elbows-in']);
+    expect(ownDrillSchema.parse(spec)).toMatchObject({
+      work: { sets: 4, seconds: 20 },
+      purpose: 'warms',
+      isClassOnly: true,
+    });
+  });
+
+  it('that is refused stays in the form, with the reason beside the field', async () => {
+    keep.mockResolvedValue({
+      ok: false,
+      problems: { label: 'You have one of this name already.' },
+    });
+    const { user } = show();
+    await user.click(screen.getByRole('radio', { name: 'a drill' }));
+    await user.type(screen.getByLabelText('Name'), 'Boat');
+    await user.click(screen.getByRole('button', { name: 'Add the drill' }));
+    expect(
+      (await screen.findAllByText('You have one of this name already.')).length,
+    ).toBeGreaterThan(0);
+    expect(screen.getByLabelText('Name')).toHaveValue('Boat');
+  });
+});
+
+describe('a check of one’s own', () => {
+  it('may be the teacher’s alone', async () => {
+    const { user } = show();
+    await user.click(screen.getByRole('radio', { name: 'a check' }));
+    await user.type(screen.getByLabelText('Name'), 'Reverse plank');
+    await user.click(screen.getByLabelText(/mine alone/));
+    await user.click(screen.getByRole('button', { name: 'Add the check' }));
+    await waitFor(() => expect(keep).toHaveBeenCalled());
+    expect(ownCheckSchema.parse(keep.mock.calls[0][2])).toMatchObject({
+      isPrivate: true,
+      timedTogether: true,
+    });
+  });
+});

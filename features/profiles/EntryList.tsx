@@ -1,0 +1,87 @@
+'use client';
+
+import { Button } from '@mantine/core';
+import { useTransition } from 'react';
+import type { EntryKind, OwnEntries } from '@/core/catalog/entries';
+import { ladderTable } from '@/core/catalog/stage';
+import { dropEntryAction } from './actions';
+import { showProblems, showSaved } from '@/design/notices';
+import classes from './profiles.module.css';
+
+const kindWords: Record<EntryKind, string> = {
+  stages: 'stage',
+  branches: 'branch',
+  drills: 'drill',
+  checks: 'check',
+};
+
+interface Line {
+  readonly kind: EntryKind;
+  readonly key: string;
+  readonly label: string;
+  readonly more: string;
+}
+
+function listLines({ stages, branches, drills, checks }: OwnEntries): Line[] {
+  return [
+    ...Object.entries(stages).map(([key, { label, family }]): Line => ({
+      kind: 'stages',
+      key,
+      label,
+      more: ladderTable[family].label,
+    })),
+    ...Object.entries(checks).map(([key, { label, scoring }]): Line => ({
+      kind: 'checks',
+      key,
+      label,
+      more: scoring.kind,
+    })),
+    ...Object.entries(drills).map(([key, { label, dose }]): Line => ({
+      kind: 'drills',
+      key,
+      label,
+      more: dose,
+    })),
+    ...Object.entries(branches).map(([key, { label }]): Line => ({
+      kind: 'branches',
+      key,
+      label,
+      more: '',
+    })),
+  ];
+}
+
+export function EntryList({ entries }: { readonly entries: OwnEntries }) {
+  const [isBusy, startBusy] = useTransition();
+  const lines = listLines(entries);
+  if (lines.length === 0) {
+    return <p>None yet. Begin with a check if your stage needs one that is not in the list.</p>;
+  }
+  return (
+    <ul className={classes.lines} style={{ maxHeight: 'none' }}>
+      {lines.map(({ kind, key, label, more }) => (
+        <li key={key}>
+          <strong>{label}</strong>
+          <span>
+            {kindWords[kind]}
+            {more === '' ? '' : ` · ${more}`} · <code className={classes.entry}>{key}</code>{' '}
+            <Button
+              size="compact-xs"
+              variant="subtle"
+              loading={isBusy}
+              onClick={() =>
+                startBusy(async () => {
+                  const outcome = await dropEntryAction(kind, key);
+                  if (outcome.ok) showSaved(`${label} is gone.`);
+                  else showProblems(outcome.problems);
+                })
+              }
+            >
+              Take out
+            </Button>
+          </span>
+        </li>
+      ))}
+    </ul>
+  );
+}

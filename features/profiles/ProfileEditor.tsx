@@ -1,0 +1,353 @@
+'use client';
+
+import { sayProblems } from '@/server/result';
+import {
+  Accordion,
+  Button,
+  Group,
+  NativeSelect,
+  NumberInput,
+  Switch,
+  TextInput,
+} from '@mantine/core';
+import { useDebouncedValue } from '@mantine/hooks';
+import { useRouter } from 'next/navigation';
+import { useEffect, useState, useTransition } from 'react';
+import type { Demand } from '@/core/catalog/demand';
+import type { ChangeLine } from '@/core/catalog/profileChanges';
+import type { ProfileSettings } from '@/core/catalog/profiles';
+import type { ProfileChanges } from '@/core/catalog/school';
+import type { LadderId } from '@/core/catalog/stage';
+import type { VerdictKind } from '@/core/ladder/verdict';
+import type { ProfilePreview } from './change';
+import { changeProfileAction, previewProfileAction, retireProfileAction } from './actions';
+import { VerdictMark, verdictWords } from '@/design/marks/VerdictMark';
+import { showProblem, showProblems, showSaved } from '@/design/notices';
+import { GateEditor } from './GateEditor';
+import classes from './profiles.module.css';
+
+export type EditorChecks = readonly {
+  readonly key: string;
+  readonly label: string;
+  readonly bar: number;
+  readonly origin: number;
+  readonly unit: string;
+}[];
+
+export interface EditorStage {
+  readonly key: string;
+  readonly label: string;
+  readonly gate: readonly Demand[];
+  readonly originGate: readonly Demand[];
+  readonly gateWords: string;
+  readonly cue: string;
+  readonly branch: string | null;
+}
+
+export type EditorStages = readonly {
+  readonly family: LadderId;
+  readonly label: string;
+  readonly stages: readonly EditorStage[];
+}[];
+
+interface ProfileEditorProps {
+  readonly profileKey: string;
+  readonly label: string;
+  readonly version: number;
+  readonly isShipped: boolean;
+  readonly changes: ProfileChanges;
+  readonly lines: readonly ChangeLine[];
+  readonly checks: EditorChecks;
+  readonly stages: EditorStages;
+  readonly settings: ProfileSettings;
+  readonly branches: readonly { readonly key: string; readonly label: string }[];
+  readonly closedBranches: readonly string[];
+}
+
+/** A copy's bars, gates, branches, distances and cues; what they would change is shown at once. */
+export function ProfileEditor(props: ProfileEditorProps) {
+  const { profileKey, version, isShipped, lines, checks, stages, settings, branches } = props;
+  const router = useRouter();
+  const [label, setLabel] = useState(props.label);
+  const [changes, setChanges] = useState<ProfileChanges>(props.changes);
+  const [preview, setPreview] = useState<ProfilePreview | null>(null);
+  const [isSaving, startSaving] = useTransition();
+  const [settled] = useDebouncedValue(changes, 250);
+  const isChanged =
+    JSON.stringify(changes) !== JSON.stringify(props.changes) || label !== props.label;
+
+  useEffect(() => {
+    if (isShipped || settled === props.changes) return;
+    let isCurrent = true;
+    void previewProfileAction(profileKey, settled).then((outcome) => {
+      if (!isCurrent) return;
+      setPreview(
+        outcome.ok ? outcome.value : { problems: Object.values(outcome.problems), changes: [] },
+      );
+    });
+    return () => {
+      isCurrent = false;
+    };
+  }, [settled, isShipped, profileKey, props.changes]);
+
+  const save = () =>
+    startSaving(async () => {
+      const outcome = await changeProfileAction(profileKey, { label, changes, seen: version });
+      if (outcome.ok) showSaved(`Kept as version ${outcome.value}.`);
+      else showProblem(outcome.problems.form ?? sayProblems(outcome.problems));
+    });
+  const setBar = (check: string, origin: number, value: number | string) => {
+    const bars = { ...changes.bars };
+    const bar = typeof value === 'number' ? value : Number(value);
+    // A bar like the origin's is no change.
+    if (!(bar > 0) || bar === origin) delete bars[check];
+    else bars[check] = bar;
+    setChanges(withPart('bars', bars));
+  };
+  function withPart<Key extends keyof ProfileChanges>(key: Key, part: ProfileChanges[Key]) {
+    const next = { ...changes, [key]: part };
+    if (typeof part === 'object' && Object.keys(part).length === 0 && key !== 'closedBranches') {
+      delete next[key];
+    }
+    return next;
+  }
+  const closed = changes.closedBranches ?? props.closedBranches;
+
+  return (
+    <div className={classes.editor}>
+      <fieldset disabled={isShipped} className={classes.fields}>
+        {!isShipped && (
+          <TextInput
+            label="Name"
+            w={300}
+            maxLength={60}
+            value={label}
+            onChange={(event) => setLabel(event.currentTarget.value)}
+          />
+        )}
+        <h2>Bars</h2>
+        <ul className={classes.bars}>
+          {checks.map(({ key, label: name, origin, unit }) => {
+            const value = changes.bars?.[key] ?? origin;
+            return (
+              <li key={key} data-changed={value !== origin || undefined}>
+                <NumberInput
+                  label={name}
+                  size="sm"
+                  min={0}
+                  allowNegative={false}
+                  disabled={isShipped}
+                  suffix={unit === '' ? '' : ` ${unit}`}
+                  value={value}
+                  description={value === origin ? undefined : `was ${origin}`}
+                  onChange={(next) => setBar(key, origin, next)}
+                />
+              </li>
+            );
+          })}
+        </ul>
+        <h2>Branches and distances</h2>
+        <Group align="flex-end">
+          {branches.map(({ key, label: name }) => (
+            <Switch
+              key={key}
+              label={name}
+              disabled={isShipped}
+              checked={!closed.includes(key)}
+              onChange={(event) => {
+                const next = event.currentTarget.checked
+                  ? closed.filter((one) => one !== key)
+                  : [...closed, key];
+                setChanges(withPart('closedBranches', next));
+              }}
+            />
+          ))}
+        </Group>
+        <Settings
+          settings={{ ...settings, ...changes.settings }}
+          isShipped={isShipped}
+          onChange={(part) => setChanges(withPart('settings', { ...changes.settings, ...part }))}
+        />
+        <h2>Gates and cues</h2>
+        <Accordion variant="default" chevronPosition="left">
+          {stages.map(({ family, label: name, stages: list }) => (
+            <Accordion.Item key={family} value={family}>
+              <Accordion.Control>{name}</Accordion.Control>
+              <Accordion.Panel>
+                {list.map((stage) => (
+                  <GateEditor
+                    key={stage.key}
+                    stage={stage}
+                    isShipped={isShipped}
+                    gate={changes.gates?.[stage.key] ?? null}
+                    cue={changes.cues?.[stage.key] ?? stage.cue}
+                    isClosed={(changes.closedStages ?? []).includes(stage.key)}
+                    checks={checks}
+                    onGate={(gate) => {
+                      const gates = { ...changes.gates };
+                      if (gate === null) delete gates[stage.key];
+                      else gates[stage.key] = gate;
+                      setChanges(withPart('gates', gates));
+                    }}
+                    onCue={(cue) =>
+                      setChanges(withPart('cues', { ...changes.cues, [stage.key]: cue }))
+                    }
+                    onClosed={(isClosed) => {
+                      const rest = (changes.closedStages ?? []).filter((one) => one !== stage.key);
+                      setChanges(withPart('closedStages', isClosed ? [...rest, stage.key] : rest));
+                    }}
+                  />
+                ))}
+              </Accordion.Panel>
+            </Accordion.Item>
+          ))}
+        </Accordion>
+      </fieldset>
+      {!isShipped && (
+        <aside className={classes.effect}>
+          <h2>What it would change</h2>
+          <Effect preview={isChanged ? preview : null} />
+          <Group>
+            <Button
+              disabled={!isChanged || (preview?.problems.length ?? 0) > 0}
+              loading={isSaving}
+              onClick={save}
+            >
+              Keep as version {version + 1}
+            </Button>
+            <Button
+              variant="subtle"
+              disabled={!isChanged}
+              onClick={() => {
+                setChanges(props.changes);
+                setLabel(props.label);
+              }}
+            >
+              Undo
+            </Button>
+          </Group>
+          <h2>Against its origin</h2>
+          {lines.length === 0 ? (
+            <p>Nothing changed yet.</p>
+          ) : (
+            <ul className={classes.lines}>
+              {lines.map(({ what, before, after }) => (
+                <li key={what}>
+                  <strong>{what}</strong>
+                  <span>
+                    {before} → {after}
+                  </span>
+                </li>
+              ))}
+            </ul>
+          )}
+          <Button
+            variant="subtle"
+            size="compact-md"
+            onClick={() =>
+              startSaving(async () => {
+                const outcome = await retireProfileAction(profileKey);
+                if (outcome.ok) router.push('/profiles');
+                else showProblems(outcome.problems);
+              })
+            }
+          >
+            Put this copy away
+          </Button>
+        </aside>
+      )}
+    </div>
+  );
+}
+
+function Effect({ preview }: { readonly preview: ProfilePreview | null }) {
+  if (preview === null)
+    return <p>Change something, and the verdicts that would turn stand here.</p>;
+  if (preview.problems.length > 0) {
+    return (
+      <ul className={classes.problems} role="alert">
+        {preview.problems.map((problem) => (
+          <li key={problem}>{problem}</li>
+        ))}
+      </ul>
+    );
+  }
+  if (preview.changes.length === 0) return <p role="status">Nobody’s next rung would change.</p>;
+  return (
+    <ul className={classes.lines} role="status">
+      {preview.changes.map(({ name, stage, before, after }) => (
+        <li key={`${name}${stage}`}>
+          <strong>
+            {name}, {stage.toLowerCase()}
+          </strong>
+          <span className={classes.turn}>
+            <VerdictMark kind={before as VerdictKind} /> {verdictWords[before as VerdictKind]} →{' '}
+            <VerdictMark kind={after as VerdictKind} /> {verdictWords[after as VerdictKind]}
+          </span>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+interface SettingsProps {
+  readonly settings: ProfileSettings;
+  readonly isShipped: boolean;
+  readonly onChange: (part: Partial<ProfileSettings>) => void;
+}
+
+function Settings({ settings, isShipped, onChange }: SettingsProps) {
+  const centimetres = (value: number | string) => Math.round(Number(value) * 10) / 1000;
+  return (
+    <Group align="flex-end" mt="sm">
+      <NumberInput
+        label="Fingertips to the wall, forearms"
+        w={210}
+        suffix=" cm"
+        min={0}
+        max={40}
+        disabled={isShipped}
+        value={Math.round(settings.forearmGapM * 1000) / 10}
+        onChange={(value) => onChange({ forearmGapM: centimetres(value) })}
+      />
+      <NativeSelect
+        label="L on the hands, measured by"
+        disabled={isShipped}
+        data={[
+          { value: 'sitting', label: 'sitting at the wall' },
+          { value: 'table', label: 'table on all fours' },
+          { value: 'reach', label: 'arm’s reach' },
+        ]}
+        value={settings.handLMethod}
+        onChange={(event) =>
+          onChange({ handLMethod: event.currentTarget.value as ProfileSettings['handLMethod'] })
+        }
+      />
+      <NativeSelect
+        label="Shoulder stand, placed by"
+        disabled={isShipped}
+        data={[
+          { value: 'innerLeg', label: 'inner leg' },
+          { value: 'legReach', label: 'leg reach' },
+          { value: 'sitOnIt', label: 'sitting on it' },
+        ]}
+        value={settings.platformMethod}
+        onChange={(event) =>
+          onChange({
+            platformMethod: event.currentTarget.value as ProfileSettings['platformMethod'],
+          })
+        }
+      />
+      <NumberInput
+        label="Neck bend over the platform"
+        w={190}
+        suffix="°"
+        min={30}
+        max={80}
+        disabled={isShipped}
+        value={settings.neckFlexionDeg}
+        onChange={(value) => onChange({ neckFlexionDeg: Number(value) })}
+      />
+    </Group>
+  );
+}

@@ -1,0 +1,126 @@
+/** From what the forms hold to entries as the catalog reads them. */
+import { baseOfLadder } from '@/core/running/follow';
+import type { CautionColumn } from '@/core/catalog/cautions';
+import { getCheck, checkIds, type CheckId } from '@/core/catalog/checks';
+import type { Region } from '@/core/catalog/regions';
+import type { LadderId } from '@/core/catalog/stage';
+
+/** `Wall walk, up!` becomes `own-wall-walk-up`. */
+export function keyFor(label: string): string {
+  const plain = label
+    .normalize('NFD')
+    .replace(/\p{Diacritic}/gu, '')
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-+|-+$/g, '')
+    .slice(0, 50);
+  return `own-${plain === '' ? 'entry' : plain}`;
+}
+
+export interface StageForm {
+  readonly label: string;
+  readonly family: LadderId;
+  readonly after: string;
+  readonly branch: string;
+  readonly how: string;
+  readonly dose: string;
+  readonly stepDown: string;
+  readonly exit: string;
+  readonly columns: readonly CautionColumn[];
+  readonly regions: readonly Region[];
+  readonly checks: readonly string[];
+  /** `family:dog` or `still:box`; empty: no drawing. */
+  readonly shape: string;
+  readonly isFree: boolean;
+  readonly needsWall: boolean;
+}
+
+/** What an own stage loads unless it says more precisely: working, not the most there is. */
+const usualLoad = 0.7;
+
+/** Own stages are side lines: nothing shipped comes after them. */
+export function toStageSpec(form: StageForm): Record<string, unknown> {
+  const [kind, name] = form.shape.split(':');
+  const base = baseOfLadder[form.family];
+  return {
+    family: form.family,
+    label: form.label,
+    isAside: true,
+    after: form.after === '' ? [] : [form.after],
+    ...(form.branch === '' ? {} : { branch: form.branch }),
+    how: form.how,
+    dose: form.dose,
+    gate: form.checks.map((check) => {
+      const byBase = checkIds.includes(check as CheckId) && getCheck(check as CheckId).byBase;
+      return byBase && base !== null ? { check, base } : { check };
+    }),
+    faults: [],
+    stepDown: form.stepDown,
+    assist: null,
+    exit: form.exit,
+    columns: [...form.columns],
+    loads: Object.fromEntries(form.regions.map((region) => [region, usualLoad])),
+    ...(form.needsWall ? { needsWall: true } : {}),
+    ...(form.isFree ? { isFree: true, needsExit: true } : {}),
+    ...(form.shape === '' ? {} : { shape: { [kind]: name } }),
+  };
+}
+
+export interface CheckForm {
+  readonly label: string;
+  readonly kind: 'hold' | 'reps' | 'pass' | 'measure';
+  readonly bar: number;
+  readonly validDays: number;
+  readonly hasSides: boolean;
+  readonly isPrivate: boolean;
+}
+
+/** Holds and counts may go to eight times the bar before it is taken for a slip. */
+const roomAbove = 8;
+
+export function toCheckSpec({ label, kind, bar, validDays, hasSides, isPrivate }: CheckForm) {
+  const scoring =
+    kind === 'pass'
+      ? { kind, passes: bar, days: Math.min(bar, 2) }
+      : kind === 'measure'
+        ? { kind, unit: 'cm', better: 'more', readingError: 1 }
+        : { kind };
+  return {
+    label,
+    scoring,
+    opensAt: { 'prop-led': bar, 'strength-led': bar, 'play-led': bar },
+    validDays,
+    voidedBy: [],
+    ...(hasSides ? { hasSides: true } : {}),
+    ...(kind === 'hold' ? { timedTogether: true } : {}),
+    ...(isPrivate ? { isPrivate: true } : {}),
+    most: kind === 'pass' ? 1 : Math.min(3600, Math.max(10, bar * roomAbove)),
+  };
+}
+
+export interface DrillForm {
+  readonly label: string;
+  readonly how: string;
+  readonly dose: string;
+  readonly minutes: number;
+  readonly sets: number;
+  readonly seconds: number;
+  readonly purpose: 'warms' | 'strengthens' | 'teaches';
+  readonly isClassOnly: boolean;
+  readonly serves: readonly string[];
+  readonly regions: readonly Region[];
+  readonly columns: readonly CautionColumn[];
+}
+
+/** What an own drill loads: as much as most that ship. */
+const usualDrillLoad = 0.5;
+
+export function toDrillSpec({ regions, sets, seconds, isClassOnly, ...rest }: DrillForm) {
+  return {
+    ...rest,
+    work: { sets, seconds },
+    ...(isClassOnly ? { isClassOnly: true } : {}),
+    loads: Object.fromEntries(regions.map((region) => [region, usualDrillLoad])),
+    pieces: [],
+  };
+}

@@ -1,0 +1,224 @@
+/** The evening looked through, one person after the other, and what comes of it. */
+import { z } from 'zod';
+import { wordsOf } from '@/core/units/text';
+import { verdictKinds } from '@/core/ladder/verdict';
+import { listMeetings, saveAttendance, listAttendance } from '@/db/courses';
+import {
+  findFloorClass,
+  listAttempts,
+  listClassRecords,
+  listReviews,
+  listTaps,
+  listUpsideTime,
+  removeReview,
+  saveReview,
+} from '@/db/floor';
+import { awayFrom } from '@/core/running/follow';
+import { needsWord, replay, type Halt } from '@/core/running/replay';
+import { faultTable, type FaultId } from '@/core/catalog/checks';
+import { findStand } from '@/core/ladder/stand';
+import { getStageIn } from '@/core/catalog/school';
+import type { VerdictKind } from '@/core/ladder/verdict';
+import type { Day } from '@/core/units/day';
+import { findCourse } from '@/db/courses';
+import { listPieces } from '@/db/cupboards';
+import { findDecision } from '@/db/decisions';
+import { listPeopleById } from '@/db/people';
+import { readEvidence } from '@/db/records';
+import { makeCase } from '@/server/judging/cases';
+import { today } from '@/server/clock';
+import { database } from '@/server/database';
+import { decide } from '@/features/person/decisions';
+import { bundleOf } from '@/server/running/floor';
+import { done, refuse, type Outcome } from '@/server/result';
+import { aPerson, change } from '@/server/useCase';
+import { readSchool } from '@/server/judging/schools';
+
+export interface ReviewPerson {
+  readonly id: number;
+  readonly name: string;
+  readonly came: boolean;
+  /** What was seen, in words, in the order it was seen. */
+  readonly seen: readonly string[];
+  readonly upsideSeconds: number;
+  readonly next: {
+    readonly stage: string;
+    readonly label: string;
+    readonly kind: VerdictKind;
+    readonly reasons: readonly string[];
+  } | null;
+  readonly note: string;
+  readonly isDone: boolean;
+  readonly decided: VerdictKind | null;
+}
+
+export interface ReviewView {
+  readonly uid: string;
+  readonly course: string;
+  readonly day: Day;
+  readonly hasEnded: boolean;
+  readonly people: readonly ReviewPerson[];
+  /** Times that the clocks disagree about and nobody has settled. */
+  readonly unsettled: number;
+}
+
+const valueWords = (kind: string, value: number, isAtLeast: boolean): string => {
+  if (kind === 'hold') return `${isAtLeast ? 'at least ' : ''}${value.toFixed(1)} s`;
+  if (kind === 'pass' || kind === 'pass-of-last' || kind === 'same-day')
+    return value === 1 ? 'yes' : 'no';
+  return String(value);
+};
+
+/** The same line several times is one line that says how often. */
+function countSame(lines: readonly string[]): string[] {
+  return [...new Set(lines)].map((line) => {
+    const times = lines.filter((one) => one === line).length;
+    return times === 1 ? line : `${line}, ${times} times`;
+  });
+}
+
+/** A stop and the word that follows it within the minute are one stop. */
+const isFirstWord = (halt: Halt, halts: readonly Halt[]) =>
+  !halts.some(
+    (one) =>
+      one.person === halt.person &&
+      one.id !== halt.id &&
+      one.atMs < halt.atMs &&
+      halt.atMs - one.atMs < 60_000,
+  );
+
+/** @returns `null` when there is no such class */
+export function readReview(uid: string): ReviewView | null {
+  const db = database();
+  const row = findFloorClass(db, uid);
+  const course = row === null ? null : findCourse(db, row.courseId);
+  if (row === null || course === null) return null;
+  const bundle = bundleOf(row);
+  const state = replay(listTaps(db, row.id).map(({ tap }) => tap));
+  const away = awayFrom(state, bundle.plan);
+  const ids = bundle.members.map(({ id }) => Number(id));
+  const people = listPeopleById(db, ids);
+  const school = readSchool(db, course.profile);
+  const pieces = listPieces(db, course.id);
+  const evidence = readEvidence(
+    db,
+    people.map(({ id }) => id),
+  );
+  const records = listClassRecords(db, row.id);
+  const tries = listAttempts(db, ids).filter(({ classId }) => classId === row.id);
+  const upside = listUpsideTime(db, ids).filter(({ classId }) => classId === row.id);
+  const reviews = listReviews(db, row.id);
+  const meeting = listMeetings(db, course.id).find(({ date }) => date === row.day);
+  const notes = meeting === undefined ? [] : listAttendance(db, [meeting.id]);
+  const family = bundle.plan.families[0];
+  return {
+    uid,
+    course: course.name,
+    day: row.day,
+    hasEnded: row.endedMs !== null,
+    unsettled: state.holds.filter(needsWord).length,
+    people: people.map((person): ReviewPerson => {
+      const opened = makeCase(person, evidence.get(person.id) ?? {}, {
+        school,
+        day: today(),
+        pieces,
+      });
+      const stand = findStand(family, opened);
+      const review = reviews.find(({ personId }) => personId === person.id);
+      const decision =
+        review?.decisionId === null || review === undefined
+          ? null
+          : findDecision(db, review.decisionId);
+      const own = tries.filter(({ personId }) => personId === person.id);
+      return {
+        id: person.id,
+        name: person.name,
+        came: !away.has(String(person.id)),
+        seen: countSame([
+          ...records
+            .filter(({ personId }) => personId === person.id)
+            .flatMap(({ check, value, stoppedByTeacher, faults, side, base }) => {
+              const spec = school.checks.get(check)?.spec;
+              if (spec === undefined) return [];
+              const where = [side, base === null ? null : `on the ${base}`].filter(Boolean);
+              const label = [spec.label, ...where].join(', ');
+              const words = faults.map((fault) => faultTable[fault as FaultId]?.label ?? fault);
+              const told = words.length > 0 ? ` (${words.join(', ')})` : '';
+              return [`${label}: ${valueWords(spec.scoring.kind, value, stoppedByTeacher)}${told}`];
+            }),
+          ...(own.length === 0
+            ? []
+            : [
+                `${own.length} ${own.length === 1 ? 'try' : 'tries'}, ${own.filter(({ reached }) => reached).length} reached the wall`,
+              ]),
+          ...state.halts
+            .filter((halt) => halt.person === String(person.id) && isFirstWord(halt, state.halts))
+            .map(() => 'stopped'),
+        ]),
+        upsideSeconds: upside.find(({ personId }) => personId === person.id)?.seconds ?? 0,
+        next:
+          stand.next === null
+            ? null
+            : {
+                stage: stand.next.stage,
+                label: getStageIn(school, stand.next.stage).spec.label,
+                kind: stand.next.kind,
+                reasons: stand.next.reasons,
+              },
+        note: notes.find(({ personId }) => personId === person.id)?.note ?? '',
+        isDone: review !== undefined,
+        decided: decision?.decided ?? null,
+      };
+    }),
+  };
+}
+
+const goneClass = 'This class is no longer here.';
+const aClass = z.string(goneClass).max(80, goneClass);
+
+const reviewForm = z.strictObject({
+  note: z.string().overwrite(wordsOf).max(200, 'At most 200 signs.'),
+  /** Absent: nothing to decide. */
+  decision: z
+    .strictObject({
+      stage: z.string().max(60),
+      decided: z.enum(verdictKinds, 'Choose what you decide.'),
+      reason: z.string().overwrite(wordsOf).max(300, 'At most 300 signs.'),
+    })
+    .nullable(),
+});
+
+export type ReviewForm = z.input<typeof reviewForm>;
+
+/** Keeps the line about somebody's evening and what was decided; all or nothing. */
+export const keepReview = change(
+  [aClass, aPerson, reviewForm],
+  ({ db: tx, today }, uid, { id: who }, { note, decision }): Outcome => {
+    const row = findFloorClass(tx, uid);
+    if (row === null || !bundleOf(row).members.some(({ id }) => id === String(who))) {
+      return refuse({ form: 'This person is not in this class any more.' });
+    }
+    const before = listReviews(tx, row.id).find(({ personId }) => personId === who);
+    let decisionId = before?.decisionId ?? null;
+    if (decision !== null) {
+      const outcome = decide(who, { ...decision, corrects: decisionId });
+      if (!outcome.ok) return outcome;
+      decisionId = outcome.value;
+    }
+    const meeting = listMeetings(tx, row.courseId).find(({ date }) => date === row.day);
+    if (meeting !== undefined) saveAttendance(tx, meeting.id, who, { note });
+    else if (note !== '') {
+      return refuse({ note: 'End the class first: the line belongs to its evening.' });
+    }
+    saveReview(tx, { classId: row.id, personId: who, doneOn: today, decisionId });
+    return done(undefined);
+  },
+);
+
+/** Opens somebody's review again; the decision stays and is corrected by a later one. */
+export const reopenReview = change([aClass, aPerson], ({ db }, uid, person): Outcome => {
+  const row = findFloorClass(db, uid);
+  if (row === null) return refuse({ form: goneClass });
+  removeReview(db, row.id, person.id);
+  return done(undefined);
+});

@@ -1,0 +1,207 @@
+'use client';
+
+import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { roomFrame } from '@/core/drawing/roomFrame';
+import { drawRoom } from '@/core/drawing/roomPlan';
+import { floorBefore, usableSpans, wallLength, type Room, type WallId } from '@/core/room/room';
+import { formatLength, type LengthUnits } from '@/core/units/length';
+import { SceneView } from '@/design/drawing/SceneView';
+import { snapM, tidy, type RoomEditor } from './useRoomEditor';
+import classes from './room.module.css';
+
+interface RoomDrawingProps {
+  readonly editor: RoomEditor;
+  readonly units: LengthUnits;
+}
+
+const widthPx = 760;
+const marginPx = 46;
+
+/** One thing that can be taken hold of: where it is, and what the room is when it is moved. */
+interface Handle {
+  readonly key: string;
+  readonly label: string;
+  readonly x: number;
+  readonly y: number;
+  readonly cursor: string;
+  readonly value: number;
+  readonly max: number;
+  /** The room with this handle moved by so many metres across the sheet. */
+  readonly move: (dxM: number, dyM: number) => Room;
+}
+
+/** Along a wall, which way the sheet runs: to the right or upwards counts more or less of it. */
+function along(wall: WallId, dxM: number, dyM: number): number {
+  return { north: dxM, south: -dxM, west: dyM, east: -dyM }[wall];
+}
+
+const stretchName = (list: 'blocked' | 'doors', one: object) =>
+  list === 'doors' ? 'Door' : `Blocked stretch${'what' in one && one.what ? `, ${one.what},` : ''}`;
+
+const clamp = (value: number, low: number, high: number) => Math.min(high, Math.max(low, value));
+
+/** The room to scale; walls, blocked stretches, doors and low spots are moved by their handles. */
+export function RoomDrawing({ editor, units }: RoomDrawingProps) {
+  const { room, preview, commit } = editor;
+  const frame = roomFrame(room, widthPx, marginPx);
+  const held = useRef<{ key: string; x: number; y: number; from: Room } | null>(null);
+  const scene = {
+    widthPx,
+    heightPx: frame.heightPx,
+    pxPerM: frame.pxPerM,
+    shapes: drawRoom(room, usableSpans(room), frame, { units, withDimensions: true, textPx: 12 }),
+    sentences: usableSpans(room).map(
+      ({ wall, fromM, toM }) =>
+        `${wall} wall: usable from ${formatLength(fromM, units)} to ${formatLength(toM, units)}.`,
+    ),
+  };
+  const handles = (of: Room): Handle[] => [
+    {
+      key: 'width',
+      label: 'Width of the room',
+      x: frame.x(of.widthM),
+      y: frame.y(of.depthM / 2),
+      cursor: 'ew-resize',
+      value: of.widthM,
+      max: 60,
+      move: (dx) => ({ ...of, widthM: clamp(tidy(of.widthM + dx), 1, 60) }),
+    },
+    {
+      key: 'depth',
+      label: 'Depth of the room',
+      x: frame.x(of.widthM / 2),
+      y: frame.y(of.depthM),
+      cursor: 'ns-resize',
+      value: of.depthM,
+      max: 60,
+      move: (_, dy) => ({ ...of, depthM: clamp(tidy(of.depthM + dy), 1, 60) }),
+    },
+    ...(['blocked', 'doors'] as const).flatMap((list) =>
+      of[list].flatMap((one, index) =>
+        (['fromM', 'toM'] as const).map((end): Handle => {
+          const length = wallLength(of, one.wall);
+          const at = floorBefore(of, one.wall, { fromM: one[end], toM: one[end] }, 0);
+          return {
+            key: `${list}-${index}-${end}`,
+            label: `${stretchName(list, one)} on the ${one.wall} wall, ${end === 'fromM' ? 'left' : 'right'} end`,
+            x: frame.x(at.left),
+            y: frame.y(at.bottom),
+            cursor: one.wall === 'north' || one.wall === 'south' ? 'ew-resize' : 'ns-resize',
+            value: one[end],
+            max: length,
+            move: (dx, dy) => {
+              const to = tidy(one[end] + along(one.wall, dx, dy));
+              const moved =
+                end === 'fromM'
+                  ? clamp(to, 0, one.toM - snapM)
+                  : clamp(to, one.fromM + snapM, length);
+              return replaceAt(of, list, index, { ...one, [end]: tidy(moved) });
+            },
+          };
+        }),
+      ),
+    ),
+    ...of.low.flatMap((one, index): Handle[] => [
+      {
+        key: `low-${index}-place`,
+        label: `Low spot${one.what ? `, ${one.what}` : ''}: place`,
+        x: frame.x(one.xM + one.widthM / 2),
+        y: frame.y(one.yM + one.depthM / 2),
+        cursor: 'move',
+        value: one.xM,
+        max: of.widthM,
+        move: (dx, dy) =>
+          replaceAt(of, 'low', index, {
+            ...one,
+            xM: clamp(tidy(one.xM + dx), 0, tidy(Math.max(0, of.widthM - one.widthM))),
+            yM: clamp(tidy(one.yM + dy), 0, tidy(Math.max(0, of.depthM - one.depthM))),
+          }),
+      },
+      {
+        key: `low-${index}-size`,
+        label: `Low spot${one.what ? `, ${one.what}` : ''}: size`,
+        x: frame.x(one.xM + one.widthM),
+        y: frame.y(one.yM),
+        cursor: 'nwse-resize',
+        value: one.widthM,
+        max: of.widthM,
+        move: (dx, dy) =>
+          replaceAt(of, 'low', index, {
+            ...one,
+            widthM: clamp(tidy(one.widthM + dx), 0.1, 60),
+            depthM: clamp(tidy(one.depthM - dy), 0.1, 60),
+            yM: Math.max(0, tidy(one.yM + dy)),
+          }),
+      },
+    ]),
+  ];
+
+  const grab = (handle: Handle) => (event: PointerEvent<HTMLElement>) => {
+    event.currentTarget.setPointerCapture(event.pointerId);
+    held.current = { key: handle.key, x: event.clientX, y: event.clientY, from: room };
+  };
+  const drag = (event: PointerEvent<HTMLElement>): Room | null => {
+    const now = held.current;
+    if (now === null) return null;
+    // The scale of the moment it was taken: growing the room must not run away under the hand.
+    const scale = roomFrame(now.from, widthPx, marginPx).pxPerM;
+    const handle = handles(now.from).find(({ key }) => key === now.key);
+    return handle?.move((event.clientX - now.x) / scale, -(event.clientY - now.y) / scale) ?? null;
+  };
+  const step = (handle: Handle) => (event: KeyboardEvent) => {
+    const by = event.shiftKey ? 10 * snapM : snapM;
+    const [dx, dy] = {
+      ArrowLeft: [-by, 0],
+      ArrowRight: [by, 0],
+      ArrowUp: [0, by],
+      ArrowDown: [0, -by],
+    }[event.key] ?? [0, 0];
+    if (dx === 0 && dy === 0) return;
+    event.preventDefault();
+    commit(handle.move(dx, dy));
+  };
+  return (
+    <div className={classes.drawing} style={{ width: widthPx }}>
+      <SceneView scene={scene} label="The room from above" />
+      {handles(room).map((handle) => (
+        <span
+          key={handle.key}
+          role="slider"
+          tabIndex={0}
+          aria-label={handle.label}
+          aria-valuemin={0}
+          aria-valuemax={handle.max}
+          aria-valuenow={handle.value}
+          aria-valuetext={formatLength(handle.value, units)}
+          className={classes.handle}
+          style={{ left: handle.x, top: handle.y, cursor: handle.cursor }}
+          onPointerDown={grab(handle)}
+          onPointerMove={(event) => {
+            const next = drag(event);
+            if (next) preview(next);
+          }}
+          onPointerUp={(event) => {
+            const next = drag(event);
+            held.current = null;
+            if (next) commit(next);
+          }}
+          onPointerCancel={() => {
+            if (held.current) preview(held.current.from);
+            held.current = null;
+          }}
+          onKeyDown={step(handle)}
+        />
+      ))}
+    </div>
+  );
+}
+
+/** The room with one thing of a list replaced. */
+export function replaceAt<L extends 'blocked' | 'doors' | 'low'>(
+  room: Room,
+  list: L,
+  index: number,
+  one: Room[L][number],
+): Room {
+  return { ...room, [list]: room[list].map((old, at) => (at === index ? one : old)) };
+}

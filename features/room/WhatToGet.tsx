@@ -1,0 +1,85 @@
+'use client';
+
+import { Button, Progress } from '@mantine/core';
+import { useEffect, useRef, useState } from 'react';
+import { purchaseWords, type Purchase } from '@/core/compose/shopping';
+import { rowLabel } from '@/core/compose/resources';
+import { listCourseClassesAction } from '@/features/plan/actions';
+import { showProblem, showProblems } from '@/design/notices';
+import type { ComposeAnswer, ComposeQuestion } from '@/workers/compose.worker';
+import classes from './room.module.css';
+
+interface WhatToGetProps {
+  readonly courseId: number;
+  readonly people: readonly { readonly id: string; readonly name: string }[];
+}
+
+/** What the weeks to come are short of, found by composing each of them again with more. */
+export function WhatToGet({ courseId, people }: WhatToGetProps) {
+  const [found, setFound] = useState<readonly Purchase[] | null>(null);
+  const [step, setStep] = useState<number | null>(null);
+  const worker = useRef<Worker | null>(null);
+  useEffect(() => () => worker.current?.terminate(), []);
+  const nameOf = (id: string) => people.find((one) => one.id === id)?.name.split(' ')[0] ?? id;
+  const ask = async () => {
+    setStep(0);
+    const outcome = await listCourseClassesAction(courseId);
+    if (!outcome.ok) {
+      setStep(null);
+      showProblems(outcome.problems);
+      return;
+    }
+    const own = new Worker(new URL('../../workers/compose.worker.ts', import.meta.url), {
+      type: 'module',
+    });
+    worker.current = own;
+    own.addEventListener('message', ({ data }: MessageEvent<ComposeAnswer>) => {
+      if (data.kind === 'binding') setStep((100 * data.done) / data.of);
+      if (data.kind === 'bought') setFound(data.purchases);
+      if (data.kind === 'failed') showProblem(data.words);
+      if (data.kind === 'bought' || data.kind === 'failed') {
+        setStep(null);
+        own.terminate();
+      }
+    });
+    const question: ComposeQuestion = { kind: 'shop', classes: outcome.value };
+    own.postMessage(question);
+  };
+  const stop = () => {
+    worker.current?.terminate();
+    setStep(null);
+  };
+  return (
+    <section aria-label="What to get" className={classes.get}>
+      <h2>What to get</h2>
+      <p>Composes every kind of evening this course still has, again and again with more pieces.</p>
+      {step === null ? (
+        <Button variant="default" onClick={ask}>
+          Work it out
+        </Button>
+      ) : (
+        <div className={classes.working}>
+          <Progress value={step} aria-label="Working it out" />
+          <Button size="compact-sm" variant="default" onClick={stop}>
+            Stop
+          </Button>
+        </div>
+      )}
+      {found !== null && (
+        <>
+          <p role="status">
+            <strong>{purchaseWords(found)}</strong>
+          </p>
+          <ul>
+            {found.map(({ row, count, serves, weeks }) => (
+              <li key={row}>
+                {rowLabel(row, count)}: {weeks} {weeks === 1 ? 'week' : 'weeks'} gain
+                {serves.length > 0 ? `; ${serves.map(nameOf).join(', ')}` : ''}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </section>
+  );
+}

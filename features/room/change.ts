@@ -1,0 +1,75 @@
+/** Use cases that change the room, the cupboard and pieces of one's own. */
+import { z } from 'zod';
+import { ownPieceId, pieceSpec } from '@/core/catalog/ownPiece';
+import { isOwnPiece, pieceIds, type PieceId, type PieceSpec } from '@/core/catalog/pieces';
+import { InputProblem } from '@/core/problem';
+import { assertRoom, roomFile } from '@/core/room/room';
+import type { Db } from '@/db/open';
+import {
+  addOwnPiece,
+  listOwnPieces,
+  removeOwnPiece,
+  saveOwnPiece,
+  savePieces,
+  saveRoom,
+} from '@/db/cupboards';
+import { done, refuse, type Outcome } from '@/server/result';
+import { aCourse, change } from '@/server/useCase';
+
+const gonePiece = { form: 'This piece is no longer here.' };
+
+const cupboardForm = z.array(
+  z
+    .strictObject({
+      piece: z.union([z.enum(pieceIds), ownPieceId], 'This piece is in no list.'),
+      count: z.int('Whole pieces only.').min(0).max(200, 'At most 200.'),
+      worn: z.int('Whole pieces only.').min(0).default(0),
+    })
+    .refine(({ count, worn }) => worn <= count, {
+      message: 'Not more than there are.',
+      path: ['worn'],
+    }),
+);
+
+export const changeCupboard = change([aCourse, cupboardForm], ({ db }, course, form): Outcome => {
+  const own = new Set<PieceId>(listOwnPieces(db).map(({ piece }) => piece));
+  const lines = form.map((line) => ({ ...line, piece: line.piece as PieceId }));
+  if (lines.some(({ piece }) => isOwnPiece(piece) && !own.has(piece))) return refuse(gonePiece);
+  savePieces(db, course.id, lines);
+  return done(undefined);
+});
+
+const findOwn = (db: Db, piece: string) => listOwnPieces(db).find((one) => one.piece === piece);
+
+/** The piece is absent for a new one. @returns the id of the piece */
+export const keepOwnPiece = change(
+  [pieceSpec, z.string(gonePiece.form).optional()],
+  ({ db }, form, piece): Outcome<string> => {
+    const spec = form as PieceSpec;
+    if (piece === undefined) return done(addOwnPiece(db, spec));
+    const known = findOwn(db, piece);
+    if (known === undefined) return refuse(gonePiece);
+    saveOwnPiece(db, known.id, spec);
+    return done(known.piece);
+  },
+);
+
+export const dropOwnPiece = change([z.string(gonePiece.form)], ({ db }, piece): Outcome => {
+  const known = findOwn(db, piece);
+  if (known === undefined) return refuse(gonePiece);
+  removeOwnPiece(db, known.id);
+  return done(undefined);
+});
+
+export const changeRoom = change([aCourse, roomFile], ({ db }, course, room): Outcome => {
+  try {
+    assertRoom(room);
+  } catch (error) {
+    if (error instanceof InputProblem) {
+      return refuse({ [error.path.join('.')]: error.message });
+    }
+    throw error;
+  }
+  saveRoom(db, course.id, room);
+  return done(undefined);
+});

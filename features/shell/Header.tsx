@@ -1,0 +1,121 @@
+'use client';
+
+import {
+  ActionIcon,
+  Anchor,
+  Group,
+  SegmentedControl,
+  useComputedColorScheme,
+  useMantineColorScheme,
+} from '@mantine/core';
+import { useHotkeys, useMounted } from '@mantine/hooks';
+import { IconLock, IconMoon, IconSun } from '@tabler/icons-react';
+import Link from 'next/link';
+import { usePathname } from 'next/navigation';
+import { useTransition } from 'react';
+import { saveSettingsAction } from '@/features/settings/actions';
+import type { LengthUnits } from '@/core/units/length';
+import { lockDesk, lockKey } from './lock';
+import classes from './shell.module.css';
+
+const places = [
+  { href: '/', label: 'Tonight' },
+  { href: '/plan', label: 'Plan' },
+  { href: '/floor', label: 'Floor' },
+  { href: '/people', label: 'People' },
+  { href: '/ladders', label: 'Ladders' },
+  { href: '/checks', label: 'Checks' },
+  { href: '/record', label: 'Record' },
+  { href: '/room', label: 'Room' },
+  { href: '/courses', label: 'Courses' },
+  { href: '/profiles', label: 'Profiles' },
+  { href: '/bench', label: 'Bench' },
+  { href: '/settings', label: 'Settings' },
+] as const;
+
+interface HeaderProps {
+  readonly units: LengthUnits;
+  /** An assistant's tablet is only let into the running class. */
+  readonly isTeacher: boolean;
+  /** A passphrase is set for this desk. */
+  readonly canLock: boolean;
+}
+
+export function Header({ units, isTeacher, canLock }: HeaderProps) {
+  useHotkeys([[lockKey, () => canLock && isTeacher && void lockDesk()]]);
+  const path = usePathname();
+  const [isSaving, startSaving] = useTransition();
+  const { setColorScheme } = useMantineColorScheme();
+  // The server does not know what was chosen before: the first picture is the light one.
+  const isAwake = useMounted();
+  const chosen = useComputedColorScheme('light', { getInitialValueInEffect: true });
+  const scheme = isAwake ? chosen : 'light';
+  const next = scheme === 'dark' ? 'light' : 'dark';
+  const isHere = (href: string) =>
+    href === '/'
+      ? path === '/'
+      : path.startsWith(href) || (href === '/profiles' && path === '/entries');
+  // The running class fills the screen: nothing beside it may be hit by mistake.
+  if (/^\/floor\/.+/.test(path)) return null;
+  return (
+    <header className={`${classes.header} no-print`}>
+      <a href="#main" className={classes.skip}>
+        Skip to the page
+      </a>
+      <Group gap="lg" wrap="nowrap">
+        <span className={classes.name}>Levitar</span>
+        <nav aria-label="Places">
+          <Group gap="0 16px" wrap="wrap">
+            {(isTeacher ? places : []).map(({ href, label }) => (
+              <Anchor
+                key={href}
+                component={Link}
+                href={href}
+                className={classes.place}
+                aria-current={isHere(href) ? 'page' : undefined}
+              >
+                {label}
+              </Anchor>
+            ))}
+          </Group>
+        </nav>
+      </Group>
+      <Group gap="md" wrap="nowrap">
+        <SegmentedControl
+          aria-label="Units"
+          size="sm"
+          value={units}
+          disabled={isSaving || !isTeacher}
+          data={[
+            { value: 'cm', label: 'cm' },
+            { value: 'in', label: 'ft, in' },
+          ]}
+          onChange={(value) => {
+            startSaving(async () => {
+              await saveSettingsAction({ units: value });
+            });
+          }}
+        />
+        {canLock && (
+          <ActionIcon
+            variant="subtle"
+            size={36}
+            aria-label={isTeacher ? 'Lock the desk' : 'Sign in'}
+            title={isTeacher ? 'Lock the desk: Alt, Shift, L' : 'Sign in'}
+            onClick={() => (isTeacher ? void lockDesk() : window.location.assign('/desk'))}
+          >
+            <IconLock size={20} />
+          </ActionIcon>
+        )}
+        <ActionIcon
+          variant="subtle"
+          size={36}
+          aria-label={`Switch to ${next} scheme`}
+          onClick={() => setColorScheme(next)}
+        >
+          {scheme === 'dark' ? <IconSun size={20} /> : <IconMoon size={20} />}
+        </ActionIcon>
+      </Group>
+    </header>
+  );
+}

@@ -1,0 +1,51 @@
+/** A class of the demo on the floor, and taps for it, for the tests of the use cases. */
+import type { FloorAct, Tap } from '@/core/running/tap';
+import type { Day } from '@/core/units/day';
+import type { Db } from '@/db/open';
+import { listRecords } from '@/db/records';
+import { today } from '@/server/clock';
+import { database } from '@/server/database';
+import { beginClass, bundleOf, findClass, takeTaps, type Tapper } from '@/server/running/floor';
+import { must } from './studio';
+
+/** @param fill brings people and a course, such as the demo */
+export function begin(fill: (db: Db, on: Day) => void) {
+  fill(database(), today());
+  const uid = must(beginClass(1));
+  const row = findClass(uid)!;
+  return { uid, row, people: bundleOf(row).members.map(({ id }) => id) };
+}
+
+let seq = 0;
+beforeEach(() => {
+  seq = 0;
+});
+
+/** Taps of a device one after the other, so far apart. */
+/** Taps at the desk, and those of a helper's tablet. */
+export const teacherTaps: Tapper = { maySay: 'teacher', maySee: 'teacher', deviceId: null };
+export const assistantTaps: Tapper = { maySay: 'assistant', maySee: 'assistant', deviceId: 1 };
+
+export const tapsOf = (acts: readonly FloorAct[], device = 't', everyMs = 10_000): Tap[] =>
+  acts.map((act) => {
+    seq += 1;
+    return {
+      device,
+      seq,
+      at: { boot: 'b', monoMs: seq * everyMs, wallMs: 1e12 + seq * everyMs },
+      act,
+    };
+  });
+
+export const send = (uid: string, taps: readonly unknown[], device = 't', tapper = teacherTaps) =>
+  must(takeTaps(uid, { device, after: 0, taps }, tapper));
+
+/** Somebody comes down after ten seconds, the clock is stopped after twenty. */
+export const hold = (people: string[]): FloorAct[] => [
+  { kind: 'hold-start', hold: 'h', check: 'dolphin-hold', base: null, side: null, people },
+  { kind: 'hold-down', hold: 'h', person: people[0] },
+  { kind: 'hold-stop', hold: 'h' },
+];
+
+export const recordsToday = (id: string) =>
+  listRecords(database(), [Number(id)]).filter(({ date }) => date === today());

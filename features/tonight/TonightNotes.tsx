@@ -1,0 +1,129 @@
+import Link from 'next/link';
+import { isScreeningDue } from '@/core/caution/care';
+import { verdictKinds } from '@/core/ladder/verdict';
+import { formatFigure } from '@/core/units/length';
+import type { PlanFile } from '@/core/files/planFile';
+import { rowLabel } from '@/core/compose/resources';
+import { listOut } from '@/core/compose/stations';
+import type { CourseView } from '@/server/judging/views';
+import { AnotherWayMark, VerdictMark, verdictWords } from '@/design/marks/VerdictMark';
+import { countObstacles, listTapeMarks } from './notes';
+import { isElsewhere } from './elsewhere';
+import classes from './tonight.module.css';
+
+const mostLines = 6;
+const mostShortfalls = 2;
+
+/** What would serve more people than the shelves, walls and hands do now. */
+function listShortfalls({ binding, relief }: PlanFile): string[] {
+  const asked = relief === null ? [] : relief.more.map(({ words }) => words);
+  const more = binding
+    .filter(
+      ({ gain, what, serves }) =>
+        gain !== null && gain > 0 && what !== 'minutes' && serves.length > 0,
+    )
+    .map(({ words }) => words);
+  return [...asked, ...more]
+    .slice(0, mostShortfalls)
+    .map((words) => words.charAt(0).toUpperCase() + words.slice(1));
+}
+
+/** What the teacher does before people arrive, in four short columns. */
+interface TonightNotesProps {
+  readonly view: CourseView;
+  readonly plan: PlanFile;
+}
+
+export function TonightNotes({ view, plan }: TonightNotesProps) {
+  const { people, settings } = view;
+  const obstacles = countObstacles(people).slice(0, mostLines);
+  const marks = listTapeMarks(people);
+  const out = listOut(plan);
+  const shortfalls = listShortfalls(plan);
+  const due = people.filter(({ person }) => isScreeningDue(person.screenedOn, view.today));
+  const toAsk = people.filter(({ verdict }) => verdict.cause === 'pain');
+  const elsewhere = people.filter(({ verdict }) => isElsewhere(verdict)).length;
+  const estimated = people.filter(({ setup }) =>
+    setup?.distances.some(({ id, basis }) => id === 'base' && basis === 'estimated'),
+  ).length;
+  const unsupplied = people.filter(
+    ({ setup, verdict }) => verdict.alternative === undefined && (setup?.cautions.length ?? 0) > 0,
+  );
+  return (
+    <section className={classes.notes} aria-label="Before the class">
+      <div>
+        <h2>Tonight’s marks</h2>
+        <ul>
+          {verdictKinds.map((kind) => {
+            const count = people.filter(
+              ({ verdict }) => verdict.kind === kind && !isElsewhere(verdict),
+            ).length;
+            if (count === 0) return null;
+            return (
+              <li key={kind} className={classes.count}>
+                <VerdictMark kind={kind} />
+                {count} {verdictWords[kind]}
+              </li>
+            );
+          })}
+          {elsewhere > 0 && (
+            <li className={classes.count}>
+              <AnotherWayMark />
+              {elsewhere} in another shape
+            </li>
+          )}
+        </ul>
+      </div>
+      <div>
+        <h2>Before people arrive</h2>
+        <ul>
+          <li>
+            Tape marks from the wall:{' '}
+            <strong>
+              {marks.map((mark) => formatFigure(mark, settings.units)).join(', ')} {settings.units}
+            </strong>
+          </li>
+          <li>
+            {estimated} of {people.length} distances rest on estimates; a tape settles them
+          </li>
+          <li>
+            Out of the cupboard:{' '}
+            {out.length === 0
+              ? 'mats alone'
+              : out.map(({ row, most }) => rowLabel(row, most)).join(', ')}
+          </li>
+          {shortfalls.map((words) => (
+            <li key={words}>{words}</li>
+          ))}
+        </ul>
+      </div>
+      <div>
+        <h2>
+          Worth looking at · <Link href="/checks">the short list</Link>
+        </h2>
+        <ul>
+          {obstacles.map(({ label, count }) => (
+            <li key={label}>
+              {label}: {count} {count === 1 ? 'person' : 'people'}
+            </li>
+          ))}
+        </ul>
+      </div>
+      <div>
+        <h2>Ask at the door</h2>
+        <ul>
+          <li>Everyone: anything new or sore today?</li>
+          {due.length > 0 && (
+            <li>Screening is due: {due.map(({ person }) => person.name).join(', ')}</li>
+          )}
+          {toAsk.map(({ person }) => (
+            <li key={person.id}>{person.name}: how is it today?</li>
+          ))}
+          {unsupplied.map(({ person }) => (
+            <li key={person.id}>{person.name}: the cupboard falls short, see the card</li>
+          ))}
+        </ul>
+      </div>
+    </section>
+  );
+}

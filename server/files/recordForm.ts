@@ -1,0 +1,85 @@
+import { z } from 'zod';
+import { baseIds, faultIds, type CheckKey, type CheckSpec } from '@/core/catalog/checks';
+import { painPlaces } from '@/core/catalog/regions';
+import { findDayNumber, dayNumber, type Day } from '@/core/units/day';
+import type { NewRecord } from '@/db/records';
+import { done, refuse, toProblems, type Outcome } from '@/server/result';
+
+/** One recorded check as typed. Values stay text until they are judged, so that they can be kept. */
+export const recordForm = z.strictObject({
+  check: z.string().max(60),
+  value: z.string().max(20),
+  unit: z.enum(['plain', 'breaths'], 'Seconds or breaths.'),
+  date: z.string(),
+  stoppedByTeacher: z.boolean(),
+  faults: z.array(z.enum(faultIds, 'This fault is not in our list.')),
+  pain: z.boolean(),
+  painPlace: z.enum(painPlaces, 'This place is not in our list.').nullable(),
+  side: z.enum(['left', 'right'], 'Say which side.').nullable(),
+  base: z.enum(baseIds, 'Say hands, forearms or head.').nullable(),
+});
+
+export type RecordForm = z.infer<typeof recordForm>;
+
+const oldestYears = 5;
+
+interface RecordContext {
+  readonly today: Day;
+  readonly breathSeconds: number;
+  /** Shipped checks and the teacher's own. */
+  readonly checks: Readonly<Record<CheckKey, CheckSpec>>;
+}
+
+/** One that comes out of a file, in which anything may stand. */
+export function readForeignRecord(
+  input: unknown,
+  context: RecordContext,
+): Outcome<Omit<NewRecord, 'personId'>> {
+  const parsed = recordForm.safeParse(input);
+  return parsed.success ? readRecordForm(parsed.data, context) : refuse(toProblems(parsed.error));
+}
+
+/** Checks one typed record; seconds are stored, breaths remembered beside them. */
+export function readRecordForm(
+  form: RecordForm,
+  context: RecordContext,
+): Outcome<Omit<NewRecord, 'personId'>> {
+  const spec = Object.hasOwn(context.checks, form.check) ? context.checks[form.check] : undefined;
+  if (spec === undefined) return refuse({ check: 'This check is not in our list.' });
+  const { kind } = spec.scoring;
+  const problems: Record<string, string> = {};
+  const typed = form.value.trim() === '' ? Number.NaN : Number(form.value.trim().replace(',', '.'));
+  const inBreaths = form.unit === 'breaths' && kind === 'hold';
+  const value = inBreaths ? typed * context.breathSeconds : typed;
+  if (!Number.isFinite(value)) problems.value = 'Write a number.';
+  else if (value < 0) problems.value = 'A negative value cannot be.';
+  else if (value > spec.most) problems.value = `More than ${spec.most} cannot be.`;
+  else if (isPassKind(kind) && value !== 0 && value !== 1)
+    problems.value = 'Passed or not: 1 or 0.';
+  else if (kind === 'reps' && !Number.isInteger(value)) problems.value = 'Whole repetitions only.';
+  const day = findDayNumber(form.date);
+  if (day === null) problems.date = 'Write a date.';
+  else if (day > dayNumber(context.today)) problems.date = 'This date lies in the future.';
+  else if (dayNumber(context.today) - day > oldestYears * 366) {
+    problems.date = `Further back than ${oldestYears} years cannot be.`;
+  }
+  if (spec.hasSides && form.side === null) problems.side = 'Say which side.';
+  if (spec.byBase && form.base === null) problems.base = 'Say hands, forearms or head.';
+  if (Object.keys(problems).length > 0) return refuse(problems);
+  return done({
+    check: form.check,
+    date: form.date,
+    value,
+    breaths: inBreaths ? typed : null,
+    stoppedByTeacher: form.stoppedByTeacher && kind === 'hold',
+    faults: form.faults,
+    pain: form.pain,
+    painPlace: form.pain ? form.painPlace : null,
+    side: spec.hasSides ? form.side : null,
+    base: spec.byBase ? form.base : null,
+  });
+}
+
+function isPassKind(kind: string): boolean {
+  return kind === 'pass' || kind === 'pass-of-last' || kind === 'same-day';
+}

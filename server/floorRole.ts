@@ -1,6 +1,0 @@
-import type { FloorRole } from '@/core/floor/roles';
-import type { Asker } from './asker';
-
-/** What a class shows: at a locked desk no more than an assistant sees. */
-export const classRole = ({ role, isLocked }: Asker): FloorRole =>
-  role === 'teacher' && !isLocked ? 'teacher' : 'assistant';

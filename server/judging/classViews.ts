@@ -1,0 +1,281 @@
+/** A class to come as the Plan screen, the print and Tonight read it. */
+import { composeOutput, toPlanFile, type PlanFile } from '@/core/files/planFile';
+import { wishesFile, toWishes, type ClassFile, type WishesFile } from '@/core/files/classFile';
+import { composeClass } from '@/core/compose/composeClass';
+import { prepareClass, type PreparedClass } from '@/core/compose/prepared';
+import { isPlacementOpen } from '@/core/compose/readBack';
+import { usualSolve } from '@/core/compose/solve';
+import type { BodyInput } from '@/core/body/body';
+import type { ProfileId, ProfileSettings } from '@/core/catalog/profiles';
+import { getStageIn, type School } from '@/core/catalog/school';
+import { isShippedCheck } from '@/core/catalog/checks';
+import type { LadderId } from '@/core/catalog/stage';
+import { stageIds } from '@/core/catalog/stages';
+import { measuredRanges } from '@/core/readiness/ranges';
+import type { Evidence } from '@/core/readiness/record';
+import type { KeptDistance } from '@/core/setups/kept';
+import type { Ranges } from '@/core/setups/setup';
+import type { Day } from '@/core/units/day';
+import {
+  findCourse,
+  getSettings,
+  listCourses,
+  listMeetings,
+  type CourseRow,
+  type Settings,
+} from '@/db/courses';
+import { listPieces } from '@/db/cupboards';
+import type { Db } from '@/db/open';
+import { listCoursePeople, type PersonRow } from '@/db/people';
+import { findPlan } from '@/db/plans';
+import { readEvidence } from '@/db/records';
+import { makeCase, type CaseContext } from './cases';
+import { today } from '../clock';
+import { database } from '../database';
+import { findRoom } from './rooms';
+import { listProfileChoices, readSchool, type ProfileChoice } from './schools';
+import { findComing, findNextCourse, type ComingMeeting } from './views';
+
+const memberId = ({ id }: PersonRow) => String(id);
+
+/** Somebody of the class as a drawing and a list need them: nothing of their health. */
+export interface ClassMember {
+  readonly id: string;
+  readonly name: string;
+  readonly body: BodyInput;
+  /** Their own figures, for the drawings; absent in classes kept before there were any. */
+  readonly kept?: readonly KeptDistance[];
+  readonly ranges?: Ranges;
+}
+
+/** What the drawings of a class need of somebody. */
+export const toMember = (
+  person: PersonRow,
+  evidence: Evidence,
+  { school, day }: Pick<CaseContext, 'school' | 'day'>,
+): ClassMember => ({
+  id: memberId(person),
+  name: person.name,
+  body: person.body,
+  kept: person.kept,
+  ranges: measuredRanges(evidence, school, day),
+});
+
+export interface ClassView {
+  readonly course: Pick<CourseRow, 'id' | 'name'>;
+  readonly courses: readonly { readonly id: number; readonly name: string }[];
+  readonly meeting: ComingMeeting;
+  readonly wishes: WishesFile;
+  readonly prepared: PreparedClass;
+  readonly members: readonly ClassMember[];
+  /** The plan that was kept for this evening. */
+  readonly kept: PlanFile | null;
+  readonly revision: number;
+  readonly school: {
+    readonly origin: ProfileId;
+    readonly settings: ProfileSettings;
+    readonly label: string;
+  };
+  readonly profile: string;
+  readonly profiles: readonly ProfileChoice[];
+  readonly settings: Settings;
+  readonly isRoomGuessed: boolean;
+  readonly today: Day;
+}
+
+/** What is usual for an evening before the teacher says otherwise. */
+export function usualWishes(
+  school: School,
+  meeting: Pick<ComingMeeting, 'minutes' | 'stage'>,
+  family: LadderId | null,
+): WishesFile {
+  return wishesFile.parse({
+    minutes: meeting.minutes,
+    families: [family ?? getStageIn(school, meeting.stage).spec.family],
+  });
+}
+
+interface Evening {
+  readonly course: CourseRow;
+  readonly school: School;
+  readonly meeting: ComingMeeting;
+  readonly family: LadderId | null;
+}
+
+export function findEvening(db: Db, courseId: number | null, day: Day): Evening | null {
+  const course = courseId === null ? findNextCourse(db, day) : findCourse(db, courseId);
+  if (course === null) return null;
+  const school = readSchool(db, course.profile);
+  const meeting = findComing(db, course, school, day);
+  const family =
+    listMeetings(db, course.id).find(({ date }) => date === meeting.date)?.family ?? null;
+  return { course, school, meeting, family };
+}
+
+/** The course's own school, or another one for this evening alone. */
+export const schoolFor = (db: Db, course: CourseRow, { profile }: WishesFile): School =>
+  readSchool(db, profile ?? course.profile);
+
+interface CourseAsked {
+  readonly course: CourseRow;
+  readonly school: School;
+  readonly day: Day;
+  /** Absent: everybody who is enrolled. */
+  readonly people?: readonly PersonRow[];
+}
+
+/** Everybody of a course judged for an evening and counted: the slow half of composing. */
+export function prepareCourse(
+  db: Db,
+  { course, school, day, people = listCoursePeople(db, course.id) }: CourseAsked,
+  wishes: WishesFile,
+): PreparedClass {
+  const pieces = listPieces(db, course.id);
+  const evidence = readEvidence(
+    db,
+    people.map(({ id }) => id),
+  );
+  return prepareClass({
+    ...toWishes(wishes),
+    families: wishes.families,
+    room: findRoom(db, course.id).room,
+    pieces,
+    school,
+    people: people.map((person) => ({
+      id: memberId(person),
+      body: person.body,
+      kept: person.kept,
+      opened: makeCase(person, evidence.get(person.id) ?? {}, { school, day, pieces }),
+    })),
+  });
+}
+
+/** Wishes and plan of an evening as they were kept; what no longer fits the format is left aside. */
+export function readKept(db: Db, courseId: number, day: Day) {
+  const row = findPlan(db, courseId, day);
+  const wishes = wishesFile.safeParse(row?.wishes);
+  const plan = composeOutput.safeParse(row?.plan);
+  return {
+    wishes: wishes.success ? wishes.data : null,
+    plan: plan.success ? plan.data : null,
+    revision: row?.revision ?? 0,
+  };
+}
+
+/** The coming class of a course with everything the Plan screen needs; `null` without a course. */
+export function readClass(courseId: number | null): ClassView | null {
+  const db = database();
+  const day = today();
+  const evening = findEvening(db, courseId, day);
+  if (evening === null) return null;
+  const { course, meeting, family } = evening;
+  const kept = readKept(db, course.id, meeting.date);
+  const wishes = kept.wishes ?? usualWishes(evening.school, meeting, family);
+  const school = schoolFor(db, course, wishes);
+  const people = listCoursePeople(db, course.id);
+  const evidence = readEvidence(
+    db,
+    people.map(({ id }) => id),
+  );
+  return {
+    course: { id: course.id, name: course.name },
+    courses: listCourses(db).map(({ id, name }) => ({ id, name })),
+    meeting,
+    wishes,
+    prepared: prepareCourse(db, { course, school, day }, wishes),
+    members: people.map((person) =>
+      toMember(person, evidence.get(person.id) ?? {}, { school, day }),
+    ),
+    kept: kept.plan,
+    revision: kept.revision,
+    school: {
+      origin: school.profile.origin,
+      settings: school.settings,
+      label: school.profile.label,
+    },
+    profile: wishes.profile ?? course.profile,
+    profiles: listProfileChoices(db),
+    settings: getSettings(db),
+    isRoomGuessed: findRoom(db, course.id).isGuessed,
+    today: day,
+  };
+}
+
+/**
+ * The plan that stands for an evening: the kept one where everybody in it is still there, else the
+ * quick one, worked out on the spot.
+ */
+export function findStandingPlan(view: Pick<ClassView, 'kept' | 'prepared' | 'wishes'>): PlanFile {
+  const ids = new Set(view.prepared.people.map(({ id }) => id));
+  const isWhole =
+    view.kept !== null &&
+    view.kept.rounds.every(({ people }) => people.every(({ id }) => ids.has(id))) &&
+    [...ids].every(
+      (id) =>
+        view.kept!.wishes.absent.includes(id) ||
+        view.kept!.rounds.every(({ people }) => people.some((one) => one.id === id)),
+    ) &&
+    // A kept plan counts only while everything in it is still open to who does it.
+    view.kept.rounds.every(({ people }) =>
+      people.every((one) => isPlacementOpen(view.prepared, one)),
+    );
+  if (view.kept !== null && isWhole) return view.kept;
+  const wishes = toWishes(view.wishes);
+  const plan = composeClass(null, view.prepared, wishes, { ...usualSolve, seed: wishes.seed });
+  return toPlanFile(plan, view.prepared, wishes, { binding: [], relief: null });
+}
+
+const isShippedStage = (stage: string | undefined) => stageIds.some((id) => id === stage);
+
+/** The class as a file that any copy of the program can compose; it holds health notes. */
+export function exportClass(courseId: number): ClassFile | null {
+  const db = database();
+  const day = today();
+  const evening = findEvening(db, courseId, day);
+  if (evening === null) return null;
+  const { course, meeting, family } = evening;
+  const kept = readKept(db, course.id, meeting.date);
+  const { profile: other, ...wishes } = kept.wishes ?? usualWishes(evening.school, meeting, family);
+  const school = readSchool(db, other ?? course.profile);
+  const people = listCoursePeople(db, course.id);
+  const pieces = listPieces(db, course.id);
+  const evidence = readEvidence(
+    db,
+    people.map(({ id }) => id),
+  );
+  const { profile } = school;
+  return {
+    format: 'levitar-class',
+    version: 1,
+    asOf: day,
+    profile:
+      profile.key === profile.origin
+        ? profile.origin
+        : { origin: profile.origin, changes: profile.changes },
+    ...wishes,
+    room: findRoom(db, course.id).room,
+    pieces,
+    people: people.map((person) => {
+      const opened = makeCase(person, evidence.get(person.id) ?? {}, { school, day, pieces });
+      return {
+        id: memberId(person),
+        body: person.body,
+        consent: person.consent,
+        // Stages and checks of a teacher's own are not in the file: nobody else would know them.
+        present: Object.fromEntries(
+          Object.entries(opened.present).filter(([, stage]) => isShippedStage(stage)),
+        ),
+        equipment: [...opened.equipment],
+        cautions: [...opened.care.reports],
+        otherWords: [...opened.care.otherWords],
+        clearances: person.clearances.map(({ id: _, ...note }) => note),
+        signs: person.signs.map(({ sign, date }) => ({ sign, date })),
+        pains: person.pains,
+        ...(opened.care.painClearedOn ? { painClearedOn: opened.care.painClearedOn } : {}),
+        records: Object.entries(opened.evidence)
+          .filter(([check]) => isShippedCheck(check))
+          .flatMap(([check, records]) => (records ?? []).map((record) => ({ check, ...record }))),
+      };
+    }),
+  } as ClassFile;
+}

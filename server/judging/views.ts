@@ -1,0 +1,217 @@
+/** What the opening screens and the bench read. */
+import type { BodyInput } from '@/core/body/body';
+import type { PieceCount } from '@/core/catalog/pieces';
+import type { ProfileId, ProfileSettings } from '@/core/catalog/profiles';
+import { measuredRanges } from '@/core/readiness/ranges';
+import type { KeptDistance } from '@/core/setups/kept';
+import type { Ranges } from '@/core/setups/setup';
+import { getStageIn, type School } from '@/core/catalog/school';
+import type { StageKey } from '@/core/catalog/stage';
+import { comingMeeting } from '@/core/units/course';
+import { daysBetween, type Day } from '@/core/units/day';
+import {
+  findFirstCourse,
+  getSettings,
+  listCourses,
+  listMeetings,
+  type CourseRow,
+  type Settings,
+} from '@/db/courses';
+import { listPieces } from '@/db/cupboards';
+import type { Db } from '@/db/open';
+import { findPerson, listCoursePeople, listPeople } from '@/db/people';
+import { listRecords, readEvidence, type StoredRecord } from '@/db/records';
+import { listSetups, type SavedSetup } from '@/db/setups';
+import { today } from '../clock';
+import { database } from '../database';
+import { judgePerson, type Judgement } from './judgement';
+import { readSchool } from './schools';
+
+export type { SavedSetup, StoredRecord };
+
+/** The evening a course is about to have. */
+export interface ComingMeeting {
+  readonly date: Day;
+  /** 1 for the first week. */
+  readonly week: number;
+  readonly startsAt: string;
+  readonly minutes: number;
+  readonly room: string;
+  /** The stage everyone is judged for. */
+  readonly stage: StageKey;
+}
+
+/** The next planned meeting on or after a day; the weekly rhythm where none is planned. */
+export function findComing(db: Db, course: CourseRow, school: School, day: Day): ComingMeeting {
+  const planned = listMeetings(db, course.id);
+  const index = planned.findIndex(({ date }) => date >= day);
+  const next = planned[index];
+  const stageOf = (peak: string | null | undefined) =>
+    peak && school.stages.has(peak)
+      ? peak
+      : school.stages.has(course.stage)
+        ? course.stage
+        : 'FS10';
+  if (next === undefined) {
+    const { startsAt, minutes, place } = course;
+    const rhythm = comingMeeting(course.startsOn, day);
+    return { ...rhythm, startsAt, minutes, room: place, stage: stageOf(null) };
+  }
+  return {
+    date: next.date,
+    week: index + 1,
+    startsAt: next.startsAt,
+    minutes: next.minutes,
+    room: next.room === '' ? course.place : next.room,
+    stage: stageOf(next.peak),
+  };
+}
+
+export interface CourseView {
+  readonly course: CourseRow;
+  readonly meeting: ComingMeeting;
+  readonly school: School;
+  readonly stageLabel: string;
+  readonly settings: Settings;
+  readonly today: Day;
+  readonly people: readonly Judgement[];
+}
+
+export function readSettings(): Settings {
+  return getSettings(database());
+}
+
+/** The course that meets next; the first one where none is planned. */
+export function findNextCourse(db: Db, day: Day): CourseRow | null {
+  const courses = listCourses(db);
+  const dated = courses.map((course) => {
+    const next = listMeetings(db, course.id).find(({ date }) => date >= day);
+    return { course, away: next ? daysBetween(day, next.date) : Infinity };
+  });
+  dated.sort((a, b) => a.away - b.away);
+  return dated[0]?.course ?? null;
+}
+
+/** The course with everyone judged for the evening's stage; `null` before there is a course. */
+export function readCourse(): CourseView | null {
+  const db = database();
+  const day = today();
+  const course = findNextCourse(db, day);
+  if (course === null) return null;
+  const school = readSchool(db, course.profile);
+  const meeting = findComing(db, course, school, day);
+  const pieces = listPieces(db, course.id);
+  const people = listCoursePeople(db, course.id);
+  const ids = people.map(({ id }) => id);
+  const evidence = readEvidence(db, ids);
+  return {
+    course,
+    meeting,
+    school,
+    stageLabel: getStageIn(school, meeting.stage).spec.label,
+    settings: getSettings(db),
+    today: day,
+    people: people.map((person) =>
+      judgePerson(person, evidence.get(person.id) ?? {}, {
+        school,
+        stage: meeting.stage,
+        pieces,
+        day,
+      }),
+    ),
+  };
+}
+
+export interface PersonView extends Judgement {
+  /** The course the person is judged with: their own next one, or any. */
+  readonly course: CourseRow | null;
+  /** The evening judged for; today for who is in no course. */
+  readonly date: Day;
+  readonly stage: StageKey;
+  readonly school: School;
+  readonly records: readonly StoredRecord[];
+  readonly setups: readonly SavedSetup[];
+  readonly settings: Settings;
+  readonly today: Day;
+}
+
+/** One person judged for their course's next evening; `null` when there is no such person. */
+export function readPerson(id: number, asked?: StageKey): PersonView | null {
+  const db = database();
+  const person = findPerson(db, id);
+  if (person === null) return null;
+  const day = today();
+  const course = findCourseOf(db, id, day);
+  const school = readSchool(db, course?.profile ?? 'prop-led');
+  const coming = course === null ? null : findComing(db, course, school, day);
+  const stage = asked !== undefined && school.stages.has(asked) ? asked : (coming?.stage ?? 'FS10');
+  const setups = listSetups(db, [id]);
+  const pieces = course === null ? [] : listPieces(db, course.id);
+  const evidence = readEvidence(db, [id]).get(id) ?? {};
+  return {
+    ...judgePerson(person, evidence, { school, stage, pieces, day }),
+    course,
+    date: coming?.date ?? day,
+    stage,
+    school,
+    records: listRecords(db, [id]),
+    setups,
+    settings: getSettings(db),
+    today: day,
+  };
+}
+
+/** The course of a person that meets next; the studio's next one for who is in none. */
+export function findCourseOf(db: Db, personId: number, day: Day): CourseRow | null {
+  const own = listCourses(db).filter((course) =>
+    listCoursePeople(db, course.id).some(({ id }) => id === personId),
+  );
+  if (own.length === 0) return findNextCourse(db, day);
+  const away = (course: CourseRow) =>
+    listMeetings(db, course.id).find(({ date }) => date >= day)?.date ?? '9999-12-31';
+  return own.sort((a, b) => (away(a) < away(b) ? -1 : 1))[0];
+}
+
+export interface BenchPerson {
+  readonly id: number;
+  readonly name: string;
+  readonly body: BodyInput;
+  readonly setups: readonly SavedSetup[];
+  readonly kept: readonly KeptDistance[];
+  readonly ranges: Ranges;
+}
+
+export interface BenchView {
+  readonly people: readonly BenchPerson[];
+  readonly settings: Settings;
+  readonly pieces: readonly PieceCount[];
+  readonly profile: ProfileId;
+  readonly profileSettings: ProfileSettings;
+}
+
+/** Bodies, cupboard and saved set-ups for the bench; the computing happens in the browser. */
+export function readBench(): BenchView | null {
+  const db = database();
+  const course = findNextCourse(db, today()) ?? findFirstCourse(db);
+  const enrolled = course === null ? [] : listCoursePeople(db, course.id);
+  const people = enrolled.length > 0 ? enrolled : listPeople(db);
+  if (people.length === 0) return null;
+  const ids = people.map(({ id }) => id);
+  const setups = listSetups(db, ids);
+  const evidence = readEvidence(db, ids);
+  const school = readSchool(db, course?.profile ?? 'prop-led');
+  return {
+    people: people.map(({ id, name, body, kept }) => ({
+      id,
+      name,
+      body,
+      kept,
+      ranges: measuredRanges(evidence.get(id) ?? {}, school, today()),
+      setups: setups.filter(({ personId }) => personId === id),
+    })),
+    settings: getSettings(db),
+    pieces: course === null ? [] : listPieces(db, course.id),
+    profile: school.profile.origin,
+    profileSettings: school.settings,
+  };
+}

@@ -1,0 +1,109 @@
+/** After a class: review, practice at home, the weeks. */
+import ICAL from 'ical.js';
+import type { FloorAct } from '@/core/running/tap';
+import { seedDemo } from '@/demo/course';
+import { listPeople } from '@/db/people';
+import { database } from '../database';
+import { readHome, writeHomeCalendar, writeHomeText } from '@/features/home/read';
+import { readCourseRecord, recordCsv, recordKinds } from '@/features/record/read';
+import { keepReview, readReview, reopenReview } from '@/features/review/review';
+import { must, withThrowawayStudio } from '@/features/testing/studio';
+import { begin, hold, send, tapsOf } from '@/features/testing/floor';
+
+withThrowawayStudio();
+
+describe('afterwards', () => {
+  it('goes through the evening person by person, agreed or not, and can be taken up again', () => {
+    const { uid, people } = begin(seedDemo);
+    send(uid, tapsOf([...hold([people[0]]), { kind: 'end' }]));
+    const view = readReview(uid)!;
+    const [first, second] = view.people;
+    const one = view.people.find(({ id }) => String(id) === people[0])!;
+    expect(one.seen.some((line) => /Dolphin hold: 10\.0 s/.test(line))).toBe(true);
+    const decision = { stage: first.next!.stage, decided: first.next!.kind, reason: '' };
+    must(keepReview(uid, first.id, { note: 'quiet and steady', decision }));
+    const other = second.next!.kind === 'stay' ? ('re-check' as const) : ('stay' as const);
+    const differs = { stage: second.next!.stage, decided: other, reason: '' };
+    const refused = keepReview(uid, second.id, { note: 'x', decision: differs });
+    expect(refused).toMatchObject({ ok: false, problems: { reason: expect.any(String) } });
+    expect(readReview(uid)!.people[1]).toMatchObject({ isDone: false, note: '' });
+    const now = readReview(uid)!.people[0];
+    expect(now).toMatchObject({
+      isDone: true,
+      note: 'quiet and steady',
+      decided: first.next!.kind,
+    });
+    must(reopenReview(uid, first.id));
+    expect(readReview(uid)!.people[0].isDone).toBe(false);
+    expect(keepReview(uid, 9999, { note: '', decision: null }).ok).toBe(false);
+    expect(readReview('nothing')).toBeNull();
+  });
+
+  it('says what was seen several times once, and a stop with its word as one stop', () => {
+    const { uid, people } = begin(seedDemo);
+    const [person] = people;
+    const kick: FloorAct = {
+      kind: 'try',
+      person,
+      what: 'kick',
+      stage: 'FS10',
+      base: 'forearms',
+      round: 1,
+      leg: 'left',
+      reached: false,
+      blocksKept: true,
+      landing: null,
+      isAssisted: false,
+    };
+    const halt: FloorAct = { kind: 'halt', person };
+    send(uid, [
+      ...tapsOf([kick, kick, kick, halt, { kind: 'sore', person, place: 'wrist' }]),
+      // Ten minutes later, again.
+      ...tapsOf([halt]).map((tap) => ({
+        ...tap,
+        at: { ...tap.at, monoMs: tap.at.monoMs + 600_000, wallMs: tap.at.wallMs + 600_000 },
+      })),
+    ]);
+    const { seen } = readReview(uid)!.people.find(({ id }) => String(id) === person)!;
+    expect(seen).toEqual([
+      'Blocks kept in the kick: yes, 3 times',
+      '3 tries, 0 reached the wall',
+      'stopped, 2 times',
+    ]);
+  });
+
+  it('sends a practice home as text and as a calendar that a strict reader opens', () => {
+    begin(seedDemo);
+    for (const { id } of listPeople(database())) {
+      const view = readHome(id)!;
+      const text = writeHomeText(view);
+      expect(text).toContain('No medical advice');
+      for (const { label } of view.practice.items) expect(text).toContain(label);
+      const calendar = new ICAL.Component(ICAL.parse(writeHomeCalendar(view)));
+      const events = calendar.getAllSubcomponents('vevent');
+      // Also when the next evening is tomorrow: there is something for the days around it.
+      expect(events.length).toBeGreaterThan(1);
+      for (const event of events) {
+        const read = new ICAL.Event(event);
+        expect(view.evenings).not.toContain(read.startDate.toString());
+        expect(read.summary).toBe('Practice');
+        expect(read.startDate.isDate).toBe(true);
+        expect(read.uid).toMatch(/@levitar$/);
+      }
+    }
+    expect(readHome(9999)).toBeNull();
+  });
+
+  it('looks back over the weeks, every chart with its figures', () => {
+    begin(seedDemo);
+    const record = readCourseRecord(1, undefined)!;
+    expect(record.weeks.length).toBeGreaterThan(2);
+    expect(record.weeks.every(({ came, of }) => came <= of)).toBe(true);
+    expect(record.weeks.some(({ tries }) => tries > 0)).toBe(true);
+    const moved = record.flow.links.filter(({ from, to }) => from !== to);
+    expect(moved.length).toBeGreaterThan(2);
+    for (const kind of recordKinds) expect(typeof recordCsv(record, kind)).toBe('string');
+    expect(recordCsv(record, 'weeks').split('\r\n')).toHaveLength(record.weeks.length + 1);
+    expect(readCourseRecord(1, 'handstand')!.family).toBe('handstand');
+  });
+});

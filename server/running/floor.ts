@@ -1,0 +1,261 @@
+/** The class on the floor: begun from its plan, its taps taken in, its record written. */
+import { z } from 'zod';
+import type { CheckKey } from '@/core/catalog/checks';
+import { toRecords, secondsUpsideDown, toPains, toSigns } from '@/core/running/records';
+import { awayFrom } from '@/core/running/follow';
+import { replay } from '@/core/running/replay';
+import { hideChecks, mayTap, tapForAssistant, type FloorRole } from '@/core/running/roles';
+import { nothingTap, queueRule, takeIn } from '@/core/running/queue';
+import { aboutPeople, tap as tapShape, type Tap } from '@/core/running/tap';
+import { getSettings, listMeetings, addMeeting, saveAttendance } from '@/db/courses';
+import {
+  addFloorClass,
+  addTaps,
+  findFloorClass,
+  findFloorClassOn,
+  findTap,
+  listTaps,
+  newestSeq,
+  saveClassResult,
+  saveEnded,
+  type FloorClassRow,
+} from '@/db/floor';
+import { findTapDevice, saveTapDevice } from '@/db/devices';
+import type { Db } from '@/db/open';
+import { listPeopleById } from '@/db/people';
+import { findStandingPlan, readClass } from '../judging/classViews';
+import { nowMs } from '../clock';
+import { database } from '../database';
+import { makeBundle, type FloorBundle } from './floorBundle';
+import { done, refuse, type Outcome, type Problems } from '../result';
+import { aCourse, work } from '../useCase';
+import { readCatalog } from '../judging/schools';
+
+const goneClass = { form: 'This class is no longer here.' };
+
+/** Begins today's class of a course, or finds the one that was begun. @returns its address */
+export const beginClass = work(
+  [aCourse],
+  ({ db, today, nowMs: startedMs }, { id }): Outcome<string> => {
+    const begun = findFloorClassOn(db, id, today);
+    if (begun !== null) return done(begun.uid);
+    const view = readClass(id);
+    if (view === null) return refuse({ form: aCourse.gone });
+    if (view.members.length === 0) {
+      return refuse({ form: 'Nobody is enrolled yet: add people to the course first.' });
+    }
+    const plan = findStandingPlan(view);
+    return db.transaction((tx) => {
+      // Two windows may begin at once: the first one counts.
+      const twin = findFloorClassOn(tx, id, today);
+      if (twin !== null) return done(twin.uid);
+      const bundle = makeBundle(tx, view, plan);
+      const row = addFloorClass(tx, { courseId: id, day: today, startedMs, bundle });
+      return done(row.uid);
+    });
+  },
+);
+
+export const bundleOf = (row: FloorClassRow): FloorBundle => ({
+  // Classes that were begun before people could be let in have no number.
+  ...{ revision: 0 },
+  ...(row.bundle as FloorBundle),
+  uid: row.uid,
+  startedMs: row.startedMs,
+});
+
+export function findClass(uid: unknown): FloorClassRow | null {
+  const which = z.string().min(1).max(80).safeParse(uid);
+  return which.success ? findFloorClass(database(), which.data) : null;
+}
+
+const deliveryShape = z.strictObject({
+  /** No point in it: a tap's name is the device's, a point and a number. */
+  device: z.string().regex(/^[\w-]{1,40}$/),
+  /** Newest tap of the others that this device has. */
+  after: z.int().min(0),
+  taps: z.array(z.unknown()).max(queueRule.most),
+  /** The device begins from nothing: it gets its own taps back as well. */
+  fromStart: z.boolean().default(false),
+});
+
+export interface Delivered {
+  /** Newest tap of this device that is kept. */
+  readonly upTo: number;
+  readonly after: number;
+  /** Taps of the other devices since. */
+  readonly taps: readonly Tap[];
+  readonly serverMs: number;
+  /** Taps that could not be read, or were not this role's to make: kept as nothing. */
+  readonly refused: number;
+  /** Of what the class goes by: a device with an older one asks for it anew. */
+  readonly revision: number;
+  /** Another one than before: a copy was taken back, and both sides agree anew on their numbers. */
+  readonly era: string;
+}
+
+const nameShape = z.looseObject({ seq: z.int().min(1) });
+
+/** Who delivers, and what they may say and see. */
+export interface Tapper {
+  readonly maySay: FloorRole;
+  /** At a locked desk no more than an assistant sees. */
+  readonly maySee: FloorRole;
+  /** The device that was let in; `null`: the desk. */
+  readonly deviceId: number | null;
+}
+
+export type Taken =
+  | { readonly ok: true; readonly value: Delivered }
+  | {
+      readonly ok: false;
+      readonly reason: 'unreadable' | 'gone' | 'not-yours';
+      readonly problems: Problems;
+    }
+  /** The row of this device ends elsewhere: it goes on from there. */
+  | {
+      readonly ok: false;
+      readonly reason: 'apart';
+      readonly problems: Problems;
+      readonly upTo: number;
+      readonly differs: readonly number[];
+      readonly era: string;
+    };
+
+const notTaken = (reason: 'unreadable' | 'gone' | 'not-yours', form: string): Taken => ({
+  ok: false,
+  reason,
+  problems: { form },
+});
+
+/** Binds the name a browser taps under to the session that used it first; false: it is another's. */
+function isOwnName(db: Db, name: string, { maySay, deviceId }: Tapper): boolean {
+  const bound = findTapDevice(db, name);
+  if (bound === null) {
+    saveTapDevice(db, { name, deviceId, role: maySay });
+    return true;
+  }
+  // Also once that session is over: names are no secret among the devices of a class. A browser
+  // that was let in anew is told, and goes on under a new one.
+  return bound.deviceId === deviceId && bound.role === maySay;
+}
+
+/**
+ * Takes in what a device sends, in order and once, and answers with what the others tapped. The
+ * record is written in the same transaction: what was answered is kept.
+ */
+export function takeTaps(uid: unknown, input: unknown, tapper: Tapper): Taken {
+  const parsed = deliveryShape.safeParse(input);
+  if (!parsed.success) return notTaken('unreadable', 'This delivery cannot be read.');
+  const { device, after, taps, fromStart } = parsed.data;
+  const { maySay, maySee } = tapper;
+  return database().transaction((tx): Taken => {
+    const row = typeof uid === 'string' ? findFloorClass(tx, uid) : null;
+    if (row === null) return notTaken('gone', goneClass.form);
+    if (!isOwnName(tx, device, tapper)) {
+      return notTaken('not-yours', 'Another device taps under this name.');
+    }
+    const { members, checks, revision } = bundleOf(row);
+    const { era } = getSettings(tx);
+    const hide = hideChecks(checks);
+    const known = new Set(members.map((member) => member.id));
+    let refused = 0;
+    const read = taps.flatMap((one): Tap[] => {
+      const found = tapShape.safeParse(one);
+      const kept = found.success ? aboutPeople(found.data, known) : null;
+      if (kept !== null && kept.device === device && mayTap(maySay, kept)) return [kept];
+      const name = nameShape.safeParse(one);
+      refused += 1;
+      return name.success ? [nothingTap(device, name.data.seq)] : [];
+    });
+    const taken = takeIn(newestSeq(tx, row.id, device), read, (seq) =>
+      findTap(tx, row.id, device, seq),
+    );
+    if (taken.kind === 'apart') {
+      const { upTo, differs } = taken;
+      const problems = { form: 'The numbers of this device end elsewhere.' };
+      return { ok: false, reason: 'apart', problems, upTo, differs, era };
+    }
+    addTaps(tx, row.id, taken.fresh);
+    if (taken.fresh.some(({ act }) => act.kind !== 'anchor')) writeResult(tx, row);
+    const others = listTaps(tx, row.id, after);
+    const value: Delivered = {
+      upTo: taken.upTo,
+      after: others.at(-1)?.id ?? after,
+      taps: others
+        .filter(({ tap }) => tap.device !== device || fromStart)
+        .flatMap(({ tap }) =>
+          maySee === 'teacher' || tap.device === device
+            ? [tap]
+            : (tapForAssistant(tap, hide) ?? []),
+        ),
+      serverMs: nowMs(),
+      refused,
+      revision,
+      era,
+    };
+    return { ok: true, value };
+  });
+}
+
+/** Reads the whole class again and writes what changed in the record of its people. */
+export function writeResult(db: Db, row: FloorClassRow): void {
+  const taps = listTaps(db, row.id).map(({ tap }) => tap);
+  const state = replay(taps);
+  const { members, plan } = bundleOf(row);
+  const ids = members.map((member) => Number(member.id)).filter(Number.isInteger);
+  const here = new Set(listPeopleById(db, ids).map((person) => person.id));
+  const withId = <T extends { readonly person: string }>(list: readonly T[]) =>
+    list
+      .map((one) => ({ ...one, personId: Number(one.person) }))
+      .filter(({ personId }) => here.has(personId));
+  const checks: Parameters<typeof toRecords>[1] = readCatalog(db).checks;
+  saveClassResult(db, row.id, {
+    date: row.day,
+    records: withId(toRecords(state, checks)).filter(({ check, value }) =>
+      isPossible(checks, check, value),
+    ),
+    tries: withId(state.tries),
+    signs: withId(toSigns(state)),
+    pains: withId(toPains(state)),
+    upside: [...secondsUpsideDown(state, checks)]
+      .map(([person, seconds]) => ({ personId: Number(person), seconds }))
+      .filter(({ personId }) => here.has(personId)),
+  });
+  saveEnded(db, row.id, state.endedMs === null ? null : Math.round(state.endedMs));
+  if (state.endedMs !== null) writeAttendance(db, row, [...here], awayFrom(state, plan));
+}
+
+function isPossible(
+  checks: Parameters<typeof toRecords>[1],
+  check: CheckKey,
+  value: number,
+): boolean {
+  const spec = checks[check];
+  return spec !== undefined && Number.isFinite(value) && value >= 0 && value <= spec.most;
+}
+
+/** Who came: everybody who was not away. The evening is added where none was planned. */
+function writeAttendance(
+  db: Db,
+  row: FloorClassRow,
+  people: readonly number[],
+  away: ReadonlySet<string>,
+): void {
+  const { meeting, plan } = bundleOf(row);
+  const planned = listMeetings(db, row.courseId).find(({ date }) => date === row.day);
+  const meetingId =
+    planned?.id ??
+    addMeeting(db, {
+      courseId: row.courseId,
+      date: row.day,
+      startsAt: meeting.startsAt,
+      minutes: meeting.minutes,
+      room: meeting.room,
+      family: plan.families[0] ?? null,
+      peak: null,
+    });
+  for (const person of people) {
+    saveAttendance(db, meetingId, person, { came: !away.has(String(person)) });
+  }
+}

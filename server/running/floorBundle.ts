@@ -1,0 +1,184 @@
+/** What a class begins with: everything the floor needs while there is no server to ask. */
+import type { BodyInput } from '@/core/body/body';
+import type { CheckKey, FaultId } from '@/core/catalog/checks';
+import { faultIds, faultTable, getCheck, getFault, isShippedCheck } from '@/core/catalog/checks';
+import type { LadderId } from '@/core/catalog/stage';
+import type { PlanFile } from '@/core/files/planFile';
+import type { PreparedClass, PreparedPerson } from '@/core/compose/prepared';
+import type { School } from '@/core/catalog/school';
+import {
+  hideChecks,
+  isPrivateCheck,
+  planForAssistant,
+  preparedForAssistant,
+  type FloorRole,
+} from '@/core/running/roles';
+import type { Consent } from '@/core/ladder/case';
+import type { LengthUnits } from '@/core/units/length';
+import type { Db } from '@/db/open';
+import { listCoursePeople } from '@/db/people';
+import type { ClassView } from '../judging/classViews';
+import { readSchool } from '../judging/schools';
+
+export interface FloorMember {
+  readonly id: string;
+  readonly name: string;
+  readonly body: BodyInput;
+  /** Hands-on help. */
+  readonly consent: Consent;
+}
+
+/** A check as the floor records it. */
+export interface FloorCheck {
+  readonly check: CheckKey;
+  readonly label: string;
+  readonly kind: string;
+  readonly unit?: string;
+  readonly bar: number;
+  readonly most: number;
+  readonly hasSides: boolean;
+  readonly byBase: boolean;
+  readonly timedTogether: boolean;
+  readonly voidedBy: readonly FaultId[];
+  /** The teacher's alone. */
+  readonly isPrivate?: true;
+  /** Offered first where none is planned. */
+  readonly isUsualHold?: true;
+  readonly levels?: readonly string[];
+}
+
+export interface FloorBundle {
+  readonly uid: string;
+  /** Rises with every change to who is in the class and what is open to them. */
+  readonly revision: number;
+  readonly startedMs: number;
+  readonly course: { readonly id: number; readonly name: string };
+  readonly meeting: ClassView['meeting'];
+  readonly plan: PlanFile;
+  readonly prepared: PreparedClass;
+  readonly members: readonly FloorMember[];
+  readonly school: ClassView['school'];
+  readonly units: LengthUnits;
+  readonly breathSeconds: number;
+  readonly checks: readonly FloorCheck[];
+  /** The ladder of every stage that is in the plan's options. */
+  readonly stages: Readonly<Record<string, { readonly family: LadderId; readonly label: string }>>;
+  /** How each drill is said. */
+  readonly drills: Readonly<Record<string, { readonly how: string; readonly dose: string }>>;
+  readonly faults: Readonly<Record<string, string>>;
+}
+
+/** Ladder and name of every stage that is open to somebody. */
+export function stagesOf(
+  school: School,
+  people: readonly Pick<PreparedPerson, 'options' | 'fallbacks'>[],
+): FloorBundle['stages'] {
+  const options = people.flatMap((person) => [...person.options, ...person.fallbacks]);
+  return Object.fromEntries(
+    options.flatMap(({ stage }) => {
+      const found = stage === undefined ? undefined : school.stages.get(stage);
+      if (stage === undefined || found === undefined) return [];
+      return [[stage, { family: found.spec.family, label: found.spec.label }]];
+    }),
+  );
+}
+
+export function makeBundle(db: Db, view: ClassView, plan: PlanFile): FloorBundle {
+  const school = readSchool(db, view.profile);
+  const consent = new Map(
+    listCoursePeople(db, view.course.id).map((person) => [String(person.id), person.consent]),
+  );
+  return {
+    uid: '',
+    revision: 0,
+    startedMs: 0,
+    course: view.course,
+    meeting: view.meeting,
+    plan,
+    prepared: view.prepared,
+    members: view.members.map((member) => ({
+      ...member,
+      consent: consent.get(member.id) ?? 'ask',
+    })),
+    school: view.school,
+    units: view.settings.units,
+    breathSeconds: view.settings.breathSeconds,
+    checks: [...school.checks].map(([check, { spec, bar }]): FloorCheck => ({
+      check,
+      label: spec.label,
+      kind: spec.scoring.kind,
+      ...('unit' in spec.scoring ? { unit: spec.scoring.unit } : {}),
+      bar,
+      most: spec.most,
+      hasSides: spec.hasSides === true,
+      byBase: spec.byBase === true,
+      timedTogether: spec.timedTogether === true,
+      voidedBy: spec.voidedBy,
+      ...(spec.isPrivate ? { isPrivate: true as const } : {}),
+      ...(isShippedCheck(check) && getCheck(check).isUsualHold
+        ? { isUsualHold: true as const }
+        : {}),
+      ...(spec.levels === undefined ? {} : { levels: spec.levels }),
+    })),
+    stages: stagesOf(school, view.prepared.people),
+    drills: Object.fromEntries(
+      plan.timeline.flatMap(({ drill }) => {
+        const spec = drill === undefined ? undefined : school.catalog.drills[drill];
+        return spec === undefined ? [] : [[drill, { how: spec.how, dose: spec.dose }]];
+      }),
+    ),
+    faults: Object.fromEntries(faultIds.map((id) => [id, faultTable[id].label])),
+  };
+}
+
+/** What a role is sent. Every field is let out to an assistant by name. */
+export function bundleFor(role: FloorRole, bundle: FloorBundle): FloorBundle {
+  if (role === 'teacher') return bundle;
+  const { course, meeting, school } = bundle;
+  const hide = hideChecks(bundle.checks);
+  return {
+    uid: bundle.uid,
+    revision: bundle.revision,
+    startedMs: bundle.startedMs,
+    course: { id: course.id, name: course.name },
+    meeting,
+    plan: planForAssistant(bundle.plan, hide),
+    prepared: preparedForAssistant(bundle.prepared, hide),
+    members: bundle.members.map(({ id, name, body, consent }) => ({
+      id,
+      name,
+      body: {
+        heightM: body.heightM,
+        ...(body.lengths === undefined ? {} : { lengths: body.lengths }),
+      },
+      consent,
+    })),
+    school: { origin: school.origin, settings: school.settings, label: school.label },
+    units: bundle.units,
+    breathSeconds: bundle.breathSeconds,
+    checks: bundle.checks
+      .filter((one) => !isPrivateCheck(one))
+      .map((one): FloorCheck => ({
+        check: one.check,
+        label: one.label,
+        kind: one.kind,
+        ...(one.unit === undefined ? {} : { unit: one.unit }),
+        bar: one.bar,
+        most: one.most,
+        hasSides: one.hasSides,
+        byBase: one.byBase,
+        timedTogether: one.timedTogether,
+        voidedBy: one.voidedBy.filter((fault) => !getFault(fault).isPrivate),
+        ...(one.isUsualHold === undefined ? {} : { isUsualHold: one.isUsualHold }),
+        ...(one.levels === undefined ? {} : { levels: one.levels }),
+      })),
+    stages: bundle.stages,
+    drills: bundle.drills,
+    faults: Object.fromEntries(
+      faultIds.flatMap((fault) => {
+        const words = bundle.faults[fault];
+        return getFault(fault).isPrivate || words === undefined ? [] : [[fault, words]];
+      }),
+    ),
+  };
+}

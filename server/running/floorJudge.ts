@@ -1,0 +1,72 @@
+/** People of a class that is running, judged anew when something about them changes meanwhile. */
+import { putPerson } from '@/core/compose/prepared';
+import { findCourse } from '@/db/courses';
+import { listRunningClasses, saveBundle, type FloorClassRow } from '@/db/floor';
+import type { Db } from '@/db/open';
+import { listPeopleById } from '@/db/people';
+import { readEvidence } from '@/db/records';
+import { prepareCourse, toMember } from '../judging/classViews';
+import { today } from '../clock';
+import { bundleOf } from './floor';
+import { stagesOf, type FloorMember } from './floorBundle';
+import { readSchool } from '../judging/schools';
+
+const hasMember = (row: FloorClassRow, person: number) =>
+  bundleOf(row).members.some(({ id }) => id === String(person));
+
+/** Is somebody in a class of today that has not ended? */
+export const isInRunningClass = (db: Db, person: number): boolean =>
+  listRunningClasses(db, today()).some((row) => hasMember(row, person));
+
+/** To be called wherever something changes that decides what somebody may do. */
+export function judgeInRunningClasses(db: Db, person: number): void {
+  for (const row of listRunningClasses(db, today())) {
+    if (hasMember(row, person)) judgeAgain(db, row, [person]);
+  }
+}
+
+/** The same for everybody: after a file that may restrict any of them. */
+export function judgeAllInRunningClasses(db: Db): void {
+  for (const row of listRunningClasses(db, today())) {
+    judgeAgain(
+      db,
+      row,
+      bundleOf(row).members.map(({ id }) => Number(id)),
+    );
+  }
+}
+
+/** Judges people as they are now and puts them into what the class goes by. */
+export function judgeAgain(db: Db, row: FloorClassRow, ids: readonly number[]): void {
+  const course = findCourse(db, row.courseId);
+  if (course === null) return;
+  let bundle = bundleOf(row);
+  const { plan, prepared, members } = bundle;
+  // Those of the class, whether or not they are still enrolled.
+  const people = listPeopleById(db, [...new Set([...members.map(({ id }) => Number(id)), ...ids])]);
+  const school = readSchool(db, prepared.profile.key);
+  const wishes = { ...plan.wishes, families: [...prepared.families] };
+  const now = prepareCourse(db, { course, school, day: row.day, people }, wishes);
+  const changed = people.filter((one) => ids.includes(one.id));
+  const evidence = readEvidence(
+    db,
+    changed.map(({ id }) => id),
+  );
+  for (const person of changed) {
+    const judged = now.people.find((one) => one.id === String(person.id))!;
+    const member: FloorMember = {
+      ...toMember(person, evidence.get(person.id) ?? {}, { school, day: row.day }),
+      consent: person.consent,
+    };
+    const isIn = bundle.members.some((one) => one.id === member.id);
+    bundle = {
+      ...bundle,
+      prepared: putPerson(bundle.prepared, judged),
+      stages: { ...bundle.stages, ...stagesOf(school, [judged]) },
+      members: isIn
+        ? bundle.members.map((one) => (one.id === member.id ? member : one))
+        : [...bundle.members, member],
+    };
+  }
+  saveBundle(db, row.id, { ...bundle, revision: bundle.revision + 1 });
+}

@@ -1,0 +1,6 @@
+import type { FloorRole } from '@/core/running/roles';
+import type { Asker } from '../network/asker';
+
+/** What a class shows: at a locked desk no more than an assistant sees. */
+export const classRole = ({ role, isLocked }: Asker): FloorRole =>
+  role === 'teacher' && !isLocked ? 'teacher' : 'assistant';
