@@ -14,14 +14,14 @@ export const chromiumArguments = [
 export default defineConfig({
   testDir: 'e2e',
   outputDir: 'test-results',
+  // A file is a row of steps on one studio; files know nothing of each other.
   fullyParallel: false,
-  workers: 1,
+  workers: 2,
   retries: 0,
   // A shared machine stalls now and then: patience, never a second try.
   timeout: 120_000,
   expect: { timeout: 25_000 },
   use: {
-    baseURL: process.env.LEVITAR_URL ?? 'http://127.0.0.1:3000',
     viewport: { width: 1280, height: 800 },
     launchOptions: {
       executablePath: process.env.LEVITAR_CHROMIUM ?? '/usr/bin/chromium',

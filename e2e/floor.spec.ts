@@ -259,8 +259,8 @@ test('ends, is reviewed person by person, and sends practice home', async ({ pag
 test('a tablet joins by a code as an assistant, and is sent nothing of anybody’s health', async ({
   page,
   browser,
+  door,
 }) => {
-  const door = process.env.LEVITAR_DOOR!;
   await openClass(page, saturday);
   await page.goto('/devices');
   await page.getByRole('button', { name: 'A code for an assistant' }).click();

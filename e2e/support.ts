@@ -1,8 +1,55 @@
+import path from 'node:path';
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test as base, type Page } from '@playwright/test';
 
-/** Every page of every test is watched: no request to another host, no error in the console. */
-export const test = base.extend<{ watched: undefined }>({
+interface Studio {
+  readonly url: string;
+  readonly doorUrl: string;
+  readonly stop: () => Promise<void>;
+}
+
+/** One studio at a time for each worker: that of the file whose turn it is. */
+interface Studios {
+  of(file: string): Promise<Studio>;
+}
+
+async function openStudio(place: number): Promise<Studio> {
+  const { startThrowaway } = (await import(path.resolve('scripts', 'server.mjs'))) as {
+    startThrowaway: (port: number, options: object) => Promise<Studio>;
+  };
+  return startThrowaway(3250 + place, {
+    doorPort: 3690 + place,
+    template: process.env.LEVITAR_TEMPLATE,
+  });
+}
+
+/**
+ * Each file of tests has the demo course to itself. Every page of every test is watched: no request
+ * to another host, no error in the console.
+ */
+export const test = base.extend<{ watched: undefined; door: string }, { studios: Studios }>({
+  studios: [
+    async ({}, provide, { parallelIndex }) => {
+      let now: { readonly file: string; readonly studio: Studio } | null = null;
+      await provide({
+        of: async (file) => {
+          if (now?.file === file) return now.studio;
+          await now?.studio.stop();
+          now = { file, studio: await openStudio(parallelIndex) };
+          return now.studio;
+        },
+      });
+      await (now as { readonly studio: Studio } | null)?.studio.stop();
+    },
+    { scope: 'worker', timeout: 120_000 },
+  ],
+  baseURL: async ({ studios }, provide, { file }) => {
+    await provide((await studios.of(file)).url);
+  },
+  /** The network door of the studio. */
+  door: async ({ studios }, provide, { file }) => {
+    await provide((await studios.of(file)).doorUrl);
+  },
   watched: [
     async ({ page, baseURL }, use, testInfo) => {
       const own = new URL(baseURL!).host;

@@ -1,29 +1,21 @@
-/** npm run test:browser [-- arguments of the runner]: browser tests on a throw-away database. */
+/** npm run test:browser [-- arguments of the runner]: each file of tests on a studio of its own. */
+import { rmSync } from 'node:fs';
 import process from 'node:process';
-import {
-  bin,
-  ensureBuild,
-  ensureChromium,
-  ensurePackages,
-  ensurePdfTools,
-  runBeside,
-} from './setup.mjs';
-import { startThrowaway } from './server.mjs';
+import { bin, ensureBuild, ensureChromium, ensurePackages, ensurePdfTools, run } from './setup.mjs';
+import { makeTemplate } from './server.mjs';
 
 ensurePackages();
 const chromium = ensureChromium();
 ensurePdfTools();
 if (!ensureBuild()) process.exit(1);
-const server = await startThrowaway(3217, { doorPort: 3660 });
+const template = await makeTemplate();
 let isGood = false;
 try {
-  // Beside: the network door is part of this process and must go on answering.
-  isGood = await runBeside(bin('playwright'), ['test', ...process.argv.slice(2)], {
+  isGood = run(bin('playwright'), ['test', ...process.argv.slice(2)], {
     LEVITAR_CHROMIUM: chromium,
-    LEVITAR_URL: server.url,
-    LEVITAR_DOOR: server.doorUrl,
+    LEVITAR_TEMPLATE: template,
   });
 } finally {
-  await server.stop();
+  rmSync(template, { recursive: true, force: true });
 }
 process.exit(isGood ? 0 : 1);

@@ -1,6 +1,6 @@
 /** Starts and stops the built application; a server that dies is started again. */
 import { spawn } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import os from 'node:os';
 import path from 'node:path';
@@ -86,11 +86,25 @@ export async function startServer({ port, host, env = {}, door = null, stdio = '
   };
 }
 
-/** The built application on a throw-away database with the demo course; `doorPort` for network mode. */
-export async function startThrowaway(port, { doorPort } = {}) {
+/** A folder with the demo course, to be copied for whoever wants one that is fresh. */
+export async function makeTemplate() {
+  const folder = mkdtempSync(path.join(os.tmpdir(), 'levitar-template-'));
+  if (!seed({ LEVITAR_DATA: folder })) throw new Error('The demo course could not be made.');
+  // One certificate for all of them.
+  await (await import('./network.mjs')).prepareDoor({ folder, port: 0, host: '127.0.0.1' });
+  return folder;
+}
+
+/**
+ * The built application on a throw-away database with the demo course; `doorPort` for network mode.
+ *
+ * @param template a folder to copy; absent: the demo course is made anew
+ */
+export async function startThrowaway(port, { doorPort, template } = {}) {
   const folder = mkdtempSync(path.join(os.tmpdir(), 'levitar-'));
   const env = { LEVITAR_DATA: folder };
-  if (!seed(env)) throw new Error('The throw-away database could not be made.');
+  if (template !== undefined) cpSync(template, folder, { recursive: true });
+  else if (!seed(env)) throw new Error('The throw-away database could not be made.');
   const host = '127.0.0.1';
   const prepared =
     doorPort === undefined

@@ -134,7 +134,7 @@ export function ensurePdfTools() {
   }
 }
 
-const sources = ['app', 'core', 'db', 'server', 'ui', 'workers', 'public'];
+const sources = ['app', 'core', 'db', 'demo', 'design', 'features', 'server', 'workers'];
 const singles = [
   'scripts/build.mjs',
   'package-lock.json',

@@ -7,7 +7,7 @@ import { findPerson, listPeople } from '@/db/people';
 import { listRecords } from '@/db/records';
 import { isRemoved, markOf } from '@/db/removal';
 import { changeCare, recordCheck } from '@/features/person/change';
-import { clearStudio, isStudioEmpty } from '@/features/tonight/clearStudio';
+import { clearStudio, isStudioEmpty } from '@/features/beginning/clearStudio';
 import { database, databaseFile } from '@/server/database';
 import { exportPerson } from '@/server/files/exportPerson';
 import { importPeople, previewImport, undoImport, type ImportRow } from './importPeople';

@@ -5,7 +5,7 @@ import { seedDemo } from '@/demo/course';
 import { listPeople } from '@/db/people';
 import { listRecords } from '@/db/records';
 import { today } from '../clock';
-import { clearStudio } from '@/features/tonight/clearStudio';
+import { clearStudio } from '@/features/beginning/clearStudio';
 import { database } from '../database';
 import { beginClass, takeTaps } from '../running/floor';
 import { deletePerson } from '@/features/people/change';

@@ -12,7 +12,7 @@ import { seedDemo } from '@/demo/course';
 import { noteSign } from '@/features/person/careChanges';
 import { changeCare, recordCheck } from '@/features/person/change';
 import { readClass } from './classViews';
-import { clearStudio } from '@/features/tonight/clearStudio';
+import { clearStudio } from '@/features/beginning/clearStudio';
 import { today } from '../clock';
 import { changeEnrolment } from '@/features/courses/change';
 import { database, databaseFile } from '../database';

@@ -4,7 +4,7 @@ import { readPersonId } from '@/server/personId';
 import { readBench } from '@/server/judging/views';
 import { BenchScreen } from '@/features/bench/BenchScreen';
 import { CautionLine, Page } from '@/design/Page';
-import { EmptyCourse } from '@/features/tonight/EmptyCourse';
+import { EmptyCourse } from '@/features/beginning/EmptyCourse';
 import { teacherPage } from '@/server/network/guarded';
 
 export const metadata: Metadata = { title: 'Bench' };

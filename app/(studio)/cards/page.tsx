@@ -4,7 +4,7 @@ import { readCourse } from '@/server/judging/views';
 import { PrintButton } from '@/design/PrintButton';
 import { SetupCard } from '@/features/card/SetupCard';
 import { Page } from '@/design/Page';
-import { EmptyCourse } from '@/features/tonight/EmptyCourse';
+import { EmptyCourse } from '@/features/beginning/EmptyCourse';
 import classes from '@/features/card/card.module.css';
 import { teacherPage } from '@/server/network/guarded';
 

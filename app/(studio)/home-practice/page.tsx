@@ -3,7 +3,7 @@ import { readHome } from '@/features/home/read';
 import { HomeBar } from '@/features/home/HomeBar';
 import { HomeSheet } from '@/features/home/HomeSheet';
 import { Page } from '@/design/Page';
-import { EmptyCourse } from '@/features/tonight/EmptyCourse';
+import { EmptyCourse } from '@/features/beginning/EmptyCourse';
 import { teacherPage } from '@/server/network/guarded';
 
 export const metadata = { title: 'Home practice' };

@@ -1,54 +1,6 @@
-import { Title } from '@mantine/core';
-import { readCourseParam } from '@/server/courseParam';
-import { readLadders } from '@/features/ladders/read';
-import { Bottlenecks } from '@/features/ladders/Bottlenecks';
-import { CoursePicker } from '@/features/ladders/CoursePicker';
-import { FiveLadders } from '@/features/ladders/FiveLadders';
-import { LinkButton } from '@/design/LinkButton';
-import { CautionLine, Page } from '@/design/Page';
-import { EmptyCourse } from '@/features/tonight/EmptyCourse';
-import classes from '@/features/ladders/ladders.module.css';
+import { LaddersPage } from '@/features/ladders/LaddersPage';
 import { teacherPage } from '@/server/network/guarded';
 
 export const metadata = { title: 'Ladders' };
-
-interface LaddersPageProps {
-  readonly searchParams: Promise<{ readonly course?: string | string[] }>;
-}
-
-async function LaddersPage({ searchParams }: LaddersPageProps) {
-  const view = readLadders(readCourseParam((await searchParams).course));
-  if (view.count === 0 && view.courses.length === 0) return <EmptyCourse />;
-  return (
-    <Page>
-      <div className={classes.head}>
-        <Title order={1} size="1.8rem">
-          Ladders
-        </Title>
-        <CoursePicker courses={view.courses} chosen={view.course?.id ?? null} />
-        <p className={classes.sub}>
-          {view.count} people · judged by {view.school.profile.label}, version{' '}
-          {view.school.profile.version}
-        </p>
-        <LinkButton href={`/profiles/${view.school.profile.key}`} variant="default" size="sm">
-          Change bars and gates
-        </LinkButton>
-      </div>
-      <FiveLadders
-        ladders={view.ladders}
-        today={view.today}
-        breathSeconds={view.settings.breathSeconds}
-      />
-      <Bottlenecks
-        bottlenecks={view.bottlenecks}
-        count={view.count}
-        school={view.school.checks}
-        today={view.today}
-        breathSeconds={view.settings.breathSeconds}
-      />
-      <CautionLine />
-    </Page>
-  );
-}
 
 export default teacherPage(LaddersPage);

@@ -2,8 +2,8 @@ import { readClass } from '@/server/judging/classViews';
 import { readCourseParam } from '@/server/courseParam';
 import { CautionLine, Page } from '@/design/Page';
 import { PlanScreen } from '@/features/plan/PlanScreen';
-import { EmptyCourse } from '@/features/tonight/EmptyCourse';
-import { startDemoAction } from '@/app/startActions';
+import { EmptyCourse } from '@/features/beginning/EmptyCourse';
+import { startDemoAction } from '@/features/beginning/actions';
 import { teacherPage } from '@/server/network/guarded';
 
 export const metadata = { title: 'Plan' };

@@ -2,8 +2,8 @@ import { readCourseParam } from '@/server/courseParam';
 import { readRoomView } from '@/features/room/read';
 import { CautionLine, Page } from '@/design/Page';
 import { RoomScreen } from '@/features/room/RoomScreen';
-import { EmptyCourse } from '@/features/tonight/EmptyCourse';
-import { startDemoAction } from '@/app/startActions';
+import { EmptyCourse } from '@/features/beginning/EmptyCourse';
+import { startDemoAction } from '@/features/beginning/actions';
 import { teacherPage } from '@/server/network/guarded';
 
 export const metadata = { title: 'Room and cupboard' };

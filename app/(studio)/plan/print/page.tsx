@@ -5,7 +5,7 @@ import { LinkButton } from '@/design/LinkButton';
 import { Page } from '@/design/Page';
 import { PaperPicker } from '@/features/plan/PaperPicker';
 import { PrintSheets } from '@/features/plan/PrintSheets';
-import { EmptyCourse } from '@/features/tonight/EmptyCourse';
+import { EmptyCourse } from '@/features/beginning/EmptyCourse';
 import { teacherPage } from '@/server/network/guarded';
 
 export const metadata = { title: 'The class on paper' };

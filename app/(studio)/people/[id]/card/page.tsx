@@ -1,48 +1,7 @@
-import { Button, Group, VisuallyHidden } from '@mantine/core';
-import { IconArrowLeft } from '@tabler/icons-react';
 import type { Metadata } from 'next';
-import { notFound } from 'next/navigation';
-import { readPersonId } from '@/server/personId';
-import { readPerson } from '@/server/judging/views';
-import { PrintButton } from '@/design/PrintButton';
-import { SetupCard } from '@/features/card/SetupCard';
-import { LinkButton } from '@/design/LinkButton';
-import { Page } from '@/design/Page';
+import { CardPage } from '@/features/card/CardPage';
 import { teacherPage } from '@/server/network/guarded';
 
-interface CardPageProps {
-  readonly params: Promise<{ readonly id: string }>;
-}
-
 export const metadata: Metadata = { title: 'Set-up card' };
-
-async function CardPage({ params }: CardPageProps) {
-  const id = readPersonId((await params).id);
-  const view = id === null ? null : readPerson(id);
-  if (view === null) notFound();
-  return (
-    <Page>
-      <VisuallyHidden component="h1">Set-up card</VisuallyHidden>
-      <Group justify="space-between" className="no-print" mb="sm">
-        <LinkButton
-          href={`/people/${view.person.id}`}
-          variant="subtle"
-          leftSection={<IconArrowLeft size={18} />}
-        >
-          {view.person.name}
-        </LinkButton>
-        <Group gap="sm">
-          {!view.verdict.alternative && (
-            <Button component="a" href={`/people/${view.person.id}/card/drawing`} variant="default">
-              Save the drawing
-            </Button>
-          )}
-          <PrintButton />
-        </Group>
-      </Group>
-      <SetupCard judgement={view} date={view.date} units={view.settings.units} />
-    </Page>
-  );
-}
 
 export default teacherPage(CardPage);

@@ -1,7 +1,7 @@
 'use server';
 
 import { seedDemo } from '@/demo/course';
-import { clearStudio, isStudioEmpty } from '@/features/tonight/clearStudio';
+import { clearStudio, isStudioEmpty } from './clearStudio';
 import { action } from '@/server/action';
 import { copyBeforeIfPossible } from '@/server/copies/copies';
 import { done, refuse, type Outcome } from '@/server/result';

@@ -1,0 +1,42 @@
+import { Button, Group, VisuallyHidden } from '@mantine/core';
+import { IconArrowLeft } from '@tabler/icons-react';
+import { notFound } from 'next/navigation';
+import { readPersonId } from '@/server/personId';
+import { readPerson } from '@/server/judging/views';
+import { PrintButton } from '@/design/PrintButton';
+import { SetupCard } from './SetupCard';
+import { LinkButton } from '@/design/LinkButton';
+import { Page } from '@/design/Page';
+
+interface CardPageProps {
+  readonly params: Promise<{ readonly id: string }>;
+}
+
+export async function CardPage({ params }: CardPageProps) {
+  const id = readPersonId((await params).id);
+  const view = id === null ? null : readPerson(id);
+  if (view === null) notFound();
+  return (
+    <Page>
+      <VisuallyHidden component="h1">Set-up card</VisuallyHidden>
+      <Group justify="space-between" className="no-print" mb="sm">
+        <LinkButton
+          href={`/people/${view.person.id}`}
+          variant="subtle"
+          leftSection={<IconArrowLeft size={18} />}
+        >
+          {view.person.name}
+        </LinkButton>
+        <Group gap="sm">
+          {!view.verdict.alternative && (
+            <Button component="a" href={`/people/${view.person.id}/card/drawing`} variant="default">
+              Save the drawing
+            </Button>
+          )}
+          <PrintButton />
+        </Group>
+      </Group>
+      <SetupCard judgement={view} date={view.date} units={view.settings.units} />
+    </Page>
+  );
+}

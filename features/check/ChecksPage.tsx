@@ -1,0 +1,91 @@
+import { Title } from '@mantine/core';
+import { readCourseParam } from '@/server/courseParam';
+import { rowOf } from '@/server/judging/gateRows';
+import { readChecks } from '@/features/ladders/read';
+import { CoursePicker } from '@/features/ladders/CoursePicker';
+import { MinutesPicker } from '@/features/ladders/MinutesPicker';
+import { CautionLine, Page } from '@/design/Page';
+import { RecordButton } from './RecordButton';
+import classes from '@/features/ladders/ladders.module.css';
+
+interface ChecksPageProps {
+  readonly searchParams: Promise<{
+    readonly course?: string | string[];
+    readonly minutes?: string | string[];
+  }>;
+}
+
+const usualMinutes = 8;
+const mostMinutes = 60;
+
+export async function ChecksPage({ searchParams }: ChecksPageProps) {
+  const params = await searchParams;
+  const asked = typeof params.minutes === 'string' ? Number(params.minutes) : usualMinutes;
+  const minutes = Number.isFinite(asked) ? Math.min(mostMinutes, Math.max(1, asked)) : usualMinutes;
+  const view = readChecks(minutes, readCourseParam(params.course));
+  const { slots, door, settings, today, school } = view;
+  return (
+    <Page>
+      <div className={classes.head}>
+        <Title order={1} size="1.8rem">
+          Checks worth taking
+        </Title>
+        <CoursePicker courses={view.courses} chosen={view.course?.id ?? null} />
+        <MinutesPicker minutes={minutes} />
+        <p className={classes.sub}>
+          {view.minutesUsed.toFixed(1)} of {minutes} min used, the most telling first
+        </p>
+      </div>
+      {slots.length === 0 ? (
+        <p>
+          Nothing to look at would change a verdict tonight. Place people on their rungs, or come
+          back when something grows old.
+        </p>
+      ) : (
+        <ol className={classes.slots}>
+          {slots.map((slot) => {
+            const base = slot.base ?? null;
+            const spec = school.checks.get(slot.check)!.spec;
+            return (
+              <li key={`${slot.check}/${base ?? ''}`}>
+                <span className={classes.minutes}>{slot.minutes.toFixed(1)} min</span>
+                <div>
+                  <h2>
+                    {slot.label}
+                    {base === null ? '' : ` (${base})`}
+                  </h2>
+                  <p>
+                    {slot.isTogether ? 'one clock for all: ' : 'one after the other: '}
+                    {slot.people.map(({ name }) => name).join(', ')}
+                  </p>
+                  <p className={classes.hint}>{slot.people[0]?.why}</p>
+                </div>
+                <RecordButton
+                  people={slot.people}
+                  row={slot.row ?? rowOf(slot.check, base, spec)}
+                  today={today}
+                  breathSeconds={settings.breathSeconds}
+                />
+              </li>
+            );
+          })}
+        </ol>
+      )}
+      {door.length > 0 && (
+        <section className={classes.bottlenecks}>
+          <h2>At the door</h2>
+          <ul className={classes.waiting}>
+            {door.map(({ id, name, labels }) => (
+              <li key={id} style={{ gridTemplateColumns: '1fr' }}>
+                <span>
+                  {name}: {labels.join(', ').toLowerCase()}
+                </span>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      <CautionLine />
+    </Page>
+  );
+}

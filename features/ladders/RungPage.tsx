@@ -1,0 +1,188 @@
+import { SetupFigures } from '@/features/card/SetupFigures';
+import { Title } from '@mantine/core';
+import Link from 'next/link';
+import { notFound } from 'next/navigation';
+import { faultTable } from '@/core/catalog/checks';
+import { cautionColumns } from '@/core/catalog/cautions';
+import { regionTable, type Region } from '@/core/catalog/regions';
+import { ladderTable } from '@/core/catalog/stage';
+import { readPersonId } from '@/server/personId';
+import { readRungPage, type RungPageView } from './rungPage';
+import { LinkButton } from '@/design/LinkButton';
+import { CautionLine, Page } from '@/design/Page';
+import { PersonPicker } from './PersonPicker';
+import { RungDrawing } from './RungDrawing';
+import { VerdictMark, verdictWords } from '@/design/marks/VerdictMark';
+import classes from './ladders.module.css';
+
+interface RungPageProps {
+  readonly params: Promise<{ readonly stage: string }>;
+  readonly searchParams: Promise<{ readonly person?: string | string[] }>;
+}
+
+export async function RungPage({ params, searchParams }: RungPageProps) {
+  const { person } = await searchParams;
+  const id = typeof person === 'string' ? readPersonId(person) : null;
+  const view = readRungPage(decodeURIComponent((await params).stage), id);
+  if (view === null) notFound();
+  const { spec, cue } = view.stage;
+  return (
+    <Page>
+      <div className={classes.head}>
+        <div style={{ flex: 1 }}>
+          <Title order={1} size="1.8rem">
+            {spec.label}
+          </Title>
+          <p className={classes.sub}>
+            {ladderTable[spec.family].label}
+            {spec.sanskrit ? ` · ${spec.sanskrit}` : ''}
+            {view.stage.ways.length === 0 ? ' · closed in this profile' : ''}
+          </p>
+        </div>
+        <PersonPicker people={view.people} chosen={view.person?.id ?? null} />
+        <LinkButton href="/ladders" variant="default" size="sm">
+          All ladders
+        </LinkButton>
+      </div>
+      <div className={classes.rungPage}>
+        <div>
+          <RungDrawing view={view} />
+          {view.recipe && <Distances view={view} />}
+        </div>
+        <div>
+          <p className={classes.lead}>{spec.how}</p>
+          {cue && (
+            <p>
+              “{cue}” <span className={classes.hint}>({view.school.profile.label})</span>
+            </p>
+          )}
+          <Facts view={view} />
+          <Standing view={view} />
+        </div>
+      </div>
+      <CautionLine />
+    </Page>
+  );
+}
+
+function Distances({
+  view: { recipe, setupInput, stage, settings },
+}: {
+  readonly view: RungPageView;
+}) {
+  return (
+    <>
+      <h2>Set-up</h2>
+      <SetupFigures
+        input={setupInput}
+        stage={stage.spec}
+        result={recipe!}
+        units={settings.units}
+        listClass={classes.facts}
+        noteClass={classes.hint}
+      />
+    </>
+  );
+}
+
+function Facts({ view: { stage, gate, before, after } }: { readonly view: RungPageView }) {
+  const { spec } = stage;
+  const loads = Object.entries(spec.loads) as [Region, number][];
+  const links = (list: RungPageView['before']) =>
+    list.map(({ stage: key, label }, index) => (
+      <span key={key}>
+        {index > 0 && ' or '}
+        <Link href={`/ladders/${key}`} prefetch={false}>
+          {label}
+        </Link>
+      </span>
+    ));
+  return (
+    <dl className={classes.facts}>
+      <dt>Dose</dt>
+      <dd>{spec.dose}</dd>
+      <dt>Opens with</dt>
+      <dd>{gate.length === 0 ? 'nothing' : gate.join('; ')}</dd>
+      {spec.checkFirst && (
+        <>
+          <dt>Look first</dt>
+          <dd>{spec.checkFirst.join(' · ')}</dd>
+        </>
+      )}
+      <dt>Does not count if</dt>
+      <dd>
+        {spec.faults.length === 0 ? '—' : spec.faults.map((f) => faultTable[f].label).join(', ')}
+      </dd>
+      <dt>Step down</dt>
+      <dd>{spec.stepDown}</dd>
+      <dt>Assist</dt>
+      <dd>{spec.assist ?? 'none'}</dd>
+      <dt>Way out</dt>
+      <dd>{spec.exit}</dd>
+      <dt>Counterpose</dt>
+      <dd>{spec.counter ?? ladderTable[spec.family].counter}</dd>
+      <dt>Loads</dt>
+      <dd>
+        {loads.length === 0
+          ? 'nothing to speak of'
+          : loads
+              .map(([region, load]) => `${regionTable[region].label} ${Math.round(load * 100)} %`)
+              .join(', ')}
+      </dd>
+      <dt>Cautions look at</dt>
+      <dd>
+        {spec.columns.length === 0
+          ? 'nothing here'
+          : spec.columns.map((column) => cautionColumns[column]).join(', ')}
+      </dd>
+      <dt>Comes after</dt>
+      <dd>{before.length === 0 ? 'the floor' : links(before)}</dd>
+      {after.length > 0 && (
+        <>
+          <dt>Leads to</dt>
+          <dd>{links(after)}</dd>
+        </>
+      )}
+    </dl>
+  );
+}
+
+function Standing({ view: { verdict, person, here, waiting } }: { readonly view: RungPageView }) {
+  return (
+    <>
+      {verdict && person && (
+        <>
+          <h2>{person.name}</h2>
+          <p style={{ display: 'flex', gap: 8, alignItems: 'center', margin: 0 }}>
+            <VerdictMark kind={verdict.kind} /> <strong>{verdictWords[verdict.kind]}</strong>
+          </p>
+          <ul>
+            {verdict.reasons.map((reason) => (
+              <li key={reason}>{reason}</li>
+            ))}
+          </ul>
+        </>
+      )}
+      {here.length > 0 && <p>On this rung: {here.map(({ name }) => name).join(', ')}</p>}
+      {waiting.length > 0 && (
+        <>
+          <h2>At this gate</h2>
+          <ul className={classes.waiting}>
+            {waiting.map((one) => (
+              <li key={one.id}>
+                <VerdictMark kind={one.kind} />
+                <span>
+                  <Link href={`/people/${one.id}`} prefetch={false}>
+                    {one.name}
+                  </Link>{' '}
+                  {verdictWords[one.kind]}
+                  <small>{one.forWhat}</small>
+                </span>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </>
+  );
+}

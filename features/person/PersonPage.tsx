@@ -1,0 +1,240 @@
+import { Title } from '@mantine/core';
+import { IconRuler2 } from '@tabler/icons-react';
+import Link from 'next/link';
+import { notFound } from 'next/navigation';
+import { lengthIds, type LengthId } from '@/core/body/lengths';
+import { getSetup } from '@/core/setups/registry';
+import { getStageIn } from '@/core/catalog/school';
+import { isScreeningDue } from '@/core/caution/care';
+import { ladderIds, type LadderId } from '@/core/catalog/stage';
+import { formatHeight, formatLength } from '@/core/units/length';
+import { toGateRow } from '@/server/judging/gateRows';
+import { readPersonId } from '@/server/personId';
+import { readPersonPage, type PersonPageView } from './read';
+import { LinkButton } from '@/design/LinkButton';
+import { CautionLine, Page } from '@/design/Page';
+import { readFloorDays } from '@/features/record/read';
+import { FloorDays } from '@/features/record/FloorDays';
+import { StageDrawing } from '@/features/card/StageDrawing';
+import { BodyForm } from './BodyForm';
+import { CareForm } from './CareForm';
+import { CheckCharts } from './CheckCharts';
+import { DecisionList } from './DecisionList';
+import { GatePanel } from './GatePanel';
+import { LadderPanel } from './LadderPanel';
+import { MeetingList, SetupList } from './Lists';
+import { PersonMenu } from './PersonMenu';
+import { PrivatePart } from './PrivatePart';
+import { RecordList } from './RecordList';
+import { VerdictPanel } from './VerdictPanel';
+import { WordsPanel } from './WordsPanel';
+import classes from './person.module.css';
+
+interface PersonPageProps {
+  readonly params: Promise<{ readonly id: string }>;
+}
+
+/** How many of the most telling lengths stand on the form before the rest unfolds. */
+const tellingCount = 4;
+
+export async function PersonPage({ params }: PersonPageProps) {
+  const id = readPersonId((await params).id);
+  const view = id === null ? null : readPersonPage(id);
+  if (view === null) notFound();
+  const { person, verdict, settings, course, records, today, school } = view;
+  const { units, breathSeconds } = settings;
+  const stage = getStageIn(school, view.stage).spec;
+  return (
+    <Page>
+      <div className={classes.head}>
+        <div>
+          <Title order={1} size="1.8rem">
+            {person.name}
+          </Title>
+          <p className={classes.sub}>
+            {course?.name ?? 'in no course'} · {school.profile.label}
+            {person.archivedOn === null ? '' : ' · put away'}
+          </p>
+        </div>
+        <PersonMenu
+          personId={person.id}
+          name={person.name}
+          isArchived={person.archivedOn !== null}
+          others={view.others}
+        />
+        <LinkButton href={`/people/${person.id}/home`} variant="default" size="md">
+          Home practice
+        </LinkButton>
+        <LinkButton href={`/bench?person=${person.id}`} variant="default" size="md">
+          On the bench
+        </LinkButton>
+        <LinkButton
+          href={`/people/${person.id}/card`}
+          leftSection={<IconRuler2 size={18} />}
+          size="md"
+        >
+          Set-up card
+        </LinkButton>
+      </div>
+      <div className={classes.columns}>
+        <div>
+          <VerdictPanel
+            personId={person.id}
+            verdict={verdict}
+            stageLabel={stage.label}
+            profileLabel={school.profile.label}
+            hasOldPain={hasOldPain(view)}
+          />
+          <section className={classes.section}>
+            <h2>What opens it</h2>
+            <GatePanel
+              personId={person.id}
+              rows={verdict.items.map((item) => toGateRow(item, school))}
+              today={today}
+              breathSeconds={breathSeconds}
+            />
+          </section>
+          {view.worth.length > 0 && (
+            <section className={classes.section}>
+              <h2>Worth a look tonight</h2>
+              <ul className={classes.reasons}>
+                {view.worth.map(({ check, base, why }) => (
+                  <li key={`${check}${base ?? ''}`}>{why}</li>
+                ))}
+              </ul>
+            </section>
+          )}
+        </div>
+        <div className={classes.side}>
+          <StageDrawing judgement={view} units={units} pxPerM={150} />
+          <PrivatePart>
+            <div>
+              <h2>Consent and cautions</h2>
+              <CareForm
+                personId={person.id}
+                initial={{
+                  consent: person.consent,
+                  cautions: [...person.cautions],
+                  otherWords: [...person.otherWords],
+                }}
+              />
+              <WordsPanel
+                personId={person.id}
+                today={today}
+                cautions={person.cautions}
+                words={person.clearances}
+                signs={person.signs}
+                screenedOn={person.screenedOn}
+                isScreeningDue={isScreeningDue(person.screenedOn, today)}
+              />
+            </div>
+            <div>
+              <h2>
+                Measures, {formatHeight(person.body.heightM, units)} ·{' '}
+                <Link href="/measure">how to take them</Link>
+              </h2>
+              <BodyForm
+                key={`${units}-${person.heightTyped}`}
+                personId={person.id}
+                units={units}
+                telling={tellingLengths(view)}
+                current={currentLengths(view)}
+                initial={{
+                  height: person.heightTyped,
+                  mass: person.body.massKg === undefined ? '' : String(person.body.massKg),
+                  lengths: Object.fromEntries(
+                    lengthIds.map((length) => [length, person.typedLengths[length] ?? '']),
+                  ),
+                }}
+              />
+            </div>
+          </PrivatePart>
+          <section className={classes.section}>
+            <h2>Last seen</h2>
+            <RecordList records={records} checks={school.catalog.checks} />
+          </section>
+        </div>
+      </div>
+      <section className={classes.section}>
+        <h2>Five ladders</h2>
+        <LadderPanel
+          key={JSON.stringify(person.present)}
+          personId={person.id}
+          standings={view.standings}
+          rungs={rungChoices(view)}
+        />
+      </section>
+      <section className={classes.section}>
+        <h2>Checks over the weeks</h2>
+        <CheckCharts
+          personId={person.id}
+          personName={person.name}
+          histories={view.histories}
+          today={today}
+          breathSeconds={breathSeconds}
+        />
+      </section>
+      <section className={classes.section}>
+        <h2>On the floor</h2>
+        <FloorDays days={readFloorDays(person.id)} csv={`/people/${person.id}/floor-file`} />
+      </section>
+      <div className={classes.thirds}>
+        <section className={classes.section}>
+          <h2>Decisions</h2>
+          <DecisionList personId={person.id} decisions={view.decisions} />
+        </section>
+        <section className={classes.section}>
+          <h2>Evenings</h2>
+          <MeetingList personId={person.id} meetings={view.meetings} />
+        </section>
+        <section className={classes.section}>
+          <h2>Set-ups that were tried</h2>
+          <SetupList setups={view.setups} units={units} />
+        </section>
+      </div>
+      <CautionLine />
+    </Page>
+  );
+}
+
+/** Pain from an earlier day that still closes the stage. */
+function hasOldPain({ verdict, records, person, today }: PersonPageView): boolean {
+  return (
+    verdict.cause === 'pain' &&
+    (records.some(({ pain, date }) => pain === true && date < today) ||
+      person.pains.some(({ date }) => date < today))
+  );
+}
+
+function currentLengths({ body, settings }: PersonPageView): Record<LengthId, string> {
+  return Object.fromEntries(
+    lengthIds.map((id) => [id, formatLength(body.lengths[id], settings.units)]),
+  ) as Record<LengthId, string>;
+}
+
+function rungChoices({ school }: PersonPageView) {
+  return Object.fromEntries(
+    ladderIds.map((family) => [
+      family,
+      school.ladders[family].map((stage) => ({
+        value: stage,
+        label: getStageIn(school, stage).spec.label,
+      })),
+    ]),
+  ) as Record<LadderId, { value: string; label: string }[]>;
+}
+
+/** The lengths whose uncertainty moves this person's distances most. */
+function tellingLengths({ setup, setupInput }: PersonPageView): LengthId[] {
+  const { distances } = setup ?? getSetup('forearm-kick').solve(setupInput);
+  const moves = new Map<LengthId, number>();
+  for (const { drivers } of distances) {
+    for (const { length, move } of drivers) {
+      moves.set(length, Math.max(move, moves.get(length) ?? 0));
+    }
+  }
+  return [...moves]
+    .sort((a, b) => b[1] - a[1])
+    .slice(0, tellingCount)
+    .map(([length]) => length);
+}

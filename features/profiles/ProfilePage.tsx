@@ -1,0 +1,78 @@
+import { Title } from '@mantine/core';
+import { notFound } from 'next/navigation';
+import { describeChanges } from '@/core/catalog/profileChanges';
+import { profileTable } from '@/core/catalog/profiles';
+import { ladderIds, ladderTable } from '@/core/catalog/stage';
+import { readProfilePage } from './read';
+import { LinkButton } from '@/design/LinkButton';
+import { CautionLine, Page } from '@/design/Page';
+import { CopyProfile } from './CopyProfile';
+import { ProfileEditor, type EditorChecks, type EditorStages } from './ProfileEditor';
+import classes from './profiles.module.css';
+
+interface ProfilePageProps {
+  readonly params: Promise<{ readonly key: string }>;
+}
+
+export async function ProfilePage({ params }: ProfilePageProps) {
+  const view = readProfilePage((await params).key);
+  if (view === null) notFound();
+  const { profile, isShipped, school, catalog, gates } = view;
+  const origin = profileTable[profile.origin];
+  const checks: EditorChecks = [...school.checks].map(([key, { spec, bar }]) => ({
+    key,
+    label: spec.label,
+    bar,
+    origin: spec.opensAt[profile.origin],
+    unit: 'unit' in spec.scoring ? spec.scoring.unit : spec.scoring.kind === 'hold' ? 's' : '',
+  }));
+  const stages: EditorStages = ladderIds.map((family) => ({
+    family,
+    label: ladderTable[family].label,
+    stages: school.ladders[family].map((key) => {
+      const stage = school.stages.get(key)!;
+      return {
+        key,
+        label: stage.spec.label,
+        gate: stage.gate,
+        originGate: stage.spec.gateByProfile?.[profile.origin]?.gate ?? stage.spec.gate,
+        gateWords: gates[key],
+        cue: stage.cue ?? '',
+        branch: stage.spec.branch ?? null,
+      };
+    }),
+  }));
+  return (
+    <Page>
+      <div className={classes.head}>
+        <Title order={1} size="1.8rem">
+          {profile.label}
+        </Title>
+        <p className={classes.sub}>
+          {isShipped
+            ? `${origin.summary} It ships with Levitar and stays as it is; copy it to change it.`
+            : `from ${origin.label} · version ${profile.version}; earlier versions stay, so that old verdicts can be explained`}
+        </p>
+        <CopyProfile from={profile.key} label={profile.label} />
+        <LinkButton href={`/profiles/${profile.key}/file`} variant="default" size="sm">
+          As a file
+        </LinkButton>
+      </div>
+      <ProfileEditor
+        key={profile.version}
+        profileKey={profile.key}
+        label={profile.label}
+        version={profile.version}
+        isShipped={isShipped}
+        changes={profile.changes}
+        lines={describeChanges(profile, catalog)}
+        checks={checks}
+        stages={stages}
+        settings={school.settings}
+        branches={Object.entries(catalog.branches).map(([key, { label }]) => ({ key, label }))}
+        closedBranches={[...(profile.changes.closedBranches ?? origin.closedBranches)]}
+      />
+      <CautionLine />
+    </Page>
+  );
+}
