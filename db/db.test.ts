@@ -86,7 +86,7 @@ describe('opening the database', () => {
     const copies = path.join(path.dirname(file), 'copies');
     const [copy] = readdirSync(copies);
     expect(copy).toMatch(/^studio_.*_version\.sqlite$/);
-    const kept = new Database(path.join(copies, copy), { readonly: true });
+    const kept = new Database(path.join(copies, copy!), { readonly: true });
     expect(kept.prepare('SELECT word FROM keepsake').get()).toEqual({ word: 'here' });
     kept.close();
     expect(addPerson()).toBe(1);

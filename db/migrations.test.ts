@@ -80,6 +80,6 @@ it('lets the revision rise with every record, and with nothing else', () => {
     side: null,
     base: null,
   });
-  expect(revision()).toEqual([ada + 1, bo]);
-  expect(revision()).toEqual([ada + 1, bo]);
+  expect(revision()).toEqual([ada! + 1, bo]);
+  expect(revision()).toEqual([ada! + 1, bo]);
 });

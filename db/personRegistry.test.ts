@@ -64,7 +64,7 @@ describe('the columns of a person', () => {
     writer.head(head);
     writer.person(studioPerson.parse(JSON.parse(JSON.stringify(one))));
     const [back] = into.select().from(person).all();
-    for (const column of carriedColumns) expect(back[column]).toEqual(full[column]);
+    for (const column of carriedColumns) expect(back![column]).toEqual(full[column]);
   });
 
   it('of somebody who is here already stay, but what restricts is united', () => {
@@ -78,10 +78,10 @@ describe('the columns of a person', () => {
       .insert(person)
       .values({ ...full, otherWords: [...full.otherWords] })
       .run();
-    writer.person([...readStudioPeople(source)][0]);
+    writer.person([...readStudioPeople(source)][0]!);
     const [row] = db.select().from(person).all();
     expect(row).toMatchObject({ name: 'O. Marsh', massKg: null, consent: 'no' });
-    expect(row.otherWords).toEqual(['x', ...full.otherWords]);
+    expect(row!.otherWords).toEqual(['x', ...full.otherWords]);
   });
 
   it('of two entries made one: nothing is lost, the stricter wins', () => {

@@ -102,7 +102,7 @@ export function tryAndTime(
     for (const person of people) {
       const personId = ids.get(person.name)!;
       if (!cameBy(person) || !headDown.includes(person.presentStage)) continue;
-      const trier = triers[person.name];
+      const trier = triers[person.name]!;
       const count = trier === undefined ? 0 : 5 + Math.floor(random() * 5);
       const rows: NewAttempt[] = [];
       for (let index = 0; index < count; index += 1) {

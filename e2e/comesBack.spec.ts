@@ -94,7 +94,7 @@ test('a file of more than twenty megabytes comes in piece by piece while a class
     const wide = (value: unknown) => JSON.stringify(value, null, 8);
     let bytes = 0;
     while (bytes < 21_000_000) {
-      const one = some[people.length % some.length];
+      const one = some[people.length % some.length]!;
       people.push({ ...one, uid: randomUUID(), name: `Guest ${people.length + 1}` });
       bytes += wide(one).length;
     }

@@ -36,7 +36,7 @@ test('five hundred taps through a server that is killed again and again: each on
     while (upTo < all.length) {
       made = Math.min(all.length, made + 7);
       const delivery = all.slice(upTo, made);
-      const isKilled = kills < killAt.length && made >= killAt[kills];
+      const isKilled = kills < killAt.length && made >= killAt[kills]!;
       const sent = post({ device: 'burst', after: 0, taps: delivery });
       if (isKilled) {
         kills += 1;

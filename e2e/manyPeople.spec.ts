@@ -73,7 +73,7 @@ test('with 24 people each tap is on the device before its tile changes', async (
       );
     }
     const sorted = [...times].sort((a, b) => a - b);
-    const median = sorted[Math.floor(sorted.length / 2)];
+    const median = sorted[Math.floor(sorted.length / 2)]!;
     console.log(
       `Tap to kept and shown, ${size} people: median ${Math.round(median)} ms, most ${Math.round(sorted.at(-1)!)} ms`,
     );

@@ -18,7 +18,7 @@ function places(tree: Json, found: Place[] = []): Place[] {
   const holder = tree as Record<string, Json>;
   for (const key of Object.keys(holder)) {
     found.push([holder, key]);
-    places(holder[key], found);
+    places(holder[key]!, found);
   }
   return found;
 }
@@ -89,7 +89,7 @@ test('what is taken in never keeps a page from opening', async ({ request }) => 
       const copy = JSON.parse(JSON.stringify(one)) as Json;
       const all = places(copy);
       const [holder, key] = random.pick(all);
-      holder[key] = random.pick(odd[kindOf(holder[key])]);
+      holder[key] = random.pick(odd[kindOf(holder[key]!)]);
       return copy as T;
     };
     const taken = { people: 0, courses: 0 };

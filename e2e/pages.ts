@@ -24,7 +24,7 @@ export function findDifference(one: string, other: string): string | null {
 
 const links = (html: string) =>
   [...html.matchAll(/<a\b[^>]*\bhref="(\/[^"#]*)"/g)].map(([, href]) =>
-    href.replace(/&amp;/g, '&'),
+    href!.replace(/&amp;/g, '&'),
   );
 
 /** Every page that can be reached by following links, as it stands. */

@@ -81,7 +81,7 @@ async function findDifference(one: Page, other: Page): Promise<string | null> {
   for (;;) {
     const [a, b] = await Promise.all([one, other].map((page) => page.locator('main').innerText()));
     if (a === b) return null;
-    if (Date.now() > until) return firstDifference(a, b);
+    if (Date.now() > until) return firstDifference(a!, b!);
     await one.waitForTimeout(250);
   }
 }

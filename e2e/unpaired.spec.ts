@@ -214,7 +214,7 @@ test('ten thousand requests of a stranger: nothing falls over, leaks or is told'
     for (let round = 0; round < rawEach; round += 1) {
       const answers = await Promise.all(raw(door.host).map((bytes) => throwAt(door, bytes, 400)));
       for (const [index, answer] of answers.entries()) {
-        const isPage = raw(door.host)[index].startsWith('GET /pair ');
+        const isPage = raw(door.host)[index]!.startsWith('GET /pair ');
         if (/^HTTP\/1\.1 (?:2|5)/.test(answer) && !(isPage && answer.includes(' 200 ')))
           told.push(`raw ${index}: ${answer.slice(0, 40)}`);
       }
@@ -326,7 +326,7 @@ test('two thousand requests of an assistant: the running class answers, and noth
         Array.from({ length: 8 }, async () => {
           const one = wild(random);
           const path = random.next() < 0.2 ? one.path.replace('/floor/1', floor) : one.path;
-          const headers: Record<string, string> = { ...one.headers, cookie };
+          const headers: Record<string, string> = { ...one.headers, cookie: cookie! };
           if (random.next() < 0.5) headers.origin = server.door;
           const answer = await ask(agent, door, { ...one, path, headers });
           if (answer === null) return;

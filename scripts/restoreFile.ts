@@ -46,7 +46,7 @@ async function restore(file: string): Promise<Outcome<unknown>> {
 try {
   const wasNew = isNewFolder(dataFolder());
   holdFolder();
-  const outcome = await restore(process.argv[2]);
+  const outcome = await restore(process.argv[2]!);
   endDatabase();
   if (!outcome.ok && wasNew) clearNewFolder(dataFolder());
   if (outcome.ok) console.log(`Taken back into ${dataFolder()}. Start with: npm start`);

@@ -126,7 +126,7 @@ function rescaleParts(
     throw new InputProblem(
       'not-possible',
       `${lengthTable[total].label} leaves ${Math.round((lengths[total] - taken) * 100)} cm for ${free
-        .map((part) => lengthTable[part].label.split(',')[0].toLowerCase())
+        .map((part) => lengthTable[part].label.split(',')[0]!.toLowerCase())
         .join(' and ')}, which cannot be. Measure again.`,
       ['lengths', total],
     );

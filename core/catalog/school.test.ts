@@ -97,7 +97,7 @@ describe('the shipped catalog', () => {
 
   it('lets strength-led put no weight on the head before the push bars', () => {
     const asks = (id: (typeof profileIds)[number]) =>
-      getStageIn(shippedSchool(id), 'HS4').ways[0].demands.some(
+      getStageIn(shippedSchool(id), 'HS4').ways[0]!.demands.some(
         (d) => 'check' in d && d.check === 'dolphin-push-ups',
       );
     expect([asks('strength-led'), asks('prop-led')]).toEqual([true, false]);
@@ -147,7 +147,7 @@ describe('validation finds', () => {
     const bar = { 'prop-led': 900, 'strength-led': 900, 'play-led': 900 };
     const catalog = layOver({
       ...noEntries,
-      checks: { 'own-c': { ...shippedCatalog.checks['lifted-tuck'], opensAt: bar } },
+      checks: { 'own-c': { ...shippedCatalog.checks['lifted-tuck']!, opensAt: bar } },
       drills: { 'own-d': { ...drillTable.boat, serves: ['own-z'] } },
     });
     expect([...new Set(catalog.problems.map(({ where }) => where))]).toEqual([
@@ -276,7 +276,7 @@ describe('profile copies', () => {
 
   it('words every gate there is', () => {
     for (const id of stageIds) {
-      const words = describeGate(shippedCatalog.stages[id].gate, shippedCatalog);
+      const words = describeGate(shippedCatalog.stages[id]!.gate, shippedCatalog);
       expect(words).not.toMatch(/undefined|\[object/);
     }
     expect(describeGate(stageTable.CR9.gate, shippedCatalog)).toContain('three times crow hold');
@@ -296,7 +296,7 @@ describe('profile copies', () => {
     [{ closedBranches: ['moon'] }, /is not there/],
   ] as const)('refuses %j', (changes, message) => {
     const [problem] = validateProfile(copy(changes as ProfileChanges), shippedCatalog);
-    expect(`${problem.where} ${problem.message}`).toMatch(message);
+    expect(`${problem!.where} ${problem!.message}`).toMatch(message);
   });
 
   it('reads changes from a file strictly', () => {

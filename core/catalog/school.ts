@@ -167,14 +167,23 @@ export function buildSchool(profile: ProfileVersion, catalog: Catalog = shippedC
     ]),
   );
   const closedBranches: readonly string[] = changes.closedBranches ?? origin.closedBranches;
-  const isClosed = (key: StageKey) =>
-    (catalog.stages[key].branch !== undefined &&
-      closedBranches.includes(catalog.stages[key].branch)) ||
-    (changes.closedStages ?? []).includes(key);
+  const stageAt = (key: StageKey): StageSpec => {
+    const spec = catalog.stages[key];
+    if (spec === undefined) throw new Error(`There is no stage ${key} in this catalog.`);
+    return spec;
+  };
+  const isClosed = (key: StageKey) => {
+    const { branch } = stageAt(key);
+    return (
+      (branch !== undefined && closedBranches.includes(branch)) ||
+      (changes.closedStages ?? []).includes(key)
+    );
+  };
   const gateOf = (key: StageKey) => {
     const changed = changes.gates?.[key];
     if (changed) return { gate: changed };
-    return catalog.stages[key].gateByProfile?.[profile.origin] ?? catalog.stages[key];
+    const spec = stageAt(key);
+    return spec.gateByProfile?.[profile.origin] ?? spec;
   };
   const cues: Readonly<Record<string, string>> = { ...origin.cues, ...changes.cues };
   const ladders = Object.fromEntries(ladderIds.map((id) => [id, [] as StageKey[]])) as Record<

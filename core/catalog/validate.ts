@@ -65,7 +65,7 @@ function checkStage(where: string, stage: StageSpec, catalog: Catalog, add: Add)
   if (!ladderIds.includes(stage.family)) add(where, `is on no ladder: ${stage.family}`);
   for (const before of stage.after) {
     if (!(before in catalog.stages)) add(where, `comes after a stage that is not there: ${before}`);
-    else if (catalog.stages[before].family !== stage.family) {
+    else if (catalog.stages[before]!.family !== stage.family) {
       add(where, `comes after a stage of another ladder: ${before}`);
     }
   }

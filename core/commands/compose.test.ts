@@ -52,7 +52,7 @@ describe('a class file', () => {
           .sort((a, b) => a.fromM - b.fromM);
         here.forEach((lane, index) => {
           expect(lane.fromM).toBeGreaterThanOrEqual(
-            (index > 0 ? here[index - 1].toM : span.fromM) - 1e-9,
+            (index > 0 ? here[index - 1]!.toM : span.fromM) - 1e-9,
           );
           expect(lane.toM).toBeLessThanOrEqual(span.toM + 1e-9);
         });

@@ -25,7 +25,7 @@ describe('verdicts from the command line', () => {
       'arm-balance',
     ]);
     expect(all[0]).toMatchObject({ stage: 'FS8', verdict: 'advance-with-support' });
-    expect(all[0].checks.map(({ label }) => label)).toContain('Dolphin hold');
+    expect(all[0]!.checks.map(({ label }) => label)).toContain('Dolphin hold');
   });
 
   it('answers for the stages asked for, with an alternative where a caution closes', () => {
@@ -40,14 +40,14 @@ describe('verdicts from the command line', () => {
 
   it('reads a copy of a profile', () => {
     const profile = { origin: 'prop-led', changes: { bars: { 'dolphin-hold': 30 } } };
-    expect(verdicts({ profile })[0].verdict).toBe('advance');
+    expect(verdicts({ profile })[0]!.verdict).toBe('advance');
   });
 
   it('never opens anything for words in no list', () => {
     const [before] = verdicts();
     const [after] = verdicts({}, { otherWords: ['a doctor said everything is fine'] });
-    expect(after.verdict).toBe(before.verdict);
-    expect(after.caution.outcome).toBe('care');
+    expect(after!.verdict).toBe(before!.verdict);
+    expect(after!.caution.outcome).toBe('care');
   });
 
   it.each([

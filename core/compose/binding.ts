@@ -145,7 +145,7 @@ function compare(
     const serves = problem.people
       .filter((_, index) => {
         const [was, is] = [plan.assignment[index], other.assignment[index]];
-        return shareOf(is, bests[index]) - shareOf(was, bests[index]) > leastShareGain;
+        return shareOf(is!, bests[index]!) - shareOf(was!, bests[index]!) > leastShareGain;
       })
       .map(({ id }) => id);
     return { gain, serves };

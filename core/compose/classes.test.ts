@@ -57,13 +57,13 @@ describe('whole classes', () => {
       return verify({ ...made, file: copy });
     };
     const lanes = (copy: PlanFile) =>
-      copy.rounds[0].people.flatMap(({ place }) => (place.kind === 'lane' ? [place] : []));
+      copy.rounds[0]!.people.flatMap(({ place }) => (place.kind === 'lane' ? [place] : []));
     expect(lanes(file).length).toBeGreaterThan(1);
-    expect(seen((copy) => Object.assign(lanes(copy)[1], lanes(copy)[0]))).not.toEqual([]);
-    expect(seen((copy) => (lanes(copy)[0].toM += 30))).not.toEqual([]);
-    expect(seen((copy) => (copy.rounds[0].people[0].id = 'stranger'))).not.toEqual([]);
+    expect(seen((copy) => Object.assign(lanes(copy)[1]!, lanes(copy)[0]))).not.toEqual([]);
+    expect(seen((copy) => (lanes(copy)[0]!.toM += 30))).not.toEqual([]);
+    expect(seen((copy) => (copy.rounds[0]!.people[0]!.id = 'stranger'))).not.toEqual([]);
     expect(
-      seen((copy) => copy.rounds.forEach((round) => (round.people[0].needsHand = true))),
+      seen((copy) => copy.rounds.forEach((round) => (round.people[0]!.needsHand = true))),
     ).not.toEqual([]);
     expect(
       seen((copy) => copy.layOut.forEach((line) => line.props.push({ piece: 'bench', count: 99 }))),

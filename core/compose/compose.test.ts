@@ -33,7 +33,7 @@ function invent(seed: number, people: number, rounds: number): RoundsProblem {
     id,
     value,
     heightM: between(1.6, 2.5),
-    pieces: random() < 0.7 ? [{ piece: kinds[whole(0, 2)], count: whole(1, 2) }] : [],
+    pieces: random() < 0.7 ? [{ piece: kinds[whole(0, 2)]!, count: whole(1, 2) }] : [],
     ...more,
   });
   return {
@@ -98,17 +98,17 @@ function check(problem: RoundsProblem, plan: Assignment): string[] {
       if (option?.needsHand) hands += 1;
       if (option?.needsCircle) circles += 1;
       if (option?.alongM && wall === null) wrong.push(`p${index} leans on no wall`);
-      if (option && !problem.people[index].options.includes(option))
+      if (option && !problem.people[index]!.options.includes(option))
         wrong.push(`p${index} does what is not theirs`);
     });
-    if (hands > problem.helpers[round] + 1) wrong.push(`hands short in round ${round}`);
-    if (hands > problem.helpers[round]) teacherRounds += 1;
+    if (hands > problem.helpers[round]! + 1) wrong.push(`hands short in round ${round}`);
+    if (hands > problem.helpers[round]!) teacherRounds += 1;
     if (circles > problem.circles) wrong.push(`floor short in round ${round}`);
   }
   if (teacherRounds > problem.rounds - 1) wrong.push('the teacher never watches');
   plan.forEach(({ options }, index) => {
     const attempts = options.filter((option) => option?.isAttempt).length;
-    if (attempts > problem.people[index].mostAttempts) wrong.push(`p${index} tries tired`);
+    if (attempts > problem.people[index]!.mostAttempts) wrong.push(`p${index} tries tired`);
     if (attempts === 1) wrong.push(`p${index} tries only once`);
     if (options.length !== problem.rounds) wrong.push(`p${index} misses a round`);
   });
@@ -127,7 +127,7 @@ function bruteForce(problem: RoundsProblem): number {
         best = Math.max(best, scoreAssignment(chosen, bests));
       return;
     }
-    for (const pattern of patterns[index]) {
+    for (const pattern of patterns[index]!) {
       chosen[index] = pattern;
       place(index + 1);
     }

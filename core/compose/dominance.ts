@@ -48,7 +48,7 @@ export function dropDominated(patterns: readonly Pattern[]): Pattern[] {
     const isNeedless = kept.some(
       (other) =>
         other.pattern.worth >= one.pattern.worth - 1e-12 &&
-        other.takes.every((amount, index) => amount <= one.takes[index] + 1e-12),
+        other.takes.every((amount, index) => amount <= one.takes[index]! + 1e-12),
     );
     if (!isNeedless) kept.push(one);
   }

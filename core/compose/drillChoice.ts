@@ -97,7 +97,7 @@ const valueOf = (cover: Coverage, drills: readonly PlannedDrill[], chosen: Reado
     const count = serving.filter((index) => chosen.has(index)).length;
     return sum + weight * (Math.min(1, count) + secondShare * Math.min(1, Math.max(0, count - 1)));
   }, 0);
-  return [...chosen].reduce((sum, index) => sum + minuteWorth * drills[index].minutes, served);
+  return [...chosen].reduce((sum, index) => sum + minuteWorth * drills[index]!.minutes, served);
 };
 
 const warms = ({ spec }: PlannedDrill, region: Region) =>
@@ -217,17 +217,17 @@ function chooseGreedily(
   const chosen = new Set<number>();
   let left = task.minutes;
   const isOut = (index: number) =>
-    task.pins.some(({ drill, use }) => drill === drills[index].drill && !use) ||
+    task.pins.some(({ drill, use }) => drill === drills[index]!.drill && !use) ||
     (task.barred ?? []).some(
       (set) =>
-        set.includes(drills[index].drill) &&
-        set.every((one) => one === drills[index].drill || hasDrill(one)),
+        set.includes(drills[index]!.drill) &&
+        set.every((one) => one === drills[index]!.drill || hasDrill(one)),
     );
-  const hasDrill = (drill: DrillKey) => [...chosen].some((index) => drills[index].drill === drill);
+  const hasDrill = (drill: DrillKey) => [...chosen].some((index) => drills[index]!.drill === drill);
   const take = (index: number) => {
-    if (chosen.has(index) || drills[index].minutes > left + 1e-9 || isOut(index)) return;
+    if (chosen.has(index) || drills[index]!.minutes > left + 1e-9 || isOut(index)) return;
     chosen.add(index);
-    left -= drills[index].minutes;
+    left -= drills[index]!.minutes;
   };
   for (const { drill, use } of task.pins) {
     const index = drills.findIndex((one) => one.drill === drill);
@@ -242,16 +242,16 @@ function chooseGreedily(
     return drills
       .map((_, index) => index)
       .filter(
-        (index) => !chosen.has(index) && drills[index].minutes <= left + 1e-9 && !isOut(index),
+        (index) => !chosen.has(index) && drills[index]!.minutes <= left + 1e-9 && !isOut(index),
       )
       .filter(fits)
-      .sort((a, b) => gains[b] - gains[a] || a - b)[0];
+      .sort((a, b) => gains[b]! - gains[a]! || a - b)[0];
   };
   const worked = (region: Region) =>
-    [...chosen].reduce((sum, index) => sum + warms(drills[index], region), 0);
+    [...chosen].reduce((sum, index) => sum + warms(drills[index]!, region), 0);
   for (const region of canWarm) {
     while (worked(region) < neededSeconds(task, region)) {
-      const index = best((one) => warms(drills[one], region) > 0);
+      const index = best((one) => warms(drills[one]!, region) > 0);
       if (index === undefined) break;
       take(index);
     }

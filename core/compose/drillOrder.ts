@@ -55,7 +55,7 @@ export function orderDrills(drills: readonly PlannedDrill[]): PlannedDrill[] {
   const step = drills.map((a, from) =>
     drills.map(
       (b, to) =>
-        (needsPause(a.spec, b.spec) ? 1 : 0) + backwards * Math.max(0, phases[from] - phases[to]),
+        (needsPause(a.spec, b.spec) ? 1 : 0) + backwards * Math.max(0, phases[from]! - phases[to]!),
     ),
   );
   // Cheapest way through each set of drills that ends with each of them, and where it came from.
@@ -63,17 +63,17 @@ export function orderDrills(drills: readonly PlannedDrill[]): PlannedDrill[] {
   const cost = new Float64Array(sets * count).fill(Infinity);
   const from = new Int8Array(sets * count).fill(-1);
   for (let index = 0; index < count; index += 1) {
-    cost[(1 << index) * count + index] = phases[index] * 0.01;
+    cost[(1 << index) * count + index] = phases[index]! * 0.01;
   }
   for (let set = 1; set < sets; set += 1) {
     for (let last = 0; last < count; last += 1) {
-      const now = cost[set * count + last];
+      const now = cost[set * count + last]!;
       if (now === Infinity) continue;
       for (let next = 0; next < count; next += 1) {
         if (set & (1 << next)) continue;
         const at = (set | (1 << next)) * count + next;
-        const total = now + step[last][next];
-        if (total < cost[at] - 1e-9) {
+        const total = now + step[last]![next]!;
+        if (total < cost[at]! - 1e-9) {
           cost[at] = total;
           from[at] = last;
         }
@@ -83,12 +83,12 @@ export function orderDrills(drills: readonly PlannedDrill[]): PlannedDrill[] {
   let set = sets - 1;
   let last = 0;
   for (let index = 1; index < count; index += 1) {
-    if (cost[set * count + index] < cost[set * count + last] - 1e-9) last = index;
+    if (cost[set * count + index]! < cost[set * count + last]! - 1e-9) last = index;
   }
   const order: PlannedDrill[] = [];
   while (last >= 0) {
-    order.unshift(drills[last]);
-    const before = from[set * count + last];
+    order.unshift(drills[last]!);
+    const before = from[set * count + last]!;
     set &= ~(1 << last);
     last = before;
   }

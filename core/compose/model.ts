@@ -98,7 +98,7 @@ export function buildModel(
       names.push(name);
       one.push([1, name]);
       if (pattern.value !== 0) objective.push([weight * pattern.value, name]);
-      const share = shareOf(pattern, bests[person]);
+      const share = shareOf(pattern, bests[person]!);
       if (share !== 0) worth.push([share, name]);
       const key = stationKey(pattern);
       if (key !== null) {
@@ -115,7 +115,7 @@ export function buildModel(
       addTaking(pattern, name);
     });
     rows.push(`one${person}: ${sum(one)} = 1`);
-    if (bests[person] > 0) rows.push(`least${person}: ${sum([...worth, [-1, 'least']])} >= 0`);
+    if (bests[person]! > 0) rows.push(`least${person}: ${sum([...worth, [-1, 'least']])} >= 0`);
   });
 
   function addTaking({ options, wall }: Pattern, name: string): void {
@@ -127,8 +127,8 @@ export function buildModel(
       }
       for (const { piece, count } of option.pieces)
         pieceRows.add(`${round}|${piece}`, [count, name]);
-      if (option.needsHand) handRows[round].push([1, name]);
-      if (option.needsCircle) circleRows[round].push([1, name]);
+      if (option.needsHand) handRows[round]!.push([1, name]);
+      if (option.needsCircle) circleRows[round]!.push([1, name]);
     });
   }
 
@@ -137,7 +137,7 @@ export function buildModel(
     whole.push(name);
     bounds.push(` 0 <= ${name} <= ${Math.ceil(people.length / 2)}`);
     rows.push(`pair_${name}: ${sum([[2, name], ...members.map(([, x]): Term => [-1, x])])} >= 0`);
-    const [{ wall, options }] = own;
+    const { wall, options } = own[0]!;
     const widest = Math.max(...own.map((pattern) => pattern.options[0]!.alongM ?? 0));
     const most = new Map<string, number>();
     for (const { options: theirs } of own) {
@@ -151,7 +151,7 @@ export function buildModel(
       ...(wall === null ? {} : { alongM: widest }),
       pieces: [...most].map(([piece, count]) => ({ piece: piece as RowId, count })),
     };
-    addTaking({ ...own[0], options: options.map(() => option) }, name);
+    addTaking({ ...own[0]!, options: options.map(() => option) }, name);
   }
 
   for (const [key, row] of wallRows.rows) {
@@ -160,7 +160,7 @@ export function buildModel(
     const gap = `g${round}_${at}`;
     const terms = [...row, [sidewaysM, gap] as Term];
     if (prices) terms.push([-1, `more_wall_${at}`]);
-    rows.push(`wall${round}_${at}: ${sum(terms)} <= ${written(walls[at].lengthM)}`);
+    rows.push(`wall${round}_${at}: ${sum(terms)} <= ${written(walls[at]!.lengthM)}`);
     // A mat's width for each one who may fall beyond those that others can stand between.
     const apart = falling.rows.get(key)!.map(([sign, name]): Term => [-sign, name]);
     rows.push(`apart${round}_${at}: ${sum([[1, gap], ...apart])} >= -1`);
@@ -168,9 +168,9 @@ export function buildModel(
   const short = new Set<string>();
   for (const [key, row] of pieceRows.rows) {
     const [round, piece] = key.split('|');
-    const terms = prices ? [...row, [-1, `more_${nameOf(piece)}`] as Term] : row;
-    short.add(piece);
-    rows.push(`piece${round}_${nameOf(piece)}: ${sum(terms)} <= ${pieces[piece] ?? 0}`);
+    const terms = prices ? [...row, [-1, `more_${nameOf(piece!)}`] as Term] : row;
+    short.add(piece!);
+    rows.push(`piece${round}_${nameOf(piece!)}: ${sum(terms)} <= ${pieces[piece!] ?? 0}`);
   }
   const teacher: Row = [];
   handRows.forEach((row, round) => {
@@ -221,7 +221,7 @@ export function readAssignment(
 ): Assignment {
   return patterns.map((list, person) => {
     const chosen = list.findIndex((_, index) => valueOf(column(person, index)) > 0.5);
-    return list[chosen];
+    return list[chosen]!;
   });
 }
 

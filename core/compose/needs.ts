@@ -51,9 +51,9 @@ export function addPieces(...lists: readonly (readonly PieceCount[])[]): PieceCo
   const counts = new Map<PieceId, PieceCount>();
   for (const { count, ...ref } of lists.flat()) {
     const [row] = rowsServed(ref).slice(-1);
-    const known = counts.get(row)?.count ?? 0;
+    const known = counts.get(row!)?.count ?? 0;
     const own = ref.own !== undefined && row === ref.piece ? { own: specOf(ref) } : {};
-    counts.set(row, { piece: row, ...own, count: known + count });
+    counts.set(row!, { piece: row!, ...own, count: known + count });
   }
   return [...counts.values()];
 }

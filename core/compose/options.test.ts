@@ -116,11 +116,11 @@ describe('ways and fallbacks', () => {
   it('has a strap and a blanket in place of the block, worth a little less', () => {
     const kicks = options().filter(({ stage }) => stage === 'FS10');
     expect(kicks.map(({ variant }) => variant)).toEqual([undefined, 'strap', 'blanket']);
-    expect(kicks[0].value).toBeGreaterThan(kicks[1].value);
-    expect(kicks[1].value).toBeGreaterThan(kicks[2].value);
+    expect(kicks[0]!.value).toBeGreaterThan(kicks[1]!.value);
+    expect(kicks[1]!.value).toBeGreaterThan(kicks[2]!.value);
     // A long strap is also one of the straps there are.
-    expect(kicks[1].pieces).toContainEqual({ piece: 'strap-180', count: 1 });
-    expect(kicks[1].pieces).toContainEqual({ piece: 'strap-240', count: 1 });
+    expect(kicks[1]!.pieces).toContainEqual({ piece: 'strap-180', count: 1 });
+    expect(kicks[1]!.pieces).toContainEqual({ piece: 'strap-240', count: 1 });
   });
 
   it('puts a fallback beside what must be confirmed at the door, and both sets of props', () => {

@@ -182,17 +182,17 @@ function withFallbacks(options: readonly PlannedOption[]): PlannedOption[] {
     );
     const [beside] = [...fits].sort((a, b) => b.value - a.value);
     const most = new Map(option.pieces.map(({ piece, count }) => [piece, count]));
-    for (const { piece, count } of beside.pieces) {
+    for (const { piece, count } of beside!.pieces) {
       most.set(piece, Math.max(most.get(piece) ?? 0, count));
     }
     return {
       ...option,
-      fallback: beside.id,
+      fallback: beside!.id,
       pieces: [...most].map(([piece, count]) => ({ piece, count })),
-      heightM: Math.max(option.heightM, beside.heightM),
+      heightM: Math.max(option.heightM, beside!.heightM),
       ...(option.alongM === undefined
         ? {}
-        : { alongM: Math.max(option.alongM, beside.alongM ?? 0) }),
+        : { alongM: Math.max(option.alongM, beside!.alongM ?? 0) }),
     };
   });
 }
@@ -256,7 +256,7 @@ function toOptions(
       ...(isPlain && (space.kind === 'lane' || props.length > 0)
         ? { canShare: true as const }
         : {}),
-      why: verdict.reasons[0],
+      why: verdict.reasons[0]!,
       atDoor: verdict.atDoor,
     };
   };
@@ -399,7 +399,7 @@ export function listWeakChecks(
 export function findCapacities(person: OpenedCase): Capacities {
   const secondsOf = (check: 'dolphin-hold' | 'plank-hold' | 'hollow-hold'): number | null => {
     const level = person.school.checks.has(check)
-      ? person.assessor.histories(check)[0].level
+      ? person.assessor.histories(check)[0]!.level
       : null;
     return level === null ? null : fromLogScale('hold', level.mean);
   };

@@ -45,7 +45,7 @@ export function alternate<T>(falling: readonly T[], others: readonly T[]): T[] {
   let next = 0;
   falling.forEach((one, index) => {
     row.push(one);
-    if (index < falling.length - 1 && next < others.length) row.push(others[next++]);
+    if (index < falling.length - 1 && next < others.length) row.push(others[next++]!);
   });
   // What is left over stands at the end.
   return [...row, ...others.slice(next)];
@@ -102,7 +102,7 @@ function layLanes(lanes: readonly Lane[], span: Span) {
   );
   let at = span.fromM;
   const placed = row.map((lane, index) => {
-    if (index > 0 && lane.mayFall && row[index - 1].mayFall) at += sidewaysM;
+    if (index > 0 && lane.mayFall && row[index - 1]!.mayFall) at += sidewaysM;
     const fromM = at;
     at += lane.alongM;
     return { lane, fromM, toM: at };
@@ -121,7 +121,7 @@ function placeLanes(people: readonly PlacedPerson[], spans: readonly Span[], rou
         for (const id of lane.ids) {
           const { pattern } = people.find((one) => one.id === id)!;
           if (optionIn(pattern, round)?.alongM === undefined) continue;
-          all[round].set(id, { kind: 'lane', span: span.id, fromM, toM, outM: lane.outM });
+          all[round]!.set(id, { kind: 'lane', span: span.id, fromM, toM, outM: lane.outM });
         }
       }
     };
@@ -234,7 +234,7 @@ export function placeEverybody(
     );
     if (circles === null) throw new Error('the floor takes fewer circles than were counted');
     circles.forEach(({ id, x, y, radiusM }) => {
-      places[round].set(id, { kind: 'circle', x, y, radiusM });
+      places[round]!.set(id, { kind: 'circle', x, y, radiusM });
     });
   }
   const solid = places.map((round) =>
@@ -243,9 +243,9 @@ export function placeEverybody(
   const everywhere = solid.flat();
   const kept = new Map<string, Place>();
   for (let round = 0; round < rounds; round += 1) {
-    const taken = [...solid[round]];
+    const taken = [...solid[round]!];
     // Who has a mat keeps it; only then do others look for one.
-    const left = people.filter(({ id }) => !places[round].has(id));
+    const left = people.filter(({ id }) => !places[round]!.has(id));
     const order = [
       ...left.filter(({ id }) => kept.has(id)),
       ...left.filter(({ id }) => !kept.has(id)),
@@ -259,7 +259,7 @@ export function placeEverybody(
       const place = (isFree ? before : undefined) ??
         findMat(room, [...everywhere, ...mats], heightM) ??
         findMat(room, taken, heightM) ?? { kind: 'aside' as const };
-      places[round].set(id, place);
+      places[round]!.set(id, place);
       const own = floorOf(place, ground);
       if (own) taken.push(own);
       if (place.kind === 'mat') kept.set(id, place);

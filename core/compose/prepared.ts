@@ -142,7 +142,7 @@ export function prepareClass(input: ClassInput): PreparedClass {
     drills: school.catalog.drills,
     checks: slots.map(({ people: own, ...slot }) => ({
       ...slot,
-      people: own.map(({ id, why }) => ({ id: people[id].id, why })),
+      people: own.map(({ id, why }) => ({ id: people[id]!.id, why })),
     })),
     checkMinutes: Math.ceil(minutesUsed * 2) / 2,
     people: prepared,

@@ -325,7 +325,7 @@ export function scoreAssignment(assignment: Assignment, bests: readonly number[]
 
 export function leastShare(assignment: Assignment, bests: readonly number[]): number {
   return assignment.reduce(
-    (least, pattern, index) => Math.min(least, shareOf(pattern, bests[index])),
+    (least, pattern, index) => Math.min(least, shareOf(pattern, bests[index]!)),
     1,
   );
 }

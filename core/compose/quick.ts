@@ -33,12 +33,12 @@ export function composeQuickly(
   const plan: Pattern[] = patterns.map(
     (list) =>
       [...list].reverse().find((pattern) => takesNothing(pattern, problem.done)) ??
-      list[list.length - 1],
+      list[list.length - 1]!,
   );
   const order = problem.people.map((_, index) => index);
   const tryFor = (person: number): boolean => {
-    const before = plan[person];
-    for (const pattern of patterns[person]) {
+    const before = plan[person]!;
+    for (const pattern of patterns[person]!) {
       if (pattern.value <= before.value) break;
       plan[person] = pattern;
       if (findExcess(plan, problem).length === 0) return true;
@@ -48,7 +48,7 @@ export function composeQuickly(
   };
   // Whoever had a place keeps it where it still holds; pins come before everything.
   const first = (index: number) => {
-    const { pins = [], before } = problem.people[index];
+    const { pins = [], before } = problem.people[index]!;
     return pins.length > 0 ? 0 : before !== undefined ? 1 : 2;
   };
   for (const person of order
@@ -58,7 +58,7 @@ export function composeQuickly(
   for (let pass = 0; pass < passes; pass += 1) {
     shuffle(order, random);
     // Who has least of what they could have goes first.
-    order.sort((a, b) => shareOf(plan[a], bests[a]) - shareOf(plan[b], bests[b]));
+    order.sort((a, b) => shareOf(plan[a]!, bests[a]!) - shareOf(plan[b]!, bests[b]!));
     let hasGained = false;
     for (const person of order) hasGained = tryFor(person) || hasGained;
     if (!hasGained) break;
@@ -81,6 +81,6 @@ export const takesNothing = ({ options }: Pattern, done = 0): boolean =>
 function shuffle(list: number[], random: () => number): void {
   for (let index = list.length - 1; index > 0; index -= 1) {
     const other = Math.floor(random() * (index + 1));
-    [list[index], list[other]] = [list[other], list[index]];
+    [list[index], list[other]] = [list[other]!, list[index]!];
   }
 }

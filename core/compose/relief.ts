@@ -54,7 +54,7 @@ const turnsAsked = (problem: RoundsProblem, fromRound = 0) =>
 /** What the plan leaves unmet of what was asked. */
 export function listAsks(problem: RoundsProblem, assignment: Assignment): Ask[] {
   return problem.people.flatMap(({ id, fromRound }, index): Ask[] => {
-    const pattern = assignment[index];
+    const pattern = assignment[index]!;
     return [
       ...(pattern.brokenPins > 0 ? [{ kind: 'pin', person: id } as const] : []),
       ...(countTurns(pattern) < turnsAsked(problem, fromRound)

@@ -37,7 +37,7 @@ const verify = (plan: ReturnType<typeof composeClass>, change: Partial<Wishes> =
   });
 
 const optionOf = (plan: ReturnType<typeof composeClass>, id: string, round: number) =>
-  plan.rounds[round].people.find((one) => one.id === id)?.option?.id ?? null;
+  plan.rounds[round]!.people.find((one) => one.id === id)?.option?.id ?? null;
 
 /** Rounds of somebody's evening that are not as they were. */
 const countMoved = (
@@ -71,7 +71,7 @@ describe('pins', () => {
   });
 
   it('that break a hard rule are reported with a reason and change nothing else', () => {
-    const person = prepared.people[0];
+    const person = prepared.people[0]!;
     const shut: Pin = { kind: 'student', person: person.id, option: 'HB15' };
     const gone: Pin = { kind: 'student', person: 'nobody', option: 'rest' };
     const nowhere: Pin = { kind: 'station', person: person.id, span: 'north-9' };
@@ -86,13 +86,13 @@ describe('pins', () => {
     const [person, ...others] = prepared.people;
     const why = { HB1: 'the first rung is closed', HB15: 'the late one waits for a way out' };
     const closed = {
-      ...person,
+      ...person!,
       shut: (['HB1', 'HB15'] as const).map((stage) => ({ stage, label: stage, why: why[stage] })),
-      options: person.options.filter(({ id }) => !id.startsWith('HB1')),
+      options: person!.options.filter(({ id }) => !id.startsWith('HB1')),
     };
     const pins: Pin[] = ['HB15', 'HB15+towel', 'HB1'].map((option) => ({
       kind: 'student',
-      person: person.id,
+      person: person!.id,
       option,
     }));
     const plan = compose({ pins }, { ...prepared, people: [closed, ...others] });
@@ -103,8 +103,8 @@ describe('pins', () => {
     const person = prepared.people.find(({ options }) => options.length > 3)!;
     const [a, b] = person.options.map(({ id }) => id);
     const pins: Pin[] = [
-      { kind: 'student', person: person.id, option: a },
-      { kind: 'student', person: person.id, option: b },
+      { kind: 'student', person: person.id, option: a! },
+      { kind: 'student', person: person.id, option: b! },
     ];
     const plan = compose({ pins });
     expect(plan.pins.filter(({ isKept }) => !isKept).length).toBeGreaterThan(0);
@@ -128,8 +128,8 @@ describe('changing a plan', () => {
   it('after one absence moves hardly anybody', () => {
     const plan = compose();
     const [gone, ...others] = prepared.people.map(({ id }) => id);
-    const after = compose({ absent: [gone] }, prepared, plan);
-    expect(after.rounds[0].people.map(({ id }) => id)).toEqual(others);
+    const after = compose({ absent: [gone!] }, prepared, plan);
+    expect(after.rounds[0]!.people.map(({ id }) => id)).toEqual(others);
     const slots = others.length * plan.rounds.length;
     expect(countMoved(plan, after, others)).toBeLessThanOrEqual(slots / 4);
   });
@@ -270,8 +270,8 @@ describe('what would free it', () => {
     expect(steps).toEqual(binding.map((_, index) => index + 1));
     expect(binding.some(({ gain }) => gain !== null && gain > 0)).toBe(true);
     const [best] = binding;
-    if (best.what !== 'minutes') {
-      const more = solveRounds(highs, withMore(posed.problem, [best]), usualSolve);
+    if (best!.what !== 'minutes') {
+      const more = solveRounds(highs, withMore(posed.problem, [best!]), usualSolve);
       expect(more.objective).toBeGreaterThan(plan.objective);
     }
     expect(binding.map(({ what }) => what as string)).not.toContain('floor');
@@ -285,7 +285,7 @@ describe('what would free it', () => {
     expect(found.length).toBeGreaterThan(0);
     expect(steps.length).toBeGreaterThan(0);
     const [first, second] = found;
-    expect(first.gain / first.count).toBeGreaterThanOrEqual(
+    expect(first!.gain / first!.count).toBeGreaterThanOrEqual(
       (second?.gain ?? 0) / (second?.count ?? 1),
     );
     expect(purchaseWords(found)).toMatch(/^\d+ more .* would serve/);

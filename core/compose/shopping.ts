@@ -30,7 +30,7 @@ export interface Purchase {
 /** Amounts that are tried; the smallest with nearly all of the gain is named. */
 const amounts = [1, 2, 3, 4, 6, 8] as const;
 const nearlyAll = 0.9;
-const most = amounts[amounts.length - 1];
+const most = amounts[amounts.length - 1]!;
 /** A share that rises by less than this is no service. */
 const leastShareGain = 0.03;
 const shortSolve = { ...usualSolve, mostNodes: 60 };
@@ -69,8 +69,8 @@ function tryRow(highs: Highs, bases: readonly Base[], row: string, more: number)
     weeks += own;
     problem.people.forEach(({ id }, index) => {
       const rise =
-        shareOf(other.assignment[index], bests[index]) -
-        shareOf(plan.assignment[index], bests[index]);
+        shareOf(other.assignment[index]!, bests[index]!) -
+        shareOf(plan.assignment[index]!, bests[index]!);
       if (rise > leastShareGain) serves.add(id);
     });
   }
@@ -125,12 +125,12 @@ export function purchaseWords(purchases: readonly Purchase[]): string {
   if (purchases.length === 0) return 'The cupboard holds what these classes can use.';
   const [first, second] = purchases;
   const what = ({ row, count }: Purchase) => rowLabel(row, count).replace(/^(\d+) /, '$1 more ');
-  const who = first.serves.length;
+  const who = first!.serves.length;
   const serves =
     who === 0
       ? 'would serve the class a little'
       : `would serve ${who} ${who === 1 ? 'student' : 'students'}`;
   const next =
     second === undefined ? '' : `; the next best buy is ${rowLabel(second.row, second.count)}`;
-  return `${what(first)} ${serves}${next}.`;
+  return `${what(first!)} ${serves}${next}.`;
 }

@@ -38,12 +38,12 @@ function stationsIn(patterns: readonly Pattern[], round: number): Station[] {
   const pairs = new Map<string, Pattern[]>();
   for (const pattern of patterns) {
     const key = stationKey(pattern);
-    const option = pattern.options[round];
+    const option = pattern.options[round]!;
     if (option === null) continue;
     if (key === null) {
       const pieces = new Map<string, number>();
       for (const { piece, count } of option.pieces) pieces.set(piece, count);
-      alone.push({ option, wall: pattern.wall, alongM: option.alongM ?? null, pieces });
+      alone.push({ option: option!, wall: pattern.wall, alongM: option.alongM ?? null, pieces });
     } else pairs.set(key, [...(pairs.get(key) ?? []), pattern]);
   }
   for (const group of pairs.values()) {
@@ -58,7 +58,7 @@ function stationsIn(patterns: readonly Pattern[], round: number): Station[] {
     const widths = options.flatMap(({ alongM }) => alongM ?? []);
     const alongM = widths.length === 0 ? null : Math.max(...widths);
     for (let pair = 0; pair < Math.ceil(group.length / 2); pair += 1) {
-      alone.push({ option: options[0], wall: group[0].wall, alongM, pieces });
+      alone.push({ option: options[0]!, wall: group[0]!.wall, alongM, pieces });
     }
   }
   return alone;
@@ -73,19 +73,19 @@ export function addUp(patterns: readonly Pattern[], rounds: number): Usage {
     const falling = new Map<string, number>();
     for (const { option, wall, alongM, pieces: own } of stationsIn(patterns, round)) {
       if (alongM !== null && wall !== null) {
-        walls[round].set(wall, (walls[round].get(wall) ?? 0) + alongM);
+        walls[round]!.set(wall, (walls[round]!.get(wall) ?? 0) + alongM);
         falling.set(wall, (falling.get(wall) ?? 0) + (option.isAttempt ? 1 : -1));
       }
       for (const [piece, count] of own) {
-        pieces[round].set(piece, (pieces[round].get(piece) ?? 0) + count);
+        pieces[round]!.set(piece, (pieces[round]!.get(piece) ?? 0) + count);
       }
-      if (option.needsHand) hands[round] += 1;
-      if (option.needsCircle) circles[round] += 1;
+      if (option.needsHand) hands[round]! += 1;
+      if (option.needsCircle) circles[round]! += 1;
     }
     // Others stand between those who may fall; where there are too few, a mat's width does.
     for (const [wall, more] of falling) {
       const gaps = Math.max(0, more - 1);
-      if (gaps > 0) walls[round].set(wall, walls[round].get(wall)! + gaps * sidewaysM);
+      if (gaps > 0) walls[round]!.set(wall, walls[round]!.get(wall)! + gaps * sidewaysM);
     }
   }
   return { walls, pieces, hands, circles };
@@ -102,14 +102,14 @@ export function findExcess(patterns: readonly Pattern[], problem: RoundsProblem)
   let roundsWithTeacher = 0;
   for (let round = 0; round < rounds; round += 1) {
     if (round < done) continue;
-    if (usage.hands[round] > helpers[round]) roundsWithTeacher += 1;
+    if (usage.hands[round]! > helpers[round]!) roundsWithTeacher += 1;
     for (const { id, lengthM } of walls)
-      note(round, 'wall', id, (usage.walls[round].get(id) ?? 0) - lengthM);
-    for (const [piece, count] of usage.pieces[round])
+      note(round, 'wall', id, (usage.walls[round]!.get(id) ?? 0) - lengthM);
+    for (const [piece, count] of usage.pieces[round]!)
       note(round, 'piece', piece, count - (pieces[piece] ?? 0));
-    note(round, 'circles', 'floor', usage.circles[round] - circles);
+    note(round, 'circles', 'floor', usage.circles[round]! - circles);
     // The teacher's hands are the last to be used.
-    note(round, 'hands', 'hands', usage.hands[round] - helpers[round] - 1);
+    note(round, 'hands', 'hands', usage.hands[round]! - helpers[round]! - 1);
   }
   // At least one round stays free for watching.
   if (rounds > 0)

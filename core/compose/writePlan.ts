@@ -63,26 +63,26 @@ export function writePlan(
 ): ClassPlan {
   const { problem, ground, drills } = posed;
   const placed = plan.assignment.map((pattern, index) => ({
-    id: problem.people[index].id,
+    id: problem.people[index]!.id,
     pattern,
   }));
   const places = placeEverybody(placed, problem.rounds, ground);
   const usage = addUp(plan.assignment, problem.rounds);
   const rows = new Set(usage.pieces.flatMap((round) => [...round.keys()]));
   const rounds = Array.from({ length: problem.rounds }, (_, round): PlannedRound => {
-    const hands = usage.hands[round];
+    const hands = usage.hands[round]!;
     return {
       handsUsed: hands,
-      handsOf: problem.helpers[round],
-      teacherHelps: hands > problem.helpers[round],
+      handsOf: problem.helpers[round]!,
+      teacherHelps: hands > problem.helpers[round]!,
       pieces: [...rows].map((row) => ({
         row,
-        used: usage.pieces[round].get(row) ?? 0,
+        used: usage.pieces[round]!.get(row) ?? 0,
         of: problem.pieces[row] ?? 0,
       })),
       people: placed.map(({ id, pattern }): PlannedPerson => {
-        const place = places[round].get(id)!;
-        const partner = findPartner(placed, id, pattern, round, places[round]);
+        const place = places[round]!.get(id)!;
+        const partner = findPartner(placed, id, pattern, round, places[round]!);
         return {
           id,
           option: pattern.options[round] as PlannedOption | null,
@@ -169,9 +169,9 @@ function reportPins(
     const at = find(pin.person);
     if (at < 0) return { pin, isKept: false, why: 'not here tonight' };
     if (pin.kind === 'tired') return { pin, isKept: true };
-    const person = people[at];
+    const person = people[at]!;
     const round = pin.round;
-    const from = firstOpen(problem.people[at], problem.done);
+    const from = firstOpen(problem.people[at]!, problem.done);
     if (round !== undefined && round > problem.rounds) {
       return { pin, isKept: false, why: `there are ${problem.rounds} rounds` };
     }
@@ -183,22 +183,22 @@ function reportPins(
         const shut = person.shut.find(({ stage }) => stage === wanted);
         return { pin, isKept: false, why: shut?.why ?? 'not open to this student tonight' };
       }
-      const isKept = keepsPin(assignment[at], { option: pin.option, ...roundOf(pin) }, from);
+      const isKept = keepsPin(assignment[at]!, { option: pin.option, ...roundOf(pin) }, from);
       return isKept ? { pin, isKept } : { pin, isKept, why: whyNot(problem, at) };
     }
     const span = problem.walls.find(({ id }) => id === pin.span);
     if (span === undefined) return { pin, isKept: false, why: 'this room has no such stretch' };
-    const isKept = keepsPin(assignment[at], { wall: pin.span, ...roundOf(pin) }, from);
+    const isKept = keepsPin(assignment[at]!, { wall: pin.span, ...roundOf(pin) }, from);
     return isKept ? { pin, isKept } : { pin, isKept, why: whyNot(problem, at) };
   });
 }
 
 /** Is there any evening of this student's that keeps the pins, were the room theirs alone? */
 function whyNot(problem: RoundsProblem, at: number): string {
-  const person = problem.people[at];
+  const person = problem.people[at]!;
   const alone = { ...problem, people: [person], helpers: problem.helpers.map(() => 1) };
   const plan = solveQuickly(alone, 1);
-  return plan.assignment[0].brokenPins === 0
+  return plan.assignment[0]!.brokenPins === 0
     ? 'it would take what others hold: pins against pins, or more than there is'
     : 'no evening of this student keeps it: tiredness, a low ceiling, too few tries, or pins that contradict each other';
 }
@@ -226,7 +226,7 @@ function describe(
       `No drill warms ${drills.cold.join(' and ')} for a minute in the time there is: tries that need them are left out.`,
     );
   }
-  const idle = problem.people.filter((_, index) => countTurns(assignment[index]) === 0);
+  const idle = problem.people.filter((_, index) => countTurns(assignment[index]!) === 0);
   if (budget.rounds > 0 && idle.length > 0) {
     notes.push(
       `${idle.length === 1 ? 'One student rests' : `${idle.length} students rest`} throughout: nothing else is open, or nothing is left.`,

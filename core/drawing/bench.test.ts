@@ -58,19 +58,20 @@ describe('the bench', () => {
     );
     expect(loads).toHaveLength(2);
     const [a, b] = loads;
-    const apart = Math.abs(a.x - b.x) >= textWidth(a.text, a.sizePx) || Math.abs(a.y - b.y) >= 15;
+    const apart =
+      Math.abs(a!.x - b!.x) >= textWidth(a!.text, a!.sizePx) || Math.abs(a!.y - b!.y) >= 15;
     expect(apart).toBe(true);
   });
 
   it('moves a mark by exactly what its dial turns', () => {
     const { values, scene } = bench('forearmStandWall');
-    const mark = scene.marks[0];
-    const closer = { baseM: values.baseM - 0.1 };
+    const mark = scene.marks[0]!;
+    const closer = { baseM: values.baseM! - 0.1 };
     const loads = computeLoads(body, toPosture('forearmStandWall', closer));
     const moved = drawBench(
       { body, family: 'forearmStandWall', values: closer, loads },
       { ...benchSheet('forearmStandWall'), units: 'cm' },
-    ).marks[0];
+    ).marks[0]!;
     expect((moved.x - mark.x) * mark.perPx).toBeCloseTo(-0.1, 3);
   });
 });
@@ -95,7 +96,7 @@ describe('loads along a ladder', () => {
 describe('the two-minute path', () => {
   it('names the lengths that move the set-up most, and forgets what was measured', () => {
     const before = tellingLengths(body, 'wallL');
-    expect(before[0].moveM).toBeGreaterThanOrEqual(before[1].moveM);
+    expect(before[0]!.moveM).toBeGreaterThanOrEqual(before[1]!.moveM);
     expect(before.map(({ length }) => length)).toContain('sittingLegReach');
     const measured = resolveBody({ heightM: 1.7, lengths: { sittingLegReach: 0.9 } });
     const move = (list: typeof before) =>
@@ -116,7 +117,7 @@ describe('shapes without loads, pictures of lengths, views from above', () => {
         const { dials, solve } = getStill(id);
         const { joints } = solve(own, usualOfDials(dials, own));
         const far = (a: readonly number[], b: readonly number[]) =>
-          Math.hypot(a[0] - b[0], a[1] - b[1]);
+          Math.hypot(a[0]! - b[0]!, a[1]! - b[1]!);
         expect(far(joints.shoulder, joints.hip)).toBeCloseTo(own.lengths.trunk, 2);
         expect(far(joints.hip, joints.knee)).toBeCloseTo(own.lengths.thigh, 2);
         expect(far(joints.knee, joints.ankle)).toBeCloseTo(own.lengths.shank, 2);

@@ -117,7 +117,7 @@ export function drawBench(input: BenchInput, options: BenchOptions): BenchScene 
   const marks = getDials(family).flatMap((dial): BenchMark[] => {
     const { mark, parameter } = dial;
     if (!mark) return [];
-    const [x, y] = mark.at(joints, values[parameter]);
+    const [x, y] = mark.at(joints, values[parameter]!);
     const at: Point = parameter === 'baseM' ? [dx, 0] : [x, y];
     return [
       {

@@ -103,7 +103,7 @@ function limb(
     from[0] + dx * t + uy * aside * facing,
     from[1] + dy * t - ux * aside * facing,
   ];
-  const last = stations[stations.length - 1];
+  const last = stations[stations.length - 1]!;
   // A rounded end: its tip and two shoulders, so that joints meet without a notch.
   const cap = (t: number, [, front, back]: Station, sign: number): Point[] => {
     const half = ((front + back) / 2) * scaleM;
@@ -115,7 +115,7 @@ function limb(
     });
   };
   return closed(role, frame, [
-    ...cap(0, stations[0], -1),
+    ...cap(0, stations[0]!, -1),
     ...stations.map(([t, , back]) => at(t, back * scaleM)),
     ...cap(1, last, 1),
     ...[...stations].reverse().map(([t, front]) => at(t, -front * scaleM)),
@@ -158,8 +158,8 @@ function flatFoot(role: Role, frame: Frame, joints: Leg, scaleM: number): Shape 
     (v) => v / Math.hypot(ankle[0] - heel[0], ankle[1] - heel[1]),
   );
   const at = (alongM: number, upM: number): Point => [
-    heel[0] + sx * alongM + nx * upM,
-    heel[1] + sy * alongM + ny * upM,
+    heel[0] + sx * alongM + nx! * upM,
+    heel[1] + sy * alongM + ny! * upM,
   ];
   const behind = joints.heelBackM;
   const front = length - behind;
@@ -214,15 +214,15 @@ function forearmFlat(role: Role, frame: Frame, joints: FigureJoints, scaleM: num
   // Fingers may point either way along the floor.
   const way = Math.sign(fingertip[0] - elbow[0]) || 1;
   return closed(role, frame, [
-    [elbow[0] - way * f * 0.35, floor + 0.004 * scaleM],
-    [elbow[0] - way * f * 0.55, floor + f * 0.5],
-    [elbow[0] - way * f * 0.1, floor + f * 0.98],
-    [across(elbow, wrist, 0.3), floor + f],
-    [across(elbow, wrist, 0.7), floor + f * 0.82],
-    [wrist[0], floor + w],
-    [across(wrist, fingertip, 0.35), floor + h * 1.35],
-    [across(wrist, fingertip, 0.7), floor + h * 0.8],
-    [fingertip[0] - way * 0.004 * scaleM, floor + h * 0.35],
+    [elbow[0] - way * f! * 0.35, floor + 0.004 * scaleM],
+    [elbow[0] - way * f! * 0.55, floor + f! * 0.5],
+    [elbow[0] - way * f! * 0.1, floor + f! * 0.98],
+    [across(elbow, wrist, 0.3), floor + f!],
+    [across(elbow, wrist, 0.7), floor + f! * 0.82],
+    [wrist[0], floor + w!],
+    [across(wrist, fingertip, 0.35), floor + h! * 1.35],
+    [across(wrist, fingertip, 0.7), floor + h! * 0.8],
+    [fingertip[0] - way * 0.004 * scaleM, floor + h! * 0.35],
     [fingertip[0], floor + 0.003 * scaleM],
     [across(wrist, fingertip, 0.5), floor],
     [across(elbow, wrist, 0.5), floor],

@@ -35,9 +35,9 @@ const readOff: Partial<Record<DistanceId, (posed: PosedShape, setup: SetupId) =>
     return Math.abs(wall!.x - from[0]);
   },
   footHeight: ({ joints }) => joints.heel[1],
-  platformHeight: ({ rests }) => rests[0].top,
+  platformHeight: ({ rests }) => rests[0]!.top,
   shoulderLineToWall: ({ joints, wall }) => wall!.x - joints.shoulder[0],
-  headEdgeToWall: ({ rests, wall }) => wall!.x - rests[0].right,
+  headEdgeToWall: ({ rests, wall }) => wall!.x - rests[0]!.right,
   toeRest: ({ rests }) => rests[1]?.top ?? Number.NaN,
   blockHeight: ({ joints }) => joints.wrist[1],
   cushionAhead: ({ joints, rests }) => {
@@ -45,12 +45,12 @@ const readOff: Partial<Record<DistanceId, (posed: PosedShape, setup: SetupId) =>
     return (left + right) / 2 - joints.wrist[0];
   },
   forearmLift: ({ joints }) => joints.elbow[1],
-  sacrumHeight: ({ rests }) => rests[0].top,
-  bolsterToWall: ({ rests, wall }) => rests[0].left - wall!.x,
+  sacrumHeight: ({ rests }) => rests[0]!.top,
+  bolsterToWall: ({ rests, wall }) => rests[0]!.left - wall!.x,
   crownToWall: ({ joints, wall }) => wall!.x - joints.crown[0],
-  chairGap: ({ rests, chair }) => rests[0].left - chair!.frontX,
-  lowBlockOut: ({ rests, wall }) => wall!.x - rests[0].right,
-  stackHeight: ({ rests }) => rests[1].top,
+  chairGap: ({ rests, chair }) => rests[0]!.left - chair!.frontX,
+  lowBlockOut: ({ rests, wall }) => wall!.x - rests[0]!.right,
+  stackHeight: ({ rests }) => rests[1]!.top,
 };
 
 const scenes = (scene: Scene) => ({

@@ -118,7 +118,9 @@ function tapeLine(frame: Frame, { from, to }: Tape, asidePx: number): Shape[] {
     [x1, y1],
     [x2, y2],
   ].map(([x, y]) =>
-    isLevel ? line('dimensionTick', x, y - 5, x, y + 5) : line('dimensionTick', x - 5, y, x + 5, y),
+    isLevel
+      ? line('dimensionTick', x!, y! - 5, x!, y! + 5)
+      : line('dimensionTick', x! - 5, y!, x! + 5, y!),
   );
   return [line('measure', x1, y1, x2, y2), ...ends];
 }
@@ -200,14 +202,14 @@ export function drawLength(id: LengthId): Scene {
       pxPerM: 1,
       shapes: [
         { kind: 'path', role: 'figure', d },
-        line('measure', x1, y1, x2, y2),
+        line('measure', x1!, y1!, x2!, y2!),
         ...[
           [x1, y1],
           [x2, y2],
         ].map(([x, y]) =>
           y1 === y2
-            ? line('dimensionTick', x, y - 5, x, y + 5)
-            : line('dimensionTick', x - 5, y, x + 5, y),
+            ? line('dimensionTick', x!, y! - 5, x!, y! + 5)
+            : line('dimensionTick', x! - 5, y!, x! + 5, y!),
         ),
       ],
     };

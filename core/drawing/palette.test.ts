@@ -6,7 +6,7 @@ function tokensOf(sheet: string, selector: string): Record<string, string> {
   const begin = sheet.indexOf(`${selector} {`);
   const block = sheet.slice(begin, sheet.indexOf('}', begin));
   return Object.fromEntries(
-    [...block.matchAll(/--lv-(\w+):\s*([^;]+);/g)].map(([, name, value]) => [name, value.trim()]),
+    [...block.matchAll(/--lv-(\w+):\s*([^;]+);/g)].map(([, name, value]) => [name, value!.trim()]),
   );
 }
 

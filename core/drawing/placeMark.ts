@@ -110,9 +110,9 @@ const rectOn = (
 export function fittedName(name: string, room: number, sizePx: number): string {
   if (textWidth(name, sizePx) <= room) return name;
   const [first] = name.split(' ');
-  if (textWidth(first, sizePx) <= room) return first;
+  if (textWidth(first!, sizePx) <= room) return first!;
   const count = Math.max(1, Math.floor(room / (sizePx * 0.58)) - 1);
-  return `${first.slice(0, count)}.`;
+  return `${first!.slice(0, count)}.`;
 }
 
 export interface MarkLook {
@@ -148,7 +148,7 @@ export function drawMark(
   }
   if (mark.letter !== undefined) {
     const [rx, ry] = strip.isLevel ? [half[1], half[0]] : [half[0], half[1]];
-    shapes.push(ellipse('figureEdge', bx, by, rx, ry));
+    shapes.push(ellipse('figureEdge', bx, by, rx!, ry!));
     shapes.push(
       ellipse('figureEdge', hx, hy, 0.045 * mark.heightM * px, 0.045 * mark.heightM * px),
     );

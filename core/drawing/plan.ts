@@ -97,7 +97,7 @@ function forearm(body: Body, scale: number, { elbow, wrist, tip }: ArmPoints): S
   ];
   const points = [...edge(-1), ...edge(1).reverse()];
   const r = px(flesh.elbowHalf);
-  const [first, ...rest] = points.map(([x, y]) => `${rounded(x)},${rounded(y)}`);
+  const [first, ...rest] = points.map(([x, y]) => `${rounded(x!)},${rounded(y!)}`);
   return {
     kind: 'path',
     role: 'figureEdge',

@@ -50,8 +50,8 @@ function drawSpan(room: Room, { wall, fromM, toM }: Span, frame: RoomFrame): Sha
       'hatch',
       x,
       y,
-      x + out[0] * sizes.hatchPx + slant[0],
-      y + out[1] * sizes.hatchPx + slant[1],
+      x + out[0] * sizes.hatchPx + slant[0]!,
+      y + out[1] * sizes.hatchPx + slant[1]!,
     );
   });
   return [...strokes, line('wall', x1, y1, x2, y2)];

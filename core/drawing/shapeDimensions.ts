@@ -50,7 +50,7 @@ export function leftReach(
   return dimensions.filter(isWritten).flatMap((one) => {
     if (one.kind !== 'level') return [];
     const [left, right] = [one.fromX, one.toX].sort((a, b) => a - b);
-    return [levelExtent(left * pxPerM, right * pxPerM, textOf(one, style))[0] / pxPerM];
+    return [levelExtent(left! * pxPerM, right! * pxPerM, textOf(one, style))[0] / pxPerM];
   });
 }
 

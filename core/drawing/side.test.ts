@@ -13,7 +13,7 @@ const bodies = [1.45, 1.7, 1.95].map((heightM) => resolveBody({ heightM }));
 function* placesAcross(shape: Shape): Generator<number> {
   if ('d' in shape) {
     const numbers = (shape.d.match(/-?\d+(\.\d+)?/g) ?? []).map(Number);
-    for (let index = 0; index < numbers.length; index += 2) yield numbers[index];
+    for (let index = 0; index < numbers.length; index += 2) yield numbers[index]!;
   }
 }
 
@@ -60,7 +60,7 @@ describe('shapes from the side', () => {
 
   it('draws a wall on whichever side the shape has it', () => {
     const walls = (id: 'legs-up' | 'dolphin-chair') => {
-      const scene = drawAlternative(inputOf(bodies[1]), id, options);
+      const scene = drawAlternative(inputOf(bodies[1]!), id, options);
       const wall = scene.shapes.find(
         (shape) =>
           shape.role === 'wall' &&

@@ -2,7 +2,7 @@ import { palettes, strokes, type Palette, type Stroke } from './palette';
 import type { Scene, Shape } from './scene';
 
 const escapes: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' };
-const escaped = (text: string) => text.replace(/[&<>"]/g, (sign) => escapes[sign]);
+const escaped = (text: string) => text.replace(/[&<>"]/g, (sign) => escapes[sign]!);
 
 function paint(stroke: Stroke, palette: Palette): string {
   const parts = [`fill="${stroke.fill ? palette[stroke.fill] : 'none'}"`];

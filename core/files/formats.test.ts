@@ -10,7 +10,7 @@ describe('the documented formats', () => {
   it.each(Object.keys(formats))('%s says what is read and written', (name) => {
     // As `npm run formats` writes it.
     const written = JSON.parse(readFileSync(path.join(folder, name), 'utf8')) as unknown;
-    expect(written).toEqual(JSON.parse(formats[name]));
+    expect(written).toEqual(JSON.parse(formats[name]!));
   });
 
   it('are all there are: none is left of a format that is gone', () => {

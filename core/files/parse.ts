@@ -40,14 +40,14 @@ export function checkShape<S extends z.ZodType>(schema: S, value: unknown): z.in
   if (parsed.success) return parsed.data;
   // A field that does not exist is often why another is missing: it is named first.
   const { issues } = parsed.error;
-  throw toProblem(issues.find(({ code }) => code === 'unrecognized_keys') ?? issues[0]);
+  throw toProblem(issues.find(({ code }) => code === 'unrecognized_keys') ?? issues[0]!);
 }
 
 function toProblem(issue: z.core.$ZodIssue): InputProblem {
   const path = issue.path.map((part) => (typeof part === 'symbol' ? String(part) : part));
   if (issue.code === 'unrecognized_keys') {
     const [key] = issue.keys;
-    return new InputProblem('unknown-field', `There is no field "${key}" here.`, [...path, key]);
+    return new InputProblem('unknown-field', `There is no field "${key}" here.`, [...path, key!]);
   }
   const isRange = issue.code === 'too_big' || issue.code === 'too_small';
   if (issue.code === 'invalid_value' && issue.values.length > mostNamed) {

@@ -13,7 +13,7 @@ const two = (value: number) => String(value).padStart(2, '0');
 
 function clock(startsAt: string, minutes: number): string {
   const [hour, minute] = startsAt.split(':').map(Number);
-  const total = hour * 60 + minute + Math.floor(minutes + 1e-6);
+  const total = hour! * 60 + minute! + Math.floor(minutes + 1e-6);
   return `${two(Math.floor(total / 60) % 24)}:${two(total % 60)}`;
 }
 

@@ -77,7 +77,9 @@ export function readStudioContext(head: Head, here: OwnEntries): StudioContext {
     checks: { ...here.checks },
   };
   head.entries.forEach(({ kind, key, spec }, index) => {
-    own[kind][key] = within(['entries', index, 'spec'], () => checkShape(entrySchemas[kind], spec));
+    own[kind]![key] = within(['entries', index, 'spec'], () =>
+      checkShape(entrySchemas[kind], spec),
+    );
   });
   const { catalog, problems } = layOver(own as unknown as OwnEntries);
   const [first] = problems;
@@ -94,7 +96,7 @@ export function assertStudioPerson(person: StudioPerson, context: StudioContext)
   });
   person.rungs.forEach(({ family, stage }, index) => {
     if (!isStage(context, stage)) refuse(['rungs', index, 'stage'], 'This rung is not known here.');
-    if (context.catalog.stages[stage].family !== family) {
+    if (context.catalog.stages[stage]!.family !== family) {
       refuse(['rungs', index, 'stage'], 'This rung is on another ladder.');
     }
   });

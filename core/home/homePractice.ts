@@ -108,9 +108,9 @@ function doseOf(
   const dose = `${homeRule.sets} sets of ${set}${spec.hasSides ? ' a side' : ''}, five breaths between`;
   const [left, right] = levels;
   if (!spec.hasSides || histories.some(({ level }) => level === null)) return { dose };
-  const ratio = Math.min(left, right) / Math.max(left, right);
+  const ratio = Math.min(left!, right!) / Math.max(left!, right!);
   if (ratio >= homeRule.lopsidedUnder) return { dose };
-  return { dose, firstSide: left < right ? 'left' : 'right' };
+  return { dose, firstSide: left! < right! ? 'left' : 'right' };
 }
 
 /** A drill's dose, its hold no longer than this person's own sets. */
@@ -188,7 +188,7 @@ function drillCandidates(
           how: drill.how,
           dose: drillDoseOf(person, drill),
           days: drill.purpose === 'strengthens' ? homeRule.daysStrength : homeRule.daysEase,
-          towards: person.school.checks.get(first.check)?.spec.label ?? first.check,
+          towards: person.school.checks.get(first!.check)?.spec.label ?? first!.check,
           standIns: standIns as StandIn[],
           watch,
         },

@@ -43,7 +43,7 @@ export function compareSchools(
         stage,
         before: was.kind,
         after: is.kind,
-        reason: is.reasons[0],
+        reason: is.reasons[0]!,
       });
     }
   }

@@ -90,7 +90,7 @@ function evaluateCheck(demand: CheckDemand, { school, assessor, asOf }: OpenedCa
   const isOfTheDay = spec.scoring.kind === 'same-day';
   const isAtDoor =
     isOfTheDay &&
-    !assessor.histories(demand.check, demand.base)[0].records.some(({ date }) => date === asOf);
+    !assessor.histories(demand.check, demand.base)[0]!.records.some(({ date }) => date === asOf);
   return {
     ...assessment,
     ...(isAtDoor ? { isAtDoor, reasons: ['asked at the door'] } : {}),
@@ -176,7 +176,7 @@ function evaluateOpens(demand: { readonly opens: StageKey }, person: OpenedCase)
 /** Any one will do: the best decides. Where a thing stands in for a check, the check is named. */
 function pickBest(demand: Demand, items: readonly GateItem[]): GateItem {
   const best = items.reduce((found, item) => (rankOf(item) > rankOf(found) ? item : found));
-  const first = items[0];
+  const first = items[0]!;
   if (best === first) return { ...first, demand };
   if (best.standIn === undefined) {
     return best.status === 'met'
@@ -193,13 +193,13 @@ function pickBest(demand: Demand, items: readonly GateItem[]): GateItem {
     status: best.status,
     standIn: best.standIn,
     isSafety: best.isSafety,
-    reasons: [...first.reasons, best.reasons[best.reasons.length - 1]],
+    reasons: [...first.reasons, best.reasons[best.reasons.length - 1]!],
   };
 }
 
 /** All of them: the worst decides; a helper's hands among them stay part of the plan. */
 function pickWorst(demand: Demand, items: readonly GateItem[]): GateItem {
-  const worst = [...items].sort(byObstacle)[0];
+  const worst = [...items].sort(byObstacle)[0]!;
   const standIn = items.find((item) => item.standIn !== undefined)?.standIn;
   return {
     ...worst,

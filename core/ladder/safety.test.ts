@@ -26,7 +26,7 @@ const columns: readonly CautionColumn[] = ['mild', 'light', 'neck', 'wrists'];
 /** Made up from a seed of its own; a failure names it. */
 function invent(seed: number) {
   const random = seededRandom(seed);
-  const pick = <T>(list: readonly T[]) => list[Math.floor(random() * list.length)];
+  const pick = <T>(list: readonly T[]) => list[Math.floor(random() * list.length)]!;
   const some = <T>(list: readonly T[], share: number) => list.filter(() => random() < share);
   const reports = some(cautionIds, 0.07);
   const clearances: Clearance[] = some(reports, 0.4).map((about) => ({
@@ -130,8 +130,8 @@ it('opens nothing to a hundred thousand people that a caution, a stop, pain or c
   let stopped = 0;
   for (let seed = 1; seed <= people; seed += 1) {
     const who = invent(seed);
-    const spec = getStage(who.stage);
-    const verdict = judge(who.stage, who.person);
+    const spec = getStage(who.stage!);
+    const verdict = judge(who.stage!, who.person);
     const isClosed =
       spec.columns.some((column) => isShut(who, column, spec.isFree === true, who.isNew)) ||
       hurts(who, spec.loads);
@@ -147,7 +147,7 @@ it('opens nothing to a hundred thousand people that a caution, a stop, pain or c
       throw new Error(`seed ${seed}: ${who.stage} is ${verdict.kind}, ${verdict.reasons[0]}`);
     if (verdict.alternative === undefined) continue;
     const other = getAlternative(verdict.alternative);
-    const isOtherNew = other.stage !== undefined && !isOnTheWay(other.stage, who.present);
+    const isOtherNew = other.stage !== undefined && !isOnTheWay(other.stage, who.present!);
     const isOtherShut =
       other.columns.some((column) => isShut(who, column, false, isOtherNew)) ||
       hurts(who, other.loads);

@@ -53,10 +53,10 @@ describe('a stand on the ladder', () => {
 describe('what to look at tonight', () => {
   it('wants the one check that stands in the way, and says for what', () => {
     const [first] = rankChecks(makeCase({ evidence: almost, present }));
-    expect(first.check).toBe('dolphin-push-ups');
-    expect(first.stages).toEqual(['FS10']);
-    expect(first.why).toContain('kick to the wall');
-    expect(first.chance).toBeGreaterThan(0.1);
+    expect(first!.check).toBe('dolphin-push-ups');
+    expect(first!.stages).toEqual(['FS10']);
+    expect(first!.why).toContain('kick to the wall');
+    expect(first!.chance).toBeGreaterThan(0.1);
   });
 
   it('shares a rung out among the checks that keep it closed', () => {
@@ -105,7 +105,7 @@ describe('what to look at tonight', () => {
     const low: Evidence = { ...everything, 'dolphin-hold': twice(42) };
     const { slots, minutesUsed } = planChecks(school, group([low, low, low]), 8);
     expect(slots[0]).toMatchObject({ check: 'dolphin-hold', isTogether: true });
-    expect(slots[0].people).toHaveLength(3);
+    expect(slots[0]!.people).toHaveLength(3);
     expect(minutesUsed).toBeLessThanOrEqual(8);
     expect(minutesUsed).toBeCloseTo(1 + (1.35 * 45) / 60, 6);
   });

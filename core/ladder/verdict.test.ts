@@ -26,7 +26,7 @@ const decide = (change: CaseChange = {}, evidence: Evidence = {}, stage: StageKe
 
 describe('the gate of the kick', () => {
   const demands = (stage: StageKey, profile: 'prop-led' | 'play-led' = 'prop-led') =>
-    getStageIn(shippedSchool(profile), stage).ways[0].demands;
+    getStageIn(shippedSchool(profile), stage).ways[0]!.demands;
 
   it('collects every demand on the way, each check once at its highest bar', () => {
     expect(decide().items.map(({ label }) => label)).toEqual([

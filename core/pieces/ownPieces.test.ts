@@ -32,7 +32,7 @@ describe('a piece of one’s own', () => {
     expect(stack.heightM).toBeCloseTo(0.105, 9);
     expect(new Set(stack.layers.map(({ piece }) => piece))).toEqual(new Set(['own-plank']));
     expect(stack.layers.reduce((sum, { thicknessM }) => sum + thicknessM, 0)).toBeCloseTo(0.105, 9);
-    expect(specOf(stack.layers[0]).label).toBe('Own plank');
+    expect(specOf(stack.layers[0]!).label).toBe('Own plank');
   });
 
   it('spaces arms, ties loops, lifts forearms and goes between the hands', () => {

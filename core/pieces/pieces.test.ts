@@ -39,7 +39,7 @@ describe('arm spacer', () => {
       if (count > 0) found.push({ sum, count });
       if (count === 3) return;
       for (let next = index; next < single.length; next += 1) {
-        for (const face of faces) visit(next + 1, sum + pieceTable[single[next]][face], count + 1);
+        for (const face of faces) visit(next + 1, sum + pieceTable[single[next]!][face], count + 1);
       }
     };
     visit(0, 0, 0);
@@ -48,7 +48,7 @@ describe('arm spacer', () => {
 
   const cupboards = fc
     .tuple(...blocks.map(() => fc.integer({ min: 0, max: 3 })))
-    .map((counts) => counts.map((count, index) => ({ piece: blocks[index], count })));
+    .map((counts) => counts.map((count, index) => ({ piece: blocks[index]!, count })));
 
   it('agrees with trying everything', () => {
     fc.assert(

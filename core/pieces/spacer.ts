@@ -40,7 +40,7 @@ export function findSpacer(gapM: number, pieces: readonly PieceCount[]): Spacer 
     if (chosen.length > 0) found.push(chosen);
     if (chosen.length === mostBlocks) return;
     for (let index = from; index < options.length; index += 1) {
-      const option = options[index];
+      const option = options[index]!;
       const used = chosen.filter(({ piece }) => piece === option.piece).length;
       if (used < countOf(option)) extend([...chosen, option], index);
     }
@@ -52,6 +52,6 @@ export function findSpacer(gapM: number, pieces: readonly PieceCount[]): Spacer 
   const nearest = Math.min(...found.map(error));
   const best = found
     .filter((chosen) => error(chosen) <= nearest + fewerWinsM + tolerance.roundingM)
-    .sort((a, b) => a.length - b.length || error(a) - error(b))[0];
+    .sort((a, b) => a.length - b.length || error(a) - error(b))[0]!;
   return { sumM: sum(best), errorM: sum(best) - gapM, faces: best };
 }

@@ -46,7 +46,7 @@ function tryEverything(
   const grow = (height: number) => {
     for (const layer of layers) {
       const used = pile.filter(({ kind }) => kind === layer.kind).length;
-      if (used >= pieces[layer.kind].count || height + layer.t > most) continue;
+      if (used >= pieces[layer.kind]!.count || height + layer.t > most) continue;
       const under = pile[pile.length - 1];
       if (under && (layer.w > under.w || layer.d > under.d || (layer.firm && !under.firm)))
         continue;
@@ -66,7 +66,7 @@ function tryEverything(
 
 const cupboards = fc
   .tuple(...flatKinds.map(() => fc.integer({ min: 0, max: 2 })))
-  .map((counts): PieceCount[] => counts.map((count, i) => ({ piece: flatKinds[i], count })));
+  .map((counts): PieceCount[] => counts.map((count, i) => ({ piece: flatKinds[i]!, count })));
 
 describe('the stack solver', () => {
   it('agrees with trying every pile of a small cupboard', () => {

@@ -113,7 +113,7 @@ export function findStack(request: StackRequest): Stack {
   const kinds = listKinds(request.pieces).filter((one) => specOf(one).stacks);
   const left = kinds.map(({ count }) => count);
   const options = kinds
-    .flatMap((one, kind) => layerOptions(one, kind, left[kind], footprintM))
+    .flatMap((one, kind) => layerOptions(one, kind, left[kind]!, footprintM))
     .sort(
       (a, b) =>
         Number(b.isFirm) - Number(a.isFirm) ||
@@ -128,8 +128,8 @@ export function findStack(request: StackRequest): Stack {
 
   const visit = (from: number, heightM: number, pieces: number) => {
     for (let index = from; index < options.length; index += 1) {
-      const option = options[index];
-      if (left[option.kind] < option.count) continue;
+      const option = options[index]!;
+      if (left[option.kind]! < option.count) continue;
       const under = chosen[chosen.length - 1];
       const isWider =
         under !== undefined &&
@@ -143,7 +143,7 @@ export function findStack(request: StackRequest): Stack {
         below = below === null ? next : Math.max(below, next);
       if (next > targetM + within) continue;
       chosen.push(option);
-      left[option.kind] -= option.count;
+      left[option.kind]! -= option.count;
       if (next >= targetM - within) {
         found.push({
           layers: [...chosen],
@@ -153,7 +153,7 @@ export function findStack(request: StackRequest): Stack {
         });
       }
       visit(index, next, pieces + option.count);
-      left[option.kind] += option.count;
+      left[option.kind]! += option.count;
       chosen.pop();
     }
   };

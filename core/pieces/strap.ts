@@ -20,5 +20,5 @@ export function findStrap(loopM: number, pieces: readonly PieceCount[]): PieceRe
     .filter((one) => one.count > 0 && specOf(one).kind === 'strap')
     .filter((one) => specOf(one).lengthM >= loopM + tailM)
     .sort((a, b) => specOf(a).lengthM - specOf(b).lengthM);
-  return long.length === 0 ? null : refOf(long[0]);
+  return long.length === 0 ? null : refOf(long[0]!);
 }

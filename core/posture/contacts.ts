@@ -58,11 +58,11 @@ export function shareFloor(contacts: readonly FloorContact[], massX: number): Co
     return feasible(contact, others, massX);
   });
   return contacts.map((contact, index) => {
-    const { low, high } = ranges[index];
+    const { low, high } = ranges[index]!;
     const nominal =
       // How much a head carries is the student's choice: the middle of what is possible.
       contacts.length === 2 && contacts.every(({ name }) => name !== 'head')
-        ? Math.min(high, Math.max(low, twoShare(contact, contacts[1 - index], massX)))
+        ? Math.min(high, Math.max(low, twoShare(contact, contacts[1 - index]!, massX)))
         : (low + high) / 2;
     return { name: contact.name, verticalPercent: percent({ low, nominal, high }) };
   });

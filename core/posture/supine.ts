@@ -106,7 +106,7 @@ export function plough(body: Body, { platformM, toeSupportM }: PostureParameters
       ...legOnBall(knee, ankle, body),
     },
     // Arms rest on the floor or the platform and carry nothing: shoulders, head and toes share.
-    floor: [floor[0], floor[2], pointContact('feet', ankle[0])],
+    floor: [floor[0]!, floor[2]!, pointContact('feet', ankle[0])],
     carriedBy: 'none',
     notes: [],
   };

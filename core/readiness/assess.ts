@@ -93,9 +93,9 @@ export function createAssessor({ school, asOf, evidence }: AssessorInput): Asses
     histories,
     assess: (check, { base, threshold, onDays } = {}) => {
       const own = histories(check, base);
-      const asked = { threshold: threshold ?? own[0].bar, ...(onDays ? { onDays } : {}) };
-      if (own.length === 1) return scoreSide(own[0], asked);
-      return weaker(scoreSide(own[0], asked), scoreSide(own[1], asked));
+      const asked = { threshold: threshold ?? own[0]!.bar, ...(onDays ? { onDays } : {}) };
+      if (own.length === 1) return scoreSide(own[0]!, asked);
+      return weaker(scoreSide(own[0]!, asked), scoreSide(own[1]!, asked));
     },
   };
 }
@@ -128,14 +128,14 @@ function readHistories(
     return day;
   });
   let order = records.map((_, index) => index);
-  if (spec.byBase) order = order.filter((index) => records[index].base === base);
-  if (order.some((at, index) => index > 0 && days[at] < days[order[index - 1]])) {
-    order.sort((a, b) => days[a] - days[b] || a - b);
+  if (spec.byBase) order = order.filter((index) => records[index]!.base === base);
+  if (order.some((at, index) => index > 0 && days[at]! < days[order[index - 1]!]!)) {
+    order.sort((a, b) => days[a]! - days[b]! || a - b);
   }
   const { kind } = spec.scoring;
   const of = (chosen: readonly number[]): SideHistory => {
-    const own = chosen.map((index) => records[index]);
-    const ownDays = chosen.map((index) => days[index]);
+    const own = chosen.map((index) => records[index]!);
+    const ownDays = chosen.map((index) => days[index]!);
     const level =
       kind === 'hold' || kind === 'reps'
         ? findLevel({ kind, spec, bar }, { records: own, days: ownDays }, today)
@@ -144,7 +144,7 @@ function readHistories(
   };
   if (!spec.hasSides) return [of(order)];
   return sides.map((side) =>
-    of(order.filter((at) => records[at].side === undefined || records[at].side === side)),
+    of(order.filter((at) => records[at]!.side === undefined || records[at]!.side === side)),
   );
 }
 

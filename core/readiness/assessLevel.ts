@@ -20,7 +20,7 @@ export function assessLevel(input: ScoreInput, kind: 'hold' | 'reps'): Assessmen
   const level = input.level!;
   const probability = chanceOfBar(kind, level, threshold);
   const seenDays = countSeenDays(input);
-  const newestAge = today - days[days.length - 1];
+  const newestAge = today - days[days.length - 1]!;
   const percent = chanceWords(probability);
   const base = { probability, level, threshold, seenDays };
   if (newestAge > spec.validDays) {
@@ -56,11 +56,12 @@ function countSeenDays({ spec, records, days, today, threshold }: ScoreInput): n
   let lastSeen = Number.NaN;
   // The newest come last; beyond the window nothing counts any more.
   for (let index = records.length - 1; index >= 0; index -= 1) {
-    if (today - days[index] > seenRule.validTimes * spec.validDays) break;
-    const counts = records[index].value >= threshold && !isVoided(spec, records[index]);
-    if (!counts || days[index] === lastSeen) continue;
+    const day = days[index]!;
+    if (today - day > seenRule.validTimes * spec.validDays) break;
+    const record = records[index]!;
+    if (record.value < threshold || isVoided(spec, record) || day === lastSeen) continue;
     seen += 1;
-    lastSeen = days[index];
+    lastSeen = day;
   }
   return seen;
 }

@@ -16,7 +16,7 @@ const unitWords = {
 export function assessMeasure(input: ScoreInput, scoring: MeasureScoring): Assessment {
   const { spec, records, days, today, threshold } = input;
   const base = { probability: null, threshold };
-  const age = today - days[days.length - 1];
+  const age = today - days[days.length - 1]!;
   if (age > spec.validDays) {
     return {
       ...base,
@@ -24,7 +24,7 @@ export function assessMeasure(input: ScoreInput, scoring: MeasureScoring): Asses
       reasons: [`last measured ${age} days ago; good for ${spec.validDays}`],
     };
   }
-  const newest = records[records.length - 1];
+  const newest = records[records.length - 1]!;
   const shortBy = scoring.better === 'more' ? threshold - newest.value : newest.value - threshold;
   const unit = unitWords[scoring.unit];
   const shown = `${newest.value} ${unit}, bar ${threshold}`.replace(' ,', ',').replace(' °', '°');

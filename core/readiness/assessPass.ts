@@ -21,7 +21,7 @@ function weighted(input: ScoreInput): Tally {
   let passes = 0;
   let fails = 0;
   input.records.forEach((record, index) => {
-    const weight = 0.5 ** ((input.today - input.days[index]) / halfLifeDays);
+    const weight = 0.5 ** ((input.today - input.days[index]!) / halfLifeDays);
     if (isPass(input, record)) passes += weight;
     else fails += weight;
   });
@@ -29,7 +29,7 @@ function weighted(input: ScoreInput): Tally {
 }
 
 function newestAge(input: ScoreInput): number {
-  return input.today - input.days[input.days.length - 1];
+  return input.today - input.days[input.days.length - 1]!;
 }
 
 function staleReason(input: ScoreInput): string {
@@ -47,7 +47,7 @@ export function assessPasses(input: ScoreInput, rule: { readonly days: number })
   }
   const passDays = input.days.filter(
     (day, index) =>
-      isPass(input, input.records[index]) && input.today - day <= input.spec.validDays,
+      isPass(input, input.records[index]!) && input.today - day <= input.spec.validDays,
   );
   const onDays = new Set(passDays).size;
   const reasons = [`${passDays.length} of ${needed} passes`];

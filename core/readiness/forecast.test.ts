@@ -11,7 +11,7 @@ const look = (records: readonly CheckRecord[]) => {
     asOf,
     evidence: { 'dolphin-hold': records },
   });
-  return forecast(assessor.histories('dolphin-hold')[0], { check: 'dolphin-hold' });
+  return forecast(assessor.histories('dolphin-hold')[0]!, { check: 'dolphin-hold' });
 };
 /** Weekly meetings, newest last week, growing by so much a week on the log scale. */
 const weekly = (weeks: number, newest: number, growth: number): CheckRecord[] =>

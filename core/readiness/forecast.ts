@@ -41,7 +41,7 @@ function listMeetings({ spec, today, records, days }: SideHistory): Meeting[] {
   if (kind !== 'hold' && kind !== 'reps') return [];
   const best = new Map<number, number>();
   records.forEach((record, index) => {
-    const day = days[index];
+    const day = days[index]!;
     if (today - day > forecastRule.withinDays || isVoided(spec, record)) return;
     const y = onLogScale(kind, record.value);
     best.set(day, Math.max(y, best.get(day) ?? -Infinity));
@@ -99,15 +99,15 @@ function fitLine(meetings: readonly Meeting[]): Line {
   const weights = meetings.map(({ day }) => 0.5 ** (-day / forecastRule.halfLifeDays));
   const total = weights.reduce((sum, w) => sum + w, 0);
   const mean = (of: (meeting: Meeting) => number) =>
-    meetings.reduce((sum, meeting, i) => sum + weights[i] * of(meeting), 0) / total;
+    meetings.reduce((sum, meeting, i) => sum + weights[i]! * of(meeting), 0) / total;
   const centre = mean(({ day }) => day);
   const level = mean(({ y }) => y);
-  const spread = meetings.reduce((sum, { day }, i) => sum + weights[i] * (day - centre) ** 2, 0);
+  const spread = meetings.reduce((sum, { day }, i) => sum + weights[i]! * (day - centre) ** 2, 0);
   const slope =
-    meetings.reduce((sum, { day, y }, i) => sum + weights[i] * (day - centre) * (y - level), 0) /
+    meetings.reduce((sum, { day, y }, i) => sum + weights[i]! * (day - centre) * (y - level), 0) /
     spread;
   const left = meetings.reduce(
-    (sum, { day, y }, i) => sum + weights[i] * (y - level - slope * (day - centre)) ** 2,
+    (sum, { day, y }, i) => sum + weights[i]! * (y - level - slope * (day - centre)) ** 2,
     0,
   );
   const scatter = Math.max(levelModel.recordVariance, left / (total * (1 - 2 / meetings.length)));

@@ -32,8 +32,8 @@ function integrateCensored(level: Level, y: number): Level {
   const top = Math.max(...logs);
   const weights = logs.map((log) => Math.exp(log - top));
   const total = weights.reduce((a, b) => a + b, 0);
-  const mean = xs.reduce((sum, x, i) => sum + x * weights[i], 0) / total;
-  const variance = xs.reduce((sum, x, i) => sum + (x - mean) ** 2 * weights[i], 0) / total;
+  const mean = xs.reduce((sum, x, i) => sum + x * weights[i]!, 0) / total;
+  const variance = xs.reduce((sum, x, i) => sum + (x - mean) ** 2 * weights[i]!, 0) / total;
   return { mean, variance };
 }
 

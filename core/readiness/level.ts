@@ -113,7 +113,7 @@ function update({ kind, spec }: LevelRule, level: Level, record: CheckRecord): L
 export function traceLevel(rule: LevelRule, { records, days }: History): Level[] {
   let level = priorLevel(rule.kind, rule.bar);
   return records.map((record, index) => {
-    level = update(rule, grow(level, index === 0 ? 0 : days[index] - days[index - 1]), record);
+    level = update(rule, grow(level, index === 0 ? 0 : days[index]! - days[index - 1]!), record);
     return level;
   });
 }
@@ -133,11 +133,11 @@ export function findLevel(
   let level = priorLevel(rule.kind, rule.bar);
   let day = days[0];
   for (let index = 0; index < records.length; index += 1) {
-    if (days[index] !== day) level = grow(level, days[index] - day);
+    if (days[index] !== day) level = grow(level, days[index]! - day!);
     day = days[index];
-    level = update(rule, level, records[index]);
+    level = update(rule, level, records[index]!);
   }
-  return grow(level, today - day);
+  return grow(level, today - day!);
 }
 
 /** Chance that tonight comes within a tenth of `bar`. */

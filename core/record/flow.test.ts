@@ -20,7 +20,7 @@ it('stands on the rung of the newest move, from its day on', () => {
 
 it('tells who went from where to where, foot first', () => {
   const { weeks, links } = findFlow([ada, bo], days, order);
-  expect(weeks[1].rungs).toEqual([
+  expect(weeks[1]!.rungs).toEqual([
     { stage: null, people: ['bo'] },
     { stage: 'B', people: ['ada'] },
   ]);

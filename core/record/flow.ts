@@ -48,7 +48,7 @@ export function findFlow(
     const groups = new Map<string, { key: Key; people: string[] }>();
     keys.forEach((key, index) => {
       const group = groups.get(nameOf(key)) ?? { key, people: [] };
-      group.people.push(climbers[index].id);
+      group.people.push(climbers[index]!.id);
       groups.set(nameOf(key), group);
     });
     return [...groups.values()];
@@ -64,7 +64,7 @@ export function findFlow(
   }));
   const links = days.slice(1).flatMap((on, fromWeek) =>
     gather(
-      climbers.map((one) => [rungOn(one, days[fromWeek]), rungOn(one, on)] as const),
+      climbers.map((one) => [rungOn(one, days[fromWeek]!), rungOn(one, on)] as const),
       ([from, to]) => `${from}>${to}`,
     ).map(({ key: [from, to], people }): FlowLink => ({ fromWeek, from, to, people })),
   );

@@ -42,19 +42,20 @@ export function packLanes(spans: readonly Span[], lanes: readonly Lane[]): Packi
 
   const place = (index: number): boolean => {
     if (index === sorted.length) return true;
-    if (needed[index] > totalLeft() + tolerance) return false;
-    const { alongM, heightM } = sorted[index];
+    if (needed[index]! > totalLeft() + tolerance) return false;
+    const { alongM, heightM } = sorted[index]!;
     const tried = new Set<string>();
-    for (let at = 0; at < spans.length; at += 1) {
-      if (left[at] < alongM - tolerance || spans[at].lowestM < heightM - tolerance) continue;
+    for (const [at, { lowestM }] of spans.entries()) {
+      const roomM = left[at]!;
+      if (roomM < alongM - tolerance || lowestM < heightM - tolerance) continue;
       // Two stretches with the same room and height are the same choice.
-      const key = `${left[at].toFixed(6)}/${spans[at].lowestM}`;
+      const key = `${roomM.toFixed(6)}/${lowestM}`;
       if (tried.has(key)) continue;
       tried.add(key);
-      left[at] -= alongM;
+      left[at] = roomM - alongM;
       chosen[index] = at;
       if (place(index + 1)) return true;
-      left[at] += alongM;
+      left[at] = roomM;
     }
     return false;
   };
@@ -68,10 +69,10 @@ export function packLanes(spans: readonly Span[], lanes: readonly Lane[]): Packi
   }
   const at = spans.map(({ fromM }) => fromM);
   const placed = sorted.map(({ id, alongM }, index): PlacedLane => {
-    const span = chosen[index];
-    const fromM = at[span];
-    at[span] += alongM;
-    return { id, spanId: spans[span].id, fromM, toM: fromM + alongM };
+    const span = chosen[index]!;
+    const fromM = at[span]!;
+    at[span] = fromM + alongM;
+    return { id, spanId: spans[span]!.id, fromM, toM: fromM + alongM };
   });
   return { status: 'packed', lanes: lanes.map(({ id }) => placed.find((one) => one.id === id)!) };
 }
@@ -110,7 +111,7 @@ export function placeCircles(floor: Rectangle, circles: readonly Circle[]): Plac
   let steps = 0;
   const place = (index: number): boolean => {
     if (index === sorted.length) return true;
-    const circle = sorted[index];
+    const circle = sorted[index]!;
     const r = circle.radiusM;
     for (let y = floor.bottom + r; y <= floor.top - r + tolerance; y += gridM) {
       for (let x = floor.left + r; x <= floor.right - r + tolerance; x += gridM) {

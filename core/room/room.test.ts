@@ -52,7 +52,7 @@ describe('a room', () => {
     ]);
     // The door is 0.9 wide: its leaf, and 0.3 beside it, on either side.
     expect(on('west')).toHaveLength(1);
-    expect(on('west')[0][0]).toBeCloseTo(3.1, 9);
+    expect(on('west')[0]![0]).toBeCloseTo(3.1, 9);
   });
 
   it('drops stretches too short for anybody', () => {
@@ -177,11 +177,11 @@ function canPack(spans: readonly Span[], list: readonly Lane[]): boolean {
   const place = (index: number): boolean =>
     index === list.length ||
     spans.some((one, at) => {
-      const { alongM, heightM } = list[index];
-      if (one.lowestM < heightM || used[at] + alongM > one.toM - one.fromM + 1e-9) return false;
-      used[at] += alongM;
+      const { alongM, heightM } = list[index]!;
+      if (one.lowestM < heightM || used[at]! + alongM > one.toM - one.fromM + 1e-9) return false;
+      used[at]! += alongM;
       const isDone = place(index + 1);
-      used[at] -= alongM;
+      used[at]! -= alongM;
       return isDone;
     });
   return place(0);
@@ -224,7 +224,7 @@ describe('packing along the walls', () => {
             .sort((a, b) => a.fromM - b.fromM);
           here.forEach((lane, index) => {
             expect(lane.toM).toBeLessThanOrEqual(wall.toM + 1e-9);
-            if (index > 0) expect(lane.fromM).toBeGreaterThanOrEqual(here[index - 1].toM - 1e-9);
+            if (index > 0) expect(lane.fromM).toBeGreaterThanOrEqual(here[index - 1]!.toM - 1e-9);
           });
           if (here.length > 0) expect(wall.lowestM).toBeGreaterThanOrEqual(2.3);
         }

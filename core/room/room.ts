@@ -283,7 +283,7 @@ function findClash(room: Room, spans: readonly Span[], depthM: number) {
     for (const b of spans.slice(index + 1)) {
       if (a.wall === b.wall) continue;
       const floors = [a, b].map((span) => floorBefore(room, span.wall, span, depthM));
-      const floor = overlapOf(floors[0], floors[1]);
+      const floor = overlapOf(floors[0]!, floors[1]!);
       if (floor === null) continue;
       const lanes = (stretches: readonly Stretch[]) =>
         stretches.reduce((sum, { fromM, toM }) => sum + Math.floor((toM - fromM) / laneM), 0);
@@ -302,5 +302,5 @@ function splitAt({ fromM, toM }: Stretch, edges: readonly number[]): Stretch[] {
     .filter((edge) => edge > fromM && edge < toM)
     .sort((a, b) => a - b);
   const points = [fromM, ...cuts, toM];
-  return points.slice(1).map((end, index) => ({ fromM: points[index], toM: end }));
+  return points.slice(1).map((end, index) => ({ fromM: points[index]!, toM: end }));
 }

@@ -142,14 +142,14 @@ describe('clocks', () => {
 
   it('are plain where nothing happens', () => {
     const plain = hold(() => undefined);
-    expect(plain.stopped).toMatchObject({ seconds: 20, isApproximate: false });
-    expect(needsWord(plain)).toBe(false);
+    expect(plain!.stopped).toMatchObject({ seconds: 20, isApproximate: false });
+    expect(needsWord(plain!)).toBe(false);
   });
 
   it('ask the teacher when somebody sets the clock and no server was heard since', () => {
     const set = hold((device) => device.setClock(3600));
-    expect(set.stopped).toMatchObject({ seconds: 20, isApproximate: true, highSeconds: 3620 });
-    expect(needsWord(set)).toBe(true);
+    expect(set!.stopped).toMatchObject({ seconds: 20, isApproximate: true, highSeconds: 3620 });
+    expect(needsWord(set!)).toBe(true);
   });
 
   it('let the server outvote a clock that was set', () => {
@@ -157,7 +157,7 @@ describe('clocks', () => {
       device.setClock(-600);
       taps.push(device.anchor());
     });
-    expect(set.stopped).toMatchObject({ seconds: 20, isApproximate: false });
+    expect(set!.stopped).toMatchObject({ seconds: 20, isApproximate: false });
   });
 
   it('see a sleep in the middle by the server’s answer after it', () => {
@@ -165,7 +165,7 @@ describe('clocks', () => {
       device.sleep(40);
       taps.push(device.anchor());
     });
-    expect(slept.stopped).toMatchObject({ seconds: 60, isApproximate: false });
+    expect(slept!.stopped).toMatchObject({ seconds: 60, isApproximate: false });
   });
 
   it('go on over a reload where server and wall clock agree, and ask where they do not', () => {
@@ -175,8 +175,8 @@ describe('clocks', () => {
         device.setClock(seconds);
         taps.push(device.anchor());
       });
-    expect(reload(0).stopped).toMatchObject({ seconds: 24, isApproximate: false });
-    expect(reload(90).stopped).toMatchObject({ seconds: 24, isApproximate: true });
+    expect(reload(0)!.stopped).toMatchObject({ seconds: 24, isApproximate: false });
+    expect(reload(90)!.stopped).toMatchObject({ seconds: 24, isApproximate: true });
   });
 
   it('never claim a time over a reload that no server has seen', () => {
@@ -184,7 +184,7 @@ describe('clocks', () => {
     const taps = [alone.tap(start('h', ['1']))];
     alone.reload(30, 'b');
     taps.push(alone.tap(stop('h')));
-    expect(replay(taps).holds[0].stopped).toMatchObject({ seconds: 30, isApproximate: true });
+    expect(replay(taps).holds[0]!.stopped).toMatchObject({ seconds: 30, isApproximate: true });
     expect(recordsOf(taps)).toEqual([]);
     const keep = alone.tap({ kind: 'hold-settle', hold: 'h', keep: true });
     expect(recordsOf([...taps, keep])).toMatchObject([{ value: 30 }]);
@@ -203,9 +203,9 @@ describe('clocks', () => {
     teacher.wait(5);
     taps.push(teacher.tap(stop('x')));
     const [hold1] = replay(taps).holds;
-    expect(hold1.people[0].down).toMatchObject({ isApproximate: false });
-    expect(hold1.people[0].down!.seconds).toBeCloseTo(15, 0);
-    expect(hold1.stopped!.seconds).toBe(20);
+    expect(hold1!.people[0]!.down).toMatchObject({ isApproximate: false });
+    expect(hold1!.people[0]!.down!.seconds).toBeCloseTo(15, 0);
+    expect(hold1!.stopped!.seconds).toBe(20);
   });
 
   it('keep a device’s own order when its clock jumps back', () => {
@@ -292,7 +292,7 @@ it('keeps signs, pain, the door and what is tapped after the end', () => {
   expect(taps.slice(1).filter((one) => aboutPeople(one, new Set(['2'])) !== null)).toEqual(
     taps.slice(1).filter(({ act }) => !('person' in act) || act.person === '2'),
   );
-  const both = { ...taps[0], act: start('h', ['2', '9']) };
+  const both = { ...taps[0]!, act: start('h', ['2', '9']) };
   expect(aboutPeople(both, new Set(['2']))).toMatchObject({ act: { people: ['2'] } });
 });
 
@@ -326,9 +326,9 @@ const classTaps = fc
         { kind: 'absent', person, isAbsent: index % 2 === 0 },
         { kind: 'sore', person, place: 'wrist' },
         { kind: 'hold-settle', hold, keep: index % 3 === 0 },
-        { kind: 'undo', tap: taps.length > 0 ? tapId(taps[index % taps.length]) : 't.1' },
+        { kind: 'undo', tap: taps.length > 0 ? tapId(taps[index % taps.length]!) : 't.1' },
       ];
-      taps.push(kind === 8 ? device.anchor() : device.tap(acts[kind]));
+      taps.push(kind === 8 ? device.anchor() : device.tap(acts[kind]!));
     });
     return taps;
   });

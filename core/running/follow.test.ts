@@ -42,9 +42,9 @@ describe('what a class asks of its plan', () => {
 
   it('is a new one for who is missing, late or sore, with the rounds that are over', () => {
     const asked = asks(
-      { kind: 'absent', person: first, isAbsent: true },
-      { kind: 'late', person: second, round: 2 },
-      { kind: 'sore', person: third, place: 'wrist' },
+      { kind: 'absent', person: first!, isAbsent: true },
+      { kind: 'late', person: second!, round: 2 },
+      { kind: 'sore', person: third!, place: 'wrist' },
       { kind: 'segment', index: 9, roundsDone: 1 },
     )!;
     expect(asked).toMatchObject({
@@ -56,21 +56,21 @@ describe('what a class asks of its plan', () => {
   });
 
   it('is nothing again once the new plan stands, and the old one when it is taken back', () => {
-    const gone: FloorAct = { kind: 'absent', person: first, isAbsent: true };
+    const gone: FloorAct = { kind: 'absent', person: first!, isAbsent: true };
     const plan = mergePlan(begun, write(asks(gone)!, beforeOf(begun)));
     expect(plan.timeline).toEqual(begun.timeline);
-    expect(plan.rounds[0].people.some(({ id }) => id === first)).toBe(false);
+    expect(plan.rounds[0]!.people.some(({ id }) => id === first)).toBe(false);
     expect(wishesNow(replay(say(gone)), begun, plan, prepared)).toBeNull();
     const back = replay(say(gone, { kind: 'undo', tap: 't.1' }));
     expect(wishesNow(back, begun, plan, prepared)).toMatchObject({ absent: [] });
   });
 
   it('lets who had a stop sign lie down for the rest of the class', () => {
-    const asked = asks({ kind: 'sign', person: second, sign: 'tingling' })!;
+    const asked = asks({ kind: 'sign', person: second!, sign: 'tingling' })!;
     const plan = write(asked, beforeOf(begun));
     for (const { people } of plan.rounds) {
       const one = people.find(({ id }) => id === second)!;
-      expect(findOption(prepared, second, one.option)?.isRest).toBe(true);
+      expect(findOption(prepared, second!, one.option)?.isRest).toBe(true);
     }
   });
 });
@@ -79,27 +79,27 @@ describe('somebody who comes into a running class', () => {
   const [last] = prepared.people.slice(-1);
   // The class as it was begun without them.
   const smaller = { ...prepared, people: prepared.people.slice(0, -1) };
-  const absent = [...wishes.absent, last.id];
+  const absent = [...wishes.absent, last!.id];
   const without = { ...write({ ...wishes, absent }), wishes: { ...begun.wishes } };
-  const joined = putPerson(smaller, last);
+  const joined = putPerson(smaller, last!);
   const now = (...acts: FloorAct[]) => wishesNow(replay(say(...acts)), without, without, joined);
 
   it('is planned into the rounds to come, and the rounds behind stay as they were', () => {
     expect(joined.people).toEqual(prepared.people);
-    const late: FloorAct = { kind: 'late', person: last.id, round: 2 };
+    const late: FloorAct = { kind: 'late', person: last!.id, round: 2 };
     const asked = now(late, { kind: 'segment', index: 9, roundsDone: 1 })!;
-    expect(asked).toMatchObject({ done: 1, late: [{ person: last.id, round: 2 }] });
+    expect(asked).toMatchObject({ done: 1, late: [{ person: last!.id, round: 2 }] });
     const plan = mergePlan(without, write(asked, beforeOf(without)));
-    expect(plan.rounds[0].people).toEqual(without.rounds[0].people);
+    expect(plan.rounds[0]!.people).toEqual(without.rounds[0]!.people);
     for (const { people } of plan.rounds.slice(1)) {
-      expect(people.some(({ id }) => id === last.id)).toBe(true);
+      expect(people.some(({ id }) => id === last!.id)).toBe(true);
     }
     const state = replay(say(late, { kind: 'segment', index: 9, roundsDone: 1 }));
     expect(wishesNow(state, without, plan, joined)).toBeNull();
   });
 
   it('is nothing new while they are marked away', () => {
-    const away: FloorAct = { kind: 'absent', person: last.id, isAbsent: true };
+    const away: FloorAct = { kind: 'absent', person: last!.id, isAbsent: true };
     const asked = now(away);
     // The list of who is away changed; with them in it the plan stands.
     const plan = write(asked!, beforeOf(without));
@@ -159,8 +159,8 @@ describe('a check of the day', () => {
 
 it('says who moves between two rounds, and only them', () => {
   const moves = listMoves(begun, 1);
-  for (const { id, option, place } of begun.rounds[1].people) {
-    const before = begun.rounds[0].people.find((one) => one.id === id)!;
+  for (const { id, option, place } of begun.rounds[1]!.people) {
+    const before = begun.rounds[0]!.people.find((one) => one.id === id)!;
     const isSame =
       before.option === option && JSON.stringify(before.place) === JSON.stringify(place);
     if (!isSame) expect(moves.map(({ person }) => person)).toContain(id);
@@ -198,7 +198,7 @@ describe('an assistant', () => {
   const healthWords = /neck|sore|pain|wrist|tingling|headache|caution|clinician|strain|ease|talk/i;
 
   it('is sent where and what, and no word of why', () => {
-    const asked = { ...wishes, sore: [{ person: first, place: 'neck' as const }] };
+    const asked = { ...wishes, sore: [{ person: first!, place: 'neck' as const }] };
     const plan = planForAssistant(write(asked), hide);
     const own = preparedForAssistant(prepared, hide);
     const why = JSON.stringify([
@@ -213,8 +213,8 @@ describe('an assistant', () => {
       ]),
     ]);
     expect(why.replaceAll('"sore":[]', '')).not.toMatch(healthWords);
-    expect(plan.rounds[0].people.map(({ label }) => label)).toEqual(
-      write(asked).rounds[0].people.map(({ label }) => label),
+    expect(plan.rounds[0]!.people.map(({ label }) => label)).toEqual(
+      write(asked).rounds[0]!.people.map(({ label }) => label),
     );
   });
 
@@ -276,13 +276,13 @@ describe('an assistant', () => {
   });
 
   it('may stop anybody, but neither end the class nor take back what the teacher said', () => {
-    const may = (act: FloorAct, device = 'h') => mayTap('assistant', { ...say(act)[0], device });
+    const may = (act: FloorAct, device = 'h') => mayTap('assistant', { ...say(act)[0]!, device });
     expect(may({ kind: 'sign', person: '1', sign: 'ringing' })).toBe(true);
     expect(may({ kind: 'hold-down', hold: 'x', person: '1' })).toBe(true);
     expect(may({ kind: 'end' })).toBe(false);
     expect(may({ kind: 'undo', tap: 'h.4' })).toBe(true);
     expect(may({ kind: 'undo', tap: 't.4' })).toBe(false);
-    expect(mayTap('teacher', say({ kind: 'end' })[0])).toBe(true);
+    expect(mayTap('teacher', say({ kind: 'end' })[0]!)).toBe(true);
   });
 });
 

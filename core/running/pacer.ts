@@ -80,11 +80,11 @@ export function paceAt(
   if (steps.length === 0) throw new RangeError('A pace has at least one step.');
   let left = Math.max(0, elapsedSeconds);
   let index = 0;
-  while (index < steps.length - 1 && left >= steps[index].seconds - 1e-9) {
-    left -= steps[index].seconds;
+  while (index < steps.length - 1 && left >= steps[index]!.seconds - 1e-9) {
+    left -= steps[index]!.seconds;
     index += 1;
   }
-  const step = steps[index];
+  const step = steps[index]!;
   const isOver = left >= step.seconds - 1e-9 && index === steps.length - 1;
   const within = Math.min(left, step.seconds);
   const breathsOfStep = Math.max(1, Math.round(step.seconds / breathSeconds));
@@ -94,7 +94,7 @@ export function paceAt(
   const share = isOver ? 1 : (within - (breath - 1) * own) / own;
   const phase = share < 0.5 ? 'in' : 'out';
   return {
-    step,
+    step: step!,
     index,
     breath,
     breathsOfStep,

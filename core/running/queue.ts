@@ -131,13 +131,13 @@ function rename(taps: readonly Tap[], first: number, device?: string): Map<numbe
     device: device ?? one.device,
     seq: first + index,
   }));
-  const names = new Map(taps.map((one, index) => [tapId(one), tapId(named[index])]));
+  const names = new Map(taps.map((one, index) => [tapId(one), tapId(named[index]!)]));
   return new Map(
     named.map((one, index): [number, Tap] => {
       const { act } = one;
       const isUndo = act.kind === 'undo';
       return [
-        taps[index].seq,
+        taps[index]!.seq,
         isUndo ? { ...one, act: { ...act, tap: names.get(act.tap) ?? act.tap } } : one,
       ];
     }),

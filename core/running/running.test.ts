@@ -51,7 +51,7 @@ function findBroken(plan: PlanFile, state: FloorState, prepared: PreparedClass):
 
 function runClass(seed: number): void {
   const random = seededRandom(seed * 31 + 5);
-  const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)];
+  const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
   const { input, wishes: invented } = inventClass(seed, 3 + (seed % 6));
   const wishes: Wishes = { ...invented, rounds: 3, helpers: seed % 2 };
   let prepared = prepareClass({ ...input, ...wishes });

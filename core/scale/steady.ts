@@ -60,9 +60,9 @@ function splitAtGaps(readings: readonly Reading[]): Reading[][] {
 /** Sums from the left, so that any window's line is found in a few steps. */
 function prefixSums(stretch: readonly Reading[]) {
   const sums = [{ t: 0, y: 0, tt: 0, ty: 0, yy: 0 }];
-  const origin = stretch[0].atSeconds;
+  const origin = stretch[0]!.atSeconds;
   for (const { atSeconds, kg } of stretch) {
-    const last = sums[sums.length - 1];
+    const last = sums[sums.length - 1]!;
     const t = atSeconds - origin;
     sums.push({
       t: last.t + t,
@@ -87,7 +87,7 @@ export function findSteadyPart(readings: readonly Reading[]): SteadyPart | null 
     const sums = prefixSums(stretch);
     for (let from = 0; from < stretch.length; from += 1) {
       for (let to = stretch.length - 1; to > from; to -= 1) {
-        const seconds = stretch[to].atSeconds - stretch[from].atSeconds;
+        const seconds = stretch[to]!.atSeconds - stretch[from]!.atSeconds;
         if (seconds < steadyRule.leastSeconds || to - from + 1 < steadyRule.leastReadings) break;
         if (best !== null && seconds < best.toSeconds - best.fromSeconds - 1e-9) break;
         const found = lineOf(stretch, sums, from, to);
@@ -109,7 +109,7 @@ function middleOf(readings: readonly Reading[], { fromSeconds, toSeconds }: Stea
     .map(({ kg }) => kg)
     .sort((a, b) => a - b);
   const half = Math.floor(kgs.length / 2);
-  return kgs.length % 2 === 1 ? kgs[half] : (kgs[half - 1] + kgs[half]) / 2;
+  return kgs.length % 2 === 1 ? kgs[half]! : (kgs[half - 1]! + kgs[half]!) / 2;
 }
 
 function lineOf(
@@ -120,11 +120,11 @@ function lineOf(
 ): SteadyPart | null {
   const n = to - from + 1;
   const [a, b] = [sums[from], sums[to + 1]];
-  const t = (b.t - a.t) / n;
-  const y = (b.y - a.y) / n;
-  const stt = b.tt - a.tt - n * t * t;
-  const sty = b.ty - a.ty - n * t * y;
-  const syy = b.yy - a.yy - n * y * y;
+  const t = (b!.t - a!.t) / n;
+  const y = (b!.y - a!.y) / n;
+  const stt = b!.tt - a!.tt - n * t * t;
+  const sty = b!.ty - a!.ty - n * t * y;
+  const syy = b!.yy - a!.yy - n * y * y;
   const slope = stt > 0 ? sty / stt : 0;
   const spreadKg = Math.sqrt(Math.max(0, syy - slope * sty) / Math.max(1, n - 2));
   const isSteady =
@@ -133,8 +133,8 @@ function lineOf(
     spreadKg <= Math.max(steadyRule.spreadKg, steadyRule.spreadShare * y);
   if (!isSteady) return null;
   return {
-    fromSeconds: stretch[from].atSeconds,
-    toSeconds: stretch[to].atSeconds,
+    fromSeconds: stretch[from]!.atSeconds,
+    toSeconds: stretch[to]!.atSeconds,
     kg: y,
     spreadKg,
     driftKgPerSecond: slope,

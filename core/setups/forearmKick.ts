@@ -180,7 +180,7 @@ function chooseHandBlock(body: Body, pieces: readonly PieceCount[]): HandBlock |
   if (held.length === 0) return null;
   const first = [...held].sort(
     (a, b) => specOf(b).lengthM - specOf(a).lengthM || b.count - a.count,
-  )[0];
+  )[0]!;
   const spec = specOf(first);
   const single = { ...refOf(first), metres: spec.lengthM };
   const isBroad =

@@ -184,7 +184,7 @@ describe('ranges that were measured', () => {
     expect(width({ shoulderFlexionDeg: 170 })).toBe(width({}));
     expect(solve('forearm-L', [], stiff).notes.join(' ')).toContain('150° overhead');
     const loop = (more: Partial<SetupInput>) =>
-      solve('strap-forearm', [], more).distances[0].metres;
+      solve('strap-forearm', [], more).distances[0]!.metres;
     expect(loop(stiff) - loop({})).toBeCloseTo(0.06, 9);
   });
 

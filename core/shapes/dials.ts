@@ -22,24 +22,27 @@ export interface Dial {
   readonly is?: DistanceId;
 }
 
+/** One whose parameter is known by name. */
+export type DialOf<Name extends string> = Dial & { readonly parameter: Name };
+
 export type DialValues = Readonly<Record<string, number>>;
 
 type More = Pick<Dial, 'mark' | 'is'>;
 
-export const metres = (
-  parameter: string,
+export const metres = <Name extends string>(
+  parameter: Name,
   label: string,
   [low, high]: readonly [number, number],
   usual: Dial['usual'],
   more: More = {},
-): Dial => ({ parameter, label, unit: 'm', low, high, usual, ...more });
+): DialOf<Name> => ({ parameter, label, unit: 'm', low, high, usual, ...more });
 
-export const deg = (
-  parameter: string,
+export const deg = <Name extends string>(
+  parameter: Name,
   label: string,
   [low, high]: readonly [number, number],
   usual: number,
-): Dial => ({ parameter, label, unit: 'deg', low, high, usual: () => usual });
+): DialOf<Name> => ({ parameter, label, unit: 'deg', low, high, usual: () => usual });
 
 const atOrigin = (): Point => [0, 0];
 

@@ -144,7 +144,7 @@ describe('every family', () => {
       if (pose.wall || contacts.some(({ name }) => name === 'head') || contacts.length < 2)
         continue;
       const moment = contacts.reduce(
-        (total, c, i) => total + (c.verticalPercent.nominal / 100) * pose.floor[i].nominal,
+        (total, c, i) => total + (c.verticalPercent.nominal / 100) * pose.floor[i]!.nominal,
         0,
       );
       expect(moment).toBeCloseTo(mass[0], 6);
@@ -163,19 +163,22 @@ describe('every family', () => {
     const there = shareFloor(floor.pose.floor, x);
     const back = shareFloor(floor.pose.floor.map(turn), -x);
     back.forEach((load, i) => {
-      expect(load.verticalPercent.low).toBeCloseTo(there[i].verticalPercent.low, 9);
-      expect(load.verticalPercent.nominal).toBeCloseTo(there[i].verticalPercent.nominal, 9);
-      expect(load.verticalPercent.high).toBeCloseTo(there[i].verticalPercent.high, 9);
+      expect(load.verticalPercent.low).toBeCloseTo(there[i]!.verticalPercent.low, 9);
+      expect(load.verticalPercent.nominal).toBeCloseTo(there[i]!.verticalPercent.nominal, 9);
+      expect(load.verticalPercent.high).toBeCloseTo(there[i]!.verticalPercent.high, 9);
     });
     const wall = computeLoads(body, { family: 'wallL', baseM: 0.9 });
     const stand = wall.pose.wall!;
     const mirrored = shareWithWall(
-      turn(wall.pose.floor[0]),
+      turn(wall.pose.floor[0]!),
       { at: [-stand.at[0], stand.at[1]], side: 1 },
       -wall.centreOfMass[0],
     );
     mirrored.forEach((load, i) => {
-      expect(load.verticalPercent.nominal).toBeCloseTo(wall.contacts[i].verticalPercent.nominal, 9);
+      expect(load.verticalPercent.nominal).toBeCloseTo(
+        wall.contacts[i]!.verticalPercent.nominal,
+        9,
+      );
     });
   });
 
@@ -187,12 +190,12 @@ describe('every family', () => {
         for (const [posture, model] of pairs) {
           // The shoulder lift is centimetres and not a share of the body.
           if (/head/.test(posture.family) || posture.family === 'forearmStand') continue;
-          const [a, b] = [computeLoads(scaled, posture), computeLoads(body, model)];
+          const [a, b] = [computeLoads(scaled, posture), computeLoads(body, model!)];
           expect(a.angles.hipDeg).toBeCloseTo(b.angles.hipDeg, 5);
           expect(a.centreOfMass[1] / heightM).toBeCloseTo(b.centreOfMass[1] / H, 6);
           a.contacts.forEach((contact, i) =>
             expect(contact.verticalPercent.nominal).toBeCloseTo(
-              b.contacts[i].verticalPercent.nominal,
+              b.contacts[i]!.verticalPercent.nominal,
               5,
             ),
           );

@@ -58,7 +58,7 @@ export function computeLoads(body: Body, posture: Posture, ranges: MeasuredRange
   const { joints, base } = pose;
   const mass = centreOfMass(body, joints);
   const contacts = pose.wall
-    ? shareWithWall(pose.floor[0], pose.wall, mass[0])
+    ? shareWithWall(pose.floor[0]!, pose.wall, mass[0])
     : shareFloor(pose.floor, mass[0]);
   const moment = shoulderMoment(body, pose, contacts);
   const angles = anglesOf(body, pose, facts);

@@ -97,6 +97,16 @@ export interface StillShape {
   readonly solve: (body: Body, values: DialValues) => Still;
 }
 
+/** A still shape whose solver reads its own dials by name, and no other. */
+export const still = <const Dials extends readonly Dial[]>(shape: {
+  readonly label: string;
+  readonly dials: Dials;
+  readonly solve: (
+    body: Body,
+    values: Readonly<Record<Dials[number]['parameter'], number>>,
+  ) => Still;
+}): StillShape => shape as StillShape;
+
 export interface Still {
   readonly joints: FigureJoints;
   readonly isOnBack: boolean;

@@ -55,12 +55,12 @@ describe('limbs keep their lengths in every family', () => {
 describe('what a dial does', () => {
   const body = resolveBody({ heightM: 1.7 });
   const hands = (family: ShapeId, change: Record<string, number>) =>
-    computeLoads(body, toPosture(family, { ...usualValues(family, body), ...change })).contacts[0]
+    computeLoads(body, toPosture(family, { ...usualValues(family, body), ...change })).contacts[0]!
       .verticalPercent.nominal;
 
   it('walking in loads the arms, leaning back and bent knees give it away', () => {
     const inLine = (elbowToBallM: number) =>
-      computeLoads(body, { family: 'dolphin', elbowToBallM }).contacts[0].verticalPercent.nominal;
+      computeLoads(body, { family: 'dolphin', elbowToBallM }).contacts[0]!.verticalPercent.nominal;
     expect(inLine(0.7)).toBeGreaterThan(inLine(1.1));
     expect(hands('dolphin', { shoulderLeadM: -0.15 })).toBeLessThan(
       hands('dolphin', { shoulderLeadM: 0 }),
@@ -124,7 +124,7 @@ describe('shares between contacts', () => {
     fc.tuple(number(-1, 1), number(0, 0.3), number(0, 1)).map(([x, y, share]): FloorContact => {
       // To the tenth of a millimetre: places nearer than the tolerance are the same place.
       const [low, width] = [x, y].map((metres) => Math.round(metres * 1e4) / 1e4);
-      return { name, low, high: low + width, nominal: low + width * share };
+      return { name, low: low!, high: low! + width!, nominal: low! + width! * share };
     });
 
   /** Every split of the weight in steps of a hundredth: is there a pressure place that balances? */
@@ -134,11 +134,11 @@ describe('shares between contacts', () => {
     for (let a = 0; a <= steps; a += 1) {
       for (let b = 0; b <= steps - a; b += 1) {
         const shares = [a, b, steps - a - b].map((n) => n / steps);
-        const least = shares.reduce((sum, f, i) => sum + f * contacts[i].low, 0);
-        const most = shares.reduce((sum, f, i) => sum + f * contacts[i].high, 0);
+        const least = shares.reduce((sum, f, i) => sum + f * contacts[i]!.low, 0);
+        const most = shares.reduce((sum, f, i) => sum + f * contacts[i]!.high, 0);
         if (x < least - 1e-9 || x > most + 1e-9) continue;
-        low = Math.min(low, shares[index]);
-        high = Math.max(high, shares[index]);
+        low = Math.min(low, shares[index]!);
+        high = Math.max(high, shares[index]!);
       }
     }
     return { low, high };
@@ -155,7 +155,7 @@ describe('shares between contacts', () => {
         contacts.forEach((_, index) => {
           const brute = bruteRange(contacts, x, index);
           if (brute.low > brute.high) return;
-          const { low, high } = loads[index].verticalPercent;
+          const { low, high } = loads[index]!.verticalPercent;
           // The grid steps by a hundredth, so it may stop short of the edge by one.
           expect(low / 100).toBeLessThanOrEqual(brute.low + 1e-6);
           expect(high / 100).toBeGreaterThanOrEqual(brute.high - 1e-6);
@@ -173,22 +173,22 @@ describe('shares between contacts', () => {
       ],
       -0.34,
     );
-    expect(a.verticalPercent.nominal).toBeCloseTo(60, 9);
-    expect(b.verticalPercent.nominal).toBeCloseTo(40, 9);
-    expect(a.verticalPercent.low).toBeCloseTo(55, 9);
-    expect(a.verticalPercent.high).toBeCloseTo(66, 9);
+    expect(a!.verticalPercent.nominal).toBeCloseTo(60, 9);
+    expect(b!.verticalPercent.nominal).toBeCloseTo(40, 9);
+    expect(a!.verticalPercent.low).toBeCloseTo(55, 9);
+    expect(a!.verticalPercent.high).toBeCloseTo(66, 9);
   });
 
   it('a wall is pushed only by weight that tips towards it', () => {
     const floor: FloorContact = { name: 'hands', low: 0, nominal: 0.05, high: 0.1 };
     const wall = { at: [0.5, 1.5], side: 1 } as const;
     const away = shareWithWall(floor, wall, -0.2);
-    expect(away[1].wallPercent).toEqual({ low: 0, nominal: 0, high: 0 });
-    expect(away[0].verticalPercent).toEqual({ low: 100, nominal: 100, high: 100 });
+    expect(away[1]!.wallPercent).toEqual({ low: 0, nominal: 0, high: 0 });
+    expect(away[0]!.verticalPercent).toEqual({ low: 100, nominal: 100, high: 100 });
     const into = shareWithWall(floor, wall, 0.2);
     // By hand, frictionless at the wrist: 0.2 / 1.5.
-    expect(into[1].wallPercent!.high).toBeCloseTo(13.33, 1);
-    expect(into[0].verticalPercent.high).toBe(100);
+    expect(into[1]!.wallPercent!.high).toBeCloseTo(13.33, 1);
+    expect(into[0]!.verticalPercent.high).toBe(100);
   });
 });
 
@@ -198,7 +198,7 @@ describe('figures moved elsewhere', () => {
     const { joints } = solvePose(body, { family: 'dog', stanceM: 1.1, oneLeg: true });
     const moved = shifted(joints, 0.4, -0.1);
     pointsOf(joints).forEach((point, index) => {
-      const [x, y] = pointsOf(moved)[index];
+      const [x, y] = pointsOf(moved)[index]!;
       expect(x).toBeCloseTo(point[0] + 0.4, 12);
       expect(y).toBeCloseTo(point[1] - 0.1, 12);
     });

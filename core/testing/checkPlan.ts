@@ -52,7 +52,7 @@ const toBox = (plan: PlanFile, room: Room, { place }: Placed): Box | null => {
   return [place.x - w / 2, place.y - h / 2, place.x + w / 2, place.y + h / 2];
 };
 
-const stageOf = (option: string) => option.split('+')[0];
+const stageOf = (option: string) => option.split('+')[0]!;
 
 /** Can these needs be served from these pieces? Straps by length, blocks by height, one each. */
 function canServe(needs: readonly PieceCount[], pieces: readonly PieceCount[]): boolean {
@@ -88,7 +88,7 @@ function secondsFor(person: OpenedCase, region: string, load: number): number {
     core: ['hollow-hold', 0.9],
   };
   const [check, reference] = by[region] ?? ['', 1];
-  const level = person.school.checks.has(check) ? person.assessor.histories(check)[0].level : null;
+  const level = person.school.checks.has(check) ? person.assessor.histories(check)[0]!.level : null;
   const seconds = level === null ? 60 : Math.exp(level.mean);
   return level === null ? 60 / load ** 2 : seconds * (reference / load) ** 2;
 }
@@ -116,12 +116,13 @@ function findTired(
   let hasTried = false;
   for (const item of plan.timeline) {
     if (item.kind === 'drill' && !closed.has(item.drill!)) {
-      for (const region of Object.keys(opened.school.catalog.drills[item.drill!].loads)) {
+      for (const region of Object.keys(opened.school.catalog.drills[item.drill!]!.loads)) {
         worked[region] = (worked[region] ?? 0) + item.minutes * 60;
       }
     }
     const round = item.kind === 'round' ? Number(item.id.split('-')[1]) : null;
-    const mine = round === null ? null : plan.rounds[round - 1].people.find((one) => one.id === id);
+    const mine =
+      round === null ? null : plan.rounds[round - 1]!.people.find((one) => one.id === id);
     const option = mine?.option ?? null;
     const spec =
       option !== null && opened.school.stages.has(stageOf(option))
@@ -189,8 +190,8 @@ export function checkPlan(
           if (findPainFor(opened.pains, alternative.loads))
             say(`${id}: ${option} loads what hurts`);
         } else {
-          const verdict = judge(stage, opened);
-          const { spec } = getStageIn(opened.school, stage);
+          const verdict = judge(stage!, opened);
+          const { spec } = getStageIn(opened.school, stage!);
           if (!opensStage(verdict.kind)) say(`${id}: ${stage} is ${verdict.kind}`);
           if (needsHand && opened.consent === 'no') say(`${id} is touched against a no`);
           if (verdict.kind === 'advance-with-support' && !needsHand)
@@ -263,7 +264,7 @@ export function checkPlan(
         const next = here[index + 1];
         const falls = (each: Placed) =>
           each.option !== null &&
-          people[0].opened.school.stages.get(stageOf(each.option))?.spec.isAttempt === true;
+          people[0]!.opened.school.stages.get(stageOf(each.option))?.spec.isAttempt === true;
         if (next && next.sharesWith !== one.id && falls(one) && falls(next)) {
           if (next.lane.fromM - one.lane.toM < matWidthM - slack)
             say(`${one.id} and ${next.id} may fall on each other`);

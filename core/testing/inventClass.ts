@@ -33,7 +33,7 @@ export function inventClass(seed: number, count?: number): Invented {
   const random = seededRandom(seed * 7919 + 13);
   const between = (low: number, high: number) => low + (high - low) * random();
   const whole = (low: number, high: number) => Math.floor(between(low, high + 1));
-  const pick = <T>(list: readonly T[]): T => list[whole(0, list.length - 1)];
+  const pick = <T>(list: readonly T[]): T => list[whole(0, list.length - 1)]!;
   const profile = pick(profileIds);
   const families = [...new Set(Array.from({ length: whole(1, 2) }, () => pick(ladderIds)))];
   const pieces: PieceCount[] = pieceIds

@@ -50,19 +50,19 @@ export function parseLength(text: string, units: LengthUnits): number | null {
 
 function matchLength(typed: string, units: LengthUnits): number | null {
   let match = patterns.metres.exec(typed);
-  if (match) return toNumber(match[1]);
+  if (match) return toNumber(match[1]!);
   match = patterns.centimetres.exec(typed);
-  if (match) return toNumber(match[1]) / 100;
+  if (match) return toNumber(match[1]!) / 100;
   match = patterns.feet.exec(typed);
   if (match) {
-    const inches = toNumber(match[1]) * inchesPerFoot + (match[2] ? toInches(match[2]) : 0);
+    const inches = toNumber(match[1]!) * inchesPerFoot + (match[2] ? toInches(match[2]) : 0);
     return inches * metresPerInch;
   }
   match = patterns.inches.exec(typed);
-  if (match) return toInches(match[1]) * metresPerInch;
+  if (match) return toInches(match[1]!) * metresPerInch;
   match = patterns.bare.exec(typed);
   if (!match) return null;
-  return units === 'in' ? toInches(match[1]) * metresPerInch : toNumber(match[1]) / 100;
+  return units === 'in' ? toInches(match[1]!) * metresPerInch : toNumber(match[1]!) / 100;
 }
 
 /** A standing height as typed; a bare number under 3 can only be metres. */

@@ -51,7 +51,7 @@ function Mark({
 }: BenchDrawingProps & { readonly mark: BenchMark }) {
   const drag = useRef<Drag | null>(null);
   const dial = getDials(family).find(({ parameter }) => parameter === mark.parameter)!;
-  const value = values[mark.parameter];
+  const value = values[mark.parameter]!;
 
   const start = (event: PointerEvent<SVGGElement>) => {
     event.currentTarget.setPointerCapture(event.pointerId);
@@ -59,7 +59,7 @@ function Mark({
     const svg = event.currentTarget.ownerSVGElement!;
     drag.current = {
       from: mark.axis === 'x' ? event.clientX : event.clientY,
-      value,
+      value: value!,
       unitsPerPx: scene.widthPx / svg.getBoundingClientRect().width,
     };
   };

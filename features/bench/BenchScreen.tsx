@@ -231,7 +231,7 @@ function sayValue(
   values: Readonly<Record<string, number>>,
   units: LengthUnits,
 ): string {
-  const value = values[dial.parameter];
+  const value = values[dial.parameter]!;
   if (dial.unit === 'm') return formatLength(value, units);
   return dial.unit === 'deg' ? `${Math.round(value)}°` : value.toFixed(2);
 }
@@ -357,7 +357,7 @@ function Dials({ bench, units }: PartProps) {
             max={dial.high}
             step={dial.unit === 'deg' ? 1 : 0.01}
             label={null}
-            value={values[dial.parameter]}
+            value={values[dial.parameter] ?? dial.low}
             onChange={(value) => turn(dial.parameter, value)}
           />
         </div>

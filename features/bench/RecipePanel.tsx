@@ -104,7 +104,7 @@ export function RecipePanel({ input, family, person, units }: RecipePanelProps) 
                       .slice(0, 4)
                       .map(
                         ({ length }) =>
-                          `${lengthTable[length].label.split(',')[0].toLowerCase()} ${formatLength(body.lengths[length], units)} (${body.basis[length]})`,
+                          `${lengthTable[length].label.split(',')[0]!.toLowerCase()} ${formatLength(body.lengths[length], units)} (${body.basis[length]})`,
                       )
                       .join(', ')}.`}{' '}
                   Give or take {formatLength(distance.toleranceM, units)}.

@@ -41,7 +41,7 @@ export function SavedSetups({ person, family, values, units, onUse }: SavedSetup
     getDials(family)
       .filter(({ unit, parameter }) => unit === 'm' && kept[parameter] !== undefined)
       .map(
-        ({ label, parameter }) => `${label.toLowerCase()} ${formatLength(kept[parameter], units)}`,
+        ({ label, parameter }) => `${label.toLowerCase()} ${formatLength(kept[parameter]!, units)}`,
       )
       .join(', ');
 

@@ -25,11 +25,11 @@ function requestFor({ body, family, values, pieces }: StackLineProps): StackRequ
   const platform: StackRequest['footprintM'] = [outerShoulderWidth + overM, upperArm + overM];
   const [targetM, footprintM]: [number, StackRequest['footprintM']] =
     family === 'shoulderStand' || family === 'plough'
-      ? [values.platformM, platform]
+      ? [values.platformM ?? 0, platform]
       : family === 'raisedDog'
-        ? [values.supportHeightM, [0.4, 0.25]]
+        ? [values.supportHeightM ?? 0, [0.4, 0.25]]
         : family === 'liftedTuck'
-          ? [values.blockM, [0.15, 0.09]]
+          ? [values.blockM ?? 0, [0.15, 0.09]]
           : [0, platform];
   return targetM < 0.01 ? null : { targetM, footprintM, pieces };
 }

@@ -38,7 +38,7 @@ export function describeInputs(
   units: LengthUnits,
 ): string {
   const dials = getDials(family).map(({ label, parameter, unit }) => {
-    const value = values[parameter];
+    const value = values[parameter]!;
     const said =
       unit === 'm'
         ? formatLength(value, units)

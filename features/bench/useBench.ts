@@ -83,7 +83,7 @@ function startValues(
       const step = unit === 'm' ? 100 : 1;
       return [
         parameter,
-        Math.min(high, Math.max(low, unit === 'share' ? value : Math.round(value * step) / step)),
+        Math.min(high, Math.max(low, unit === 'share' ? value! : Math.round(value! * step) / step)),
       ];
     }),
   );

@@ -82,7 +82,7 @@ function Basis({ distance, units }: { readonly distance: Distance; readonly unit
         {drivers.length > 0 &&
           ` Rests on ${drivers
             .slice(0, 3)
-            .map(({ length }) => lengthTable[length].label.split(',')[0].toLowerCase())
+            .map(({ length }) => lengthTable[length].label.split(',')[0]!.toLowerCase())
             .join(', ')}.`}
       </span>
     </details>

@@ -29,7 +29,7 @@ export function NewCourse({ profiles, today, place }: NewCourseProps) {
       startsAt: '18:30',
       minutes: 75,
       weeks: 10,
-      profile: profiles[0].key,
+      profile: profiles[0]!.key,
     },
   });
   if (!isOpen) {

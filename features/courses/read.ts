@@ -97,7 +97,7 @@ export function suggestArc(courseId: number): ArcSuggestion[] {
   const group = readGroup(database(), courseId);
   const { school, people, standings } = group;
   return ladderIds
-    .map((family) => {
+    .flatMap((family) => {
       const votes = new Map<StageKey, { open: number; near: number }>();
       let begun = 0;
       for (const { id } of people) {
@@ -113,9 +113,8 @@ export function suggestArc(courseId: number): ArcSuggestion[] {
       const best = [...votes].sort(
         ([, a], [, b]) => b.open + 0.5 * b.near - (a.open + 0.5 * a.near),
       )[0];
-      return { family, best, begun };
+      return best === undefined ? [] : [{ family, best, begun }];
     })
-    .filter(({ best }) => best !== undefined)
     .sort((a, b) => worth(b) - worth(a))
     .map(({ family, best, begun }) => {
       const [peak, { open, near }] = best;
@@ -196,7 +195,7 @@ export function writeCalendar(id: number): { name: string; text: string } | null
       uid: `course-${course.id}-meeting-${meeting.id}@levitar`,
       productId: 'levitar',
       title: `${course.name}, week ${index + 1}${family}`,
-      start: [year, month, date, hour, minute],
+      start: [year!, month!, date!, hour!, minute!],
       // Wall-clock time of the place, whatever zone the calendar stands in.
       startInputType: 'local',
       startOutputType: 'local',

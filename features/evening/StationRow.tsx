@@ -43,14 +43,14 @@ export function StationRow({
   return (
     <ul className={classes.row} data-wraps={wraps} aria-label="Set-ups of this round">
       {stations.map(({ letter, label, option, people, baseM, isFound }) => {
-        const scene = drawStation(option, people[0].id, context, { pxPerM, wallM });
+        const scene = drawStation(option, people[0]!.id, context, { pxPerM, wallM });
         const door = people.filter(({ confirmAtDoor }) => confirmAtDoor.length > 0);
         return (
           <li key={letter} className={classes.station}>
             {scene && (
               <SceneView
                 scene={scene}
-                label={`${letter}: ${label}, ${names.get(people[0].id)}`}
+                label={`${letter}: ${label}, ${names.get(people[0]!.id)}`}
                 {...(printScale === undefined ? {} : { printScale })}
               />
             )}
@@ -89,8 +89,8 @@ export function StationRow({
             </p>
             {door.length > 0 && (
               <p className={classes.doorNote}>
-                at the door: {door[0].confirmAtDoor.join(', ').toLowerCase()}; otherwise{' '}
-                {door[0].otherwise?.toLowerCase()}
+                at the door: {door[0]!.confirmAtDoor.join(', ').toLowerCase()}; otherwise{' '}
+                {door[0]!.otherwise?.toLowerCase()}
               </p>
             )}
           </li>

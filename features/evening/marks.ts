@@ -38,7 +38,7 @@ export const nameOf = (members: readonly ClassMember[], id: string): string =>
 
 /** First names, with the next letter where two are the same. */
 export function shortNames(members: readonly ClassMember[]): ReadonlyMap<string, string> {
-  const first = (name: string) => name.split(' ')[0];
+  const first = (name: string) => name.split(' ')[0]!;
   return new Map(
     members.map(({ id, name }) => {
       const isDouble = members.some(
@@ -170,7 +170,7 @@ export const alternativeLabel = (id: string): string =>
 /** `18:30` and so many minutes: `18:47`. */
 export function clockAt(startsAt: string, minutes: number): string {
   const [hour, minute] = startsAt.split(':').map(Number);
-  const total = hour * 60 + minute + Math.floor(minutes + 1e-6);
+  const total = hour! * 60 + minute! + Math.floor(minutes + 1e-6);
   const two = (value: number) => String(value).padStart(2, '0');
   return `${two(Math.floor(total / 60) % 24)}:${two(total % 60)}`;
 }

@@ -105,7 +105,7 @@ describe('while it runs', () => {
         {...{ floor, names, wish }}
         bundle={fakeBundle()}
         here={['1', '2']}
-        hold={floor.state.holds[0]}
+        hold={floor.state.holds[0]!}
         onShow={shown}
         onAgain={jest.fn()}
         onClose={jest.fn()}
@@ -125,7 +125,7 @@ describe('while it runs', () => {
       name: /touches|sags/,
     });
     expect(faults[0]).toHaveTextContent('head touches');
-    await user.click(faults[0]);
+    await user.click(faults[0]!);
     expect(fake.said).toEqual([
       { kind: 'hold-fault', hold: 'h', person: '1', fault: 'head-touches' },
     ]);

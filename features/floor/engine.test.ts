@@ -104,7 +104,7 @@ describe('a tap', () => {
   it('is never later than now, whatever the event says', async () => {
     const { engine, kept } = stage();
     await engine.say(halt, { timeStamp: 9e9 });
-    expect(kept[0].at.monoMs).toBe(1000);
+    expect(kept[0]!.at.monoMs).toBe(1000);
   });
 
   it('that could not be kept is said, and not shown', async () => {
@@ -209,7 +209,7 @@ describe('delivering', () => {
     const waits = [await next(), await next(), await next(), await next(), await next()];
     expect(waits[0]).toBeGreaterThanOrEqual(pace.everyMs);
     expect([...waits].sort((a, b) => a - b)).toEqual(waits);
-    expect(waits.at(-1)).toBeGreaterThan(waits[0]);
+    expect(waits.at(-1)).toBeGreaterThan(waits[0]!);
     expect(engine.getSnapshot()).toMatchObject({ link: 'offline', problem: 'No connection.' });
   });
 

@@ -37,7 +37,7 @@ describe('somebody at the door', () => {
     expect(bundle.revision).toBe(1);
     expect(listCoursePeople(database(), 1).map((one) => String(one.id))).toContain(id);
     // Their taps count from now on.
-    expect(send(uid, tapsOf(hold([id, people[0]])))).toMatchObject({ refused: 0, revision: 1 });
+    expect(send(uid, tapsOf(hold([id, people[0]!])))).toMatchObject({ refused: 0, revision: 1 });
     expect(recordsToday(id)).toHaveLength(1);
   });
 
@@ -63,7 +63,7 @@ describe('somebody at the door', () => {
     const planned = (id: string) =>
       bundleOf(findClass(uid)!).prepared.people.find((one) => one.id === id)!;
     const isDown = ({ isRest }: { isRest?: boolean }) => isRest !== true;
-    expect(planned(people[0]).options.filter(isDown).length).toBeGreaterThan(0);
+    expect(planned(people[0]!).options.filter(isDown).length).toBeGreaterThan(0);
     must(changeCare(Number(people[0]), { consent: 'no', cautions: ['eye'], otherWords: [] }));
     const { members, prepared, revision } = bundleOf(findClass(uid)!);
     expect(revision).toBe(1);
@@ -82,7 +82,7 @@ describe('somebody at the door', () => {
     const sore = bundleOf(findClass(uid)!);
     expect(sore.revision).toBe(2);
     expect(
-      sore.prepared.people[1].options.filter(({ loads }) => (loads.shoulder ?? 0) > 0),
+      sore.prepared.people[1]!.options.filter(({ loads }) => (loads.shoulder ?? 0) > 0),
     ).toEqual([]);
     // Once the class has ended, it stays as it was.
     send(uid, tapsOf([{ kind: 'end' }]));
@@ -99,10 +99,10 @@ it('who is reported something is closed also when withdrawn from the course mean
       .prepared.people.find((one) => one.id === id)!
       .options.some(({ role }) => role === 'present' || role === 'next');
   const [a, b] = people;
-  expect([mayGoUp(a), mayGoUp(b)]).toEqual([true, true]);
+  expect([mayGoUp(a!), mayGoUp(b!)]).toEqual([true, true]);
   must(changeEnrolment(1, Number(a), false));
   must(changeCare(Number(a), { consent: 'ask', cautions: ['eye'], otherWords: [] }));
-  expect([mayGoUp(a), mayGoUp(b)]).toEqual([false, true]);
+  expect([mayGoUp(a!), mayGoUp(b!)]).toEqual([false, true]);
   const file = readStudio(before);
   const { uid: other } = findPerson(database(), Number(b))!;
   const restricting = {
@@ -114,9 +114,9 @@ it('who is reported something is closed also when withdrawn from the course mean
     ),
   };
   must(takeStudioFile(JSON.stringify(restricting), false));
-  expect(mayGoUp(b)).toBe(true);
+  expect(mayGoUp(b!)).toBe(true);
   must(takeStudioFile(JSON.stringify(restricting), true));
-  expect(mayGoUp(b)).toBe(false);
+  expect(mayGoUp(b!)).toBe(false);
 });
 
 it('whoever is in a running class is merged with nobody until it has ended', () => {
@@ -129,21 +129,21 @@ it('whoever is in a running class is merged with nobody until it has ended', () 
     [outside, a],
     [a, outside],
   ]) {
-    expect(mergeInto(keep, drop)).toMatchObject({
+    expect(mergeInto(keep!, drop!)).toMatchObject({
       problems: { form: expect.stringMatching(/running/) },
     });
   }
   expect(recordsToday(String(b))).toHaveLength(1);
   send(uid, tapsOf([{ kind: 'end' }]));
-  must(mergeInto(outside, b));
+  must(mergeInto(outside, b!));
   expect(recordsToday(String(outside))).toHaveLength(1);
 });
 
 describe('an assistant', () => {
   it('is sent a class without a word of anybody’s health', () => {
     const { uid, people } = begin(seedDemo);
-    send(uid, tapsOf([{ kind: 'sign', person: people[0], sign: 'tingling' }]));
-    send(uid, tapsOf([{ kind: 'door', person: people[1], check: 'neck-ease', isFine: false }]));
+    send(uid, tapsOf([{ kind: 'sign', person: people[0]!, sign: 'tingling' }]));
+    send(uid, tapsOf([{ kind: 'door', person: people[1]!, check: 'neck-ease', isFine: false }]));
     // Also of somebody who came in late, or was judged anew.
     must(joinClass(uid, { name: 'Odile Marsh', height: '171' }));
     must(changeCare(Number(people[2]), { consent: 'ask', cautions: ['eye'], otherWords: [] }));

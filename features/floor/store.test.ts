@@ -142,7 +142,7 @@ describe('an exchange', () => {
     for (let index = 0; index < 3; index += 1) await keepTap(uid, at, act(index));
     const sent = answer(200, { upTo: 3, after: 12, taps: [foreign(9)], serverMs: 5000 });
     const found = await exchange(uid, mine);
-    const body = JSON.parse(String(sent.mock.calls[0][1]!.body)) as { taps: Tap[]; after: number };
+    const body = JSON.parse(String(sent.mock.calls[0]![1]!.body)) as { taps: Tap[]; after: number };
     expect(body.taps.map(({ seq }) => seq)).toEqual([1, 2, 3]);
     expect(body.after).toBe(0);
     expect(found).toMatchObject({ serverMs: 5000, heard: true });

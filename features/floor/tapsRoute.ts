@@ -17,9 +17,9 @@ function toResponse(taken: Taken): Response {
   const { form } = taken.problems;
   switch (taken.reason) {
     case 'unreadable':
-      return say(form, 400);
+      return say(form!, 400);
     case 'gone':
-      return say(form, 404);
+      return say(form!, 404);
     case 'not-yours':
       return Response.json({ problem: form, reason: taken.reason }, { status: 403, headers });
     case 'apart': {

@@ -108,11 +108,11 @@ export function writeHomeCalendar(view: HomeView): string {
   const events: EventAttributes[] = [];
   for (let offset = 1; offset <= until; offset += 1) {
     const own = practice.items.filter(({ days }) =>
-      (pattern[days] ?? pattern[3]).includes(offset % 7),
+      (pattern[days] ?? pattern[3]!).includes(offset % 7),
     );
     const date = addDays(from, offset);
     if (own.length === 0 || evenings.includes(date)) continue;
-    const [year, month, day] = date.split('-').map(Number);
+    const [year = 0, month = 1, day = 1] = date.split('-').map(Number);
     events.push({
       uid: `${date}-${uid}@levitar`,
       title: 'Practice',

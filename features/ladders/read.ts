@@ -66,7 +66,7 @@ export function readGroup(db: Db, courseId?: number | null, withWorth = false): 
 export function initialsOf(name: string): string {
   const parts = name.trim().split(/\s+/);
   const letters = parts.length > 1 ? [parts[0], parts[parts.length - 1]] : parts;
-  return letters.map((part) => [...part][0]?.toUpperCase() ?? '').join('');
+  return letters.map((part) => [...part!][0]?.toUpperCase() ?? '').join('');
 }
 
 export interface Token {
@@ -252,7 +252,7 @@ export function readPeople(): PeopleView {
   const standings = readStandings(
     db,
     people.filter(({ archivedOn }) => archivedOn === null),
-    ({ id }) => contexts.get(courseOf.get(id)?.[0].id ?? 0)!,
+    ({ id }) => contexts.get(courseOf.get(id)?.[0]!.id ?? 0)!,
   );
   return {
     courses: courses.map(({ id, name }) => ({ id, name })),

@@ -189,7 +189,7 @@ export function PeopleTable({ rows, courses, units, today }: PeopleTableProps) {
           <tbody>
             {before > 0 && <tr style={{ height: before }} aria-hidden="true" />}
             {items.map(({ index }) => {
-              const { original: row } = sorted[index];
+              const { original: row } = sorted[index]!;
               return (
                 <PersonLine
                   key={row.id}

@@ -209,7 +209,7 @@ describe('decisions', () => {
     const made = must(decide(id, { ...differ, reason: 'she is ready with a hand' }));
     must(decide(id, { stage: 'FS5', decided: 'stay', reason: '', corrects: made }));
     const [second, first] = readPersonPage(id)!.decisions;
-    expect(first.grounds.figures[0].label).toBe('Forearm plank hold');
+    expect(first!.grounds.figures[0]!.label).toBe('Forearm plank hold');
     expect(second).toMatchObject({ corrects: made, decided: 'stay' });
     expect(decide(id, { ...differ, reason: 'x', corrects: 999 }).ok).toBe(false);
   });

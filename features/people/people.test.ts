@@ -50,9 +50,9 @@ describe('finding people', () => {
   });
 
   it('shows the rung of the family asked for', () => {
-    expect(rungOf(rows[0], '')?.present).toBe('Dolphin, free');
-    expect(rungOf(rows[0], 'handstand')?.present).toBe('Wrists');
-    expect(rungOf(rows[0], 'headstand')).toBeUndefined();
+    expect(rungOf(rows[0]!, '')?.present).toBe('Dolphin, free');
+    expect(rungOf(rows[0]!, 'handstand')?.present).toBe('Wrists');
+    expect(rungOf(rows[0]!, 'headstand')).toBeUndefined();
   });
 });
 

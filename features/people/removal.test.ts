@@ -84,7 +84,7 @@ describe('deleting', () => {
     const { uid } = findPerson(database(), id)!;
     must(await deletePerson(id));
     const row: ImportRow = { name: 'Ada', height: '170', mass: '', consent: '', uid };
-    expect(must(previewImport([row]))[0].problems[0]).toContain('deleted here on request');
+    expect(must(previewImport([row]))[0]!.problems[0]).toContain('deleted here on request');
     expect(importPeople({ rows: [row], courseId: null, skipTwins: false }).ok).toBe(false);
   });
 
@@ -157,7 +157,7 @@ describe('people from a table', () => {
       ['Cleo', 'no'],
     ]);
     expect(listEnrolments(database())).toHaveLength(2);
-    must(recordCheck(people[1].id, record()));
+    must(recordCheck(people[1]!.id, record()));
     expect(must(undoImport(imported.importId))).toEqual({ removed: 1, kept: 1 });
     expect(listPeople(database()).map(({ name }) => name)).toEqual(['Cleo']);
     // Taken back is not deleted on request: the same file may come again.

@@ -53,7 +53,7 @@ export function RecordList({
                 ...(record.pain
                   ? [record.painPlace ? `pain: ${painPlaceTable[record.painPlace].label}` : 'pain']
                   : []),
-                ...(checks[record.check] && isVoided(checks[record.check], record)
+                ...(checks[record.check] && isVoided(checks[record.check]!, record)
                   ? ['counts against only']
                   : []),
               ].join(', ')}

@@ -72,7 +72,7 @@ describe('the body form', () => {
     expect(outcome.ok).toBe(false);
     const problems = outcome.ok ? {} : outcome.problems;
     expect(Object.keys(problems)).toEqual([field]);
-    expect(problems[field].length).toBeGreaterThan(10);
+    expect(problems[field]!.length).toBeGreaterThan(10);
   });
 });
 
@@ -141,7 +141,7 @@ describe('on the demo course', () => {
 
   it('summarises what to look at without a word about health', () => {
     const { people } = readCourse()!;
-    expect(countObstacles(people)[0].count).toBeGreaterThan(1);
+    expect(countObstacles(people)[0]!.count).toBeGreaterThan(1);
     const marks = listTapeMarks(people);
     expect([...marks].sort((a, b) => a - b)).toEqual(marks);
     expect(new Set(marks).size).toBe(marks.length);

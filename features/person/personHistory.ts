@@ -139,10 +139,10 @@ function toHistory(
     better: 'better' in spec.scoring ? spec.scoring.better : 'more',
     status: assessment.status,
     reasons: assessment.reasons,
-    points: histories.flatMap((history, index) => listPoints(history, sides[index])),
+    points: histories.flatMap((history, index) => listPoints(history, sides[index]!)),
     bands: histories.flatMap((history, index) => {
       const points = listBand(history, asOf);
-      return points.length === 0 ? [] : [{ side: sides[index], points }];
+      return points.length === 0 ? [] : [{ side: sides[index] ?? null, points }];
     }),
     goodUntil: newest === undefined ? null : addDays(newest, spec.validDays),
     sideRatio: spec.hasSides ? findRatio(histories) : null,
@@ -184,7 +184,7 @@ function listBand(history: SideHistory, asOf: Day): BandPoint[] {
     };
   };
   const points = records.flatMap((record, index) =>
-    records[index + 1]?.date === record.date ? [] : [at(record.date, trace[index])],
+    records[index + 1]?.date === record.date ? [] : [at(record.date, trace[index]!)],
   );
   return points.at(-1)?.date === asOf ? points : [...points, at(asOf, level)];
 }
@@ -192,7 +192,7 @@ function listBand(history: SideHistory, asOf: Day): BandPoint[] {
 function findRatio(histories: readonly SideHistory[]): number | null {
   const [left, right] = histories.map(({ level }) => level);
   if (!left || !right) return null;
-  const kind = histories[0].spec.scoring.kind as 'hold' | 'reps';
+  const kind = histories[0]!.spec.scoring.kind as 'hold' | 'reps';
   const [a, b] = [fromLogScale(kind, left.mean), fromLogScale(kind, right.mean)];
   return Math.min(a, b) / Math.max(a, b);
 }
@@ -209,7 +209,7 @@ function describeForecast(
   demand: CheckDemand,
   asOf: Day,
 ): string | null {
-  const { kind } = histories[0].spec.scoring;
+  const { kind } = histories[0]!.spec.scoring;
   if (kind !== 'hold' && kind !== 'reps') return null;
   const all = histories.map((history) => forecast(history, demand));
   const none = all.find((one) => one.kind === 'none');

@@ -84,7 +84,7 @@ export function Curves({ plan, person, drills, name }: CurvesProps) {
               isAnimationActive={false}
               stroke="var(--lv-ink)"
               strokeWidth={1.6}
-              strokeDasharray={dashes[regions.indexOf(region)]}
+              strokeDasharray={dashes[regions.indexOf(region)] ?? ''}
             />
           ))}
         </LineChart>
@@ -100,7 +100,7 @@ export function Curves({ plan, person, drills, name }: CurvesProps) {
                 y2="4"
                 stroke="var(--lv-ink)"
                 strokeWidth="1.6"
-                strokeDasharray={dashes[regions.indexOf(region)]}
+                strokeDasharray={dashes[regions.indexOf(region)] ?? ''}
               />
             </svg>
             {regionTable[region].label}

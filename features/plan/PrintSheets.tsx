@@ -247,20 +247,20 @@ function HelperSheet({ view, plan }: PrintSheetsProps) {
 
 function StudentCards({ view, plan }: PrintSheetsProps) {
   const context = toContext(view);
-  const ids = plan.rounds[0].people.map(({ id }) => id);
+  const ids = plan.rounds[0]!.people.map(({ id }) => id);
   return (
     <section className={classes.cards} aria-label="Cards">
       {ids.map((id) => {
         const mine = plan.rounds.map(({ people }) => people.find((one) => one.id === id)!);
         const shown = mine.find(({ letter }) => letter !== null) ?? mine[0];
-        const option = findOption(view.prepared, id, shown.option);
+        const option = findOption(view.prepared, id, shown!.option);
         const scene = option && drawStation(option, id, context, { pxPerM: 78 });
         const asked = mine.find(({ confirmAtDoor }) => confirmAtDoor.length > 0);
         return (
           <article key={id} className={classes.card}>
             <h3>{nameOf(view.members, id)}</h3>
             <div className={classes.cardBody}>
-              {scene && <SceneView scene={scene} label={shown.label} printScale={cardScale} />}
+              {scene && <SceneView scene={scene} label={shown!.label} printScale={cardScale} />}
               <div>
                 <ul className={classes.turns}>
                   {mine.map(({ letter, label, sharesWith }, index) => (

@@ -210,7 +210,7 @@ export function WhyPanel(props: WhyPanelProps) {
         }}
       />
       {own && (
-        <Curves plan={plan} person={own} drills={drillsOf(prepared)} name={name.split(' ')[0]} />
+        <Curves plan={plan} person={own} drills={drillsOf(prepared)} name={name.split(' ')[0]!} />
       )}
     </section>
   );

@@ -36,7 +36,7 @@ export async function ProfilePage({ params }: ProfilePageProps) {
         label: stage.spec.label,
         gate: stage.gate,
         originGate: stage.spec.gateByProfile?.[profile.origin]?.gate ?? stage.spec.gate,
-        gateWords: gates[key],
+        gateWords: gates[key] ?? '',
         cue: stage.cue ?? '',
         branch: stage.spec.branch ?? null,
       };

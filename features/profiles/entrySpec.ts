@@ -40,7 +40,7 @@ const usualLoad = 0.7;
 
 /** Own stages are side lines: nothing shipped comes after them. */
 export function toStageSpec(form: StageForm): Record<string, unknown> {
-  const [kind, name] = form.shape.split(':');
+  const [kind = '', name = ''] = form.shape.split(':');
   const base = baseOfLadder[form.family];
   return {
     family: form.family,

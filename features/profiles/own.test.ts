@@ -82,7 +82,7 @@ describe('a drill of the teacher’s own', () => {
       usualSolve,
     );
     expect(pinned.timeline.map(({ drill }) => drill)).not.toContain('own-wall-press');
-    expect(pinned.pins[0].isKept).toBe(true);
+    expect(pinned.pins[0]!.isKept).toBe(true);
   }, 60_000);
 
   it('stands in an order of one’s own, and leaves it when it is gone', () => {
@@ -124,7 +124,7 @@ describe('a drill of the teacher’s own', () => {
     seedDemo(database(), today());
     keep();
     const [person] = listCoursePeople(database(), 1);
-    const body = resolveBody(person.body);
+    const body = resolveBody(person!.body);
     const practice = (more: object) =>
       planHomePractice(
         openCase({
@@ -172,7 +172,7 @@ describe('what is measured of a person', () => {
     figures(rung, id).find((one) => one.id === distance)?.metres;
 
   it('moves the platform and the plough when a leg raise is recorded', () => {
-    const { id } = someone();
+    const { id } = someone()!;
     const before = metres('SS8', id, 'headEdgeToWall')!;
     must(recordCheck(id, recordForm({ check: 'straight-leg-raise', value: '60' })));
     expect(before - metres('SS8', id, 'headEdgeToWall')!).toBeCloseTo(0.1, 9);
@@ -181,7 +181,7 @@ describe('what is measured of a person', () => {
   });
 
   it('marks what is beyond the shoulders, and lets the elbows out', () => {
-    const { id } = someone();
+    const { id } = someone()!;
     const before = metres('FS8', id, 'elbowWidth')!;
     must(recordCheck(id, recordForm({ check: 'shoulder-flexion', value: '145' })));
     expect(metres('FS8', id, 'elbowWidth')! - before).toBeCloseTo(0.04, 9);
@@ -231,7 +231,7 @@ describe('a distance found by trying', () => {
 
   it('is a width, a height or a loop as well', () => {
     seedDemo(database(), today());
-    const [{ id }] = listCoursePeople(database(), 1);
+    const { id } = listCoursePeople(database(), 1)[0]!;
     must(keepSetup(id, { family: 'platform', values: { platformHeight: 0.09 }, note: '' }));
     must(keepSetup(id, { family: 'strap-forearm', values: { strapLoop: 0.9 }, note: '' }));
     const find = (rung: string, distance: string) =>
@@ -253,7 +253,7 @@ describe('a distance found by trying', () => {
     [{ family: 'cartwheel', values: { base: 0.6 }, note: '' }, /neither a shape/],
   ])('is refused where it cannot be: %j', (form, words) => {
     seedDemo(database(), today());
-    const [{ id }] = listCoursePeople(database(), 1);
+    const { id } = listCoursePeople(database(), 1)[0]!;
     const outcome = anybodysWords(keepSetup)(id, form);
     expect(outcome.ok).toBe(false);
     expect(JSON.stringify(outcome)).toMatch(words);
@@ -261,7 +261,7 @@ describe('a distance found by trying', () => {
 
   it('counts no more when the body was measured anew and no longer reaches', () => {
     seedDemo(database(), today());
-    const [{ id }] = listCoursePeople(database(), 1);
+    const { id } = listCoursePeople(database(), 1)[0]!;
     must(keepSetup(id, { family: 'hand-kick', values: { base: 1.9 }, note: '' }));
     must(changeBody(id, { height: '140', mass: '', lengths: {} }));
     const { distances, cautions } = readRungPage('HB11', id)!.recipe!;
@@ -295,7 +295,7 @@ describe('what an assistant is sent', () => {
           {
             ...person,
             secret: 1,
-            options: person.options.map((option) => ({ ...option, secret: 1 })),
+            options: person!.options.map((option) => ({ ...option, secret: 1 })),
           },
         ],
       },
@@ -311,7 +311,7 @@ describe('what an assistant is sent', () => {
     };
     const sent = bundleFor('assistant', more as never);
     expect(JSON.stringify(sent)).not.toContain('secret');
-    expect(Object.keys(sent.members[0]).sort()).toEqual(['body', 'consent', 'id', 'name']);
+    expect(Object.keys(sent.members[0]!).sort()).toEqual(['body', 'consent', 'id', 'name']);
     const names = keysOf(sent.members).map((key) => key.replace(/lengths\..*/, 'lengths'));
     expect([...new Set(names)].sort()).toEqual(
       ['[].id', '[].name', '[].consent', '[].body.heightM', '[].body.lengths']
@@ -328,7 +328,7 @@ describe('what an assistant is sent', () => {
 
   it('is not told how a figure came about', () => {
     seedDemo(database(), today());
-    const { id } = listCoursePeople(database(), 1)[0];
+    const { id } = listCoursePeople(database(), 1)[0]!;
     saveRung(database(), id, 'forearm-stand', 'FS10', today());
     must(keepSetup(id, { family: 'forearm-kick', values: { base: 0.46 }, note: 'sore on Monday' }));
     const { uid } = begin(() => undefined);

@@ -38,7 +38,7 @@ export function FlowChart({ record }: { readonly record: CourseRecord }) {
     >
       <ResponsiveContainer
         width="100%"
-        height={Math.max(300, 34 * flow.weeks[0].rungs.length + 120)}
+        height={Math.max(300, 34 * flow.weeks[0]!.rungs.length + 120)}
       >
         <Sankey
           data={{ nodes, links }}

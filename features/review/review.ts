@@ -110,7 +110,7 @@ export function readReview(uid: string): ReviewView | null {
   const reviews = listReviews(db, row.id);
   const meeting = listMeetings(db, course.id).find(({ date }) => date === row.day);
   const notes = meeting === undefined ? [] : listAttendance(db, [meeting.id]);
-  const family = bundle.plan.families[0];
+  const family = bundle.plan.families[0]!;
   return {
     uid,
     course: course.name,

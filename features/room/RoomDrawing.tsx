@@ -158,7 +158,7 @@ export function RoomDrawing({ editor, units }: RoomDrawingProps) {
     }[event.key] ?? [0, 0];
     if (dx === 0 && dy === 0) return;
     event.preventDefault();
-    commit(handle.move(dx, dy));
+    commit(handle.move(dx!, dy!));
   };
   return (
     <div className={classes.drawing} style={{ width: widthPx }}>

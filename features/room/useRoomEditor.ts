@@ -25,7 +25,7 @@ export interface RoomEditor {
 
 function findProblem(room: Room): string | null {
   const parsed = roomFile.safeParse(room);
-  if (!parsed.success) return parsed.error.issues[0].message;
+  if (!parsed.success) return parsed.error.issues[0]!.message;
   try {
     assertRoom(room);
     return null;

@@ -92,9 +92,9 @@ it('takes somebody back whose height was impossible, with all that is known of t
     isPerson: true,
     words: expect.stringMatching(/^Bo\. /),
   });
-  expect(takeBack({ id: line.id, height: '17 m' })).toMatchObject({ ok: false });
-  expect(takeBack({ id: line.id, height: '' })).toMatchObject({ ok: false });
-  expect(must(takeBack({ id: line.id, height: '171' }))).toBe('Bo');
+  expect(takeBack({ id: line!.id, height: '17 m' })).toMatchObject({ ok: false });
+  expect(takeBack({ id: line!.id, height: '' })).toMatchObject({ ok: false });
+  expect(must(takeBack({ id: line!.id, height: '171' }))).toBe('Bo');
   expect(findPerson(db, bo)).toMatchObject({
     name: 'Bo',
     body: { heightM: 1.71 },
@@ -103,7 +103,7 @@ it('takes somebody back whose height was impossible, with all that is known of t
   expect(listRecords(db, [bo])).toHaveLength(1);
   expect(listCoursePeople(db, course).map(({ id }) => id)).toContain(bo);
   expect(readSetAsideLines()).toEqual([]);
-  expect(takeBack({ id: line.id, height: '171' })).toMatchObject({ ok: false });
+  expect(takeBack({ id: line!.id, height: '171' })).toMatchObject({ ok: false });
 });
 
 it('brings nobody back who was deleted on request, and drops for good when told', async () => {
@@ -111,7 +111,7 @@ it('brings nobody back who was deleted on request, and drops for good when told'
   const uid = findPerson(database(), bo)!.uid;
   database().run(`UPDATE person SET height_m = 17 WHERE id = ${bo}`);
   setBadRowsAside(database(), nowMs());
-  const [{ id }] = readSetAsideLines();
+  const { id } = readSetAsideLines()[0]!;
   database()
     .insert(removedPerson)
     .values({ mark: markOf(uid), removedOn: today() })
@@ -145,7 +145,7 @@ it('takes somebody who is dropped while set aside out of the copies as well', as
   database().run(`UPDATE person SET height_m = 17 WHERE id = ${bo}`);
   setBadRowsAside(database(), nowMs());
   const aside = await makeCopyNow('hand');
-  must(await dropAside(readSetAsideLines()[0].id));
+  must(await dropAside(readSetAsideLines()[0]!.id));
   for (const name of [sound, aside]) {
     const { file } = listCopies().find((one) => one.name === name)!;
     expect(readFileSync(file).includes('Unverwechselbar')).toBe(false);

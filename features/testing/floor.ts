@@ -43,7 +43,7 @@ export const send = (uid: string, taps: readonly unknown[], device = 't', tapper
 /** Somebody comes down after ten seconds, the clock is stopped after twenty. */
 export const hold = (people: string[]): FloorAct[] => [
   { kind: 'hold-start', hold: 'h', check: 'dolphin-hold', base: null, side: null, people },
-  { kind: 'hold-down', hold: 'h', person: people[0] },
+  { kind: 'hold-down', hold: 'h', person: people[0]! },
   { kind: 'hold-stop', hold: 'h' },
 ];
 

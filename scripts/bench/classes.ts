@@ -61,7 +61,7 @@ export async function benchClasses(): Promise<void> {
       'Again after one absence',
       (made) => {
         const plan = plans.get(made)!;
-        const absent = [made.prepared.people[0].id];
+        const absent = [made.prepared.people[0]!.id];
         const wishes = { ...made.wishes, absent, done: 1 };
         return timed(() => composeClass(highs, made.prepared, wishes, usualSolve, plan.before));
       },

@@ -63,7 +63,7 @@ export async function benchCompose(): Promise<void> {
       medianOf(
         problems.map((problem, index) => {
           const start = process.hrtime.bigint();
-          work(problem, seeds[index]);
+          work(problem, seeds[index]!);
           return Number(process.hrtime.bigint() - start) / 1e6;
         }),
       );

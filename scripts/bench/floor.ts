@@ -51,10 +51,10 @@ function benchQueue(): void {
       const [base, stage] = ['forearms', 'FS10'] as const;
       const leg = index % 2 === 0 ? 'left' : 'right';
       const rest = { round: 1, reached: true, blocksKept: null, landing: null, isAssisted: false };
-      return { kind: 'try', person, what: 'kick', stage, base, leg, ...rest };
+      return { kind: 'try', person: person!, what: 'kick', stage, base, leg, ...rest };
     }
     const plain = { base: null, side: null, faults: [] };
-    return { kind: 'seen', person, check: 'dolphin-push-ups', value: 6, ...plain };
+    return { kind: 'seen', person: person!, check: 'dolphin-push-ups', value: 6, ...plain };
   });
   const taps = acts.map((act, index) => ({
     device: 't',
@@ -108,18 +108,18 @@ function fillYears(): void {
     );
     for (let index = 0; index < people; index += 1) {
       const id = addPerson(tx, { name: `Person ${index}`, heightM: 1.7, heightTyped: '1.7 m' });
-      saveRung(tx, id, 'forearm-stand', stageIds[index % 10], day);
+      saveRung(tx, id, 'forearm-stand', stageIds[index % 10]!, day);
       const isIn = index >= people - courseSize;
       if (isIn) {
         enrol(tx, course, id);
         for (const evening of evenings) saveAttendance(tx, evening, id, { came: random() < 0.9 });
       }
       for (let count = recordsEach - 1; count >= 0; count -= 1) {
-        const check = checkIds[Math.floor(random() * checkIds.length)];
+        const check = checkIds[Math.floor(random() * checkIds.length)]!;
         const date = addDays(day, -Math.floor((count * 365 * years) / recordsEach));
         addRecord(tx, {
           personId: id,
-          check,
+          check: check!,
           breaths: null,
           faults: [],
           pain: false,

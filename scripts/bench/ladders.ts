@@ -35,7 +35,7 @@ export function drawRecord(check: CheckId, date: string, random: () => number) {
       : Math.min(spec.most, Math.round(bar * (0.6 + 0.8 * random()))),
     stoppedByTeacher: spec.scoring.kind === 'hold' && random() < 0.2,
     side: spec.hasSides ? (random() < 0.5 ? ('left' as const) : ('right' as const)) : null,
-    base: spec.byBase ? bases[Math.floor(random() * 3)] : null,
+    base: spec.byBase ? bases[Math.floor(random() * 3)]! : null,
   };
 }
 
@@ -45,7 +45,7 @@ export function benchPerson(): void {
   const asOf = '2026-11-19';
   const evidence: Record<string, CheckRecord[]> = {};
   for (let index = 499; index >= 0; index -= 1) {
-    const check = checkIds[Math.floor(random() * checkIds.length)];
+    const check = checkIds[Math.floor(random() * checkIds.length)]!;
     const { side, base, ...rest } = drawRecord(
       check,
       addDays(asOf, -Math.floor(index / 3)),
@@ -113,14 +113,14 @@ function fillStudio(): void {
       enrol(tx, course, id);
       for (const family of ladderIds) {
         const rungs = stageIds.filter((stage) => getStage(stage).family === family);
-        saveRung(tx, id, family, rungs[Math.floor(random() * rungs.length)], day);
+        saveRung(tx, id, family, rungs[Math.floor(random() * rungs.length)]!, day);
       }
       for (let count = recordsEach - 1; count >= 0; count -= 1) {
-        const check = checkIds[Math.floor(random() * checkIds.length)];
+        const check = checkIds[Math.floor(random() * checkIds.length)]!;
         const date = addDays(day, -Math.floor((count * 400) / recordsEach));
         addRecord(tx, {
           personId: id,
-          check,
+          check: check!,
           breaths: null,
           faults: random() < 0.1 ? ['shrug'] : [],
           pain: false,

@@ -67,7 +67,7 @@ it('brings back nobody who was deleted, and lets in no device that was put out',
   const sealed = await makeCopyNow('hand');
   const bytes = readFileSync(listCopies().find(({ name }) => name === sealed)!.file);
   expect(bytes.includes('Unverwechselbar')).toBe(false);
-  must(dropDevice(readDevices()[0].id));
+  must(dropDevice(readDevices()[0]!.id));
   // Taken out of sealed copies too, as long as the key is here.
   expect(must(await deletePerson(id)).copiesLeft).toEqual([]);
   for (const name of [plain, sealed]) {
@@ -83,16 +83,16 @@ it('opens a sealed copy on another machine by its passphrase alone, and no other
   addPerson('Ada');
   must(await changeKeeping(keeping({ isSealed: true, passphrase: 'a long enough word' })));
   const [copy] = listCopies();
-  expect(copy.isSealed).toBe(true);
+  expect(copy!.isSealed).toBe(true);
   const file = path.join(dataFolder(), 'elsewhere.sealed');
-  writeFileSync(file, readFileSync(copy.file));
+  writeFileSync(file, readFileSync(copy!.file));
   rmSync(path.join(dataFolder(), 'copies.json'));
   addPerson('Bo');
   expect(await restoreFile(file, 'a wrong word')).toMatchObject({
     problems: { passphrase: /wrong/ },
   });
   const changed = readFileSync(file);
-  changed[changed.length >> 1] ^= 1;
+  changed[changed.length >> 1]! ^= 1;
   writeFileSync(`${file}.x`, changed);
   expect((await restoreFile(`${file}.x`, 'a long enough word')).ok).toBe(false);
   expect(names()).toEqual(['Ada', 'Bo']);

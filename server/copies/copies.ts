@@ -123,7 +123,7 @@ export const copiesAtRest = (): Promise<unknown> => turn;
 async function makeCopy(kind: CopyKind): Promise<string> {
   database();
   const keeping = readKeeping();
-  const [folder] = copyFolders();
+  const folder = copyFolders()[0]!;
   const last = keeping.made.at(-1);
   const hasLast =
     last !== undefined && last.folder === folder && existsSync(path.join(folder, last.name));

@@ -127,7 +127,7 @@ describe('whose taps', () => {
 
   it('takes none under the name of another device, from whoever', () => {
     const { uid, row, people } = begin(seedDemo);
-    const stop = tapsOf([{ kind: 'sign', person: people[0], sign: 'dizzy' as never }], 'desk-1');
+    const stop = tapsOf([{ kind: 'sign', person: people[0]!, sign: 'dizzy' as never }], 'desk-1');
     const [tap] = stop;
     const real = { ...tap, seq: 1 };
     deliver(uid, 'desk-1', [{ ...real, act: { kind: 'halt', person: people[0] } }]);

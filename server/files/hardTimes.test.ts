@@ -120,7 +120,7 @@ it('puts a studio aside with what still stood in its log, twice without overwrit
     readdirSync(path.join(studio.folder(), 'copies')).filter((name) => name.endsWith('.sqlite'));
   expect(reset()).toMatchObject({ status: 0 });
   expect(aside()).toHaveLength(1);
-  const copy = new Database(path.join(studio.folder(), 'copies', aside()[0]));
+  const copy = new Database(path.join(studio.folder(), 'copies', aside()[0]!));
   expect(copy.prepare('SELECT name FROM person').pluck().all()).toEqual(['In the log']);
   copy.close();
   closeDatabase();

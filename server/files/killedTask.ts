@@ -19,6 +19,6 @@ const work: Readonly<Record<string, (file: string) => unknown>> = {
 
 const [kind, file] = process.argv.slice(2);
 process.stdout.write('begun\n');
-await work[kind](file);
+await work[kind!]!(file!);
 endDatabase();
 process.stdout.write('done\n');

@@ -65,28 +65,28 @@ describe('courses and evenings', () => {
   it('makes a course with its weekly evenings, and changes each by hand', () => {
     const course = must(createCourse(form()));
     const [first, second] = listMeetings(database(), course);
-    expect(second.date).toBe(addDays(first.date, 7));
+    expect(second!.date).toBe(addDays(first!.date, 7));
     const evening = {
-      date: addDays(first.date, 1),
+      date: addDays(first!.date, 1),
       startsAt: '19:00',
       minutes: 80,
       room: 'Attic',
       family: 'handstand',
       peak: 'HB8',
     } as const;
-    must(changeMeeting(first.id, evening));
+    must(changeMeeting(first!.id, evening));
     expect(readCoursePage(course)!.meetings[0]).toMatchObject({
       room: 'Attic',
       peakLabel: 'L at the wall',
     });
-    expect(changeMeeting(first.id, { ...evening, date: second.date }).ok).toBe(false);
-    expect(changeMeeting(first.id, { ...evening, peak: 'FS5' }).ok).toBe(false);
-    expect(changeMeeting(first.id, { ...evening, minutes: 5 }).ok).toBe(false);
+    expect(changeMeeting(first!.id, { ...evening, date: second!.date }).ok).toBe(false);
+    expect(changeMeeting(first!.id, { ...evening, peak: 'FS5' }).ok).toBe(false);
+    expect(changeMeeting(first!.id, { ...evening, minutes: 5 }).ok).toBe(false);
     expect(createMeeting(course, { ...evening, peak: null, family: null }).ok).toBe(false);
-    must(createMeeting(course, { ...evening, date: addDays(first.date, 30) }));
-    must(dropMeeting(second.id));
+    must(createMeeting(course, { ...evening, date: addDays(first!.date, 30) }));
+    must(dropMeeting(second!.id));
     expect(listMeetings(database(), course)).toHaveLength(3);
-    expect(dropMeeting(second.id).ok).toBe(false);
+    expect(dropMeeting(second!.id).ok).toBe(false);
   });
 
   it.each([
@@ -105,10 +105,10 @@ describe('courses and evenings', () => {
     const [a, b] = [must(createCourse(form())), must(createCourse(form({ name: 'Fridays' })))];
     const ada = must(createPerson({ name: 'Ada', height: '170', courseId: a }));
     must(changeEnrolment(b, ada, true));
-    expect(readPeople().rows[0].courses).toEqual(['Tuesdays', 'Fridays']);
+    expect(readPeople().rows[0]!.courses).toEqual(['Tuesdays', 'Fridays']);
     const [evening] = listMeetings(database(), a);
-    must(changeAttendance(evening.id, ada, { came: true }));
-    must(changeAttendance(evening.id, ada, { note: 'a good evening' }));
+    must(changeAttendance(evening!.id, ada, { came: true }));
+    must(changeAttendance(evening!.id, ada, { note: 'a good evening' }));
     expect(readPersonPage(ada)!.meetings).toMatchObject([{ came: true, note: 'a good evening' }]);
     must(changeEnrolment(a, ada, false));
     expect(readCoursePage(a)!.people).toEqual([]);
@@ -125,19 +125,19 @@ describe('courses and evenings', () => {
   it('writes a calendar that a strict reader takes, at the wall clock of the place', () => {
     demo();
     const [thursday] = listCourses(database());
-    const { text, name } = writeCalendar(thursday.id)!;
+    const { text, name } = writeCalendar(thursday!.id)!;
     expect(name).toBe('course-1.ics');
     const calendar = new ICAL.Component(ICAL.parse(text));
     const events = calendar.getAllSubcomponents('vevent').map((one) => new ICAL.Event(one));
     expect(events).toHaveLength(10);
-    expect(events[0].startDate.toString()).toMatch(/T18:30:00$/);
-    expect(events[0].duration.toSeconds()).toBe(75 * 60);
+    expect(events[0]!.startDate.toString()).toMatch(/T18:30:00$/);
+    expect(events[0]!.duration.toSeconds()).toBe(75 * 60);
     expect(new Set(events.map(({ uid }) => uid)).size).toBe(10);
-    expect(events[4].summary).toBe('Thursday, upside down, week 5: forearm stand');
+    expect(events[4]!.summary).toBe('Thursday, upside down, week 5: forearm stand');
     for (const line of text.split('\r\n')) expect(Buffer.byteLength(line)).toBeLessThanOrEqual(75);
     expect(text).not.toContain('Anselm');
     const empty = must(createCourse(form({ weeks: 1 })));
-    must(dropMeeting(listMeetings(database(), empty)[0].id));
+    must(dropMeeting(listMeetings(database(), empty)[0]!.id));
     expect(() => ICAL.parse(writeCalendar(empty)!.text)).not.toThrow();
     expect(writeCalendar(99)).toBeNull();
   });
@@ -168,7 +168,7 @@ describe('the demo studio', () => {
     expect(people.some(({ otherWords }) => otherWords.length > 0)).toBe(true);
     // Each is explained, and none by a word of anybody's health.
     for (const { verdict } of pages) {
-      expect(verdict.reasons[0].length).toBeGreaterThan(9);
+      expect(verdict.reasons[0]!.length).toBeGreaterThan(9);
       expect(verdict.reasons.join(' ')).not.toMatch(
         /glaucoma|pregnan|osteopor|concussion|migraine/i,
       );
@@ -205,7 +205,7 @@ describe('ladders and checks', () => {
       expect(here.length + ladder.unplaced.length).toBe(count);
       expect(new Set(here).size).toBe(here.length);
     }
-    const gate = ladders[0].rungs.find(({ stage }) => stage === 'FS10')!;
+    const gate = ladders[0]!.rungs.find(({ stage }) => stage === 'FS10')!;
     expect(gate.waiting.length).toBeGreaterThan(1);
     for (const { forWhat } of gate.waiting) expect(forWhat.length).toBeGreaterThan(3);
     expect(initialsOf('Anselm van der Rook')).toBe('AR');
@@ -228,10 +228,10 @@ describe('ladders and checks', () => {
     expect(many.slots.length).toBeGreaterThan(few.slots.length);
     expect(many.slots.some(({ isTogether }) => isTogether)).toBe(true);
     const anselm = idOf('Anselm Rook');
-    const before = readPersonPage(anselm)!.standings[0].present;
+    const before = readPersonPage(anselm)!.standings[0]!.present;
     must(placeOnRung(anselm, { family: 'forearm-stand', stage: 'FS1' }));
     expect(before).toBe('FS10');
-    expect(readPersonPage(anselm)!.standings[0].present).toBe('FS1');
+    expect(readPersonPage(anselm)!.standings[0]!.present).toBe('FS1');
   });
 
   it('reads a group’s evidence along the index, sorting nothing', () => {
@@ -348,7 +348,7 @@ describe('own entries', () => {
     expect(keepEntry('stages', 'own-walk-up', stage).ok).toBe(false);
     must(keepEntry('checks', 'own-wall-walk', check));
     must(keepEntry('stages', 'own-walk-up', stage));
-    expect(readLadders(1).ladders[2].rungs.at(-1)).toMatchObject({ stage: 'own-walk-up' });
+    expect(readLadders(1).ladders[2]!.rungs.at(-1)).toMatchObject({ stage: 'own-walk-up' });
     expect(readRungPage('own-walk-up', idOf('Bettina Quill'))!.verdict!.kind).toBe('stay');
     expect(dropEntry('checks', 'own-wall-walk').ok).toBe(false);
     must(placeOnRung(idOf('Bettina Quill'), { family: 'handstand', stage: 'own-walk-up' }));

@@ -25,7 +25,7 @@ withThrowawayStudio();
 const write = () => [...writeStudioFile()].join('');
 function runAClass(): void {
   const uid = must(beginClass(1));
-  const person = String(listPeople(database())[0].id);
+  const person = String(listPeople(database())[0]!.id);
   const acts: FloorAct[] = [
     {
       kind: 'hold-start',
@@ -83,7 +83,8 @@ describe('everything as one file', () => {
   it('unites what restricts, adds what was seen elsewhere, and brings nobody back', async () => {
     seedDemo(database(), today());
     const file = readStudio(write());
-    const [known, removed] = file.people;
+    const known = file.people[0]!;
+    const removed = file.people[1]!;
     const changed: StudioFile = {
       ...file,
       people: [
@@ -93,7 +94,7 @@ describe('everything as one file', () => {
           cautions: [...known.cautions, { caution: 'reflux', notedOn: today() }],
           records: [...known.records, { check: 'dolphin-hold', date: today(), value: 71 }],
         },
-        removed,
+        removed!,
       ],
     };
     const people = listPeople(database());
@@ -118,10 +119,10 @@ describe('everything as one file', () => {
     const lines = text.split('\n');
     const at = lines.findIndex((line) => line.includes('Bettina Quill'));
     const broken = [...lines];
-    broken[at] = broken[at].replace('"heightM":', '"heightM":x');
+    broken[at] = broken[at]!.replace('"heightM":', '"heightM":x');
     expect(told(broken.join('\n'))).toMatch(new RegExp(`line ${at + 1} .*Nothing was stored`));
     const odd = [...lines];
-    odd[at] = odd[at].replace('"consent":', '"colour":"red","consent":');
+    odd[at] = odd[at]!.replace('"consent":', '"colour":"red","consent":');
     expect(told(odd.join('\n'))).toMatch(new RegExp(`^Line ${at + 1}: There is no field "colour"`));
     const low = text.replace(/"heightM":[\d.]+/, '"heightM":0.4');
     expect(told(low)).toMatch(/^Line \d+: .*heightM/);

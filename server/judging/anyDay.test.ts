@@ -63,7 +63,7 @@ function expectRecordsOfTaps(said: string): void {
 
 async function runStudio(seed: number): Promise<void> {
   const random = seededRandom(seed * 101 + 3);
-  const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)];
+  const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
   const ids = () => listPeople(database()).map(({ id }) => id);
   const devices: Device[] = ['t', 'h'].map((name) => ({ name, taps: [], upTo: 0 }));
   const gone: string[] = [];

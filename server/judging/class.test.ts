@@ -72,7 +72,7 @@ describe('the made-up course', () => {
     expect(verify(view, proved)).toEqual([]);
     expect(proved.gapPercent).toBeLessThanOrEqual(1.01);
     expect(proved.objective).toBeGreaterThanOrEqual(quick.objective - 1e-9);
-    expect(proved.rounds[0].people).toHaveLength(14);
+    expect(proved.rounds[0]!.people).toHaveLength(14);
     // Everybody has a letter or rests, and every letter a line on the lay-out list.
     for (const { letter } of proved.rounds.flatMap(({ people }) => people)) {
       if (letter !== null) expect(proved.layOut.some((line) => line.letter === letter)).toBe(true);
@@ -121,8 +121,8 @@ describe('the made-up course', () => {
     }
     const [first] = view.prepared.people;
     const before = beforeOf(plan);
-    expect(before[first.id].options).toHaveLength(plan.rounds.length);
-    expect(findOption(view.prepared, first.id, before[first.id].options[0])).toBeDefined();
+    expect(before[first!.id]!.options).toHaveLength(plan.rounds.length);
+    expect(findOption(view.prepared, first!.id, before[first!.id]!.options[0]!)).toBeDefined();
   });
 });
 
@@ -137,7 +137,7 @@ describe('keeping a plan', () => {
     const again = readClass(null)!;
     expect(again.revision).toBe(1);
     expect(findStandingPlan(again)).toEqual(again.kept);
-    must(await deletePerson(Number(view.members[3].id)));
+    must(await deletePerson(Number(view.members[3]!.id)));
     expect(readClass(null)!.kept).toBeNull();
   });
 
@@ -145,7 +145,7 @@ describe('keeping a plan', () => {
     const view = openDemo();
     const plan = planPrepared(highs, view.prepared, toWishes(view.wishes));
     must(keepPlan(view.course.id, view.meeting.date, { wishes: view.wishes, plan, seen: 0 }));
-    const kick = plan.rounds[0].people.find(({ role }) => role === 'next')!;
+    const kick = plan.rounds[0]!.people.find(({ role }) => role === 'next')!;
     database().run(
       `INSERT INTO stop_sign (person_id, sign, date) VALUES (${kick.id}, 'tingling', '${today()}')`,
     );
@@ -180,13 +180,13 @@ describe('files', () => {
     const own = planPrepared(highs, view.prepared, toWishes(view.wishes));
     expect(plan.objective).toBeCloseTo(own.objective, 6);
     expect(exportClass(999)).toBeNull();
-    saveRung(database(), Number(view.members[0].id), 'forearm-stand', 'own-stage-1', today());
+    saveRung(database(), Number(view.members[0]!.id), 'forearm-stand', 'own-stage-1', today());
     composeInput.parse(JSON.parse(JSON.stringify(exportClass(view.course.id))));
   });
 
   it('carries a clinician’s word and a stop sign without the studio’s own numbers', () => {
     const view = openDemo();
-    const who = Number(view.members[0].id);
+    const who = Number(view.members[0]!.id);
     must(noteSign(who, { sign: 'ringing', date: today() }));
     must(
       noteClearance(who, {
@@ -277,8 +277,8 @@ describe('room and cupboard', () => {
     expect(changeCupboard(id, [{ piece: 'foam-block', count: 1, worn: 2 }]).ok).toBe(false);
     expect(changeCupboard(id, [{ piece: 'own-99', count: 1 }]).ok).toBe(false);
     expect(readRoomView(id)!.own).toHaveLength(1);
-    must(keepOwnPiece({ ...readRoomView(id)!.own[0].spec, label: 'Oak plank' }, piece));
-    expect(readRoomView(id)!.own[0].spec.label).toBe('Oak plank');
+    must(keepOwnPiece({ ...readRoomView(id)!.own[0]!.spec, label: 'Oak plank' }, piece));
+    expect(readRoomView(id)!.own[0]!.spec.label).toBe('Oak plank');
     must(dropOwnPiece(piece));
     expect(listPieces(database(), id).map((one) => one.piece)).toEqual(['foam-block']);
     expect(dropOwnPiece(piece).ok).toBe(false);

@@ -25,7 +25,7 @@ describe('the network door', () => {
     const bytes = readFileSync(`${databaseFile()}-wal`);
     expect(bytes.includes(token)).toBe(false);
     expect(bytes.includes(code)).toBe(false);
-    must(dropDevice(readDevices()[0].id));
+    must(dropDevice(readDevices()[0]!.id));
     expect(findDeviceBy(token)).toBeNull();
     expect(dropDevice(99).ok).toBe(false);
   });

@@ -15,26 +15,26 @@ withThrowawayStudio();
 describe('afterwards', () => {
   it('goes through the evening person by person, agreed or not, and can be taken up again', () => {
     const { uid, people } = begin(seedDemo);
-    send(uid, tapsOf([...hold([people[0]]), { kind: 'end' }]));
+    send(uid, tapsOf([...hold([people[0]!]), { kind: 'end' }]));
     const view = readReview(uid)!;
     const [first, second] = view.people;
     const one = view.people.find(({ id }) => String(id) === people[0])!;
     expect(one.seen.some((line) => /Dolphin hold: 10\.0 s/.test(line))).toBe(true);
-    const decision = { stage: first.next!.stage, decided: first.next!.kind, reason: '' };
-    must(keepReview(uid, first.id, { note: 'quiet and steady', decision }));
-    const other = second.next!.kind === 'stay' ? ('re-check' as const) : ('stay' as const);
-    const differs = { stage: second.next!.stage, decided: other, reason: '' };
-    const refused = keepReview(uid, second.id, { note: 'x', decision: differs });
+    const decision = { stage: first!.next!.stage, decided: first!.next!.kind, reason: '' };
+    must(keepReview(uid, first!.id, { note: 'quiet and steady', decision }));
+    const other = second!.next!.kind === 'stay' ? ('re-check' as const) : ('stay' as const);
+    const differs = { stage: second!.next!.stage, decided: other, reason: '' };
+    const refused = keepReview(uid, second!.id, { note: 'x', decision: differs });
     expect(refused).toMatchObject({ ok: false, problems: { reason: expect.any(String) } });
     expect(readReview(uid)!.people[1]).toMatchObject({ isDone: false, note: '' });
     const now = readReview(uid)!.people[0];
     expect(now).toMatchObject({
       isDone: true,
       note: 'quiet and steady',
-      decided: first.next!.kind,
+      decided: first!.next!.kind,
     });
-    must(reopenReview(uid, first.id));
-    expect(readReview(uid)!.people[0].isDone).toBe(false);
+    must(reopenReview(uid, first!.id));
+    expect(readReview(uid)!.people[0]!.isDone).toBe(false);
     expect(keepReview(uid, 9999, { note: '', decision: null }).ok).toBe(false);
     expect(readReview('nothing')).toBeNull();
   });
@@ -44,7 +44,7 @@ describe('afterwards', () => {
     const [person] = people;
     const kick: FloorAct = {
       kind: 'try',
-      person,
+      person: person!,
       what: 'kick',
       stage: 'FS10',
       base: 'forearms',
@@ -55,9 +55,9 @@ describe('afterwards', () => {
       landing: null,
       isAssisted: false,
     };
-    const halt: FloorAct = { kind: 'halt', person };
+    const halt: FloorAct = { kind: 'halt', person: person! };
     send(uid, [
-      ...tapsOf([kick, kick, kick, halt, { kind: 'sore', person, place: 'wrist' }]),
+      ...tapsOf([kick, kick, kick, halt, { kind: 'sore', person: person!, place: 'wrist' }]),
       // Ten minutes later, again.
       ...tapsOf([halt]).map((tap) => ({
         ...tap,

@@ -32,10 +32,10 @@ describe('a class on the floor', () => {
     const { uid, people } = begin(seedDemo);
     expect(must(beginClass(1))).toBe(uid);
     const [a, b] = people;
-    const answer = send(uid, tapsOf(hold([a, b])));
+    const answer = send(uid, tapsOf(hold([a!, b!])));
     expect(answer).toMatchObject({ upTo: 3, taps: [], refused: 0 });
-    expect(recordsToday(a)).toMatchObject([{ check: 'dolphin-hold', value: 10 }]);
-    expect(recordsToday(b)).toMatchObject([{ value: 20, stoppedByTeacher: true }]);
+    expect(recordsToday(a!)).toMatchObject([{ check: 'dolphin-hold', value: 10 }]);
+    expect(recordsToday(b!)).toMatchObject([{ value: 20, stoppedByTeacher: true }]);
     expect(listUpsideTime(database(), [Number(a)]).at(-1)).toMatchObject({ seconds: 10 });
   });
 
@@ -79,7 +79,7 @@ describe('a class on the floor', () => {
       good,
       { ...good, seq: 2, act: { kind: 'cartwheel' } },
       { ...good, seq: 3, act: { kind: 'halt', person: 'nobody' } },
-      { ...good, seq: 4, at: { ...good.at, monoMs: 5 } },
+      { ...good, seq: 4, at: { ...good!.at, monoMs: 5 } },
     ]);
     expect(answer).toMatchObject({ upTo: 4, refused: 2 });
     expect(listTaps(database(), row.id)).toHaveLength(4);
@@ -92,8 +92,8 @@ describe('a class on the floor', () => {
   it('closes what loads a sore place and everything after a sign, from that moment on', () => {
     const { uid, people } = begin(seedDemo);
     const [sore, signed] = people;
-    send(uid, tapsOf([{ kind: 'sore', person: sore, place: 'shoulder' }]));
-    send(uid, tapsOf([{ kind: 'sign', person: signed, sign: 'ringing' }]));
+    send(uid, tapsOf([{ kind: 'sore', person: sore!, place: 'shoulder' }]));
+    send(uid, tapsOf([{ kind: 'sign', person: signed!, sign: 'ringing' }]));
     const open = (id: string) => {
       const person = findPerson(database(), Number(id))!;
       const { consent, present } = person;
@@ -109,18 +109,18 @@ describe('a class on the floor', () => {
         equipment: [],
       });
     };
-    expect([...open(sore).pains[0].regions]).toEqual(['shoulder', 'scapula']);
-    expect(open(signed).sign).toMatchObject({ sign: 'ringing', date: today() });
+    expect([...open(sore!).pains[0]!.regions]).toEqual(['shoulder', 'scapula']);
+    expect(open(signed!).sign).toMatchObject({ sign: 'ringing', date: today() });
     must(notePainGone(Number(sore)));
     // Noted on the same day: it stays until a later class.
-    expect(open(sore).pains).toHaveLength(1);
+    expect(open(sore!).pains).toHaveLength(1);
   });
 
   it('counts tries, and says who came once it has ended', () => {
     const { uid, people } = begin(seedDemo);
     const kick: FloorAct = {
       kind: 'try',
-      person: people[0],
+      person: people[0]!,
       what: 'kick',
       stage: 'FS10',
       base: 'forearms',
@@ -133,13 +133,13 @@ describe('a class on the floor', () => {
     };
     send(
       uid,
-      tapsOf([kick, kick, { kind: 'absent', person: people[1], isAbsent: true }, { kind: 'end' }]),
+      tapsOf([kick, kick, { kind: 'absent', person: people[1]!, isAbsent: true }, { kind: 'end' }]),
     );
     const mine = listAttempts(database(), [Number(people[0])]).filter(
       ({ date }) => date === today(),
     );
     expect(mine).toHaveLength(2);
-    expect(recordsToday(people[0]).map(({ check }) => check)).toEqual([
+    expect(recordsToday(people[0]!).map(({ check }) => check)).toEqual([
       'blocks-kept',
       'controlled-exit',
       'blocks-kept',
@@ -149,7 +149,7 @@ describe('a class on the floor', () => {
     const came = new Map(
       listAttendance(database(), [evening.id]).map((one) => [String(one.personId), one.came]),
     );
-    expect([came.get(people[0]), came.get(people[1])]).toEqual([true, false]);
+    expect([came.get(people[0]!), came.get(people[1]!)]).toEqual([true, false]);
     send(uid, tapsOf([kick]));
     expect(
       listAttempts(database(), [Number(people[0])]).filter(({ date }) => date === today()),
@@ -163,8 +163,8 @@ describe('a class on the floor', () => {
 
   it('forgets a deleted person in every tap and bundle, also on the disk', async () => {
     const { uid, people } = begin(seedDemo);
-    send(uid, tapsOf(hold([people[0], people[1]])));
-    send(uid, tapsOf([{ kind: 'sore', person: people[0], place: 'wrist' }]));
+    send(uid, tapsOf(hold([people[0]!, people[1]!])));
+    send(uid, tapsOf([{ kind: 'sore', person: people[0]!, place: 'wrist' }]));
     const { name } = findPerson(database(), Number(people[0]))!;
     const copy = path.join(path.dirname(databaseFile()), 'before-5.sqlite');
     database().run(`VACUUM INTO '${copy}'`);
@@ -178,17 +178,17 @@ describe('a class on the floor', () => {
     expect(taps).toHaveLength(4);
     expect(readFileSync(databaseFile()).includes(name)).toBe(false);
     // A tap about them that was still on its way changes nothing.
-    const late = send(uid, tapsOf([{ kind: 'sore', person: people[0], place: 'wrist' }]));
+    const late = send(uid, tapsOf([{ kind: 'sore', person: people[0]!, place: 'wrist' }]));
     expect(late.refused).toBe(1);
-    expect(recordsToday(people[1])).toHaveLength(1);
+    expect(recordsToday(people[1]!)).toHaveLength(1);
   });
 });
 
 it('says that the disk is full, keeps nothing of it, and stays readable', async () => {
   const { uid, people } = begin(seedDemo);
-  const [{ page_count: pages }] = database().all<{ page_count: number }>('PRAGMA page_count');
+  const pages = database().all<{ page_count: number }>('PRAGMA page_count')[0]!.page_count;
   database().run(`PRAGMA max_page_count = ${pages}`);
-  const acts = Array.from({ length: 400 }, (): FloorAct => ({ kind: 'halt', person: people[0] }));
+  const acts = Array.from({ length: 400 }, (): FloorAct => ({ kind: 'halt', person: people[0]! }));
   const taps = tapsOf(acts);
   const full = expect.objectContaining({ code: 'SQLITE_FULL' });
   expect(() => send(uid, taps)).toThrow(full);
@@ -208,7 +208,7 @@ it('says that the disk is full, keeps nothing of it, and stays readable', async 
 it('who was planned away and did not come was away, and who came all the same was there', () => {
   seedDemo(database(), today());
   const view = readClass(1)!;
-  const [a, b] = view.members.map(({ id }) => id);
+  const [a = '', b = ''] = view.members.map(({ id }) => id);
   const wishes = { ...view.wishes, absent: [a, b] };
   must(
     keepPlan(1, view.meeting.date, {
@@ -218,12 +218,12 @@ it('who was planned away and did not come was away, and who came all the same wa
     }),
   );
   const uid = must(beginClass(1));
-  send(uid, tapsOf([{ kind: 'absent', person: b, isAbsent: false }, { kind: 'end' }]));
+  send(uid, tapsOf([{ kind: 'absent', person: b!, isAbsent: false }, { kind: 'end' }]));
   const evening = listMeetings(database(), 1).find(({ date }) => date === today())!;
   const came = new Map(
     listAttendance(database(), [evening.id]).map((one) => [String(one.personId), one.came]),
   );
-  expect([came.get(a), came.get(b)]).toEqual([false, true]);
+  expect([came.get(a!), came.get(b!)]).toEqual([false, true]);
   const reviewed = readReview(uid)!.people.filter(({ id }) => [a, b].includes(String(id)));
   expect(reviewed.map(({ came: is }) => is)).toEqual([false, true]);
 });
@@ -238,13 +238,13 @@ it('a hold goes on for the others when somebody in it was deleted meanwhile', as
       check: 'dolphin-hold',
       base: null,
       side: null,
-      people: [a, b],
+      people: [a!, b!],
     },
-    { kind: 'hold-down', hold: 'h', person: a },
+    { kind: 'hold-down', hold: 'h', person: a! },
     { kind: 'hold-stop', hold: 'h' },
   ]);
   must(await deletePerson(Number(a)));
   expect(send(uid, taps)).toMatchObject({ upTo: 3, refused: 1 });
-  expect(recordsToday(b)).toMatchObject([{ check: 'dolphin-hold', value: 20 }]);
+  expect(recordsToday(b!)).toMatchObject([{ check: 'dolphin-hold', value: 20 }]);
   expect(JSON.stringify(listTaps(database(), findClass(uid)!.id))).not.toContain(`"${a}"`);
 });

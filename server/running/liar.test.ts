@@ -38,7 +38,7 @@ const liar = tapper(4);
 /** What a device of the floor says in an evening, as its own row of taps. */
 function rowOf(device: string, people: readonly string[], count: number, start: number): Tap[] {
   const random = seeded(start);
-  const someone = () => people[random.below(people.length)];
+  const someone = () => people[random.below(people.length)]!;
   const acts: FloorAct[] = [];
   let holds = 0;
   while (acts.length < count) {
@@ -90,37 +90,37 @@ it('keeps 1,600 taps of four devices exactly while a fifth lies 400 times', () =
   const deliver = (index: number, from: number, count: number): Taken =>
     takeTaps(
       uid,
-      { device: honest[index].name, after: 0, taps: rows[index].slice(from, from + count) },
-      honest[index].who,
+      { device: honest[index]!.name, after: 0, taps: rows[index]!.slice(from, from + count) },
+      honest[index]!.who,
     );
 
   /** One lie: under another's name, ahead of a row, under a number that was used, or no tap at all. */
   const lie = (turn: number) => {
     const victim = random.below(honest.length);
-    const upTo = sent[victim];
-    const about = people[random.below(people.length)];
+    const upTo = sent[victim]!;
+    const about = people[random.below(people.length)]!;
     const at = { boot: 'liar', monoMs: turn * 10, wallMs: 1e12 + turn * 10 };
-    const undo = { kind: 'undo', tap: `${honest[victim].name}.${1 + random.below(upTo + 1)}` };
+    const undo = { kind: 'undo', tap: `${honest[victim]!.name}.${1 + random.below(upTo + 1)}` };
     const under = (device: string, seq: number, act: object) => ({ device, seq, at, act });
     const ways: (() => { device: string; taps: unknown[] })[] = [
-      () => ({ device: honest[victim].name, taps: [under(honest[victim].name, upTo + 1, undo)] }),
+      () => ({ device: honest[victim]!.name, taps: [under(honest[victim]!.name, upTo + 1, undo)] }),
       () => ({
-        device: honest[victim].name,
-        taps: [under(honest[victim].name, upTo + 40, { kind: 'halt', person: about })],
+        device: honest[victim]!.name,
+        taps: [under(honest[victim]!.name, upTo + 40, { kind: 'halt', person: about })],
       }),
       () => ({
-        device: honest[victim].name,
-        taps: [under(honest[victim].name, 1 + random.below(upTo + 1), undo)],
+        device: honest[victim]!.name,
+        taps: [under(honest[victim]!.name, 1 + random.below(upTo + 1), undo)],
       }),
       // Under its own name, a tap that carries another's.
-      () => ({ device: 'liar', taps: [under(honest[victim].name, upTo + 1, undo)] }),
+      () => ({ device: 'liar', taps: [under(honest[victim]!.name, upTo + 1, undo)] }),
       () => ({ device: 'liar', taps: [under('liar', 1, undo)] }),
       () => ({ device: 'liar', taps: [under('liar', 1 + random.below(2000), { kind: 'end' })] }),
       () => ({ device: 'liar', taps: [{ seq: 1 + random.below(4), act: 'nonsense' }, null, 7] }),
-      () => ({ device: `${honest[victim].name}.1`, taps: [] }),
+      () => ({ device: `${honest[victim]!.name}.1`, taps: [] }),
       () => ({ device: 'liar', taps: Array.from({ length: queueRule.most + 1 }, () => undo) }),
     ];
-    const { device, taps } = ways[turn % ways.length]();
+    const { device, taps } = ways[turn % ways.length]!();
     takeTaps(uid, { device, after: 0, taps }, liar);
   };
 
@@ -131,10 +131,10 @@ it('keeps 1,600 taps of four devices exactly while a fifth lies 400 times', () =
     lie(2 * turn + 1);
     const index = turn % honest.length;
     // Eight at a time, now and then some of them again: the answer was lost on the way.
-    const again = Math.min(sent[index], random.below(4));
-    const outcome = deliver(index, sent[index] - again, 8 + again);
-    expect(outcome).toMatchObject({ ok: true, value: { upTo: sent[index] + 8, refused: 0 } });
-    sent[index] += 8;
+    const again = Math.min(sent[index]!, random.below(4));
+    const outcome = deliver(index, sent[index]! - again, 8 + again);
+    expect(outcome).toMatchObject({ ok: true, value: { upTo: sent[index]! + 8, refused: 0 } });
+    sent[index]! += 8;
   }
 
   const kept = listTaps(database(), row.id).map(({ tap }) => tap);

@@ -27,13 +27,13 @@ const back = async (name: string) => must(await restoreCopy({ name, passphrase: 
 it('keeps every tap of today’s class, its record, and the row that a tablet goes on with', async () => {
   const { uid, people } = begin(seedDemo);
   const [a, b, c] = people;
-  send(uid, tapsOf(hold([a, b])));
+  send(uid, tapsOf(hold([a!, b!])));
   const eraBefore = getSettings(database()).era;
   const copy = await makeCopyNow('hand');
   // After the copy: another hold, and somebody is deleted.
   const later = tapsOf([
-    { kind: 'hold-start', hold: 'h2', check: 'dolphin-hold', base: null, side: null, people: [b] },
-    { kind: 'hold-down', hold: 'h2', person: b },
+    { kind: 'hold-start', hold: 'h2', check: 'dolphin-hold', base: null, side: null, people: [b!] },
+    { kind: 'hold-down', hold: 'h2', person: b! },
     { kind: 'hold-stop', hold: 'h2' },
     { kind: 'end' },
   ]);
@@ -44,7 +44,7 @@ it('keeps every tap of today’s class, its record, and the row that a tablet go
   expect(listTaps(database(), row.id).map(({ tap }) => tap.seq)).toEqual([1, 2, 3, 4, 5, 6, 7]);
   expect(row.endedMs).not.toBeNull();
   // The evening is in the record although its last tap came before the copy was taken back.
-  expect(recordsToday(b)).toHaveLength(2);
+  expect(recordsToday(b!)).toHaveLength(2);
   expect(listRecords(database(), [Number(c)])).toEqual([]);
   expect(getSettings(database()).era).not.toBe(eraBefore);
   const [next] = tapsOf([{ kind: 'segment', index: 2, roundsDone: 0 }]);
@@ -54,7 +54,7 @@ it('keeps every tap of today’s class, its record, and the row that a tablet go
 it('keeps a class whose course the copy does not know yet, or knows under another number', async () => {
   const empty = await makeCopyNow('hand');
   const { uid, people } = begin(seedDemo);
-  send(uid, tapsOf(hold([people[0]])));
+  send(uid, tapsOf(hold([people[0]!])));
   await back(empty);
   const row = findClass(uid)!;
   expect(listTaps(database(), row.id)).toHaveLength(3);

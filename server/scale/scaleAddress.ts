@@ -59,7 +59,7 @@ export async function pinScale(url: URL, resolve: Resolve = resolveByName): Prom
   const host = url.hostname.replace(/^\[|\]$/g, '');
   try {
     const found = ipaddr.isValid(host) ? [host] : await resolve(host);
-    return found.length > 0 && found.every((one) => isStudioAddress(one)) ? found[0] : null;
+    return found.length > 0 && found.every((one) => isStudioAddress(one)) ? found[0]! : null;
   } catch {
     return null;
   }

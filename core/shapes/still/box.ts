@@ -3,9 +3,9 @@ import { bearing, between, meet, turned } from '../../posture/geometry';
 import type { Point } from '../../posture/joints';
 import { armLengthM, legLengthM } from '../../posture/pose';
 import { metres } from '../dials';
-import { fromFloor, type StillShape } from '../shape';
+import { fromFloor, still } from '../shape';
 
-export const box: StillShape = {
+export const box = still({
   label: 'Box at the wall',
   dials: [
     metres(
@@ -56,4 +56,4 @@ export const box: StillShape = {
       ],
     };
   },
-};
+});

@@ -4,7 +4,7 @@ import { meet } from '../../posture/geometry';
 import type { Point } from '../../posture/joints';
 import { legPointed } from '../../posture/pose';
 import { metres } from '../dials';
-import { fromFloor, type StillShape } from '../shape';
+import { fromFloor, still } from '../shape';
 import { onFloor } from './parts';
 
 /** The support reaches this far behind and before the shoulders. */
@@ -12,7 +12,7 @@ const support = { behindM: 0.2, beforeM: 0.06 } as const;
 /** Half the pelvis, sitting a hand behind the front edge. */
 const seat = { behindEdgeM: 0.2, toHipM: 0.24, fleshM: 0.02 } as const;
 
-export const chairShoulderStand: StillShape = {
+export const chairShoulderStand = still({
   label: 'Chair shoulder stand',
   dials: [
     metres('platformM', 'Under the shoulders', [0, 0.24], ({ heightM }) => 0.083 * heightM, {
@@ -54,4 +54,4 @@ export const chairShoulderStand: StillShape = {
       ],
     };
   },
-};
+});

@@ -3,14 +3,14 @@ import { degrees } from '../../posture/geometry';
 import { shifted } from '../../posture/joints';
 import { legLengthM, legPointed } from '../../posture/pose';
 import { metres } from '../dials';
-import type { StillShape } from '../shape';
+import { still } from '../shape';
 import { hipAt, onBack, onFloor } from './parts';
 
 const bolster = { highM: 0.12, wallSideM: 0.1, farSideM: 0.2 } as const;
 /** Of the foot, beyond the ankle when it points. */
 const toeShare = 0.75;
 
-export const legsUp: StillShape = {
+export const legsUp = still({
   label: 'Legs up the wall',
   dials: [
     metres('bolsterM', 'Bolster from the wall', [0, 0.5], ({ lengths }) => lengths.hand, {
@@ -22,7 +22,7 @@ export const legsUp: StillShape = {
     const start = hipAt(body, shoulderY, bolster.highM + onFloor.hip * body.heightM);
     const joints = shifted(onBack(body, start, shoulderY, 0), -start[0], 0);
     const nearX = joints.hip[0] - bolster.wallSideM;
-    const wallX = nearX - bolsterM;
+    const wallX = nearX - bolsterM!;
     // The legs lean until the toes touch.
     const reachM = legLengthM(body) + toeShare * body.lengths.foot;
     const leanDeg = degrees(Math.asin(Math.min(0.9, (joints.hip[0] - wallX) / reachM)));
@@ -34,4 +34,4 @@ export const legsUp: StillShape = {
       dimensions: [{ kind: 'level', distance: 'bolsterToWall', fromX: wallX, toX: nearX }],
     };
   },
-};
+});

@@ -3,9 +3,9 @@ import { calvesOnChair, chairSize } from '../../posture/chair';
 import { meet } from '../../posture/geometry';
 import { shifted, type Point } from '../../posture/joints';
 import { metres } from '../dials';
-import { fromFloor, type StillShape } from '../shape';
+import { fromFloor, still } from '../shape';
 
-export const sacrumStack: StillShape = {
+export const sacrumStack = still({
   label: 'Sacrum stack, calves on a chair',
   dials: [metres('stackM', 'Under the sacrum', [0, 0.25], () => 0.1, { is: 'sacrumHeight' })],
   solve: (body, { stackM }) => {
@@ -27,4 +27,4 @@ export const sacrumStack: StillShape = {
       dimensions: [fromFloor(upper.crown[0] - 0.16, stackM, 'sacrumHeight')],
     };
   },
-};
+});

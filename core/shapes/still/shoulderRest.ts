@@ -4,7 +4,7 @@ import { turned } from '../../posture/geometry';
 import type { Point } from '../../posture/joints';
 import { legPointed } from '../../posture/pose';
 import { metres } from '../dials';
-import { fromFloor, type StillShape } from '../shape';
+import { fromFloor, still } from '../shape';
 
 const lowBlock = { widthM: 0.15, highM: 0.1 } as const;
 /** How deep the pair is that carries the upper back. */
@@ -14,7 +14,7 @@ const betweenShare = 0.045;
 
 const usualHeight = ({ lengths, heightM }: Body) => lengths.upperArm + betweenShare * heightM;
 
-export const shoulderRest: StillShape = {
+export const shoulderRest = still({
   label: 'Shoulder-rest stack',
   dials: [
     metres('lowBlockOutM', 'Low block from the wall', [0.03, 0.07], () => 0.05, {
@@ -49,4 +49,4 @@ export const shoulderRest: StillShape = {
       ],
     };
   },
-};
+});

@@ -3,10 +3,10 @@ import { between, turned } from '../../posture/geometry';
 import type { Point } from '../../posture/joints';
 import { legLengthM } from '../../posture/pose';
 import { metres } from '../dials';
-import type { StillShape } from '../shape';
+import { still } from '../shape';
 import { onFloor } from './parts';
 
-export const wallPlough: StillShape = {
+export const wallPlough = still({
   label: 'Wall plough',
   dials: [
     metres('crownToWallM', 'Crown from the wall', [0, 0.8], ({ lengths }) => lengths.forearm, {
@@ -16,7 +16,7 @@ export const wallPlough: StillShape = {
   solve: (body, { crownToWallM }) => {
     const { trunk, hand, shoulderToCrown, upperArm, thigh, foot } = body.lengths;
     const shoulderY = onFloor.shoulder * body.heightM;
-    const wallX = shoulderToCrown + crownToWallM;
+    const wallX = shoulderToCrown + crownToWallM!;
     const shoulder: Point = [0, shoulderY];
     const hip = turned(shoulder, -30, trunk);
     const reach = legLengthM(body);
@@ -43,4 +43,4 @@ export const wallPlough: StillShape = {
       dimensions: [{ kind: 'level', distance: 'crownToWall', fromX: shoulderToCrown, toX: wallX }],
     };
   },
-};
+});
