@@ -38,7 +38,10 @@ export default {
       displayName: 'components',
       testEnvironment: 'jsdom',
       testMatch: ['**/*.test.tsx'],
-      setupFilesAfterEnv: ['<rootDir>/scripts/testPatience.js', '<rootDir>/design/testing/setup.ts'],
+      setupFilesAfterEnv: [
+        '<rootDir>/scripts/testPatience.js',
+        '<rootDir>/design/testing/setup.ts',
+      ],
     },
   ],
 };

@@ -57,7 +57,7 @@ describe('the network door', () => {
     proxy(
       new NextRequest(`https://192.168.1.5:3443${url}`, {
         method,
-        headers: { host: '192.168.1.5:3443', 'x-levitar-gate': secret, ...headers },
+        headers: { host: '192.168.1.5:3443', 'x-levitar-door': secret, ...headers },
       }),
     );
   const roleOf = (response: Response) =>
@@ -68,7 +68,7 @@ describe('the network door', () => {
     ).role;
 
   beforeAll(async () => {
-    process.env.LEVITAR_GATE = secret;
+    process.env.LEVITAR_DOOR_MARK = secret;
     const pairing = await createPairing('assistant');
     if (!pairing.ok) throw new Error('no code');
     const joined = joinDevice({ code: pairing.value.code, name: 'Helper' });
@@ -76,7 +76,7 @@ describe('the network door', () => {
     token = joined.value.token;
   });
   afterAll(() => {
-    delete process.env.LEVITAR_GATE;
+    delete process.env.LEVITAR_DOOR_MARK;
     const holder = globalThis as { levitarDatabase?: { close: () => void } | undefined };
     holder.levitarDatabase?.close();
     holder.levitarDatabase = undefined;
@@ -109,6 +109,6 @@ describe('the network door', () => {
     expect(roleOf(door('GET', '/floor', { cookie, 'x-levitar-role': 'teacher' }))).toBe(
       'assistant',
     );
-    expect(door('GET', '/', { 'x-levitar-gate': 'guess' }).status).toBe(421);
+    expect(door('GET', '/', { 'x-levitar-door': 'guess' }).status).toBe(421);
   });
 });

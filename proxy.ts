@@ -5,7 +5,7 @@ import { findDeviceBy } from '@/server/network/devices';
 import { findTrouble } from './server/database';
 import {
   deviceCookie,
-  gateHeader,
+  doorHeader,
   isBuildFile,
   isFromNetwork,
   isOpenAtDesk,
@@ -74,7 +74,7 @@ function turnAway(request: NextRequest, to: '/pair' | '/desk', scheme: string): 
 export function proxy(request: NextRequest): NextResponse {
   const host = readHost(request.headers.get('host'));
   if (host === null) return refused(400, 'This is no name of a server.');
-  const isNetwork = isFromNetwork(request.headers.get(gateHeader), process.env.LEVITAR_GATE);
+  const isNetwork = isFromNetwork(request.headers.get(doorHeader), process.env.LEVITAR_DOOR_MARK);
   // The network door has looked at the name itself.
   if (!isNetwork && !allowedHosts().includes(host)) {
     return refused(421, 'This server does not answer to that name.');
@@ -135,7 +135,7 @@ function inTrouble(
 function headersFor(request: NextRequest, asker: Asker): Headers {
   const headers = new Headers(request.headers);
   headers.set(askerHeader, writeAsker(asker));
-  headers.delete(gateHeader);
+  headers.delete(doorHeader);
   return headers;
 }
 

@@ -1,6 +1,6 @@
 /** The passphrase of the desk, who is signed in, and the diary. */
 import { desc, eq, lt } from 'drizzle-orm';
-import type { DiaryKind } from '@/core/record/diaryKinds';
+import type { DiaryKind } from '@/core/files/diaryKinds';
 import type { Db } from './open';
 import { deskLock, deskSession, diary } from './schema';
 

@@ -67,7 +67,7 @@ function wild(random: ReturnType<typeof seeded>) {
   add(0.05, 'next-router-segment-prefetch', ['/_tree', '/x', '%']);
   add(0.05, 'next-url', ['/', '%', 'https://elsewhere.example']);
   add(0.1, 'x-levitar-asker', ['teacher', '{"role":"teacher"}.00']);
-  add(0.1, 'x-levitar-gate', ['', 'x']);
+  add(0.1, 'x-levitar-door', ['', 'x']);
   add(0.1, 'x-middleware-subrequest', ['proxy', 'src/proxy:proxy:proxy:proxy:proxy:proxy']);
   add(0.1, 'x-forwarded-host', ['localhost', 'elsewhere']);
   add(0.1, 'cookie', ['levitar-device=0123456789abcdef0123456789', 'levitar-desk=1', '=;=;;']);

@@ -162,7 +162,7 @@ function answerWith(handle, { mark, names, isLetIn, limits = doorRule }) {
         if (!names.has(name))
           return end(response, 421, 'This server does not answer to that name.');
         if (!(await isWelcome(request, response))) return undefined;
-        request.headers['x-levitar-gate'] = mark;
+        request.headers['x-levitar-door'] = mark;
         request.headers['x-forwarded-proto'] = 'https';
       }
       return handle(request, response);

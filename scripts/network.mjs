@@ -67,7 +67,7 @@ export async function prepareDoor({ folder, port, host = '0.0.0.0' }) {
   return {
     urls,
     env: {
-      LEVITAR_GATE: secret,
+      LEVITAR_DOOR_MARK: secret,
       LEVITAR_NETWORK_URL: urls.join(','),
       LEVITAR_CERT_PRINT: certificate.print,
     },

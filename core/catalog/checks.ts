@@ -81,6 +81,8 @@ export interface CheckSpec {
   readonly timedTogether?: true;
   /** The largest value anyone could honestly record. */
   readonly most: number;
+  /** Getting one person ready and looking, besides what is held or counted; absent: by its kind. */
+  readonly minutes?: number;
   /** What taking it loads, where that is worth counting. */
   readonly loads?: RegionLoads;
   /** Held with the hips level with the heart or below: no time upside down. */
@@ -96,6 +98,7 @@ export interface CheckSpec {
 /** A check that ships also says how it is taken. */
 export interface ShippedCheck extends CheckSpec {
   readonly method: string;
+  readonly minutes: number;
   /** Offered first where a hold is begun and none is planned. */
   readonly isUsualHold?: true;
 }
@@ -129,6 +132,7 @@ export const checkTable = {
     voidedBy: ['sag'],
     timedTogether: true,
     most: mostSeconds,
+    minutes: 0.4,
     method:
       'From the side: forearms parallel, one line from shoulder to heel. The clock stops at the first sag.',
     loads: { shoulder: 0.5, scapula: 0.5, core: 0.8 },
@@ -146,6 +150,7 @@ export const checkTable = {
     voidedBy: ['sag', 'shrug'],
     timedTogether: true,
     most: mostSeconds,
+    minutes: 0.4,
     method:
       'From the side: hands under the shoulders, one line from shoulder to heel. The clock stops at a sag or a shrug.',
     loads: { wrist: 0.7, shoulder: 0.5, scapula: 0.5, core: 0.7 },
@@ -163,6 +168,7 @@ export const checkTable = {
     voidedBy: ['head-touches', 'elbows-slide'],
     timedTogether: true,
     most: mostSeconds,
+    minutes: 0.4,
     method: 'From the side, head free. The clock stops when the head touches or the elbows slide.',
     loads: { shoulder: 0.6, scapula: 0.6 },
     home: {
@@ -178,6 +184,7 @@ export const checkTable = {
     validDays: 28,
     voidedBy: ['elbows-slide', 'shrug'],
     most: mostReps,
+    minutes: 0.4,
     method:
       'From the side, hands clasped: the chin passes the hands and comes back, elbows where they are. Whole ones count.',
     loads: { shoulder: 0.7, scapula: 0.6, core: 0.5 },
@@ -195,6 +202,7 @@ export const checkTable = {
     hasSides: true,
     timedTogether: true,
     most: mostSeconds,
+    minutes: 0.4,
     method: 'From behind: one leg in line with the back, hips level. Each side by itself.',
     loads: { shoulder: 0.7, scapula: 0.7 },
     home: { columns: ['mild'], how: 'One leg in line with the back, hips closed; both sides.' },
@@ -206,6 +214,7 @@ export const checkTable = {
     validDays: 56,
     voidedBy: [],
     most: 40,
+    minutes: 0.8,
     method: 'From the side, dolphin pressed up: a hand, then a ruler between crown and floor.',
   },
   'elbow-drift': {
@@ -216,6 +225,7 @@ export const checkTable = {
     voidedBy: [],
     isSafety: true,
     most: 40,
+    minutes: 0.8,
     method:
       'Mark the elbows with tape, clasp and press for five breaths, measure how far they went.',
   },
@@ -227,6 +237,7 @@ export const checkTable = {
     voidedBy: ['neck-strain'],
     isSafety: true,
     most: 1,
+    minutes: 0.4,
     method: 'Elbows down: the crown lowers to the floor and lifts again without a bump.',
     isPrivate: true,
   },
@@ -238,6 +249,7 @@ export const checkTable = {
     voidedBy: ['neck-strain'],
     isSafety: true,
     most: 100,
+    minutes: 0.8,
     method:
       'Base set with the crown on a scale, feet on the floor; read it once it has come to rest.',
     isPrivate: true,
@@ -250,6 +262,7 @@ export const checkTable = {
     voidedBy: ['neck-strain'],
     isSafety: true,
     most: 1,
+    minutes: 0.4,
     method: 'A sheet under the crown while the base is set: it slides out without tearing.',
     isPrivate: true,
   },
@@ -261,6 +274,7 @@ export const checkTable = {
     voidedBy: ['low-back-arch'],
     byBase: true,
     most: mostSeconds,
+    minutes: 0.4,
     method:
       'From the side: heels or one sole on the wall, ribs in. The clock stops when the low back arches.',
     loads: { shoulder: 0.8, scapula: 0.7 },
@@ -272,6 +286,7 @@ export const checkTable = {
     validDays: 28,
     voidedBy: ['hopped-in'],
     most: mostSeconds,
+    minutes: 0.4,
     method: 'Both knees in, up without a hop. The clock runs from still to moving.',
   },
   'hollow-hold': {
@@ -283,6 +298,7 @@ export const checkTable = {
     voidedBy: ['low-back-arch'],
     timedTogether: true,
     most: mostSeconds,
+    minutes: 0.4,
     method: 'On the back, arms overhead, low back down. The clock stops when it lifts.',
     loads: { core: 0.9 },
     isLevel: true,
@@ -298,6 +314,7 @@ export const checkTable = {
     validDays: 42,
     voidedBy: ['shrug', 'chin-pokes'],
     most: 8,
+    minutes: 0.8,
     method: 'From the side, elbows close to the ribs: the highest rung done cleanly.',
     levels: [
       'none',
@@ -319,6 +336,7 @@ export const checkTable = {
     voidedBy: ['shoulders-pass-wrists', 'ribs-flare'],
     byBase: true,
     most: mostSeconds,
+    minutes: 0.4,
     method:
       'From the side: shoulders over the base, feet at hip height. The clock stops when they pass it or the ribs drop.',
     loads: { shoulder: 0.8, scapula: 0.7 },
@@ -332,6 +350,7 @@ export const checkTable = {
     hasSides: true,
     byBase: true,
     most: mostSeconds,
+    minutes: 0.4,
     method: 'The L with one leg upright. Each side by itself.',
   },
   'blocks-kept': {
@@ -341,6 +360,7 @@ export const checkTable = {
     validDays: 28,
     voidedBy: [],
     most: 1,
+    minutes: 0.4,
     method: 'After a kick or a hop: is the block still between the hands?',
   },
   'hops-reaching': {
@@ -350,6 +370,7 @@ export const checkTable = {
     validDays: 28,
     voidedBy: ['knee-bends'],
     most: 10,
+    minutes: 0.4,
     method: 'Ten hops with a straight lifted leg: how many touch the wall.',
   },
   'balance-off-wall': {
@@ -360,6 +381,7 @@ export const checkTable = {
     voidedBy: [],
     byBase: true,
     most: mostSeconds,
+    minutes: 0.4,
     method: 'The heels leave the wall: the clock runs while neither foot touches.',
   },
   'headstand-hold': {
@@ -369,6 +391,7 @@ export const checkTable = {
     validDays: 28,
     voidedBy: ['neck-strain'],
     most: mostSeconds,
+    minutes: 0.4,
     method: 'From the side, somebody near. The clock stops at any word about the neck.',
   },
   'shoulder-stand-hold': {
@@ -378,6 +401,7 @@ export const checkTable = {
     validDays: 42,
     voidedBy: ['neck-strain'],
     most: mostSeconds,
+    minutes: 0.4,
     method: 'On the platform. The clock stops when the head turns or the neck is felt.',
   },
   'upright-walk-in': {
@@ -387,6 +411,7 @@ export const checkTable = {
     validDays: 42,
     voidedBy: [],
     most: 1,
+    minutes: 0.4,
     method: 'Feet walk in until the trunk stands upright over the base.',
   },
   'easy-lotus': {
@@ -396,6 +421,7 @@ export const checkTable = {
     validDays: 90,
     voidedBy: [],
     most: 1,
+    minutes: 0.4,
     method: 'Sitting: both sides, no pain in the knees.',
   },
   'neck-ease': {
@@ -406,6 +432,7 @@ export const checkTable = {
     voidedBy: [],
     isSafety: true,
     most: 1,
+    minutes: 0.4,
     method:
       'In the shape: no pressure at the base of the neck, the eyes turn, a sentence is spoken.',
     isPrivate: true,
@@ -417,6 +444,7 @@ export const checkTable = {
     validDays: 42,
     voidedBy: [],
     most: 3,
+    minutes: 0.8,
     method: 'Hands on blocks: what leaves the floor and stays up for two breaths.',
     levels: ['none', 'one heel', 'both heels', 'clear of the floor'],
   },
@@ -427,6 +455,7 @@ export const checkTable = {
     validDays: 28,
     voidedBy: ['feet-push-off'],
     most: mostSeconds,
+    minutes: 0.4,
     method: 'From the side: knees on the arms, both feet off. The clock stops when a foot touches.',
     loads: { wrist: 0.9, core: 0.6 },
   },
@@ -437,6 +466,7 @@ export const checkTable = {
     validDays: 90,
     voidedBy: [],
     most: 130,
+    minutes: 0.8,
     method:
       'Kneeling, palm flat: the angle between forearm and hand before the heel of the hand lifts.',
   },
@@ -447,6 +477,7 @@ export const checkTable = {
     validDays: 90,
     voidedBy: ['ribs-flare'],
     most: 200,
+    minutes: 0.8,
     method: 'On the back, ribs down: how far the arm goes overhead from the side of the trunk.',
   },
   'straight-leg-raise': {
@@ -456,6 +487,7 @@ export const checkTable = {
     validDays: 90,
     voidedBy: [],
     most: 150,
+    minutes: 0.8,
     method:
       'On the back, the other leg down: how far the straight leg goes before the pelvis turns.',
   },
@@ -467,6 +499,7 @@ export const checkTable = {
     voidedBy: [],
     isSafety: true,
     most: 1,
+    minutes: 0.4,
     method: 'In the middle of the hold: can a whole sentence be said?',
     isPrivate: true,
   },
@@ -479,6 +512,7 @@ export const checkTable = {
     byBase: true,
     isSafety: true,
     most: 1,
+    minutes: 0.4,
     method: 'The way down is slow, one leg after the other, and lands softly.',
   },
   confidence: {
@@ -489,6 +523,7 @@ export const checkTable = {
     voidedBy: [],
     byBase: true,
     most: 10,
+    minutes: 0.4,
     method: 'Ask, and write down the number that is said.',
   },
 } as const satisfies Record<string, ShippedCheck>;

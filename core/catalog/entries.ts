@@ -53,6 +53,7 @@ export const ownStageSchema = z.strictObject({
   needsExit: z.literal(true).optional(),
   isFree: z.literal(true).optional(),
   isAttempt: z.literal(true).optional(),
+  isHop: z.literal(true).optional(),
   recipe: z.enum(setupIds).optional(),
   shape: z
     .union([

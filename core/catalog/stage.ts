@@ -97,6 +97,8 @@ export interface StageSpec {
   readonly isFree?: true;
   /** A hop or kick, counted as attempts. */
   readonly isAttempt?: true;
+  /** Of the two, hops: the weight springs and comes back. */
+  readonly isHop?: true;
   /** Taken from the cupboard beside what the set-up itself is made of. */
   readonly pieces?: readonly { readonly piece: ShippedPieceId; readonly count: number }[];
   readonly recipe?: SetupId;

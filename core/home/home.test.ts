@@ -1,3 +1,4 @@
+import { sayDose } from '../catalog/dose';
 import fc from 'fast-check';
 import { resolveBody } from '../body/body';
 import { cautionIds, type CautionId } from '../catalog/cautions';
@@ -71,10 +72,10 @@ describe('a dose', () => {
         evidence: { ...everything, 'wall-hold': [], 'hollow-hold': three(seconds) },
         present: { 'forearm-stand': 'FS10' },
       }).items.find(({ id }) => id === 'hollow')!.dose;
-    const weak = Number(/^(\d+) s x 5/.exec(dose(20))![1]);
+    const weak = Number(/^5 × (\d+) s/.exec(dose(20))![1]);
     expect(weak / 20).toBeGreaterThanOrEqual(0.6);
     expect(weak / 20).toBeLessThanOrEqual(0.7);
-    expect(dose(90)).toBe(drillTable.hollow.dose);
+    expect(dose(90)).toBe(sayDose(drillTable.hollow.dose));
   });
 
   it('puts the weaker side first when it is under eight tenths of the other', () => {

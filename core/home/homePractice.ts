@@ -5,6 +5,7 @@
  */
 import type { CheckId, CheckKey } from '../catalog/checks';
 import type { CautionColumn } from '../catalog/cautions';
+import { sayDose } from '../catalog/dose';
 import type { DrillSpec } from '../catalog/drills';
 import type { PieceCount } from '../catalog/pieces';
 import type { RegionLoads } from '../catalog/regions';
@@ -114,13 +115,10 @@ function doseOf(
 }
 
 /** A drill's dose, its hold no longer than this person's own sets. */
-function drillDoseOf(person: OpenedCase, { dose, held }: DrillSpec): string {
-  // A bare number is a number of times.
-  if (/^\d+$/.test(dose)) return `${dose} times`;
-  if (held === undefined || !person.school.checks.has(held)) return dose;
-  const own = ownSeconds(levelsOf(person, held).levels);
-  return dose.replace(/^\d+(?= s)/, (seconds) => String(Math.min(Number(seconds), own)));
-}
+const drillDoseOf = (person: OpenedCase, { dose }: DrillSpec): string =>
+  sayDose(dose, (held) =>
+    person.school.checks.has(held) ? ownSeconds(levelsOf(person, held).levels) : Infinity,
+  );
 
 interface Candidate {
   readonly item: HomeItem;

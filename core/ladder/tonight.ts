@@ -1,4 +1,4 @@
-import type { CheckKey } from '../catalog/checks';
+import type { CheckKey, CheckSpec, Scoring } from '../catalog/checks';
 import type { CheckDemand } from '../catalog/demand';
 import { barOf, getCheckIn, getStageIn, type School } from '../catalog/school';
 import { ladderIds, type StageKey } from '../catalog/stage';
@@ -60,7 +60,7 @@ function listOutcomes({ spec, bar, level, records }: SideHistory): Outcome[] {
     case 'hold':
     case 'reps': {
       const now = level ?? priorLevel(scoring.kind, bar);
-      const spread = Math.sqrt(now.variance + levelModel.recordVariance);
+      const spread = Math.sqrt(now.variance + levelModel.observationVariance);
       return normalNodes.map(([x, weight]) => ({
         value: fromLogScale(scoring.kind as 'hold' | 'reps', now.mean + x * spread),
         weight,
@@ -262,34 +262,52 @@ export interface CheckSlot {
   readonly people: readonly { readonly id: number; readonly gain: number; readonly why: string }[];
 }
 
-/** Minutes a check takes: getting ready, and the try itself. */
-const checkMinutes = { settleTogether: 1, settleOne: 0.4, pass: 0.4, measure: 0.8 } as const;
+/** One clock for a group is explained once. */
+const settleTogetherMinutes = 1;
+const secondsEach = 3;
+/** A hold is looked at until the bar is passed and a little more. */
+const beyondBar = 1.35;
 
-function minutesOf(school: School, check: CheckKey): { together: number; each: number } {
-  const { spec, bar } = getCheckIn(school, check);
-  const turns = spec.hasSides ? 2 : 1;
-  switch (spec.scoring.kind) {
-    case 'hold': {
-      // Long enough to see the bar and a little more.
-      const minutes = (turns * 1.35 * bar) / 60;
-      return {
-        together: checkMinutes.settleTogether + minutes,
-        each: checkMinutes.settleOne + minutes,
-      };
-    }
+/** Getting ready and looking, where a teacher's own check does not say. */
+function usualMinutes({ kind }: Scoring): number {
+  switch (kind) {
+    case 'hold':
     case 'reps':
-      return { together: Infinity, each: checkMinutes.settleOne + (bar * 3) / 60 };
     case 'pass':
     case 'pass-of-last':
     case 'same-day':
     case 'rating':
-      return { together: Infinity, each: checkMinutes.pass };
+      return 0.4;
     case 'measure':
     case 'level':
-      return { together: Infinity, each: checkMinutes.measure };
-    default:
-      return spec.scoring satisfies never;
+      return 0.8;
   }
+}
+
+/** Minutes that are held or counted. */
+function workMinutes({ scoring, hasSides }: CheckSpec, bar: number): number {
+  switch (scoring.kind) {
+    case 'hold':
+      return ((hasSides ? 2 : 1) * beyondBar * bar) / 60;
+    case 'reps':
+      return (bar * secondsEach) / 60;
+    case 'pass':
+    case 'pass-of-last':
+    case 'same-day':
+    case 'rating':
+    case 'measure':
+    case 'level':
+      return 0;
+  }
+}
+
+function minutesOf(school: School, check: CheckKey): { together: number; each: number } {
+  const { spec, bar } = getCheckIn(school, check);
+  const work = workMinutes(spec, bar);
+  return {
+    together: spec.timedTogether ? settleTogetherMinutes + work : Infinity,
+    each: (spec.minutes ?? usualMinutes(spec.scoring)) + work,
+  };
 }
 
 /**

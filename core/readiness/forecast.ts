@@ -110,7 +110,10 @@ function fitLine(meetings: readonly Meeting[]): Line {
     (sum, { day, y }, i) => sum + weights[i]! * (y - level - slope * (day - centre)) ** 2,
     0,
   );
-  const scatter = Math.max(levelModel.recordVariance, left / (total * (1 - 2 / meetings.length)));
+  const scatter = Math.max(
+    levelModel.observationVariance,
+    left / (total * (1 - 2 / meetings.length)),
+  );
   return {
     centre,
     level,

@@ -21,7 +21,7 @@ const dolphinRule = { kind: 'hold', spec: getCheck('dolphin-hold'), bar: 45 } as
  */
 function integrateCensored(level: Level, y: number): Level {
   const sd = Math.sqrt(level.variance);
-  const noiseSd = Math.sqrt(levelModel.recordVariance);
+  const noiseSd = Math.sqrt(levelModel.observationVariance);
   const low = level.mean - 12 * sd;
   const high = Math.max(level.mean + 12 * sd, y + 12 * noiseSd);
   const steps = 4_000;

@@ -13,12 +13,12 @@ export interface Level {
 
 export const levelModel = {
   priorVariance: 1,
-  /** Growth of the variance per day between records. */
-  growthPerDay: 0.0006,
-  /** Variance of one plain record around the level. */
-  recordVariance: 0.04,
-  /** Surprises are limited to so many standard deviations: one odd day does not bury a month. */
-  surpriseLimit: 3,
+  /** Process noise: what a day adds to the variance. */
+  processVariancePerDay: 0.0006,
+  /** Variance of one plain observation around the level. */
+  observationVariance: 0.04,
+  /** Innovations are limited to so many standard deviations: one odd day does not bury a month. */
+  innovationLimit: 3,
   /** "Within a tenth of the bar". */
   nearBar: 0.9,
   /** A prior centred on half the bar: nobody is assumed ready. */
@@ -50,13 +50,13 @@ export function priorLevel(kind: LevelKind, threshold: number): Level {
   };
 }
 
-export function grow(level: Level, days: number): Level {
-  return { mean: level.mean, variance: level.variance + levelModel.growthPerDay * days };
+export function predict(level: Level, days: number): Level {
+  return { mean: level.mean, variance: level.variance + levelModel.processVariancePerDay * days };
 }
 
-/** The usual update towards an observed `y`, its surprise limited. */
+/** The usual update towards an observed `y`, its innovation limited. */
 export function updatePlain(level: Level, y: number): Level {
-  const total = level.variance + levelModel.recordVariance;
+  const total = level.variance + levelModel.observationVariance;
   const gain = level.variance / total;
   return {
     mean: level.mean + gain * limited(y - level.mean, total),
@@ -67,7 +67,7 @@ export function updatePlain(level: Level, y: number): Level {
 /** The update from "at least `y`": the exact first two moments of the cut normal. */
 export function updateCensored(level: Level, y: number): Level {
   const { mean, variance } = level;
-  const total = variance + levelModel.recordVariance;
+  const total = variance + levelModel.observationVariance;
   const root = Math.sqrt(total);
   const a = (y - mean) / root;
   const l = hazard(a);
@@ -83,9 +83,9 @@ export function updateVoided(kind: LevelKind, level: Level, value: number): Leve
   return { mean: updatePlain(level, y).mean, variance: level.variance };
 }
 
-function limited(surprise: number, total: number): number {
-  const limit = levelModel.surpriseLimit * Math.sqrt(total);
-  return Math.max(-limit, Math.min(limit, surprise));
+function limited(innovation: number, total: number): number {
+  const limit = levelModel.innovationLimit * Math.sqrt(total);
+  return Math.max(-limit, Math.min(limit, innovation));
 }
 
 export interface History {
@@ -113,7 +113,7 @@ function update({ kind, spec }: LevelRule, level: Level, record: CheckRecord): L
 export function traceLevel(rule: LevelRule, { records, days }: History): Level[] {
   let level = priorLevel(rule.kind, rule.bar);
   return records.map((record, index) => {
-    level = update(rule, grow(level, index === 0 ? 0 : days[index]! - days[index - 1]!), record);
+    level = update(rule, predict(level, index === 0 ? 0 : days[index]! - days[index - 1]!), record);
     return level;
   });
 }
@@ -121,7 +121,7 @@ export function traceLevel(rule: LevelRule, { records, days }: History): Level[]
 /**
  * Runs the model over a student's records of one check on one side.
  *
- * @param today day number to grow the variance to; no record may be later
+ * @param today day number to predict to; no record may be later
  * @returns `null` without a record
  */
 export function findLevel(
@@ -133,11 +133,11 @@ export function findLevel(
   let level = priorLevel(rule.kind, rule.bar);
   let day = days[0];
   for (let index = 0; index < records.length; index += 1) {
-    if (days[index] !== day) level = grow(level, days[index]! - day!);
+    if (days[index] !== day) level = predict(level, days[index]! - day!);
     day = days[index];
     level = update(rule, level, records[index]!);
   }
-  return grow(level, today - day!);
+  return predict(level, today - day!);
 }
 
 /** Chance that tonight comes within a tenth of `bar`. */

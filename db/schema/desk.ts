@@ -1,6 +1,6 @@
 /** The desk: its passphrase, who is signed in, and the diary of what matters. */
 import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import { diaryKinds } from '@/core/record/diaryKinds';
+import { diaryKinds } from '@/core/files/diaryKinds';
 
 /** One row where a passphrase is set; digests only. */
 export const deskLock = sqliteTable('desk_lock', {

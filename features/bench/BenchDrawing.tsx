@@ -1,12 +1,12 @@
 'use client';
 
-import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import type { BenchMark, BenchScene } from '@/core/drawing/bench';
 import type { DialValues } from '@/core/shapes/dials';
 import { getDials } from '@/core/shapes/values';
 import type { ShapeId } from '@/core/shapes/postures';
 import { formatLength, type LengthUnits } from '@/core/units/length';
 import { SceneView } from '@/design/drawing/SceneView';
+import { useHandle } from '@/design/useHandle';
 import classes from './bench.module.css';
 
 interface BenchDrawingProps {
@@ -35,8 +35,7 @@ export function BenchDrawing(props: BenchDrawingProps) {
   );
 }
 
-interface Drag {
-  readonly from: number;
+interface Held {
   readonly value: number;
   readonly unitsPerPx: number;
 }
@@ -49,39 +48,29 @@ function Mark({
   units,
   onTurn,
 }: BenchDrawingProps & { readonly mark: BenchMark }) {
-  const drag = useRef<Drag | null>(null);
   const dial = getDials(family).find(({ parameter }) => parameter === mark.parameter)!;
-  const value = values[mark.parameter]!;
-
-  const start = (event: PointerEvent<SVGGElement>) => {
-    event.currentTarget.setPointerCapture(event.pointerId);
-    event.currentTarget.focus();
-    const svg = event.currentTarget.ownerSVGElement!;
-    drag.current = {
-      from: mark.axis === 'x' ? event.clientX : event.clientY,
-      value: value!,
-      unitsPerPx: scene.widthPx / svg.getBoundingClientRect().width,
-    };
-  };
-  const move = (event: PointerEvent<SVGGElement>) => {
-    const held = drag.current;
-    if (held === null) return;
-    const moved = mark.axis === 'x' ? event.clientX - held.from : held.from - event.clientY;
+  const value = values[mark.parameter] ?? dial.low;
+  const draw = (held: Held, dxPx: number, dyPx: number) => {
+    const moved = mark.axis === 'x' ? dxPx : -dyPx;
     const next = held.value + moved * held.unitsPerPx * mark.perPx;
     onTurn(mark.parameter, Math.round(next * 200) / 200);
   };
-  const end = () => {
-    drag.current = null;
-  };
-  const press = (event: KeyboardEvent<SVGGElement>) => {
-    const ahead = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[event.key];
-    if (ahead === undefined) return;
-    event.preventDefault();
-    const step = event.shiftKey ? wideStepM : stepM;
-    // Right and up move the mark itself that way, whatever that does to the figure.
-    const next = value + ahead * step * Math.sign(mark.perPx);
-    onTurn(mark.parameter, Math.round(next * 100) / 100);
-  };
+  const handle = useHandle<Held>({
+    take: (element) => {
+      const mine = element as SVGGElement;
+      mine.focus();
+      const { width } = mine.ownerSVGElement!.getBoundingClientRect();
+      return { value, unitsPerPx: scene.widthPx / width };
+    },
+    move: draw,
+    drop: draw,
+    cancel: (held) => onTurn(mark.parameter, held.value),
+    step: (right, up, isWide) => {
+      // Right and up move the mark itself that way, whatever that does to the figure.
+      const next = value + (right || up) * (isWide ? wideStepM : stepM) * Math.sign(mark.perPx);
+      onTurn(mark.parameter, Math.round(next * 100) / 100);
+    },
+  });
 
   return (
     <g
@@ -95,11 +84,7 @@ function Mark({
       aria-valuetext={formatLength(value, units)}
       aria-orientation={mark.axis === 'x' ? 'horizontal' : 'vertical'}
       transform={`translate(${mark.x} ${mark.y})`}
-      onPointerDown={start}
-      onPointerMove={move}
-      onPointerUp={end}
-      onPointerCancel={end}
-      onKeyDown={press}
+      {...handle}
       data-parameter={mark.parameter}
     >
       <circle r={24} className={classes.grip} />

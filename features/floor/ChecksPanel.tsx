@@ -3,22 +3,20 @@
 import { Button, NumberInput } from '@mantine/core';
 import { useState } from 'react';
 import type { FloorBundle, FloorCheck } from '@/server/running/floorBundle';
-import type { HoldWish } from './HoldPanel';
+import type { HoldWish } from './view';
+import { useFloorClass } from './context';
 import classes from './floor.module.css';
 import type { Floor } from './useFloor';
 
 interface ChecksPanelProps {
-  readonly floor: Floor;
-  readonly bundle: FloorBundle;
-  readonly names: ReadonlyMap<string, string>;
-  readonly here: readonly string[];
   readonly onHold: (wish: HoldWish) => void;
 }
 
 const passKinds = ['pass', 'pass-of-last', 'same-day'];
 
 /** Tonight's checks: a clock for those that are held, a number or a word for the others. */
-export function ChecksPanel({ floor, bundle, names, here, onHold }: ChecksPanelProps) {
+export function ChecksPanel({ onHold }: ChecksPanelProps) {
+  const { floor, bundle, names, here } = useFloorClass();
   // The prepared class knows the base as well: on what a check is taken.
   const { checks } = bundle.prepared;
   const seen = floor.state.seen;

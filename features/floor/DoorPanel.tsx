@@ -3,16 +3,12 @@
 import { SegmentedControl } from '@mantine/core';
 import { awayFrom, planOf } from '@/core/running/follow';
 import { doorKey } from '@/core/running/replay';
-import type { FloorBundle } from '@/server/running/floorBundle';
 import { NewAtDoor, type Other } from './NewAtDoor';
 import { keyOfLabel } from './PersonSheet';
+import { useFloorClass } from './context';
 import classes from './floor.module.css';
-import type { Floor } from './useFloor';
 
 interface DoorPanelProps {
-  readonly floor: Floor;
-  readonly bundle: FloorBundle;
-  readonly names: ReadonlyMap<string, string>;
   readonly others: readonly Other[];
   readonly onStop: (person: string) => void;
 }
@@ -20,7 +16,8 @@ interface DoorPanelProps {
 type Coming = 'here' | 'late' | 'away';
 
 /** Who came, who comes late, what is asked at the door. Each answer plans the rounds anew. */
-export function DoorPanel({ floor, bundle, names, others, onStop }: DoorPanelProps) {
+export function DoorPanel({ others, onStop }: DoorPanelProps) {
+  const { floor, bundle, names } = useFloorClass();
   const { state, say } = floor;
   const plan = planOf(state, bundle.plan);
   const away = awayFrom(state, bundle.plan);
@@ -88,7 +85,7 @@ export function DoorPanel({ floor, bundle, names, others, onStop }: DoorPanelPro
           </article>
         );
       })}
-      <NewAtDoor floor={floor} bundle={bundle} others={others} />
+      <NewAtDoor others={others} />
     </div>
   );
 }

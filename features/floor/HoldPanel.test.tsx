@@ -1,13 +1,12 @@
 import { screen, within } from '@testing-library/react';
 import type { FloorAct } from '@/core/running/tap';
-import { fakeBundle, fakeFloor, type FakeFloor } from '@/features/floor/testing/fakeFloor';
+import { fakeFloor, type FakeFloor } from '@/features/floor/testing/fakeFloor';
+import { InClass } from '@/features/floor/testing/renderFloor';
+import type { FloorClass } from './context';
 import { renderUi } from '@/design/testing/renderUi';
-import { HoldPanel, type HoldWish } from './HoldPanel';
+import { HoldPanel } from './HoldPanel';
+import type { HoldWish } from './view';
 
-const names = new Map([
-  ['1', 'Ada'],
-  ['2', 'Bo'],
-]);
 const wish: HoldWish = { check: 'dolphin-hold', people: ['1', '2'] };
 const start = (check = 'dolphin-hold', side: 'left' | null = null): FloorAct => ({
   kind: 'hold-start',
@@ -18,22 +17,19 @@ const start = (check = 'dolphin-hold', side: 'left' | null = null): FloorAct => 
   people: ['1', '2'],
 });
 
-function show(fake: FakeFloor, more: Partial<Parameters<typeof HoldPanel>[0]> = {}) {
+function show(fake: FakeFloor, more: Partial<FloorClass> = {}, asked = wish) {
   const calls = { show: jest.fn(), again: jest.fn(), close: jest.fn() };
   const floor = fake.now();
   const shown = renderUi(
-    <HoldPanel
-      floor={floor}
-      bundle={fakeBundle()}
-      names={names}
-      here={['1', '2']}
-      wish={wish}
-      hold={floor.state.holds[0] ?? null}
-      onShow={calls.show}
-      onAgain={calls.again}
-      onClose={calls.close}
-      {...more}
-    />,
+    <InClass fake={fake} {...more}>
+      <HoldPanel
+        wish={asked}
+        hold={floor.state.holds[0] ?? null}
+        onShow={calls.show}
+        onAgain={calls.again}
+        onClose={calls.close}
+      />
+    </InClass>,
   );
   return { ...shown, ...calls };
 }
@@ -65,7 +61,7 @@ describe('before a hold', () => {
   });
 
   it('starts for nobody', async () => {
-    const { user } = show(fakeFloor(), { wish: { check: 'dolphin-hold', people: [] } });
+    const { user } = show(fakeFloor(), {}, { check: 'dolphin-hold', people: [] });
     expect(screen.getByRole('button', { name: 'Start the clock for 0' })).toBeDisabled();
     await user.click(screen.getByRole('button', { name: /Ada/ }));
     expect(screen.getByRole('button', { name: 'Start the clock for 1' })).toBeEnabled();
@@ -101,15 +97,15 @@ describe('while it runs', () => {
     expect(fake.said).toEqual([{ kind: 'hold-down', hold: 'h', person: '1' }]);
     const floor = fake.now();
     rerender(
-      <HoldPanel
-        {...{ floor, names, wish }}
-        bundle={fakeBundle()}
-        here={['1', '2']}
-        hold={floor.state.holds[0]!}
-        onShow={shown}
-        onAgain={jest.fn()}
-        onClose={jest.fn()}
-      />,
+      <InClass fake={fake}>
+        <HoldPanel
+          wish={wish}
+          hold={floor.state.holds[0]!}
+          onShow={shown}
+          onAgain={jest.fn()}
+          onClose={jest.fn()}
+        />
+      </InClass>,
     );
     expect(screen.getByText(/1 of 2/)).toBeInTheDocument();
     await user.click(screen.getByRole('button', { name: 'Stop the clock' }));

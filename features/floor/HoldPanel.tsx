@@ -10,24 +10,14 @@ import type { FloorBundle, FloorCheck } from '@/server/running/floorBundle';
 import { BreathNow } from './BreathNow';
 import { FaultSheet } from './FaultSheet';
 import { PersonTile } from './PersonTile';
+import { useFloorClass } from './context';
+import type { HoldWish } from './view';
 import classes from './floor.module.css';
 import { wakeSound } from './sound';
-import type { Floor } from './useFloor';
 import { useNow } from './useNow';
 import { clockWords } from './words';
 
-export interface HoldWish {
-  readonly check: string | null;
-  readonly people: readonly string[];
-  readonly side?: 'left' | 'right';
-  readonly base?: BaseId;
-}
-
 interface HoldPanelProps {
-  readonly floor: Floor;
-  readonly bundle: FloorBundle;
-  readonly names: ReadonlyMap<string, string>;
-  readonly here: readonly string[];
   readonly wish: HoldWish;
   /** A hold that runs or has just been stopped. */
   readonly hold: Hold | null;
@@ -50,7 +40,8 @@ export function HoldPanel(props: HoldPanelProps) {
 
 const otherSide = (side: 'left' | 'right') => (side === 'left' ? 'right' : 'left');
 
-function HoldSetup({ floor, bundle, names, here, wish, onShow, onClose }: HoldPanelProps) {
+function HoldSetup({ wish, onShow, onClose }: HoldPanelProps) {
+  const { floor, bundle, names, here } = useFloorClass();
   const holds = bundle.checks.filter(({ kind }) => kind === 'hold');
   const [check, setCheck] = useState(wish.check ?? '');
   const [side, setSide] = useState<'left' | 'right'>(wish.side ?? 'left');
@@ -157,7 +148,8 @@ const labelOf = (checks: readonly FloorCheck[], { check, side, base }: Hold) =>
     .filter((word) => word !== null)
     .join(', ');
 
-function HoldRunning({ floor, bundle, names, hold, onShow }: WithHold) {
+function HoldRunning({ hold, onShow }: WithHold) {
+  const { floor, bundle, names } = useFloorClass();
   const now = useNow(100);
   const [faultsOf, setFaultsOf] = useState<string | null>(null);
   const { say, nowLine, boot } = floor;
@@ -236,16 +228,14 @@ function HoldRunning({ floor, bundle, names, hold, onShow }: WithHold) {
 }
 
 function HoldFaults({
-  floor,
-  bundle,
-  names,
   hold,
   faultsOf,
   setFaultsOf,
-}: Pick<WithHold, 'floor' | 'bundle' | 'names' | 'hold'> & {
+}: Pick<WithHold, 'hold'> & {
   readonly faultsOf: string | null;
   readonly setFaultsOf: (person: string | null) => void;
 }) {
+  const { floor, bundle, names } = useFloorClass();
   const spec = bundle.checks.find((one) => one.check === hold.check);
   return (
     <FaultSheet
@@ -264,7 +254,8 @@ function HoldFaults({
   );
 }
 
-function HoldResult({ floor, bundle, names, hold, onAgain, onClose }: WithHold) {
+function HoldResult({ hold, onAgain, onClose }: WithHold) {
+  const { floor, bundle, names } = useFloorClass();
   const [faultsOf, setFaultsOf] = useState<string | null>(null);
   const spec = bundle.checks.find((one) => one.check === hold.check);
   const people = hold.people.map(({ person }) => person);

@@ -4,22 +4,15 @@ import { Button, NativeSelect, NumberInput, SegmentedControl } from '@mantine/co
 import { useEffect, useRef, useState } from 'react';
 import { Line, LineChart, ReferenceArea, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { findSteadyPart, percentOfBody, type Reading } from '@/core/scale/steady';
-import type { FloorBundle } from '@/server/running/floorBundle';
+import { useFloorClass } from './context';
 import classes from './floor.module.css';
-import type { Floor } from './useFloor';
-
-interface LoadPanelProps {
-  readonly floor: Floor;
-  readonly bundle: FloorBundle;
-  readonly names: ReadonlyMap<string, string>;
-  readonly here: readonly string[];
-}
 
 const shownSeconds = 30;
 const everyMs = 250;
 
 /** The load under the head, live; the steady part is found and offered as a record. */
-export function LoadPanel({ floor, bundle, names, here }: LoadPanelProps) {
+export function LoadPanel() {
+  const { floor, bundle, names, here } = useFloorClass();
   const [person, setPerson] = useState(here[0] ?? '');
   const [source, setSource] = useState('practice');
   const [mass, setMass] = useState<number | ''>('');

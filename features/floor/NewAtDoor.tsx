@@ -7,10 +7,9 @@ import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { noteScreenedAction } from '@/features/person/actions';
 import { joinClassAction } from './actions';
-import type { FloorBundle } from '@/server/running/floorBundle';
 import { showProblem } from '@/design/notices';
+import { useFloorClass } from './context';
 import classes from './floor.module.css';
-import type { Floor } from './useFloor';
 
 /** Somebody of the studio who is not in the class. */
 export interface Other {
@@ -19,15 +18,14 @@ export interface Other {
 }
 
 interface NewAtDoorProps {
-  readonly floor: Floor;
-  readonly bundle: FloorBundle;
   readonly others: readonly Other[];
 }
 
 const notHeard = 'The studio’s computer did not answer; nobody was added. Try again.';
 
 /** Lets somebody in who was not enrolled when the class began; the rounds to come make room. */
-export function NewAtDoor({ floor, bundle, others }: NewAtDoorProps) {
+export function NewAtDoor({ others }: NewAtDoorProps) {
+  const { floor, bundle } = useFloorClass();
   const router = useRouter();
   const [isOpen, setOpen] = useState(false);
   const [joined, setJoined] = useState<Other | null>(null);

@@ -1,21 +1,18 @@
 'use client';
 
 import type { FloorBundle } from '@/server/running/floorBundle';
+import { useFloorClass } from './context';
 import classes from './floor.module.css';
-import type { Floor } from './useFloor';
 import { useNow } from './useNow';
 import { leftWords } from './words';
 
 /** The line of the running order that the class is at, and the time left of it. */
 export function Now({
-  floor,
   item,
-  bundle,
 }: {
-  readonly floor: Floor;
   readonly item: FloorBundle['plan']['timeline'][number] | undefined;
-  readonly bundle: FloorBundle;
 }) {
+  const { floor, bundle } = useFloorClass();
   const now = useNow(500);
   if (item === undefined) return null;
   const { state, nowLine } = floor;

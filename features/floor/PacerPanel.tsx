@@ -5,6 +5,7 @@ import { IconPlayerPlay, IconPlayerStop } from '@tabler/icons-react';
 import { useState } from 'react';
 import { listPace, paceSeconds, type PaceSpec } from '@/core/running/pacer';
 import { BreathNow } from './BreathNow';
+import { useFloorClass } from './context';
 import classes from './floor.module.css';
 import { wakeSound } from './sound';
 import { leftWords } from './words';
@@ -12,7 +13,8 @@ import { leftWords } from './words';
 type Kind = PaceSpec['kind'];
 
 /** Breath seen and heard: so many breaths, three-two-one, or rounds with resets. */
-export function PacerPanel({ breathSeconds }: { readonly breathSeconds: number }) {
+export function PacerPanel() {
+  const { breathSeconds } = useFloorClass().bundle;
   const [kind, setKind] = useState<Kind>('breaths');
   const [breaths, setBreaths] = useState(5);
   const [rounds, setRounds] = useState(3);

@@ -8,18 +8,15 @@ import { findOption } from '@/core/compose/readBack';
 import { baseOfLadder, doorOf, type PlacedPerson } from '@/core/running/follow';
 import { doorKey, hasSign } from '@/core/running/replay';
 import type { FloorBundle } from '@/server/running/floorBundle';
+import { useFloorClass } from './context';
 import classes from './floor.module.css';
-import type { Floor } from './useFloor';
 import { figureWords } from '@/features/evening/figureWords';
 
 interface PersonSheetProps {
-  readonly floor: Floor;
-  readonly bundle: FloorBundle;
   readonly name: string;
   readonly placed: PlacedPerson;
   /** The round that runs, from 1; null between rounds. */
   readonly round: number | null;
-  readonly isTeacher: boolean;
   readonly onStop: () => void;
   /** Time in the shape, for this person alone. */
   readonly onClock: () => void;
@@ -39,7 +36,8 @@ export const keyOfLabel =
 
 /** One person at their place: what they do, what was tried, a stop within reach. */
 export function PersonSheet(props: PersonSheetProps) {
-  const { floor, bundle, name, placed, round, isTeacher, onStop, onClock, onClose } = props;
+  const { floor, bundle, isTeacher } = useFloorClass();
+  const { name, placed, round, onStop, onClock, onClose } = props;
   const { state } = floor;
   const option = findOption(bundle.prepared, placed.id, placed.option);
   const consent = bundle.members.find(({ id }) => id === placed.id)?.consent ?? 'ask';
@@ -71,7 +69,7 @@ export function PersonSheet(props: PersonSheetProps) {
         </p>
       )}
       <p className={classes.quiet}>{consentWords[consent]}</p>
-      {isTeacher && <Door floor={floor} bundle={bundle} placed={placed} />}
+      {isTeacher && <Door placed={placed} />}
       {hasSign(state, placed.id) ? (
         <p className={classes.ask}>Rest. Everything upside down is closed for tonight.</p>
       ) : door === 'ask' ? (
@@ -80,7 +78,7 @@ export function PersonSheet(props: PersonSheetProps) {
           {placed.otherwise === undefined ? '' : `; until then: ${placed.otherwise.toLowerCase()}`}.
         </p>
       ) : (
-        <Tries floor={floor} bundle={bundle} placed={placed} round={round} />
+        <Tries placed={placed} round={round} />
       )}
       {door !== 'ask' && (
         <Button size="lg" variant="default" fullWidth onClick={onClock}>
@@ -106,7 +104,8 @@ export function PersonSheet(props: PersonSheetProps) {
   );
 }
 
-function Door({ floor, bundle, placed }: Pick<PersonSheetProps, 'floor' | 'bundle' | 'placed'>) {
+function Door({ placed }: Pick<PersonSheetProps, 'placed'>) {
+  const { floor, bundle } = useFloorClass();
   const keyOf = keyOfLabel(bundle);
   return placed.confirmAtDoor.map((label) => {
     const check = keyOf(label);
@@ -131,18 +130,12 @@ function Door({ floor, bundle, placed }: Pick<PersonSheetProps, 'floor' | 'bundl
   });
 }
 
-const hopStages = ['FS9', 'HB10'];
-
-function Tries({
-  floor,
-  bundle,
-  placed,
-  round,
-}: Pick<PersonSheetProps, 'floor' | 'bundle' | 'placed' | 'round'>) {
+function Tries({ placed, round }: Pick<PersonSheetProps, 'placed' | 'round'>) {
+  const { floor, bundle } = useFloorClass();
   const option = findOption(bundle.prepared, placed.id, placed.option);
   const stage = option?.stage ?? null;
   const [what, setWhat] = useState<'hop' | 'kick'>(
-    stage !== null && hopStages.includes(stage) ? 'hop' : 'kick',
+    stage !== null && bundle.stages[stage]?.isHop ? 'hop' : 'kick',
   );
   const [leg, setLeg] = useState<'left' | 'right'>('left');
   const [blocks, setBlocks] = useState<'kept' | 'lost' | 'none'>('none');

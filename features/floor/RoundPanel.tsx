@@ -9,13 +9,10 @@ import { RoomView } from '@/features/evening/RoomView';
 import { StationRow } from '@/features/evening/StationRow';
 import { PersonTile } from './PersonTile';
 import { keyOfLabel } from './PersonSheet';
+import { useFloorClass } from './context';
 import classes from './floor.module.css';
-import type { Floor } from './useFloor';
 
 interface RoundPanelProps {
-  readonly floor: Floor;
-  readonly bundle: FloorBundle;
-  readonly names: ReadonlyMap<string, string>;
   /** 0 is the first. */
   readonly round: number;
   readonly onPerson: (person: string) => void;
@@ -24,7 +21,8 @@ interface RoundPanelProps {
 const planWidthPx = 400;
 
 /** A round: everybody by their letter, the room from above, the set-ups at their own size. */
-export function RoundPanel({ floor, bundle, names, round, onPerson }: RoundPanelProps) {
+export function RoundPanel({ round, onPerson }: RoundPanelProps) {
+  const { floor, bundle, names } = useFloorClass();
   const { state } = floor;
   const plan = planOf(state, bundle.plan);
   const people = plan.rounds[round]?.people ?? [];
@@ -99,7 +97,8 @@ function withWords({ prepared }: FloorBundle, { id, option }: PlacedPerson): str
 
 /** Between two rounds: who goes where next and with what; everybody else stays. */
 export function ResetPanel(props: RoundPanelProps) {
-  const { floor, bundle, names, round } = props;
+  const { floor, bundle, names } = useFloorClass();
+  const { round } = props;
   const plan = planOf(floor.state, bundle.plan);
   const moves = listMoves(plan, round);
   return (

@@ -1,24 +1,16 @@
 import { screen } from '@testing-library/react';
 import { fakeFloor } from '@/features/floor/testing/fakeFloor';
+import { InClass } from '@/features/floor/testing/renderFloor';
 import { renderUi } from '@/design/testing/renderUi';
 import { StopSheet } from './StopSheet';
-
-const names = new Map([
-  ['1', 'Ada'],
-  ['2', 'Bo'],
-]);
 
 function show(person: string | null) {
   const fake = fakeFloor();
   const close = jest.fn();
   const shown = renderUi(
-    <StopSheet
-      floor={fake.floor}
-      names={names}
-      here={['1', '2']}
-      person={person}
-      onClose={close}
-    />,
+    <InClass fake={fake}>
+      <StopSheet person={person} onClose={close} />
+    </InClass>,
   );
   return { ...shown, ...fake, close };
 }

@@ -4,21 +4,19 @@ import { Button, Modal } from '@mantine/core';
 import { useState } from 'react';
 import { tapId } from '@/core/running/tap';
 import { PersonTile } from './PersonTile';
+import { useFloorClass } from './context';
 import classes from './floor.module.css';
-import type { Floor } from './useFloor';
 import { placeChoices, signChoices } from './words';
 
 interface StopSheetProps {
-  readonly floor: Floor;
-  readonly names: ReadonlyMap<string, string>;
-  readonly here: readonly string[];
   /** Already known whom. */
   readonly person: string | null;
   readonly onClose: () => void;
 }
 
 /** A stop: who, and it is recorded. What it was comes after, and may be left out. */
-export function StopSheet({ floor, names, here, person, onClose }: StopSheetProps) {
+export function StopSheet({ person, onClose }: StopSheetProps) {
+  const { floor, names, here } = useFloorClass();
   const [who, setWho] = useState<string | null>(null);
   const [sign, setSign] = useState<string | null>(null);
   const [halted, setHalted] = useState<string | null>(null);

@@ -3,9 +3,8 @@
 import { Button } from '@mantine/core';
 import { IconArrowBackUp } from '@tabler/icons-react';
 import { format } from 'date-fns';
-import type { FloorBundle } from '@/server/running/floorBundle';
+import { useFloorClass } from './context';
 import classes from './floor.module.css';
-import type { Floor } from './useFloor';
 import { useNow } from './useNow';
 import type { Replan } from './useReplan';
 import { actWords } from './words';
@@ -23,17 +22,8 @@ const linkWords = {
 } as const;
 
 /** The clock on the wall, what is saved, and the way back. */
-export function TopBar({
-  floor,
-  bundle,
-  names,
-  replan,
-}: {
-  readonly floor: Floor;
-  readonly bundle: FloorBundle;
-  readonly names: ReadonlyMap<string, string>;
-  readonly replan: Replan;
-}) {
+export function TopBar({ replan }: { readonly replan: Replan }) {
+  const { floor, bundle, names } = useFloorClass();
   useNow(1000);
   const { waiting, link, problem, state, device, undo } = floor;
   const last = device === null ? undefined : state.undoable.get(device);

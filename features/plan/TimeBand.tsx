@@ -19,9 +19,10 @@ import {
 import { CSS } from '@dnd-kit/utilities';
 import { ActionIcon } from '@mantine/core';
 import { IconGripVertical, IconPin, IconX } from '@tabler/icons-react';
-import { useRef, useState, type PointerEvent } from 'react';
+import { useState } from 'react';
 import type { DrillBook, DrillKey } from '@/core/catalog/drills';
 import type { PlanFile } from '@/core/files/planFile';
+import { useHandle } from '@/design/useHandle';
 import { clockAt } from '@/features/evening/marks';
 import classes from './plan.module.css';
 
@@ -113,24 +114,20 @@ function BandItem({ item, how, clock, pxPerMinute, onResize, onLeaveOut }: BandI
     disabled: !isDrill,
   });
   const [drawn, setDrawn] = useState<number | null>(null);
-  const from = useRef<{ y: number; minutes: number } | null>(null);
   const minutes = drawn ?? item.minutes;
   const height = Math.max(leastPx, minutes * pxPerMinute);
-  const grab = (event: PointerEvent<HTMLElement>) => {
-    event.stopPropagation();
-    event.currentTarget.setPointerCapture(event.pointerId);
-    from.current = { y: event.clientY, minutes: item.minutes };
-  };
-  const pull = (event: PointerEvent<HTMLElement>) => {
-    if (from.current === null) return;
-    const more = (event.clientY - from.current.y) / pxPerMinute;
-    setDrawn(clampMinutes(from.current.minutes + more));
-  };
-  const drop = () => {
-    if (from.current !== null && drawn !== null && drawn !== item.minutes) onResize(drawn);
-    from.current = null;
-    setDrawn(null);
-  };
+  const pulled = (from: number, dyPx: number) => clampMinutes(from + dyPx / pxPerMinute);
+  const resize = useHandle<number>({
+    take: () => item.minutes,
+    move: (from, _, dyPx) => setDrawn(pulled(from, dyPx)),
+    drop: (from, _, dyPx) => {
+      setDrawn(null);
+      if (pulled(from, dyPx) !== item.minutes) onResize(pulled(from, dyPx));
+    },
+    cancel: () => setDrawn(null),
+    // Down the sheet is later: longer.
+    step: (_, up) => up !== 0 && onResize(clampMinutes(item.minutes - up * stepMinutes)),
+  });
   return (
     <li
       ref={setNodeRef}
@@ -182,21 +179,7 @@ function BandItem({ item, how, clock, pxPerMinute, onResize, onLeaveOut }: BandI
             aria-valuemin={leastMinutes}
             aria-valuemax={mostMinutes}
             aria-valuenow={minutes}
-            onPointerDown={grab}
-            onPointerMove={pull}
-            onPointerUp={drop}
-            onPointerCancel={drop}
-            onKeyDown={(event) => {
-              const by =
-                event.key === 'ArrowDown'
-                  ? stepMinutes
-                  : event.key === 'ArrowUp'
-                    ? -stepMinutes
-                    : 0;
-              if (by === 0) return;
-              event.preventDefault();
-              onResize(clampMinutes(item.minutes + by));
-            }}
+            {...resize}
           />
         </>
       )}

@@ -1,5 +1,6 @@
 'use client';
 
+import { sayDose } from '@/core/catalog/dose';
 import { Button } from '@mantine/core';
 import { useTransition } from 'react';
 import type { EntryKind, OwnEntries } from '@/core/catalog/entries';
@@ -40,7 +41,7 @@ function listLines({ stages, branches, drills, checks }: OwnEntries): Line[] {
       kind: 'drills',
       key,
       label,
-      more: dose,
+      more: sayDose(dose),
     })),
     ...Object.entries(branches).map(([key, { label }]): Line => ({
       kind: 'branches',

@@ -3,7 +3,7 @@ import { writeTable } from '@/server/files/csv';
 import { composeOutput } from '@/core/files/planFile';
 import { getStageIn } from '@/core/catalog/school';
 import { ladderIds, ladderTable, type LadderId } from '@/core/catalog/stage';
-import { findFlow, type Climber, type Flow } from '@/core/record/flow';
+import { findFlow, type Climber, type Flow } from '@/core/course/flow';
 import { opensStage } from '@/core/ladder/verdict';
 import { addDays, type Day } from '@/core/units/day';
 import { findCourse, listAttendance, listCourses, listMeetings } from '@/db/courses';

@@ -1,12 +1,13 @@
 'use client';
 
-import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { roomFrame } from '@/core/drawing/roomFrame';
 import { drawRoom } from '@/core/drawing/roomPlan';
 import { floorBefore, usableSpans, wallLength, type Room, type WallId } from '@/core/room/room';
 import { formatLength, type LengthUnits } from '@/core/units/length';
 import { SceneView } from '@/design/drawing/SceneView';
-import { snapM, tidy, type RoomEditor } from './useRoomEditor';
+import { useHandle } from '@/design/useHandle';
+import { snapM, tidy } from './roomMachine';
+import type { RoomEditor } from './useRoomEditor';
 import classes from './room.module.css';
 
 interface RoomDrawingProps {
@@ -44,7 +45,6 @@ const clamp = (value: number, low: number, high: number) => Math.min(high, Math.
 export function RoomDrawing({ editor, units }: RoomDrawingProps) {
   const { room, preview, commit } = editor;
   const frame = roomFrame(room, widthPx, marginPx);
-  const held = useRef<{ key: string; x: number; y: number; from: Room } | null>(null);
   const scene = {
     widthPx,
     heightPx: frame.heightPx,
@@ -136,63 +136,63 @@ export function RoomDrawing({ editor, units }: RoomDrawingProps) {
     ]),
   ];
 
-  const grab = (handle: Handle) => (event: PointerEvent<HTMLElement>) => {
-    event.currentTarget.setPointerCapture(event.pointerId);
-    held.current = { key: handle.key, x: event.clientX, y: event.clientY, from: room };
-  };
-  const drag = (event: PointerEvent<HTMLElement>): Room | null => {
-    const now = held.current;
-    if (now === null) return null;
-    // The scale of the moment it was taken: growing the room must not run away under the hand.
-    const scale = roomFrame(now.from, widthPx, marginPx).pxPerM;
-    const handle = handles(now.from).find(({ key }) => key === now.key);
-    return handle?.move((event.clientX - now.x) / scale, -(event.clientY - now.y) / scale) ?? null;
-  };
-  const step = (handle: Handle) => (event: KeyboardEvent) => {
-    const by = event.shiftKey ? 10 * snapM : snapM;
-    const [dx, dy] = {
-      ArrowLeft: [-by, 0],
-      ArrowRight: [by, 0],
-      ArrowUp: [0, by],
-      ArrowDown: [0, -by],
-    }[event.key] ?? [0, 0];
-    if (dx === 0 && dy === 0) return;
-    event.preventDefault();
-    commit(handle.move(dx!, dy!));
-  };
   return (
     <div className={classes.drawing} style={{ width: widthPx }}>
       <SceneView scene={scene} label="The room from above" />
       {handles(room).map((handle) => (
-        <span
+        <RoomHandle
           key={handle.key}
-          role="slider"
-          tabIndex={0}
-          aria-label={handle.label}
-          aria-valuemin={0}
-          aria-valuemax={handle.max}
-          aria-valuenow={handle.value}
-          aria-valuetext={formatLength(handle.value, units)}
-          className={classes.handle}
-          style={{ left: handle.x, top: handle.y, cursor: handle.cursor }}
-          onPointerDown={grab(handle)}
-          onPointerMove={(event) => {
-            const next = drag(event);
-            if (next) preview(next);
-          }}
-          onPointerUp={(event) => {
-            const next = drag(event);
-            held.current = null;
-            if (next) commit(next);
-          }}
-          onPointerCancel={() => {
-            if (held.current) preview(held.current.from);
-            held.current = null;
-          }}
-          onKeyDown={step(handle)}
+          handle={handle}
+          room={room}
+          units={units}
+          find={(of) => handles(of).find(({ key }) => key === handle.key) ?? handle}
+          preview={preview}
+          commit={commit}
         />
       ))}
     </div>
+  );
+}
+
+interface RoomHandleProps {
+  readonly handle: Handle;
+  readonly room: Room;
+  readonly units: LengthUnits;
+  /** The same handle in another room. */
+  readonly find: (of: Room) => Handle;
+  readonly preview: (room: Room) => void;
+  readonly commit: (room: Room) => void;
+}
+
+function RoomHandle({ handle, room, units, find, preview, commit }: RoomHandleProps) {
+  const moved = (from: Room, dxPx: number, dyPx: number): Room => {
+    // The scale of the moment it was taken: growing the room must not run away under the hand.
+    const scale = roomFrame(from, widthPx, marginPx).pxPerM;
+    return find(from).move(dxPx / scale, -dyPx / scale);
+  };
+  const moves = useHandle<Room>({
+    take: () => room,
+    move: (from, dxPx, dyPx) => preview(moved(from, dxPx, dyPx)),
+    drop: (from, dxPx, dyPx) => commit(moved(from, dxPx, dyPx)),
+    cancel: preview,
+    step: (right, up, isWide) => {
+      const by = isWide ? 10 * snapM : snapM;
+      commit(handle.move(right * by, up * by));
+    },
+  });
+  return (
+    <span
+      role="slider"
+      tabIndex={0}
+      aria-label={handle.label}
+      aria-valuemin={0}
+      aria-valuemax={handle.max}
+      aria-valuenow={handle.value}
+      aria-valuetext={formatLength(handle.value, units)}
+      className={classes.handle}
+      style={{ left: handle.x, top: handle.y, cursor: handle.cursor }}
+      {...moves}
+    />
   );
 }
 

@@ -6,7 +6,8 @@ import { wallIds, wallLength, type Room, type WallId } from '@/core/room/room';
 import type { LengthUnits } from '@/core/units/length';
 import { LengthInput } from './LengthInput';
 import { replaceAt } from './RoomDrawing';
-import { tidy, type RoomEditor } from './useRoomEditor';
+import { tidy } from './roomMachine';
+import type { RoomEditor } from './useRoomEditor';
 import classes from './room.module.css';
 
 interface RoomFieldsProps {

@@ -1,16 +1,10 @@
 'use client';
 
-import { useCallback, useState } from 'react';
-import { InputProblem } from '@/core/problem';
-import { assertRoom, roomFile, type Room } from '@/core/room/room';
-import { changeRoomAction } from './actions';
+import { useEffect, useReducer, useRef } from 'react';
+import type { Room } from '@/core/room/room';
 import { showProblems } from '@/design/notices';
-
-/** Everything snaps to five centimetres. */
-export const snapM = 0.05;
-export const snap = (metres: number): number => Math.round(metres / snapM) * snapM;
-/** As files and fields show it: no tail of binary digits. */
-export const tidy = (metres: number): number => Math.round(snap(metres) * 100) / 100;
+import { changeRoomAction } from './actions';
+import { beginRoom, canUndo, findRoomProblem, reduceRoom } from './roomMachine';
 
 export interface RoomEditor {
   readonly room: Room;
@@ -23,55 +17,25 @@ export interface RoomEditor {
   readonly undo: () => void;
 }
 
-function findProblem(room: Room): string | null {
-  const parsed = roomFile.safeParse(room);
-  if (!parsed.success) return parsed.error.issues[0]!.message;
-  try {
-    assertRoom(room);
-    return null;
-  } catch (error) {
-    if (error instanceof InputProblem) return error.message;
-    throw error;
-  }
-}
-
 /** The room being drawn: kept after every change, with the way back. */
 export function useRoomEditor(courseId: number, first: Room): RoomEditor {
-  const [room, setRoom] = useState(first);
-  const [stored, setStored] = useState(first);
-  const [past, setPast] = useState<readonly Room[]>([]);
-  const store = useCallback(
-    async (next: Room) => {
-      if (findProblem(next) !== null) return;
-      const outcome = await changeRoomAction(courseId, next);
+  const [state, tell] = useReducer(reduceRoom, first, beginRoom);
+  const { now } = state.kept;
+  const stored = useRef(first);
+  useEffect(() => {
+    if (now === stored.current) return;
+    stored.current = now;
+    if (findRoomProblem(now) !== null) return;
+    void changeRoomAction(courseId, now).then((outcome) => {
       if (!outcome.ok) showProblems(outcome.problems);
-    },
-    [courseId],
-  );
-  const commit = useCallback(
-    (next: Room) => {
-      setRoom(next);
-      if (JSON.stringify(next) === JSON.stringify(stored)) return;
-      setPast((list) => [...list.slice(-60), stored]);
-      setStored(next);
-      void store(next);
-    },
-    [store, stored],
-  );
-  const undo = useCallback(() => {
-    const last = past[past.length - 1];
-    if (last === undefined) return;
-    setPast((list) => list.slice(0, -1));
-    setRoom(last);
-    setStored(last);
-    void store(last);
-  }, [past, store]);
+    });
+  }, [courseId, now]);
   return {
-    room,
-    problem: findProblem(room),
-    canUndo: past.length > 0,
-    preview: setRoom,
-    commit,
-    undo,
+    room: state.shown,
+    problem: findRoomProblem(state.shown),
+    canUndo: canUndo(state),
+    preview: (room) => tell({ kind: 'preview', room }),
+    commit: (room) => tell({ kind: 'commit', room }),
+    undo: () => tell({ kind: 'undo' }),
   };
 }

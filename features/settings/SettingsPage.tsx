@@ -1,7 +1,7 @@
 import { Button, Group, Title } from '@mantine/core';
 import { format } from 'date-fns';
 import Link from 'next/link';
-import { diaryTable } from '@/core/record/diaryKinds';
+import { diaryTable } from '@/core/files/diaryKinds';
 import { nowMs } from '@/server/clock';
 import { readCopies } from '@/server/copies/schedule';
 import { hasDeskLock } from '@/server/desk/desk';

@@ -1,6 +1,6 @@
 /** Whose change is being made, for what is kept under a name. */
 import { AsyncLocalStorage } from 'node:async_hooks';
-import type { DiaryKind } from '@/core/record/diaryKinds';
+import type { DiaryKind } from '@/core/files/diaryKinds';
 import { addDiary } from '@/db/desk';
 import type { Db } from '@/db/open';
 import type { Asker } from './asker';

@@ -7,7 +7,7 @@ import type { FloorRole } from '@/core/running/roles';
 
 export const deviceCookie = 'levitar-device';
 /** The network door marks what came through it; the mark is new at every start. */
-export const gateHeader = 'x-levitar-gate';
+export const doorHeader = 'x-levitar-door';
 
 /** Did this request come through the network door? */
 export function isFromNetwork(mark: string | null, secret: string | undefined): boolean {

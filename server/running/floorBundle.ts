@@ -1,4 +1,5 @@
 /** What a class begins with: everything the floor needs while there is no server to ask. */
+import { sayDose } from '@/core/catalog/dose';
 import type { BodyInput } from '@/core/body/body';
 import type { CheckKey, FaultId } from '@/core/catalog/checks';
 import { faultIds, faultTable, getCheck, getFault, isShippedCheck } from '@/core/catalog/checks';
@@ -62,7 +63,9 @@ export interface FloorBundle {
   readonly breathSeconds: number;
   readonly checks: readonly FloorCheck[];
   /** The ladder of every stage that is in the plan's options. */
-  readonly stages: Readonly<Record<string, { readonly family: LadderId; readonly label: string }>>;
+  readonly stages: Readonly<
+    Record<string, { readonly family: LadderId; readonly label: string; readonly isHop?: true }>
+  >;
   /** How each drill is said. */
   readonly drills: Readonly<Record<string, { readonly how: string; readonly dose: string }>>;
   readonly faults: Readonly<Record<string, string>>;
@@ -78,7 +81,8 @@ export function stagesOf(
     options.flatMap(({ stage }) => {
       const found = stage === undefined ? undefined : school.stages.get(stage);
       if (stage === undefined || found === undefined) return [];
-      return [[stage, { family: found.spec.family, label: found.spec.label }]];
+      const { family, label, isHop } = found.spec;
+      return [[stage, { family, label, ...(isHop ? { isHop } : {}) }]];
     }),
   );
 }
@@ -124,7 +128,7 @@ export function makeBundle(db: Db, view: ClassView, plan: PlanFile): FloorBundle
     drills: Object.fromEntries(
       plan.timeline.flatMap(({ drill }) => {
         const spec = drill === undefined ? undefined : school.catalog.drills[drill];
-        return spec === undefined ? [] : [[drill, { how: spec.how, dose: spec.dose }]];
+        return spec === undefined ? [] : [[drill, { how: spec.how, dose: sayDose(spec.dose) }]];
       }),
     ),
     faults: Object.fromEntries(faultIds.map((id) => [id, faultTable[id].label])),

@@ -1,4 +1,4 @@
-import { ChecksPage } from '@/features/check/ChecksPage';
+import { ChecksPage } from '@/features/ladders/ChecksPage';
 import { teacherPage } from '@/server/network/guarded';
 
 export const metadata = { title: 'Checks worth taking' };

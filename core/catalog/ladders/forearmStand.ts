@@ -175,6 +175,7 @@ export const forearmStand = {
     needsWall: true,
     mayAssist: true,
     isAttempt: true,
+    isHop: true,
     recipe: 'forearm-kick',
     shape: { family: 'dolphin' },
   },

@@ -200,6 +200,7 @@ export const handstand = {
     needsWall: true,
     mayAssist: true,
     isAttempt: true,
+    isHop: true,
     recipe: 'hand-kick',
     shape: { family: 'dog' },
   },

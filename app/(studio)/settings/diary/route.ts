@@ -1,5 +1,5 @@
 import { format } from 'date-fns';
-import { diaryTable } from '@/core/record/diaryKinds';
+import { diaryTable } from '@/core/files/diaryKinds';
 import { writeTable } from '@/server/files/csv';
 import { readDiary } from '@/features/settings/setAside';
 import { teacherRoute } from '@/server/network/guarded';

@@ -1,12 +1,12 @@
 import { Title } from '@mantine/core';
 import { readCourseParam } from '@/server/courseParam';
 import { rowOf } from '@/server/judging/gateRows';
-import { readChecks } from '@/features/ladders/read';
-import { CoursePicker } from '@/features/ladders/CoursePicker';
-import { MinutesPicker } from '@/features/ladders/MinutesPicker';
+import { readChecks } from './read';
+import { CoursePicker } from './CoursePicker';
+import { MinutesPicker } from './MinutesPicker';
 import { CautionLine, Page } from '@/design/Page';
-import { RecordButton } from './RecordButton';
-import classes from '@/features/ladders/ladders.module.css';
+import { RecordButton } from '@/features/check/RecordButton';
+import classes from './ladders.module.css';
 
 interface ChecksPageProps {
   readonly searchParams: Promise<{

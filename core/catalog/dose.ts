@@ -1,0 +1,70 @@
+/** How much of a drill: as data, so that clocks, home sheets and words come from one thing. */
+import type { CheckKey } from './checks';
+
+/** What is done once: so long, so many breaths, or so many times. The second is the most. */
+type Amount =
+  | { readonly seconds: number }
+  | { readonly breaths: readonly [least: number, most: number] }
+  | { readonly times: readonly [least: number, most: number] }
+  /** As long as it is good. */
+  | { readonly hold: true };
+
+type Per = 'side' | 'way' | 'each';
+
+/** One part of a dose. */
+export type DoseStep = Amount & {
+  readonly sets?: number;
+  /** Done again on the other side, the other way, or for each of what the drill names. */
+  readonly per?: Per;
+  /** The check that the seconds are a hold of: at home nobody holds beyond their own. */
+  readonly held?: CheckKey;
+};
+
+/** Parts one after the other; of a teacher's own drill, their words. */
+export type Dose = readonly DoseStep[] | string;
+
+interface More {
+  readonly sets?: number;
+  readonly per?: Per;
+  readonly held?: CheckKey;
+}
+
+export const times = (least: number, most = least, more: More = {}): DoseStep => ({
+  times: [least, most],
+  ...more,
+});
+export const breaths = (least: number, most = least, more: More = {}): DoseStep => ({
+  breaths: [least, most],
+  ...more,
+});
+export const seconds = (count: number, more: More = {}): DoseStep => ({ seconds: count, ...more });
+
+const span = ([least, most]: readonly [number, number]) =>
+  least === most ? String(least) : `${least}–${most}`;
+
+const perWords = { side: ' a side', way: ' each way', each: ' each' } as const;
+
+function sayAmount(step: DoseStep, ownSeconds: (held: CheckKey) => number): string {
+  if ('seconds' in step) {
+    const most = step.held === undefined ? Infinity : ownSeconds(step.held);
+    return `${Math.min(step.seconds, most)} s`;
+  }
+  if ('breaths' in step) return `${span(step.breaths)} breaths`;
+  if ('times' in step) return step.times[1] === 1 ? 'once' : `${span(step.times)} times`;
+  return 'a hold';
+}
+
+/**
+ * A dose in words.
+ *
+ * @param ownSeconds how long somebody holds of a check, seconds; absent: as the drill says
+ */
+export function sayDose(dose: Dose, ownSeconds: (held: CheckKey) => number = () => Infinity) {
+  if (typeof dose === 'string') return dose;
+  return dose
+    .map((step) => {
+      const sets = step.sets === undefined ? '' : `${step.sets} × `;
+      return `${sets}${sayAmount(step, ownSeconds)}${step.per === undefined ? '' : perWords[step.per]}`;
+    })
+    .join(', ');
+}

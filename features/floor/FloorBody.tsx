@@ -1,0 +1,115 @@
+'use client';
+
+import { Button } from '@mantine/core';
+import Link from 'next/link';
+import { needsWord, type FloorState } from '@/core/running/replay';
+import { ChecksPanel } from './ChecksPanel';
+import { useFloorClass } from './context';
+import { DoorPanel } from './DoorPanel';
+import classes from './floor.module.css';
+import { HoldPanel } from './HoldPanel';
+import { LoadPanel } from './LoadPanel';
+import type { Other } from './NewAtDoor';
+import { Now } from './Now';
+import { PacerPanel } from './PacerPanel';
+import type { PlaceInClass } from './place';
+import { ResetPanel, RoundPanel } from './RoundPanel';
+import type { FloorView, Over } from './view';
+
+export const runningHold = ({ holds }: FloorState) =>
+  holds.find(({ stopped }) => stopped === null) ?? null;
+
+/** The clock that runs, or the one that is asked for. */
+function holdOn(state: FloorState, over: Over) {
+  const shown = over.kind === 'hold' ? over.shown : null;
+  return runningHold(state) ?? state.holds.find(({ id }) => id === shown) ?? null;
+}
+
+/** What has to be said above everything: the end, and times that the clocks disagree about. */
+export function Notices({ view: { over } }: { readonly view: FloorView }) {
+  const { floor, bundle, isTeacher, tell } = useFloorClass();
+  const { state } = floor;
+  if (state.endedMs !== null) {
+    return (
+      <div className={classes.ended} role="status">
+        <p>
+          The class has ended.{' '}
+          {state.afterEnd > 0 && `${state.afterEnd} taps came after the end; they are kept.`}
+        </p>
+        {isTeacher && (
+          <Button component={Link} href={`/review/${bundle.uid}`} size="lg">
+            Review the evening
+          </Button>
+        )}
+      </div>
+    );
+  }
+  // Stopped on another page, or by a device whose clocks disagree.
+  const shown = holdOn(state, over);
+  const unsettled = state.holds.find(
+    (one) => one.stopped !== null && one.id !== shown?.id && needsWord(one),
+  );
+  if (!isTeacher || unsettled === undefined || runningHold(state) !== null) return null;
+  return (
+    <div className={classes.ended} role="status">
+      <p>The clocks disagree about a hold; it is not in the record yet.</p>
+      <Button
+        size="lg"
+        variant="default"
+        onClick={() => tell({ kind: 'show-hold', hold: unsettled.id })}
+      >
+        Look at it
+      </Button>
+    </div>
+  );
+}
+
+interface FloorBodyProps {
+  readonly view: FloorView;
+  readonly place: PlaceInClass;
+  readonly others: readonly Other[];
+}
+
+/** The line, or what is shown instead of it. */
+export function FloorBody({ view: { over }, place, others }: FloorBodyProps) {
+  const { floor, isTeacher, tell } = useFloorClass();
+  const { item, round, rounds } = place;
+  const hold = holdOn(floor.state, over);
+  if (runningHold(floor.state) !== null || over.kind === 'hold') {
+    const wish = over.kind === 'hold' ? over.wish : { check: null, people: [] };
+    return (
+      <div className={classes.body}>
+        <HoldPanel
+          key={hold?.id ?? JSON.stringify(wish)}
+          wish={wish}
+          hold={hold}
+          onShow={(id) => tell({ kind: 'show-hold', hold: id })}
+          onAgain={(again) => tell({ kind: 'open-hold', wish: again })}
+          onClose={() => tell({ kind: 'close' })}
+        />
+      </div>
+    );
+  }
+  const isLine = over.kind === 'line';
+  const onPerson = (person: string) => tell({ kind: 'sheet', sheet: { kind: 'person', person } });
+  return (
+    <div className={classes.body}>
+      <Now item={item} />
+      {over.kind === 'pace' && <PacerPanel />}
+      {over.kind === 'load' && isTeacher && <LoadPanel />}
+      {(over.kind === 'door' || item?.kind === 'arrive') && isTeacher && (
+        <DoorPanel
+          others={others}
+          onStop={(person) => tell({ kind: 'sheet', sheet: { kind: 'stop', person } })}
+        />
+      )}
+      {isLine && item?.kind === 'checks' && (
+        <ChecksPanel onHold={(wish) => tell({ kind: 'open-hold', wish })} />
+      )}
+      {isLine && round !== null && <RoundPanel round={round - 1} onPerson={onPerson} />}
+      {isLine && (item?.kind === 'reset' || item?.kind === 'settle') && (
+        <ResetPanel round={rounds} onPerson={onPerson} />
+      )}
+    </div>
+  );
+}

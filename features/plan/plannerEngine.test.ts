@@ -1,0 +1,170 @@
+/** The planner without a screen: stale answers, plans kept one after the other, the way back. */
+import type { WishesFile } from '@/core/files/classFile';
+import type { PlanFile } from '@/core/files/planFile';
+import type { PreparedClass } from '@/core/compose/prepared';
+import { done, refuse, type Outcome } from '@/server/result';
+import { seedDemo } from '@/demo/course';
+import { withThrowawayStudio } from '@/features/testing/studio';
+import { today } from '@/server/clock';
+import { database } from '@/server/database';
+import { findStandingPlan, readClass } from '@/server/judging/classViews';
+import type { ComposeAnswer, ComposeQuestion } from '@/workers/compose.worker';
+import { PlannerEngine, type PlannerState } from './plannerEngine';
+
+withThrowawayStudio();
+
+interface Asked {
+  readonly question: ComposeQuestion;
+  readonly answer: (answer: ComposeAnswer) => void;
+  isOver: boolean;
+}
+
+function open({ isKept = false }: { isKept?: boolean } = {}) {
+  seedDemo(database(), today());
+  const view = readClass(null)!;
+  const plan = findStandingPlan(view);
+  const asked: Asked[] = [];
+  const judged: { wishes: WishesFile; answer: (outcome: Outcome<PreparedClass>) => void }[] = [];
+  const kept: { plan: PlanFile; seen: number; answer: (outcome: Outcome<number>) => void }[] = [];
+  const told: string[] = [];
+  const engine = new PlannerEngine(
+    {
+      wishes: view.wishes,
+      prepared: view.prepared,
+      kept: isKept ? plan : null,
+      revision: view.revision,
+    },
+    {
+      ask: (question, answer) => {
+        const one: Asked = { question, answer, isOver: false };
+        asked.push(one);
+        return () => {
+          one.isOver = true;
+        };
+      },
+      prepareAgain: (wishes) => new Promise((answer) => judged.push({ wishes, answer })),
+      keep: ({ plan: made }, seen) =>
+        new Promise((answer) => kept.push({ plan: made, seen, answer })),
+      tell: (words) => told.push(words),
+    },
+  );
+  const shown: PlannerState[] = [];
+  engine.start((state) => shown.push(state));
+  return { engine, asked, judged, kept, told, shown, plan, view, now: () => engine.state };
+}
+
+/** Lets promises that were answered go on. */
+const settle = () => new Promise((resolve) => setImmediate(resolve));
+const named = (plan: PlanFile, note: string): PlanFile => ({ ...plan, notes: [note] });
+
+describe('the planner', () => {
+  it('leaves a plan that was kept alone, and composes where there is none', () => {
+    const kept = open({ isKept: true });
+    expect(kept.asked).toEqual([]);
+    expect(kept.now().status).toBe('kept');
+  });
+
+  it('shows the quick plan first, then how far it is, then the proved one, and keeps that', async () => {
+    const { asked, kept, now, plan, view } = open();
+    asked[0]!.answer({ kind: 'quick', milliseconds: 1, plan: named(plan, 'quick') });
+    expect(now()).toMatchObject({ status: 'proving', plan: { notes: ['quick'] } });
+    asked[0]!.answer({ kind: 'proving', gapPercent: 3 });
+    expect(now().gapPercent).toBe(3);
+    asked[0]!.answer({ kind: 'proved', milliseconds: 1, plan: named(plan, 'proved') });
+    expect(kept).toEqual([]);
+    asked[0]!.answer({ kind: 'done', plan: named(plan, 'done') });
+    expect(now().status).toBe('done');
+    expect(kept).toMatchObject([{ plan: { notes: ['done'] }, seen: view.revision }]);
+  });
+
+  it('hears nothing of a worker whose question is out of date', () => {
+    const { engine, asked, now, plan } = open();
+    engine.change({ pins: [] });
+    expect(asked).toHaveLength(2);
+    expect(asked[0]!.isOver).toBe(true);
+    asked[0]!.answer({ kind: 'done', plan: named(plan, 'old') });
+    expect(now()).toMatchObject({ status: 'starting', plan: null });
+    asked[1]!.answer({ kind: 'quick', milliseconds: 1, plan: named(plan, 'new') });
+    expect(now().plan!.notes).toEqual(['new']);
+  });
+
+  it('judges again before it composes, and only the newest judging counts', async () => {
+    const { engine, asked, judged, view } = open();
+    engine.change({ minutes: 60 }, { judges: true });
+    engine.change({ minutes: 50 }, { judges: true });
+    judged[1]!.answer(done(view.prepared));
+    await settle();
+    judged[0]!.answer(done(view.prepared));
+    await settle();
+    expect(judged.map(({ wishes }) => wishes.minutes)).toEqual([60, 50]);
+    // Once for the beginning, once for the fifty minutes.
+    expect(
+      asked.map(({ question }) => question.kind === 'compose' && question.wishes.minutes),
+    ).toEqual([view.wishes.minutes, 50]);
+  });
+
+  it('goes back to what was wished before when nobody can be judged for the new wish', async () => {
+    const { engine, asked, judged, told, now, view } = open({ isKept: true });
+    engine.change({ minutes: 11 }, { judges: true });
+    expect(now().wishes.minutes).toBe(11);
+    judged[0]!.answer(refuse({ minutes: 'Too short.' }));
+    await settle();
+    expect(now()).toMatchObject({ wishes: { minutes: view.wishes.minutes }, canUndo: false });
+    expect(told).toEqual(['Too short.']);
+    expect(asked).toEqual([]);
+  });
+
+  it('undoes step by step, and an answer on its way does not redo it', async () => {
+    const { engine, asked, judged, now, view } = open({ isKept: true });
+    engine.change({ rounds: 2 });
+    engine.change({ minutes: 40 }, { judges: true });
+    engine.undo();
+    judged[0]!.answer(done(view.prepared));
+    await settle();
+    expect(now().wishes).toMatchObject({ rounds: 2, minutes: view.wishes.minutes });
+    engine.undo();
+    expect(now()).toMatchObject({ wishes: { rounds: view.wishes.rounds }, canUndo: false });
+    const before = asked.length;
+    engine.undo();
+    expect(asked).toHaveLength(before);
+  });
+
+  it('keeps one plan after the other, each on the revision before, and leaves out what is overtaken', async () => {
+    const { engine, asked, kept, plan, view } = open();
+    const finish = (note: string) => {
+      asked.at(-1)!.answer({ kind: 'done', plan: named(plan, note) });
+      engine.again();
+    };
+    finish('first');
+    finish('second');
+    finish('third');
+    expect(kept).toHaveLength(1);
+    kept[0]!.answer(done(view.revision + 1));
+    await settle();
+    expect(kept.map((one) => [one.plan.notes[0], one.seen])).toEqual([
+      ['first', view.revision],
+      ['third', view.revision + 1],
+    ]);
+  });
+
+  it('says when a plan could not be kept, and stops with the best there is', async () => {
+    const { engine, asked, kept, told, now, plan } = open();
+    asked[0]!.answer({ kind: 'quick', milliseconds: 1, plan: named(plan, 'quick') });
+    engine.stop();
+    expect(asked[0]!.isOver).toBe(true);
+    expect(now().status).toBe('stopped');
+    expect(kept[0]!.plan.notes).toEqual(['quick']);
+    kept[0]!.answer(refuse({ form: 'Another window has kept a plan.' }));
+    await settle();
+    expect(told).toEqual(['Another window has kept a plan.']);
+  });
+
+  it('ends its worker with the screen', () => {
+    const { engine, asked, shown } = open();
+    const before = shown.length;
+    engine.end();
+    engine.again();
+    expect(asked[0]!.isOver).toBe(true);
+    expect(shown).toHaveLength(before);
+  });
+});

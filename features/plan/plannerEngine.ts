@@ -1,0 +1,239 @@
+/**
+ * One plan being made, without a screen: its wishes and the way back, the worker that composes, and
+ * what is kept on the server. Worker, questions and words come from outside, so that all of it can
+ * be run by hand.
+ */
+import { toWishes, type WishesFile } from '@/core/files/classFile';
+import type { PlanFile } from '@/core/files/planFile';
+import type { BeforeById } from '@/core/compose/pose';
+import type { PreparedClass } from '@/core/compose/prepared';
+import { beforeOf } from '@/core/compose/readBack';
+import { beginHistory, canGoBack, goBack, goOn, type History } from '@/design/history';
+import { sayProblems, type Outcome } from '@/server/result';
+import type { ComposeAnswer, ComposeQuestion } from '@/workers/compose.worker';
+
+export type PlanStatus =
+  /** As it was kept, nothing running. */
+  'kept' | 'starting' | 'proving' | 'asking' | 'done' | 'stopped' | 'failed';
+
+/** What was wished, and everybody judged for it. */
+interface Wished {
+  readonly wishes: WishesFile;
+  readonly prepared: PreparedClass;
+}
+
+export interface PlannerState extends Wished {
+  readonly plan: PlanFile | null;
+  readonly status: PlanStatus;
+  /** While proving: how far the best known plan is from what no plan can exceed. */
+  readonly gapPercent: number | null;
+  /** While asking what binds: so many of so many. */
+  readonly asked: readonly [done: number, of: number] | null;
+  readonly canUndo: boolean;
+}
+
+export interface Change {
+  /** People must be judged again: other families, minutes or school. */
+  readonly judges?: boolean;
+  /** Changes as little of the standing plan as can be. */
+  readonly keeps?: boolean;
+}
+
+interface Kept {
+  readonly wishes: WishesFile;
+  readonly plan: PlanFile;
+}
+
+export interface PlannerParts {
+  /** Asks a worker of its own. @returns ends it; no answer comes after that */
+  readonly ask: (
+    question: ComposeQuestion,
+    onAnswer: (answer: ComposeAnswer) => void,
+  ) => () => void;
+  /** Everybody judged anew; absent for a class that came from a file. */
+  readonly prepareAgain: ((wishes: WishesFile) => Promise<Outcome<PreparedClass>>) | null;
+  /** Keeps a plan. @param seen the revision it stands on; @returns the one that now stands */
+  readonly keep: ((plan: Kept, seen: number) => Promise<Outcome<number>>) | null;
+  readonly tell: (words: string) => void;
+}
+
+export interface PlannerStart extends Wished {
+  readonly kept: PlanFile | null;
+  readonly revision: number;
+}
+
+export class PlannerEngine {
+  private history: History<Wished>;
+  private plan: PlanFile | null;
+  private status: PlanStatus;
+  private gapPercent: number | null = null;
+  private asked: readonly [number, number] | null = null;
+  private revision: number;
+  private endWorker: (() => void) | null = null;
+  /** Of the newest change: an answer to an older one says nothing any more. */
+  private turn = 0;
+  private waiting: Kept | null = null;
+  private isKeeping = false;
+  private listener: ((state: PlannerState, isDrawn: boolean) => void) | null = null;
+
+  constructor(
+    start: PlannerStart,
+    private readonly parts: PlannerParts,
+  ) {
+    this.history = beginHistory({ wishes: start.wishes, prepared: start.prepared });
+    this.plan = start.kept;
+    this.revision = start.revision;
+    this.status = start.kept === null ? 'starting' : 'kept';
+  }
+
+  get state(): PlannerState {
+    const { plan, status, gapPercent, asked } = this;
+    return {
+      ...this.history.now,
+      plan,
+      status,
+      gapPercent,
+      asked,
+      canUndo: canGoBack(this.history),
+    };
+  }
+
+  /** @param isDrawn a plan is some thousand shapes: it may be drawn in slices */
+  private show(isDrawn = false): void {
+    this.listener?.(this.state, isDrawn);
+  }
+
+  /** Composes what the page came with, where nothing was kept. */
+  start(listener: (state: PlannerState, isDrawn: boolean) => void): void {
+    this.listener = listener;
+    if (this.status === 'starting') this.compose({});
+  }
+
+  end(): void {
+    this.listener = null;
+    this.turn += 1;
+    this.endWorker?.();
+    this.endWorker = null;
+  }
+
+  change = (patch: Partial<WishesFile>, how: Change = {}): void => void this.apply(patch, how);
+
+  private async apply(
+    patch: Partial<WishesFile>,
+    { judges = false, keeps = false }: Change,
+  ): Promise<void> {
+    const { wishes, prepared } = this.history.now;
+    const before = this.history;
+    const next = { ...wishes, ...patch };
+    this.turn += 1;
+    const mine = this.turn;
+    this.history = goOn(before, { wishes: next, prepared });
+    this.show();
+    if (judges && this.parts.prepareAgain !== null) {
+      const outcome = await this.parts.prepareAgain(next);
+      if (mine !== this.turn) return;
+      if (!outcome.ok) {
+        // What cannot be judged was never wished.
+        this.history = before;
+        this.show();
+        this.parts.tell(sayProblems(outcome.problems));
+        return;
+      }
+      this.history = { ...this.history, now: { wishes: next, prepared: outcome.value } };
+    }
+    this.compose(keeps && this.plan !== null ? beforeOf(this.plan) : {});
+  }
+
+  undo = (): void => {
+    if (!canGoBack(this.history)) return;
+    this.turn += 1;
+    this.history = goBack(this.history);
+    this.compose(this.plan === null ? {} : beforeOf(this.plan));
+  };
+
+  /** The best plan so far stands. */
+  stop = (): void => {
+    this.endWorker?.();
+    this.endWorker = null;
+    this.status = 'stopped';
+    this.show();
+    if (this.plan !== null) this.keep({ wishes: this.history.now.wishes, plan: this.plan });
+  };
+
+  again = (): void => this.compose({});
+
+  private compose(before: BeforeById): void {
+    this.endWorker?.();
+    this.status = 'starting';
+    this.gapPercent = null;
+    this.asked = null;
+    const { wishes, prepared } = this.history.now;
+    let isCurrent = true;
+    const end = this.parts.ask(
+      { kind: 'compose', prepared, wishes: toWishes(wishes), before, withBinding: true },
+      (answer) => {
+        if (isCurrent) this.hear(answer, wishes);
+      },
+    );
+    this.endWorker = () => {
+      isCurrent = false;
+      end();
+    };
+    this.show();
+  }
+
+  private hear(answer: ComposeAnswer, wishes: WishesFile): void {
+    switch (answer.kind) {
+      case 'quick':
+        this.plan = answer.plan;
+        this.status = 'proving';
+        break;
+      case 'proving':
+        this.gapPercent = answer.gapPercent;
+        break;
+      case 'proved':
+        this.plan = answer.plan;
+        this.status = 'asking';
+        break;
+      case 'binding':
+        this.asked = [answer.done, answer.of];
+        break;
+      case 'done':
+        this.plan = answer.plan;
+        this.status = 'done';
+        this.keep({ wishes, plan: answer.plan });
+        break;
+      case 'failed':
+        this.status = 'failed';
+        this.parts.tell(answer.words);
+        break;
+      case 'bought':
+        return;
+    }
+    this.show(true);
+  }
+
+  /** One after the other, and only the newest: each stands on the revision before it. */
+  private keep(plan: Kept): void {
+    this.waiting = plan;
+    if (!this.isKeeping) void this.keepWaiting();
+  }
+
+  private async keepWaiting(): Promise<void> {
+    const { keep, tell } = this.parts;
+    if (keep === null) return;
+    this.isKeeping = true;
+    while (this.waiting !== null) {
+      const plan = this.waiting;
+      this.waiting = null;
+      try {
+        const outcome = await keep(plan, this.revision);
+        if (outcome.ok) this.revision = outcome.value;
+        else tell(sayProblems(outcome.problems));
+      } catch {
+        tell('The plan could not be kept: the server did not answer. It is still here; try again.');
+      }
+    }
+    this.isKeeping = false;
+  }
+}

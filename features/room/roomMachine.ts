@@ -1,0 +1,59 @@
+/** The room as it is drawn: what is shown, what is kept, and the way back. */
+import { InputProblem } from '@/core/problem';
+import { assertRoom, roomFile, type Room } from '@/core/room/room';
+import { beginHistory, canGoBack, goBack, goOn, type History } from '@/design/history';
+
+/** Everything snaps to five centimetres. */
+export const snapM = 0.05;
+const snap = (metres: number): number => Math.round(metres / snapM) * snapM;
+/** As files and fields show it: no tail of binary digits. */
+export const tidy = (metres: number): number => Math.round(snap(metres) * 100) / 100;
+
+export interface RoomState {
+  /** While something is dragged: ahead of what is kept. */
+  readonly shown: Room;
+  readonly kept: History<Room>;
+}
+
+export type RoomEvent =
+  | { readonly kind: 'preview'; readonly room: Room }
+  | { readonly kind: 'commit'; readonly room: Room }
+  | { readonly kind: 'undo' };
+
+export const beginRoom = (room: Room): RoomState => ({ shown: room, kept: beginHistory(room) });
+
+const isSame = (a: Room, b: Room) => JSON.stringify(a) === JSON.stringify(b);
+
+export function reduceRoom(state: RoomState, event: RoomEvent): RoomState {
+  switch (event.kind) {
+    case 'preview':
+      return { ...state, shown: event.room };
+    case 'commit':
+      return {
+        shown: event.room,
+        kept: isSame(event.room, state.kept.now) ? state.kept : goOn(state.kept, event.room),
+      };
+    case 'undo': {
+      // Something that was being dragged goes first.
+      if (!isSame(state.shown, state.kept.now)) return { ...state, shown: state.kept.now };
+      const kept = goBack(state.kept);
+      return { shown: kept.now, kept };
+    }
+  }
+}
+
+export const canUndo = ({ shown, kept }: RoomState): boolean =>
+  canGoBack(kept) || !isSame(shown, kept.now);
+
+/** What cannot be, in words; nothing is stored while there is something. */
+export function findRoomProblem(room: Room): string | null {
+  const parsed = roomFile.safeParse(room);
+  if (!parsed.success) return parsed.error.issues[0]!.message;
+  try {
+    assertRoom(room);
+    return null;
+  } catch (error) {
+    if (error instanceof InputProblem) return error.message;
+    throw error;
+  }
+}
