@@ -33,6 +33,7 @@ export const optionValues = {
 } as const;
 
 export type OptionRole = keyof typeof optionValues;
+export const optionRoles = Object.keys(optionValues) as [OptionRole, ...OptionRole[]];
 
 /** One figure of a set-up as it is set out. */
 export interface PlannedFigure {

@@ -6,8 +6,18 @@ import { freshState, rest, type Capacities, type FatigueState } from '../fatigue
 import { passCheck, passDrill } from './pace';
 import type { DrillStep } from './drillOrder';
 
-export type ItemKind =
-  'arrive' | 'drill' | 'pause' | 'checks' | 'settle' | 'round' | 'reset' | 'counter' | 'rest';
+export const itemKinds = [
+  'arrive',
+  'drill',
+  'pause',
+  'checks',
+  'settle',
+  'round',
+  'reset',
+  'counter',
+  'rest',
+] as const;
+export type ItemKind = (typeof itemKinds)[number];
 
 /** One line of the running order. */
 export interface TimelineItem {

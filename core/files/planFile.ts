@@ -1,11 +1,14 @@
 /** A composed class as a file: the same for the command, the app and whoever else reads it. */
 import { z } from 'zod';
-import { drillKey } from './drillKey';
+import { checkKey, drillKey, pieceKey } from './keys';
+import type { PieceCount } from '../catalog/pieces';
 import { painPlaces } from '../catalog/regions';
 import { ladderIds } from '../catalog/stage';
 import { bindingWords, moreWords, type Binding } from '../compose/binding';
+import { optionRoles } from '../compose/options';
 import type { PreparedClass, Wishes } from '../compose/prepared';
 import type { Relief } from '../compose/relief';
+import { itemKinds } from '../compose/timeline';
 import { findStation, listLayOut, listStations } from '../compose/stations';
 import type { ClassPlan, PlannedPerson } from '../compose/writePlan';
 import { pinInput } from './classFile';
@@ -28,7 +31,7 @@ const place = z.union([
   z.strictObject({ kind: z.literal('aside') }),
 ]);
 
-const props = z.array(z.strictObject({ piece: z.string(), count: z.int() }));
+const props = z.array(z.strictObject({ piece: pieceKey, count: z.int() }));
 const more = z.strictObject({
   what: z.enum(['piece', 'wall', 'helper', 'minutes']),
   id: z.string(),
@@ -69,17 +72,17 @@ export const composeOutput = z.strictObject({
   timeline: z.array(
     z.strictObject({
       id: z.string(),
-      kind: z.string(),
+      kind: z.enum(itemKinds),
       label: z.string(),
       startsAt: z.number(),
       minutes: z.number(),
-      drill: z.string().optional(),
+      drill: drillKey.optional(),
       waves: z.number().optional(),
     }),
   ),
   checks: z.array(
     z.strictObject({
-      check: z.string(),
+      check: checkKey,
       label: z.string(),
       isTogether: z.boolean(),
       minutes: z.number(),
@@ -127,7 +130,8 @@ export const composeOutput = z.strictObject({
           letter: z.string().nullable(),
           option: z.string().nullable(),
           label: z.string(),
-          role: z.string(),
+          /** `null`: not told, as to an assistant. */
+          role: z.enum(optionRoles).nullable(),
           why: z.string(),
           place,
           sharesWith: z.string().optional(),
@@ -161,7 +165,7 @@ export function toPlanFile(
   { binding, relief }: { readonly binding: readonly Binding[]; readonly relief: Relief | null },
 ): PlanFile {
   const stations = listStations(plan, prepared.spans);
-  const nameProps = (list: readonly { readonly piece: string; readonly count: number }[]) =>
+  const nameProps = (list: readonly PieceCount[]) =>
     list.map(({ piece, count }) => ({ piece, count }));
   const describe = ({ id, option, place: at, sharesWith }: PlannedPerson) => {
     const own = prepared.people.find((person) => person.id === id);

@@ -86,7 +86,7 @@ export function planForAssistant(plan: PlanFile, hide: Hide): PlanFile {
     letter: one.letter,
     option: one.option,
     label: one.label,
-    role: '',
+    role: null,
     why: '',
     place: one.place,
     ...(one.sharesWith === undefined ? {} : { sharesWith: one.sharesWith }),

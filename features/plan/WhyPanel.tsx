@@ -1,5 +1,6 @@
 'use client';
 
+import type { OptionRole } from '@/core/compose/options';
 import { ActionIcon, Button, Group, NativeSelect, Switch } from '@mantine/core';
 import { IconPin, IconX } from '@tabler/icons-react';
 import Link from 'next/link';
@@ -28,7 +29,7 @@ interface WhyPanelProps {
   readonly onClose: () => void;
 }
 
-const roleWords: Readonly<Record<string, string>> = {
+const roleWords: Readonly<Record<OptionRole, string>> = {
   next: 'newly open: the next stage',
   nextWithSupport: 'newly open, with support',
   present: 'the present stage',
@@ -75,8 +76,8 @@ export function WhyPanel(props: WhyPanelProps) {
             <p>{figureWords(option, units)}.</p>
           )}
           <p>
-            {roleWords[now.role] ?? now.role}: {now.why}.
-            {now.asksFirst && ' Ask first before hands are laid on.'}
+            {now.role === null ? '' : `${roleWords[now.role]}: `}
+            {now.why}.{now.asksFirst && ' Ask first before hands are laid on.'}
             {now.needsHand && option?.assist ? ` Help: ${option.assist}.` : ''}
             {now.sharesWith !== undefined && ' Takes turns at this station.'}
           </p>
