@@ -7,7 +7,7 @@
 import type { ShapeRef } from '../shapes/posed';
 import type { CautionColumn, CautionId } from './cautions';
 import type { ShippedPieceId } from './pieces';
-import type { RegionLoads } from './regions';
+import type { BodyRegion, RegionLoads } from './regions';
 import type { StageId } from './stages';
 
 export interface AlternativeSpec {
@@ -17,6 +17,8 @@ export interface AlternativeSpec {
   readonly stage?: StageId;
   readonly columns: readonly CautionColumn[];
   readonly loads: RegionLoads;
+  /** Strained besides what is loaded. */
+  readonly strains: readonly BodyRegion[];
   /** How it is drawn; `null`: the words say it. */
   readonly shape: ShapeRef | null;
   /** Taken from the cupboard. */
@@ -36,6 +38,7 @@ export const alternativeTable = {
     stage: 'FS8',
     columns: ['light'],
     loads: { shoulder: 0.9, scapula: 0.8, core: 0.4 },
+    strains: ['hip', 'back', 'hamstring'],
     shape: { family: 'forearmWallL' },
     pieces: [],
   },
@@ -45,6 +48,7 @@ export const alternativeTable = {
     stage: 'HS-a',
     columns: ['light'],
     loads: { shoulder: 0.6, scapula: 0.6, core: 0.3 },
+    strains: ['hip', 'neck'],
     shape: { still: 'shoulder-rest' },
     pieces: [{ piece: 'foam-block', count: 3 }],
   },
@@ -53,6 +57,7 @@ export const alternativeTable = {
     how: 'Forearms on the seat, chair against the wall; walk the feet back until the back is long, knees soft.',
     columns: ['mild'],
     loads: { shoulder: 0.3, scapula: 0.3 },
+    strains: ['back', 'hamstring', 'elbow'],
     shape: { still: 'dolphin-chair' },
     pieces: [{ piece: 'chair', count: 1 }],
     needsWall: true,
@@ -63,6 +68,7 @@ export const alternativeTable = {
     stage: 'SS3',
     columns: ['mild'],
     loads: { hamstring: 0.2 },
+    strains: [],
     shape: { still: 'legs-up' },
     pieces: [{ piece: 'bolster-rectangular', count: 1 }],
   },
@@ -72,6 +78,7 @@ export const alternativeTable = {
     stage: 'SS2',
     columns: ['mild'],
     loads: {},
+    strains: ['back', 'hip'],
     shape: { still: 'sacrum-stack' },
     pieces: [
       { piece: 'chair', count: 1 },
@@ -83,6 +90,7 @@ export const alternativeTable = {
     how: 'On the back, hips on the floor close to the chair, calves on the seat, a folded blanket under the head.',
     columns: [],
     loads: {},
+    strains: [],
     shape: { still: 'calves-on-chair' },
     notFor: ['pregnancy'],
     pieces: [{ piece: 'chair', count: 1 }],
@@ -92,6 +100,7 @@ export const alternativeTable = {
     how: 'Half sitting against a bolster on two blocks, a roll under the knees, arms on cushions.',
     columns: [],
     loads: {},
+    strains: [],
     shape: null,
     pieces: [
       { piece: 'bolster-rectangular', count: 1 },
@@ -101,16 +110,36 @@ export const alternativeTable = {
   'seated-shoulders': {
     label: 'Seated shoulder work',
     how: 'On a chair: arm wraps, strap passes, blades apart and together, at an easy pace.',
-    columns: [],
+    columns: ['reach'],
     loads: { shoulder: 0.2 },
+    strains: [],
     shape: null,
     pieces: [{ piece: 'chair', count: 1 }],
+  },
+  'standing-shoulders': {
+    label: 'Standing shoulder work, hands free',
+    how: 'Feet apart: blades apart and together, forearms opening outwards, elbows at the ribs; easy pace.',
+    columns: [],
+    loads: { shoulder: 0.1 },
+    strains: [],
+    shape: null,
+    pieces: [],
+  },
+  'seated-breath': {
+    label: 'Seated, tall, breathing',
+    how: 'Cross-legged or on the heels, hands on the thighs; long back, slow breath, feet and ankles move.',
+    columns: [],
+    loads: {},
+    strains: [],
+    shape: null,
+    pieces: [],
   },
   rest: {
     label: 'Rest',
     how: 'Lie or sit as is easiest. When in doubt, or unwell: rest, and ask a doctor before the next class.',
     columns: [],
     loads: {},
+    strains: [],
     shape: null,
     pieces: [],
     isRest: true,

@@ -2,14 +2,18 @@
  * What a person reports, and what it closes. Source: handbook 07 "Screening".
  * The table restricts and refers; nothing in it ever gives clearance.
  */
-export type CautionColumn = 'mild' | 'light' | 'neck' | 'wrists';
-
 export const cautionColumns = {
   mild: 'head below heart, mild',
   light: 'inversions with little or no neck load',
   neck: 'neck-loading shapes',
   wrists: 'weight on the wrists',
-} as const satisfies Record<CautionColumn, string>;
+  effort: 'curling and hard bracing',
+  shoulders: 'weight on shoulders or the back of the head',
+  reach: 'arms at the end of their range',
+} as const;
+
+/** What a shape asks of a body, as far as cautions go. */
+export type CautionColumn = keyof typeof cautionColumns;
 
 /** From freest to strictest; several cautions combine to the strictest. */
 export const cautionOutcomes = ['open', 'care', 'refer', 'closed-today', 'closed'] as const;
@@ -44,25 +48,47 @@ const care = (adaptation: string, more: Partial<CautionCell> = {}): CautionCell 
   ...more,
 });
 
+/** Cells in the order of the columns. */
 const row = (
   label: string,
   mild: CautionCell,
   light: CautionCell,
   neck: CautionCell,
   wrists: CautionCell,
-): CautionSpec => ({ label, columns: { mild, light, neck, wrists } });
+  effort: CautionCell,
+  shoulders: CautionCell,
+  reach: CautionCell,
+): CautionSpec => ({
+  label,
+  columns: { mild, light, neck, wrists, effort, shoulders, reach },
+});
 
 const shortAndSlow = 'short holds, up slowly, no held breath';
 const headFree = 'head hangs free, nothing rests on it';
+const breathing = care('breath never held');
+const afterMeals = care('not after meals');
+const easyRange = care('stay inside the easy range');
 
 export const cautionTable = {
-  eye: row('Glaucoma, retinal trouble or recent eye surgery', refer, refer, closed, open),
+  eye: row(
+    'Glaucoma, retinal trouble or recent eye surgery',
+    refer,
+    refer,
+    closed,
+    open,
+    breathing,
+    refer,
+    open,
+  ),
   heart: row(
     'High blood pressure not under control, heart disease or past stroke',
     refer,
     refer,
     closed,
     care('short holds, no held breath'),
+    refer,
+    refer,
+    open,
   ),
   'neck-disc': row(
     'Neck disc or injury, no arm signs',
@@ -70,20 +96,38 @@ export const cautionTable = {
     care(headFree),
     closed,
     care('gaze down, neck long'),
+    care('head stays down or in the hands'),
+    closed,
+    care('arms only as far as the neck stays long'),
   ),
-  'arm-signs': row('Arm tingling, numbness or weakness', refer, refer, closed, refer),
+  'arm-signs': row(
+    'Arm tingling, numbness or weakness',
+    refer,
+    refer,
+    closed,
+    refer,
+    refer,
+    closed,
+    refer,
+  ),
   'neck-instability': row(
     'Rheumatoid or other known neck instability',
     care(headFree),
     refer,
     closed,
     care('gaze down, neck long'),
+    care('head stays down'),
+    closed,
+    care('arms only as far as the neck stays long'),
   ),
   'pressure-controlled': row(
     'High blood pressure, controlled',
     care(shortAndSlow),
     care(shortAndSlow),
     refer,
+    open,
+    breathing,
+    care(shortAndSlow),
     open,
   ),
   'blood-thinners': row(
@@ -92,6 +136,9 @@ export const cautionTable = {
     care('at the wall only, no free attempts', { strictFor: { which: 'free', outcome: 'refer' } }),
     refer,
     care('cushion where the head would land'),
+    open,
+    care('soft surroundings'),
+    open,
   ),
   pregnancy: row(
     'Pregnancy',
@@ -99,6 +146,9 @@ export const cautionTable = {
     refer,
     { outcome: 'closed', onlyPractised: true },
     care('no jumping in or out'),
+    refer,
+    refer,
+    care('stop short of the end'),
   ),
   osteoporosis: row(
     'Osteoporosis',
@@ -106,6 +156,9 @@ export const cautionTable = {
     refer,
     closed,
     care('no falling: feet leave one at a time'),
+    closed,
+    closed,
+    care('slow and small'),
   ),
   'ear-or-sinus': row(
     'Vertigo, inner ear, sinus or ear infection now',
@@ -113,28 +166,49 @@ export const cautionTable = {
     today,
     today,
     open,
+    care('head moves slowly'),
+    today,
+    open,
   ),
   reflux: row(
     'Reflux or hiatus hernia',
-    care('not after meals'),
-    care('not after meals'),
-    care('not after meals'),
+    afterMeals,
+    afterMeals,
+    afterMeals,
+    open,
+    afterMeals,
+    afterMeals,
     open,
   ),
-  headache: row('Migraine or severe headache now', today, today, today, open),
+  headache: row('Migraine or severe headache now', today, today, today, open, today, today, open),
   shoulder: row(
     'Shoulder dislocation, surgery or impingement',
-    care('stay inside the easy range'),
-    care('stay inside the easy range'),
-    care('stay inside the easy range'),
+    easyRange,
+    easyRange,
+    easyRange,
     care('hands a little wider, no deep bend'),
+    open,
+    refer,
+    refer,
   ),
-  wrist: row('Wrist pain or carpal tunnel', open, care('forearm versions'), open, closed),
+  wrist: row(
+    'Wrist pain or carpal tunnel',
+    open,
+    care('forearm versions'),
+    open,
+    closed,
+    open,
+    care('hips on a bolster instead of the hands'),
+    open,
+  ),
   'low-back': row(
     'Low back pain',
     care('bend the knees'),
     care('no arching'),
     care('legs lifted bent'),
+    open,
+    care('one foot stays down, stop before the back lifts'),
+    care('no arching'),
     open,
   ),
   'very-mobile': row(
@@ -143,6 +217,9 @@ export const cautionTable = {
     care('do not hang in the end range'),
     care('do not hang in the end range'),
     care('soft elbows'),
+    care('slow and small'),
+    care('do not hang in the end range'),
+    care('stop short of the end'),
   ),
   'recent-event': row(
     'Recent concussion or surgery, or uncontrolled seizures',
@@ -150,9 +227,30 @@ export const cautionTable = {
     closed,
     closed,
     refer,
+    closed,
+    closed,
+    care('slow and small'),
   ),
-  dizziness: row('Medication or illness with dizziness', refer, today, today, open),
-  'under-16': row('Under 16', open, care('supervised'), closed, open),
+  dizziness: row(
+    'Medication or illness with dizziness',
+    refer,
+    today,
+    today,
+    open,
+    care('up slowly, a wall within reach'),
+    today,
+    open,
+  ),
+  'under-16': row(
+    'Under 16',
+    open,
+    care('supervised'),
+    closed,
+    open,
+    open,
+    care('supervised'),
+    open,
+  ),
 } as const satisfies Record<string, CautionSpec>;
 
 export type CautionId = keyof typeof cautionTable;

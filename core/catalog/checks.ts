@@ -4,7 +4,7 @@
  */
 import type { CautionColumn } from './cautions';
 import type { ProfileId } from './profiles';
-import type { RegionLoads } from './regions';
+import type { BodyRegion, RegionLoads } from './regions';
 
 interface FaultSpec {
   readonly label: string;
@@ -85,6 +85,15 @@ export interface CheckSpec {
   readonly minutes?: number;
   /** What taking it loads, where that is worth counting. */
   readonly loads?: RegionLoads;
+  /** What the cautions look at. */
+  readonly columns: readonly CautionColumn[];
+  /** Strained besides what is loaded: pain there closes it. */
+  readonly strains: readonly BodyRegion[];
+  /**
+   * The stage it is shown in, by its key; by base, where it is kept apart by base. Nobody is asked to
+   * show something whose stage is closed to them, or not open yet.
+   */
+  readonly takenIn?: string | Readonly<Record<BaseId, string>>;
   /** Held with the hips level with the heart or below: no time upside down. */
   readonly isLevel?: true;
   /** Says something of the student's health: the teacher's to record and to see. */
@@ -132,6 +141,8 @@ export const checkTable = {
     voidedBy: ['sag'],
     timedTogether: true,
     most: mostSeconds,
+    columns: ['mild'],
+    strains: ['back', 'elbow'],
     minutes: 0.4,
     method:
       'From the side: forearms parallel, one line from shoulder to heel. The clock stops at the first sag.',
@@ -150,6 +161,8 @@ export const checkTable = {
     voidedBy: ['sag', 'shrug'],
     timedTogether: true,
     most: mostSeconds,
+    columns: ['wrists'],
+    strains: ['back'],
     minutes: 0.4,
     method:
       'From the side: hands under the shoulders, one line from shoulder to heel. The clock stops at a sag or a shrug.',
@@ -168,6 +181,8 @@ export const checkTable = {
     voidedBy: ['head-touches', 'elbows-slide'],
     timedTogether: true,
     most: mostSeconds,
+    columns: ['mild'],
+    strains: ['back', 'hamstring'],
     minutes: 0.4,
     method: 'From the side, head free. The clock stops when the head touches or the elbows slide.',
     loads: { shoulder: 0.6, scapula: 0.6 },
@@ -184,6 +199,8 @@ export const checkTable = {
     validDays: 28,
     voidedBy: ['elbows-slide', 'shrug'],
     most: mostReps,
+    columns: ['mild'],
+    strains: ['elbow'],
     minutes: 0.4,
     method:
       'From the side, hands clasped: the chin passes the hands and comes back, elbows where they are. Whole ones count.',
@@ -202,6 +219,9 @@ export const checkTable = {
     hasSides: true,
     timedTogether: true,
     most: mostSeconds,
+    columns: ['mild'],
+    strains: ['hip', 'back'],
+    takenIn: 'FS7',
     minutes: 0.4,
     method: 'From behind: one leg in line with the back, hips level. Each side by itself.',
     loads: { shoulder: 0.7, scapula: 0.7 },
@@ -214,6 +234,8 @@ export const checkTable = {
     validDays: 56,
     voidedBy: [],
     most: 40,
+    columns: ['mild'],
+    strains: ['shoulder', 'scapula', 'back', 'hamstring'],
     minutes: 0.8,
     method: 'From the side, dolphin pressed up: a hand, then a ruler between crown and floor.',
   },
@@ -225,6 +247,8 @@ export const checkTable = {
     voidedBy: [],
     isSafety: true,
     most: 40,
+    columns: ['mild'],
+    strains: ['shoulder', 'scapula', 'core', 'elbow'],
     minutes: 0.8,
     method:
       'Mark the elbows with tape, clasp and press for five breaths, measure how far they went.',
@@ -237,6 +261,9 @@ export const checkTable = {
     voidedBy: ['neck-strain'],
     isSafety: true,
     most: 1,
+    columns: ['neck'],
+    strains: ['neck'],
+    takenIn: 'HS4',
     minutes: 0.4,
     method: 'Elbows down: the crown lowers to the floor and lifts again without a bump.',
     isPrivate: true,
@@ -249,6 +276,9 @@ export const checkTable = {
     voidedBy: ['neck-strain'],
     isSafety: true,
     most: 100,
+    columns: ['neck'],
+    strains: ['neck', 'shoulder', 'scapula'],
+    takenIn: 'HS5',
     minutes: 0.8,
     method:
       'Base set with the crown on a scale, feet on the floor; read it once it has come to rest.',
@@ -262,6 +292,9 @@ export const checkTable = {
     voidedBy: ['neck-strain'],
     isSafety: true,
     most: 1,
+    columns: ['neck'],
+    strains: ['neck', 'shoulder', 'scapula'],
+    takenIn: 'HS5',
     minutes: 0.4,
     method: 'A sheet under the crown while the base is set: it slides out without tearing.',
     isPrivate: true,
@@ -274,6 +307,9 @@ export const checkTable = {
     voidedBy: ['low-back-arch'],
     byBase: true,
     most: mostSeconds,
+    columns: ['light'],
+    strains: ['leg', 'hip', 'back'],
+    takenIn: { hands: 'HB11', forearms: 'FS10', head: 'HS8' },
     minutes: 0.4,
     method:
       'From the side: heels or one sole on the wall, ribs in. The clock stops when the low back arches.',
@@ -286,6 +322,9 @@ export const checkTable = {
     validDays: 28,
     voidedBy: ['hopped-in'],
     most: mostSeconds,
+    columns: ['neck'],
+    strains: ['neck', 'shoulder', 'scapula', 'core', 'hip'],
+    takenIn: 'HS7',
     minutes: 0.4,
     method: 'Both knees in, up without a hop. The clock runs from still to moving.',
   },
@@ -298,6 +337,8 @@ export const checkTable = {
     voidedBy: ['low-back-arch'],
     timedTogether: true,
     most: mostSeconds,
+    columns: ['effort'],
+    strains: ['neck', 'back', 'hip'],
     minutes: 0.4,
     method: 'On the back, arms overhead, low back down. The clock stops when it lifts.',
     loads: { core: 0.9 },
@@ -314,6 +355,8 @@ export const checkTable = {
     validDays: 42,
     voidedBy: ['shrug', 'chin-pokes'],
     most: 8,
+    columns: ['wrists'],
+    strains: ['wrist', 'shoulder', 'scapula', 'core', 'elbow'],
     minutes: 0.8,
     method: 'From the side, elbows close to the ribs: the highest rung done cleanly.',
     levels: [
@@ -336,6 +379,9 @@ export const checkTable = {
     voidedBy: ['shoulders-pass-wrists', 'ribs-flare'],
     byBase: true,
     most: mostSeconds,
+    columns: ['light'],
+    strains: ['hip', 'back', 'hamstring'],
+    takenIn: { hands: 'HB8', forearms: 'FS8', head: 'HS5' },
     minutes: 0.4,
     method:
       'From the side: shoulders over the base, feet at hip height. The clock stops when they pass it or the ribs drop.',
@@ -350,6 +396,9 @@ export const checkTable = {
     hasSides: true,
     byBase: true,
     most: mostSeconds,
+    columns: ['light'],
+    strains: ['shoulder', 'scapula', 'core', 'hip', 'back', 'hamstring'],
+    takenIn: { hands: 'HB9', forearms: 'FS8', head: 'HS5' },
     minutes: 0.4,
     method: 'The L with one leg upright. Each side by itself.',
   },
@@ -360,6 +409,9 @@ export const checkTable = {
     validDays: 28,
     voidedBy: [],
     most: 1,
+    columns: ['light', 'wrists'],
+    strains: ['wrist', 'shoulder', 'scapula', 'core', 'leg', 'hip', 'back'],
+    takenIn: 'HB11',
     minutes: 0.4,
     method: 'After a kick or a hop: is the block still between the hands?',
   },
@@ -370,6 +422,9 @@ export const checkTable = {
     validDays: 28,
     voidedBy: ['knee-bends'],
     most: 10,
+    columns: ['light', 'wrists'],
+    strains: ['wrist', 'shoulder', 'scapula', 'core', 'leg', 'hip'],
+    takenIn: 'HB10',
     minutes: 0.4,
     method: 'Ten hops with a straight lifted leg: how many touch the wall.',
   },
@@ -381,6 +436,9 @@ export const checkTable = {
     voidedBy: [],
     byBase: true,
     most: mostSeconds,
+    columns: ['light'],
+    strains: ['shoulder', 'scapula', 'core', 'leg', 'hip', 'back'],
+    takenIn: { hands: 'HB13', forearms: 'FS11', head: 'HS8' },
     minutes: 0.4,
     method: 'The heels leave the wall: the clock runs while neither foot touches.',
   },
@@ -391,6 +449,9 @@ export const checkTable = {
     validDays: 28,
     voidedBy: ['neck-strain'],
     most: mostSeconds,
+    columns: ['neck'],
+    strains: ['neck', 'shoulder', 'scapula', 'core'],
+    takenIn: 'HS8',
     minutes: 0.4,
     method: 'From the side, somebody near. The clock stops at any word about the neck.',
   },
@@ -401,6 +462,9 @@ export const checkTable = {
     validDays: 42,
     voidedBy: ['neck-strain'],
     most: mostSeconds,
+    columns: ['neck'],
+    strains: ['neck', 'shoulder', 'core'],
+    takenIn: 'SS7',
     minutes: 0.4,
     method: 'On the platform. The clock stops when the head turns or the neck is felt.',
   },
@@ -411,6 +475,9 @@ export const checkTable = {
     validDays: 42,
     voidedBy: [],
     most: 1,
+    columns: ['neck'],
+    strains: ['neck', 'shoulder', 'scapula', 'hamstring', 'back'],
+    takenIn: 'HS5',
     minutes: 0.4,
     method: 'Feet walk in until the trunk stands upright over the base.',
   },
@@ -421,6 +488,8 @@ export const checkTable = {
     validDays: 90,
     voidedBy: [],
     most: 1,
+    columns: [],
+    strains: ['hip', 'leg'],
     minutes: 0.4,
     method: 'Sitting: both sides, no pain in the knees.',
   },
@@ -432,6 +501,8 @@ export const checkTable = {
     voidedBy: [],
     isSafety: true,
     most: 1,
+    columns: [],
+    strains: [],
     minutes: 0.4,
     method:
       'In the shape: no pressure at the base of the neck, the eyes turn, a sentence is spoken.',
@@ -444,6 +515,8 @@ export const checkTable = {
     validDays: 42,
     voidedBy: [],
     most: 3,
+    columns: ['wrists'],
+    strains: ['wrist', 'shoulder', 'scapula', 'core', 'hip', 'leg', 'elbow'],
     minutes: 0.8,
     method: 'Hands on blocks: what leaves the floor and stays up for two breaths.',
     levels: ['none', 'one heel', 'both heels', 'clear of the floor'],
@@ -455,6 +528,9 @@ export const checkTable = {
     validDays: 28,
     voidedBy: ['feet-push-off'],
     most: mostSeconds,
+    columns: ['wrists', 'mild'],
+    strains: ['shoulder', 'scapula', 'hip', 'leg', 'elbow'],
+    takenIn: 'CR6',
     minutes: 0.4,
     method: 'From the side: knees on the arms, both feet off. The clock stops when a foot touches.',
     loads: { wrist: 0.9, core: 0.6 },
@@ -466,6 +542,8 @@ export const checkTable = {
     validDays: 90,
     voidedBy: [],
     most: 130,
+    columns: ['wrists'],
+    strains: ['wrist'],
     minutes: 0.8,
     method:
       'Kneeling, palm flat: the angle between forearm and hand before the heel of the hand lifts.',
@@ -477,6 +555,8 @@ export const checkTable = {
     validDays: 90,
     voidedBy: ['ribs-flare'],
     most: 200,
+    columns: ['reach'],
+    strains: ['shoulder'],
     minutes: 0.8,
     method: 'On the back, ribs down: how far the arm goes overhead from the side of the trunk.',
   },
@@ -487,6 +567,8 @@ export const checkTable = {
     validDays: 90,
     voidedBy: [],
     most: 150,
+    columns: [],
+    strains: ['hamstring', 'back', 'hip'],
     minutes: 0.8,
     method:
       'On the back, the other leg down: how far the straight leg goes before the pelvis turns.',
@@ -499,6 +581,8 @@ export const checkTable = {
     voidedBy: [],
     isSafety: true,
     most: 1,
+    columns: [],
+    strains: [],
     minutes: 0.4,
     method: 'In the middle of the hold: can a whole sentence be said?',
     isPrivate: true,
@@ -512,6 +596,9 @@ export const checkTable = {
     byBase: true,
     isSafety: true,
     most: 1,
+    columns: ['light'],
+    strains: ['shoulder', 'scapula', 'core', 'leg', 'hip', 'back'],
+    takenIn: { hands: 'HB11', forearms: 'FS10', head: 'HS7' },
     minutes: 0.4,
     method: 'The way down is slow, one leg after the other, and lands softly.',
   },
@@ -523,6 +610,8 @@ export const checkTable = {
     voidedBy: [],
     byBase: true,
     most: 10,
+    columns: [],
+    strains: [],
     minutes: 0.4,
     method: 'Ask, and write down the number that is said.',
   },

@@ -3,7 +3,8 @@ import type { CautionColumn } from './cautions';
 import type { CheckKey } from './checks';
 import { breaths, seconds, times, type Dose } from './dose';
 import type { PieceId } from './pieces';
-import type { RegionLoads } from './regions';
+import type { StageKey } from './stage';
+import type { BodyRegion, RegionLoads } from './regions';
 
 export type DrillPurpose = 'warms' | 'strengthens' | 'teaches' | 'releases';
 
@@ -31,6 +32,10 @@ export interface DrillSpec {
   readonly needsWall?: true;
   /** Weight on the hands, head below the heart: what the cautions look at. */
   readonly columns: readonly CautionColumn[];
+  /** Strained besides what is loaded: pain there closes it too. */
+  readonly strains: readonly BodyRegion[];
+  /** Leaves the floor, or weights the crown: asks for what this stage asks for. */
+  readonly asStage?: StageKey;
 }
 
 const none: DrillSpec['pieces'] = [];
@@ -49,6 +54,7 @@ export const drillTable = {
     pieces: [{ piece: 'cloth', count: 1 }],
     purpose: 'warms',
     columns: ['wrists'],
+    strains: ['elbow'],
   },
   'strap-passes': {
     label: 'Long-strap shoulder passes',
@@ -60,7 +66,8 @@ export const drillTable = {
     minutes: 3,
     pieces: [{ piece: 'strap-240', count: 1 }],
     purpose: 'warms',
-    columns: still,
+    columns: ['reach'],
+    strains: [],
   },
   'arm-wraps': {
     label: 'Arm wraps, clasp behind, hand-behind-head push',
@@ -72,7 +79,8 @@ export const drillTable = {
     minutes: 4,
     pieces: [{ piece: 'strap-180', count: 1 }],
     purpose: 'warms',
-    columns: still,
+    columns: ['reach'],
+    strains: [],
   },
   'chest-melt-blocks': {
     label: 'Elbows on blocks, chest melts',
@@ -84,7 +92,8 @@ export const drillTable = {
     minutes: 2,
     pieces: blocks(2),
     purpose: 'warms',
-    columns: still,
+    columns: ['mild', 'reach'],
+    strains: ['neck'],
   },
   'outward-forearm': {
     label: 'Block pinned by the elbow, forearm opens',
@@ -97,6 +106,7 @@ export const drillTable = {
     pieces: blocks(1),
     purpose: 'teaches',
     columns: still,
+    strains: ['elbow'],
   },
   'block-behind-head': {
     label: 'Block between the hands, behind the head and back',
@@ -108,7 +118,8 @@ export const drillTable = {
     minutes: 2,
     pieces: blocks(1),
     purpose: 'strengthens',
-    columns: still,
+    columns: ['reach'],
+    strains: ['elbow'],
   },
   'elbows-on-chair': {
     label: 'Elbows on a chair, hands behind the head',
@@ -120,7 +131,8 @@ export const drillTable = {
     minutes: 3,
     pieces: [{ piece: 'chair', count: 1 }],
     purpose: 'warms',
-    columns: still,
+    columns: ['mild', 'reach'],
+    strains: ['elbow', 'neck'],
   },
   'prayer-chest-sink': {
     label: 'Forearms down, prayer hands, chest sinks',
@@ -132,7 +144,8 @@ export const drillTable = {
     minutes: 2,
     pieces: none,
     purpose: 'warms',
-    columns: still,
+    columns: ['mild', 'reach'],
+    strains: ['elbow', 'neck'],
   },
   'corner-dolphin': {
     label: 'Corner dolphin',
@@ -146,6 +159,7 @@ export const drillTable = {
     purpose: 'strengthens',
     needsWall: true,
     columns: ['mild'],
+    strains: ['back', 'hamstring', 'elbow'],
   },
   'kneeling-melt': {
     label: 'Kneeling chest melt',
@@ -157,7 +171,8 @@ export const drillTable = {
     minutes: 1.5,
     pieces: none,
     purpose: 'warms',
-    columns: still,
+    columns: ['mild', 'reach'],
+    strains: ['back'],
   },
   'sliding-salute': {
     label: 'Sliding sun-salute',
@@ -170,7 +185,8 @@ export const drillTable = {
     minutes: 4,
     pieces: [{ piece: 'cloth', count: 2 }],
     purpose: 'teaches',
-    columns: ['mild', 'wrists'],
+    columns: ['mild', 'wrists', 'effort'],
+    strains: ['hip', 'back'],
   },
   'knee-to-elbow': {
     label: 'Knee to same-side elbow',
@@ -182,7 +198,8 @@ export const drillTable = {
     minutes: 2,
     pieces: none,
     purpose: 'strengthens',
-    columns: ['wrists'],
+    columns: ['wrists', 'effort'],
+    strains: ['hip', 'leg'],
   },
   'mini-hops': {
     label: 'Open-floor mini-hops',
@@ -192,10 +209,12 @@ export const drillTable = {
     dose: [times(2, 3, { per: 'side' })],
     work: { sets: 4, seconds: 6 },
     isClassOnly: true,
+    asStage: 'HB10',
     minutes: 2,
     pieces: none,
     purpose: 'teaches',
     columns: ['mild', 'wrists'],
+    strains: ['leg', 'hip', 'hamstring'],
   },
   'curl-and-peel': {
     label: 'Curl and tail-peel on the back',
@@ -207,7 +226,8 @@ export const drillTable = {
     minutes: 2,
     pieces: none,
     purpose: 'warms',
-    columns: still,
+    columns: ['effort'],
+    strains: ['neck', 'back'],
   },
   'cool-down': {
     label: 'Cool-down: fold, lying twist, knees to armpits',
@@ -220,6 +240,7 @@ export const drillTable = {
     pieces: [{ piece: 'cushion', count: 1 }],
     purpose: 'releases',
     columns: ['mild'],
+    strains: ['back', 'hip'],
   },
   'forearm-slide': {
     label: 'Forearm slide on a blanket',
@@ -231,7 +252,8 @@ export const drillTable = {
     minutes: 3,
     pieces: [{ piece: 'blanket', count: 1 }],
     purpose: 'strengthens',
-    columns: still,
+    columns: ['mild', 'effort', 'reach'],
+    strains: ['elbow', 'back'],
   },
   'sphinx-to-seal': {
     label: 'Press-ups from forearms to straight arms',
@@ -243,7 +265,8 @@ export const drillTable = {
     minutes: 3,
     pieces: none,
     purpose: 'strengthens',
-    columns: ['wrists'],
+    columns: ['mild', 'wrists'],
+    strains: ['back', 'elbow'],
   },
   'side-plank': {
     label: 'Side plank, side forearm plank',
@@ -255,7 +278,8 @@ export const drillTable = {
     minutes: 2,
     pieces: none,
     purpose: 'strengthens',
-    columns: ['wrists'],
+    columns: ['wrists', 'mild'],
+    strains: ['back'],
   },
   hollow: {
     label: 'Hollow hold, block crush, supine handstand to crow',
@@ -267,7 +291,8 @@ export const drillTable = {
     minutes: 5,
     pieces: blocks(2),
     purpose: 'strengthens',
-    columns: still,
+    columns: ['effort'],
+    strains: ['neck', 'back', 'hip'],
   },
   boat: {
     label: 'Boat, arms in and out of the sockets',
@@ -280,7 +305,8 @@ export const drillTable = {
     minutes: 2,
     pieces: none,
     purpose: 'strengthens',
-    columns: still,
+    columns: ['effort'],
+    strains: ['back', 'leg'],
   },
   'blade-circles': {
     label: 'Shoulder blades apart and together',
@@ -293,6 +319,7 @@ export const drillTable = {
     pieces: none,
     purpose: 'warms',
     columns: ['wrists'],
+    strains: [],
   },
   'crown-roll': {
     label: 'Crown roll',
@@ -302,10 +329,12 @@ export const drillTable = {
     dose: [times(5)],
     work: { sets: 1, seconds: 20 },
     isClassOnly: true,
+    asStage: 'HS4',
     minutes: 2,
     pieces: [{ piece: 'blanket', count: 1 }],
     purpose: 'teaches',
     columns: ['neck'],
+    strains: [],
   },
   'leg-lengtheners': {
     label: 'Prone quad stretch, fold hang, walking feet to hands',
@@ -318,6 +347,7 @@ export const drillTable = {
     pieces: none,
     purpose: 'warms',
     columns: ['mild'],
+    strains: ['leg', 'back'],
   },
   'childs-pose': {
     label: 'Child’s pose',
@@ -330,6 +360,7 @@ export const drillTable = {
     pieces: [{ piece: 'bolster-rectangular', count: 1 }],
     purpose: 'releases',
     columns: ['mild'],
+    strains: ['hip', 'leg'],
   },
 } as const satisfies Record<string, DrillSpec>;
 

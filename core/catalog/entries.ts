@@ -5,7 +5,7 @@
  */
 import { z } from 'zod';
 import { lineOf } from '../units/text';
-import { regions } from './regions';
+import { bodyRegions, regions } from './regions';
 import { cautionColumns, type CautionColumn } from './cautions';
 import { faultIds, type CheckSpec } from './checks';
 import { demandSchema } from './demand';
@@ -24,10 +24,12 @@ export const ownKey = z
   .regex(/^own-[a-z0-9]+(-[a-z0-9]+)*$/, 'Own keys look like own-wall-walk.')
   .max(60);
 
-const columns = z.array(z.enum(Object.keys(cautionColumns) as [CautionColumn, ...CautionColumn[]]));
+const everyColumn = Object.keys(cautionColumns) as [CautionColumn, ...CautionColumn[]];
+const columns = z.array(z.enum(everyColumn));
 const words = (most: number) =>
   z.string().overwrite(lineOf).min(1, 'Write something here.').max(most);
 const loads = z.partialRecord(z.enum(regions), z.number().positive().max(1));
+const strains = z.array(z.enum(bodyRegions)).default([]);
 
 export const ownStageSchema = z.strictObject({
   family: z.enum(ladderIds),
@@ -48,6 +50,7 @@ export const ownStageSchema = z.strictObject({
   /** A stage without a column would pass by every caution; it must say so by an empty list. */
   columns,
   loads,
+  strains,
   needsWall: z.literal(true).optional(),
   mayAssist: z.literal(true).optional(),
   needsExit: z.literal(true).optional(),
@@ -101,6 +104,9 @@ export const ownCheckSchema = z.strictObject({
   timedTogether: z.literal(true).optional(),
   /** What taking it loads, for the reserves of the evening. */
   loads: loads.optional(),
+  /** What the cautions look at; one that does not say counts as all of it. */
+  columns: columns.default(everyColumn),
+  strains,
   isLevel: z.literal(true).optional(),
   /** The teacher's alone: assistants are not sent it. */
   isPrivate: z.literal(true).optional(),
@@ -125,6 +131,9 @@ export const ownDrillSchema = z.strictObject({
   purpose: z.enum(['warms', 'strengthens', 'teaches', 'releases']),
   needsWall: z.literal(true).optional(),
   columns,
+  strains,
+  /** A stage whose gate must be open. */
+  asStage: z.string().max(60).optional(),
 });
 
 export const ownBranchSchema = z.strictObject({ label: words(60) });
@@ -158,11 +167,25 @@ export const entrySchemas = {
   checks: ownCheckSchema,
 } as const satisfies Record<EntryKind, z.ZodType>;
 
+/** Entries that were kept before they had to say what they ask of a body. */
+function asAsked(entries: OwnEntries): OwnEntries {
+  const fill = <Spec extends object>(table: Readonly<Record<string, Spec>>, usual: object) =>
+    Object.fromEntries(
+      Object.entries(table).map(([key, spec]) => [key, { ...usual, ...spec }]),
+    ) as Readonly<Record<string, Spec>>;
+  return {
+    ...entries,
+    stages: fill(entries.stages, { strains: [] }),
+    drills: fill(entries.drills, { strains: [] }),
+    checks: fill(entries.checks, { strains: [], columns: everyColumn }),
+  };
+}
+
 /** The shipped catalog with a teacher's own entries laid over it, or what is wrong with them. */
 export function layOver(
   entries: OwnEntries,
   catalog: Catalog = shippedCatalog,
 ): { readonly catalog: Catalog; readonly problems: readonly CatalogProblem[] } {
-  const whole = withEntries(catalog, entries);
+  const whole = withEntries(catalog, asAsked(entries));
   return { catalog: whole, problems: validateCatalog(whole) };
 }

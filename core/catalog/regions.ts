@@ -15,24 +15,33 @@ export const regions = Object.keys(regionTable) as [Region, ...Region[]];
 /** Share of full load on each region, above 0 to 1. */
 export type RegionLoads = Readonly<Partial<Record<Region, number>>>;
 
+/**
+ * What a shape strains besides the regions whose reserve it uses: a kick, hop, lunge or squat leg
+ * and hip; a leg lifted behind the hip; a fold the back; what lies or stands on the shoulders
+ * shoulder and neck; an arch the back. Source: handbook 07 "One gatekeeper".
+ */
+export type BodyRegion = (typeof bodyRegions)[number];
+
+export const bodyRegions = [...regions, 'leg', 'back', 'elbow'] as const;
+
 /** Where a student says it hurts, and which regions that closes. */
 export const painPlaceTable = {
   wrist: { label: 'wrist or hand', regions: ['wrist'] },
-  elbow: { label: 'elbow', regions: ['wrist', 'shoulder'] },
+  elbow: { label: 'elbow', regions: ['elbow', 'wrist', 'shoulder'] },
   shoulder: { label: 'shoulder', regions: ['shoulder', 'scapula'] },
   neck: { label: 'neck', regions: ['neck', 'scapula'] },
-  back: { label: 'back', regions: ['core', 'neck'] },
+  back: { label: 'back', regions: ['back', 'core', 'neck'] },
   hip: { label: 'hip', regions: ['hip'] },
-  leg: { label: 'leg or knee', regions: ['hamstring', 'hip'] },
+  leg: { label: 'leg or knee', regions: ['leg', 'hamstring', 'hip'] },
   /** Said to be sore, place not given: everything that loads anything closes. */
-  elsewhere: { label: 'somewhere else', regions },
-} as const satisfies Record<string, { label: string; regions: readonly Region[] }>;
+  elsewhere: { label: 'somewhere else', regions: bodyRegions },
+} as const satisfies Record<string, { label: string; regions: readonly BodyRegion[] }>;
 
 export type PainPlace = keyof typeof painPlaceTable;
 export const painPlaces = Object.keys(painPlaceTable) as [PainPlace, ...PainPlace[]];
 
 /** A place not given closes as much as one nobody can name. */
-export function closedRegions(place: PainPlace = 'elsewhere'): readonly Region[] {
+export function closedRegions(place: PainPlace = 'elsewhere'): readonly BodyRegion[] {
   return painPlaceTable[place].regions;
 }
 

@@ -168,6 +168,8 @@ describe('a teacher’s own entries', () => {
         validDays: 28,
         voidedBy: ['sag'],
         most: 40,
+        columns: ['wrists'],
+        strains: [],
       },
     },
     stages: {

@@ -6,7 +6,7 @@ import type { CheckKey, FaultId } from './checks';
 import type { Demand } from './demand';
 import type { ShippedPieceId } from './pieces';
 import type { ProfileId } from './profiles';
-import type { RegionLoads } from './regions';
+import type { BodyRegion, RegionLoads } from './regions';
 
 export const ladderTable = {
   'forearm-stand': {
@@ -88,6 +88,10 @@ export interface StageSpec {
   readonly checkFirst?: readonly string[];
   readonly columns: readonly CautionColumn[];
   readonly loads: RegionLoads;
+  /** Strained besides what is loaded: pain there closes it too. */
+  readonly strains: readonly BodyRegion[];
+  /** Somebody whose wrists are sore does it without them, so. */
+  readonly sparesWrists?: string;
   readonly needsWall?: true;
   /** May use a helper's hands. */
   readonly mayAssist?: true;

@@ -1,6 +1,11 @@
-import { screeningDays, type CautionColumn, type CautionId } from '../catalog/cautions';
+import {
+  cautionColumns,
+  screeningDays,
+  type CautionColumn,
+  type CautionId,
+} from '../catalog/cautions';
 import type { PainPlace, StopSign } from '../catalog/regions';
-import type { LadderId } from '../catalog/stage';
+import { ladderIds, type LadderId } from '../catalog/stage';
 import { daysBetween, type Day } from '../units/day';
 
 /**
@@ -43,6 +48,8 @@ export interface Care {
   readonly painClearedOn?: Day;
 }
 
+const allColumns = Object.keys(cautionColumns) as CautionColumn[];
+
 export const noCare: Care = { reports: [], otherWords: [], clearances: [], signs: [] };
 
 /** Does a note answer this report for this kind of shape today? It lifts only what it names. */
@@ -63,20 +70,37 @@ export function isCleared(
   );
 }
 
-/** The stop sign that still closes, newest first: none of them answered since. */
-export function findOpenSign(care: Care, asOf: Day): SignReport | null {
-  const open = care.signs
+/** A kind of shape, on a ladder where it is on one. */
+export interface ShapeAsked {
+  readonly column: CautionColumn;
+  readonly ladder?: LadderId | undefined;
+}
+
+/**
+ * The stop signs that still close, newest first: none of them answered since. A note answers for
+ * what it covers, on its ladders, until its last day, and for nothing else.
+ *
+ * @param shape absent: is there a sign that still closes anything?
+ */
+export function listOpenSigns(care: Care, asOf: Day, shape?: ShapeAsked): SignReport[] {
+  const columns = shape === undefined ? allColumns : [shape.column];
+  const ladders = shape === undefined ? ladderIds : [shape.ladder];
+  const answers = ({ date }: SignReport, column: CautionColumn, ladder: LadderId | undefined) =>
+    // The word answers what came before it; a new sign needs a new word.
+    care.clearances.some(
+      (note) => note.notedOn >= date && isCleared([note], 'stop-sign', column, ladder, asOf),
+    );
+  return care.signs
     .filter(({ date }) => date <= asOf)
-    .filter(
-      ({ date }) =>
-        // The word answers what came before it; a new sign needs a new word.
-        !care.clearances.some(
-          (note) => note.about === 'stop-sign' && note.notedOn >= date && note.notedOn <= asOf,
-        ),
+    .filter((sign) =>
+      columns.some((column) => ladders.some((ladder) => !answers(sign, column, ladder))),
     )
     .sort((a, b) => (a.date < b.date ? 1 : -1));
-  return open[0] ?? null;
 }
+
+/** The newest of them. */
+export const findOpenSign = (care: Care, asOf: Day): SignReport | null =>
+  listOpenSigns(care, asOf)[0] ?? null;
 
 /** Is it time to ask again? Somebody never asked is due (handbook 07 "Screening"). */
 export function isScreeningDue(screenedOn: Day | null, asOf: Day): boolean {

@@ -9,6 +9,7 @@ import {
   type CautionId,
   type CautionOutcome,
 } from '../catalog/cautions';
+import type { LadderId } from '../catalog/stage';
 import { isScreeningDue, noCare, type Care, type Clearance } from './care';
 import { evaluateCautions, type ShapeKind } from './evaluate';
 
@@ -36,28 +37,46 @@ describe('the table', () => {
     expect(evaluate([], { columns })).toMatchObject({ outcome: 'open', isWatched: false });
   });
 
-  // Read off handbook 07, row by row: mild, light, neck, wrists.
+  // Read off handbook 07, row by row: mild, light, neck, wrists, effort, shoulders, reach.
   it.each([
-    ['eye', 'refer', 'refer', 'closed', 'open'],
-    ['heart', 'refer', 'refer', 'closed', 'care'],
-    ['neck-disc', 'care', 'care', 'closed', 'care'],
-    ['arm-signs', 'refer', 'refer', 'closed', 'refer'],
-    ['neck-instability', 'care', 'refer', 'closed', 'care'],
-    ['pressure-controlled', 'care', 'care', 'refer', 'open'],
-    ['blood-thinners', 'care', 'care', 'refer', 'care'],
-    ['pregnancy', 'care', 'refer', 'closed', 'care'],
-    ['osteoporosis', 'care', 'refer', 'closed', 'care'],
-    ['ear-or-sinus', 'care', 'closed-today', 'closed-today', 'open'],
-    ['reflux', 'care', 'care', 'care', 'open'],
-    ['headache', 'closed-today', 'closed-today', 'closed-today', 'open'],
-    ['shoulder', 'care', 'care', 'care', 'care'],
-    ['wrist', 'open', 'care', 'open', 'closed'],
-    ['low-back', 'care', 'care', 'care', 'open'],
-    ['very-mobile', 'care', 'care', 'care', 'care'],
-    ['recent-event', 'closed', 'closed', 'closed', 'refer'],
-    ['dizziness', 'refer', 'closed-today', 'closed-today', 'open'],
-    ['under-16', 'open', 'care', 'closed', 'open'],
-  ] as const)('%s: %s, %s, %s, %s', (id, ...outcomes) => {
+    ['eye', 'refer', 'refer', 'closed', 'open', 'care', 'refer', 'open'],
+    ['heart', 'refer', 'refer', 'closed', 'care', 'refer', 'refer', 'open'],
+    ['neck-disc', 'care', 'care', 'closed', 'care', 'care', 'closed', 'care'],
+    ['arm-signs', 'refer', 'refer', 'closed', 'refer', 'refer', 'closed', 'refer'],
+    ['neck-instability', 'care', 'refer', 'closed', 'care', 'care', 'closed', 'care'],
+    ['pressure-controlled', 'care', 'care', 'refer', 'open', 'care', 'care', 'open'],
+    ['blood-thinners', 'care', 'care', 'refer', 'care', 'open', 'care', 'open'],
+    ['pregnancy', 'care', 'refer', 'closed', 'care', 'refer', 'refer', 'care'],
+    ['osteoporosis', 'care', 'refer', 'closed', 'care', 'closed', 'closed', 'care'],
+    [
+      'ear-or-sinus',
+      'care',
+      'closed-today',
+      'closed-today',
+      'open',
+      'care',
+      'closed-today',
+      'open',
+    ],
+    ['reflux', 'care', 'care', 'care', 'open', 'care', 'care', 'open'],
+    [
+      'headache',
+      'closed-today',
+      'closed-today',
+      'closed-today',
+      'open',
+      'closed-today',
+      'closed-today',
+      'open',
+    ],
+    ['shoulder', 'care', 'care', 'care', 'care', 'open', 'refer', 'refer'],
+    ['wrist', 'open', 'care', 'open', 'closed', 'open', 'care', 'open'],
+    ['low-back', 'care', 'care', 'care', 'open', 'care', 'care', 'open'],
+    ['very-mobile', 'care', 'care', 'care', 'care', 'care', 'care', 'care'],
+    ['recent-event', 'closed', 'closed', 'closed', 'refer', 'closed', 'closed', 'care'],
+    ['dizziness', 'refer', 'closed-today', 'closed-today', 'open', 'care', 'closed-today', 'open'],
+    ['under-16', 'open', 'care', 'closed', 'open', 'open', 'care', 'open'],
+  ] as const)('%s: %s, %s, %s, %s, %s, %s, %s', (id, ...outcomes) => {
     expect(columns.map((column) => evaluate([id], { columns: [column] }).outcome)).toEqual(
       outcomes,
     );
@@ -156,11 +175,40 @@ describe('words and signs', () => {
     const signs = [{ sign: 'seeing-stars', date: '2026-11-12' } as const];
     const closed = (column: CautionColumn, clearances: Clearance[] = []) =>
       !evaluate([], { columns: [column] }, { signs, clearances }).isOpen;
-    expect(columns.map((column) => closed(column))).toEqual([true, true, true, false]);
+    expect(columns.filter((column) => closed(column))).toEqual([
+      'mild',
+      'light',
+      'neck',
+      'shoulders',
+    ]);
     const about = 'stop-sign' as const;
-    expect(closed('mild', [word({ about, notedOn: '2026-11-13' })])).toBe(false);
-    expect(closed('mild', [word({ about, notedOn: '2026-11-11' })])).toBe(true);
+    const covers = ['mild'] as const;
+    expect(closed('mild', [word({ about, covers, notedOn: '2026-11-13' })])).toBe(false);
+    expect(closed('mild', [word({ about, covers, notedOn: '2026-11-11' })])).toBe(true);
     expect(closed('mild', [word({ about: 'eye', notedOn: '2026-11-13' })])).toBe(true);
+  });
+
+  it('lifts of a sign only what the note covers, on its ladders, until its day', () => {
+    const signs = [{ sign: 'ringing', date: '2026-11-12' } as const];
+    const shut = (column: CautionColumn, ladder: LadderId, more: Partial<Clearance>) =>
+      evaluate(
+        [],
+        { columns: [column], ladder },
+        {
+          signs,
+          clearances: [
+            word({ about: 'stop-sign', covers: ['mild'], notedOn: '2026-11-13', ...more }),
+          ],
+        },
+      ).hasOpenSign;
+    expect(shut('mild', 'handstand', {})).toBe(false);
+    expect(shut('light', 'handstand', {})).toBe(true);
+    expect(shut('mild', 'handstand', { covers: [] })).toBe(true);
+    expect(shut('mild', 'handstand', { ladders: ['forearm-stand'] })).toBe(true);
+    expect(shut('mild', 'forearm-stand', { ladders: ['forearm-stand'] })).toBe(false);
+    expect(shut('mild', 'handstand', { until: '2026-11-18' })).toBe(true);
+    expect(shut('mild', 'handstand', { until: asOf })).toBe(false);
+    expect(shut('mild', 'handstand', { notedOn: '2026-11-20' })).toBe(true);
   });
 
   it('takes tingling for the wrists’ matter as well', () => {

@@ -10,7 +10,7 @@ import {
 } from '../catalog/cautions';
 import type { LadderId } from '../catalog/stage';
 import type { Day } from '../units/day';
-import { findOpenSign, isCleared, type Care } from './care';
+import { isCleared, listOpenSigns, type Care } from './care';
 
 export interface CautionVerdict {
   readonly outcome: CautionOutcome;
@@ -40,7 +40,7 @@ const rankOf = (outcome: CautionOutcome) => cautionOutcomes.indexOf(outcome);
 const stricter = (a: CautionOutcome, b: CautionOutcome) => (rankOf(a) >= rankOf(b) ? a : b);
 
 /** Columns that a serious stop sign closes: every inversion and every load on the neck. */
-const signColumns: readonly CautionColumn[] = ['mild', 'light', 'neck'];
+const signColumns: readonly CautionColumn[] = ['mild', 'light', 'neck', 'shoulders'];
 
 /**
  * What a person's reports mean for a shape: the strictest over reports and columns, whatever their
@@ -72,16 +72,25 @@ export function evaluateCautions(care: Care, shape: ShapeKind, asOf: Day): Cauti
     note(unknownWordNote);
     outcome = stricter(outcome, 'care');
   }
-  const sign = findOpenSign(care, asOf);
-  const hasOpenSign =
-    sign !== null &&
-    shape.columns.some(
-      (column) => signColumns.includes(column) || (column === 'wrists' && sign.sign === 'tingling'),
+  const hasOpenSign = shape.columns.some((column) => {
+    // Any of them: a newer sign takes nothing back of an older one.
+    const signs = listOpenSigns(care, asOf, { column, ladder: shape.ladder });
+    return signs.some(
+      ({ sign }) => signColumns.includes(column) || (column === 'wrists' && sign === 'tingling'),
     );
+  });
+  if (!hasOpenSign && shape.columns.some((column) => isSignLifted(care, asOf, column))) {
+    note('as the clinician’s word allows');
+    outcome = stricter(outcome, 'care');
+  }
   if (hasOpenSign) outcome = 'closed';
   const isOpen = outcome === 'open' || outcome === 'care';
   return { outcome, isOpen, isWatched: outcome === 'care', adaptations, because, hasOpenSign };
 }
+
+/** Was there a sign that closes this column, which a note answers? */
+const isSignLifted = (care: Care, asOf: Day, column: CautionColumn) =>
+  signColumns.includes(column) && care.signs.some(({ date }) => date <= asOf);
 
 function lift(
   cell: CautionCell,

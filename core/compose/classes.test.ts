@@ -49,7 +49,7 @@ describe('whole classes', () => {
   });
 
   it('are checked by something that notices', () => {
-    const made = compose(8, false);
+    const made = compose(26, false);
     const { file } = made;
     const seen = (change: (copy: PlanFile) => void) => {
       const copy = structuredClone(file);

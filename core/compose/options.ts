@@ -1,12 +1,19 @@
 /** From a judged person to what they may do tonight: the bridge between ladders and the composer. */
+import { baseIds } from '../catalog/checks';
 import { alternativeIds, getAlternative, type AlternativeId } from '../catalog/alternatives';
-import type { DrillKey } from '../catalog/drills';
-import { closedRegions, type PainPlace, type RegionLoads } from '../catalog/regions';
+import type { DrillKey, DrillSpec } from '../catalog/drills';
+import {
+  closedRegions,
+  type BodyRegion,
+  type PainPlace,
+  type RegionLoads,
+} from '../catalog/regions';
 import { getStageIn } from '../catalog/school';
 import type { LadderId, StageKey, StageShape, StageSpec } from '../catalog/stage';
-import { evaluateCautions } from '../caution/evaluate';
 import { isOpenTo } from '../ladder/alternative';
-import { findPainFor, type OpenedCase } from '../ladder/case';
+import type { OpenedCase } from '../ladder/case';
+import { regionsOf, ruleOnCare, thingOfCheck, thingOfDrill } from '../ladder/gatekeeper';
+import { closedKey } from '../running/closedKey';
 import { listNext } from '../ladder/stand';
 import { judge, opensStage, type Verdict } from '../ladder/verdict';
 import type { Capacities } from '../fatigue/reserve';
@@ -68,6 +75,8 @@ export interface PlannedOption extends RoundOption {
   /** What is laid out, by the row of the cupboard it comes from. */
   readonly props: readonly PieceCount[];
   readonly loads: RegionLoads;
+  /** Strained besides: pain there closes it. */
+  readonly strains: readonly BodyRegion[];
   readonly shape?: StageShape;
   readonly recipe?: SetupId;
   /** Wrist or elbow to the wall, metres, where a set-up measures it. */
@@ -119,6 +128,7 @@ const resting: PlannedOption = {
   pieces: [],
   props: [],
   loads: {},
+  strains: [],
   why: 'nothing else is free in this round',
   atDoor: [],
   isRest: true,
@@ -138,8 +148,8 @@ export function listOptions(person: OpenedCase, context: OptionContext): PersonO
   for (const family of context.families) {
     const present = person.present[family];
     const [next] = listNext(person, family);
-    const before =
-      present === undefined ? undefined : person.school.stages.get(present)?.spec.after[0];
+    const below = rungsBelow(person, present);
+    const before = below.find((stage) => opensStage(judge(stage, person).kind)) ?? below[0];
     for (const [stage, role] of [
       [next, 'next'],
       [present, 'present'],
@@ -164,6 +174,13 @@ export function listOptions(person: OpenedCase, context: OptionContext): PersonO
   const [family] = context.families;
   const fallbacks = family === undefined ? [] : listInstead(family, person, context, measured);
   return { options: withFallbacks(options), fallbacks, shut };
+}
+
+/** What was climbed on the way to where somebody works, the nearest first. */
+function rungsBelow({ school }: OpenedCase, present: StageKey | undefined): StageKey[] {
+  const ways = present === undefined ? [] : (school.stages.get(present)?.ways ?? []);
+  const [shortest] = [...ways].sort((a, b) => a.path.length - b.path.length);
+  return shortest === undefined ? [] : shortest.path.slice(0, -1).reverse();
 }
 
 /**
@@ -251,6 +268,7 @@ function toOptions(
       props,
       pieces: rowsTaken(props),
       loads: spec.loads,
+      strains: spec.strains,
       ...(needsHand ? { needsHand: true as const, assist: spec.assist! } : {}),
       ...(needsHand && person.consent === 'ask' ? { asksFirst: true as const } : {}),
       ...(spec.isAttempt ? { isAttempt: true as const } : {}),
@@ -317,6 +335,7 @@ function toAlternative(
   const {
     label,
     loads,
+    strains,
     stage,
     pieces: props,
     shape: own,
@@ -341,6 +360,7 @@ function toAlternative(
     props,
     pieces: rowsTaken(props),
     loads,
+    strains,
     why: 'the same place in the class',
     atDoor: [],
     ...(isRest ? { isRest: true as const } : {}),
@@ -353,8 +373,7 @@ export function withoutSore(
   places: readonly PainPlace[],
 ): PlannedOption[] {
   const sore = new Set(places.flatMap((place) => [...closedRegions(place)]));
-  const loadsSore = ({ loads }: PlannedOption) =>
-    Object.keys(loads).some((region) => sore.has(region as never));
+  const loadsSore = (option: PlannedOption) => regionsOf(option).some((region) => sore.has(region));
   const left = options.filter((option) => !loadsSore(option));
   const instead = fallbacks.find((option) => !loadsSore(option));
   const known = new Set(left.map(({ id }) => id));
@@ -363,14 +382,34 @@ export function withoutSore(
   return [...more, ...left].filter(({ fallback }) => fallback === undefined || known.has(fallback));
 }
 
-/** Drills that the same cautions and pains keep from this person. */
+/**
+ * May this person do this drill? What leaves the floor or puts weight on the crown asks for what its
+ * stage asks for, and nothing that would have to be asked at the door first: a drill is no filler.
+ */
+export function isDrillOpen(person: OpenedCase, drill: DrillSpec): boolean {
+  if (!ruleOnCare(person, thingOfDrill(person, drill)).isOpen) return false;
+  const { asStage } = drill;
+  if (asStage === undefined || !person.school.stages.has(asStage)) return asStage === undefined;
+  const { kind, atDoor } = judge(asStage, person);
+  return opensStage(kind) && atDoor.length === 0;
+}
+
+/** Drills that cautions, pains and gates keep from this person. */
 export function listClosedDrills(person: OpenedCase): DrillKey[] {
-  return Object.entries(person.school.catalog.drills).flatMap(([key, { columns, loads }]) => {
-    const isClosed =
-      findPainFor(person.pains, loads) !== null ||
-      !evaluateCautions(person.care, { columns }, person.asOf).isOpen;
-    return isClosed ? [key] : [];
+  return Object.entries(person.school.catalog.drills).flatMap(([key, drill]) => {
+    return isDrillOpen(person, drill) ? [] : [key];
   });
+}
+
+/** Checks whose shape a caution, a sign or pain closes, by base where they are kept apart by base. */
+export function listClosedChecks(person: OpenedCase): string[] {
+  return [...person.school.checks].flatMap(([check, { spec }]) =>
+    (spec.byBase ? baseIds : [null]).flatMap((base) => {
+      const thing = thingOfCheck(person, check, base ?? undefined);
+      const isOpen = thing !== null && ruleOnCare(person, thing).isOpen;
+      return isOpen ? [] : [closedKey(check, base)];
+    }),
+  );
 }
 
 /** Checks that keep somebody from the next stage, the weakest first, with what they count for. */

@@ -1,10 +1,11 @@
 /** From what is prepared and wished to the running order, and the rounds as a problem. */
 import type { Highs } from 'highs';
-import { painPlaceTable, regions, type Region } from '../catalog/regions';
+import { closedRegions, regions, type BodyRegion, type Region } from '../catalog/regions';
+import { regionsOf } from '../ladder/gatekeeper';
 import { mainRegions, type FatigueState } from '../fatigue/reserve';
 import { placeCircles } from '../room/pack';
 import type { Floor, Room, Span } from '../room/room';
-import { chooseDrills, listDrills, type DrillChoice } from './drillChoice';
+import { chooseDrills, type DrillTask, listDrills, type DrillChoice } from './drillChoice';
 import { orderDrills, pauseMinutes, withPauses, type DrillStep } from './drillOrder';
 import { withoutSore, type PlannedOption } from './options';
 import { isBearable } from './pace';
@@ -49,9 +50,9 @@ function presentPeople(prepared: PreparedClass, { absent, sore }: Wishes): Prepa
         person,
         places.map(({ place }) => place),
       );
-      const closed = new Set<Region>(places.flatMap(({ place }) => painPlaceTable[place].regions));
-      const soreDrills = drills.flatMap(([drill, { loads }]) =>
-        Object.keys(loads).some((region) => closed.has(region as Region)) ? [drill] : [],
+      const closed = new Set<BodyRegion>(places.flatMap(({ place }) => closedRegions(place)));
+      const soreDrills = drills.flatMap(([drill, spec]) =>
+        regionsOf(spec).some((region) => closed.has(region)) ? [drill] : [],
       );
       return {
         ...person,
@@ -114,7 +115,7 @@ function poseGround({ room, spans }: PreparedClass, people: readonly PreparedPer
   };
 }
 
-const regionsOf = (options: readonly PlannedOption[]): Region[] =>
+const loadedRegions = (options: readonly PlannedOption[]): Region[] =>
   regions.filter((region) => options.some(({ loads }) => (loads[region] ?? 0) > 0));
 
 /** How often drills are chosen anew because the order needs rests or the reserves do not last. */
@@ -141,7 +142,7 @@ function planDrills(
     people,
     pieces: prepared.pieces,
     mainRegions: [...new Set(tries.flatMap(({ loads }) => mainRegions(loads)))],
-    usedRegions: regionsOf(all.filter(({ role }) => role !== 'alternative' && role !== 'rest')),
+    usedRegions: loadedRegions(all.filter(({ role }) => role !== 'alternative' && role !== 'rest')),
     pins,
   };
   if (wishes.order !== undefined) {
@@ -154,7 +155,21 @@ function planDrills(
     });
     return { choice: { drills, value: 0, bound: 0, cold: [] }, steps: withPauses(drills) };
   }
-  let minutes = budget.drills;
+  const planned = fitDrills(highs, task, budget.drills);
+  if (highs === null) return planned;
+  // Rests between them may cost the proved choice more than the quick one: the better of the two.
+  const quick = fitDrills(null, task, budget.drills);
+  return quick.choice.value > planned.choice.value
+    ? {
+        ...quick,
+        choice: { ...quick.choice, bound: Math.max(quick.choice.value, planned.choice.bound) },
+      }
+    : planned;
+}
+
+/** Drills and the rests they ask for, inside so many minutes. */
+function fitDrills(highs: Highs | null, task: Omit<DrillTask, 'minutes'>, most: number): DrillPlan {
+  let minutes = most;
   let best: DrillPlan | null = null;
   for (let tried = 0; tried < mostChoices && minutes > 0; tried += 1) {
     const choice = chooseDrills(highs, { ...task, minutes });
@@ -162,12 +177,12 @@ function planDrills(
     const steps = withPauses(ordered);
     const used = steps.reduce((sum, step) => sum + step.minutes, 0);
     best = { choice: { ...choice, drills: ordered }, steps };
-    if (used <= budget.drills + 1e-9) return best;
-    minutes -= Math.max(0.5, Math.min(pauseMinutes, used - budget.drills));
+    if (used <= most + 1e-9) return best;
+    minutes -= Math.max(0.5, Math.min(pauseMinutes, used - most));
   }
   // Rests are never cut: then the last drills go.
   const steps = [...(best?.steps ?? [])];
-  while (steps.reduce((sum, step) => sum + step.minutes, 0) > budget.drills + 1e-9) steps.pop();
+  while (steps.reduce((sum, step) => sum + step.minutes, 0) > most + 1e-9) steps.pop();
   while (steps[steps.length - 1]?.kind === 'pause') steps.pop();
   const drills = steps.flatMap((step) => (step.kind === 'drill' ? [step] : []));
   return { choice: { ...(best?.choice ?? { value: 0, bound: 0, cold: [] }), drills }, steps };

@@ -14,7 +14,13 @@ import { planChecks, rankChecks, type CheckSlot } from '../ladder/tonight';
 import type { KeptDistance } from '../setups/kept';
 import { keptDistances } from '../setups/registry';
 import { keepApart, usableSpans, type Room, type Span } from '../room/room';
-import { findCapacities, listClosedDrills, listOptions, listWeakChecks } from './options';
+import {
+  findCapacities,
+  listClosedChecks,
+  listClosedDrills,
+  listOptions,
+  listWeakChecks,
+} from './options';
 import type { PlannedOption, Shut } from './options';
 import { deepestLane } from './places';
 import type { BudgetInput } from './timeline';
@@ -77,6 +83,8 @@ export interface PreparedPerson {
   readonly capacities: Capacities;
   readonly weak: readonly { readonly check: string; readonly weight: number }[];
   readonly closedDrills: readonly DrillKey[];
+  /** Checks whose shape is closed to this person; absent in classes begun before it was asked. */
+  readonly closedChecks?: readonly string[];
   /** Loads of the holds among the checks worth taking from this person tonight. */
   readonly checkLoads: readonly RegionLoads[];
 }
@@ -128,6 +136,7 @@ export function prepareClass(input: ClassInput): PreparedClass {
       capacities: findCapacities(opened),
       weak: listWeakChecks(opened, families),
       closedDrills: listClosedDrills(opened),
+      closedChecks: listClosedChecks(opened),
       checkLoads: slots
         .filter(({ people: own }) => own.some((one) => one.id === index))
         .flatMap(({ check }) => school.checks.get(check)?.spec.loads ?? []),

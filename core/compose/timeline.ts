@@ -98,7 +98,8 @@ export function shareOut(input: BudgetInput): Budget {
   left -= roundsTake(rounds, input);
   const wanted = half(clamp(minutes * parts.checks.share, parts.checks.low, parts.checks.high));
   const checks = left - parts.leastDrills >= wanted ? wanted : 0;
-  const drills = clamp(half(left - checks), 0, parts.mostDrills);
+  // Never rounded up: the lines add up to the class.
+  const drills = clamp(Math.floor(2 * (left - checks)) / 2, 0, parts.mostDrills);
   return {
     arrive,
     rest: resting,
@@ -122,10 +123,23 @@ export interface TimelineInput extends BudgetInput {
   readonly settleMinutes: number;
 }
 
+const minutesOf = (items: readonly Pick<TimelineItem, 'minutes'>[]) =>
+  items.reduce((sum, { minutes }) => sum + minutes, 0);
+
+/** A longer way to the places is taken from the longest drills, half a minute at a time. */
+function fitDrills(items: { kind: ItemKind; minutes: number }[], most: number): void {
+  while (minutesOf(items) > most + 1e-9) {
+    const drills = items.filter(({ kind, minutes }) => kind === 'drill' && minutes > 1);
+    if (drills.length === 0) return;
+    const longest = drills.reduce((a, b) => (b.minutes > a.minutes ? b : a));
+    longest.minutes -= 0.5;
+  }
+}
+
 /** The running order with its times; what is left over goes to the rest at the end. */
 export function layOutTime(input: TimelineInput): TimelineItem[] {
   const { budget, steps, families, roundMinutes, resetMinutes } = input;
-  const items: Omit<TimelineItem, 'startsAt'>[] = [
+  const items: (Omit<TimelineItem, 'startsAt' | 'minutes'> & { minutes: number })[] = [
     {
       id: 'arrive',
       kind: 'arrive',
@@ -189,8 +203,9 @@ export function layOutTime(input: TimelineInput): TimelineItem[] {
       family,
     });
   }
-  const used = items.reduce((sum, { minutes }) => sum + minutes, 0);
-  const left = Math.max(input.minutes - used, Math.min(budget.rest, input.minutes));
+  const leastRest = Math.min(budget.rest, parts.rest.low, input.minutes);
+  fitDrills(items, input.minutes - leastRest);
+  const left = Math.max(input.minutes - minutesOf(items), leastRest);
   items.push({ id: 'rest', kind: 'rest', label: 'Rest', minutes: left });
   let startsAt = 0;
   return items.map((item) => {

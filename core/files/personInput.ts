@@ -105,6 +105,12 @@ export function readCase(
     }
     (evidence[check] ??= []).push(exact(record));
   });
+  if (person.painClearedOn !== undefined && person.painClearedOn > asOf) {
+    throw new InputProblem('future-date', `${person.painClearedOn} lies after ${asOf}.`, [
+      ...at,
+      'painClearedOn',
+    ]);
+  }
   for (const [family, stage] of Object.entries(person.present)) {
     if (stageTable[stage].family !== family) {
       throw new InputProblem('invalid', `${stage} is not on this ladder.`, [

@@ -4,17 +4,15 @@
  * through the same cautions, pains and gates as in class. Source: handbook 08 "Home practice".
  */
 import type { CheckId, CheckKey } from '../catalog/checks';
-import type { CautionColumn } from '../catalog/cautions';
 import { sayDose } from '../catalog/dose';
 import type { DrillSpec } from '../catalog/drills';
 import type { PieceCount } from '../catalog/pieces';
-import type { RegionLoads } from '../catalog/regions';
 import { getStageIn } from '../catalog/school';
 import { ladderIds, ladderTable, type LadderId, type StageKey } from '../catalog/stage';
-import { evaluateCautions } from '../caution/evaluate';
-import { listWeakChecks } from '../compose/options';
+import { isDrillOpen, listWeakChecks } from '../compose/options';
 import { baseOfLadder } from '../running/follow';
-import { findPainFor, type OpenedCase } from '../ladder/case';
+import type { OpenedCase } from '../ladder/case';
+import { ruleOnCare, thingOfCheck, thingOfDrill, type Thing } from '../ladder/gatekeeper';
 import { listNext } from '../ladder/stand';
 import { toSetupInput, type Sized } from '../ladder/sized';
 import { judge } from '../ladder/verdict';
@@ -68,15 +66,11 @@ export const homeRule = {
   lopsidedUnder: 0.8,
 } as const;
 
-/** What to watch, or `null` where a caution, pain or weight on the neck closes it. */
-function findWatch(
-  person: OpenedCase,
-  { columns, loads }: { columns: readonly CautionColumn[]; loads: RegionLoads },
-): readonly string[] | null {
-  if (columns.includes('neck') || (loads.neck ?? 0) > 0.1) return null;
-  if (findPainFor(person.pains, loads) !== null) return null;
-  const verdict = evaluateCautions(person.care, { columns, isNew: false }, person.asOf);
-  return verdict.isOpen ? verdict.adaptations : null;
+/** What to watch, or `null` where a caution, pain, weight on the neck or novelty closes it. */
+function findWatch(person: OpenedCase, thing: Thing): readonly string[] | null {
+  if (thing.columns.includes('neck') || (thing.loads.neck ?? 0) > 0.1) return null;
+  const ruling = ruleOnCare(person, thing);
+  return ruling.isOpen ? ruling.watch : null;
 }
 
 /** What keeps the base where nothing is weak. */
@@ -145,8 +139,12 @@ function holdCandidates(person: OpenedCase, weak: ReturnType<typeof findWeak>): 
   return weak.flatMap(({ check, weight }): Candidate[] => {
     const spec = person.school.checks.get(check)?.spec;
     if (spec?.home === undefined) return [];
-    const { label, home, loads = {} } = spec;
-    const watch = findWatch(person, { columns: home.columns, loads });
+    const { label, home } = spec;
+    const asked = thingOfCheck(person, check, undefined);
+    const watch =
+      asked === null
+        ? null
+        : findWatch(person, { ...asked, columns: [...asked.columns, ...home.columns] });
     if (watch === null) return [];
     const item: HomeItem = {
       id: check,
@@ -169,8 +167,8 @@ function drillCandidates(
   household: readonly PieceCount[],
 ): Candidate[] {
   return Object.entries(person.school.catalog.drills).flatMap(([id, drill]): Candidate[] => {
-    if (drill.isClassOnly || drill.purpose === 'releases') return [];
-    const watch = findWatch(person, drill);
+    if (drill.isClassOnly || drill.purpose === 'releases' || !isDrillOpen(person, drill)) return [];
+    const watch = findWatch(person, thingOfDrill(person, drill));
     if (watch === null) return [];
     const served = weak.filter(({ check }) => drill.serves.includes(check));
     if (served.length === 0) return [];

@@ -1,5 +1,5 @@
 import type { EquipmentId } from '../catalog/demand';
-import { closedRegions, type PainPlace, type Region } from '../catalog/regions';
+import { closedRegions, type BodyRegion, type PainPlace } from '../catalog/regions';
 import type { School } from '../catalog/school';
 import type { LadderId, StageKey } from '../catalog/stage';
 import { findOpenSign, type Care, type SignReport } from '../caution/care';
@@ -26,7 +26,7 @@ export interface PersonCase {
 /** Pain that has not been noted as gone, and what it closes. */
 export interface OpenPain {
   readonly date: Day;
-  readonly regions: ReadonlySet<Region>;
+  readonly regions: ReadonlySet<BodyRegion>;
 }
 
 /** A person's case with what every stage asks of it computed once. */
@@ -56,11 +56,12 @@ export function openCase(person: PersonCase): OpenedCase {
  * Local pain closes what loads that region for the day, and until the student reports at a later
  * class that it is gone and the teacher notes it (handbook 07). A meeting without pain is no note.
  */
-function findOpenPains({ evidence, care }: PersonCase): OpenPain[] {
+function findOpenPains({ evidence, care, asOf }: PersonCase): OpenPain[] {
   const { painClearedOn } = care;
-  const byDay = new Map<Day, Set<Region>>();
+  const byDay = new Map<Day, Set<BodyRegion>>();
   const note = (date: Day, place: PainPlace | undefined) => {
-    if (painClearedOn !== undefined && painClearedOn > date) return;
+    // Said after it was felt, and not tomorrow.
+    if (painClearedOn !== undefined && painClearedOn > date && painClearedOn <= asOf) return;
     const regions = byDay.get(date) ?? new Set();
     for (const region of closedRegions(place)) regions.add(region);
     byDay.set(date, regions);
@@ -72,16 +73,4 @@ function findOpenPains({ evidence, care }: PersonCase): OpenPain[] {
   return [...byDay]
     .map(([date, regions]) => ({ date, regions }))
     .sort((a, b) => (a.date < b.date ? 1 : -1));
-}
-
-/** The newest open pain that a shape with these loads would meet. */
-export function findPainFor(
-  pains: readonly OpenPain[],
-  loads: Readonly<Partial<Record<Region, number>>>,
-): OpenPain | null {
-  return (
-    pains.find(({ regions }) =>
-      Object.keys(loads).some((region) => regions.has(region as Region)),
-    ) ?? null
-  );
 }

@@ -14,13 +14,14 @@ import {
   levelModel,
   onLogScale,
   priorLevel,
-  updatePlain,
+  observe,
   type Level,
 } from '../readiness/level';
 import type { Day } from '../units/day';
 import { inSentence } from '../units/words';
 import type { OpenedCase } from './case';
 import { evaluateGate, type GateItem } from './gate';
+import { isCheckOpen } from './openChecks';
 import { findStand } from './stand';
 
 /** One check worth taking from one person. */
@@ -96,7 +97,7 @@ function withTonight(history: SideHistory, value: number, asOf: Day): SideHistor
   const { kind } = history.spec.scoring;
   let level: Level | null = history.level;
   if (kind === 'hold' || kind === 'reps') {
-    level = updatePlain(level ?? priorLevel(kind, history.bar), onLogScale(kind, value));
+    level = observe(level ?? priorLevel(kind, history.bar), onLogScale(kind, value));
   }
   return {
     ...history,
@@ -149,13 +150,15 @@ function listNeeds(person: OpenedCase): Need[] {
     const open = items.filter(({ status, isAtDoor }) => status !== 'met' && !isAtDoor);
     for (const item of open) {
       const demand = findDemand(item);
-      if (demand !== null) needs.push({ item, demand, stage: next.stage, obstacles: open.length });
+      if (demand !== null && isCheckOpen(person, demand.check, demand.base)) {
+        needs.push({ item, demand, stage: next.stage, obstacles: open.length });
+      }
     }
     // A bar that is held but about to go stale is worth a look as well.
     for (const item of items) {
       const demand = findDemand(item);
       if (item.status !== 'met' || demand === null || item.standIn !== undefined) continue;
-      if (isNearlyStale(person, demand)) {
+      if (isNearlyStale(person, demand) && isCheckOpen(person, demand.check, demand.base)) {
         needs.push({ item, demand, stage: next.stage, obstacles: open.length + 1 });
       }
     }

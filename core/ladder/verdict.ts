@@ -2,13 +2,14 @@ import { cautionColumns } from '../catalog/cautions';
 import type { AlternativeId } from '../catalog/alternatives';
 import { getStageIn } from '../catalog/school';
 import { ladderTable, type StageKey } from '../catalog/stage';
-import { evaluateCautions, type CautionVerdict } from '../caution/evaluate';
+import type { CautionVerdict } from '../caution/evaluate';
 import { chanceBars, chanceWords } from '../readiness/assessLevel';
 import { isVoided } from '../readiness/record';
 import { inSentence } from '../units/words';
 import { chooseAlternative } from './alternative';
-import { findPainFor, type OpenedCase } from './case';
+import type { OpenedCase } from './case';
 import { byObstacle, evaluateGate, evaluateOwnGate, hasReached, type GateItem } from './gate';
+import { ruleOnCare, thingOfStage, type CareCause } from './gatekeeper';
 
 export const verdictKinds = [
   'advance',
@@ -40,7 +41,7 @@ export interface Verdict {
   readonly items: readonly GateItem[];
   readonly caution: CautionVerdict;
   /** What a stop stands on: a caution, an unanswered stop sign, pain not noted as gone. */
-  readonly cause?: 'care' | 'sign' | 'pain';
+  readonly cause?: CareCause;
   /** What to do instead, when a caution, a sign or pain closes the stage. */
   readonly alternative?: AlternativeId;
 }
@@ -56,16 +57,8 @@ export function judge(stage: StageKey, person: OpenedCase): Verdict {
   const gate = evaluateGate(stage, person);
   const items = gate ?? [];
   const present = person.present[spec.family];
-  const caution = evaluateCautions(
-    person.care,
-    {
-      columns: spec.columns,
-      ladder: spec.family,
-      isFree: spec.isFree === true,
-      isNew: !hasReached(person.school, present, stage),
-    },
-    person.asOf,
-  );
+  const ruling = ruleOnCare(person, thingOfStage(person, stage, spec));
+  const { caution } = ruling;
   const obstacles = items
     .filter((item) => item.status !== 'met' && !item.isAtDoor)
     .sort(byObstacle);
@@ -90,22 +83,25 @@ export function judge(stage: StageKey, person: OpenedCase): Verdict {
     alternative: chooseAlternative(spec.family, person),
   });
 
-  if (caution.hasOpenSign) {
-    return stop(
-      'sign',
-      `a stop sign on ${person.sign?.date ?? 'an earlier day'}: get help by the rules of the place; closed until a clinician’s word is noted`,
-    );
+  if (!ruling.isOpen) {
+    switch (ruling.cause) {
+      case 'sign':
+        return stop(
+          'sign',
+          `a stop sign on ${person.sign?.date ?? 'an earlier day'}: get help by the rules of the place; closed until a clinician’s word is noted`,
+        );
+      case 'care':
+        return stop(
+          'care',
+          closedWords(
+            caution,
+            spec.columns.map((c) => cautionColumns[c]),
+          ),
+        );
+      case 'pain':
+        return stop('pain', `pain on ${ruling.pain!.date}, not noted as gone since`);
+    }
   }
-  if (!caution.isOpen)
-    return stop(
-      'care',
-      closedWords(
-        caution,
-        spec.columns.map((c) => cautionColumns[c]),
-      ),
-    );
-  const pain = findPainFor(person.pains, spec.loads);
-  if (pain !== null) return stop('pain', `pain on ${pain.date}, not noted as gone since`);
   if (gate === null) {
     return {
       ...base,
@@ -115,7 +111,11 @@ export function judge(stage: StageKey, person: OpenedCase): Verdict {
       atDoor: [],
     };
   }
-  const backReason = present === undefined ? null : findStepBack(present, person);
+  // Stepping back speaks of the present stage and of what lies above it, of nothing below.
+  const backReason =
+    present !== undefined && (stage === present || hasReached(person.school, stage, present))
+      ? findStepBack(present, person)
+      : null;
   if (backReason !== null) return { ...base, kind: 'step-back', reasons: [backReason] };
 
   const reasons = obstacles.map((item) => `${item.label}: ${item.reasons.join(', ')}`);

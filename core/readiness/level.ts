@@ -77,6 +77,22 @@ export function updateCensored(level: Level, y: number): Level {
   };
 }
 
+/** How many predicted deviations above the mean something seen may lie. */
+const liftWithin = 2;
+
+/** Somebody who has just shown it is not far from it: the mean is lifted towards what was seen. */
+function lifted(level: Level, y: number): Level {
+  const total = level.variance + levelModel.observationVariance;
+  return { ...level, mean: Math.max(level.mean, y - liftWithin * Math.sqrt(total)) };
+}
+
+/** What was seen plainly, of somebody who may be better than anybody thought (handbook 06). */
+export const observe = (level: Level, y: number): Level => updatePlain(lifted(level, y), y);
+
+/** The same, of a try that was stopped: at least so much. */
+export const observeAtLeast = (level: Level, y: number): Level =>
+  updateCensored(lifted(level, y), y);
+
 /** A voided record may only lower: it counts as half its value, or as no news if that is more. */
 export function updateVoided(kind: LevelKind, level: Level, value: number): Level {
   const y = Math.min(onLogScale(kind, value / 2), level.mean);
@@ -106,7 +122,7 @@ export interface LevelRule {
 function update({ kind, spec }: LevelRule, level: Level, record: CheckRecord): Level {
   if (isVoided(spec, record)) return updateVoided(kind, level, record.value);
   const y = onLogScale(kind, record.value);
-  return record.stoppedByTeacher ? updateCensored(level, y) : updatePlain(level, y);
+  return record.stoppedByTeacher ? observeAtLeast(level, y) : observe(level, y);
 }
 
 /** The level after each record, in their order: what a chart shows as a band. */

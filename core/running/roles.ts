@@ -3,6 +3,7 @@
  * nothing that says why. Source: handbook 07 "Touch": assistants see set-ups and consent, not
  * health notes.
  */
+import { checkOfKey } from './closedKey';
 import type { PlanFile } from '../files/planFile';
 import { getCheck, isShippedCheck } from '../catalog/checks';
 import type { PlannedOption } from '../compose/options';
@@ -212,6 +213,7 @@ export function optionForAssistant(option: PlannedOption): PlannedOption {
     why: '',
     atDoor: [],
     loads: {},
+    strains: [],
     value,
     heightM,
     pieces,
@@ -261,7 +263,7 @@ export function preparedForAssistant(prepared: PreparedClass, hide: Hide): Prepa
         people: own.map(({ id }) => ({ id, why: '' })),
       }),
     ),
-    people: people.map(({ id, heightM, options, fallbacks, gone }) => ({
+    people: people.map(({ id, heightM, options, fallbacks, gone, closedChecks }) => ({
       id,
       heightM,
       options: options.map(optionForAssistant),
@@ -270,6 +272,10 @@ export function preparedForAssistant(prepared: PreparedClass, hide: Hide): Prepa
       shut: [],
       weak: [],
       closedDrills: [],
+      // That somebody is out of a hold, and nothing of why.
+      ...(closedChecks === undefined
+        ? {}
+        : { closedChecks: closedChecks.filter((key) => !hide.isPrivate(checkOfKey(key))) }),
       checkLoads: [],
       capacities: {},
     })),

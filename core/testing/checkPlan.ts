@@ -7,7 +7,8 @@ import type { RegionLoads } from '../catalog/regions';
 import { specOf, type PieceCount } from '../catalog/pieces';
 import type { PlanFile } from '../files/planFile';
 import { getStageIn } from '../catalog/school';
-import { findPainFor, type OpenedCase } from '../ladder/case';
+import type { OpenedCase } from '../ladder/case';
+import { findPainFor } from '../ladder/gatekeeper';
 import type { DrillSpec } from '../catalog/drills';
 import { evaluateCautions } from '../caution/evaluate';
 import { judge, opensStage } from '../ladder/verdict';
@@ -158,8 +159,8 @@ export function checkPlan(
 ): string[] {
   const wrong: string[] = [];
   let teacherRounds = 0;
-  const isDrillClosed = ({ opened }: CheckedPerson, { loads, columns }: DrillSpec) =>
-    findPainFor(opened.pains, loads) !== null ||
+  const isDrillClosed = ({ opened }: CheckedPerson, { loads, strains, columns }: DrillSpec) =>
+    findPainFor(opened.pains, { loads, strains }) !== null ||
     !evaluateCautions(opened.care, { columns }, opened.asOf).isOpen;
   for (const { round, people: placed } of plan.rounds) {
     const say = (words: string) => wrong.push(`round ${round}: ${words}`);
@@ -187,8 +188,7 @@ export function checkPlan(
               : alternative;
           if (!evaluateCautions(opened.care, { columns: spec.columns }, opened.asOf).isOpen)
             say(`${id}: ${option} is closed by a caution`);
-          if (findPainFor(opened.pains, alternative.loads))
-            say(`${id}: ${option} loads what hurts`);
+          if (findPainFor(opened.pains, alternative)) say(`${id}: ${option} loads what hurts`);
         } else {
           const verdict = judge(stage!, opened);
           const { spec } = getStageIn(opened.school, stage!);

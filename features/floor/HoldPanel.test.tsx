@@ -1,6 +1,6 @@
 import { screen, within } from '@testing-library/react';
 import type { FloorAct } from '@/core/running/tap';
-import { fakeFloor, type FakeFloor } from '@/features/floor/testing/fakeFloor';
+import { fakeBundle, fakeFloor, type FakeFloor } from '@/features/floor/testing/fakeFloor';
 import { InClass } from '@/features/floor/testing/renderFloor';
 import type { FloorClass } from './context';
 import { renderUi } from '@/design/testing/renderUi';
@@ -81,6 +81,37 @@ describe('before a hold', () => {
       { check: 'dolphin-one-leg', side: 'right', base: null },
       { check: 'wall-hold', side: null, base: 'forearms' },
     ]);
+  });
+
+  it('takes in only who may do it: closed before class, sore tonight, or after a sign', async () => {
+    const person = (id: string, closedChecks: string[]) => ({
+      id,
+      closedChecks,
+      fallbacks: [{ label: 'Calves on a chair' }],
+    });
+    const bundle = fakeBundle({
+      prepared: { people: [person('1', ['dolphin-hold']), person('2', [])] } as never,
+    });
+    const { user, unmount } = show(fakeFloor(), { bundle });
+    const ada = screen.getByRole('button', { name: /Ada/ });
+    expect(ada).toHaveAttribute('aria-disabled', 'true');
+    expect(ada).toHaveTextContent('instead: Calves on a chair');
+    expect(ada).not.toHaveTextContent(/caution|pain|closed/i);
+    await user.click(ada);
+    expect(screen.getByRole('button', { name: 'Start the clock for 1' })).toBeEnabled();
+    // Another check may be open to her.
+    await user.selectOptions(screen.getByLabelText('What is held'), 'wall-hold');
+    expect(screen.getByRole('button', { name: 'Start the clock for 2' })).toBeEnabled();
+    unmount();
+    const sore: FloorAct = { kind: 'sore', person: '2', place: 'shoulder' };
+    const { unmount: leave } = show(fakeFloor([sore]), { bundle });
+    expect(screen.getByRole('button', { name: 'Start the clock for 0' })).toBeDisabled();
+    leave();
+    show(fakeFloor([{ kind: 'sign', person: '2', sign: 'tingling' }]), { bundle }, {
+      check: null,
+      people: ['1', '2'],
+    } as never);
+    expect(screen.getByRole('button', { name: /Bo/ })).toHaveTextContent('instead');
   });
 
   it('leaves whoever is not here out of what was wished', () => {

@@ -10,6 +10,7 @@ import type { FloorBundle, FloorCheck } from '@/server/running/floorBundle';
 import { BreathNow } from './BreathNow';
 import { FaultSheet } from './FaultSheet';
 import { PersonTile } from './PersonTile';
+import { insteadOf, isOutOfHold } from '@/core/running/holdOut';
 import { useFloorClass } from './context';
 import type { HoldWish } from './view';
 import classes from './floor.module.css';
@@ -46,10 +47,18 @@ function HoldSetup({ wish, onShow, onClose }: HoldPanelProps) {
   const [check, setCheck] = useState(wish.check ?? '');
   const [side, setSide] = useState<'left' | 'right'>(wish.side ?? 'left');
   const [base, setBase] = useState<BaseId>(wish.base ?? usualBase(bundle));
-  const [people, setPeople] = useState<ReadonlySet<string>>(
+  const [wanted, setPeople] = useState<ReadonlySet<string>>(
     () => new Set(wish.people.filter((id) => here.includes(id))),
   );
   const spec = holds.find((one) => one.check === check);
+  const out = new Map(
+    bundle.prepared.people.flatMap((person) =>
+      isOutOfHold(person, spec ?? null, spec?.byBase ? base : null, floor.state)
+        ? [[person.id, insteadOf(person)] as const]
+        : [],
+    ),
+  );
+  const people = new Set([...wanted].filter((id) => !out.has(id)));
   const toggle = (id: string) =>
     setPeople((before) => {
       const next = new Set(before);
@@ -114,15 +123,25 @@ function HoldSetup({ wish, onShow, onClose }: HoldPanelProps) {
         Start the clock for {people.size}
       </Button>
       <div className={classes.tiles}>
-        {here.map((id) => (
-          <PersonTile
-            key={id}
-            name={names.get(id) ?? id}
-            isOn={people.has(id)}
-            line={people.has(id) ? 'takes part' : 'sits out'}
-            onTap={() => toggle(id)}
-          />
-        ))}
+        {here.map((id) => {
+          const instead = out.get(id);
+          return (
+            <PersonTile
+              key={id}
+              name={names.get(id) ?? id}
+              isOn={people.has(id)}
+              isOut={instead !== undefined}
+              line={
+                instead === undefined
+                  ? people.has(id)
+                    ? 'takes part'
+                    : 'sits out'
+                  : `instead: ${instead}`
+              }
+              onTap={() => toggle(id)}
+            />
+          );
+        })}
       </div>
     </section>
   );

@@ -9,6 +9,8 @@ interface PersonTileProps {
   readonly letter?: string | null;
   readonly isOn?: boolean;
   readonly isStopped?: boolean;
+  /** Closed to them: no tap changes it. */
+  readonly isOut?: boolean;
   readonly marks?: readonly string[];
   readonly children?: ReactNode;
   readonly onTap: (event: { readonly timeStamp: number }) => void;
@@ -19,7 +21,7 @@ const longMs = 550;
 
 /** Somebody as a large button. A long press, or Shift with a key or click, asks for more. */
 export function PersonTile(props: PersonTileProps) {
-  const { name, line, letter, isOn = true, isStopped, marks = [], onTap, onLong } = props;
+  const { name, line, letter, isOn = true, isStopped, isOut, marks = [], onTap, onLong } = props;
   const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
   const wasLong = useRef(false);
   const pressed = useRef<number | null>(null);
@@ -33,6 +35,8 @@ export function PersonTile(props: PersonTileProps) {
       className={classes.tile}
       data-on={isOn}
       data-stopped={isStopped === true}
+      data-out={isOut === true}
+      aria-disabled={isOut === true}
       onPointerDown={(event) => {
         wasLong.current = false;
         // The moment the finger lands, not the one it leaves.
@@ -50,7 +54,7 @@ export function PersonTile(props: PersonTileProps) {
       onClick={(event) => {
         const at = pressed.current ?? event.timeStamp;
         pressed.current = null;
-        if (wasLong.current) return;
+        if (wasLong.current || isOut) return;
         if (event.shiftKey && onLong !== undefined) onLong();
         else onTap({ timeStamp: at });
       }}

@@ -151,7 +151,8 @@ describe('care', () => {
     expect(readPersonPage(id, 'FS3')!.verdict.kind).not.toBe('stop');
     const old = must(noteSign(id, { sign: 'ringing', date: addDays(today(), -3) }));
     expect(dropSign(id, old).ok).toBe(false);
-    must(noteClearance(id, clearance({ about: 'stop-sign', covers: [] })));
+    expect(noteClearance(id, clearance({ about: 'stop-sign', covers: [] })).ok).toBe(false);
+    must(noteClearance(id, clearance({ about: 'stop-sign', covers: ['mild'] })));
     expect(readPersonPage(id, 'FS3')!.verdict.kind).not.toBe('stop');
     expect(anybodysWords(noteSign)(id, { sign: 'giggles', date: today() }).ok).toBe(false);
   });

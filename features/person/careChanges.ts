@@ -34,7 +34,7 @@ export const noteClearance = change(
     if (until > addDays(notedOn, longestDays)) {
       return refuse({ until: 'At most a year; then ask again.' });
     }
-    if (about !== 'stop-sign' && covers.length === 0) {
+    if (covers.length === 0) {
       return refuse({ covers: 'Name at least one kind of shape it covers.' });
     }
     if (about !== 'stop-sign' && !person.cautions.includes(about)) {

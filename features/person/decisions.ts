@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { wordsOf } from '@/core/units/text';
 import { getStageIn } from '@/core/catalog/school';
-import { judge, opensStage, verdictKinds } from '@/core/ladder/verdict';
+import { judge, verdictKinds } from '@/core/ladder/verdict';
 import { listPieces } from '@/db/cupboards';
 import { addDecision, findDecision } from '@/db/decisions';
 import { saveRung } from '@/db/people';
@@ -74,7 +74,8 @@ export const decide = change(
       corrects,
       by,
     });
-    if (opensStage(decided)) saveRung(tx, row.id, spec.family, stage, day);
+    // With support the rung stays: the next one was tried, and is not where they work.
+    if (decided === 'advance') saveRung(tx, row.id, spec.family, stage, day);
     if (decided === 'step-back') {
       const before = spec.after[0];
       const present = row.present[spec.family];

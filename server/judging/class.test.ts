@@ -191,7 +191,7 @@ describe('files', () => {
     must(
       noteClearance(who, {
         about: 'stop-sign',
-        covers: [],
+        covers: ['mild'],
         ladders: [],
         notedOn: today(),
         until: today(),

@@ -1,4 +1,7 @@
 /** What a class begins with: everything the floor needs while there is no server to ask. */
+import type { CheckSpec } from '@/core/catalog/checks';
+import type { BodyRegion } from '@/core/catalog/regions';
+import { regionsOf } from '@/core/ladder/gatekeeper';
 import { sayDose } from '@/core/catalog/dose';
 import type { BodyInput } from '@/core/body/body';
 import type { CheckKey, FaultId } from '@/core/catalog/checks';
@@ -41,6 +44,8 @@ export interface FloorCheck {
   readonly byBase: boolean;
   readonly timedTogether: boolean;
   readonly voidedBy: readonly FaultId[];
+  /** Regions that its shape loads or strains: who is sore there takes no part. */
+  readonly regions: readonly BodyRegion[];
   /** The teacher's alone. */
   readonly isPrivate?: true;
   /** Offered first where none is planned. */
@@ -118,6 +123,7 @@ export function makeBundle(db: Db, view: ClassView, plan: PlanFile): FloorBundle
       byBase: spec.byBase === true,
       timedTogether: spec.timedTogether === true,
       voidedBy: spec.voidedBy,
+      regions: regionsOfCheck(school, spec),
       ...(spec.isPrivate ? { isPrivate: true as const } : {}),
       ...(isShippedCheck(check) && getCheck(check).isUsualHold
         ? { isUsualHold: true as const }
@@ -133,6 +139,14 @@ export function makeBundle(db: Db, view: ClassView, plan: PlanFile): FloorBundle
     ),
     faults: Object.fromEntries(faultIds.map((id) => [id, faultTable[id].label])),
   };
+}
+
+/** Of its own, and of the stages it is shown in, whatever the base. */
+function regionsOfCheck(school: School, { loads = {}, strains, takenIn }: CheckSpec): BodyRegion[] {
+  const stages =
+    takenIn === undefined ? [] : typeof takenIn === 'string' ? [takenIn] : Object.values(takenIn);
+  const things = stages.flatMap((stage) => school.stages.get(stage)?.spec ?? []);
+  return [...new Set([{ loads, strains }, ...things].flatMap(regionsOf))];
 }
 
 /** What a role is sent. Every field is let out to an assistant by name. */
@@ -173,6 +187,7 @@ export function bundleFor(role: FloorRole, bundle: FloorBundle): FloorBundle {
         byBase: one.byBase,
         timedTogether: one.timedTogether,
         voidedBy: one.voidedBy.filter((fault) => !getFault(fault).isPrivate),
+        regions: one.regions,
         ...(one.isUsualHold === undefined ? {} : { isUsualHold: one.isUsualHold }),
         ...(one.levels === undefined ? {} : { levels: one.levels }),
       })),

@@ -53,6 +53,7 @@ export const fakeBundle = (more: Partial<FloorBundle> = {}): FloorBundle =>
     units: 'cm',
     plan: { families: ['forearm-stand'], checks: [] },
     members: [],
+    prepared: { people: [] },
     faults: { 'head-touches': 'head touches', sag: 'sags' },
     checks: (['dolphin-hold', 'dolphin-one-leg', 'wall-hold'] as const).map((check) => {
       const spec = checkTable[check];
@@ -66,6 +67,7 @@ export const fakeBundle = (more: Partial<FloorBundle> = {}): FloorBundle =>
         byBase: 'byBase' in spec,
         timedTogether: 'timedTogether' in spec,
         voidedBy: spec.voidedBy,
+        regions: [...Object.keys(spec.loads), ...spec.strains],
       };
     }),
     ...more,
