@@ -296,6 +296,16 @@ describe('profile copies', () => {
     [{ gates: { HB8: [{ opens: 'CR9' }], CR4: [{ opens: 'HB8' }] } }, /in a circle/],
     [{ cues: { FS1: 'x'.repeat(150) } }, /too long/],
     [{ closedBranches: ['moon'] }, /is not there/],
+    // What guards the student is not emptied, and no bar is looser than any that ships.
+    [{ gates: { HB15: [] } }, /guards the student/],
+    [{ gates: { SS8: [{ check: 'shoulder-stand-hold' }] } }, /Neck ease/],
+    [{ gates: { HS6: [{ check: 'upright-walk-in' }] } }, /guards the student/],
+    [
+      { gates: { SS6: [{ anyOf: [{ check: 'neck-ease' }, { check: 'hollow-hold' }] }] } },
+      /guards the student/,
+    ],
+    [{ bars: { 'dolphin-hold': 29 } }, /looser than 30/],
+    [{ bars: { 'head-load': 21 } }, /looser than 20/],
   ] as const)('refuses %j', (changes, message) => {
     const [problem] = validateProfile(copy(changes as ProfileChanges), shippedCatalog);
     expect(`${problem!.where} ${problem!.message}`).toMatch(message);

@@ -1,6 +1,6 @@
 /** Is a catalog sound? Used for what ships, for a teacher's own entries and for edited gates. */
 import { getShapeKinds } from '../shapes/kinds';
-import type { CheckSpec } from './checks';
+import type { CheckKey, CheckSpec } from './checks';
 import { faultIds } from './checks';
 import { walkDemand, type Demand } from './demand';
 import { buildSchool, type Catalog, type ProfileVersion } from './school';
@@ -158,6 +158,27 @@ function checkReach(catalog: Catalog, add: Add): void {
   }
 }
 
+/** The bar that lets most people through among the profiles that ship. */
+function loosestBar({ opensAt, scoring }: CheckSpec): number {
+  const bars = Object.values(opensAt);
+  return 'better' in scoring && scoring.better === 'less' ? Math.max(...bars) : Math.min(...bars);
+}
+
+const isLooser = ({ scoring }: CheckSpec, bar: number, loosest: number) =>
+  'better' in scoring && scoring.better === 'less' ? bar > loosest : bar < loosest;
+
+/** The safety checks that a gate asks for in any case: of each list one at least. */
+function guardsOf(gate: readonly Demand[], catalog: Catalog): CheckKey[][] {
+  return gate.flatMap((demand): CheckKey[][] => {
+    if ('check' in demand) return catalog.checks[demand.check]?.isSafety ? [[demand.check]] : [];
+    if ('allOf' in demand) return guardsOf(demand.allOf, catalog);
+    if (!('anyOf' in demand)) return [];
+    const ways = demand.anyOf.map((one) => guardsOf([one], catalog));
+    // One way without a guard is a way round it.
+    return ways.every((way) => way.length > 0) ? [[...new Set(ways.flat(2))]] : [];
+  });
+}
+
 /** The same for a profile copy: names that exist, bars one could record, gates that are sound. */
 export function validateProfile(profile: ProfileVersion, catalog: Catalog): CatalogProblem[] {
   const problems: CatalogProblem[] = [];
@@ -177,11 +198,26 @@ export function validateProfile(profile: ProfileVersion, catalog: Catalog): Cata
       if (!Number.isInteger(bar) || bar > 10)
         add(`bar ${check}`, 'must be a whole number of passes, at most 10');
     } else if (bar > spec.most) add(`bar ${check}`, `cannot be above ${spec.most}`);
+    const loosest = spec === undefined ? null : loosestBar(spec);
+    if (loosest !== null && bar > 0 && isLooser(spec!, bar, loosest)) {
+      add(`bar ${check}`, `would be looser than ${loosest}, the loosest of the profiles that ship`);
+    }
   }
   for (const [stage, gate] of Object.entries(gates)) {
     const where = `stage ${stage}`;
     if (!(stage in catalog.stages)) add(where, 'is not there');
     for (const demand of gate) checkDemand(where, demand, catalog, add);
+    const spec = catalog.stages[stage];
+    if (spec === undefined) continue;
+    const before = (spec.gateByProfile?.[profile.origin] ?? spec).gate;
+    const kept = guardsOf(gate, catalog);
+    for (const group of guardsOf(before, catalog)) {
+      // What guards the student may be asked for more strictly, and never left out.
+      if (!kept.some((own) => own.every((check) => group.includes(check)))) {
+        const labels = group.map((check) => catalog.checks[check]?.label ?? check);
+        add(where, `no longer asks for ${labels.join(' or ')}, which guards the student`);
+      }
+    }
   }
   for (const stage of [...Object.keys(cues), ...closedStages]) {
     if (!(stage in catalog.stages)) add(`stage ${stage}`, 'is not there');

@@ -52,21 +52,23 @@ const allColumns = Object.keys(cautionColumns) as CautionColumn[];
 
 export const noCare: Care = { reports: [], otherWords: [], clearances: [], signs: [] };
 
-/** Does a note answer this report for this kind of shape today? It lifts only what it names. */
-export function isCleared(
+/** The note that answers this report for this kind of shape today; it lifts only what it names. */
+export function findClearance(
   clearances: readonly Clearance[],
   about: Clearance['about'],
   column: CautionColumn,
   ladder: LadderId | undefined,
   asOf: Day,
-): boolean {
-  return clearances.some(
-    (note) =>
-      note.about === about &&
-      note.covers.includes(column) &&
-      (note.ladders === undefined || (ladder !== undefined && note.ladders.includes(ladder))) &&
-      note.notedOn <= asOf &&
-      asOf <= note.until,
+): Clearance | null {
+  return (
+    clearances.find(
+      (note) =>
+        note.about === about &&
+        note.covers.includes(column) &&
+        (note.ladders === undefined || (ladder !== undefined && note.ladders.includes(ladder))) &&
+        note.notedOn <= asOf &&
+        asOf <= note.until,
+    ) ?? null
   );
 }
 
@@ -88,7 +90,8 @@ export function listOpenSigns(care: Care, asOf: Day, shape?: ShapeAsked): SignRe
   const answers = ({ date }: SignReport, column: CautionColumn, ladder: LadderId | undefined) =>
     // The word answers what came before it; a new sign needs a new word.
     care.clearances.some(
-      (note) => note.notedOn >= date && isCleared([note], 'stop-sign', column, ladder, asOf),
+      (note) =>
+        note.notedOn >= date && findClearance([note], 'stop-sign', column, ladder, asOf) !== null,
     );
   return care.signs
     .filter(({ date }) => date <= asOf)

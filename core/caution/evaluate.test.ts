@@ -122,7 +122,9 @@ describe('a clinician’s word', () => {
     expect(evaluate(['osteoporosis'], {}, { clearances: [word({})] })).toMatchObject({
       outcome: 'care',
       isWatched: true,
-      adaptations: ['as the clinician’s word allows'],
+      adaptations: [
+        'as the clinician’s word allows: inversions with little or no neck load, until 2027-05-01',
+      ],
     });
   });
 

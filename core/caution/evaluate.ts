@@ -1,4 +1,5 @@
 import {
+  cautionColumns,
   cautionOutcomes,
   cautionTable,
   unknownWordNote,
@@ -8,9 +9,9 @@ import {
   type CautionOutcome,
   type CautionSpec,
 } from '../catalog/cautions';
-import type { LadderId } from '../catalog/stage';
+import { ladderTable, type LadderId } from '../catalog/stage';
 import type { Day } from '../units/day';
-import { isCleared, listOpenSigns, type Care } from './care';
+import { findClearance, listOpenSigns, type Care, type Clearance } from './care';
 
 export interface CautionVerdict {
   readonly outcome: CautionOutcome;
@@ -59,7 +60,7 @@ export function evaluateCautions(care: Care, shape: ShapeKind, asOf: Day): Cauti
       const cell: CautionCell = (cautionTable[id] as CautionSpec).columns[column];
       note(cell.adaptation);
       const found = lift(cell, id, column, care, shape, asOf);
-      if (found.isLifted) note('as the clinician’s word allows');
+      if (found.by !== null) note(scopeWords(found.by));
       if (rankOf(found.outcome) > rankOf(outcome)) {
         outcome = found.outcome;
         because = [];
@@ -79,18 +80,43 @@ export function evaluateCautions(care: Care, shape: ShapeKind, asOf: Day): Cauti
       ({ sign }) => signColumns.includes(column) || (column === 'wrists' && sign === 'tingling'),
     );
   });
-  if (!hasOpenSign && shape.columns.some((column) => isSignLifted(care, asOf, column))) {
-    note('as the clinician’s word allows');
-    outcome = stricter(outcome, 'care');
+  if (!hasOpenSign) {
+    for (const column of shape.columns) {
+      const by = findSignNote(care, asOf, column, shape.ladder);
+      if (by === null) continue;
+      note(scopeWords(by));
+      outcome = stricter(outcome, 'care');
+    }
   }
   if (hasOpenSign) outcome = 'closed';
   const isOpen = outcome === 'open' || outcome === 'care';
   return { outcome, isOpen, isWatched: outcome === 'care', adaptations, because, hasOpenSign };
 }
 
-/** Was there a sign that closes this column, which a note answers? */
-const isSignLifted = (care: Care, asOf: Day, column: CautionColumn) =>
-  signColumns.includes(column) && care.signs.some(({ date }) => date <= asOf);
+/** What a clinician's word covers, and its last day, wherever it lifts something. */
+function scopeWords({ covers, ladders, until }: Clearance): string {
+  const kinds = covers.map((column) => cautionColumns[column]).join(', ');
+  const where =
+    ladders === undefined
+      ? ''
+      : ` (${ladders.map((ladder) => ladderTable[ladder].label.toLowerCase()).join(', ')})`;
+  return `as the clinician’s word allows: ${kinds}${where}, until ${until}`;
+}
+
+/** Where a sign would close this column: the note that answers it. */
+function findSignNote(
+  care: Care,
+  asOf: Day,
+  column: CautionColumn,
+  ladder: LadderId | undefined,
+): Clearance | null {
+  const wasSeen = care.signs.some(
+    ({ date, sign }) =>
+      date <= asOf &&
+      (signColumns.includes(column) || (column === 'wrists' && sign === 'tingling')),
+  );
+  return wasSeen ? findClearance(care.clearances, 'stop-sign', column, ladder, asOf) : null;
+}
 
 function lift(
   cell: CautionCell,
@@ -99,15 +125,15 @@ function lift(
   care: Care,
   shape: ShapeKind,
   asOf: Day,
-): { outcome: CautionOutcome; isLifted: boolean } {
+): { outcome: CautionOutcome; by: Clearance | null } {
   const isStrict =
     (cell.strictFor?.which === 'free' && shape.isFree === true) ||
     (cell.strictFor?.which === 'new' && shape.isNew === true);
   const outcome = isStrict ? stricter(cell.outcome, cell.strictFor!.outcome) : cell.outcome;
   const canLift = outcome === 'refer' || outcome === 'closed';
-  const isLifted =
-    canLift &&
-    !(cell.onlyPractised && shape.isNew === true) &&
-    isCleared(care.clearances, id, column, shape.ladder, asOf);
-  return { outcome: isLifted ? 'care' : outcome, isLifted };
+  const by =
+    canLift && !(cell.onlyPractised && shape.isNew === true)
+      ? findClearance(care.clearances, id, column, shape.ladder, asOf)
+      : null;
+  return { outcome: by === null ? outcome : 'care', by };
 }

@@ -97,7 +97,10 @@ export function WordsPanel(props: WordsPanelProps) {
           <span>
             Clinician’s word noted {shortDay(notedOn)}, good until {shortDay(until)}:{' '}
             {aboutLabel(about).toLowerCase()}
-            {about === 'stop-sign' ? '' : ` · ${covers.map((c) => cautionColumns[c]).join(', ')}`}
+            {' · '}
+            {covers.length === 0
+              ? 'nothing named, so it lifts nothing'
+              : covers.map((column) => cautionColumns[column]).join(', ')}
             {until < today && <strong> · run out</strong>}
           </span>
           <Button

@@ -72,6 +72,8 @@ describe('a check of one’s own', () => {
     expect(ownCheckSchema.parse(keep.mock.calls[0][2])).toMatchObject({
       isPrivate: true,
       timedTogether: true,
+      columns: [],
+      strains: [],
     });
   });
 });

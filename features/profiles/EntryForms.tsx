@@ -89,6 +89,7 @@ function useKeep<Values extends { readonly label: string }>(
   return { keep, isSaving };
 }
 
+const regionChoices = regions.map((id) => ({ value: id, label: regionTable[id].label }));
 const columns = Object.entries(cautionColumns).map(([value, label]) => ({ value, label }));
 const shapes = [
   { value: '', label: 'no drawing' },
@@ -163,7 +164,7 @@ function OwnStage({ checks, branches, stages }: EntryFormsProps) {
       />
       <MultiSelect
         label="What it loads"
-        data={regions.map((id) => ({ value: id, label: regionTable[id].label }))}
+        data={regionChoices}
         value={[...form.values.regions]}
         onChange={(value) => form.setFieldValue('regions', value as Region[])}
       />
@@ -189,6 +190,8 @@ function OwnCheck() {
       validDays: 28,
       hasSides: false,
       isPrivate: false,
+      columns: [],
+      regions: [],
     },
   });
   const { keep, isSaving } = useKeep('checks', form, toCheckSpec);
@@ -213,6 +216,19 @@ function OwnCheck() {
       <Switch
         label="mine alone: assistants do not see it"
         {...form.getInputProps('isPrivate', { type: 'checkbox' })}
+      />
+      <MultiSelect
+        label="What it loads"
+        data={regionChoices}
+        value={[...form.values.regions]}
+        onChange={(value) => form.setFieldValue('regions', value as Region[])}
+      />
+      <MultiSelect
+        label="Which cautions look at it"
+        description="Nobody is asked to show what is closed to them."
+        data={columns}
+        value={[...form.values.columns]}
+        onChange={(value) => form.setFieldValue('columns', value as CautionColumn[])}
       />
       <Button type="submit" loading={isSaving}>
         Add the check
@@ -273,7 +289,7 @@ function OwnDrill({ checks }: Pick<EntryFormsProps, 'checks'>) {
       />
       <MultiSelect
         label="What it loads"
-        data={regions.map((id) => ({ value: id, label: regionTable[id].label }))}
+        data={regionChoices}
         value={[...form.values.regions]}
         onChange={(value) => form.setFieldValue('regions', value as Region[])}
       />

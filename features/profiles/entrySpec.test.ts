@@ -66,7 +66,10 @@ describe('entries from the forms', () => {
         validDays: 28,
         hasSides: true,
         isPrivate: true,
+        columns: ['wrists'],
+        regions: ['wrist'],
       });
+      expect(spec).toMatchObject({ columns: ['wrists'], strains: ['wrist'] });
       expect(ownCheckSchema.safeParse(spec).success).toBe(true);
       const { problems } = layOver({
         ...noEntries,

@@ -73,12 +73,15 @@ export interface CheckForm {
   readonly validDays: number;
   readonly hasSides: boolean;
   readonly isPrivate: boolean;
+  readonly columns: readonly CautionColumn[];
+  readonly regions: readonly Region[];
 }
 
 /** Holds and counts may go to eight times the bar before it is taken for a slip. */
 const roomAbove = 8;
 
-export function toCheckSpec({ label, kind, bar, validDays, hasSides, isPrivate }: CheckForm) {
+export function toCheckSpec(form: CheckForm) {
+  const { label, kind, bar, validDays, hasSides, isPrivate, columns, regions } = form;
   const scoring =
     kind === 'pass'
       ? { kind, passes: bar, days: Math.min(bar, 2) }
@@ -94,6 +97,8 @@ export function toCheckSpec({ label, kind, bar, validDays, hasSides, isPrivate }
     ...(hasSides ? { hasSides: true } : {}),
     ...(kind === 'hold' ? { timedTogether: true } : {}),
     ...(isPrivate ? { isPrivate: true } : {}),
+    columns: [...columns],
+    strains: [...regions],
     most: kind === 'pass' ? 1 : Math.min(3600, Math.max(10, bar * roomAbove)),
   };
 }
