@@ -208,6 +208,8 @@ describe('decisions', () => {
       problems: { reason: expect.any(String) },
     });
     const made = must(decide(id, { ...differ, reason: 'she is ready with a hand' }));
+    // With support the rung stays where it was.
+    expect(findPerson(database(), id)!.present['forearm-stand']).toBeUndefined();
     must(decide(id, { stage: 'FS5', decided: 'stay', reason: '', corrects: made }));
     const [second, first] = readPersonPage(id)!.decisions;
     expect(first!.grounds.figures[0]!.label).toBe('Forearm plank hold');

@@ -55,7 +55,7 @@ export function PlanScreen({ view }: { readonly view: ClassView }) {
       key: `class ${Date.now()}`,
       isFromFile: true,
       shown: null,
-      view: { ...view, prepared, members, wishes: wished, kept: null },
+      view: { ...view, prepared, members, wishes: wished, kept: null, outdated: [] },
     });
   };
   return (
@@ -169,7 +169,7 @@ function PlanBody({ source, onTaken, onBack }: PlanBodyProps) {
         profiles={view.profiles}
         isFromFile={isFromFile}
       />
-      <PlanStatusLine planner={planner} />
+      <PlanStatusLine planner={planner} outdated={source.shown === null ? view.outdated : []} />
       {view.isRoomGuessed && !isFromFile && (
         <p className={classes.note}>
           This room is a guess of 9 by 6 m. <a href={`/room?course=${course.id}`}>Draw yours</a>,

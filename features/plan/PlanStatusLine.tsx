@@ -6,9 +6,17 @@ const gapWords = (percent: number) =>
   percent < 0.05 ? 'the best there is' : `at most ${percent.toFixed(1)} % from the best there is`;
 
 /** How good the plan on the screen is known to be, and what is still running. */
-export function PlanStatusLine({ planner }: { readonly planner: Planner }) {
+export function PlanStatusLine({
+  planner,
+  outdated,
+}: {
+  readonly planner: Planner;
+  /** What changed since the plan was kept. */
+  readonly outdated: readonly string[];
+}) {
   const { status, plan, gapPercent, asked, stop, again } = planner;
   const isBusy = status === 'starting' || status === 'proving' || status === 'asking';
+  const isOutdated = status === 'kept' && outdated.length > 0;
   const words = (): string => {
     switch (status) {
       case 'starting':
@@ -27,8 +35,10 @@ export function PlanStatusLine({ planner }: { readonly planner: Planner }) {
         return plan === null
           ? 'Stopped'
           : `Stopped. This plan is ${plan.stoppedBy === 'quick' ? 'quick, within' : 'within'} ${plan.gapPercent.toFixed(1)} % of the best there can be`;
-      case 'done':
       case 'kept':
+        if (outdated.length > 0) return `Outdated: ${outdated.join('; ')}`;
+        return plan === null ? '' : `Kept for Tonight: ${gapWords(plan.gapPercent)}`;
+      case 'done':
         return plan === null ? '' : `Kept for Tonight: ${gapWords(plan.gapPercent)}`;
       default:
         return status satisfies never;
@@ -39,7 +49,7 @@ export function PlanStatusLine({ planner }: { readonly planner: Planner }) {
       {isBusy && <Loader size={16} type="dots" aria-hidden />}
       <span>
         {words()}
-        {plan !== null && status !== 'starting' && (
+        {plan !== null && status !== 'starting' && !isOutdated && (
           <span className={classes.figures}>
             {' '}
             · {plan.objective.toFixed(2)} of {plan.bound.toFixed(2)}
@@ -52,8 +62,7 @@ export function PlanStatusLine({ planner }: { readonly planner: Planner }) {
           Stop here
         </Button>
       ) : (
-        status !== 'kept' &&
-        status !== 'done' && (
+        (isOutdated || (status !== 'kept' && status !== 'done')) && (
           <Button size="compact-sm" variant="default" onClick={again}>
             Compose again
           </Button>

@@ -24,7 +24,8 @@ import { changeCupboard, changeRoom, dropOwnPiece, keepOwnPiece } from '@/featur
 import { findRoom } from './rooms';
 import { readRoomView } from '@/features/room/read';
 import { readSchool } from './schools';
-import { addCourse, must, withThrowawayStudio } from '@/features/testing/studio';
+import { addCourse, must, recordForm, withThrowawayStudio } from '@/features/testing/studio';
+import { recordCheck } from '@/features/person/change';
 
 withThrowawayStudio();
 let highs: Highs;
@@ -127,6 +128,31 @@ describe('the made-up course', () => {
 });
 
 describe('keeping a plan', () => {
+  it('says what has changed since, and no longer stands, until it is composed anew', () => {
+    const view = openDemo();
+    const plan = findStandingPlan(view);
+    must(keepPlan(view.course.id, view.meeting.date, { wishes: view.wishes, plan, seen: 0 }));
+    expect(readClass(view.course.id)!.outdated).toEqual([]);
+    const placed = plan.rounds[0]!.people.find(
+      ({ role }) => role === 'present' || role === 'next',
+    )!;
+    must(
+      recordCheck(
+        Number(placed.id),
+        recordForm({ check: 'dolphin-hold', pain: true, painPlace: 'elsewhere' }),
+      ),
+    );
+    const now = readClass(view.course.id)!;
+    const { name } = now.members.find(({ id }) => id === placed.id)!;
+    expect(now.outdated.join()).toContain(`${name}: ${placed.label} is no longer open`);
+    expect(now.outdated.join()).not.toMatch(/pain|sore/);
+    const standing = findStandingPlan(now);
+    expect(standing).not.toEqual(plan);
+    const seen = now.revision;
+    must(keepPlan(view.course.id, view.meeting.date, { wishes: now.wishes, plan: standing, seen }));
+    expect(readClass(view.course.id)!.outdated).toEqual([]);
+  });
+
   it('shows it again, tells the second window, and forgets it with anybody in it', async () => {
     const view = openDemo();
     const plan = planPrepared(highs, view.prepared, toWishes(view.wishes));

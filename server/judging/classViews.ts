@@ -70,6 +70,8 @@ export interface ClassView {
   readonly members: readonly ClassMember[];
   /** The plan that was kept for this evening. */
   readonly kept: PlanFile | null;
+  /** What changed since it was kept, in words; nothing: it stands. */
+  readonly outdated: readonly string[];
   readonly revision: number;
   readonly school: {
     readonly origin: ProfileId;
@@ -177,16 +179,19 @@ export function readClass(courseId: number | null): ClassView | null {
     db,
     people.map(({ id }) => id),
   );
+  const prepared = prepareCourse(db, { course, school, day }, wishes);
+  const members = people.map((person) =>
+    toMember(person, evidence.get(person.id) ?? {}, { school, day }),
+  );
   return {
     course: { id: course.id, name: course.name },
     courses: listCourses(db).map(({ id, name }) => ({ id, name })),
     meeting,
     wishes,
-    prepared: prepareCourse(db, { course, school, day }, wishes),
-    members: people.map((person) =>
-      toMember(person, evidence.get(person.id) ?? {}, { school, day }),
-    ),
+    prepared,
+    members,
     kept: kept.plan,
+    outdated: kept.plan === null ? [] : whyOutdated(kept.plan, prepared, members),
     revision: kept.revision,
     school: {
       origin: school.profile.origin,
@@ -202,24 +207,38 @@ export function readClass(courseId: number | null): ClassView | null {
 }
 
 /**
+ * What has changed since a plan was kept, in words for the teacher; none: it stands. Who came or
+ * went, and what is no longer open to who should do it. Never why.
+ */
+export function whyOutdated(
+  kept: PlanFile,
+  prepared: PreparedClass,
+  members: readonly Pick<ClassMember, 'id' | 'name'>[],
+): string[] {
+  const nameOf = (id: string) => members.find((one) => one.id === id)?.name ?? 'somebody';
+  const ids = new Set(prepared.people.map(({ id }) => id));
+  const planned = new Set(kept.rounds.flatMap(({ people }) => people.map(({ id }) => id)));
+  const gone = [...planned].filter((id) => !ids.has(id)).map((id) => `${nameOf(id)} is gone`);
+  const come = [...ids]
+    .filter((id) => !kept.wishes.absent.includes(id))
+    .filter((id) => !kept.rounds.every(({ people }) => people.some((one) => one.id === id)))
+    .map((id) => `${nameOf(id)} is not in it`);
+  const closed = kept.rounds.flatMap(({ people }) =>
+    people
+      .filter((one) => ids.has(one.id) && !isPlacementOpen(prepared, one))
+      .map(({ id, label }) => `${nameOf(id)}: ${label} is no longer open`),
+  );
+  return [...new Set([...gone, ...come, ...closed])];
+}
+
+/**
  * The plan that stands for an evening: the kept one where everybody in it is still there, else the
  * quick one, worked out on the spot.
  */
 export function findStandingPlan(view: Pick<ClassView, 'kept' | 'prepared' | 'wishes'>): PlanFile {
-  const ids = new Set(view.prepared.people.map(({ id }) => id));
-  const isWhole =
-    view.kept !== null &&
-    view.kept.rounds.every(({ people }) => people.every(({ id }) => ids.has(id))) &&
-    [...ids].every(
-      (id) =>
-        view.kept!.wishes.absent.includes(id) ||
-        view.kept!.rounds.every(({ people }) => people.some((one) => one.id === id)),
-    ) &&
-    // A kept plan counts only while everything in it is still open to who does it.
-    view.kept.rounds.every(({ people }) =>
-      people.every((one) => isPlacementOpen(view.prepared, one)),
-    );
-  if (view.kept !== null && isWhole) return view.kept;
+  if (view.kept !== null && whyOutdated(view.kept, view.prepared, []).length === 0) {
+    return view.kept;
+  }
   const wishes = toWishes(view.wishes);
   const plan = composeClass(null, view.prepared, wishes, { ...usualSolve, seed: wishes.seed });
   return toPlanFile(plan, view.prepared, wishes, { binding: [], relief: null });
