@@ -74,7 +74,8 @@ test('a teacher differs from the suggestion with a reason, and corrects it later
     .filter({ hasText: '“with my hand on her hips it is fine”' });
   await expect(kept).toContainText('suggested');
   await expect(kept).toContainText('decided with support');
-  await expect(page.getByLabel('Works at, Forearm stand')).toHaveValue('FS4');
+  // With support the rung stays where it was.
+  await expect(page.getByLabel('Works at, Forearm stand')).toHaveValue('FS3');
   await kept.getByRole('button', { name: 'Correct by a new one' }).click();
   await page.getByRole('dialog').getByRole('radio', { name: 'stay' }).check();
   await page.getByRole('dialog').getByRole('textbox').fill('too early after all');
@@ -96,6 +97,17 @@ test('a stop sign closes, and a clinician’s word lifts only what it names', as
   await page.getByRole('button', { name: 'Note a clinician’s word' }).click();
   const window = page.getByRole('dialog');
   await expect(window.getByText(/Levitar clears nobody/)).toBeVisible();
+  // It lifts only what it names, so it has to name something.
+  await window.getByRole('button', { name: 'Note it' }).click();
+  await expect(window.getByText('Name at least one kind of shape it covers.')).toBeVisible();
+  for (const kind of [
+    'head below heart, mild',
+    'inversions with little or no neck load',
+    'neck-loading shapes',
+    'weight on shoulders or the back of the head',
+  ]) {
+    await window.getByText(kind, { exact: true }).click();
+  }
   await window.getByRole('button', { name: 'Note it' }).click();
   await expect(verdict).not.toContainText('get help');
   await expectAccessible(page);

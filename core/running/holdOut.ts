@@ -35,8 +35,3 @@ export function isOutOfHold(
       closedRegions(place).some((region) => shape.regions.includes(region)),
   );
 }
-
-/** What somebody who is out does meanwhile, in words; nothing of why. */
-export function insteadOf({ fallbacks }: Pick<PreparedPerson, 'fallbacks'>): string {
-  return fallbacks.find(({ isRest }) => !isRest)?.label ?? 'Rest';
-}

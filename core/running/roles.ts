@@ -3,6 +3,7 @@
  * nothing that says why. Source: handbook 07 "Touch": assistants see set-ups and consent, not
  * health notes.
  */
+import type { DrillKey } from '../catalog/drills';
 import { checkOfKey } from './closedKey';
 import type { PlanFile } from '../files/planFile';
 import { getCheck, isShippedCheck } from '../catalog/checks';
@@ -243,7 +244,12 @@ export function optionForAssistant(option: PlannedOption): PlannedOption {
   };
 }
 
-export function preparedForAssistant(prepared: PreparedClass, hide: Hide): PreparedClass {
+/** @param done drills of tonight: who sits one of them out is told, what else is closed is not */
+export function preparedForAssistant(
+  prepared: PreparedClass,
+  hide: Hide,
+  done: ReadonlySet<DrillKey> = new Set(),
+): PreparedClass {
   const { profile, room, spans, pieces, families, checks, checkMinutes, people } = prepared;
   return {
     profile: { key: profile.key, version: profile.version },
@@ -263,7 +269,7 @@ export function preparedForAssistant(prepared: PreparedClass, hide: Hide): Prepa
         people: own.map(({ id }) => ({ id, why: '' })),
       }),
     ),
-    people: people.map(({ id, heightM, options, fallbacks, gone, closedChecks }) => ({
+    people: people.map(({ id, heightM, options, fallbacks, gone, closedChecks, closedDrills }) => ({
       id,
       heightM,
       options: options.map(optionForAssistant),
@@ -271,7 +277,7 @@ export function preparedForAssistant(prepared: PreparedClass, hide: Hide): Prepa
       ...(gone === undefined ? {} : { gone: gone.map(optionForAssistant) }),
       shut: [],
       weak: [],
-      closedDrills: [],
+      closedDrills: closedDrills.filter((drill) => done.has(drill)),
       // That somebody is out of a hold, and nothing of why.
       ...(closedChecks === undefined
         ? {}

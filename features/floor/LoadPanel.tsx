@@ -156,30 +156,34 @@ export function LoadPanel() {
                   : `: ${percent} % of body weight.`
               }`}
       </p>
-      <div>
-        <Button
-          size="lg"
-          disabled={percent === null || person === ''}
-          onClick={(event) => {
-            if (percent === null) return;
-            void floor.say(
-              {
-                kind: 'seen',
-                person,
-                check: 'head-load',
-                value: percent,
-                base: null,
-                side: null,
-                faults: [],
-              },
-              event,
-            );
-            stop();
-          }}
-        >
-          {percent === null ? 'Keep it' : `Keep ${percent} % for ${names.get(person) ?? person}`}
-        </Button>
-      </div>
+      {source === 'practice' ? (
+        <p>The practice scale measures nobody: nothing of it is kept for anyone.</p>
+      ) : (
+        <div>
+          <Button
+            size="lg"
+            disabled={percent === null || person === ''}
+            onClick={(event) => {
+              if (percent === null) return;
+              void floor.say(
+                {
+                  kind: 'seen',
+                  person,
+                  check: 'head-load',
+                  value: percent,
+                  base: null,
+                  side: null,
+                  faults: [],
+                },
+                event,
+              );
+              stop();
+            }}
+          >
+            {percent === null ? 'Keep it' : `Keep ${percent} % for ${names.get(person) ?? person}`}
+          </Button>
+        </div>
+      )}
     </section>
   );
 }

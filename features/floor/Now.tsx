@@ -1,5 +1,6 @@
 'use client';
 
+import { listSittingOut, sayingOut } from '@/core/compose/sittingOut';
 import type { FloorBundle } from '@/server/running/floorBundle';
 import { useFloorClass } from './context';
 import classes from './floor.module.css';
@@ -12,12 +13,13 @@ export function Now({
 }: {
   readonly item: FloorBundle['plan']['timeline'][number] | undefined;
 }) {
-  const { floor, bundle } = useFloorClass();
+  const { floor, bundle, names } = useFloorClass();
   const now = useNow(500);
   if (item === undefined) return null;
   const { state, nowLine } = floor;
   const since = state.segmentSinceMs ?? bundle.startedMs;
   const left = item.minutes * 60 - (nowLine(now) - since) / 1000;
+  const out = listSittingOut(item, bundle.prepared.people);
   const drill = item.drill === undefined ? undefined : bundle.drills[item.drill];
   return (
     <section className={classes.now} aria-label="Now">
@@ -28,6 +30,9 @@ export function Now({
             {drill.how} <strong>{drill.dose}.</strong>
             {item.waves === 2 && ' In two turns: the pieces go round half.'}
           </p>
+        )}
+        {out.length > 0 && (
+          <p className={classes.out}>Instead: {sayingOut(out, (who) => names.get(who) ?? who)}</p>
         )}
       </div>
       <output

@@ -1,3 +1,4 @@
+import { listSittingOut } from '@/core/compose/sittingOut';
 import type { PlanFile } from '@/core/files/planFile';
 import type { PreparedClass } from '@/core/compose/prepared';
 import type { ClassMember } from '@/server/judging/classViews';
@@ -39,10 +40,8 @@ export function Lanes({ plan, prepared, members, pxPerMinute, chosen, onChoose }
               const round = item.kind === 'round' ? Number(item.id.split('-')[1]) - 1 : null;
               const mine =
                 round === null ? null : plan.rounds[round]?.people.find((one) => one.id === id);
-              const sitsOut =
-                item.kind === 'drill' &&
-                item.drill !== undefined &&
-                own?.closedDrills.includes(item.drill);
+              const [out] = own === undefined ? [] : listSittingOut(item, [own]);
+              const sitsOut = out !== undefined;
               const isChecked =
                 item.kind === 'checks' &&
                 plan.checks.some(({ people }) => people.some((one) => one.id === id));
@@ -51,12 +50,10 @@ export function Lanes({ plan, prepared, members, pxPerMinute, chosen, onChoose }
                   key={item.id}
                   className={classes.laneCell}
                   data-kind={item.kind}
-                  data-out={sitsOut === true || (round !== null && !mine?.letter)}
+                  data-out={sitsOut || (round !== null && !mine?.letter)}
                   style={{ height: Math.max(leastPx, item.minutes * pxPerMinute) }}
                   title={
-                    sitsOut
-                      ? `${item.label}: seated shoulder work instead`
-                      : (mine?.label ?? item.label)
+                    sitsOut ? `${item.label}: ${out.instead} instead` : (mine?.label ?? item.label)
                   }
                 >
                   {mine?.letter}

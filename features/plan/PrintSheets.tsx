@@ -1,3 +1,4 @@
+import { listSittingOut, sayingOut } from '@/core/compose/sittingOut';
 import { format, parseISO } from 'date-fns';
 import type { PlanFile } from '@/core/files/planFile';
 import { findOption } from '@/core/compose/readBack';
@@ -81,16 +82,23 @@ function OrderSheet({ view, plan }: PrintSheetsProps) {
     <section className={classes.sheet} aria-label="Running order">
       <Head view={view} title="Running order" />
       <ol className={classes.order}>
-        {plan.timeline.map(({ id, label, startsAt, minutes, kind, waves }) => (
-          <li key={id} data-kind={kind}>
-            <strong>{clockAt(view.meeting.startsAt, startsAt)}</strong>
-            <span>
-              {label}
-              {waves === 2 ? ' (in two turns)' : ''}
-            </span>
-            <span>{minutes} min</span>
-          </li>
-        ))}
+        {plan.timeline.map((item) => {
+          const { id, label, startsAt, minutes, kind, waves } = item;
+          const out = listSittingOut(item, view.prepared.people);
+          return (
+            <li key={id} data-kind={kind}>
+              <strong>{clockAt(view.meeting.startsAt, startsAt)}</strong>
+              <span>
+                {label}
+                {waves === 2 ? ' (in two turns)' : ''}
+                {out.length > 0 && (
+                  <small> Instead: {sayingOut(out, (who) => names.get(who) ?? who)}</small>
+                )}
+              </span>
+              <span>{minutes} min</span>
+            </li>
+          );
+        })}
       </ol>
       {plan.checks.length > 0 && (
         <>

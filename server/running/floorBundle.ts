@@ -1,4 +1,6 @@
 /** What a class begins with: everything the floor needs while there is no server to ask. */
+import type { DrillKey } from '@/core/catalog/drills';
+import { doneByAll } from '@/core/compose/sittingOut';
 import type { CheckSpec } from '@/core/catalog/checks';
 import type { BodyRegion } from '@/core/catalog/regions';
 import { regionsOf } from '@/core/ladder/gatekeeper';
@@ -149,6 +151,10 @@ function regionsOfCheck(school: School, { loads = {}, strains, takenIn }: CheckS
   return [...new Set([{ loads, strains }, ...things].flatMap(regionsOf))];
 }
 
+/** What is done by all tonight, the pauses included. */
+const drillsTonight = ({ timeline }: PlanFile): ReadonlySet<DrillKey> =>
+  new Set(timeline.flatMap((line) => doneByAll(line) ?? []));
+
 /** What a role is sent. Every field is let out to an assistant by name. */
 export function bundleFor(role: FloorRole, bundle: FloorBundle): FloorBundle {
   if (role === 'teacher') return bundle;
@@ -161,7 +167,7 @@ export function bundleFor(role: FloorRole, bundle: FloorBundle): FloorBundle {
     course: { id: course.id, name: course.name },
     meeting,
     plan: planForAssistant(bundle.plan, hide),
-    prepared: preparedForAssistant(bundle.prepared, hide),
+    prepared: preparedForAssistant(bundle.prepared, hide, drillsTonight(bundle.plan)),
     members: bundle.members.map(({ id, name, body, consent }) => ({
       id,
       name,

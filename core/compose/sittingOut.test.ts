@@ -1,0 +1,35 @@
+import { doneByAll, insteadOf, listSittingOut, sayingOut } from './sittingOut';
+
+const person = (id: string, closedDrills: string[], instead?: string) => ({
+  id,
+  closedDrills,
+  fallbacks:
+    instead === undefined ? [] : [{ label: instead } as never, { label: 'Legs up' } as never],
+});
+const people = [
+  person('1', ['hollow'], 'Calves on a chair'),
+  person('2', ['childs-pose', 'hollow'], 'Calves on a chair'),
+  person('3', []),
+  person('4', ['hollow']),
+];
+
+describe('who sits out', () => {
+  it('is whom a drill is closed to, and in a pause whom child’s pose is closed to', () => {
+    expect(listSittingOut({ kind: 'drill', drill: 'hollow' }, people).map(({ id }) => id)).toEqual([
+      '1',
+      '2',
+      '4',
+    ]);
+    expect(listSittingOut({ kind: 'pause' }, people)).toEqual([
+      { id: '2', instead: 'Calves on a chair' },
+    ]);
+    expect(listSittingOut({ kind: 'round' }, people)).toEqual([]);
+    expect(doneByAll({ kind: 'rest' })).toBeNull();
+  });
+
+  it('is said with what instead, together where it is the same, and never why', () => {
+    const out = listSittingOut({ kind: 'drill', drill: 'hollow' }, people);
+    expect(sayingOut(out, (id) => `P${id}`)).toBe('P1, P2: Calves on a chair; P4: Rest');
+    expect(insteadOf(person('x', []))).toBe('Rest');
+  });
+});
