@@ -56,7 +56,11 @@ test('runs a class: door, hold, tries, a stop, and it is all in the record', asy
   await next(page).click();
   await bottom(page).getByRole('button', { name: 'Hold' }).click();
   await page.getByLabel('What is held').selectOption('dolphin-hold');
-  await page.getByRole('button', { name: /^Start the clock for 13/ }).click();
+  // Whom the hold is closed to is out, and told what instead; no tap takes them in.
+  const out = page.getByRole('button', { name: /instead: / });
+  await expect(out.first()).toHaveAttribute('aria-disabled', 'true');
+  const taking = 13 - (await out.count());
+  await page.getByRole('button', { name: `Start the clock for ${taking}` }).click();
   await page.waitForTimeout(1500);
   await page.getByRole('button', { name: /^Anselm/ }).click();
   const fault = page.getByRole('button', { name: /^Bettina/ });
