@@ -4,7 +4,15 @@ const person = (id: string, closedDrills: string[], instead?: string) => ({
   id,
   closedDrills,
   fallbacks:
-    instead === undefined ? [] : [{ label: instead } as never, { label: 'Legs up' } as never],
+    instead === undefined
+      ? []
+      : ([
+          { label: instead, props: [{ piece: 'chair', count: 1 }] },
+          { label: 'At the wall', props: [], alongM: 1 },
+          { label: 'Standing', props: [] },
+          { label: 'Seated', props: [] },
+          { label: 'Rest', props: [], isRest: true },
+        ] as never),
 });
 const people = [
   person('1', ['hollow'], 'Calves on a chair'),
@@ -20,16 +28,15 @@ describe('who sits out', () => {
       '2',
       '4',
     ]);
-    expect(listSittingOut({ kind: 'pause' }, people)).toEqual([
-      { id: '2', instead: 'Calves on a chair' },
-    ]);
+    expect(listSittingOut({ kind: 'pause' }, people)).toEqual([{ id: '2', instead: 'Seated' }]);
     expect(listSittingOut({ kind: 'round' }, people)).toEqual([]);
     expect(doneByAll({ kind: 'rest' })).toBeNull();
   });
 
   it('is said with what instead, together where it is the same, and never why', () => {
     const out = listSittingOut({ kind: 'drill', drill: 'hollow' }, people);
-    expect(sayingOut(out, (id) => `P${id}`)).toBe('P1, P2: Calves on a chair; P4: Rest');
+    expect(sayingOut(out, (id) => `P${id}`)).toBe('P1, P2: Standing; P4: Rest');
     expect(insteadOf(person('x', []))).toBe('Rest');
+    expect(insteadOf(people[0]!)).toBe('Calves on a chair');
   });
 });

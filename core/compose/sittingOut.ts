@@ -12,6 +12,17 @@ export interface SitsOut {
 export const insteadOf = ({ fallbacks }: Pick<PreparedPerson, 'fallbacks'>): string =>
   fallbacks.find(({ isRest }) => !isRest)?.label ?? 'Rest';
 
+/**
+ * The same for a line of a minute or two: something where they are, without wall or pieces; in a
+ * pause the quietest of it.
+ */
+function meanwhile(kind: TimelineItem['kind'], person: Pick<PreparedPerson, 'fallbacks'>): string {
+  const bare = person.fallbacks.filter(
+    ({ props, alongM, isRest }) => props.length === 0 && alongM === undefined && !isRest,
+  );
+  return (kind === 'pause' ? bare.at(-1) : bare[0])?.label ?? insteadOf(person);
+}
+
 /** The pause between drills is a child's pose: head below the heart as well. */
 const pauseDrill: DrillId = 'childs-pose';
 
@@ -29,7 +40,9 @@ export function listSittingOut(
   const done = doneByAll(line);
   if (done === null) return [];
   return people.flatMap((person) =>
-    person.closedDrills.includes(done) ? [{ id: person.id, instead: insteadOf(person) }] : [],
+    person.closedDrills.includes(done)
+      ? [{ id: person.id, instead: meanwhile(line.kind, person) }]
+      : [],
   );
 }
 
