@@ -1,5 +1,6 @@
 /** A plan as a text that reads anywhere: running order, rounds, what to lay out. No health notes. */
 import { rowLabel } from '../compose/resources';
+import { listSittingOut, sayingOut } from '../compose/sittingOut';
 import type { PlanFile } from './planFile';
 
 export interface MarkdownWords {
@@ -7,6 +8,8 @@ export interface MarkdownWords {
   /** `HH:MM`. */
   readonly startsAt: string;
   readonly nameOf: (id: string) => string;
+  /** Who is in the class: some sit a line out, and are told what instead. */
+  readonly people: Parameters<typeof listSittingOut>[1];
 }
 
 const two = (value: number) => String(value).padStart(2, '0');
@@ -33,8 +36,11 @@ export function writeMarkdown(plan: PlanFile, words: MarkdownWords): string {
     '## Running order',
     '',
   );
-  for (const { label, startsAt: at, minutes } of plan.timeline) {
-    lines.push(`- ${clock(startsAt, at)} ${plain(label)} (${minutes} min)`);
+  for (const item of plan.timeline) {
+    const { label, startsAt: at, minutes } = item;
+    const out = sayingOut(listSittingOut(item, words.people), words.nameOf);
+    const instead = out === '' ? '' : `; instead, ${plain(out)}`;
+    lines.push(`- ${clock(startsAt, at)} ${plain(label)} (${minutes} min)${instead}`);
   }
   for (const { round, people } of plan.rounds) {
     lines.push(

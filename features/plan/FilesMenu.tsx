@@ -1,5 +1,6 @@
 'use client';
 
+import type { PreparedClass } from '@/core/compose/prepared';
 import { Button, FileButton, Menu } from '@mantine/core';
 import { IconChevronDown } from '@tabler/icons-react';
 import { takeFileAction } from './actions';
@@ -15,6 +16,7 @@ interface FilesMenuProps {
   readonly members: readonly ClassMember[];
   readonly heading: string;
   readonly startsAt: string;
+  readonly people: PreparedClass['people'];
   readonly onTaken: (taken: Taken) => void;
 }
 
@@ -28,7 +30,7 @@ function save(name: string, type: string, text: string): void {
 
 /** The plan and the class as files, out and in. */
 export function FilesMenu(props: FilesMenuProps) {
-  const { courseId, plan, members, heading, startsAt, onTaken } = props;
+  const { courseId, plan, members, people, heading, startsAt, onTaken } = props;
   const names = new Map(members.map(({ id, name }) => [id, name]));
   const take = async (file: File | null) => {
     if (file === null) return;
@@ -61,7 +63,12 @@ export function FilesMenu(props: FilesMenuProps) {
                 save(
                   'plan.md',
                   'text/markdown',
-                  writeMarkdown(plan, { heading, startsAt, nameOf: (id) => names.get(id) ?? id }),
+                  writeMarkdown(plan, {
+                    heading,
+                    startsAt,
+                    nameOf: (id) => names.get(id) ?? id,
+                    people,
+                  }),
                 )
               }
             >

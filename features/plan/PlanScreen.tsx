@@ -148,6 +148,7 @@ function PlanBody({ source, onTaken, onBack }: PlanBodyProps) {
             courseId={isFromFile ? null : course.id}
             plan={plan}
             members={members}
+            people={prepared.people}
             heading={heading}
             startsAt={meeting.startsAt}
             onTaken={onTaken}

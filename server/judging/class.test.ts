@@ -97,7 +97,10 @@ describe('the made-up course', () => {
       heading: 'A *class*',
       startsAt: '18:30',
       nameOf: (id) => id,
+      people: view.prepared.people,
     });
+    // Who sits something out is told what instead.
+    expect(text).toMatch(/; instead, \d+/);
     expect(text).toContain('# A \\*class\\*');
     expect(text).toMatch(/- 18:30 Arrive/);
     for (const words of [JSON.stringify(plan), text, JSON.stringify(view.prepared)]) {
