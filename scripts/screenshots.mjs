@@ -59,7 +59,7 @@ async function picturesOfTheFloor() {
   await page.getByLabel('What is held').selectOption('dolphin-hold');
   await page.getByRole('button', { name: /^Start the clock/ }).click();
   for (const [name, seconds] of [
-    ['Gideon', 3],
+    ['Halina', 3],
     ['Emeric', 2],
     ['Nilufar', 1],
   ]) {
