@@ -284,8 +284,9 @@ function PlanBody({ source, onTaken, onBack }: PlanBodyProps) {
               />
             </div>
             <p className={classes.quiet}>
-              ° with help · ? confirm at the door · ✓ a check is taken · – sits this drill out,
-              seated shoulder work instead. Press [ and ] to step through the rounds.
+              ° with help · ? confirm at the door · ✓ a check is taken · – sits it out; what they do
+              instead stands on the printed order and on Floor. Press [ and ] to step through the
+              rounds.
             </p>
           </section>
           <KeptLedger plan={plan} />
