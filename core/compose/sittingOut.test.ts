@@ -33,6 +33,14 @@ describe('who sits out', () => {
     expect(doneByAll({ kind: 'rest' })).toBeNull();
   });
 
+  it('is who has said something tonight as well, with the quietest there is', () => {
+    const line = { kind: 'drill', drill: 'boat' } as const;
+    expect(listSittingOut(line, people)).toEqual([]);
+    expect(listSittingOut(line, people, (id) => id === '1')).toEqual([
+      { id: '1', instead: 'Seated' },
+    ]);
+  });
+
   it('is said with what instead, together where it is the same, and never why', () => {
     const out = listSittingOut({ kind: 'drill', drill: 'hollow' }, people);
     expect(sayingOut(out, (id) => `P${id}`)).toBe('P1, P2: Standing; P4: Rest');

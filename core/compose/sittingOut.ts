@@ -12,16 +12,19 @@ export interface SitsOut {
 export const insteadOf = ({ fallbacks }: Pick<PreparedPerson, 'fallbacks'>): string =>
   fallbacks.find(({ isRest }) => !isRest)?.label ?? 'Rest';
 
-/**
- * The same for a line of a minute or two: something where they are, without wall or pieces; in a
- * pause the quietest of it.
- */
-function meanwhile(kind: TimelineItem['kind'], person: Pick<PreparedPerson, 'fallbacks'>): string {
-  const bare = person.fallbacks.filter(
+type Offered = Pick<PreparedPerson, 'fallbacks'>;
+
+/** Where they are, without wall or pieces, the quietest last. */
+const bareOf = ({ fallbacks }: Offered) =>
+  fallbacks.filter(
     ({ props, alongM, isRest }) => props.length === 0 && alongM === undefined && !isRest,
   );
-  return (kind === 'pause' ? bare.at(-1) : bare[0])?.label ?? insteadOf(person);
-}
+
+/** The quietest there is: loads nothing, for a pause and for who has just said that something hurts. */
+export const quietestOf = (person: Offered): string => bareOf(person).at(-1)?.label ?? 'Rest';
+
+/** The same for a drill of a minute or two: something where they are. */
+const meanwhile = (person: Offered): string => bareOf(person)[0]?.label ?? insteadOf(person);
 
 /** The pause between drills is a child's pose: head below the heart as well. */
 const pauseDrill: DrillId = 'childs-pose';
@@ -32,18 +35,24 @@ type Line = Pick<TimelineItem, 'kind'> & { readonly drill?: DrillKey | undefined
 export const doneByAll = ({ kind, drill }: Line): DrillKey | null =>
   kind === 'pause' ? pauseDrill : kind === 'drill' ? (drill ?? null) : null;
 
-/** Who does not do a line of the running order that is done by all. */
+/**
+ * Who does not do a line of the running order that is done by all.
+ *
+ * @param isOutAsWell said since the class was judged
+ */
 export function listSittingOut(
   line: Line,
   people: readonly Pick<PreparedPerson, 'id' | 'closedDrills' | 'fallbacks'>[],
+  isOutAsWell: (id: string) => boolean = () => false,
 ): SitsOut[] {
   const done = doneByAll(line);
   if (done === null) return [];
-  return people.flatMap((person) =>
-    person.closedDrills.includes(done)
-      ? [{ id: person.id, instead: meanwhile(line.kind, person) }]
-      : [],
-  );
+  return people.flatMap((person) => {
+    const hasSaid = isOutAsWell(person.id);
+    if (!hasSaid && !person.closedDrills.includes(done)) return [];
+    const isQuiet = hasSaid || line.kind === 'pause';
+    return [{ id: person.id, instead: isQuiet ? quietestOf(person) : meanwhile(person) }];
+  });
 }
 
 /** The same in words, by what is done instead. */

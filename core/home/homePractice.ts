@@ -12,6 +12,7 @@ import { ladderIds, ladderTable, type LadderId, type StageKey } from '../catalog
 import { isDrillOpen, listWeakChecks } from '../compose/options';
 import { baseOfLadder } from '../running/follow';
 import type { OpenedCase } from '../ladder/case';
+import { isCheckOpen } from '../ladder/openChecks';
 import { ruleOnCare, thingOfCheck, thingOfDrill, type Thing } from '../ladder/gatekeeper';
 import { listNext } from '../ladder/stand';
 import { toSetupInput, type Sized } from '../ladder/sized';
@@ -140,6 +141,9 @@ function holdCandidates(person: OpenedCase, weak: ReturnType<typeof findWeak>): 
     const spec = person.school.checks.get(check)?.spec;
     if (spec?.home === undefined) return [];
     const { label, home } = spec;
+    // What was never shown is not begun alone before the stage that it is shown in is open.
+    const wasShown = (person.evidence[check] ?? []).length > 0;
+    if (!wasShown && !isCheckOpen(person, check, undefined)) return [];
     const asked = thingOfCheck(person, check, undefined);
     const watch =
       asked === null

@@ -14,6 +14,25 @@ export interface HeldShape {
 }
 
 /**
+ * Did somebody say something tonight that closes what everybody does? A stop sign closes all of it,
+ * a sore place what loads it; the plan made before knows nothing of either.
+ *
+ * @param regions that it loads or strains; a class begun before they were said names none
+ */
+export const isOutTonight = (
+  id: string,
+  regions: readonly BodyRegion[] = [],
+  state: Pick<FloorState, 'halts'>,
+): boolean =>
+  hasSign(state, id) ||
+  state.halts.some(
+    ({ person, place }) =>
+      person === id &&
+      place !== undefined &&
+      closedRegions(place).some((region) => regions.includes(region)),
+  );
+
+/**
  * Is this hold closed to somebody tonight? After a stop sign every hold is; what is sore closes what
  * loads it; the rest was judged before.
  *
@@ -25,14 +44,8 @@ export function isOutOfHold(
   base: BaseId | null,
   state: Pick<FloorState, 'halts'>,
 ): boolean {
-  if (hasSign(state, id)) return true;
-  if (shape === null) return false;
-  if (closedChecks.includes(closedKey(shape.check, shape.byBase ? base : null))) return true;
-  return state.halts.some(
-    ({ person, place }) =>
-      person === id &&
-      place !== undefined &&
-      // A class that was begun before shapes said their regions names none.
-      closedRegions(place).some((region) => (shape.regions ?? []).includes(region)),
+  if (isOutTonight(id, shape?.regions, state)) return true;
+  return (
+    shape !== null && closedChecks.includes(closedKey(shape.check, shape.byBase ? base : null))
   );
 }

@@ -87,7 +87,10 @@ describe('before a hold', () => {
     const person = (id: string, closedChecks: string[]) => ({
       id,
       closedChecks,
-      fallbacks: [{ label: 'Calves on a chair' }],
+      fallbacks: [
+        { label: 'Calves on a chair', props: [{ piece: 'chair', count: 1 }] },
+        { label: 'Seated, tall, breathing', props: [] },
+      ],
     });
     const bundle = fakeBundle({
       prepared: { people: [person('1', ['dolphin-hold']), person('2', [])] } as never,
@@ -111,7 +114,7 @@ describe('before a hold', () => {
       check: null,
       people: ['1', '2'],
     } as never);
-    expect(screen.getByRole('button', { name: /Bo/ })).toHaveTextContent('instead');
+    expect(screen.getByRole('button', { name: /Bo/ })).toHaveTextContent('instead: Seated');
   });
 
   it('leaves whoever is not here out of what was wished', () => {

@@ -10,8 +10,8 @@ import type { FloorBundle, FloorCheck } from '@/server/running/floorBundle';
 import { BreathNow } from './BreathNow';
 import { FaultSheet } from './FaultSheet';
 import { PersonTile } from './PersonTile';
-import { insteadOf } from '@/core/compose/sittingOut';
-import { isOutOfHold } from '@/core/running/holdOut';
+import { insteadOf, quietestOf } from '@/core/compose/sittingOut';
+import { isOutOfHold, isOutTonight } from '@/core/running/holdOut';
 import { useFloorClass } from './context';
 import type { HoldWish } from './view';
 import classes from './floor.module.css';
@@ -55,7 +55,14 @@ function HoldSetup({ wish, onShow, onClose }: HoldPanelProps) {
   const out = new Map(
     bundle.prepared.people.flatMap((person) =>
       isOutOfHold(person, spec ?? null, spec?.byBase ? base : null, floor.state)
-        ? [[person.id, insteadOf(person)] as const]
+        ? [
+            [
+              person.id,
+              isOutTonight(person.id, spec?.regions, floor.state)
+                ? quietestOf(person)
+                : insteadOf(person),
+            ] as const,
+          ]
         : [],
     ),
   );

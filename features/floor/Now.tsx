@@ -1,6 +1,7 @@
 'use client';
 
-import { listSittingOut, sayingOut } from '@/core/compose/sittingOut';
+import { doneByAll, listSittingOut, sayingOut } from '@/core/compose/sittingOut';
+import { isOutTonight } from '@/core/running/holdOut';
 import type { FloorBundle } from '@/server/running/floorBundle';
 import { useFloorClass } from './context';
 import classes from './floor.module.css';
@@ -13,13 +14,19 @@ export function Now({
 }: {
   readonly item: FloorBundle['plan']['timeline'][number] | undefined;
 }) {
-  const { floor, bundle, names } = useFloorClass();
+  const { floor, bundle, names, here } = useFloorClass();
   const now = useNow(500);
   if (item === undefined) return null;
   const { state, nowLine } = floor;
   const since = state.segmentSinceMs ?? bundle.startedMs;
   const left = item.minutes * 60 - (nowLine(now) - since) / 1000;
-  const out = listSittingOut(item, bundle.prepared.people);
+  const done = doneByAll(item);
+  const regions = done === null ? [] : bundle.drills[done]?.regions;
+  const out = listSittingOut(
+    item,
+    bundle.prepared.people.filter(({ id }) => here.includes(id)),
+    (id) => isOutTonight(id, regions, floor.state),
+  );
   const drill = item.drill === undefined ? undefined : bundle.drills[item.drill];
   return (
     <section className={classes.now} aria-label="Now">

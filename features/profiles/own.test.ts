@@ -157,7 +157,10 @@ describe('a drill of the teacher’s own', () => {
     });
     const bundle = bundleOf(findClass(uid)!);
     expect(bundle.plan.timeline.map(({ drill }) => drill)).toContain('own-wall-press');
-    expect(bundle.drills['own-wall-press']).toEqual({ how: ownDrill.how, dose: ownDrill.dose });
+    expect(bundle.drills['own-wall-press']).toMatchObject({
+      how: ownDrill.how,
+      dose: ownDrill.dose,
+    });
   });
 });
 

@@ -74,7 +74,17 @@ export interface FloorBundle {
     Record<string, { readonly family: LadderId; readonly label: string; readonly isHop?: true }>
   >;
   /** How each drill is said. */
-  readonly drills: Readonly<Record<string, { readonly how: string; readonly dose: string }>>;
+  readonly drills: Readonly<
+    Record<
+      string,
+      {
+        readonly how: string;
+        readonly dose: string;
+        /** That it loads or strains; absent in classes begun before it was said. */
+        readonly regions?: readonly BodyRegion[];
+      }
+    >
+  >;
   readonly faults: Readonly<Record<string, string>>;
 }
 
@@ -134,9 +144,10 @@ export function makeBundle(db: Db, view: ClassView, plan: PlanFile): FloorBundle
     })),
     stages: stagesOf(school, view.prepared.people),
     drills: Object.fromEntries(
-      plan.timeline.flatMap(({ drill }) => {
-        const spec = drill === undefined ? undefined : school.catalog.drills[drill];
-        return spec === undefined ? [] : [[drill, { how: spec.how, dose: sayDose(spec.dose) }]];
+      [...drillsTonight(plan)].flatMap((drill) => {
+        const spec = school.catalog.drills[drill];
+        if (spec === undefined) return [];
+        return [[drill, { how: spec.how, dose: sayDose(spec.dose), regions: regionsOf(spec) }]];
       }),
     ),
     faults: Object.fromEntries(faultIds.map((id) => [id, faultTable[id].label])),
