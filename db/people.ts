@@ -63,8 +63,13 @@ export function careOf(row: PersonRow): Care {
     signs: row.signs,
     pains: row.pains,
     ...(row.painClearedOn === null ? {} : { painClearedOn: row.painClearedOn }),
+    ...(isNeverScreened(row) ? { isNeverScreened: true as const } : {}),
   };
 }
+
+/** Never asked, and nothing that they said by themselves. */
+const isNeverScreened = ({ screenedOn, cautions, otherWords }: PersonRow) =>
+  screenedOn === null && cautions.length === 0 && otherWords.length === 0;
 
 /** What the body form saves: every measured length, as a whole. */
 export interface BodyChange {

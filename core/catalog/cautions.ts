@@ -64,7 +64,7 @@ const row = (
 });
 
 const shortAndSlow = 'short holds, up slowly, no held breath';
-const headFree = 'head hangs free, nothing rests on it';
+const headFree = 'neck long and quiet, no weight on the head';
 const breathing = care('breath never held');
 const afterMeals = care('not after meals');
 const easyRange = care('stay inside the easy range');

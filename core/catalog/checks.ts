@@ -94,6 +94,8 @@ export interface CheckSpec {
    * show something whose stage is closed to them, or not open yet.
    */
   readonly takenIn?: string | Readonly<Record<BaseId, string>>;
+  /** Asked in the middle of the shape that stands beside, not on arriving. */
+  readonly askedIn?: 'the-hold';
   /** Held with the hips level with the heart or below: no time upside down. */
   readonly isLevel?: true;
   /** Says something of the student's health: the teacher's to record and to see. */
@@ -585,6 +587,8 @@ export const checkTable = {
     strains: [],
     minutes: 0.4,
     method: 'In the middle of the hold: can a whole sentence be said?',
+    askedIn: 'the-hold',
+    takenIn: 'SS7',
     isPrivate: true,
   },
   'controlled-exit': {

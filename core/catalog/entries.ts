@@ -4,6 +4,7 @@
  * shipped catalog can ever mean something else by them.
  */
 import { z } from 'zod';
+import { cautionIds } from './cautions';
 import { lineOf } from '../units/text';
 import { bodyRegions, regions } from './regions';
 import { cautionColumns, type CautionColumn } from './cautions';
@@ -43,6 +44,7 @@ export const ownStageSchema = z.strictObject({
   gate: z.array(demandSchema).max(12),
   faults: z.array(z.enum(faultIds)),
   stepDown: words(140),
+  downTo: z.string().max(60).optional(),
   assist: z.string().max(140).nullable(),
   exit: words(140),
   counter: z.string().max(140).optional(),
@@ -51,6 +53,9 @@ export const ownStageSchema = z.strictObject({
   columns,
   loads,
   strains,
+  sparesWrists: words(140).optional(),
+  saysTo: z.partialRecord(z.enum(cautionIds), words(140)).optional(),
+  feetUp: z.literal(true).optional(),
   needsWall: z.literal(true).optional(),
   mayAssist: z.literal(true).optional(),
   needsExit: z.literal(true).optional(),

@@ -1,40 +1,79 @@
 /** What a stage is. The stages themselves stand in ladders/, one file to a family. */
 import type { SetupId } from '../setups/registry';
 import type { ShapeRef } from '../shapes/posed';
-import type { CautionColumn } from './cautions';
+import type { CautionColumn, CautionId } from './cautions';
 import type { CheckKey, FaultId } from './checks';
 import type { Demand } from './demand';
 import type { ShippedPieceId } from './pieces';
 import type { ProfileId } from './profiles';
 import type { BodyRegion, RegionLoads } from './regions';
 
+/** What follows a family's holds, and what it asks of a body. */
+export interface Counterpose {
+  readonly label: string;
+  readonly columns: readonly CautionColumn[];
+  readonly loads: RegionLoads;
+  readonly strains: readonly BodyRegion[];
+}
+
+interface LadderSpec {
+  readonly label: string;
+  readonly sanskrit: string;
+  readonly counter: Counterpose;
+}
+
 export const ladderTable = {
   'forearm-stand': {
     label: 'Forearm stand',
     sanskrit: 'Pincha Mayurasana',
-    counter: 'Child’s pose, then hands clasped behind the back',
+    counter: {
+      label: 'Child’s pose, then hands clasped behind the back',
+      columns: ['mild', 'reach'],
+      loads: { shoulder: 0.1 },
+      strains: [],
+    },
   },
   headstand: {
     label: 'Headstand',
     sanskrit: 'Sirsasana',
-    counter: 'Child’s pose at least as long as the hold, up to a minute, before lifting the head',
+    counter: {
+      label: 'Child’s pose at least as long as the hold, up to a minute, before lifting the head',
+      columns: ['mild'],
+      loads: {},
+      strains: [],
+    },
   },
   handstand: {
     label: 'Handstand',
     sanskrit: 'Adho Mukha Vrksasana',
-    counter: 'Wrist releases, then a standing fold holding the elbows',
+    counter: {
+      label: 'Wrist releases, then a standing fold holding the elbows',
+      columns: ['mild'],
+      loads: { hamstring: 0.2, wrist: 0.1 },
+      strains: ['back'],
+    },
   },
   'shoulder-stand': {
     label: 'Shoulder stand',
     sanskrit: 'Salamba Sarvangasana',
-    counter: 'Supported back-arch on the elbows, 5-6 breaths, crown only grazing the floor',
+    counter: {
+      label: 'Supported back-arch on the elbows, 5-6 breaths, crown only grazing the floor',
+      columns: ['neck'],
+      loads: { neck: 0.1, shoulder: 0.2 },
+      strains: ['back', 'elbow'],
+    },
   },
   'arm-balance': {
     label: 'Crow and arm balances',
     sanskrit: 'Kakasana, Bakasana and kin',
-    counter: 'Wrist releases, hands behind the back',
+    counter: {
+      label: 'Wrist releases, hands behind the back',
+      columns: ['reach'],
+      loads: { wrist: 0.1, shoulder: 0.1 },
+      strains: [],
+    },
   },
-} as const;
+} as const satisfies Record<string, LadderSpec>;
 
 export type LadderId = keyof typeof ladderTable;
 export const ladderIds = Object.keys(ladderTable) as [LadderId, ...LadderId[]];
@@ -80,6 +119,8 @@ export interface StageSpec {
   /** Faults after which the try does not count. */
   readonly faults: readonly FaultId[];
   readonly stepDown: string;
+  /** The stage that the step down is, where it is one. */
+  readonly downTo?: StageKey;
   readonly assist: string | null;
   readonly exit: string;
   /** The family's counterpose unless the stage has its own. */
@@ -90,6 +131,10 @@ export interface StageSpec {
   readonly loads: RegionLoads;
   /** Strained besides what is loaded: pain there closes it too. */
   readonly strains: readonly BodyRegion[];
+  /** Said besides to whoever has reported this: what is left out, or done otherwise. */
+  readonly saysTo?: Readonly<Partial<Record<CautionId, string>>>;
+  /** A foot leaves the floor, though neither head, hands nor shoulders carry the weight. */
+  readonly feetUp?: true;
   /** Somebody whose wrists are sore does it without them, so. */
   readonly sparesWrists?: string;
   readonly needsWall?: true;

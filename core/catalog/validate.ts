@@ -76,6 +76,9 @@ function checkStage(where: string, stage: StageSpec, catalog: Catalog, add: Add)
     if (!faultIds.includes(fault)) add(where, `names a fault that is not there: ${fault}`);
   }
   if (stage.stepDown.trim() === '') add(where, 'has no way down');
+  if (stage.downTo !== undefined && !(stage.downTo in catalog.stages)) {
+    add(where, `steps down to a stage that is not there: ${stage.downTo}`);
+  }
   if (stage.exit.trim() === '') add(where, 'has no way out');
   if (stage.label.trim() === '') add(where, 'has no name');
   if (stage.label.length > mostWords.label)

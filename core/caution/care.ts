@@ -44,6 +44,8 @@ export interface Care {
   readonly signs: readonly SignReport[];
   /** Pain reported outside a check, in class; pain within one is in its record. */
   readonly pains?: readonly PainReport[];
+  /** Never asked about any of it: open only if confirmed at the door (handbook 07 "Screening"). */
+  readonly isNeverScreened?: true;
   /** Newest day on which the student said, and the teacher noted, that earlier pain is gone. */
   readonly painClearedOn?: Day;
 }

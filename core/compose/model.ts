@@ -3,6 +3,7 @@
  * between rounds and tiredness are settled before the solver sees them. Lane widths add up along a
  * wall, so a wall is a capacity and the exact places follow afterwards.
  */
+import { roomRules } from '../room/room';
 import type { RowId } from './resources';
 import {
   bestWorth,
@@ -10,7 +11,6 @@ import {
   listPatterns,
   roundsForTeacher,
   shareOf,
-  sidewaysM,
   stationKey,
   type Assignment,
   type Pattern,
@@ -158,7 +158,7 @@ export function buildModel(
     const [round, id] = key.split('|');
     const at = walls.findIndex((wall) => wall.id === id);
     const gap = `g${round}_${at}`;
-    const terms = [...row, [sidewaysM, gap] as Term];
+    const terms = [...row, [roomRules.sidewaysM, gap] as Term];
     if (prices) terms.push([-1, `more_wall_${at}`]);
     rows.push(`wall${round}_${at}: ${sum(terms)} <= ${written(walls[at]!.lengthM)}`);
     // A mat's width for each one who may fall beyond those that others can stand between.

@@ -9,10 +9,19 @@ import {
   type RegionLoads,
 } from '../catalog/regions';
 import { getStageIn } from '../catalog/school';
+import { inSentence } from '../units/words';
 import type { LadderId, StageKey, StageShape, StageSpec } from '../catalog/stage';
 import { isOpenTo } from '../ladder/alternative';
 import type { OpenedCase } from '../ladder/case';
-import { regionsOf, ruleOnCare, thingOfCheck, thingOfDrill } from '../ladder/gatekeeper';
+import {
+  careFor,
+  isOpenUnasked,
+  liftsFeet,
+  regionsOf,
+  thingOfAlternative,
+  thingOfCheck,
+  thingOfDrill,
+} from '../ladder/gatekeeper';
 import { closedKey } from '../running/closedKey';
 import { listNext } from '../ladder/stand';
 import { judge, opensStage, type Verdict } from '../ladder/verdict';
@@ -25,7 +34,6 @@ import type { SetupId } from '../setups/registry';
 import { toSetupInput, type Sized } from '../ladder/sized';
 import { distanceWords, type DistanceId } from '../setups/distanceWords';
 import type { SetupResult, Variant } from '../setups/setup';
-import { solveStage } from '../setups/solveStage';
 import type { RoundOption } from './problem';
 import { rowsTaken } from './resources';
 
@@ -93,6 +101,10 @@ export interface PlannedOption extends RoundOption {
   readonly asksFirst?: true;
   /** What a helper does. */
   readonly assist?: string;
+  /** A foot leaves the floor: not for whoever keeps the feet down today. */
+  readonly feetUp?: true;
+  /** What to do differently and look at; for the teacher alone. */
+  readonly watch?: readonly string[];
 }
 
 export interface OptionContext extends Sized {
@@ -159,6 +171,9 @@ export function listOptions(person: OpenedCase, context: OptionContext): PersonO
       const found = toOptions(stage, role, judge(stage, person), person, context);
       if (typeof found === 'string') {
         const { label } = getStageIn(person.school, stage).spec;
+        if (found === withoutHands && role === 'next') {
+          toSupported(stage, person, context).forEach(push);
+        }
         if (!shut.some((one) => one.stage === stage)) shut.push({ stage, label, why: found });
       } else found.forEach(push);
     }
@@ -226,9 +241,12 @@ function toOptions(
   if (!opensStage(verdict.kind)) return verdict.reasons[0] ?? verdict.kind;
   const { spec } = getStageIn(person.school, stage);
   const isSupported = verdict.kind === 'advance-with-support';
-  // With support and no hands-on help, only the more supported version is open: not this stage.
   const needsHand = isSupported && spec.assist !== null && person.consent !== 'no';
-  if (isSupported && !needsHand) return 'only with support, and without hands-on help';
+  // With support and no hands-on help, only the more supported version is open: not this stage.
+  const isEased = isSupported && !needsHand;
+  if (isEased && (verdict.needsAssist || spec.downTo !== undefined || spec.isAttempt === true)) {
+    return withoutHands;
+  }
   const input = toSetupInput(person, context, context.pieces);
   const setup = findSetup(spec, input);
   const [usual] = setup.ways;
@@ -245,17 +263,20 @@ function toOptions(
   const lift = uses('forearm-lift') ? findLiftPieces(input) : [];
   const wedge = uses('wedge') ? [{ piece: 'wedge', count: 1 } as const] : [];
   const kind = role === 'next' && isSupported ? 'nextWithSupport' : role;
+  const watch = verdict.caution.adaptations;
   const toWay = (way: StageWay): PlannedOption => {
     const { variant, props: own, less } = way;
     const base = baseOf(way);
     const props = addPieces(own, lift, wedge);
     const isPlain = !needsHand && space.kind !== 'circle' && verdict.atDoor.length === 0;
+    const isTry = spec.isAttempt === true && !isEased;
+    const label = isEased ? `${spec.label}: ${inSentence(spec.stepDown)}` : spec.label;
     return {
-      id: variant === undefined ? stage : `${stage}+${variant}`,
+      id: [stage, isEased ? 'eased' : undefined, variant].filter(Boolean).join('+'),
       stage,
       family: spec.family,
       ...(variant === undefined ? {} : { variant }),
-      label: variant === undefined ? spec.label : `${spec.label}, ${variant} version`,
+      label: variant === undefined ? label : `${label}, ${variant} version`,
       role: kind,
       value: optionValues[kind] - less,
       heightM: space.heightM,
@@ -271,7 +292,9 @@ function toOptions(
       strains: spec.strains,
       ...(needsHand ? { needsHand: true as const, assist: spec.assist! } : {}),
       ...(needsHand && person.consent === 'ask' ? { asksFirst: true as const } : {}),
-      ...(spec.isAttempt ? { isAttempt: true as const } : {}),
+      ...(isTry ? { isAttempt: true as const } : {}),
+      ...(liftsFeet(spec) ? { feetUp: true as const } : {}),
+      ...(watch.length === 0 ? {} : { watch }),
       ...(isPlain && (space.kind === 'lane' || props.length > 0)
         ? { canShare: true as const }
         : {}),
@@ -280,6 +303,31 @@ function toOptions(
     };
   };
   return setup.ways.map(toWay);
+}
+
+const withoutHands = 'only with support, and without hands-on help';
+
+/**
+ * Where a stage opens with support and hands are not laid on, the more supported version: the stage
+ * that its step down is, if that is open as it stands.
+ */
+function toSupported(
+  stage: StageKey,
+  person: OpenedCase,
+  context: OptionContext,
+): readonly PlannedOption[] {
+  const { downTo } = getStageIn(person.school, stage).spec;
+  if (downTo === undefined || !person.school.stages.has(downTo)) return [];
+  const verdict = judge(downTo, person);
+  if (verdict.kind !== 'advance') return [];
+  const found = toOptions(downTo, 'next', verdict, person, context);
+  if (typeof found === 'string') return [];
+  return found.map((option): PlannedOption => ({
+    ...option,
+    role: 'nextWithSupport',
+    value: option.value - optionValues.next + optionValues.nextWithSupport,
+    why: `the more supported version of ${inSentence(getStageIn(person.school, stage).spec.label)}, hands off`,
+  }));
 }
 
 /** Each step down the list of alternatives is worth a little less. */
@@ -299,11 +347,11 @@ function listInstead(
 ): PlannedOption[] {
   return alternativeIds
     .filter((id) => isOpenTo(id, family, person))
-    .map((id) => toAlternative(id, family, person, context, measured));
+    .flatMap((id) => toAlternative(id, family, person, context, measured) ?? []);
 }
 
-/** What is set out for each alternative, as far as it was worked out. */
-type Measured = Map<AlternativeId, Pick<PlannedOption, 'figures'>>;
+/** What is set out for each alternative, as far as it was worked out; `null`: it cannot be made. */
+type Measured = Map<AlternativeId, Pick<PlannedOption, 'figures' | 'props'> | null>;
 
 function measureInstead(
   id: AlternativeId,
@@ -311,16 +359,21 @@ function measureInstead(
   person: OpenedCase,
   context: OptionContext,
   measured: Measured,
-): Pick<PlannedOption, 'figures'> {
+): Pick<PlannedOption, 'figures' | 'props'> | null {
   const known = measured.get(id);
   if (known !== undefined) return known;
-  const result =
-    spec === undefined
-      ? null
-      : solveStage({ ...toSetupInput(person, context, context.pieces), isBare: true }, spec);
-  const figures = figuresOf(result);
-  measured.set(id, figures);
-  return figures;
+  const { pieces } = getAlternative(id);
+  const found = spec?.recipe === undefined ? null : findSetup(spec, toSetupInput(person, context, context.pieces));
+  const [way] = found?.ways ?? [];
+  // What stands on a stack takes what its stack is made of, for this body.
+  const made =
+    found === null
+      ? { props: pieces }
+      : way === undefined
+        ? null
+        : { ...figuresOf(way.result), props: way.props.length > 0 ? way.props : pieces };
+  measured.set(id, made);
+  return made;
 }
 
 function toAlternative(
@@ -329,7 +382,7 @@ function toAlternative(
   person: OpenedCase,
   context: OptionContext,
   measured: Measured,
-): PlannedOption {
+): PlannedOption | null {
   const { school } = person;
   const { body } = context;
   const {
@@ -337,7 +390,7 @@ function toAlternative(
     loads,
     strains,
     stage,
-    pieces: props,
+    columns,
     shape: own,
     needsWall: atWall,
     isRest,
@@ -346,6 +399,9 @@ function toAlternative(
   const needsWall = spec?.needsWall === true || atWall === true;
   const lane = wallLane(body, usualBaseM);
   const shape = spec?.shape ?? own ?? undefined;
+  const made = measureInstead(id, spec, person, context, measured);
+  if (made === null) return null;
+  const { watch } = careFor(person, thingOfAlternative(person, getAlternative(id), family));
   return {
     id: `instead-${id}`,
     alternative: id,
@@ -356,9 +412,10 @@ function toAlternative(
     heightM: lowShapeM,
     ...(needsWall ? { alongM: lane.alongM, outM: lane.outM } : {}),
     ...(shape === undefined ? {} : { shape }),
-    ...measureInstead(id, spec, person, context, measured),
-    props,
-    pieces: rowsTaken(props),
+    ...made,
+    pieces: rowsTaken(made.props),
+    ...(liftsFeet(spec ?? { columns }) ? { feetUp: true as const } : {}),
+    ...(watch.length === 0 ? {} : { watch }),
     loads,
     strains,
     why: 'the same place in the class',
@@ -382,12 +439,19 @@ export function withoutSore(
   return [...more, ...left].filter(({ fallback }) => fallback === undefined || known.has(fallback));
 }
 
+/** What is left to somebody who keeps the feet down today; why is nobody's to ask. */
+export const keepingFeetDown = (options: readonly PlannedOption[]): PlannedOption[] => {
+  const left = options.filter(({ feetUp }) => feetUp !== true);
+  const known = new Set(left.map(({ id }) => id));
+  return left.filter(({ fallback }) => fallback === undefined || known.has(fallback));
+};
+
 /**
  * May this person do this drill? What leaves the floor or puts weight on the crown asks for what its
  * stage asks for, and nothing that would have to be asked at the door first: a drill is no filler.
  */
 export function isDrillOpen(person: OpenedCase, drill: DrillSpec): boolean {
-  if (!ruleOnCare(person, thingOfDrill(person, drill)).isOpen) return false;
+  if (!isOpenUnasked(person, thingOfDrill(person, drill))) return false;
   const { asStage } = drill;
   if (asStage === undefined || !person.school.stages.has(asStage)) return asStage === undefined;
   const { kind, atDoor } = judge(asStage, person);
@@ -406,7 +470,7 @@ export function listClosedChecks(person: OpenedCase): string[] {
   return [...person.school.checks].flatMap(([check, { spec }]) =>
     (spec.byBase ? baseIds : [null]).flatMap((base) => {
       const thing = thingOfCheck(person, check, base ?? undefined);
-      const isOpen = thing !== null && ruleOnCare(person, thing).isOpen;
+      const isOpen = thing !== null && isOpenUnasked(person, thing);
       return isOpen ? [] : [closedKey(check, base)];
     }),
   );

@@ -4,10 +4,10 @@
  */
 import { pieceTable } from '../catalog/pieces';
 import { placeCircles } from '../room/pack';
-import { floorBefore, roomRules, type Floor, type Room, type Span } from '../room/room';
+import { doorSwings, floorBefore, roomRules, type Floor, type Room, type Span } from '../room/room';
 import { spaceRules } from '../room/space';
 import type { PlannedOption } from './options';
-import { sidewaysM, stationKey, type Pattern } from './problem';
+import { stationKey, type Pattern } from './problem';
 
 export type Place =
   /** A lane along a wall, from its left end as one faces it, and out into the room. */
@@ -102,7 +102,7 @@ function layLanes(lanes: readonly Lane[], span: Span) {
   );
   let at = span.fromM;
   const placed = row.map((lane, index) => {
-    if (index > 0 && lane.mayFall && row[index - 1]!.mayFall) at += sidewaysM;
+    if (index > 0 && lane.mayFall && row[index - 1]!.mayFall) at += roomRules.sidewaysM;
     const fromM = at;
     at += lane.alongM;
     return { lane, fromM, toM: at };
@@ -164,12 +164,6 @@ const overlap = (a: Floor, b: Floor) =>
   a.bottom < b.top - tolerance &&
   b.bottom < a.top - tolerance;
 
-/** Where the doors swing, kept free. */
-const swings = (room: Room): Floor[] =>
-  room.doors
-    .filter(({ opensIn }) => opensIn)
-    .map(({ wall, fromM, toM }) => floorBefore(room, wall, { fromM, toM }, toM - fromM));
-
 /** The floor somebody's place takes. */
 export function floorOf(
   place: Place,
@@ -198,7 +192,7 @@ function findMat(room: Room, taken: readonly Floor[], heightM: number): Place | 
       bottom: yM,
       top: yM + depthM,
     }));
-  const all = [...taken, ...low, ...swings(room)];
+  const all = [...taken, ...low, ...doorSwings(room)];
   for (const isAcross of [false, true]) {
     const half = matFloor(0, 0, isAcross);
     for (let y = half.top; y <= room.depthM - half.top + tolerance; y += stepM) {
@@ -268,6 +262,9 @@ export function placeEverybody(
   return places;
 }
 
+/** A lane is never counted shallower than this: a body at the wall, metres. */
+const leastLaneM = 1.2;
+
 /** How far out from a wall a lane reaches at the most, metres. */
 export const deepestLane = (options: readonly PlannedOption[]): number =>
-  Math.max(roomRules.stripM, ...options.map(({ outM }) => outM ?? 0));
+  Math.max(leastLaneM, ...options.map(({ outM }) => outM ?? 0));

@@ -1,13 +1,14 @@
 /** From what is prepared and wished to the running order, and the rounds as a problem. */
 import type { Highs } from 'highs';
 import { closedRegions, regions, type BodyRegion, type Region } from '../catalog/regions';
-import { regionsOf } from '../ladder/gatekeeper';
+import type { DrillKey, DrillSpec } from '../catalog/drills';
+import { liftsFeet, regionsOf } from '../ladder/gatekeeper';
 import { mainRegions, type FatigueState } from '../fatigue/reserve';
 import { placeCircles } from '../room/pack';
 import type { Floor, Room, Span } from '../room/room';
 import { chooseDrills, type DrillTask, listDrills, type DrillChoice } from './drillChoice';
 import { orderDrills, pauseMinutes, withPauses, type DrillStep } from './drillOrder';
-import { withoutSore, type PlannedOption } from './options';
+import { keepingFeetDown, withoutSore, type PlannedOption } from './options';
 import { isBearable } from './pace';
 import { deepestLane, type Ground } from './places';
 import { drillsOf, type PreparedClass, type PreparedPerson, type Wishes } from './prepared';
@@ -37,11 +38,29 @@ export interface Posed {
   readonly roundSeconds: number;
 }
 
+type DrillList = readonly (readonly [DrillKey, DrillSpec])[];
+
+function withFeetDown(person: PreparedPerson, drills: DrillList): PreparedPerson {
+  const options = keepingFeetDown(person.options);
+  const up = drills.flatMap(([drill, spec]) => (liftsFeet(spec) ? [drill] : []));
+  return {
+    ...person,
+    options,
+    fallbacks: keepingFeetDown(person.fallbacks),
+    gone: [...(person.gone ?? []), ...person.options.filter((one) => !options.includes(one))],
+    closedDrills: [...new Set([...person.closedDrills, ...up])],
+  };
+}
+
 /** Those who come, with what is left to whoever is sore. */
-function presentPeople(prepared: PreparedClass, { absent, sore }: Wishes): PreparedPerson[] {
+function presentPeople(
+  prepared: PreparedClass,
+  { absent, sore, feetDown = [] }: Wishes,
+): PreparedPerson[] {
   const drills = Object.entries(drillsOf(prepared));
   return prepared.people
     .filter(({ id }) => !absent.includes(id))
+    .map((person) => (feetDown.includes(person.id) ? withFeetDown(person, drills) : person))
     .map((person) => {
       const places = sore.filter((one) => one.person === person.id);
       if (places.length === 0) return person;
@@ -67,9 +86,14 @@ function presentPeople(prepared: PreparedClass, { absent, sore }: Wishes): Prepa
     });
 }
 
-/** The floor in front of no usable wall, where a circle can never meet a lane. */
+/** The floor in front of no usable wall, where a circle can never meet a lane or a door's leaf. */
 function clearFloor(room: Room, spans: readonly Span[], depthM: number): Floor {
-  const off = (wall: Span['wall']) => (spans.some((span) => span.wall === wall) ? depthM : 0);
+  const off = (wall: Span['wall']) => {
+    const leaves = room.doors
+      .filter((door) => door.opensIn && door.wall === wall)
+      .map(({ fromM, toM }) => toM - fromM);
+    return Math.max(spans.some((span) => span.wall === wall) ? depthM : 0, ...leaves, 0);
+  };
   return {
     left: off('west'),
     right: room.widthM - off('east'),

@@ -10,10 +10,12 @@ import type { School } from '../catalog/school';
 import type { LadderId } from '../catalog/stage';
 import type { Capacities } from '../fatigue/reserve';
 import type { OpenedCase } from '../ladder/case';
+import { isOpenUnasked, thingOfCounter } from '../ladder/gatekeeper';
+import { listCares, listRefused, type CareLine, type Refusal } from '../ladder/ledger';
 import { planChecks, rankChecks, type CheckSlot } from '../ladder/tonight';
 import type { KeptDistance } from '../setups/kept';
 import { keptDistances } from '../setups/registry';
-import { keepApart, usableSpans, type Room, type Span } from '../room/room';
+import { keepApart, partNeighbours, roomRules, usableSpans, type Room, type Span } from '../room/room';
 import {
   findCapacities,
   listClosedChecks,
@@ -65,6 +67,8 @@ export interface Wishes {
   /** Comes in time for this round, counted from 1. */
   readonly late: readonly { readonly person: string; readonly round: number }[];
   readonly sore: readonly { readonly person: string; readonly place: PainPlace }[];
+  /** Keep the feet down tonight: they asked, and nobody asks why. */
+  readonly feetDown?: readonly string[];
   readonly pins: readonly Pin[];
   /** A running order of the teacher's own: these drills, this long, in this order. */
   readonly order?: readonly { readonly drill: DrillKey; readonly minutes: number }[];
@@ -83,6 +87,12 @@ export interface PreparedPerson {
   readonly capacities: Capacities;
   readonly weak: readonly { readonly check: string; readonly weight: number }[];
   readonly closedDrills: readonly DrillKey[];
+  /** Families whose counterpose is closed to this person; absent in classes begun before it was asked. */
+  readonly closedCounters?: readonly LadderId[];
+  /** What the gatekeeper refuses tonight, for the teacher alone. */
+  readonly refused?: readonly Refusal[];
+  /** What to do differently in a drill, or after a family's holds; for the teacher alone. */
+  readonly cares?: readonly CareLine[];
   /** Checks whose shape is closed to this person; absent in classes begun before it was asked. */
   readonly closedChecks?: readonly string[];
   /** Loads of the holds among the checks worth taking from this person tonight. */
@@ -137,6 +147,9 @@ export function prepareClass(input: ClassInput): PreparedClass {
       weak: listWeakChecks(opened, families),
       closedDrills: listClosedDrills(opened),
       closedChecks: listClosedChecks(opened),
+      closedCounters: families.filter((family) => !isOpenUnasked(opened, thingOfCounter(family))),
+      refused: listRefused(opened, families),
+      cares: listCares(opened, families),
       checkLoads: slots
         .filter(({ people: own }) => own.some((one) => one.id === index))
         .flatMap(({ check }) => school.checks.get(check)?.spec.loads ?? []),
@@ -164,8 +177,15 @@ export const drillsOf = ({ drills }: Pick<PreparedClass, 'drills'>): DrillBook =
 
 const openOf = ({ options, fallbacks }: PreparedPerson) => [...options, ...fallbacks];
 
-const spansFor = (room: Room, people: readonly PreparedPerson[]) =>
-  keepApart(room, usableSpans(room), deepestLane(people.flatMap(openOf)));
+function spansFor(room: Room, people: readonly PreparedPerson[]): Span[] {
+  const options = people.flatMap(openOf).filter(({ alongM }) => alongM !== undefined);
+  const bodies = people.map(({ heightM }) => roomRules.arcShare * heightM);
+  const deep = deepestLane(options);
+  // Legs on their way up reach as far out as the arc they describe about the base.
+  const arc = Math.max(deep, ...options.map(({ baseM = 0 }) => baseM + Math.max(0, ...bodies)));
+  const tries = options.filter(({ isAttempt }) => isAttempt).map(({ heightM }) => heightM);
+  return partNeighbours(keepApart(room, usableSpans(room, arc), deep), Math.min(...tries));
+}
 
 /** Puts one person into a class that is running, or anew; everybody else stays as judged. */
 export function putPerson(prepared: PreparedClass, person: PreparedPerson): PreparedClass {

@@ -96,9 +96,6 @@ export const composeWeights = {
   drill: 0.12,
 } as const;
 
-/** Two who may fall sideways keep a mat's width between them (handbook 04). */
-export const sidewaysM = 0.61;
-
 /** Students get at least so many attempts where they get any (handbook 08). */
 export const leastAttempts = 2;
 

@@ -1,5 +1,7 @@
 /** Who sits something out, and what they do meanwhile: told to everybody, and never why. */
 import type { DrillId, DrillKey } from '../catalog/drills';
+import type { LadderId } from '../catalog/stage';
+import { refusalWords } from '../ladder/ledger';
 import type { PreparedPerson } from './prepared';
 import type { TimelineItem } from './timeline';
 
@@ -29,7 +31,10 @@ const meanwhile = (person: Offered): string => bareOf(person)[0]?.label ?? inste
 /** The pause between drills is a child's pose: head below the heart as well. */
 const pauseDrill: DrillId = 'childs-pose';
 
-type Line = Pick<TimelineItem, 'kind'> & { readonly drill?: DrillKey | undefined };
+type Line = Pick<TimelineItem, 'kind'> & {
+  readonly drill?: DrillKey | undefined;
+  readonly family?: LadderId | undefined;
+};
 
 /** What everybody does in a line of the running order; `null`: not all the same. */
 export const doneByAll = ({ kind, drill }: Line): DrillKey | null =>
@@ -42,15 +47,23 @@ export const doneByAll = ({ kind, drill }: Line): DrillKey | null =>
  */
 export function listSittingOut(
   line: Line,
-  people: readonly Pick<PreparedPerson, 'id' | 'closedDrills' | 'fallbacks'>[],
+  people: readonly Pick<
+    PreparedPerson,
+    'id' | 'closedDrills' | 'closedCounters' | 'fallbacks'
+  >[],
   isOutAsWell: (id: string) => boolean = () => false,
 ): SitsOut[] {
   const done = doneByAll(line);
-  if (done === null) return [];
+  const { family, kind } = line;
+  const after = kind === 'counter' ? family : undefined;
+  if (done === null && after === undefined) return [];
   return people.flatMap((person) => {
     const hasSaid = isOutAsWell(person.id);
-    if (!hasSaid && !person.closedDrills.includes(done)) return [];
-    const isQuiet = hasSaid || line.kind === 'pause';
+    const isClosed =
+      (done !== null && person.closedDrills.includes(done)) ||
+      (after !== undefined && person.closedCounters?.includes(after) === true);
+    if (!hasSaid && !isClosed) return [];
+    const isQuiet = hasSaid || kind === 'pause' || after !== undefined;
     return [{ id: person.id, instead: isQuiet ? quietestOf(person) : meanwhile(person) }];
   });
 }
@@ -62,4 +75,39 @@ export function sayingOut(out: readonly SitsOut[], nameOf: (id: string) => strin
     groups.set(instead, [...(groups.get(instead) ?? []), nameOf(id)]);
   }
   return [...groups].map(([instead, who]) => `${who.join(', ')}: ${instead}`).join('; ');
+}
+
+type Told = Pick<PreparedPerson, 'id' | 'options' | 'fallbacks' | 'refused' | 'cares'>;
+
+/** `not tonight: A, B; instead: C; would open with: D`; `null` where nothing is refused. */
+export const sayingRefused = (person: Told): string | null =>
+  person.refused === undefined || person.refused.length === 0
+    ? null
+    : refusalWords(person.refused, insteadOf(person));
+
+/** What to do differently in a line of the running order, in words; empty where nothing is. */
+export function caresIn(line: Line, { cares = [] }: Told): readonly string[] {
+  const done = doneByAll(line);
+  const after = line.kind === 'counter' ? line.family : undefined;
+  return cares.flatMap((care) =>
+    (done !== null && care.drill === done) || (after !== undefined && care.after === after)
+      ? care.words
+      : [],
+  );
+}
+
+/** Who does a line with care, and how: for the teacher alone. */
+export function sayingCares(
+  line: Line,
+  people: readonly (Told & Parameters<typeof listSittingOut>[1][number])[],
+  nameOf: (id: string) => string,
+): string {
+  const out = new Set(listSittingOut(line, people).map(({ id }) => id));
+  return people
+    .filter(({ id }) => !out.has(id))
+    .flatMap((person) => {
+      const words = caresIn(line, person);
+      return words.length === 0 ? [] : [`${nameOf(person.id)}: ${words.join(', ')}`];
+    })
+    .join('; ');
 }

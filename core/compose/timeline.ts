@@ -198,7 +198,7 @@ export function layOutTime(input: TimelineInput): TimelineItem[] {
     items.push({
       id: `counter-${family}`,
       kind: 'counter',
-      label: ladderTable[family].counter,
+      label: ladderTable[family].counter.label,
       minutes: budget.counter / families.length,
       family,
     });

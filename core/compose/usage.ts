@@ -1,7 +1,7 @@
 /** What a set of patterns takes in each round, and what it takes too much of. */
+import { roomRules } from '../room/room';
 import {
   roundsForTeacher,
-  sidewaysM,
   stationKey,
   type Pattern,
   type RoundOption,
@@ -85,7 +85,7 @@ export function addUp(patterns: readonly Pattern[], rounds: number): Usage {
     // Others stand between those who may fall; where there are too few, a mat's width does.
     for (const [wall, more] of falling) {
       const gaps = Math.max(0, more - 1);
-      if (gaps > 0) walls[round]!.set(wall, walls[round]!.get(wall)! + gaps * sidewaysM);
+      if (gaps > 0) walls[round]!.set(wall, walls[round]!.get(wall)! + gaps * roomRules.sidewaysM);
     }
   }
   return { walls, pieces, hands, circles };

@@ -80,7 +80,7 @@ export const setupInput = z.strictObject({
 });
 
 export const stackInput = z.strictObject({
-  targetM: z.number().positive().max(1),
+  targetM: z.number().min(0).max(1),
   toleranceM: z.number().min(0).max(0.1).optional(),
   footprintM: z.tuple([z.number().positive().max(2), z.number().positive().max(2)]),
   pieces: piecesInput,

@@ -50,6 +50,11 @@ export const wishesInput = {
     .array(z.strictObject({ person: personId, place: z.enum(painPlaces) }))
     .max(60)
     .default([]),
+  feetDown: z
+    .array(personId)
+    .max(60)
+    .default([])
+    .meta({ description: 'Keep the feet down tonight; no reason is asked or kept.' }),
   pins: z.array(pinInput).max(300).default([]),
   order: z
     .array(z.strictObject({ drill: drillKey, minutes: z.number().min(0.5).max(30) }))
@@ -96,6 +101,7 @@ export function toWishes(file: z.infer<z.ZodObject<typeof wishesInput>>): Wishes
     absent: rest.absent,
     late: rest.late,
     sore: rest.sore,
+    feetDown: rest.feetDown,
     done: rest.done,
     pins: pins.map((pin) =>
       'round' in pin && pin.round === undefined ? withoutRound(pin) : pin,

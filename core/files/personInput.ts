@@ -59,6 +59,10 @@ export const personInput = z.strictObject({
     .default([])
     .meta({ description: 'Pain reported outside a check.' }),
   painClearedOn: day.optional(),
+  screenedOn: day
+    .nullable()
+    .optional()
+    .meta({ description: 'When health was asked about last; null: never, so asked at the door.' }),
   records: z
     .array(
       recordInput.extend({ check: z.enum(checkIds), painPlace: z.enum(painPlaces).optional() }),
@@ -131,6 +135,7 @@ export function readCase(
       signs: person.signs,
       pains: person.pains,
       ...(person.painClearedOn === undefined ? {} : { painClearedOn: person.painClearedOn }),
+      ...(person.screenedOn === null ? { isNeverScreened: true as const } : {}),
     },
     consent: person.consent,
     present: person.present,

@@ -54,6 +54,7 @@ export const composeOutput = z.strictObject({
     absent: z.array(z.string()),
     late: z.array(z.strictObject({ person: z.string(), round: z.int() })),
     sore: z.array(z.strictObject({ person: z.string(), place: z.enum(painPlaces) })),
+    feetDown: z.array(z.string()).default([]),
     pins: z.array(pinInput),
     order: z.array(z.strictObject({ drill: drillKey, minutes: z.number() })).optional(),
     done: z.int(),
@@ -77,6 +78,8 @@ export const composeOutput = z.strictObject({
       startsAt: z.number(),
       minutes: z.number(),
       drill: drillKey.optional(),
+      /** Whose holds it follows. */
+      family: z.enum(ladderIds).optional(),
       waves: z.number().optional(),
     }),
   ),
@@ -198,13 +201,14 @@ export function toPlanFile(
     stoppedBy,
     parts,
     leastShare,
-    timeline: plan.timeline.map(({ id, kind, label, startsAt, minutes, drill, waves }) => ({
+    timeline: plan.timeline.map(({ id, kind, label, startsAt, minutes, drill, family, waves }) => ({
       id,
       kind,
       label,
       startsAt,
       minutes,
       ...(drill === undefined ? {} : { drill }),
+      ...(family === undefined ? {} : { family }),
       ...(waves === undefined ? {} : { waves }),
     })),
     checks: prepared.checks.map(({ check, label, isTogether, minutes, people }) => ({

@@ -71,7 +71,7 @@ export const homeRule = {
 function findWatch(person: OpenedCase, thing: Thing): readonly string[] | null {
   if (thing.columns.includes('neck') || (thing.loads.neck ?? 0) > 0.1) return null;
   const ruling = ruleOnCare(person, thing);
-  return ruling.isOpen ? ruling.watch : null;
+  return ruling.isOpen && !ruling.asksScreening ? ruling.watch : null;
 }
 
 /** What keeps the base where nothing is weak. */

@@ -2,7 +2,7 @@ import { alternativeIds, getAlternative, type AlternativeId } from '../catalog/a
 import type { LadderId } from '../catalog/stage';
 import type { OpenedCase } from './case';
 import { byObstacle, evaluateGate } from './gate';
-import { ruleOnCare, thingOfAlternative } from './gatekeeper';
+import { isOpenUnasked, thingOfAlternative } from './gatekeeper';
 
 /**
  * The first alternative that the same cautions, pains and gates leave open to this person. There
@@ -16,7 +16,7 @@ export function chooseAlternative(family: LadderId, person: OpenedCase): Alterna
 export function isOpenTo(id: AlternativeId, family: LadderId, person: OpenedCase): boolean {
   const spec = getAlternative(id);
   const { stage } = spec;
-  if (!ruleOnCare(person, thingOfAlternative(person, spec, family)).isOpen) return false;
+  if (!isOpenUnasked(person, thingOfAlternative(person, spec, family))) return false;
   if (stage === undefined) return true;
   const items = evaluateGate(stage, person);
   if (items === null) return false;

@@ -10,7 +10,7 @@ import type { BaseId, CheckKey } from '../catalog/checks';
 import type { DrillSpec } from '../catalog/drills';
 import type { BodyRegion, Region, RegionLoads } from '../catalog/regions';
 import { getStageIn } from '../catalog/school';
-import type { LadderId, StageKey, StageSpec } from '../catalog/stage';
+import { ladderTable, type LadderId, type StageKey, type StageSpec } from '../catalog/stage';
 import { evaluateCautions, type CautionVerdict } from '../caution/evaluate';
 import type { OpenedCase, OpenPain } from './case';
 import { hasReached } from './gate';
@@ -25,8 +25,12 @@ export interface Thing {
   readonly isFree?: boolean;
   /** Beyond what the student has practised. */
   readonly isNew?: boolean;
+  /** A hop, a kick, a float: an attempt. */
+  readonly isAttempt?: boolean;
   /** How it is done without weight on the wrists. */
   readonly sparesWrists?: string;
+  /** Said besides to whoever has reported this. */
+  readonly saysTo?: Readonly<Partial<Record<CautionId, string>>>;
   readonly notFor?: readonly CautionId[];
 }
 
@@ -39,6 +43,8 @@ export type CareRuling =
       readonly caution: CautionVerdict;
       /** What to do differently; with words there somebody should look as well. */
       readonly watch: readonly string[];
+      /** Never screened: open only if that is asked at the door. */
+      readonly asksScreening: boolean;
     }
   | {
       readonly isOpen: false;
@@ -75,7 +81,32 @@ function ruleAsIs(person: OpenedCase, thing: Thing): CareRuling {
     return closed('care');
   }
   if (pain !== null) return closed('pain');
-  return { isOpen: true, caution, watch: caution.adaptations };
+  const said = person.care.reports.flatMap((id) => thing.saysTo?.[id] ?? []);
+  const watch = [...caution.adaptations, ...said];
+  return {
+    isOpen: true,
+    caution: said.length === 0 ? caution : { ...caution, isWatched: true, adaptations: watch },
+    watch,
+    asksScreening: person.care.isNeverScreened === true && isScreenedFor(thing),
+  };
+}
+
+/** Columns that nobody is let into unasked (handbook 07 "One gatekeeper"). */
+const screenedColumns: readonly CautionColumn[] = ['light', 'neck', 'shoulders'];
+
+const isScreenedFor = ({ columns, isAttempt }: Pick<Thing, 'columns' | 'isAttempt'>): boolean =>
+  isAttempt === true || columns.some((column) => screenedColumns.includes(column));
+
+/** What to do differently in something that is open; nothing for what is closed. */
+export function careFor(person: OpenedCase, thing: Thing): { readonly watch: readonly string[] } {
+  const ruling = ruleOnCare(person, thing);
+  return { watch: ruling.isOpen ? ruling.watch : [] };
+}
+
+/** Open tonight without anything to be asked first: for what is no stage and has no fallback beside. */
+export function isOpenUnasked(person: OpenedCase, thing: Thing): boolean {
+  const ruling = ruleOnCare(person, thing);
+  return ruling.isOpen && !ruling.asksScreening;
 }
 
 /** What cautions, stop signs and pain say of something for one person today. */
@@ -97,6 +128,15 @@ export function ruleOnCare(person: OpenedCase, thing: Thing): CareRuling {
   };
 }
 
+/** Does a foot leave the floor? Whatever is upside down, every try, and what says so itself. */
+export const liftsFeet = ({
+  columns,
+  isAttempt,
+  isFree,
+  feetUp,
+}: Pick<Thing, 'columns' | 'isAttempt' | 'isFree'> & { readonly feetUp?: true }): boolean =>
+  feetUp === true || isFree === true || isScreenedFor({ columns, isAttempt: isAttempt === true });
+
 /** A stage as the gatekeeper sees it for one person. */
 export const thingOfStage = (person: OpenedCase, stage: StageKey, spec: StageSpec): Thing => ({
   columns: spec.columns,
@@ -104,8 +144,10 @@ export const thingOfStage = (person: OpenedCase, stage: StageKey, spec: StageSpe
   strains: spec.strains,
   ladder: spec.family,
   isFree: spec.isFree === true,
+  isAttempt: spec.isAttempt === true,
   isNew: !hasReached(person.school, person.present[spec.family], stage),
   ...(spec.sparesWrists === undefined ? {} : { sparesWrists: spec.sparesWrists }),
+  ...(spec.saysTo === undefined ? {} : { saysTo: spec.saysTo }),
 });
 
 /** What is done instead: as its stage, where it is one; else as it says itself, and nobody's novelty. */
@@ -130,6 +172,12 @@ export const thingOfDrill = ({ evidence }: OpenedCase, drill: DrillSpec): Thing 
   strains: drill.strains,
   isNew: !drill.serves.some((check) => (evidence[check] ?? []).length > 0),
 });
+
+/** What follows a family's holds is nobody's novelty. */
+export const thingOfCounter = (family: LadderId): Thing => {
+  const { columns, loads, strains } = ladderTable[family].counter;
+  return { columns, loads, strains, ladder: family, isNew: false };
+};
 
 /** The stage that a check is shown in; `null`: it needs none. */
 export function stageOfCheck(

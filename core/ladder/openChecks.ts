@@ -2,7 +2,7 @@ import type { BaseId, CheckKey } from '../catalog/checks';
 import { getStageIn } from '../catalog/school';
 import type { OpenedCase } from './case';
 import { hasReached } from './gate';
-import { ruleOnCare, stageOfCheck, thingOfCheck } from './gatekeeper';
+import { isOpenUnasked, stageOfCheck, thingOfCheck } from './gatekeeper';
 import { judge, opensStage } from './verdict';
 
 /**
@@ -16,7 +16,7 @@ export function isCheckOpen(
   base: BaseId | undefined,
 ): boolean {
   const thing = thingOfCheck(person, check, base);
-  if (thing === null || !ruleOnCare(person, thing).isOpen) return false;
+  if (thing === null || !isOpenUnasked(person, thing)) return false;
   const stage = stageOfCheck(person, check, base);
   if (stage === null || !person.school.stages.has(stage)) return true;
   const { kind } = judge(stage, person);

@@ -9,6 +9,7 @@ import { inSentence } from '../units/words';
 import { chooseAlternative } from './alternative';
 import type { OpenedCase } from './case';
 import { byObstacle, evaluateGate, evaluateOwnGate, hasReached, type GateItem } from './gate';
+import { screeningQuestion } from './door';
 import { ruleOnCare, thingOfStage, type CareCause } from './gatekeeper';
 
 export const verdictKinds = [
@@ -68,7 +69,10 @@ export function judge(stage: StageKey, person: OpenedCase): Verdict {
     profile: { key, version },
     items,
     caution,
-    atDoor: items.filter((item) => item.isAtDoor).map(({ label }) => label),
+    atDoor: [
+      ...(ruling.isOpen && ruling.asksScreening ? [screeningQuestion.label] : []),
+      ...items.filter((item) => item.isAtDoor).map(({ label }) => label),
+    ],
     needsAssist: items.some(({ standIn }) => standIn === 'assist'),
     helpMost: [...new Set(obstacles.map(({ label }) => label))].slice(0, 2),
   };

@@ -138,6 +138,60 @@ describe('the stack solver', () => {
     expect([on(0.097), on(0.15), on(0.23)]).toEqual(['flat', 'side', 'end']);
   });
 
+  it('answers a target of nothing with nothing', () => {
+    const pieces = [{ piece: 'blanket', count: 3 }] as const;
+    expect(findStack({ targetM: 0, footprintM: [0.3, 0.3], pieces })).toMatchObject({
+      found: true,
+      heightM: 0,
+      layers: [],
+    });
+  });
+
+  it.each(['sacrum', 'shoulders', 'leans'] as const)(
+    'lays everything flat under weight: %s',
+    (bears) => {
+      fc.assert(
+        fc.property(
+          fc.integer({ min: 30, max: 480 }),
+          fc.array(fc.tuple(fc.constantFrom(...pieceIds), fc.integer({ min: 1, max: 5 })), {
+            maxLength: 5,
+          }),
+          (millimetres, list) => {
+            const stack = findStack({
+              targetM: millimetres / 1000,
+              toleranceM: 0.03,
+              footprintM: bears === 'leans' ? [0.14, 0.09] : [0.28, 0.18],
+              pieces: list.map(([piece, count]) => ({ piece, count })),
+              bears,
+            });
+            for (const { piece, face } of stack.layers) {
+              const { kind, isFirm } = specOf({ piece });
+              expect(face).toBe('flat');
+              expect(isFirm || (bears === 'shoulders' && kind === 'blanket')).toBe(true);
+              if (bears === 'leans') expect(kind).toBe('block');
+            }
+            const [base] = stack.layers;
+            if (bears === 'leans' && base !== undefined) {
+              expect(specOf(base).lengthM * 2).toBeGreaterThanOrEqual(stack.heightM! - 1e-9);
+            }
+          },
+        ),
+        { numRuns: 150 },
+      );
+    },
+  );
+
+  it('would take a block on its end for a hand, and never for a back', () => {
+    const request = {
+      targetM: 0.23,
+      footprintM: [0.1, 0.1] as const,
+      pieces: [{ piece: 'foam-block' as const, count: 1 }],
+    };
+    expect(findStack(request).found).toBe(true);
+    for (const bears of ['sacrum', 'shoulders', 'leans'] as const)
+      expect(findStack({ ...request, bears }).found).toBe(false);
+  });
+
   it('has nothing to say of an empty cupboard, and knows what to borrow', () => {
     const request = { targetM: 0.048, footprintM: [0.2, 0.2] as const, pieces: [] };
     expect(findStack(request)).toMatchObject({

@@ -4,6 +4,7 @@ import {
   refOf,
   specOf,
   type PieceCount,
+  type PieceSpec,
   type PieceRef,
   type ShippedPieceId,
 } from '../catalog/pieces';
@@ -27,7 +28,30 @@ export interface StackRequest {
   /** Width and depth that every layer must cover, metres. */
   readonly footprintM: readonly [width: number, depth: number];
   readonly pieces: readonly PieceCount[];
+  /** What it has to bear, where a person leans or lies on it; absent: any pile will do. */
+  readonly bears?: StackLoad;
 }
+
+/**
+ * What a stack under weight may be made of (handbook 04 "Stacks under weight"): everything flat, and
+ * - under the `sacrum` firm pieces alone;
+ * - under the `shoulders` neither cushion nor bolster;
+ * - at an upper back that `leans` on it blocks alone, the lowest at least half as deep as all is high.
+ */
+export type StackLoad = 'sacrum' | 'shoulders' | 'leans';
+
+const mayBear: Readonly<Record<StackLoad, (spec: PieceSpec) => boolean>> = {
+  sacrum: ({ isFirm }) => isFirm,
+  shoulders: ({ kind, isFirm }) => isFirm || kind === 'blanket',
+  leans: ({ kind, isFirm }) => kind === 'block' && isFirm,
+};
+
+/** The base is at least this share of the height deep. */
+const baseShare = 0.5;
+
+/** How high all may be that stands on this piece. */
+const highestOn = (piece: PieceRef, bears: StackLoad | undefined): number =>
+  bears === 'leans' ? specOf(piece).lengthM / baseShare : Infinity;
 
 export interface Stack {
   readonly found: boolean;
@@ -55,12 +79,14 @@ function layerOptions(
   kind: number,
   count: number,
   [width, depth]: StackRequest['footprintM'],
+  bears: StackLoad | undefined,
 ): LayerOption[] {
   const spec = specOf(piece);
   const faces: (Pick<StackLayer, 'face' | 'thicknessM' | 'isRefolded'> & {
     size: [number, number];
   })[] = [{ face: 'flat', thicknessM: spec.loadedM, size: [spec.lengthM, spec.widthM] }];
-  if (spec.standsOnEdge) {
+  // On side or end a piece tips under weight.
+  if (spec.standsOnEdge && bears === undefined) {
     faces.push(
       { face: 'side', thicknessM: spec.widthM, size: [spec.lengthM, spec.thicknessM] },
       { face: 'end', thicknessM: spec.lengthM, size: [spec.widthM, spec.thicknessM] },
@@ -108,12 +134,19 @@ interface Candidate {
  * the order firm first, widest first, so each set of layers is looked at once.
  */
 export function findStack(request: StackRequest): Stack {
-  const { targetM, footprintM } = request;
+  const { targetM, footprintM, bears } = request;
+  // A target of nothing is answered "nothing".
+  if (targetM <= tolerance.lengthM) {
+    return { found: true, heightM: 0, layers: [], nearest: { below: 0, above: null } };
+  }
   const within = (request.toleranceM ?? defaultToleranceM) + tolerance.roundingM;
-  const kinds = listKinds(request.pieces).filter((one) => specOf(one).stacks);
+  const kinds = listKinds(request.pieces).filter((one) => {
+    const spec = specOf(one);
+    return spec.stacks && (bears === undefined || mayBear[bears](spec));
+  });
   const left = kinds.map(({ count }) => count);
   const options = kinds
-    .flatMap((one, kind) => layerOptions(one, kind, left[kind]!, footprintM))
+    .flatMap((one, kind) => layerOptions(one, kind, left[kind]!, footprintM, bears))
     .sort(
       (a, b) =>
         Number(b.isFirm) - Number(a.isFirm) ||
@@ -137,6 +170,7 @@ export function findStack(request: StackRequest): Stack {
           option.depthM > under.depthM + tolerance.roundingM);
       if (isWider) continue;
       const next = heightM + option.thicknessM;
+      if (next > highestOn(chosen[0] ?? option, bears) + tolerance.roundingM) continue;
       if (next >= targetM - tolerance.roundingM)
         above = above === null ? next : Math.min(above, next);
       if (next <= targetM + tolerance.roundingM)

@@ -5,6 +5,7 @@ import { InputProblem } from '../problem';
 import { packLanes, placeCircles, type Lane } from './pack';
 import {
   assertRoom,
+  partNeighbours,
   roomFile,
   subtract,
   usableSpans,
@@ -78,6 +79,49 @@ describe('a room', () => {
     expect(
       spans.filter(({ wall }) => wall === 'south').every(({ lowestM }) => lowestM === 2.8),
     ).toBe(true);
+  });
+
+  it('keeps lanes of other walls out of the swing of a door', () => {
+    // The door hangs at the south end of the west wall: its leaf sweeps before the south wall too.
+    const doors = [{ wall: 'west' as const, fromM: 0.2, toM: 1.1, opensIn: true }];
+    const south = usableSpans(room({ doors })).filter(({ wall }) => wall === 'south');
+    // The south wall runs against x: its right end is the corner with the door.
+    expect(south.map(({ fromM, toM }) => [fromM, toM])).toEqual([[0, 8 - 0.9]]);
+    const out = usableSpans(room({ doors: [{ ...doors[0]!, opensIn: false }] }));
+    expect(out.find(({ wall }) => wall === 'south')).toMatchObject({ fromM: 0, toM: 8 });
+    // A narrow room: the door of the other side swings where somebody would walk in.
+    const narrow = usableSpans(
+      room({ depthM: 3, doors: [{ wall: 'north', fromM: 3, toM: 4, opensIn: true }] }),
+    ).filter(({ wall }) => wall === 'south');
+    for (const { fromM, toM } of narrow) expect(fromM >= 6 - 1e-9 || toM <= 3 + 1e-9).toBe(true);
+  });
+
+  it('counts a beam within the arc of the legs, though it hangs far from the wall', () => {
+    const low = [{ xM: 0, yM: 3.6, widthM: 8, depthM: 0.2, heightM: 2.1 }];
+    const north = (stripM: number) =>
+      usableSpans(room({ low }), stripM).find(({ wall }) => wall === 'north')!;
+    // 2.2 to 2.4 m from the north wall: within what 1.70 m swings up through, not a small body.
+    expect(north(0.5 + 1.2 * 1.7).lowestM).toBe(2.1);
+    expect(north(2.1).lowestM).toBe(2.8);
+  });
+
+  it('joins what no height parts', () => {
+    const low = [{ xM: 2, yM: 2.9, widthM: 1, depthM: 0.2, heightM: 2.1 }];
+    expect(usableSpans(room({ low })).filter(({ wall }) => wall === 'north')).toHaveLength(1);
+  });
+
+  it('parts two who may fall also across the joint of two stretches', () => {
+    const spans: Span[] = [
+      { id: 'north-1', wall: 'north', fromM: 0, toM: 3, lowestM: 2.4 },
+      { id: 'north-2', wall: 'north', fromM: 3.09, toM: 8, lowestM: 2.8 },
+      { id: 'east-1', wall: 'east', fromM: 0, toM: 6, lowestM: 2.8 },
+    ];
+    const [first, second, third] = partNeighbours(spans, 2.2);
+    expect(second!.fromM - first!.toM).toBeCloseTo(0.61, 9);
+    expect(second).toEqual(spans[1]);
+    expect(third).toEqual(spans[2]);
+    // Under one of them nobody tries: nobody falls across.
+    expect(partNeighbours(spans, 2.5)).toEqual(spans);
   });
 
   it.each([

@@ -69,8 +69,15 @@ export const roomRules = {
   besideDoorM: 0.3,
   /** A shorter stretch holds nobody. */
   leastSpanM: 0.6,
-  /** How far a body at the wall reaches into the room, for the low spots that concern it. */
-  stripM: 1.2,
+  /**
+   * How far a lane at the wall reaches into the room where nothing is known of who stands there: a
+   * base half a metre out, and legs that swing up through 1.2 of a tall person's height.
+   */
+  stripM: 2.6,
+  /** Legs on their way up describe an arc of this share of height about the base (handbook 08). */
+  arcShare: 1.2,
+  /** Two who may fall sideways keep a mat's width between them (handbook 04). */
+  sidewaysM: 0.61,
 } as const;
 
 export const wallLength = (room: Pick<Room, 'widthM' | 'depthM'>, wall: WallId): number =>
@@ -182,9 +189,27 @@ function edgesOf(room: Room, wall: WallId): number[] {
   });
 }
 
-/** Every usable stretch of wall, from left to right, wall by wall; doors keep their sides free. */
-export function usableSpans(room: Room): Span[] {
+/** The floor that a door may sweep: its own width into the room, to whichever side it hangs on. */
+export const doorSwings = (room: Room): Floor[] =>
+  room.doors
+    .filter(({ opensIn }) => opensIn)
+    .map(({ wall, fromM, toM }) => {
+      const leaf = toM - fromM;
+      return floorBefore(room, wall, { fromM: fromM - leaf, toM: toM + leaf }, leaf);
+    });
+
+/**
+ * Every usable stretch of wall, from left to right, wall by wall. Doors keep their sides free, and
+ * one that opens inwards sweeps the floor before other walls as well; the height of a stretch is
+ * that of the lowest spot over any of its floor.
+ *
+ * @param stripM how far the deepest lane reaches into the room
+ */
+export function usableSpans(room: Room, stripM: number = roomRules.stripM): Span[] {
+  const swings = doorSwings(room);
   return wallIds.flatMap((wall) => {
+    const whole = { fromM: 0, toM: wallLength(room, wall) };
+    const lanes = floorBefore(room, wall, whole, stripM);
     const taken = [
       ...room.blocked.filter((one) => one.wall === wall),
       ...room.doors
@@ -194,31 +219,75 @@ export function usableSpans(room: Room): Span[] {
           const beside = roomRules.besideDoorM + (opensIn ? toM - fromM : 0);
           return { fromM: fromM - beside, toM: toM + beside };
         }),
+      ...swings.flatMap((swing) => {
+        const swept = overlapOf(swing, lanes);
+        return swept === null ? [] : [alongWall(room, wall, swept)];
+      }),
     ];
-    const free = subtract({ fromM: 0, toM: wallLength(room, wall) }, taken);
+    const free = subtract(whole, taken);
     const edges = edgesOf(room, wall);
-    return free
+    const pieces = free
       .flatMap((stretch) => splitAt(stretch, edges))
+      .map((stretch) => ({ ...stretch, lowestM: lowestOver(room, wall, stretch, stripM) }));
+    return joinEven(pieces)
       .filter(({ fromM, toM }) => toM - fromM >= roomRules.leastSpanM - 1e-9)
-      .map((stretch, index): Span => {
-        const area = floorBefore(room, wall, stretch, roomRules.stripM);
-        const over = room.low
-          .filter(
-            ({ xM, yM, widthM, depthM }) =>
-              xM < area.right - 1e-9 &&
-              xM + widthM > area.left + 1e-9 &&
-              yM < area.top - 1e-9 &&
-              yM + depthM > area.bottom + 1e-9,
-          )
-          .map(({ heightM }) => heightM);
-        return {
-          id: `${wall}-${index + 1}`,
-          wall,
-          ...stretch,
-          lowestM: Math.min(room.ceilingM, ...over),
-        };
-      });
+      .map((stretch, index): Span => ({ id: `${wall}-${index + 1}`, wall, ...stretch }));
   });
+}
+
+type High = Stretch & Pick<Span, 'lowestM'>;
+
+/** The lowest spot over the floor before a stretch. */
+function lowestOver(room: Room, wall: WallId, stretch: Stretch, stripM: number): number {
+  const area = floorBefore(room, wall, stretch, stripM);
+  const over = room.low.filter(
+    ({ xM, yM, widthM, depthM }) =>
+      overlapOf(area, { left: xM, right: xM + widthM, bottom: yM, top: yM + depthM }) !== null,
+  );
+  return Math.min(room.ceilingM, ...over.map(({ heightM }) => heightM));
+}
+
+/** Neighbours of one height are one stretch: an edge that is over neither of them parts nothing. */
+function joinEven(pieces: readonly High[]): High[] {
+  const joined: High[] = [];
+  for (const piece of pieces) {
+    const last = joined[joined.length - 1];
+    const isOne =
+      last !== undefined &&
+      piece.fromM - last.toM < 1e-9 &&
+      Math.abs(piece.lowestM - last.lowestM) < 1e-9;
+    if (isOne) joined[joined.length - 1] = { ...last, toM: piece.toM };
+    else joined.push(piece);
+  }
+  return joined;
+}
+
+/**
+ * Two who may fall sideways keep a mat's width between them also where they stand on two stretches
+ * of one wall: the lower of two near neighbours gives way, if both are high enough to try in.
+ *
+ * @param tryM the height that the smallest try takes, metres
+ */
+export function partNeighbours(spans: readonly Span[], tryM: number): Span[] {
+  let now = [...spans];
+  for (const wall of wallIds) {
+    const row = now.filter((span) => span.wall === wall && span.lowestM >= tryM - 1e-9);
+    row.sort((a, b) => a.fromM - b.fromM);
+    const ends = row.map(({ fromM, toM }) => ({ fromM, toM }));
+    for (let index = 1; index < row.length; index += 1) {
+      const short = roomRules.sidewaysM - (ends[index]!.fromM - ends[index - 1]!.toM);
+      if (short <= 1e-9) continue;
+      if (row[index - 1]!.lowestM < row[index]!.lowestM) ends[index - 1]!.toM -= short;
+      else ends[index]!.fromM += short;
+    }
+    now = now.flatMap((span) => {
+      const at = row.indexOf(span);
+      if (at < 0) return [span];
+      const cut = { ...span, ...ends[at]! };
+      return cut.toM - cut.fromM >= roomRules.leastSpanM - 1e-9 ? [cut] : [];
+    });
+  }
+  return now;
 }
 
 const overlapOf = (a: Floor, b: Floor): Floor | null => {

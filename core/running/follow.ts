@@ -46,6 +46,18 @@ export const awayFrom = (
 ): ReadonlySet<string> =>
   new Set([...wishes.absent.filter((id) => !state.present.has(id)), ...state.absent]);
 
+/** Who keeps the feet down: as planned, unless it was said otherwise since. */
+export const feetDownNow = (
+  state: Pick<FloorState, 'feetDown'>,
+  { wishes }: Pick<PlanFile, 'wishes'>,
+): string[] =>
+  [
+    ...(wishes.feetDown ?? []).filter((id) => state.feetDown.get(id) !== false),
+    ...[...state.feetDown].flatMap(([id, isDown]) => (isDown ? [id] : [])),
+  ]
+    .filter((id, index, all) => all.indexOf(id) === index)
+    .sort();
+
 /** The plan the class follows now. */
 export const planOf = (state: Pick<FloorState, 'plan'>, begun: PlanFile): PlanFile =>
   state.plan ?? begun;
@@ -59,7 +71,10 @@ export const planOf = (state: Pick<FloorState, 'plan'>, begun: PlanFile): PlanFi
  * @param now the plan it follows
  */
 export function wishesNow(
-  state: Pick<FloorState, 'absent' | 'present' | 'late' | 'halts' | 'roundsDone'>,
+  state: Pick<
+    FloorState,
+    'absent' | 'present' | 'late' | 'feetDown' | 'halts' | 'roundsDone'
+  >,
   begun: PlanFile,
   now: PlanFile,
   prepared: PreparedClass,
@@ -83,7 +98,8 @@ export function wishesNow(
     ...wishes.pins.filter((pin) => !('person' in pin && signed.includes(pin.person))),
     ...signed.map((person) => ({ kind: 'student', person, option: 'rest' }) as const),
   ];
-  const next = { absent, late, sore: dedupe([...wishes.sore, ...felt]), pins };
+  const feetDown = feetDownNow(state, begun).filter((id) => known.has(id));
+  const next = { absent, late, sore: dedupe([...wishes.sore, ...felt]), feetDown, pins };
   const done = Math.max(wishes.done, state.roundsDone);
   const stands = isWhole(now, prepared, absent, done);
   if (stands && JSON.stringify(next) === JSON.stringify(askedOf(now))) return null;
@@ -107,10 +123,11 @@ function isWhole(
   });
 }
 
-const askedOf = ({ wishes: { absent, late, sore, pins } }: PlanFile) => ({
+const askedOf = ({ wishes: { absent, late, sore, feetDown = [], pins } }: PlanFile) => ({
   absent: [...absent].sort(),
   late,
   sore,
+  feetDown: [...feetDown].sort(),
   pins,
 });
 

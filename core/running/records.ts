@@ -3,6 +3,7 @@ import type { BaseId, CheckKey, CheckSpec, FaultId } from '../catalog/checks';
 import type { PainPlace, StopSign } from '../catalog/regions';
 import { fatigueRule } from '../fatigue/reserve';
 import type { Side } from '../readiness/record';
+import { screeningQuestion } from '../ladder/door';
 import { needsWord, type FloorState, type Hold } from './replay';
 
 /** A record of a class; `key` is the same whenever the class is read again. */
@@ -138,6 +139,13 @@ export function toRecords(
     ...door.filter(({ check }) => checks[check] !== undefined),
   ];
 }
+
+/** Who was asked the first questions tonight, and whether anything was named. */
+export const toScreened = ({ door }: FloorState): { readonly person: string; readonly isFine: boolean }[] =>
+  [...door].flatMap(([key, isFine]) => {
+    const at = key.indexOf('/');
+    return key.slice(at + 1) === screeningQuestion.key ? [{ person: key.slice(0, at), isFine }] : [];
+  });
 
 export const toSigns = ({ halts }: FloorState): FloorSign[] =>
   halts.flatMap(({ id, person, sign }) => (sign === undefined ? [] : [{ key: id, person, sign }]));

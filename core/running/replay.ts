@@ -62,6 +62,8 @@ export interface FloorState {
   /** Marked as come after all. */
   readonly present: ReadonlySet<string>;
   readonly late: ReadonlyMap<string, number>;
+  /** Keeps the feet down tonight, or not after all. */
+  readonly feetDown: ReadonlyMap<string, boolean>;
   /** Rounds that are over. */
   readonly roundsDone: number;
   readonly endedMs: number | null;
@@ -118,6 +120,8 @@ export function replay(taps: readonly Tap[]): FloorState {
   for (const { act } of of('absent')) absent.set(act.person, act.isAbsent);
   const late = new Map<string, number>();
   for (const { act } of of('late')) late.set(act.person, act.round);
+  const feetDown = new Map<string, boolean>();
+  for (const { act } of of('feet-down')) feetDown.set(act.person, act.isDown);
   const door = new Map<string, boolean>();
   for (const { act } of of('door')) door.set(doorKey(act.person, act.check), act.isFine);
   const undoable = new Map<string, Tap>();
@@ -146,6 +150,7 @@ export function replay(taps: readonly Tap[]): FloorState {
     absent: new Set([...absent].flatMap(([person, is]) => (is ? [person] : []))),
     present: new Set([...absent].flatMap(([person, is]) => (is ? [] : [person]))),
     late,
+    feetDown,
     roundsDone: segment?.act.roundsDone ?? 0,
     endedMs,
     afterEnd:

@@ -113,6 +113,7 @@ export function planForAssistant(plan: PlanFile, hide: Hide): PlanFile {
       absent: wishes.absent,
       late: wishes.late,
       sore: [],
+      feetDown: [],
       pins: [],
       done: wishes.done,
     },
@@ -125,13 +126,14 @@ export function planForAssistant(plan: PlanFile, hide: Hide): PlanFile {
       drills: { objective: parts.drills.objective, bound: parts.drills.bound },
     },
     leastShare: plan.leastShare,
-    timeline: plan.timeline.map(({ id, kind, label, startsAt, minutes, drill, waves }) => ({
+    timeline: plan.timeline.map(({ id, kind, label, startsAt, minutes, drill, family, waves }) => ({
       id,
       kind,
       label,
       startsAt,
       minutes,
       ...(drill === undefined ? {} : { drill }),
+      ...(family === undefined ? {} : { family }),
       ...(waves === undefined ? {} : { waves }),
     })),
     checks: withoutPrivate(plan.checks, hide).map(
@@ -269,7 +271,9 @@ export function preparedForAssistant(
         people: own.map(({ id }) => ({ id, why: '' })),
       }),
     ),
-    people: people.map(({ id, heightM, options, fallbacks, gone, closedChecks, closedDrills }) => ({
+    people: people.map((one) => {
+      const { id, heightM, options, fallbacks, gone, closedChecks, closedDrills } = one;
+      return {
       id,
       heightM,
       options: options.map(optionForAssistant),
@@ -278,13 +282,15 @@ export function preparedForAssistant(
       shut: [],
       weak: [],
       closedDrills: closedDrills.filter((drill) => done.has(drill)),
+      ...(one.closedCounters === undefined ? {} : { closedCounters: one.closedCounters }),
       // That somebody is out of a hold, and nothing of why.
       ...(closedChecks === undefined
         ? {}
         : { closedChecks: closedChecks.filter((key) => !hide.isPrivate(checkOfKey(key))) }),
       checkLoads: [],
       capacities: {},
-    })),
+    };
+    }),
   };
 }
 
@@ -323,6 +329,7 @@ export function tapForAssistant(tap: Tap, hide: Hide): Tap | null {
     case 'halt':
     case 'absent':
     case 'late':
+    case 'feet-down':
     case 'end':
     case 'undo':
       return tap;

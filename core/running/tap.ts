@@ -87,6 +87,8 @@ export const floorAct = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('halt'), person: key }),
   z.strictObject({ kind: z.literal('absent'), person: key, isAbsent: z.boolean() }),
   z.strictObject({ kind: z.literal('late'), person: key, round: z.int().min(1).max(8) }),
+  /** Keeps the feet down tonight; nobody asks why. */
+  z.strictObject({ kind: z.literal('feet-down'), person: key, isDown: z.boolean() }),
   z.strictObject({ kind: z.literal('plan'), plan: composeOutput }),
   z.strictObject({ kind: z.literal('end') }),
   z.strictObject({ kind: z.literal('undo'), tap: key }),

@@ -5,6 +5,7 @@ import { armSpacer } from './modules/armSpacer';
 import { bolsterLean } from './modules/bolsterLean';
 import { box } from './modules/box';
 import { chairShoulderStand } from './modules/chairShoulderStand';
+import { claspedForearms } from './modules/claspedForearms';
 import { cornerDolphin } from './modules/cornerDolphin';
 import { crowCushion } from './modules/crowCushion';
 import { forearmKick } from './modules/forearmKick';
@@ -36,6 +37,7 @@ export const setupTable = {
   'hand-block': handBlock,
   'head-clearance': headClearance,
   'corner-dolphin': cornerDolphin,
+  'clasped-forearms': claspedForearms,
   'lifted-tuck': liftedTuck,
   'crow-cushion': crowCushion,
   platform,

@@ -9,13 +9,16 @@ const noStack: Stack = {
   nearest: { below: null, above: null },
 };
 
+/** What the tape reads as nothing is nothing: a pile of half a centimetre helps nobody. */
+const isNothing = ({ targetM }: StackRequest) => targetM < 0.005;
+
 /** The stack for a height, and what to say when these pieces cannot make it. */
 export function adviseStack(
   { isBare }: Pick<SetupInput, 'isBare'>,
   request: StackRequest,
 ): { stack: Stack; cautions: string[] } {
   if (isBare) return { stack: noStack, cautions: [] };
-  const stack = findStack(request);
+  const stack = findStack(isNothing(request) ? { ...request, targetM: 0 } : request);
   if (stack.found) return { stack, cautions: [] };
   const { below, above } = stack.nearest;
   const near = [below, above].filter((height) => height !== null).map(cm);

@@ -194,8 +194,11 @@ export function checkPlan(
           const { spec } = getStageIn(opened.school, stage!);
           if (!opensStage(verdict.kind)) say(`${id}: ${stage} is ${verdict.kind}`);
           if (needsHand && opened.consent === 'no') say(`${id} is touched against a no`);
-          if (verdict.kind === 'advance-with-support' && !needsHand)
+          const isEased = option.split('+').includes('eased');
+          if (verdict.kind === 'advance-with-support' && !needsHand && !isEased)
             say(`${id}: ${stage} without help`);
+          if (isEased && (spec.isAttempt === true || verdict.needsAssist))
+            say(`${id}: ${stage} cannot be eased`);
           if (verdict.atDoor.length > 0 && one.otherwise === undefined)
             say(`${id}: no fallback beside`);
           if (spec.needsWall && place.kind !== 'lane') say(`${id}: ${stage} without its wall`);

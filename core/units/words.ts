@@ -3,3 +3,6 @@ export function inSentence(label: string): string {
   const isLetterAlone = /^\p{Lu}[\s,]/u.test(label);
   return isLetterAlone ? label : label.charAt(0).toLowerCase() + label.slice(1);
 }
+
+/** The start of a sentence: `not tonight: …` becomes `Not tonight: …`. */
+export const firstUp = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);

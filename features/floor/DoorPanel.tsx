@@ -1,10 +1,10 @@
 'use client';
 
 import { SegmentedControl } from '@mantine/core';
-import { awayFrom, planOf } from '@/core/running/follow';
+import { awayFrom, feetDownNow, planOf } from '@/core/running/follow';
 import { doorKey } from '@/core/running/replay';
 import { NewAtDoor, type Other } from './NewAtDoor';
-import { keyOfLabel } from './PersonSheet';
+import { keyOfLabel, questionFor } from './PersonSheet';
 import { useFloorClass } from './context';
 import classes from './floor.module.css';
 
@@ -21,6 +21,7 @@ export function DoorPanel({ others, onStop }: DoorPanelProps) {
   const { state, say } = floor;
   const plan = planOf(state, bundle.plan);
   const away = awayFrom(state, bundle.plan);
+  const feetDown = new Set(feetDownNow(state, bundle.plan));
   const comingOf = (id: string): Coming => {
     if (away.has(id)) return 'away';
     return (state.late.get(id) ?? 1) > 1 ? 'late' : 'here';
@@ -42,7 +43,8 @@ export function DoorPanel({ others, onStop }: DoorPanelProps) {
               people.flatMap((one) => (one.id === id ? one.confirmAtDoor : [])),
             ),
           ),
-        ];
+        ].filter((label) => questionFor(bundle, label)?.askedIn !== 'the-hold');
+        const isDown = feetDown.has(id);
         return (
           <article key={id} className={classes.doorCard}>
             <h3>{names.get(id) ?? id}</h3>
@@ -58,7 +60,7 @@ export function DoorPanel({ others, onStop }: DoorPanelProps) {
               const answer = state.door.get(doorKey(id, keyOf(label)));
               return (
                 <div key={label} className={classes.door}>
-                  <span>{label}</span>
+                  <span title={questionFor(bundle, label)?.question}>{label}</span>
                   <SegmentedControl
                     size="lg"
                     aria-label={`${label}, ${names.get(id) ?? id}`}
@@ -79,9 +81,19 @@ export function DoorPanel({ others, onStop }: DoorPanelProps) {
                 </div>
               );
             })}
-            <button type="button" className={classes.plainSmall} onClick={() => onStop(id)}>
-              something sore
-            </button>
+            <div className={classes.doorWords}>
+              <button type="button" className={classes.plainSmall} onClick={() => onStop(id)}>
+                something sore
+              </button>
+              <button
+                type="button"
+                className={classes.plainSmall}
+                aria-pressed={isDown}
+                onClick={() => void say({ kind: 'feet-down', person: id, isDown: !isDown })}
+              >
+                feet down today
+              </button>
+            </div>
           </article>
         );
       })}

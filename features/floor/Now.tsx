@@ -1,6 +1,6 @@
 'use client';
 
-import { doneByAll, listSittingOut, sayingOut } from '@/core/compose/sittingOut';
+import { doneByAll, listSittingOut, sayingCares, sayingOut } from '@/core/compose/sittingOut';
 import { isOutTonight } from '@/core/running/holdOut';
 import type { FloorBundle } from '@/server/running/floorBundle';
 import { useFloorClass } from './context';
@@ -27,6 +27,12 @@ export function Now({
     bundle.prepared.people.filter(({ id }) => here.includes(id)),
     (id) => isOutTonight(id, regions, floor.state),
   );
+  // An assistant's device is sent no cares.
+  const cares = sayingCares(
+    item,
+    bundle.prepared.people.filter(({ id }) => here.includes(id)),
+    (who) => names.get(who) ?? who,
+  );
   const drill = item.drill === undefined ? undefined : bundle.drills[item.drill];
   return (
     <section className={classes.now} aria-label="Now">
@@ -38,6 +44,7 @@ export function Now({
             {item.waves === 2 && ' In two turns: the pieces go round half.'}
           </p>
         )}
+        {cares !== '' && <p className={classes.quiet}>With care: {cares}.</p>}
         {out.length > 0 && (
           <p className={classes.out}>Instead: {sayingOut(out, (who) => names.get(who) ?? who)}</p>
         )}

@@ -6,7 +6,9 @@ import { useState } from 'react';
 import { propWords } from '@/core/compose/stations';
 import { findOption } from '@/core/compose/readBack';
 import { baseOfLadder, doorOf, type PlacedPerson } from '@/core/running/follow';
-import { doorKey, hasSign } from '@/core/running/replay';
+import { sayingRefused } from '@/core/compose/sittingOut';
+import { firstUp } from '@/core/units/words';
+import { doorKey, hasSign, type FloorState } from '@/core/running/replay';
 import type { FloorBundle } from '@/server/running/floorBundle';
 import { useFloorClass } from './context';
 import classes from './floor.module.css';
@@ -30,9 +32,15 @@ const consentWords = {
 } as const;
 
 export const keyOfLabel =
-  ({ checks }: FloorBundle) =>
+  ({ checks, questions = [] }: FloorBundle) =>
   (label: string) =>
-    checks.find((one) => one.label === label)?.check ?? label;
+    questions.find((one) => one.label === label)?.key ??
+    checks.find((one) => one.label === label)?.check ??
+    label;
+
+/** How something is asked; `undefined` on an assistant's device, and in classes begun earlier. */
+export const questionFor = ({ questions = [] }: FloorBundle, label: string) =>
+  questions.find((one) => one.label === label);
 
 /** One person at their place: what they do, what was tried, a stop within reach. */
 export function PersonSheet(props: PersonSheetProps) {
@@ -42,6 +50,8 @@ export function PersonSheet(props: PersonSheetProps) {
   const option = findOption(bundle.prepared, placed.id, placed.option);
   const consent = bundle.members.find(({ id }) => id === placed.id)?.consent ?? 'ask';
   const door = doorOf(placed, state, keyOfLabel(bundle));
+  const own = bundle.prepared.people.find(({ id }) => id === placed.id);
+  const refused = own === undefined ? null : sayingRefused(own);
   const props_ = option === undefined ? '' : propWords(option.props);
   return (
     <Drawer
@@ -69,12 +79,20 @@ export function PersonSheet(props: PersonSheetProps) {
         </p>
       )}
       <p className={classes.quiet}>{consentWords[consent]}</p>
+      {isTeacher && option?.watch !== undefined && (
+        <p>
+          <strong>With care:</strong> {option.watch.join('; ')}.
+        </p>
+      )}
+      {isTeacher && refused !== null && <p className={classes.quiet}>{firstUp(refused)}.</p>}
       {isTeacher && <Door placed={placed} />}
       {hasSign(state, placed.id) ? (
         <p className={classes.ask}>Rest. Everything upside down is closed for tonight.</p>
       ) : door === 'ask' ? (
         <p className={classes.ask}>
-          Locked until it is confirmed at the door
+          {isAskedInHold(bundle, placed, state)
+            ? 'Begin below, and ask in the middle of it'
+            : 'Locked until it is confirmed at the door'}
           {placed.otherwise === undefined ? '' : `; until then: ${placed.otherwise.toLowerCase()}`}.
         </p>
       ) : (
@@ -104,6 +122,17 @@ export function PersonSheet(props: PersonSheetProps) {
   );
 }
 
+/** Nothing is left to ask on arriving: what is open is asked in the shape itself. */
+function isAskedInHold(
+  bundle: FloorBundle,
+  { id, confirmAtDoor }: PlacedPerson,
+  { door }: Pick<FloorState, 'door'>,
+): boolean {
+  const keyOf = keyOfLabel(bundle);
+  const left = confirmAtDoor.filter((label) => !door.has(doorKey(id, keyOf(label))));
+  return left.every((label) => questionFor(bundle, label)?.askedIn === 'the-hold');
+}
+
 function Door({ placed }: Pick<PersonSheetProps, 'placed'>) {
   const { floor, bundle } = useFloorClass();
   const keyOf = keyOfLabel(bundle);
@@ -112,7 +141,7 @@ function Door({ placed }: Pick<PersonSheetProps, 'placed'>) {
     const answer = floor.state.door.get(doorKey(placed.id, check));
     return (
       <div key={label} className={classes.door}>
-        <span>{label} today?</span>
+        <span>{questionFor(bundle, label)?.question ?? `${label} today?`}</span>
         <SegmentedControl
           size="lg"
           aria-label={`${label} today`}

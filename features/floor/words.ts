@@ -52,6 +52,8 @@ export function actWords(act: FloorAct, nameOf: NameOf): string {
       return `${nameOf(act.person)} ${act.isAbsent ? 'away' : 'here'}`;
     case 'late':
       return `${nameOf(act.person)} late`;
+    case 'feet-down':
+      return `${nameOf(act.person)}: feet ${act.isDown ? 'down' : 'as planned'}`;
     case 'plan':
       return 'the new plan';
     case 'end':

@@ -120,7 +120,7 @@ function Facts({ view: { stage, gate, before, after } }: { readonly view: RungPa
       <dt>Way out</dt>
       <dd>{spec.exit}</dd>
       <dt>Counterpose</dt>
-      <dd>{spec.counter ?? ladderTable[spec.family].counter}</dd>
+      <dd>{spec.counter ?? ladderTable[spec.family].counter.label}</dd>
       <dt>Loads</dt>
       <dd>
         {loads.length === 0

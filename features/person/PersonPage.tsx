@@ -5,6 +5,7 @@ import { notFound } from 'next/navigation';
 import { lengthIds, type LengthId } from '@/core/body/lengths';
 import { getSetup } from '@/core/setups/registry';
 import { getStageIn } from '@/core/catalog/school';
+import { firstUp } from '@/core/units/words';
 import { isScreeningDue } from '@/core/caution/care';
 import { ladderIds, type LadderId } from '@/core/catalog/stage';
 import { formatHeight, formatLength } from '@/core/units/length';
@@ -108,6 +109,18 @@ export async function PersonPage({ params }: PersonPageProps) {
         <div className={classes.side}>
           <StageDrawing judgement={view} units={units} pxPerM={150} />
           <PrivatePart>
+            {view.closed.length > 0 && (
+              <div id="closed">
+                <h2>Closed today, and why</h2>
+                <ul className={classes.reasons}>
+                  {view.closed.map(({ why, what }) => (
+                    <li key={why}>
+                      <strong>{firstUp(why)}</strong>: {what.join(', ')}.
+                    </li>
+                  ))}
+                </ul>
+              </div>
+            )}
             <div>
               <h2>Consent and cautions</h2>
               <CareForm

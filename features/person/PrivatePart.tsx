@@ -9,10 +9,10 @@ const noChange = () => () => undefined;
 
 /** Body, consent and cautions: folded away from anyone looking over the shoulder. */
 export function PrivatePart({ children }: { readonly children: ReactNode }) {
-  // Whoever follows a link to the measures has already said that they want to see them.
+  // Whoever follows a link to what stands here has already said that they want to see it.
   const isAsked = useSyncExternalStore(
     noChange,
-    () => window.location.hash === '#body',
+    () => ['#body', '#closed'].includes(window.location.hash),
     () => false,
   );
   const [chosen, setChosen] = useState<boolean | null>(null);

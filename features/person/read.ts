@@ -1,4 +1,5 @@
 import type { StageKey } from '@/core/catalog/stage';
+import { listClosed, type Closed } from '@/core/ladder/ledger';
 import { rankChecks, type CheckWorth } from '@/core/ladder/tonight';
 import { listPersonMeetings } from '@/db/courses';
 import { listDecisions, type DecisionRow } from '@/db/decisions';
@@ -17,6 +18,8 @@ export interface PersonPageView extends PersonView {
   readonly histories: readonly CheckHistory[];
   /** Checks worth taking from this person tonight, the most telling first. */
   readonly worth: readonly CheckWorth[];
+  /** What care keeps from them today, by its cause. */
+  readonly closed: readonly Closed[];
   readonly decisions: readonly DecisionView[];
   readonly meetings: ReturnType<typeof listPersonMeetings>;
   /** Everyone else, for merging two entries of the same person. */
@@ -37,6 +40,7 @@ export function readPersonPage(id: number, stage?: StageKey): PersonPageView | n
     ...view,
     standings: standing.standings,
     worth: rankChecks(view.opened).slice(0, mostWorth),
+    closed: listClosed(view.opened),
     histories: listHistories(view.opened, view.records),
     decisions: listDecisions(db, id).map((row) => ({
       ...row,

@@ -1,4 +1,5 @@
-import { listSittingOut } from '@/core/compose/sittingOut';
+import { findOption } from '@/core/compose/readBack';
+import { caresIn, listSittingOut } from '@/core/compose/sittingOut';
 import type { PlanFile } from '@/core/files/planFile';
 import type { PreparedClass } from '@/core/compose/prepared';
 import type { ClassMember } from '@/server/judging/classViews';
@@ -42,6 +43,10 @@ export function Lanes({ plan, prepared, members, pxPerMinute, chosen, onChoose }
                 round === null ? null : plan.rounds[round]?.people.find((one) => one.id === id);
               const [out] = own === undefined ? [] : listSittingOut(item, [own]);
               const sitsOut = out !== undefined;
+              const isWatched =
+                own !== undefined &&
+                (caresIn(item, own).length > 0 ||
+                  findOption(prepared, id, mine?.option ?? null)?.watch !== undefined);
               const isChecked =
                 item.kind === 'checks' &&
                 plan.checks.some(({ people }) => people.some((one) => one.id === id));
@@ -59,6 +64,7 @@ export function Lanes({ plan, prepared, members, pxPerMinute, chosen, onChoose }
                   {mine?.letter}
                   {mine?.needsHand && '°'}
                   {mine !== null && mine !== undefined && mine.confirmAtDoor.length > 0 && '?'}
+                  {isWatched && !sitsOut && '!'}
                   {isChecked && '✓'}
                   {sitsOut && '–'}
                 </span>

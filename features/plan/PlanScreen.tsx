@@ -20,6 +20,7 @@ import { drillsOf } from '@/core/compose/prepared';
 import { Lanes } from './Lanes';
 import { Ledger } from './Ledger';
 import { nameOf, type DrawingContext } from '@/features/evening/marks';
+import { Refused } from '@/features/evening/Refused';
 import { PlanStatusLine } from './PlanStatusLine';
 import { RoomView } from '@/features/evening/RoomView';
 import { StationRow } from '@/features/evening/StationRow';
@@ -284,11 +285,12 @@ function PlanBody({ source, onTaken, onBack }: PlanBodyProps) {
               />
             </div>
             <p className={classes.quiet}>
-              ° with help · ? confirm at the door · ✓ a check is taken · – sits it out; what they do
+              ° with help · ? confirm at the door · ! with care, how stands beside the name · ✓ a check is taken · – sits it out; what they do
               instead stands on the printed order and on Floor. Press [ and ] to step through the
               rounds.
             </p>
           </section>
+          <Refused people={prepared.people} nameOf={(id) => nameOf(members, id)} hasPages={!isFromFile} />
           <KeptLedger plan={plan} />
         </>
       )}

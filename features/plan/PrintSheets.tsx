@@ -1,4 +1,10 @@
-import { listSittingOut, sayingOut } from '@/core/compose/sittingOut';
+import {
+  listSittingOut,
+  sayingCares,
+  sayingOut,
+  sayingRefused,
+} from '@/core/compose/sittingOut';
+import { Refused } from '@/features/evening/Refused';
 import { format, parseISO } from 'date-fns';
 import type { PlanFile } from '@/core/files/planFile';
 import { findOption } from '@/core/compose/readBack';
@@ -37,6 +43,7 @@ export function PrintSheets({ view, plan }: PrintSheetsProps) {
   return (
     <div className={classes.sheets}>
       <OrderSheet view={view} plan={plan} />
+      <TeacherSheet view={view} plan={plan} />
       {plan.rounds.length > 0 && <LayOutSheet view={view} plan={plan} />}
       {listRoomSheets(plan).map((round) => (
         <RoomSheet key={round} view={view} plan={plan} round={round} />
@@ -119,6 +126,87 @@ function OrderSheet({ view, plan }: PrintSheetsProps) {
       <CautionLine />
     </section>
   );
+}
+
+/** What the teacher alone reads: who is refused what, who does what with care, what is asked. */
+function TeacherSheet({ view, plan }: PrintSheetsProps) {
+  const names = shortNames(view.members);
+  const toName = (id: string) => names.get(id) ?? id;
+  const { people } = view.prepared;
+  const here = people.filter(({ id }) => !plan.wishes.absent.includes(id));
+  const lines = plan.timeline.flatMap((item) => {
+    const words = sayingCares(item, here, toName);
+    return words === '' ? [] : [{ id: item.id, label: item.label, words }];
+  });
+  const rounds = plan.rounds.flatMap(({ round, people: placed }) =>
+    placed.flatMap(({ id, option, label, confirmAtDoor, otherwise }) => {
+      const watch = findOption(view.prepared, id, option)?.watch ?? [];
+      const asked =
+        confirmAtDoor.length === 0
+          ? []
+          : [`only if confirmed: ${confirmAtDoor.join(', ').toLowerCase()}; otherwise ${otherwise?.toLowerCase() ?? 'rest'}`];
+      const words = [...watch, ...asked];
+      return words.length === 0 ? [] : [{ key: `${round}/${id}`, round, id, label, words }];
+    }),
+  );
+  const isQuiet =
+    lines.length === 0 && rounds.length === 0 && here.every((one) => sayingRefused(one) === null);
+  if (isQuiet) return null;
+  return (
+    <section className={classes.sheet} aria-label="For the teacher alone">
+      <Head view={view} title="For the teacher alone" />
+      <p>Kept in the pocket: it is not for the wall, nor for anybody else’s eyes.</p>
+      <Refused people={here} nameOf={toName} hasPages={false} />
+      {lines.length > 0 && (
+        <>
+          <h3>With care, in the running order</h3>
+          <ul>
+            {lines.map(({ id, label, words }) => (
+              <li key={id}>
+                {label}. {words}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      {rounds.length > 0 && (
+        <>
+          <h3>With care, in the rounds</h3>
+          <ul>
+            {sayRounds(rounds).map(({ key, rounds: at, id, label, words }) => (
+              <li key={key}>
+                <strong>{toName(id)}</strong>, {label} ({at}): {words.join('; ')}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      <CautionLine />
+    </section>
+  );
+}
+
+interface RoundCare {
+  readonly round: number;
+  readonly id: string;
+  readonly label: string;
+  readonly words: readonly string[];
+}
+
+/** The same words for the same person are said once, with the rounds they are for. */
+function sayRounds(cares: readonly RoundCare[]) {
+  const groups = new Map<string, RoundCare & { readonly all: number[] }>();
+  for (const care of cares) {
+    const key = `${care.id}/${care.label}/${care.words.join('/')}`;
+    const known = groups.get(key);
+    if (known === undefined) groups.set(key, { ...care, all: [care.round] });
+    else known.all.push(care.round);
+  }
+  return [...groups].map(([key, { all, ...care }]) => ({
+    ...care,
+    key,
+    rounds: `round${all.length > 1 ? 's' : ''} ${all.join(', ')}`,
+  }));
 }
 
 function LayOutSheet({ view, plan }: PrintSheetsProps) {

@@ -9,6 +9,8 @@ import type { WishesFile } from '@/core/files/classFile';
 import type { PlanFile } from '@/core/files/planFile';
 import { drillsOf } from '@/core/compose/prepared';
 import { findOption } from '@/core/compose/readBack';
+import { sayingRefused } from '@/core/compose/sittingOut';
+import { firstUp } from '@/core/units/words';
 import type { LengthUnits } from '@/core/units/length';
 import { Curves } from './Curves';
 import type { Planner } from './usePlanner';
@@ -89,9 +91,15 @@ export function WhyPanel(props: WhyPanelProps) {
           )}
         </>
       )}
+      {option?.watch !== undefined && (
+        <p>
+          <strong>With care:</strong> {option.watch.join('; ')}.
+        </p>
+      )}
+      {own && sayingRefused(own) !== null && <p>{firstUp(sayingRefused(own) ?? '')}.</p>}
       {own && own.shut.length > 0 && (
         <p className={classes.quiet}>
-          Not tonight: {own.shut.map(({ label, why }) => `${label} (${why})`).join('; ')}.
+          Closed by the ladder or the room: {own.shut.map(({ label, why }) => `${label} (${why})`).join('; ')}.
         </p>
       )}
       {own && (
@@ -199,6 +207,15 @@ export function WhyPanel(props: WhyPanelProps) {
           }}
         />
       </Group>
+      <Switch
+        size="sm"
+        label="Feet stay down tonight (nobody asks why)"
+        checked={wishes.feetDown.includes(person)}
+        onChange={({ currentTarget: { checked } }) => {
+          const rest = wishes.feetDown.filter((id) => id !== person);
+          change({ feetDown: checked ? [...rest, person] : rest }, { keeps: true });
+        }}
+      />
       <Switch
         size="sm"
         label="Let tries go on when tired (your word)"

@@ -7,6 +7,7 @@ import { startDemoAction } from '@/features/beginning/actions';
 import { LinkButton } from '@/design/LinkButton';
 import { CautionLine, Page } from '@/design/Page';
 import { RoomView } from '@/features/evening/RoomView';
+import { Refused } from '@/features/evening/Refused';
 import { StationRow } from '@/features/evening/StationRow';
 import { TonightNotes } from './TonightNotes';
 import { EmptyCourse } from '@/features/beginning/EmptyCourse';
@@ -77,6 +78,10 @@ export function TonightPage() {
       )}
       {plan.rounds.length === 0 && plan.notes.map((note) => <p key={note}>{note}</p>)}
       <TonightNotes view={view} plan={plan} />
+      <Refused
+        people={prepared.people}
+        nameOf={(id) => members.find((one) => one.id === id)?.name ?? id}
+      />
       <CautionLine />
     </Page>
   );

@@ -1,9 +1,9 @@
 /** The class on the floor: begun from its plan, its taps taken in, its record written. */
 import { z } from 'zod';
 import type { CheckKey } from '@/core/catalog/checks';
-import { toRecords, secondsUpsideDown, toPains, toSigns } from '@/core/running/records';
+import { toRecords, toScreened, secondsUpsideDown, toPains, toSigns } from '@/core/running/records';
 import { awayFrom } from '@/core/running/follow';
-import { replay } from '@/core/running/replay';
+import { replay, type FloorState } from '@/core/running/replay';
 import { hideChecks, mayTap, tapForAssistant, type FloorRole } from '@/core/running/roles';
 import { nothingTap, queueRule, takeIn } from '@/core/running/queue';
 import { aboutPeople, tap as tapShape, type Tap } from '@/core/running/tap';
@@ -22,7 +22,8 @@ import {
 } from '@/db/floor';
 import { findTapDevice, saveTapDevice } from '@/db/devices';
 import type { Db } from '@/db/open';
-import { listPeopleById } from '@/db/people';
+import { listPeopleById, saveScreened } from '@/db/people';
+import { screeningQuestion } from '@/core/ladder/door';
 import { findStandingPlan, readClass } from '../judging/classViews';
 import { nowMs } from '../clock';
 import { database } from '../database';
@@ -222,8 +223,34 @@ export function writeResult(db: Db, row: FloorClassRow): void {
       .map(([person, seconds]) => ({ personId: Number(person), seconds }))
       .filter(({ personId }) => here.has(personId)),
   });
+  saveAsked(db, row, state, taps, here);
   saveEnded(db, row.id, state.endedMs === null ? null : Math.round(state.endedMs));
   if (state.endedMs !== null) writeAttendance(db, row, [...here], awayFrom(state, plan));
+}
+
+/**
+ * Whoever was asked the first questions tonight is not asked again. Taken back, or answered with a
+ * no: they are, next time.
+ */
+function saveAsked(
+  db: Db,
+  { day }: FloorClassRow,
+  state: FloorState,
+  taps: readonly Tap[],
+  here: ReadonlySet<number>,
+): void {
+  const fine = new Set(toScreened(state).flatMap(({ person, isFine }) => (isFine ? [person] : [])));
+  const tapped = new Set(
+    taps.flatMap(({ act }) =>
+      act.kind === 'door' && act.check === screeningQuestion.key ? [act.person] : [],
+    ),
+  );
+  const ids = [...tapped].map(Number).filter((id) => here.has(id));
+  for (const { id, screenedOn } of listPeopleById(db, ids)) {
+    const isFine = fine.has(String(id));
+    if (isFine && screenedOn === null) saveScreened(db, id, day);
+    if (!isFine && screenedOn === day) saveScreened(db, id, null);
+  }
 }
 
 function isPossible(

@@ -20,6 +20,7 @@ import {
   type FloorRole,
 } from '@/core/running/roles';
 import type { Consent } from '@/core/ladder/case';
+import { questionOf, screeningQuestion, type DoorQuestion } from '@/core/ladder/door';
 import type { LengthUnits } from '@/core/units/length';
 import type { Db } from '@/db/open';
 import { listCoursePeople } from '@/db/people';
@@ -86,6 +87,8 @@ export interface FloorBundle {
     >
   >;
   readonly faults: Readonly<Record<string, string>>;
+  /** What is asked of somebody first; absent in classes begun before it stood here. */
+  readonly questions?: readonly DoorQuestion[];
 }
 
 /** Ladder and name of every stage that is open to somebody. */
@@ -151,6 +154,10 @@ export function makeBundle(db: Db, view: ClassView, plan: PlanFile): FloorBundle
       }),
     ),
     faults: Object.fromEntries(faultIds.map((id) => [id, faultTable[id].label])),
+    questions: [
+      screeningQuestion,
+      ...[...school.checks].flatMap(([check, { spec }]) => questionOf(check, spec) ?? []),
+    ],
   };
 }
 

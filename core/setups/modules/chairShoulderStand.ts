@@ -1,7 +1,7 @@
 /** Shoulder stand on a chair. Source: handbook 04 "Platform for shoulder stand and plough". */
 import { countOf, measuring, type Setup } from '../setup';
 import { platformShares } from '../shares';
-import { platformHeight, stackForPlatform } from './platformHeight';
+import { platformHeight, stackForPlatform, unlessTooLow } from './platformHeight';
 import { stackWays } from './stackWays';
 
 /** Up to this trunk the blankets touch the chair. */
@@ -11,19 +11,24 @@ export const chairShoulderStand: Setup = {
   label: 'Shoulder stand on a chair',
   shares: platformShares,
   solve: (input) => {
-    const { height, tooHigh } = platformHeight(input);
+    const { height, tooHigh, tooLow } = platformHeight(input);
     const { stack, cautions } = stackForPlatform(input, height.metres);
     const noChair = countOf(input.pieces, 'chair') === 0 ? ['No chair at hand.'] : [];
     const { measure } = measuring(input, 'chair-shoulder-stand');
     return {
       distances: [height, measure('chairGap', (l) => Math.max(0, l.trunk - chairTrunkM))],
       stack,
-      cautions: [...noChair, ...tooHigh, ...cautions],
+      cautions: [...noChair, ...tooHigh, ...(tooLow === null ? [] : [tooLow]), ...cautions],
       notes: ['Blanket under the head and on the seat; hands hold the back legs of the chair.'],
     };
   },
-  ways: stackWays((input) => chairShoulderStand.solve(input)),
-  checkFirst: ['Chair on a mat, it cannot slide', 'Head on the blanket'],
+  ways: (input, result) =>
+    unlessTooLow(
+      input,
+      result,
+      stackWays((each) => chairShoulderStand.solve(each)),
+    ),
+  checkFirst: ['Chair against the wall, or on a second mat', 'Head on the blanket'],
   assist: 'Chair steadied',
-  exit: 'Slide down until the shoulders are on the floor, rest, roll to the side',
+  exit: 'Slide down until the hips are on the floor, without pushing the chair away; rest, roll to the side',
 };

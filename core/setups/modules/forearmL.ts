@@ -30,7 +30,7 @@ export const forearmL: Setup = {
     };
   },
   ways: laidOut(),
-  checkFirst: ['Shoulders over the elbows', 'Feet no lower than the hips'],
+  checkFirst: ['Shoulders over the elbows', 'Feet at hip height or lower'],
   assist: 'Hips steadied',
   exit: 'One foot at a time',
   topView: 'lane',

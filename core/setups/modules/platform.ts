@@ -7,7 +7,7 @@ import { legLengthM } from '../../posture/pose';
 import { following } from '../distance';
 import { cm, measuring, metresOf, type Setup } from '../setup';
 import { platformShares } from '../shares';
-import { platformHeight, stackForPlatform } from './platformHeight';
+import { platformHeight, stackForPlatform, unlessTooLow } from './platformHeight';
 import { stackWays } from './stackWays';
 
 const rules = {
@@ -40,7 +40,7 @@ export const platform: Setup = {
     } as const satisfies Record<PlatformMethod, unknown>;
     const shoulderOf = (method: PlatformMethod) => (l: Lengths) => edges[method](l) + l.thumb;
     const chosen = settings.platformMethod;
-    const { height, tooHigh } = platformHeight(input);
+    const { height, tooHigh, tooLow } = platformHeight(input);
     const { stack, cautions } = stackForPlatform(input, height.metres);
     const ownLine = measure('shoulderLineToWall', shoulderOf(chosen));
     const ownEdge = measure('headEdgeToWall', edges[chosen]);
@@ -79,7 +79,7 @@ export const platform: Setup = {
         ...toeRest,
       ],
       stack,
-      cautions: [...outgrown(), ...tooHigh, ...cautions],
+      cautions: [...outgrown(), ...tooHigh, ...(tooLow === null ? [] : [tooLow]), ...cautions],
       notes: [
         `Neck bends about ${settings.neckFlexionDeg}° with an upright trunk; flat on the floor it would be about 90°.`,
         'The smooth folded edge goes towards the head; sticky mat over the lower part so that the elbows hold.',
@@ -93,7 +93,12 @@ export const platform: Setup = {
     };
   },
   onlyFor: { toeRest: ['plough'] },
-  ways: stackWays((input) => platform.solve(input)),
+  ways: (input, result) =>
+    unlessTooLow(
+      input,
+      result,
+      stackWays((each) => platform.solve(each)),
+    ),
   // The head is on the wall side.
   around: ({ distances }, { joints }) => {
     const lineM = metresOf(distances, 'shoulderLineToWall');

@@ -1,8 +1,10 @@
 /** How high the shoulders lie over the head, and what they lie on. Source: handbook 04. */
+import type { Lengths } from '../../body/body';
 import { profileTable } from '../../catalog/profiles';
-import { radians } from '../../posture/geometry';
+import { degrees, radians } from '../../posture/geometry';
 import { neckLeverM } from '../../posture/supine';
-import { measuring, type SetupInput } from '../setup';
+import { tolerance } from '../../tolerance';
+import { cm, measuring, type Setup, type SetupInput, type SetupResult, type Ways } from '../setup';
 import { platformShares } from '../shares';
 import { adviseStack } from '../stackAdvice';
 
@@ -10,6 +12,10 @@ import { adviseStack } from '../stackAdvice';
 const headShare = 0.06;
 /** Beyond the shoulders and the upper arms. */
 const overM = 0.1;
+/** A platform is as wide as the mat, its pads laid to the edge (handbook 04 "Stacks under weight"). */
+const leastWidthM = 0.6;
+/** A platform kept lower than wanted by more than the stack's own tolerance is too low. */
+const toleranceM = 0.01;
 
 /** Height over which an upright trunk bends the neck by the profile's wanted angle. */
 export function platformHeight(input: SetupInput) {
@@ -20,12 +26,20 @@ export function platformHeight(input: SetupInput) {
     shares: platformShares,
     limits: { platformHeight: neckLeverM(body) },
   });
-  const height = measure('platformHeight', (l) => (l.skullToC7 + headShare * body.heightM) * sine);
+  const wanted = (l: Lengths) => (l.skullToC7 + headShare * body.heightM) * sine;
+  const height = measure('platformHeight', wanted);
   const tooHigh = [
     ...outgrown(),
     ...(height.metres > neckLeverM(body) ? ['This platform is higher than the neck allows.'] : []),
   ];
-  return { height, tooHigh };
+  const shortM = wanted(body.lengths) - height.metres;
+  const bendDeg = 90 - degrees(Math.asin(Math.min(1, height.metres / neckLeverM(body))));
+  /** Why it may not be used as it is; a sentence. */
+  const tooLow =
+    shortM > toleranceM + tolerance.roundingM
+      ? `Kept ${cm(shortM)} lower than this neck wants: it would bend about ${Math.round(bendDeg)}°, not ${neckFlexionDeg}°. Closed until the platform is higher.`
+      : null;
+  return { height, tooHigh, tooLow };
 }
 
 export function stackForPlatform(input: SetupInput, heightM: number) {
@@ -33,7 +47,14 @@ export function stackForPlatform(input: SetupInput, heightM: number) {
   const { outerShoulderWidth, upperArm } = body.lengths;
   return adviseStack(input, {
     targetM: heightM,
-    footprintM: [outerShoulderWidth + overM, upperArm + overM],
+    footprintM: [Math.max(leastWidthM, outerShoulderWidth + overM), upperArm + overM],
     pieces,
+    bears: 'shoulders',
   });
+}
+
+/** A platform too low for this neck is none. */
+export function unlessTooLow(input: SetupInput, result: SetupResult, ways: Setup['ways']): Ways {
+  const { tooLow } = platformHeight(input);
+  return tooLow === null ? ways(input, result) : { ways: [], lack: tooLow };
 }

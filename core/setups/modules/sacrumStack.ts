@@ -32,6 +32,7 @@ export const sacrumStack: Setup = {
       targetM: height.metres,
       footprintM: [0.28, 0.18],
       pieces: input.pieces,
+      bears: 'sacrum',
     });
     const { low, high } = rules.comfort;
     return {

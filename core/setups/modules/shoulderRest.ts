@@ -1,8 +1,8 @@
 /**
- * A low block a few centimetres out, and a pair flush to the wall that carries the upper back: the
- * pair's top somewhere between shoulder line and blade tips of upright upper arms. Source: handbook 04.
+ * A low block a few centimetres out, its long side away from the wall, and blocks across it flush to
+ * the wall that carry the upper back: their top somewhere between shoulder line and blade tips of
+ * upright upper arms. All lie flat: what stands on side or end tips. Source: handbook 04.
  */
-import { specOf } from '../../catalog/pieces';
 import { measuring, type Setup } from '../setup';
 import { adviseStack } from '../stackAdvice';
 import { stackWays } from './stackWays';
@@ -21,25 +21,29 @@ export const shoulderRest: Setup = {
     const { measure } = measuring(input, 'shoulder-rest');
     const half = (rules.bladeShare / 2) * body.heightM;
     const target = measure('stackHeight', (l) => l.upperArm + half);
-    // Low block and pair are blocks of one column, half a block wide enough for the upper back.
     const { stack, cautions } = adviseStack(input, {
       targetM: target.metres,
       toleranceM: half,
       footprintM: [0.14, 0.09],
-      pieces: pieces.filter((one) => specOf(one).kind === 'block'),
+      pieces,
+      bears: 'leans',
     });
     return {
       distances: [measure('lowBlockOut', () => rules.lowBlockOutM), target],
       stack,
-      cautions: [
-        ...cautions,
-        'The pair must lie on the low block by half its depth or on a column of its own; a stack that rocks is taken apart.',
+      cautions,
+      notes: [
+        'The lowest block lies flat, long side out from the wall; the others lie flat across it, pushed back flush to the wall, half their depth or more on it.',
+        'Hands wrap round the low block, upper back against the others, head free. A stack that rocks is taken apart.',
       ],
-      notes: ['Hands wrap round the low block, upper back against the pair, head free.'],
     };
   },
   ways: stackWays((input) => shoulderRest.solve(input)),
-  checkFirst: ['Nothing rocks', 'Head hangs free'],
+  checkFirst: [
+    'Nothing rocks',
+    'Every block flat, the upper ones flush to the wall',
+    'Head hangs free',
+  ],
   assist: 'Lifted leg held',
   exit: 'That foot first',
 };

@@ -1,4 +1,4 @@
-/** Hands wrapped round a low block, upper back on a pair flush to the wall, head free. */
+/** Hands wrapped round a low block, upper back on blocks across it flush to the wall, head free. */
 import type { Body } from '../../body/body';
 import { turned } from '../../posture/geometry';
 import type { Point } from '../../posture/joints';
@@ -6,9 +6,10 @@ import { legPointed } from '../../posture/pose';
 import { metres } from '../dials';
 import { fromFloor, still } from '../shape';
 
-const lowBlock = { widthM: 0.15, highM: 0.1 } as const;
-/** How deep the pair is that carries the upper back. */
-const pairM = 0.11;
+/** Flat, its long side out from the wall. */
+const lowBlock = { widthM: 0.23, highM: 0.1 } as const;
+/** How deep the blocks across it are that carry the upper back. */
+const pairM = 0.15;
 /** Half-way between the shoulder line and the tips of the blades, as a share of height. */
 const betweenShare = 0.045;
 
