@@ -25,6 +25,8 @@ export interface CautionVerdict {
   readonly because: readonly CautionId[];
   /** A stop sign of an earlier class closes it until a clinician's word is noted. */
   readonly hasOpenSign: boolean;
+  /** As strict only for what is new to them, or away from every support. */
+  readonly onlyFor?: 'new' | 'free';
 }
 
 /** What the cautions need to know of a shape. */
@@ -51,6 +53,7 @@ const signColumns: readonly CautionColumn[] = ['mild', 'light', 'neck', 'shoulde
 export function evaluateCautions(care: Care, shape: ShapeKind, asOf: Day): CautionVerdict {
   let outcome: CautionOutcome = 'open';
   let because: CautionId[] = [];
+  let onlyFor: CautionVerdict['onlyFor'];
   const adaptations: string[] = [];
   const note = (words: string | undefined) => {
     if (words !== undefined && !adaptations.includes(words)) adaptations.push(words);
@@ -64,6 +67,7 @@ export function evaluateCautions(care: Care, shape: ShapeKind, asOf: Day): Cauti
       if (rankOf(found.outcome) > rankOf(outcome)) {
         outcome = found.outcome;
         because = [];
+        onlyFor = found.onlyFor;
       }
       if (found.outcome === outcome && outcome !== 'open' && !because.includes(id))
         because.push(id);
@@ -88,9 +92,20 @@ export function evaluateCautions(care: Care, shape: ShapeKind, asOf: Day): Cauti
       outcome = stricter(outcome, 'care');
     }
   }
-  if (hasOpenSign) outcome = 'closed';
+  if (hasOpenSign) {
+    outcome = 'closed';
+    onlyFor = undefined;
+  }
   const isOpen = outcome === 'open' || outcome === 'care';
-  return { outcome, isOpen, isWatched: outcome === 'care', adaptations, because, hasOpenSign };
+  return {
+    outcome,
+    isOpen,
+    isWatched: outcome === 'care',
+    adaptations,
+    because,
+    hasOpenSign,
+    ...(onlyFor === undefined || isOpen ? {} : { onlyFor }),
+  };
 }
 
 /** What a clinician's word covers, and its last day, wherever it lifts something. */
@@ -125,7 +140,7 @@ function lift(
   care: Care,
   shape: ShapeKind,
   asOf: Day,
-): { outcome: CautionOutcome; by: Clearance | null } {
+): { outcome: CautionOutcome; by: Clearance | null; onlyFor: CautionVerdict['onlyFor'] } {
   const isStrict =
     (cell.strictFor?.which === 'free' && shape.isFree === true) ||
     (cell.strictFor?.which === 'new' && shape.isNew === true);
@@ -135,5 +150,10 @@ function lift(
     canLift && !(cell.onlyPractised && shape.isNew === true)
       ? findClearance(care.clearances, id, column, shape.ladder, asOf)
       : null;
-  return { outcome: by === null ? outcome : 'care', by };
+  const isStricter = isStrict && rankOf(outcome) > rankOf(cell.outcome);
+  return {
+    outcome: by === null ? outcome : 'care',
+    by,
+    onlyFor: by === null && isStricter ? cell.strictFor!.which : undefined,
+  };
 }

@@ -39,7 +39,10 @@ describe('somebody never asked about their health', () => {
   });
 
   it('has something beside it in the plan that asks nothing', () => {
-    const { options } = listOptions(makeCase({ ...never, present: { 'forearm-stand': 'FS9' } }), context('forearm-stand'));
+    const { options } = listOptions(
+      makeCase({ ...never, present: { 'forearm-stand': 'FS9' } }),
+      context('forearm-stand'),
+    );
     const kick = options.find(({ stage }) => stage === 'FS10')!;
     const beside = options.find(({ id }) => id === kick.fallback)!;
     expect(beside.atDoor).toEqual([]);
@@ -88,14 +91,21 @@ describe('feet down today', () => {
   it.each(['forearm-stand', 'shoulder-stand', 'handstand', 'headstand'] as const)(
     'leaves floor versions in every family: %s',
     (family) => {
-      const top = { 'forearm-stand': 'FS10', 'shoulder-stand': 'SS7', handstand: 'HB11', headstand: 'HS7' }[family];
+      const top = {
+        'forearm-stand': 'FS10',
+        'shoulder-stand': 'SS7',
+        handstand: 'HB11',
+        headstand: 'HS7',
+      }[family];
       const person = makeCase({ present: { [family]: top } });
       const { options, fallbacks } = listOptions(person, context(family));
       const left = keepingFeetDown(options);
       expect(options.some(({ feetUp }) => feetUp)).toBe(true);
       for (const option of [...left, ...keepingFeetDown(fallbacks)]) {
         expect(option.isAttempt).toBeUndefined();
-        expect(['legs-up', 'sacrum-stack', 'shoulder-rest', 'forearm-l']).not.toContain(option.alternative);
+        expect(['legs-up', 'sacrum-stack', 'shoulder-rest', 'forearm-l']).not.toContain(
+          option.alternative,
+        );
         const spec = option.stage === undefined ? null : getStage(option.stage as never);
         for (const column of spec?.columns ?? []) {
           expect(['light', 'neck', 'shoulders']).not.toContain(column);

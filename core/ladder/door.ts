@@ -15,7 +15,8 @@ export interface DoorQuestion {
 export const screeningQuestion: DoorQuestion = {
   key: 'screening',
   label: 'First questions',
-  question: 'Asked once, aside: is there anything to be careful with? Fine means nothing was named.',
+  question:
+    'Asked once, aside: is there anything to be careful with? Fine means nothing was named.',
   askedIn: 'the-door',
 };
 

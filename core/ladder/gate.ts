@@ -193,7 +193,8 @@ function pickBest(demand: Demand, items: readonly GateItem[]): GateItem {
     status: best.status,
     standIn: best.standIn,
     isSafety: best.isSafety,
-    reasons: [...first.reasons, best.reasons[best.reasons.length - 1]!],
+    // The check by itself keeps its own word: what it says elsewhere is no contradiction.
+    reasons: [`by itself ${first.reasons.join(', ')}`, best.reasons[best.reasons.length - 1]!],
   };
 }
 

@@ -25,9 +25,9 @@ describe('what is refused tonight', () => {
     expect(opens({ pains: [{ place: 'shoulder', date: ago(7) }] })).toBe(
       'the note that it is gone, at a later class',
     );
-    expect(
-      opens({ reports: ['eye'], pains: [{ place: 'shoulder', date: ago(7) }] }),
-    ).toMatch(/^a clinician’s word on .*, and the note that it is gone/);
+    expect(opens({ reports: ['eye'], pains: [{ place: 'shoulder', date: ago(7) }] })).toMatch(
+      /^a clinician’s word on .*, and the note that it is gone/,
+    );
     expect(opens({ signs: [{ sign: 'tingling', date: ago(7) }] })).toMatch(/^a clinician’s word/);
   });
 
@@ -52,7 +52,10 @@ describe('what is refused tonight', () => {
   it('never names what was reported', () => {
     for (const id of cautionIds) {
       const label = cautionTable[id].label.toLowerCase().split(' ')[0]!;
-      const person = makeCase({ care: { reports: [id] }, present: { headstand: 'HS5', ...present } });
+      const person = makeCase({
+        care: { reports: [id] },
+        present: { headstand: 'HS5', ...present },
+      });
       const words = refusalWords(listRefused(person, ladderIds), 'rest');
       // What is closed may be called after the place that is sore; the report itself is not named.
       if (label.length > 4 && label !== 'wrist') expect(words.toLowerCase()).not.toContain(label);
@@ -89,7 +92,9 @@ describe('care', () => {
   it('goes with drills and counterposes that are open with it', () => {
     const cares = listCares(makeCase({ care: { reports: ['low-back'] } }), ['handstand']);
     expect(cares.find(({ after }) => after === 'handstand')?.words).toContain('bend the knees');
-    expect(cares.find(({ drill }) => drill === 'corner-dolphin')?.words).toContain('bend the knees');
+    expect(cares.find(({ drill }) => drill === 'corner-dolphin')?.words).toContain(
+      'bend the knees',
+    );
     expect(listCares(makeCase(), ladderIds)).toEqual([]);
   });
 

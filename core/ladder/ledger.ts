@@ -60,13 +60,17 @@ function findKey(person: OpenedCase, stage: StageKey, verdict: Verdict): string 
     const { family } = getStageIn(person.school, stage).spec;
     const at = person.present[family];
     const label = at === undefined ? '' : (person.school.stages.get(at)?.spec.label ?? '');
-    return label === '' ? 'its checks, seen again' : `the checks of ${label.toLowerCase()}, seen again`;
+    return label === ''
+      ? 'its checks, seen again'
+      : `the checks of ${label.toLowerCase()}, seen again`;
   }
   const thing = thingOfStage(person, stage, getStageIn(person.school, stage).spec);
   const careWords = findCareKey(person, thing);
   if (careWords === null) return 'another day';
   const after = judge(stage, unlocked(person, thing));
-  return after.helpMost.length === 0 ? careWords : `${careWords}; then ${after.helpMost.join(', ')}`;
+  return after.helpMost.length === 0
+    ? careWords
+    : `${careWords}; then ${after.helpMost.join(', ')}`;
 }
 
 /** As if a clinician had given their word on all that it asks, and what hurt were noted as gone. */

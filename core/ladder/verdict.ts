@@ -159,9 +159,15 @@ const closureWords = {
   closed: 'closed until cleared',
 } as const;
 
-function closedWords({ outcome }: CautionVerdict, columns: readonly string[]): string {
+/** Why the next is refused while the present one of the same kind is done. */
+const onlyForWords = {
+  new: '; it is new to them, and what is long familiar stays open',
+  free: '; away from the wall, and at the wall it may be open',
+} as const;
+
+function closedWords({ outcome, onlyFor }: CautionVerdict, columns: readonly string[]): string {
   const words = outcome === 'open' || outcome === 'care' ? 'closed' : closureWords[outcome];
-  return `${words}: ${columns.join(', ')}`;
+  return `${words}: ${columns.join(', ')}${onlyFor === undefined ? '' : onlyForWords[onlyFor]}`;
 }
 
 function standIns(items: readonly GateItem[]): string[] {
