@@ -363,7 +363,10 @@ function measureInstead(
   const known = measured.get(id);
   if (known !== undefined) return known;
   const { pieces } = getAlternative(id);
-  const found = spec?.recipe === undefined ? null : findSetup(spec, toSetupInput(person, context, context.pieces));
+  const found =
+    spec?.recipe === undefined
+      ? null
+      : findSetup(spec, toSetupInput(person, context, context.pieces));
   const [way] = found?.ways ?? [];
   // What stands on a stack takes what its stack is made of, for this body.
   const made =

@@ -15,7 +15,14 @@ import { listCares, listRefused, type CareLine, type Refusal } from '../ladder/l
 import { planChecks, rankChecks, type CheckSlot } from '../ladder/tonight';
 import type { KeptDistance } from '../setups/kept';
 import { keptDistances } from '../setups/registry';
-import { keepApart, partNeighbours, roomRules, usableSpans, type Room, type Span } from '../room/room';
+import {
+  keepApart,
+  partNeighbours,
+  roomRules,
+  usableSpans,
+  type Room,
+  type Span,
+} from '../room/room';
 import {
   findCapacities,
   listClosedChecks,

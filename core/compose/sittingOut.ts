@@ -47,10 +47,7 @@ export const doneByAll = ({ kind, drill }: Line): DrillKey | null =>
  */
 export function listSittingOut(
   line: Line,
-  people: readonly Pick<
-    PreparedPerson,
-    'id' | 'closedDrills' | 'closedCounters' | 'fallbacks'
-  >[],
+  people: readonly Pick<PreparedPerson, 'id' | 'closedDrills' | 'closedCounters' | 'fallbacks'>[],
   isOutAsWell: (id: string) => boolean = () => false,
 ): SitsOut[] {
   const done = doneByAll(line);

@@ -50,7 +50,9 @@ export function assessPasses(input: ScoreInput, rule: { readonly days: number })
       isPass(input, input.records[index]!) && input.today - day <= input.spec.validDays,
   );
   const onDays = new Set(passDays).size;
-  const reasons = [`${passDays.length} of ${needed} passes`];
+  const reasons = [
+    `${passDays.length} ${passDays.length === 1 ? 'pass' : 'passes'}, ${needed} asked for`,
+  ];
   const hasEnough = passDays.length >= needed;
   const onEnoughDays = onDays >= rule.days;
   if (hasEnough && !onEnoughDays) reasons.push(`on ${onDays} of ${rule.days} days`);

@@ -71,10 +71,7 @@ export const planOf = (state: Pick<FloorState, 'plan'>, begun: PlanFile): PlanFi
  * @param now the plan it follows
  */
 export function wishesNow(
-  state: Pick<
-    FloorState,
-    'absent' | 'present' | 'late' | 'feetDown' | 'halts' | 'roundsDone'
-  >,
+  state: Pick<FloorState, 'absent' | 'present' | 'late' | 'feetDown' | 'halts' | 'roundsDone'>,
   begun: PlanFile,
   now: PlanFile,
   prepared: PreparedClass,

@@ -141,10 +141,14 @@ export function toRecords(
 }
 
 /** Who was asked the first questions tonight, and whether anything was named. */
-export const toScreened = ({ door }: FloorState): { readonly person: string; readonly isFine: boolean }[] =>
+export const toScreened = ({
+  door,
+}: FloorState): { readonly person: string; readonly isFine: boolean }[] =>
   [...door].flatMap(([key, isFine]) => {
     const at = key.indexOf('/');
-    return key.slice(at + 1) === screeningQuestion.key ? [{ person: key.slice(0, at), isFine }] : [];
+    return key.slice(at + 1) === screeningQuestion.key
+      ? [{ person: key.slice(0, at), isFine }]
+      : [];
   });
 
 export const toSigns = ({ halts }: FloorState): FloorSign[] =>

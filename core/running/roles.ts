@@ -274,22 +274,22 @@ export function preparedForAssistant(
     people: people.map((one) => {
       const { id, heightM, options, fallbacks, gone, closedChecks, closedDrills } = one;
       return {
-      id,
-      heightM,
-      options: options.map(optionForAssistant),
-      fallbacks: fallbacks.map(optionForAssistant),
-      ...(gone === undefined ? {} : { gone: gone.map(optionForAssistant) }),
-      shut: [],
-      weak: [],
-      closedDrills: closedDrills.filter((drill) => done.has(drill)),
-      ...(one.closedCounters === undefined ? {} : { closedCounters: one.closedCounters }),
-      // That somebody is out of a hold, and nothing of why.
-      ...(closedChecks === undefined
-        ? {}
-        : { closedChecks: closedChecks.filter((key) => !hide.isPrivate(checkOfKey(key))) }),
-      checkLoads: [],
-      capacities: {},
-    };
+        id,
+        heightM,
+        options: options.map(optionForAssistant),
+        fallbacks: fallbacks.map(optionForAssistant),
+        ...(gone === undefined ? {} : { gone: gone.map(optionForAssistant) }),
+        shut: [],
+        weak: [],
+        closedDrills: closedDrills.filter((drill) => done.has(drill)),
+        ...(one.closedCounters === undefined ? {} : { closedCounters: one.closedCounters }),
+        // That somebody is out of a hold, and nothing of why.
+        ...(closedChecks === undefined
+          ? {}
+          : { closedChecks: closedChecks.filter((key) => !hide.isPrivate(checkOfKey(key))) }),
+        checkLoads: [],
+        capacities: {},
+      };
     }),
   };
 }

@@ -2,11 +2,13 @@
 
 import { Button, Modal, NativeSelect } from '@mantine/core';
 import { useDisclosure } from '@mantine/hooks';
+import { format, parseISO } from 'date-fns';
 import Link from 'next/link';
 import { useState, useTransition } from 'react';
 import { placeOnRungAction } from '@/features/people/actions';
 import { getAlternative } from '@/core/catalog/alternatives';
-import { ladderTable, type LadderId } from '@/core/catalog/stage';
+import { ladderTable, type LadderId, type StageKey } from '@/core/catalog/stage';
+import type { Day } from '@/core/units/day';
 import type { Standing } from '@/server/judging/standings';
 import { StatusMark } from '@/design/marks/StatusMark';
 import { AnotherWayMark, VerdictMark, verdictWords } from '@/design/marks/VerdictMark';
@@ -19,15 +21,22 @@ interface LadderPanelProps {
   readonly standings: readonly Standing[];
   /** Rungs of each ladder, foot first. */
   readonly rungs: Readonly<Record<LadderId, readonly { value: string; label: string }[]>>;
+  /** Stages last agreed to with support, and when. */
+  readonly tried: Readonly<Partial<Record<StageKey, Day>>>;
 }
 
 /** The five ladders of one person: where they stand and what the next rung says. */
-export function LadderPanel({ personId, standings, rungs }: LadderPanelProps) {
+export function LadderPanel({ personId, standings, rungs, tried }: LadderPanelProps) {
   return (
     <ul className={classes.five}>
       {standings.map((standing) => (
         <li key={standing.family} className={classes.ladder}>
-          <OneLadder personId={personId} standing={standing} rungs={rungs[standing.family]} />
+          <OneLadder
+            personId={personId}
+            standing={standing}
+            rungs={rungs[standing.family]}
+            tried={standing.next === null ? undefined : tried[standing.next.stage]}
+          />
         </li>
       ))}
     </ul>
@@ -38,9 +47,11 @@ interface OneLadderProps {
   readonly personId: number;
   readonly standing: Standing;
   readonly rungs: readonly { value: string; label: string }[];
+  /** The next one was tried with support on this day. */
+  readonly tried: Day | undefined;
 }
 
-function OneLadder({ personId, standing, rungs }: OneLadderProps) {
+function OneLadder({ personId, standing, rungs, tried }: OneLadderProps) {
   const { family, present, next } = standing;
   const [isMoving, startMoving] = useTransition();
   const [isOpen, { open, close }] = useDisclosure(false);
@@ -90,6 +101,11 @@ function OneLadder({ personId, standing, rungs }: OneLadderProps) {
               </>
             )}
           </p>
+          {tried !== undefined && (
+            <p className={classes.tried}>
+              tried with support, {format(parseISO(tried), 'd MMM yyyy')}
+            </p>
+          )}
           <ul className={classes.obstacles}>
             {next.obstacles.slice(0, 3).map((row) => (
               <li key={row.key}>

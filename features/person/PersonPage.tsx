@@ -7,7 +7,8 @@ import { getSetup } from '@/core/setups/registry';
 import { getStageIn } from '@/core/catalog/school';
 import { firstUp } from '@/core/units/words';
 import { isScreeningDue } from '@/core/caution/care';
-import { ladderIds, type LadderId } from '@/core/catalog/stage';
+import { ladderIds, type LadderId, type StageKey } from '@/core/catalog/stage';
+import type { Day } from '@/core/units/day';
 import { formatHeight, formatLength } from '@/core/units/length';
 import { toGateRow } from '@/server/judging/gateRows';
 import { readPersonId } from '@/server/personId';
@@ -175,6 +176,7 @@ export async function PersonPage({ params }: PersonPageProps) {
           personId={person.id}
           standings={view.standings}
           rungs={rungChoices(view)}
+          tried={triedWithSupport(view)}
         />
       </section>
       <section className={classes.section}>
@@ -223,6 +225,17 @@ function currentLengths({ body, settings }: PersonPageView): Record<LengthId, st
   return Object.fromEntries(
     lengthIds.map((id) => [id, formatLength(body.lengths[id], settings.units)]),
   ) as Record<LengthId, string>;
+}
+
+/** The newest word on each stage, where that was: with support. */
+function triedWithSupport({ decisions }: PersonPageView): Record<StageKey, Day> {
+  const newest = new Map<StageKey, PersonPageView['decisions'][number]>();
+  for (const one of decisions) if (!newest.has(one.stage)) newest.set(one.stage, one);
+  return Object.fromEntries(
+    [...newest].flatMap(([stage, { decided, madeOn }]) =>
+      decided === 'advance-with-support' ? [[stage, madeOn]] : [],
+    ),
+  );
 }
 
 function rungChoices({ school }: PersonPageView) {

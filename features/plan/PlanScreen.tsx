@@ -285,12 +285,16 @@ function PlanBody({ source, onTaken, onBack }: PlanBodyProps) {
               />
             </div>
             <p className={classes.quiet}>
-              ° with help · ? confirm at the door · ! with care, how stands beside the name · ✓ a check is taken · – sits it out; what they do
-              instead stands on the printed order and on Floor. Press [ and ] to step through the
-              rounds.
+              ° with help · ? confirm at the door · ! with care, how stands beside the name · ✓ a
+              check is taken · – sits it out; what they do instead stands on the printed order and
+              on Floor. Press [ and ] to step through the rounds.
             </p>
           </section>
-          <Refused people={prepared.people} nameOf={(id) => nameOf(members, id)} hasPages={!isFromFile} />
+          <Refused
+            people={prepared.people}
+            nameOf={(id) => nameOf(members, id)}
+            hasPages={!isFromFile}
+          />
           <KeptLedger plan={plan} />
         </>
       )}

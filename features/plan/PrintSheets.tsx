@@ -1,9 +1,4 @@
-import {
-  listSittingOut,
-  sayingCares,
-  sayingOut,
-  sayingRefused,
-} from '@/core/compose/sittingOut';
+import { listSittingOut, sayingCares, sayingOut, sayingRefused } from '@/core/compose/sittingOut';
 import { Refused } from '@/features/evening/Refused';
 import { format, parseISO } from 'date-fns';
 import type { PlanFile } from '@/core/files/planFile';
@@ -144,7 +139,9 @@ function TeacherSheet({ view, plan }: PrintSheetsProps) {
       const asked =
         confirmAtDoor.length === 0
           ? []
-          : [`only if confirmed: ${confirmAtDoor.join(', ').toLowerCase()}; otherwise ${otherwise?.toLowerCase() ?? 'rest'}`];
+          : [
+              `only if confirmed: ${confirmAtDoor.join(', ').toLowerCase()}; otherwise ${otherwise?.toLowerCase() ?? 'rest'}`,
+            ];
       const words = [...watch, ...asked];
       return words.length === 0 ? [] : [{ key: `${round}/${id}`, round, id, label, words }];
     }),

@@ -99,7 +99,8 @@ export function WhyPanel(props: WhyPanelProps) {
       {own && sayingRefused(own) !== null && <p>{firstUp(sayingRefused(own) ?? '')}.</p>}
       {own && own.shut.length > 0 && (
         <p className={classes.quiet}>
-          Closed by the ladder or the room: {own.shut.map(({ label, why }) => `${label} (${why})`).join('; ')}.
+          Closed by the ladder or the room:{' '}
+          {own.shut.map(({ label, why }) => `${label} (${why})`).join('; ')}.
         </p>
       )}
       {own && (
