@@ -17,6 +17,7 @@ import { runLoads, runSetup, runSpacer, runStack } from './bodyCommands';
 import { assertRecordable } from '../files/recordable';
 import { readinessInput, readinessOutput } from '../files/schemas';
 import { composeInput } from '../files/classFile';
+import { calibrationInput, calibrationOutput, runCalibration } from './calibrationCommand';
 import { runCompose } from './composeCommand';
 import { assertVersion, checkShape, parseJson } from '../files/parse';
 import { composeOutput } from '../files/planFile';
@@ -61,6 +62,11 @@ export const commands = {
     },
   }),
   verdict: command({ input: verdictInput, output: verdictOutput, run: runVerdict }),
+  calibration: command({
+    input: calibrationInput,
+    output: calibrationOutput,
+    run: runCalibration,
+  }),
 } as const;
 
 export type CommandName = keyof typeof commands;

@@ -76,11 +76,18 @@ export function sayingOut(out: readonly SitsOut[], nameOf: (id: string) => strin
 
 type Told = Pick<PreparedPerson, 'id' | 'options' | 'fallbacks' | 'refused' | 'cares'>;
 
-/** `not tonight: A, B; instead: C; would open with: D`; `null` where nothing is refused. */
-export const sayingRefused = (person: Told): string | null =>
+/**
+ * `not tonight: A, B; instead: C; would open with: D`; `null` where nothing is refused.
+ *
+ * @param planned what the plan gives them
+ */
+export const sayingRefused = (person: Told, planned: readonly string[] = []): string | null =>
   person.refused === undefined || person.refused.length === 0
     ? null
-    : refusalWords(person.refused, insteadOf(person));
+    : refusalWords(
+        person.refused,
+        planned.length === 0 ? insteadOf(person) : [...new Set(planned)].join(', '),
+      );
 
 /** What to do differently in a line of the running order, in words; empty where nothing is. */
 export function caresIn(line: Line, { cares = [] }: Told): readonly string[] {

@@ -36,7 +36,8 @@ describe('what is refused tonight', () => {
     const kick = refusedTo({ present, evidence: weak, care: { reports: ['eye'] } }).find(
       ({ stage }) => stage === 'FS10',
     );
-    expect(kick?.opensWith).toMatch(/; then Dolphin push-ups/);
+    expect(kick?.then).toContain('Dolphin push-ups, hands clasped');
+    expect(refusalWords([kick!], 'rest')).toMatch(/, then dolphin push-ups, hands clasped$/);
   });
 
   it('names after a step back whose checks are to be seen again', () => {

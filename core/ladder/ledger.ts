@@ -7,6 +7,7 @@ import type { DrillKey } from '../catalog/drills';
 import { getStageIn } from '../catalog/school';
 import { ladderIds, type LadderId, type StageKey } from '../catalog/stage';
 import type { Clearance } from '../caution/care';
+import { inSentence } from '../units/words';
 import type { OpenedCase } from './case';
 import {
   careFor,
@@ -26,6 +27,8 @@ export interface Refusal {
   readonly what: string;
   /** What would open it, in words that name no condition. */
   readonly opensWith: string;
+  /** What its gate would still ask for then. */
+  readonly then: readonly string[];
 }
 
 /** What to do differently where something is open with care. */
@@ -51,26 +54,26 @@ export function listRefused(person: OpenedCase, families: readonly LadderId[]): 
     const verdict = judge(stage, person);
     if (verdict.kind !== 'stop' && verdict.kind !== 'step-back') return [];
     const { spec } = getStageIn(person.school, stage);
-    return [{ stage, what: spec.label, opensWith: findKey(person, stage, verdict) }];
+    return [{ stage, what: spec.label, ...findKey(person, stage, verdict) }];
   });
 }
 
-function findKey(person: OpenedCase, stage: StageKey, verdict: Verdict): string {
+function findKey(
+  person: OpenedCase,
+  stage: StageKey,
+  verdict: Verdict,
+): Pick<Refusal, 'opensWith' | 'then'> {
   if (verdict.kind === 'step-back') {
     const { family } = getStageIn(person.school, stage).spec;
     const at = person.present[family];
-    const label = at === undefined ? '' : (person.school.stages.get(at)?.spec.label ?? '');
-    return label === ''
-      ? 'its checks, seen again'
-      : `the checks of ${label.toLowerCase()}, seen again`;
+    const label = at === undefined ? undefined : person.school.stages.get(at)?.spec.label;
+    const whose = label === undefined ? 'its checks' : `the checks of ${inSentence(label)}`;
+    return { opensWith: `${whose}, seen again`, then: [] };
   }
   const thing = thingOfStage(person, stage, getStageIn(person.school, stage).spec);
-  const careWords = findCareKey(person, thing);
-  if (careWords === null) return 'another day';
-  const after = judge(stage, unlocked(person, thing));
-  return after.helpMost.length === 0
-    ? careWords
-    : `${careWords}; then ${after.helpMost.join(', ')}`;
+  const opensWith = findCareKey(person, thing);
+  if (opensWith === null) return { opensWith: 'another day', then: [] };
+  return { opensWith, then: judge(stage, unlocked(person, thing)).helpMost };
 }
 
 /** As if a clinician had given their word on all that it asks, and what hurt were noted as gone. */
@@ -100,11 +103,12 @@ function findCareKey(person: OpenedCase, thing: Thing): string | null {
   return isOpen(unlocked(person, thing)) ? `${word}, and ${gone}` : null;
 }
 
-/** One line: `not tonight: A, B; instead: C; would open with: D`. */
+/** One line: `not tonight: A, B; instead: C; would open with: D, then E`. */
 export function refusalWords(refused: readonly Refusal[], instead: string): string {
-  const opens = [...new Set(refused.map(({ opensWith }) => opensWith))];
+  const opens = [...new Set(refused.map(({ opensWith }) => opensWith))].join(', or ');
+  const then = [...new Set(refused.flatMap((one) => one.then.map(inSentence)))].join(', ');
   const what = refused.map((one) => one.what).join(', ');
-  return `not tonight: ${what}; instead: ${instead}; would open with: ${opens.join(' / ')}`;
+  return `not tonight: ${what}; instead: ${instead}; would open with: ${opens}${then === '' ? '' : `, then ${then}`}`;
 }
 
 /** Drills and counterposes that somebody does with care, and how. */

@@ -5,7 +5,9 @@ import { isVoided, type CheckRecord } from './record';
 const halfLifeDays = 21;
 const shareBars = { met: 0.6, borderline: 0.4 } as const;
 
-const isPass = (input: ScoreInput, record: CheckRecord) =>
+type Passed = Pick<ScoreInput, 'spec' | 'records' | 'days' | 'today'>;
+
+const isPass = (input: Pick<ScoreInput, 'spec'>, record: CheckRecord) =>
   record.value >= 1 && !isVoided(input.spec, record);
 
 interface Tally {
@@ -17,7 +19,7 @@ interface Tally {
 const shownChance = ({ passes, fails }: Tally) => (1 + passes) / (2 + passes + fails);
 const shareOf = ({ passes, fails }: Tally) => passes / (passes + fails);
 
-function weighted(input: ScoreInput): Tally {
+function weighted(input: Passed): Tally {
   let passes = 0;
   let fails = 0;
   input.records.forEach((record, index) => {
@@ -27,6 +29,17 @@ function weighted(input: ScoreInput): Tally {
   });
   return { passes, fails };
 }
+
+/**
+ * The chance shown of a pass on a day, from the records before it.
+ *
+ * @returns one half where nothing was seen
+ */
+export const passChance = (
+  spec: ScoreInput['spec'],
+  { records, days }: Pick<ScoreInput, 'records' | 'days'>,
+  today: number,
+): number => shownChance(weighted({ spec, records, days, today }));
 
 function newestAge(input: ScoreInput): number {
   return input.today - input.days[input.days.length - 1]!;

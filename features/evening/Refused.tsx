@@ -1,9 +1,11 @@
 import Link from 'next/link';
 import { sayingRefused } from '@/core/compose/sittingOut';
+import type { PlanFile } from '@/core/files/planFile';
 import type { PreparedPerson } from '@/core/compose/prepared';
 import classes from './evening.module.css';
 
 interface RefusedProps {
+  readonly plan: Pick<PlanFile, 'rounds'>;
   readonly people: readonly PreparedPerson[];
   readonly nameOf: (id: string) => string;
   /** Why is answered on the person's page; a class from a file has none. */
@@ -11,9 +13,12 @@ interface RefusedProps {
 }
 
 /** Who is refused something tonight, what they do instead and what would open it; never why. */
-export function Refused({ people, nameOf, hasPages = true }: RefusedProps) {
+export function Refused({ plan, people, nameOf, hasPages = true }: RefusedProps) {
   const lines = people.flatMap((person) => {
-    const words = sayingRefused(person);
+    const planned = plan.rounds.flatMap((round) =>
+      round.people.filter(({ id }) => id === person.id).map(({ label }) => label),
+    );
+    const words = sayingRefused(person, planned);
     return words === null ? [] : [{ id: person.id, words }];
   });
   if (lines.length === 0) return null;

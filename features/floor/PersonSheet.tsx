@@ -51,7 +51,7 @@ export function PersonSheet(props: PersonSheetProps) {
   const consent = bundle.members.find(({ id }) => id === placed.id)?.consent ?? 'ask';
   const door = doorOf(placed, state, keyOfLabel(bundle));
   const own = bundle.prepared.people.find(({ id }) => id === placed.id);
-  const refused = own === undefined ? null : sayingRefused(own);
+  const refused = own === undefined ? null : sayingRefused(own, [placed.label]);
   const props_ = option === undefined ? '' : propWords(option.props);
   return (
     <Drawer

@@ -291,6 +291,7 @@ function PlanBody({ source, onTaken, onBack }: PlanBodyProps) {
             </p>
           </section>
           <Refused
+            plan={plan}
             people={prepared.people}
             nameOf={(id) => nameOf(members, id)}
             hasPages={!isFromFile}

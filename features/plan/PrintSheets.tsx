@@ -129,10 +129,7 @@ function TeacherSheet({ view, plan }: PrintSheetsProps) {
   const toName = (id: string) => names.get(id) ?? id;
   const { people } = view.prepared;
   const here = people.filter(({ id }) => !plan.wishes.absent.includes(id));
-  const lines = plan.timeline.flatMap((item) => {
-    const words = sayingCares(item, here, toName);
-    return words === '' ? [] : [{ id: item.id, label: item.label, words }];
-  });
+  const lines = here.flatMap((person) => sayLines(plan.timeline, person));
   const rounds = plan.rounds.flatMap(({ round, people: placed }) =>
     placed.flatMap(({ id, option, label, confirmAtDoor, otherwise }) => {
       const watch = findOption(view.prepared, id, option)?.watch ?? [];
@@ -153,14 +150,14 @@ function TeacherSheet({ view, plan }: PrintSheetsProps) {
     <section className={classes.sheet} aria-label="For the teacher alone">
       <Head view={view} title="For the teacher alone" />
       <p>Kept in the pocket: it is not for the wall, nor for anybody else’s eyes.</p>
-      <Refused people={here} nameOf={toName} hasPages={false} />
+      <Refused plan={plan} people={here} nameOf={toName} hasPages={false} />
       {lines.length > 0 && (
         <>
           <h3>With care, in the running order</h3>
           <ul>
-            {lines.map(({ id, label, words }) => (
-              <li key={id}>
-                {label}. {words}
+            {lines.map(({ id, labels, words }) => (
+              <li key={`${id}/${words}`}>
+                <strong>{toName(id)}</strong>: {words} ({labels.join(', ').toLowerCase()})
               </li>
             ))}
           </ul>
@@ -181,6 +178,21 @@ function TeacherSheet({ view, plan }: PrintSheetsProps) {
       <CautionLine />
     </section>
   );
+}
+
+/** Each care of one person once, with the lines of the order that it is for. */
+function sayLines(
+  timeline: PlanFile['timeline'],
+  person: ClassView['prepared']['people'][number],
+): { id: string; words: string; labels: string[] }[] {
+  const groups = new Map<string, Set<string>>();
+  for (const item of timeline) {
+    if (listSittingOut(item, [person]).length > 0) continue;
+    for (const words of caresIn(item, person)) {
+      groups.set(words, (groups.get(words) ?? new Set()).add(item.label));
+    }
+  }
+  return [...groups].map(([words, labels]) => ({ id: person.id, words, labels: [...labels] }));
 }
 
 interface RoundCare {

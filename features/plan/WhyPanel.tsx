@@ -49,6 +49,7 @@ export function WhyPanel(props: WhyPanelProps) {
   const own = prepared.people.find(({ id }) => id === person);
   const now = plan.rounds[round]?.people.find(({ id }) => id === person);
   const option = findOption(prepared, person, now?.option ?? null);
+  const refused = own === undefined ? null : sayingRefused(own, now ? [now.label] : []);
   const pins = wishes.pins.filter(isOf(person));
   const report = (pin: Pin) =>
     plan.pins.find((one) => JSON.stringify(one.pin) === JSON.stringify(pin));
@@ -96,7 +97,7 @@ export function WhyPanel(props: WhyPanelProps) {
           <strong>With care:</strong> {option.watch.join('; ')}.
         </p>
       )}
-      {own && sayingRefused(own) !== null && <p>{firstUp(sayingRefused(own) ?? '')}.</p>}
+      {refused !== null && <p>{firstUp(refused)}.</p>}
       {own && own.shut.length > 0 && (
         <p className={classes.quiet}>
           Closed by the ladder or the room:{' '}

@@ -3,12 +3,20 @@ import classes from './record.module.css';
 interface FigureTableProps {
   readonly head: readonly string[];
   readonly rows: readonly (readonly string[])[];
+  /** All of it, not in a window of its own. */
+  readonly whole?: true;
 }
 
 /** The figures behind a chart. */
-export function FigureTable({ head, rows }: FigureTableProps) {
+export function FigureTable({ head, rows, whole }: FigureTableProps) {
   return (
-    <div className={classes.scroll} tabIndex={0} role="region" aria-label="Figures">
+    <div
+      className={classes.scroll}
+      data-whole={whole === true}
+      tabIndex={0}
+      role="region"
+      aria-label="Figures"
+    >
       <table className={classes.table}>
         <thead>
           <tr>

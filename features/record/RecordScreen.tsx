@@ -41,6 +41,7 @@ export function RecordScreen({ record }: { readonly record: CourseRecord }) {
           data={families.map(({ id, label }) => ({ value: id, label }))}
           onChange={({ currentTarget: { value } }) => go({ family: value })}
         />
+        <Link href={`/record/right?course=${course.id}`}>Was it right?</Link>
       </div>
       {weeks.length === 0 ? (
         <p>

@@ -79,6 +79,7 @@ export function TonightPage() {
       {plan.rounds.length === 0 && plan.notes.map((note) => <p key={note}>{note}</p>)}
       <TonightNotes view={view} plan={plan} />
       <Refused
+        plan={plan}
         people={prepared.people}
         nameOf={(id) => members.find((one) => one.id === id)?.name ?? id}
       />
