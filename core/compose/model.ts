@@ -20,6 +20,8 @@ import {
 export interface RoundsModel {
   /** The programme in the LP format, to be maximised. */
   readonly lp: string;
+  /** The same with shares of patterns allowed: no plan can be worth more. */
+  readonly relaxed: () => string;
   /** By student: the patterns, in the order of their columns. */
   readonly patterns: readonly (readonly Pattern[])[];
   readonly bests: readonly number[];
@@ -67,6 +69,7 @@ const nameOf = (id: string) => id.replaceAll('-', '_');
 /**
  * @param patterns by student; those of the problem where not given
  * @param prices present: pieces, metres and hands may be exceeded at a price
+ * @param bests the most that each student could have; of the patterns where not given
  */
 export function buildModel(
   problem: RoundsProblem,
@@ -74,9 +77,9 @@ export function buildModel(
     listPatterns(person, problem),
   ),
   prices?: Prices,
+  bests: readonly number[] = patterns.map(bestWorth),
 ): RoundsModel {
   const { rounds, walls, pieces, helpers, circles, people, done = 0 } = problem;
-  const bests = patterns.map(bestWorth);
   const weight = prices?.value ?? 1;
   const objective: Row = [[weight * composeWeights.fairness * people.length, 'least']];
   const rows: string[] = [];
@@ -199,19 +202,24 @@ export function buildModel(
       bounds.push(` 0 <= more_hands_${round} <= 60`);
     });
   }
-  const lp = [
+  const programme = [
     'Maximize',
     ` value: ${sum(objective)}`,
     'Subject To',
     ...rows.map((row) => ` ${row}`),
     'Bounds',
     ...bounds,
+  ];
+  const lp = [
+    ...programme,
     ...(whole.length === 0 ? [] : ['General', ...whole.map((name) => ` ${name}`)]),
     'Binary',
     ...names.map((name) => ` ${name}`),
     'End',
   ].join('\n');
-  return { lp, patterns, bests };
+  const relaxed = () =>
+    [...programme, ...names.map((name) => ` 0 <= ${name} <= 1`), 'End'].join('\n');
+  return { lp, relaxed, patterns, bests };
 }
 
 /** From the solver's columns back to one pattern for each student. */

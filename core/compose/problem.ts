@@ -170,26 +170,88 @@ function settle(sequences: readonly Sequence[], person: ComposePerson, done: num
   });
 }
 
+/** Do the tries of a sequence last, and are there enough of them to be worth a warm-up? */
+export function isFeasibleSequence(
+  options: Sequence,
+  person: ComposePerson,
+  { done = 0 }: Pick<RoundsProblem, 'done'>,
+): boolean {
+  const { fromRound = 0, before, mostAttempts, isBearable } = person;
+  if (!keepsRest(options, person, done)) return false;
+  // Somebody late or with rounds behind them may have room for one try alone.
+  const isUnsettled = done === 0 && fromRound === 0 && before === undefined;
+  const least = isUnsettled ? leastAttempts : 1;
+  const attempts = options.filter((option) => option?.isAttempt).length;
+  // What is behind cannot be asked for otherwise any more: only tries to come are weighed.
+  const isTrying = options.some((option, round) => round >= done && option?.isAttempt);
+  if (!isTrying) return true;
+  if (attempts > mostAttempts || attempts < least) return false;
+  return isBearable === undefined || isBearable(options);
+}
+
+/** A sequence at a wall (or none) as a pattern with what it counts for. */
+export const weighSequence = (
+  options: Sequence,
+  wall: string | null,
+  person: ComposePerson,
+  { done = 0 }: Pick<RoundsProblem, 'done'>,
+): Pattern => weigh({ options, wall, worth: worthOf(options) }, person, done);
+
+/** Rounds of one student that are still to be planned. */
+export const openRounds = (
+  { fromRound = 0 }: Pick<ComposePerson, 'fromRound'>,
+  { rounds, done = 0 }: Pick<RoundsProblem, 'rounds' | 'done'>,
+): number[] =>
+  Array.from({ length: rounds }, (_, round) => round).filter(
+    (round) => round >= Math.max(done, fromRound),
+  );
+
+/** A choice for the open rounds, with what is settled before them. */
+export function settleSequence(
+  chosen: Sequence,
+  open: readonly number[],
+  { before, options }: ComposePerson,
+  { rounds, done = 0 }: Pick<RoundsProblem, 'rounds' | 'done'>,
+): Sequence {
+  return Array.from({ length: rounds }, (_, round) => {
+    const at = open.indexOf(round);
+    if (at >= 0) return chosen[at]!;
+    if (before === undefined || round >= done) return null;
+    return options.find(({ id }) => id === before.options[round]) ?? null;
+  });
+}
+
 /**
- * Every pattern worth considering for one student: stay throughout, move on once, sit one round
- * out, take turns with somebody. Those that tire beyond what is left, or try only once, are left
- * out beforehand.
+ * Where one student may stand: nowhere in particular, or at one of the walls, with what may be done
+ * there. `at` counts the walls of the problem; -1: none.
+ */
+export function listWalls(
+  { options }: Pick<ComposePerson, 'options'>,
+  { walls }: Pick<RoundsProblem, 'walls'>,
+): { wall: string | null; at: number; options: RoundOption[] }[] {
+  const open = options.filter(({ isPast }) => isPast !== true);
+  const free = open.filter(({ alongM }) => alongM === undefined);
+  return [
+    { wall: null, at: -1, options: free },
+    ...walls.flatMap((wall, at) => {
+      const here = open.filter((one) => one.alongM === undefined || !isLow(one, wall));
+      return here.length === free.length ? [] : [{ wall: wall.id, at, options: here }];
+    }),
+  ];
+}
+
+/**
+ * The plain patterns of one student: stay throughout, move on once, sit one round out, take turns
+ * with somebody. Those that tire beyond what is left, or try only once, are left out beforehand.
  */
 export function listPatterns(person: ComposePerson, problem: RoundsProblem): Pattern[] {
   const { rounds, walls, done = 0 } = problem;
-  const { fromRound = 0, before, mostAttempts, isBearable } = person;
+  const { fromRound = 0, before } = person;
   const isUnsettled = done === 0 && fromRound === 0 && before === undefined;
   const sequences = settle(listSequences(person, rounds), person, done);
-  // Somebody late or with rounds behind them may have room for one try alone.
-  const least = isUnsettled ? leastAttempts : 1;
   const patterns: Pattern[] = [];
   for (const options of sequences) {
-    const attempts = options.filter((option) => option?.isAttempt).length;
-    if (!keepsRest(options, person, done)) continue;
-    // What is behind cannot be asked for otherwise any more: only tries to come are weighed.
-    const isTrying = options.some((option, round) => round >= done && option?.isAttempt);
-    if (isTrying && (attempts > mostAttempts || attempts < least)) continue;
-    if (isTrying && isBearable && !isBearable(options)) continue;
+    if (!isFeasibleSequence(options, person, problem)) continue;
     const worth = worthOf(options);
     const atWall = options.filter((option) => option?.alongM !== undefined) as RoundOption[];
     const places =

@@ -1,16 +1,14 @@
 /** The proof: HiGHS on the programme of the rounds. The solver is handed in; the core loads none. */
 import type { Highs, Model } from 'highs';
-import { dropDominated } from './dominance';
+import { findBests, growPatterns, type Grown } from './grow';
 import { buildModel, readAssignment } from './model';
 import { composeQuickly } from './quick';
 import {
-  bestWorth,
   composeWeights,
   leastShare,
   listPatterns,
   scoreAssignment,
   type Assignment,
-  type Pattern,
   type RoundsProblem,
 } from './problem';
 
@@ -55,21 +53,16 @@ const gapOf = (objective: number, bound: number) =>
   bound - objective <= 1e-9 ? 0 : (100 * (bound - objective)) / Math.max(Math.abs(objective), 1e-9);
 
 /** Nobody can have more than their own best, all of them: true before anything is proved. */
-function trivialBound(patterns: readonly (readonly Pattern[])[]): number {
-  const most = patterns.reduce(
-    (sum, list) => sum + list.reduce((best, { value }) => Math.max(best, value), -Infinity),
-    0,
-  );
-  return most + composeWeights.fairness * patterns.length;
-}
+const trivialBound = (bests: readonly number[]): number =>
+  bests.reduce((sum, best) => sum + best, 0) + composeWeights.fairness * bests.length;
 
 /** The quick plan alone, with the bound that costs nothing. */
 export function solveQuickly(problem: RoundsProblem, seed: number): RoundsPlan {
   const patterns = problem.people.map((person) => listPatterns(person, problem));
-  const bests = patterns.map(bestWorth);
+  const bests = findBests(problem, patterns);
   const assignment = composeQuickly(problem, seed, patterns);
   const objective = scoreAssignment(assignment, bests);
-  const bound = Math.max(objective, trivialBound(patterns));
+  const bound = Math.max(objective, trivialBound(bests));
   return {
     assignment,
     objective,
@@ -81,8 +74,8 @@ export function solveQuickly(problem: RoundsProblem, seed: number): RoundsPlan {
 }
 
 /**
- * The best plan that can be proved within the limits. Where the solver finds none better in time,
- * the quick one stands.
+ * The best plan that can be proved within the limits, over every sequence of rounds at one place.
+ * Where the solver finds none better in time, the quick one stands.
  */
 export function solveRounds(
   highs: Highs,
@@ -91,9 +84,52 @@ export function solveRounds(
 ): RoundsPlan {
   const all = problem.people.map((person) => listPatterns(person, problem));
   const quick = composeQuickly(problem, options.seed, all);
-  const patterns = all.map(dropDominated);
-  const model = buildModel(problem, patterns);
-  const quickScore = scoreAssignment(quick, model.bests);
+  const grown = growPatterns(highs, problem);
+  const { bests } = grown;
+  let best: Found = { assignment: quick, objective: scoreAssignment(quick, bests) };
+  const trivial = trivialBound(bests);
+  // Half of the time each for what the prices chose and for all that could be in a better plan.
+  const half = { ...options, timeLimitSeconds: options.timeLimitSeconds / 2 };
+  const first = solveColumns(highs, problem, grown, half);
+  best = better(best, first);
+  const within = (bound: number) => gapOf(best.objective, bound) <= 100 * options.gap + 1e-9;
+  let { stoppedBy } = first;
+  let bound = Math.min(trivial, grown.bound);
+  if (!within(bound)) {
+    const { added, leftBound } = grown.extend(best.objective * (1 + options.gap));
+    const second = added === 0 ? first : solveColumns(highs, problem, grown, half);
+    best = better(best, second);
+    ({ stoppedBy } = second);
+    bound = Math.min(bound, Math.max(second.bound, leftBound));
+    // Too many to price them all: the plan is good, and how good stands beside it.
+    if (stoppedBy === 'gap' && !within(bound)) stoppedBy = 'nodes';
+  }
+  const proved = Math.max(best.objective, bound);
+  return {
+    assignment: best.assignment,
+    objective: best.objective,
+    bound: proved,
+    gapPercent: gapOf(best.objective, proved),
+    leastShare: leastShare(best.assignment, bests),
+    stoppedBy,
+  };
+}
+
+interface Found {
+  readonly assignment: Assignment;
+  readonly objective: number;
+}
+
+const better = (a: Found, b: Found): Found => (b.objective >= a.objective ? b : a);
+
+/** The best plan of the sequences that are in the programme, and what none of them exceeds. */
+function solveColumns(
+  highs: Highs,
+  problem: RoundsProblem,
+  { patterns, bests }: Grown,
+  options: SolveOptions,
+): Found & Pick<RoundsPlan, 'bound' | 'stoppedBy'> {
+  const model = buildModel(problem, patterns(), undefined, bests);
   return withSolver(highs, model.lp, options, (solver) => {
     const status = solver.getModelStatus();
     const { optimal, timeLimit } = highs.constants.modelStatus;
@@ -103,17 +139,10 @@ export function solveRounds(
     const found = colValue.length > 0 ? readAssignment(model, valueOf) : [];
     const isWhole =
       found.length === problem.people.length && found.every((one) => one !== undefined);
-    const score = isWhole ? scoreAssignment(found, model.bests) : -Infinity;
-    const assignment = score >= quickScore ? found : quick;
-    const objective = Math.max(score, quickScore);
-    const trivial = trivialBound(patterns);
-    const proved = Math.max(objective, Number.isFinite(bound) ? Math.min(bound, trivial) : trivial);
     return {
-      assignment,
-      objective,
-      bound: proved,
-      gapPercent: gapOf(objective, proved),
-      leastShare: leastShare(assignment, model.bests),
+      assignment: found,
+      objective: isWhole ? scoreAssignment(found, bests) : -Infinity,
+      bound: Number.isFinite(bound) ? bound : Infinity,
       stoppedBy: status === timeLimit ? 'time' : status === optimal ? 'gap' : 'nodes',
     };
   });

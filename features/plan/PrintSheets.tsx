@@ -1,4 +1,4 @@
-import { listSittingOut, sayingCares, sayingOut, sayingRefused } from '@/core/compose/sittingOut';
+import { caresIn, listSittingOut, sayingOut, sayingRefused } from '@/core/compose/sittingOut';
 import { Refused } from '@/features/evening/Refused';
 import { format, parseISO } from 'date-fns';
 import type { PlanFile } from '@/core/files/planFile';

@@ -1,0 +1,166 @@
+/** The programme of the rounds with whatever sequences could better it: see pricing. */
+import type { Highs } from 'highs';
+import { dropDominated } from './dominance';
+import { buildModel } from './model';
+import { keyOfPattern, priceSequences, type Duals } from './pricing';
+import { bestWorth, listPatterns, type Pattern, type RoundsProblem } from './problem';
+
+export interface Grown {
+  /** By student: plain patterns, and those that were found worth having so far. */
+  readonly patterns: () => readonly (readonly Pattern[])[];
+  readonly bests: readonly number[];
+  /** No plan of any sequences can be worth more, shares of them allowed. */
+  readonly bound: number;
+  /**
+   * Takes in whatever could still be in a plan worth `goal` or more.
+   *
+   * @returns what no plan that uses anything left out can exceed
+   */
+  readonly extend: (goal: number) => { readonly added: number; readonly leftBound: number };
+}
+
+const rules = {
+  /** New columns for one student in one turn. */
+  eachTurn: 12,
+  /** Turns before what is left out is bounded as it is. */
+  turns: 12,
+  /** Columns of all students together that could still be in a better plan. */
+  last: 40_000,
+  /** Less than this betters nothing. */
+  slack: 1e-7,
+} as const;
+
+const noDuals: Duals = () => 0;
+
+/** The most that each student could have if the room were theirs alone, over every sequence. */
+export function findBests(
+  problem: RoundsProblem,
+  plain: readonly (readonly Pattern[])[] = problem.people.map((person) =>
+    listPatterns(person, problem),
+  ),
+): number[] {
+  return problem.people.map((person, index) => {
+    const most = bestWorth(plain[index]!);
+    // Without prices, what a sequence adds is what it is worth.
+    const { columns } = priceSequences(
+      { person, index, best: 0, scoreOf: ({ worth }) => worth },
+      problem,
+      noDuals,
+      most,
+      1,
+      () => false,
+    );
+    return Math.max(most, columns[0]?.pattern.worth ?? 0);
+  });
+}
+
+/** Adds sequences to the plain ones until no other betters the programme with shares allowed. */
+export function growPatterns(highs: Highs, problem: RoundsProblem): Grown {
+  const plain = problem.people.map((person) => listPatterns(person, problem));
+  const bests = findBests(problem, plain);
+  const patterns = plain.map(dropDominated);
+  const known = patterns.map(
+    (list) => new Set(list.filter(({ shares }) => !shares).map(keyOfPattern)),
+  );
+  const add = (index: number, more: readonly Pattern[]) => {
+    patterns[index] = [...patterns[index]!, ...more];
+    for (const pattern of more) known[index]!.add(keyOfPattern(pattern));
+  };
+  let relaxed = solveRelaxed(highs, problem, patterns, bests);
+  let bound = Infinity;
+  for (let turn = 0; relaxed !== null; turn += 1) {
+    const { duals, value } = relaxed;
+    const priced = problem.people.map((person, index) =>
+      priceSequences(
+        { person, index, best: bests[index]! },
+        problem,
+        duals,
+        rules.slack,
+        rules.eachTurn,
+        (key) => known[index]!.has(key),
+      ),
+    );
+    // True whatever the prices: each student could better the programme by their own best at most.
+    const surplus = priced.reduce(
+      (sum, { columns, leftAtMost }) =>
+        sum + Math.max(0, columns[0]?.surplus ?? 0, leftAtMost - rules.slack),
+      0,
+    );
+    bound = Math.min(bound, value + surplus);
+    if (priced.every(({ columns }) => columns.length === 0) || turn === rules.turns) break;
+    priced.forEach(({ columns }, index) => {
+      add(
+        index,
+        columns.map(({ pattern }) => pattern),
+      );
+    });
+    relaxed = solveRelaxed(highs, problem, patterns, bests);
+  }
+  const last = relaxed;
+  return {
+    patterns: () => patterns,
+    bests,
+    bound,
+    extend: (goal) => {
+      if (last === null) return { added: 0, leftBound: Infinity };
+      const { value, duals } = last;
+      // Whatever lacks more than this against the prices is in no plan that reaches the goal.
+      const over = Math.min(-rules.slack, goal - value);
+      let added = 0;
+      let surplus = 0;
+      let leftMost = -Infinity;
+      problem.people.forEach((person, index) => {
+        const { columns, leftAtMost } = priceSequences(
+          { person, index, best: bests[index]! },
+          problem,
+          duals,
+          over,
+          Math.ceil(rules.last / Math.max(1, problem.people.length)),
+          (key) => known[index]!.has(key),
+        );
+        add(
+          index,
+          columns.map(({ pattern }) => pattern),
+        );
+        added += columns.length;
+        // Prices that were not driven to the end leave a little on top.
+        surplus += Math.max(0, columns[0]?.surplus ?? 0, leftAtMost);
+        leftMost = Math.max(leftMost, leftAtMost);
+      });
+      return { added, leftBound: value + surplus + Math.min(0, leftMost) };
+    },
+  };
+}
+
+interface Relaxed {
+  readonly value: number;
+  readonly duals: Duals;
+}
+
+function solveRelaxed(
+  highs: Highs,
+  problem: RoundsProblem,
+  patterns: readonly (readonly Pattern[])[],
+  bests: readonly number[],
+): Relaxed | null {
+  const model = buildModel(problem, patterns, undefined, bests);
+  const solver = highs.createModel({ format: 'lp', data: model.relaxed() });
+  try {
+    solver.options.set({ output_flag: false });
+    solver.run();
+    if (solver.getModelStatus() !== highs.constants.modelStatus.optimal) return null;
+    const { rowDual } = solver.getSolution();
+    const names = new Map(
+      [...model.lp.matchAll(/^ (\w+):/gm)].flatMap(([, name]) =>
+        name === 'value' ? [] : [[name!, solver.getRowByName(name!)] as const],
+      ),
+    );
+    const byName = new Map([...names].map(([name, row]) => [name, rowDual[row] ?? 0]));
+    return {
+      value: Number(solver.info.get('objective_function_value')),
+      duals: (name) => byName.get(name) ?? 0,
+    };
+  } finally {
+    solver.dispose();
+  }
+}
