@@ -25,6 +25,7 @@ export interface Binding extends More {
 
 /** A shorter search than the plan's own: where it is not enough, the answer is "cannot tell". */
 const mostNodes = 40;
+const mostColumns = 800;
 /** From so many students on the answers are coarser, and "cannot tell" more often. */
 const largeClass = 24;
 const largeGap = 0.04;
@@ -110,6 +111,7 @@ export function findBinding(
   const shorter = {
     ...quiet,
     mostNodes: Math.min(mostNodes, options.mostNodes),
+    mostColumns: Math.min(mostColumns, options.mostColumns),
     ...(isLarge ? { gap: Math.max(options.gap, largeGap) } : {}),
   };
   const candidates: More[] = [

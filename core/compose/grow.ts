@@ -14,9 +14,13 @@ export interface Grown {
   /**
    * Takes in whatever could still be in a plan worth `goal` or more.
    *
+   * @param most columns of all students together
    * @returns what no plan that uses anything left out can exceed
    */
-  readonly extend: (goal: number) => { readonly added: number; readonly leftBound: number };
+  readonly extend: (
+    goal: number,
+    most: number,
+  ) => { readonly added: number; readonly leftBound: number };
 }
 
 const rules = {
@@ -24,8 +28,6 @@ const rules = {
   eachTurn: 12,
   /** Turns before what is left out is bounded as it is. */
   turns: 12,
-  /** Columns of all students together that could still be in a better plan. */
-  last: 40_000,
   /** Less than this betters nothing. */
   slack: 1e-7,
 } as const;
@@ -101,7 +103,7 @@ export function growPatterns(highs: Highs, problem: RoundsProblem): Grown {
     patterns: () => patterns,
     bests,
     bound,
-    extend: (goal) => {
+    extend: (goal, most) => {
       if (last === null) return { added: 0, leftBound: Infinity };
       const { value, duals } = last;
       // Whatever lacks more than this against the prices is in no plan that reaches the goal.
@@ -115,7 +117,7 @@ export function growPatterns(highs: Highs, problem: RoundsProblem): Grown {
           problem,
           duals,
           over,
-          Math.ceil(rules.last / Math.max(1, problem.people.length)),
+          Math.ceil(most / Math.max(1, problem.people.length)),
           (key) => known[index]!.has(key),
         );
         add(

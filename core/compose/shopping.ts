@@ -33,7 +33,7 @@ const nearlyAll = 0.9;
 const most = amounts[amounts.length - 1]!;
 /** A share that rises by less than this is no service. */
 const leastShareGain = 0.03;
-const shortSolve = { ...usualSolve, mostNodes: 60 };
+const shortSolve = { ...usualSolve, mostNodes: 60, mostColumns: 800 };
 
 interface Base {
   readonly problem: RoundsProblem;

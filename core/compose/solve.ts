@@ -20,6 +20,8 @@ export interface SolveOptions {
   readonly mostNodes: number;
   /** Only a net: where it ends the search, the plan says so. */
   readonly timeLimitSeconds: number;
+  /** Columns that may come in when the prices alone do not prove enough; fewer are quicker. */
+  readonly mostColumns: number;
   /** Told now and then how far the proof has come; called while the solver runs. */
   readonly onProgress?: (progress: Progress) => void;
 }
@@ -35,6 +37,7 @@ export const usualSolve: SolveOptions = {
   gap: 0.01,
   mostNodes: 2000,
   timeLimitSeconds: 20,
+  mostColumns: 40_000,
 };
 
 export interface RoundsPlan {
@@ -96,7 +99,10 @@ export function solveRounds(
   let { stoppedBy } = first;
   let bound = Math.min(trivial, grown.bound);
   if (!within(bound)) {
-    const { added, leftBound } = grown.extend(best.objective * (1 + options.gap));
+    const { added, leftBound } = grown.extend(
+      best.objective * (1 + options.gap),
+      options.mostColumns,
+    );
     const second = added === 0 ? first : solveColumns(highs, problem, grown, half);
     best = better(best, second);
     ({ stoppedBy } = second);

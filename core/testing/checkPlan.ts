@@ -53,6 +53,14 @@ const toBox = (plan: PlanFile, room: Room, { place }: Placed): Box | null => {
   return [place.x - w / 2, place.y - h / 2, place.x + w / 2, place.y + h / 2];
 };
 
+/** What a door's leaf may sweep, hung on either side. */
+const swingsOf = (room: Room): Box[] =>
+  room.doors
+    .filter(({ opensIn }) => opensIn)
+    .map(({ wall, fromM, toM }) =>
+      laneBox(room, wall, fromM - (toM - fromM), toM + (toM - fromM), toM - fromM),
+    );
+
 const stageOf = (option: string) => option.split('+')[0]!;
 
 /** Can these needs be served from these pieces? Straps by length, blocks by height, one each. */
@@ -210,6 +218,15 @@ export function checkPlan(
           if (place.kind === 'lane') {
             const span = plan.spans.find((each) => each.id === place.span)!;
             if (needed > span.lowestM + slack) say(`${id}: ${span.id} is too low`);
+            // Legs swing up through an arc about the base: what hangs there is hit.
+            const baseM = place.outM - heightM - 0.4;
+            const arc = laneBox(room, span.wall, place.fromM, place.toM, baseM + 1.2 * heightM);
+            const isHit = room.low.some(
+              (low) =>
+                low.heightM < needed - slack &&
+                meet(arc, [low.xM, low.yM, low.xM + low.widthM, low.yM + low.depthM]),
+            );
+            if (isHit) say(`${id}: the legs meet something low`);
           }
           if (needed > room.ceilingM + slack) say(`${id}: the ceiling is too low`);
           if (place.kind === 'circle' && place.radiusM < reach + 0.3 - slack)
@@ -235,6 +252,9 @@ export function checkPlan(
       needs.push(...((line?.props ?? []) as PieceCount[]));
     }
     if (!canServe(needs, pieces)) say('more pieces than the cupboard holds');
+    for (const { id, box } of boxes) {
+      if (swingsOf(room).some((swing) => meet(box, swing))) say(`${id} is in the swing of a door`);
+    }
     boxes.forEach((a, index) => {
       for (const b of boxes.slice(index + 1)) {
         if (a.mate === b.id || b.mate === a.id) continue;
@@ -253,6 +273,23 @@ export function checkPlan(
           say(`circles of ${a.id} and ${b.id}`);
       }
     });
+    const falls = (each: Placed) =>
+      each.option !== null &&
+      people[0]!.opened.school.stages.get(stageOf(each.option))?.spec.isAttempt === true &&
+      !each.option.includes('+eased');
+    const atWalls = placed.flatMap((one) => {
+      if (one.place.kind !== 'lane' || !falls(one)) return [];
+      const { span, fromM, toM } = one.place;
+      const wall = plan.spans.find(({ id }) => id === span)!.wall;
+      return [{ id: one.id, mate: one.sharesWith, wall, fromM, toM }];
+    });
+    atWalls.forEach((a, index) => {
+      for (const b of atWalls.slice(index + 1)) {
+        if (a.wall !== b.wall || a.mate === b.id || b.mate === a.id) continue;
+        const apart = Math.max(a.fromM, b.fromM) - Math.min(a.toM, b.toM);
+        if (apart < matWidthM - slack) say(`${a.id} and ${b.id} may fall on each other`);
+      }
+    });
     for (const span of plan.spans) {
       const here = placed
         .flatMap((one) =>
@@ -261,17 +298,9 @@ export function checkPlan(
             : [],
         )
         .sort((a, b) => a.lane.fromM - b.lane.fromM);
-      here.forEach((one, index) => {
+      here.forEach((one) => {
         if (one.lane.fromM < span.fromM - slack || one.lane.toM > span.toM + slack)
           say(`${one.id} stands beyond ${span.id}`);
-        const next = here[index + 1];
-        const falls = (each: Placed) =>
-          each.option !== null &&
-          people[0]!.opened.school.stages.get(stageOf(each.option))?.spec.isAttempt === true;
-        if (next && next.sharesWith !== one.id && falls(one) && falls(next)) {
-          if (next.lane.fromM - one.lane.toM < matWidthM - slack)
-            say(`${one.id} and ${next.id} may fall on each other`);
-        }
       });
     }
     if (hands > helpers + 1) say('more hands than there are');
