@@ -11,6 +11,8 @@ export const equipmentTable = {
   'forearm-lift': { label: 'a firm lift under both forearms', isAlwaysThere: false },
   wedge: { label: 'a wedge under the heels of the hands', isAlwaysThere: false },
   'toe-rest': { label: 'a rest under thighs or toes', isAlwaysThere: false },
+  /** Every studio has one; the plan takes it from the cupboard. */
+  strap: { label: 'a strap round the upper arms', isAlwaysThere: true },
   'bent-knees': { label: 'bent knees', isAlwaysThere: true },
 } as const;
 

@@ -61,6 +61,7 @@ export const ownStageSchema = z.strictObject({
   needsExit: z.literal(true).optional(),
   isFree: z.literal(true).optional(),
   isAttempt: z.literal(true).optional(),
+  tries: z.int().min(1).max(20).optional(),
   isHop: z.literal(true).optional(),
   recipe: z.enum(setupIds).optional(),
   shape: z

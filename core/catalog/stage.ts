@@ -146,6 +146,8 @@ export interface StageSpec {
   readonly isFree?: true;
   /** A hop or kick, counted as attempts. */
   readonly isAttempt?: true;
+  /** Tries in a round, as its dose asks at the least; absent: two. */
+  readonly tries?: number;
   /** Of the two, hops: the weight springs and comes back. */
   readonly isHop?: true;
   /** Taken from the cupboard beside what the set-up itself is made of. */

@@ -207,3 +207,31 @@ describe('how often somebody may try', () => {
     ]);
   });
 });
+
+describe('what a round asks', () => {
+  const spring = (evidence: Evidence) =>
+    listOptions(makeCase({ profile: 'play-led', present: { handstand: 'HB8' }, evidence }), {
+      ...context,
+      families: ['handstand'],
+    }).options.find(({ stage }) => stage === 'HB10')!;
+
+  it('lays out the strap where it stands in for the L, and not where the L was seen', () => {
+    const { 'l-hold': _, ...without } = everything;
+    expect(spring(without).props).toContainEqual({ piece: 'strap-180', count: 1 });
+    expect(spring(everything).props).not.toContainEqual(
+      expect.objectContaining({ piece: 'strap-180' }),
+    );
+  });
+
+  it('is as many tries as the dose asks, and no more than somebody has in them', () => {
+    const strong = spring(everything).tries!;
+    const weak = spring({
+      ...everything,
+      'dolphin-hold': twice(25),
+      'plank-hold': twice(25),
+    }).tries!;
+    expect(strong).toBe(getStage('HB10').tries);
+    expect(weak).toBeLessThan(strong);
+    expect(weak).toBeGreaterThanOrEqual(1);
+  });
+});

@@ -11,12 +11,14 @@ import {
 import { getStageIn } from '../catalog/school';
 import { inSentence } from '../units/words';
 import type { LadderId, StageKey, StageShape, StageSpec } from '../catalog/stage';
-import { isOpenTo } from '../ladder/alternative';
+import { passTo } from '../ladder/alternative';
 import type { OpenedCase } from '../ladder/case';
 import {
   careFor,
   isOpenUnasked,
   liftsFeet,
+  restPass,
+  type Pass,
   regionsOf,
   thingOfAlternative,
   thingOfCheck,
@@ -29,6 +31,7 @@ import type { Capacities } from '../fatigue/reserve';
 import { fromLogScale } from '../readiness/level';
 import type { PieceCount } from '../catalog/pieces';
 import { spaceFor, wallLane } from '../room/space';
+import { pace, triesBorne } from './pace';
 import { addPieces, findLiftPieces, findSetup, type StageWay } from './needs';
 import type { SetupId } from '../setups/registry';
 import { toSetupInput, type Sized } from '../ladder/sized';
@@ -72,6 +75,8 @@ function figuresOf(result: SetupResult | null): Pick<PlannedOption, 'figures'> {
 
 /** An option as the plan file names it. */
 export interface PlannedOption extends RoundOption {
+  /** The gatekeeper's: without it nothing is an option. */
+  readonly pass: Pass;
   readonly label: string;
   readonly stage?: StageKey;
   readonly alternative?: AlternativeId;
@@ -101,6 +106,8 @@ export interface PlannedOption extends RoundOption {
   readonly asksFirst?: true;
   /** What a helper does. */
   readonly assist?: string;
+  /** Tries in a round: as many as the dose asks and this student has in them. */
+  readonly tries?: number;
   /** A foot leaves the floor: not for whoever keeps the feet down today. */
   readonly feetUp?: true;
   /** What to do differently and look at; for the teacher alone. */
@@ -132,6 +139,7 @@ const usualBaseM = 0.5;
 const lowShapeM = 1.5;
 
 const resting: PlannedOption = {
+  pass: restPass,
   id: 'rest',
   label: 'Rest, watching',
   role: 'rest',
@@ -238,7 +246,8 @@ function toOptions(
   person: OpenedCase,
   context: OptionContext,
 ): PlannedOption[] | string {
-  if (!opensStage(verdict.kind)) return verdict.reasons[0] ?? verdict.kind;
+  const { pass } = verdict;
+  if (pass === undefined) return verdict.reasons[0] ?? verdict.kind;
   const { spec } = getStageIn(person.school, stage);
   const isSupported = verdict.kind === 'advance-with-support';
   const needsHand = isSupported && spec.assist !== null && person.consent !== 'no';
@@ -262,16 +271,20 @@ function toOptions(
   const uses = (standIn: string) => verdict.items.some((item) => item.standIn === standIn);
   const lift = uses('forearm-lift') ? findLiftPieces(input) : [];
   const wedge = uses('wedge') ? [{ piece: 'wedge', count: 1 } as const] : [];
+  const strap = uses('strap') ? [{ piece: 'strap-180', count: 1 } as const] : [];
   const kind = role === 'next' && isSupported ? 'nextWithSupport' : role;
   const watch = verdict.caution.adaptations;
+  const asked = spec.tries ?? pace.attemptsEachRound;
+  const tries = spec.isAttempt === true ? triesBorne(spec.loads, asked, findCapacities(person)) : 0;
   const toWay = (way: StageWay): PlannedOption => {
     const { variant, props: own, less } = way;
     const base = baseOf(way);
-    const props = addPieces(own, lift, wedge);
+    const props = addPieces(own, lift, wedge, strap);
     const isPlain = !needsHand && space.kind !== 'circle' && verdict.atDoor.length === 0;
     const isTry = spec.isAttempt === true && !isEased;
     const label = isEased ? `${spec.label}: ${inSentence(spec.stepDown)}` : spec.label;
     return {
+      pass,
       id: [stage, isEased ? 'eased' : undefined, variant].filter(Boolean).join('+'),
       stage,
       family: spec.family,
@@ -292,7 +305,7 @@ function toOptions(
       strains: spec.strains,
       ...(needsHand ? { needsHand: true as const, assist: spec.assist! } : {}),
       ...(needsHand && person.consent === 'ask' ? { asksFirst: true as const } : {}),
-      ...(isTry ? { isAttempt: true as const } : {}),
+      ...(isTry ? { isAttempt: true as const, tries } : {}),
       ...(liftsFeet(spec) ? { feetUp: true as const } : {}),
       ...(watch.length === 0 ? {} : { watch }),
       ...(isPlain && (space.kind === 'lane' || props.length > 0)
@@ -346,8 +359,11 @@ function listInstead(
   measured: Measured,
 ): PlannedOption[] {
   return alternativeIds
-    .filter((id) => isOpenTo(id, family, person))
-    .flatMap((id) => toAlternative(id, family, person, context, measured) ?? []);
+    .flatMap((id) => {
+      const pass = passTo(id, family, person);
+      return pass === null ? [] : [{ id, pass }];
+    })
+    .flatMap(({ id, pass }) => toAlternative(id, pass, family, person, context, measured) ?? []);
 }
 
 /** What is set out for each alternative, as far as it was worked out; `null`: it cannot be made. */
@@ -381,6 +397,7 @@ function measureInstead(
 
 function toAlternative(
   id: AlternativeId,
+  pass: Pass,
   family: LadderId,
   person: OpenedCase,
   context: OptionContext,
@@ -406,6 +423,7 @@ function toAlternative(
   if (made === null) return null;
   const { watch } = careFor(person, thingOfAlternative(person, getAlternative(id), family));
   return {
+    pass,
     id: `instead-${id}`,
     alternative: id,
     family,

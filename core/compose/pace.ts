@@ -15,8 +15,10 @@ import {
 } from '../fatigue/reserve';
 
 export const pace = {
-  /** Spread over the round; each of them must find enough left. */
+  /** Spread over the round, where the stage does not say; each of them must find enough left. */
   attemptsEachRound: 2,
+  /** A usual round with its reset, seconds: for how many tries of one somebody has enough left. */
+  usualRoundSeconds: 330,
   /** A hold is left at this share of what the student can hold (handbook 08: 60-70 %). */
   shareOfCapacity: 0.65,
   /** Holds in a round, and the longest of them, seconds. */
@@ -108,6 +110,8 @@ export function passCheck(
 export interface RoundWork {
   readonly loads: RegionLoads;
   readonly isAttempt?: true | undefined;
+  /** Tries of this student in a round; absent: the usual two. */
+  readonly tries?: number | undefined;
 }
 
 export interface Passed {
@@ -131,11 +135,26 @@ export function passRound(
   }
   const refusals: AttemptRefusal[] = [];
   let now = state;
-  for (let tries = 0; tries < pace.attemptsEachRound; tries += 1) {
+  const count = option.tries ?? pace.attemptsEachRound;
+  for (let tries = 0; tries < count; tries += 1) {
     refusals.push(...findRefusals(now, option.loads, isFirstAttempt && tries === 0));
-    now = rest(attempt(now, option.loads, 1, capacities), seconds / pace.attemptsEachRound);
+    now = rest(attempt(now, option.loads, 1, capacities), seconds / count);
   }
   return { state: now, refusals };
+}
+
+/**
+ * As many tries of one round as leave enough for each of them, of so many as are asked; never none:
+ * whether even that is borne is the round's own question.
+ */
+export function triesBorne(loads: RegionLoads, asked: number, capacities: Capacities): number {
+  const warm = warmState(loads, pace.warmUpSeconds, capacities);
+  for (let tries = asked; tries > 1; tries -= 1) {
+    const round = { loads, isAttempt: true, tries } as const;
+    const { refusals } = passRound(warm, round, pace.usualRoundSeconds, capacities, false);
+    if (refusals.length === 0) return tries;
+  }
+  return 1;
 }
 
 /** Does a sequence of rounds leave enough for each of its tries? */

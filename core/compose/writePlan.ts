@@ -4,7 +4,14 @@ import type { PlannedOption } from './options';
 import { placeEverybody, type Place } from './places';
 import { roundOf, type BeforeById, type Posed } from './pose';
 import { drillsOf, type Pin, type PreparedClass, type Wishes } from './prepared';
-import { countTurns, firstOpen, keepsPin, type Pattern, type RoundsProblem } from './problem';
+import {
+  composeWeights,
+  countTurns,
+  firstOpen,
+  keepsPin,
+  type Pattern,
+  type RoundsProblem,
+} from './problem';
 import { solveQuickly, type RoundsPlan } from './solve';
 import type { TimelineItem } from './timeline';
 import { addUp } from './usage';
@@ -92,7 +99,13 @@ export function writePlan(
       }),
     };
   });
-  const objective = plan.objective + drills.value;
+  // Who finds no floor of their own takes turns, and turns count as turns do at a wall.
+  const turned = rounds.flatMap(({ people }) => people.filter(isTurned));
+  const lost = turned.reduce(
+    (sum, { option }) => sum + (1 - composeWeights.shared) * (option?.value ?? 0),
+    0,
+  );
+  const objective = plan.objective + drills.value - lost;
   const bound = plan.bound + drills.bound;
   const pins = reportPins(posed, plan.assignment, prepared, wishes);
   return {
@@ -101,7 +114,7 @@ export function writePlan(
     gapPercent: objective > 0 ? (100 * (bound - objective)) / objective : 0,
     stoppedBy: plan.stoppedBy,
     parts: {
-      rounds: { objective: plan.objective, bound: plan.bound },
+      rounds: { objective: plan.objective - lost, bound: plan.bound },
       drills: { objective: drills.value, bound: drills.bound },
     },
     leastShare: plan.leastShare,
@@ -203,6 +216,9 @@ function whyNot(problem: RoundsProblem, at: number): string {
     : 'no evening of this student keeps it: tiredness, a low ceiling, too few tries, or pins that contradict each other';
 }
 
+const isTurned = ({ place, option }: PlannedPerson): boolean =>
+  place.kind === 'aside' && option !== null && option.isRest !== true;
+
 function describe(
   { budget, drills, people, problem }: Posed,
   assignment: readonly Pattern[],
@@ -233,9 +249,7 @@ function describe(
     );
   }
   rounds.forEach(({ people: placed }, index) => {
-    const aside = placed.filter(
-      ({ place, option }) => place.kind === 'aside' && option !== null && !option.isRest,
-    ).length;
+    const aside = placed.filter(isTurned).length;
     if (aside > 0) {
       notes.push(
         `Round ${index + 1}: the floor has no clear mat for ${aside}; let ${aside === 1 ? 'this one' : 'them'} take turns with a neighbour.`,

@@ -138,6 +138,8 @@ export const composeOutput = z.strictObject({
           why: z.string(),
           place,
           sharesWith: z.string().optional(),
+          /** Tries in this round. */
+          tries: z.int().optional(),
           needsHand: z.boolean(),
           asksFirst: z.boolean(),
           confirmAtDoor: z.array(z.string()),
@@ -182,6 +184,7 @@ export function toPlanFile(
       why: option?.why ?? 'a round out counts as rest',
       place: at,
       ...(sharesWith === undefined ? {} : { sharesWith }),
+      ...(option?.tries === undefined ? {} : { tries: option.tries }),
       needsHand: option?.needsHand === true,
       asksFirst: option?.asksFirst === true,
       confirmAtDoor: [...(option?.atDoor ?? [])],

@@ -122,6 +122,7 @@ describe('what is never sent home', () => {
 
   it('is a kick at the wall until its way down was seen under control', () => {
     const exits = (count: number): Evidence => ({
+      ...everything,
       'controlled-exit': Array.from({ length: count }, (_, index) => ({
         date: `2026-11-${10 + index * 3}`,
         value: 1,
@@ -131,6 +132,11 @@ describe('what is never sent home', () => {
     const present = { 'forearm-stand': 'FS11' };
     const stages = (evidence: Evidence) => plan({ present, evidence });
     expect(stages({}).notAlone.map(({ stage }) => stage)).toContain('FS11');
+    // Its way down alone is not enough where class would not open it.
+    const bare = { 'controlled-exit': exits(3)['controlled-exit']! };
+    const early = plan({ present: { 'forearm-stand': 'FS10' }, evidence: bare });
+    expect(early.items.map(({ id }) => id)).not.toContain('FS10');
+    expect(early.notAlone.map(({ stage }) => stage)).toContain('FS10');
     const kick = plan({ present: { 'forearm-stand': 'FS10' }, evidence: exits(3) });
     const wall = kick.items.find(({ id }) => id === 'FS10')!;
     expect(wall.wall!.metres).toBeCloseTo(0.05 + 1.7 * (0.108 + 0.146), 3);

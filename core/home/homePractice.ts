@@ -3,6 +3,7 @@
  * student's own level, with what a household has, and what is not tried alone. Everything passes
  * through the same cautions, pains and gates as in class. Source: handbook 08 "Home practice".
  */
+import { getAlternative, type AlternativeId } from '../catalog/alternatives';
 import type { CheckId, CheckKey } from '../catalog/checks';
 import { sayDose } from '../catalog/dose';
 import type { DrillSpec } from '../catalog/drills';
@@ -13,7 +14,14 @@ import { isDrillOpen, listWeakChecks } from '../compose/options';
 import { baseOfLadder } from '../running/follow';
 import type { OpenedCase } from '../ladder/case';
 import { isCheckOpen } from '../ladder/openChecks';
-import { ruleOnCare, thingOfCheck, thingOfDrill, type Thing } from '../ladder/gatekeeper';
+import { passTo } from '../ladder/alternative';
+import {
+  ruleOnCare,
+  thingOfCheck,
+  thingOfDrill,
+  type Pass,
+  type Thing,
+} from '../ladder/gatekeeper';
 import { listNext } from '../ladder/stand';
 import { toSetupInput, type Sized } from '../ladder/sized';
 import { judge } from '../ladder/verdict';
@@ -22,6 +30,8 @@ import { getSetup } from '../setups/registry';
 import { findStandIn, type StandIn } from './household';
 
 export interface HomeItem {
+  /** The gatekeeper's: nothing is sent home without it. */
+  readonly pass: Pass;
   readonly id: string;
   readonly label: string;
   readonly how: string;
@@ -67,11 +77,16 @@ export const homeRule = {
   lopsidedUnder: 0.8,
 } as const;
 
+interface LetHome {
+  readonly pass: Pass;
+  readonly watch: readonly string[];
+}
+
 /** What to watch, or `null` where a caution, pain, weight on the neck or novelty closes it. */
-function findWatch(person: OpenedCase, thing: Thing): readonly string[] | null {
+function letHome(person: OpenedCase, thing: Thing): LetHome | null {
   if (thing.columns.includes('neck') || (thing.loads.neck ?? 0) > 0.1) return null;
   const ruling = ruleOnCare(person, thing);
-  return ruling.isOpen && !ruling.asksScreening ? ruling.watch : null;
+  return ruling.isOpen && !ruling.asksScreening ? ruling : null;
 }
 
 /** What keeps the base where nothing is weak. */
@@ -145,12 +160,13 @@ function holdCandidates(person: OpenedCase, weak: ReturnType<typeof findWeak>): 
     const wasShown = (person.evidence[check] ?? []).length > 0;
     if (!wasShown && !isCheckOpen(person, check, undefined)) return [];
     const asked = thingOfCheck(person, check, undefined);
-    const watch =
+    const allowed =
       asked === null
         ? null
-        : findWatch(person, { ...asked, columns: [...asked.columns, ...home.columns] });
-    if (watch === null) return [];
+        : letHome(person, { ...asked, columns: [...asked.columns, ...home.columns] });
+    if (allowed === null) return [];
     const item: HomeItem = {
+      pass: allowed.pass,
       id: check,
       label,
       how: home.how,
@@ -158,7 +174,7 @@ function holdCandidates(person: OpenedCase, weak: ReturnType<typeof findWeak>): 
       days: homeRule.daysStrength,
       towards: label,
       standIns: [],
-      watch,
+      watch: allowed.watch,
     };
     // Practising the very thing is worth a little more than something that serves it.
     return [{ item, worth: weight * 1.2 }];
@@ -172,8 +188,8 @@ function drillCandidates(
 ): Candidate[] {
   return Object.entries(person.school.catalog.drills).flatMap(([id, drill]): Candidate[] => {
     if (drill.isClassOnly || drill.purpose === 'releases' || !isDrillOpen(person, drill)) return [];
-    const watch = findWatch(person, thingOfDrill(person, drill));
-    if (watch === null) return [];
+    const allowed = letHome(person, thingOfDrill(person, drill));
+    if (allowed === null) return [];
     const served = weak.filter(({ check }) => drill.serves.includes(check));
     if (served.length === 0) return [];
     const standIns = drill.pieces.map(({ piece, count }) => findStandIn(piece, count, household));
@@ -183,6 +199,7 @@ function drillCandidates(
     return [
       {
         item: {
+          pass: allowed.pass,
           id,
           label: drill.label,
           how: drill.how,
@@ -190,7 +207,7 @@ function drillCandidates(
           days: drill.purpose === 'strengthens' ? homeRule.daysStrength : homeRule.daysEase,
           towards: person.school.checks.get(first!.check)?.spec.label ?? first!.check,
           standIns: standIns as StandIn[],
-          watch,
+          watch: allowed.watch,
         },
         worth: served.reduce((sum, { weight }) => sum + weight, 0) * 0.9,
       },
@@ -208,11 +225,15 @@ function wallItem(
   const { spec } = getStageIn(person.school, stage);
   if (whyNotAlone(person, family, stage) !== null || spec.needsWall !== true) return null;
   if (spec.recipe === undefined) return null;
+  const { pass, atDoor, caution } = judge(stage, person);
+  // Nobody stands at the door of a home: what is asked first stays in class.
+  if (pass === undefined || atDoor.length > 0) return null;
   const { distances } = getSetup(spec.recipe).solve(toSetupInput(person, sized, []));
   const base = distances.find(({ id }) => id === 'base');
   if (base === undefined) return null;
   const mark = baseOfLadder[family] === 'forearms' ? 'elbows' : 'wrists';
   return {
+    pass,
     id: stage,
     label: spec.label,
     how: spec.how,
@@ -220,7 +241,7 @@ function wallItem(
     days: homeRule.daysStrength,
     towards: spec.label,
     standIns: [],
-    watch: judge(stage, person).caution.adaptations,
+    watch: caution.adaptations,
     wall: {
       label: `${mark} to the wall`,
       metres: base.metres,
@@ -239,6 +260,8 @@ export function whyNotAlone(person: OpenedCase, family: LadderId, stage: StageKe
   if (spec.isFree) return 'away from the wall only with somebody there';
   if (!isReached) return 'new: first in class';
   if (verdict.needsAssist || verdict.kind === 'advance-with-support') return 'with a helper only';
+  if (verdict.pass === undefined) return 'its checks first, in class';
+  if (verdict.atDoor.length > 0) return 'asked first, in class';
   if (spec.needsWall !== true && spec.isAttempt !== true) return null;
   const base = baseOfLadder[family];
   if (base === null) return spec.isAttempt ? 'first in class' : null;
@@ -246,28 +269,43 @@ export function whyNotAlone(person: OpenedCase, family: LadderId, stage: StageKe
   return exit.status === 'met' ? null : 'the way down is not sure enough yet';
 }
 
-/** Always open, whatever is closed: neither head below heart nor weight on the arms. */
-const lastResort: HomeItem = {
-  id: 'calves-on-chair',
-  label: 'Calves on a chair',
-  how: 'On the back, calves on the seat, hips on the floor; a folded towel under the head if it is kinder.',
-  dose: '5 minutes',
-  days: homeRule.daysEase,
-  towards: 'rest',
-  standIns: [],
-  watch: [],
-};
+/** What is kind to nearly everybody, the first that is open first; each asked like anything else. */
+const restful = [
+  {
+    id: 'calves-on-chair',
+    how: 'On the back, calves on the seat, hips on the floor; a folded towel under the head if it is kinder.',
+    dose: '5 minutes',
+    towards: 'rest',
+  },
+  {
+    id: 'seated-shoulders',
+    how: 'Sitting, shoulder blades apart and together, then slow circles, arms hanging.',
+    dose: '6 each way',
+    towards: 'ease in the shoulders',
+  },
+  {
+    id: 'seated-breath',
+    how: 'Cross-legged or on the heels, hands on the thighs; long back, slow breath, ankles move.',
+    dose: '5 minutes',
+    towards: 'rest',
+  },
+] as const satisfies readonly {
+  readonly id: AlternativeId;
+  readonly how: string;
+  readonly dose: string;
+  readonly towards: string;
+}[];
 
-const seatedShoulders: HomeItem = {
-  id: 'seated-shoulders',
-  label: 'Seated shoulder work',
-  how: 'Sitting, shoulder blades apart and together, then slow circles, arms hanging.',
-  dose: '6 each way',
-  days: homeRule.daysEase,
-  towards: 'ease in the shoulders',
-  standIns: [],
-  watch: [],
-};
+function restfulItems(person: OpenedCase): HomeItem[] {
+  return restful.flatMap(({ id, how, dose, towards }): HomeItem[] => {
+    const pass = passTo(id, 'shoulder-stand', person);
+    if (pass === null) return [];
+    const { label } = getAlternative(id);
+    return [
+      { pass, id, label, how, dose, days: homeRule.daysEase, towards, standIns: [], watch: [] },
+    ];
+  });
+}
 
 /**
  * @param families the ladders the practice looks at: those of the course
@@ -294,7 +332,7 @@ export function planHomePractice(
   const painful = person.pains.some(({ regions }) => regions.size >= 7);
   if (person.sign !== null || painful) {
     return {
-      items: [lastResort],
+      items: restfulItems(person).slice(0, 1),
       notAlone,
       instead:
         'Rest until a clinician has been asked. Nothing upside down, nothing on the arms, nothing on the neck.',
@@ -317,10 +355,10 @@ export function planHomePractice(
     const wall = present === undefined ? null : wallItem(person, sized, family, present);
     if (wall !== null && items.length < homeRule.most) items.push(wall);
   }
-  for (const item of [...ranked, lastResort, seatedShoulders]) {
+  const kind = restfulItems(person);
+  for (const item of [...ranked, ...kind]) {
     const isIn = items.some(({ id }) => id === item.id);
-    const isRest = item === lastResort || item === seatedShoulders;
-    const wanted = isRest ? homeRule.least : homeRule.least + 1;
+    const wanted = kind.includes(item) ? homeRule.least : homeRule.least + 1;
     if (!isIn && items.length < wanted) items.push(item);
   }
   return { items, notAlone, instead: null };

@@ -34,6 +34,19 @@ export interface Thing {
   readonly notFor?: readonly CautionId[];
 }
 
+declare const letIn: unique symbol;
+
+/**
+ * Said of what may be shown to one person as theirs to do today. Only this file can say it: what a
+ * plan, a print, a file or a device tells somebody carries it, or does not compile.
+ */
+export type Pass = 'open' & { readonly [letIn]: true };
+
+const pass = 'open' as Pass;
+
+/** Lying down and watching ask nothing of anybody. */
+export const restPass: Pass = pass;
+
 /** Why something is closed: a caution, an unanswered stop sign, pain not noted as gone. */
 export type CareCause = 'care' | 'sign' | 'pain';
 
@@ -45,6 +58,7 @@ export type CareRuling =
       readonly watch: readonly string[];
       /** Never screened: open only if that is asked at the door. */
       readonly asksScreening: boolean;
+      readonly pass: Pass;
     }
   | {
       readonly isOpen: false;
@@ -88,6 +102,7 @@ function ruleAsIs(person: OpenedCase, thing: Thing): CareRuling {
     caution: said.length === 0 ? caution : { ...caution, isWatched: true, adaptations: watch },
     watch,
     asksScreening: person.care.isNeverScreened === true && isScreenedFor(thing),
+    pass,
   };
 }
 
@@ -104,10 +119,13 @@ export function careFor(person: OpenedCase, thing: Thing): { readonly watch: rea
 }
 
 /** Open tonight without anything to be asked first: for what is no stage and has no fallback beside. */
-export function isOpenUnasked(person: OpenedCase, thing: Thing): boolean {
+export function letThrough(person: OpenedCase, thing: Thing): Pass | null {
   const ruling = ruleOnCare(person, thing);
-  return ruling.isOpen && !ruling.asksScreening;
+  return ruling.isOpen && !ruling.asksScreening ? ruling.pass : null;
 }
+
+export const isOpenUnasked = (person: OpenedCase, thing: Thing): boolean =>
+  letThrough(person, thing) !== null;
 
 /** What cautions, stop signs and pain say of something for one person today. */
 export function ruleOnCare(person: OpenedCase, thing: Thing): CareRuling {

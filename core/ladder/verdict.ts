@@ -10,7 +10,7 @@ import { chooseAlternative } from './alternative';
 import type { OpenedCase } from './case';
 import { byObstacle, evaluateGate, evaluateOwnGate, hasReached, type GateItem } from './gate';
 import { screeningQuestion } from './door';
-import { ruleOnCare, thingOfStage, type CareCause } from './gatekeeper';
+import { ruleOnCare, thingOfStage, type CareCause, type Pass } from './gatekeeper';
 
 export const verdictKinds = [
   'advance',
@@ -37,6 +37,8 @@ export interface Verdict {
   readonly helpMost: readonly string[];
   /** Labels of the checks of the day that must be confirmed at the door first. */
   readonly atDoor: readonly string[];
+  /** Present where the stage is open: what tells somebody to do it carries it. */
+  readonly pass?: Pass;
   /** A helper's hands are part of it. */
   readonly needsAssist: boolean;
   readonly items: readonly GateItem[];
@@ -134,6 +136,7 @@ export function judge(stage: StageKey, person: OpenedCase): Verdict {
     return {
       ...base,
       kind: 'advance-with-support',
+      pass: ruling.pass,
       reasons: [
         ...reasons,
         ...standIns(items),
@@ -145,6 +148,7 @@ export function judge(stage: StageKey, person: OpenedCase): Verdict {
   return {
     ...base,
     kind: 'advance',
+    pass: ruling.pass,
     reasons: [
       items.length === 0 ? 'nothing is asked' : 'every check met',
       ...standIns(items),

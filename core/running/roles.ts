@@ -92,6 +92,7 @@ export function planForAssistant(plan: PlanFile, hide: Hide): PlanFile {
     why: '',
     place: one.place,
     ...(one.sharesWith === undefined ? {} : { sharesWith: one.sharesWith }),
+    ...(one.tries === undefined ? {} : { tries: one.tries }),
     needsHand: one.needsHand,
     asksFirst: one.asksFirst,
     // That something is confirmed first, not what.
@@ -183,6 +184,7 @@ export function planForAssistant(plan: PlanFile, hide: Hide): PlanFile {
 /** What is done and set out, without what it is worth, what it loads or why it is chosen. */
 export function optionForAssistant(option: PlannedOption): PlannedOption {
   const {
+    pass,
     id,
     label,
     stage,
@@ -206,10 +208,12 @@ export function optionForAssistant(option: PlannedOption): PlannedOption {
     asksFirst,
     assist,
     isAttempt,
+    tries,
     isRest,
     canShare,
   } = option;
   return {
+    pass,
     id,
     label,
     role: 'present',
@@ -241,6 +245,7 @@ export function optionForAssistant(option: PlannedOption): PlannedOption {
     ...(asksFirst === undefined ? {} : { asksFirst }),
     ...(assist === undefined ? {} : { assist }),
     ...(isAttempt === undefined ? {} : { isAttempt }),
+    ...(tries === undefined ? {} : { tries }),
     ...(isRest === undefined ? {} : { isRest }),
     ...(canShare === undefined ? {} : { canShare }),
   };

@@ -123,6 +123,7 @@ function findTired(
   };
   const wrong: string[] = [];
   let hasTried = false;
+  let isSpread = false;
   for (const item of plan.timeline) {
     if (item.kind === 'drill' && !closed.has(item.drill!)) {
       for (const region of Object.keys(opened.school.catalog.drills[item.drill!]!.loads)) {
@@ -130,6 +131,8 @@ function findTired(
       }
     }
     const round = item.kind === 'round' ? Number(item.id.split('-')[1]) : null;
+    if (item.kind === 'reset' && isSpread) continue;
+    isSpread = false;
     const mine =
       round === null ? null : plan.rounds[round - 1]!.people.find((one) => one.id === id);
     const option = mine?.option ?? null;
@@ -154,8 +157,16 @@ function findTired(
       if (!hasTried && (worked[region] ?? 0) < 60) wrong.push(`${id} tries with a cold ${region}`);
     }
     hasTried = true;
-    pass(Object.fromEntries(main.map(([region]) => [region, 1])), 8);
-    pass({}, item.minutes * 60);
+    isSpread = true;
+    const tries = mine?.tries ?? 1;
+    for (let count = 0; count < tries; count += 1) {
+      for (const [region] of main) {
+        if ((reserve[region] ?? 1) < 0.6 - slack) wrong.push(`${id} tries with a tired ${region}`);
+      }
+      pass(Object.fromEntries(main.map(([region]) => [region, 1])), 8);
+      // Tries are spread over the round and its reset.
+      pass({}, ((plan.wishes.roundMinutes + plan.wishes.resetMinutes) * 60) / tries);
+    }
   }
   return wrong;
 }

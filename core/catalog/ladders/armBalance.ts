@@ -190,6 +190,7 @@ export const armBalance = {
     needsExit: true,
     isFree: true,
     isAttempt: true,
+    tries: 3,
     shape: { family: 'crow' },
   },
   CRp: {

@@ -131,6 +131,7 @@ export const headstand = {
     strains: ['leg', 'hip'],
     mayAssist: true,
     isAttempt: true,
+    tries: 2,
     shape: { family: 'headstandTuck' },
   },
   HS8: {
@@ -153,6 +154,7 @@ export const headstand = {
     needsExit: true,
     isFree: true,
     isAttempt: true,
+    tries: 2,
     shape: { family: 'headstand' },
   },
   'HS-w': {
@@ -176,6 +178,7 @@ export const headstand = {
     mayAssist: true,
     needsExit: true,
     isAttempt: true,
+    tries: 2,
     shape: { family: 'headstand' },
   },
   HS9: {
@@ -196,6 +199,7 @@ export const headstand = {
     needsExit: true,
     isFree: true,
     isAttempt: true,
+    tries: 2,
     shape: { family: 'headstand' },
   },
   'HS-a': {
