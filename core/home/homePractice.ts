@@ -260,13 +260,13 @@ export function whyNotAlone(person: OpenedCase, family: LadderId, stage: StageKe
   if (spec.isFree) return 'away from the wall only with somebody there';
   if (!isReached) return 'new: first in class';
   if (verdict.needsAssist || verdict.kind === 'advance-with-support') return 'with a helper only';
-  if (verdict.pass === undefined) return 'its checks first, in class';
-  if (verdict.atDoor.length > 0) return 'asked first, in class';
   if (spec.needsWall !== true && spec.isAttempt !== true) return null;
   const base = baseOfLadder[family];
   if (base === null) return spec.isAttempt ? 'first in class' : null;
   const exit = person.assessor.assess('controlled-exit', { base });
-  return exit.status === 'met' ? null : 'the way down is not sure enough yet';
+  if (exit.status !== 'met') return 'the way down is not sure enough yet';
+  if (verdict.pass === undefined) return 'its checks first, in class';
+  return verdict.atDoor.length > 0 ? 'asked first, in class' : null;
 }
 
 /** What is kind to nearly everybody, the first that is open first; each asked like anything else. */
