@@ -15,7 +15,7 @@ try {
 } finally {
   await server.stop();
 }
-for (const part of ['studio', 'classesMain', 'floorMain']) {
+for (const part of ['studio', 'classesMain', 'floorMain', 'watch']) {
   isGood = run(bin('tsx'), [`scripts/bench/${part}.ts`], {}) && isGood;
 }
 process.exit(isGood ? 0 : 1);

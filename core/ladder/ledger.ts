@@ -26,9 +26,23 @@ export interface Refusal {
   readonly stage: StageKey;
   readonly what: string;
   /** What would open it, in words that name no condition. */
-  readonly opensWith: string;
+  readonly opensWith: Key;
   /** What its gate would still ask for then. */
   readonly then: readonly string[];
+}
+
+/** What opens something that is closed. */
+export interface Key {
+  /** A clinician's word that covers these. */
+  readonly word?: readonly CautionColumn[];
+  /** The note, at a later class, that what hurt is gone. */
+  readonly gone?: true;
+  /** Another day will do. */
+  readonly later?: true;
+  /** Nothing while it is new to them: what is long practised stays open. */
+  readonly practised?: true;
+  /** These checks, seen again. */
+  readonly seen?: string;
 }
 
 /** What to do differently where something is open with care. */
@@ -68,12 +82,12 @@ function findKey(
     const at = person.present[family];
     const label = at === undefined ? undefined : person.school.stages.get(at)?.spec.label;
     const whose = label === undefined ? 'its checks' : `the checks of ${inSentence(label)}`;
-    return { opensWith: `${whose}, seen again`, then: [] };
+    return { opensWith: { seen: whose }, then: [] };
   }
   const thing = thingOfStage(person, stage, getStageIn(person.school, stage).spec);
   const opensWith = findCareKey(person, thing);
-  if (opensWith === null) return { opensWith: 'another day', then: [] };
-  return { opensWith, then: judge(stage, unlocked(person, thing)).helpMost };
+  const isOpened = opensWith.word !== undefined || opensWith.gone !== undefined;
+  return { opensWith, then: isOpened ? judge(stage, unlocked(person, thing)).helpMost : [] };
 }
 
 /** As if a clinician had given their word on all that it asks, and what hurt were noted as gone. */
@@ -93,19 +107,39 @@ function withWord(person: OpenedCase, covers: readonly CautionColumn[]): OpenedC
   return { ...person, care: { ...care, clearances: [...care.clearances, ...clearances] } };
 }
 
-/** The least that opens it: the note that pain is gone, a clinician's word, or both; `null`: neither. */
-function findCareKey(person: OpenedCase, thing: Thing): string | null {
-  const gone = 'the note that it is gone, at a later class';
-  const word = `a clinician’s word on ${thing.columns.map((one) => cautionColumns[one]).join(', ')}`;
+/** The least that opens it: the note that pain is gone, a clinician's word, both, or neither. */
+function findCareKey(person: OpenedCase, thing: Thing): Key {
   const isOpen = (one: OpenedCase) => ruleOnCare(one, thing).isOpen;
-  if (isOpen({ ...person, pains: [] })) return gone;
-  if (isOpen(withWord(person, thing.columns))) return word;
-  return isOpen(unlocked(person, thing)) ? `${word}, and ${gone}` : null;
+  if (isOpen({ ...person, pains: [] })) return { gone: true };
+  if (isOpen(withWord(person, thing.columns))) return { word: thing.columns };
+  const both = unlocked(person, thing);
+  if (isOpen(both)) return { word: thing.columns, gone: true };
+  return ruleOnCare(both, thing).caution.outcome === 'closed-today'
+    ? { later: true }
+    : { practised: true };
+}
+
+/** Several keys said as one: what has to be noted, once each. */
+function keyWords(keys: readonly Key[]): string {
+  const columns = [...new Set(keys.flatMap(({ word = [] }) => word))];
+  const seen = [...new Set(keys.flatMap((key) => key.seen ?? []))];
+  const has = (is: (key: Key) => boolean) => keys.some(is);
+  return [
+    ...(columns.length === 0
+      ? []
+      : [`a clinician’s word on ${columns.map((one) => cautionColumns[one]).join(', ')}`]),
+    ...(has(({ gone }) => gone === true) ? ['the note that it is gone, at a later class'] : []),
+    ...seen.map((whose) => `${whose}, seen again`),
+    ...(has(({ later }) => later === true) ? ['another day'] : []),
+    ...(has(({ practised }) => practised === true)
+      ? ['nothing while it is new; what is long practised stays open']
+      : []),
+  ].join('; ');
 }
 
 /** One line: `not tonight: A, B; instead: C; would open with: D, then E`. */
 export function refusalWords(refused: readonly Refusal[], instead: string): string {
-  const opens = [...new Set(refused.map(({ opensWith }) => opensWith))].join(', or ');
+  const opens = keyWords(refused.map(({ opensWith }) => opensWith));
   const then = [...new Set(refused.flatMap((one) => one.then.map(inSentence)))].join(', ');
   const what = refused.map((one) => one.what).join(', ');
   return `not tonight: ${what}; instead: ${instead}; would open with: ${opens}${then === '' ? '' : `, then ${then}`}`;
