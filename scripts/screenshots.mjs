@@ -19,7 +19,6 @@ const views = [
   { name: 'rung', path: '/ladders/HB8?person=2' },
   { name: 'checks', path: '/checks?minutes=12' },
   { name: 'record', path: '/record', height: 900, until: /^Kick to the wall, block in hands, 1/ },
-  { name: 'right', path: '/record/right', fullPage: true },
   { name: 'home-practice', path: '/people/2/home' },
   { name: 'settings', path: '/settings', fullPage: true },
   { name: 'profile-dark', path: '/profiles/own-1', dark: true },
