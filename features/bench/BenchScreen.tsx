@@ -1,6 +1,7 @@
 'use client';
 
 import { Button, Group, SegmentedControl, Select, Slider, Switch, Title } from '@mantine/core';
+import Link from 'next/link';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { IconCopy, IconDownload, IconPrinter } from '@tabler/icons-react';
 import { getShape, shapeIds, shapeTable } from '@/core/shapes/registry';
@@ -183,6 +184,7 @@ export function BenchScreen({ view, firstPersonId, firstFamily }: BenchScreenPro
             </div>
           ))}
         </dl>
+        {person && <CareLine person={person} family={state.family} />}
         {[...(loads?.notes ?? []), ...(loads ? beyondSentences(loads) : [])].map((note) => (
           <p key={note} className={classes.note}>
             {note}
@@ -363,5 +365,31 @@ function Dials({ bench, units }: PartProps) {
         </div>
       ))}
     </div>
+  );
+}
+
+/** What care says of this shape for the chosen person; why stands on their page alone. */
+function CareLine({
+  person,
+  family,
+}: {
+  readonly person: BenchView['people'][number];
+  readonly family: string;
+}) {
+  const ruling = person.rulings[family];
+  if (ruling === undefined) return null;
+  return (
+    <p className={`${classes.note} ${classes.screenOnly}`} role="note">
+      {ruling.isOpen ? (
+        <>
+          <strong>With care:</strong> {ruling.watch.join('; ')}.
+        </>
+      ) : (
+        <>
+          <strong>Not for {person.name.split(' ')[0]} today</strong>: to look at, not to set up.{' '}
+          <Link href={`/people/${person.id}#closed`}>Why stands on their page</Link>.
+        </>
+      )}
+    </p>
   );
 }

@@ -19,11 +19,14 @@ import {
 } from '@/db/courses';
 import { listPieces } from '@/db/cupboards';
 import type { Db } from '@/db/open';
-import { findPerson, listCoursePeople, listPeople } from '@/db/people';
+import { findPerson, listCoursePeople, listPeople, type PersonRow } from '@/db/people';
 import { listRecords, readEvidence, type StoredRecord } from '@/db/records';
 import { listSetups, type SavedSetup } from '@/db/setups';
 import { today } from '../clock';
 import { database } from '../database';
+import { ruleOnShape, type ShapeRuling } from '@/core/ladder/shapeRuling';
+import { shapeIds } from '@/core/shapes/registry';
+import { makeCase } from './cases';
 import { judgePerson, type Judgement } from './judgement';
 import { readSchool } from './schools';
 
@@ -178,6 +181,8 @@ export interface BenchPerson {
   readonly body: BodyInput;
   readonly setups: readonly SavedSetup[];
   readonly kept: readonly KeptDistance[];
+  /** By shape, where care closes it today or asks for something. */
+  readonly rulings: Readonly<Partial<Record<string, ShapeRuling>>>;
   readonly ranges: Ranges;
 }
 
@@ -200,17 +205,34 @@ export function readBench(): BenchView | null {
   const setups = listSetups(db, ids);
   const evidence = readEvidence(db, ids);
   const school = readSchool(db, course?.profile ?? 'prop-led');
+  const pieces = course === null ? [] : listPieces(db, course.id);
+  const rulingsOf = (person: PersonRow) => {
+    const opened = makeCase(person, evidence.get(person.id) ?? {}, {
+      school,
+      day: today(),
+      pieces,
+    });
+    return Object.fromEntries(
+      shapeIds.flatMap((shape) => {
+        const ruling = ruleOnShape(opened, shape);
+        return ruling === null || (ruling.isOpen && ruling.watch.length === 0)
+          ? []
+          : [[shape, ruling] as const];
+      }),
+    );
+  };
   return {
-    people: people.map(({ id, name, body, kept }) => ({
-      id,
-      name,
-      body,
-      kept,
-      ranges: measuredRanges(evidence.get(id) ?? {}, school, today()),
-      setups: setups.filter(({ personId }) => personId === id),
+    people: people.map((person) => ({
+      id: person.id,
+      name: person.name,
+      body: person.body,
+      kept: person.kept,
+      rulings: rulingsOf(person),
+      ranges: measuredRanges(evidence.get(person.id) ?? {}, school, today()),
+      setups: setups.filter(({ personId }) => personId === person.id),
     })),
     settings: getSettings(db),
-    pieces: course === null ? [] : listPieces(db, course.id),
+    pieces,
     profile: school.profile.origin,
     profileSettings: school.settings,
   };
