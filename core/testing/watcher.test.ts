@@ -4,7 +4,7 @@ import { cautionIds } from '../catalog/cautions';
 import { drillTable } from '../catalog/drills';
 import { painPlaces } from '../catalog/regions';
 import { ladderIds } from '../catalog/stage';
-import { stageIds, type StageId } from '../catalog/stages';
+import { getStage, stageIds, type StageId } from '../catalog/stages';
 import type { Care } from '../caution/care';
 import { isDrillOpen } from '../compose/options';
 import { usualHousehold } from '../home/household';
@@ -13,7 +13,7 @@ import { openCase, type OpenedCase } from '../ladder/case';
 import { rankChecks } from '../ladder/tonight';
 import { judge } from '../ladder/verdict';
 import { seededRandom } from '../random';
-import { ago, asOf } from './cases';
+import { ago, asOf, makeCase } from './cases';
 import {
   allColumns,
   inventPerson,
@@ -136,5 +136,41 @@ describe('the watcher bites', () => {
     ['SS2', 'elsewhere'],
   ] as const)('on %s for pain: %s', (id, place) => {
     expect(whyClosed(somebody({}, [{ place, date: ago(1) }]), { id })).not.toBeNull();
+  });
+});
+
+describe('harder on the same branch', () => {
+  /** What is done on the back or the feet to prepare the hands, and the other way round. */
+  const ofAnotherKind = new Set(['HB2 HB3', 'HB2 HB4', 'SS1 SS2', 'SS1 SS3']);
+  const isOther = (easier: string, harder: string) =>
+    harder === 'HB5' || easier === 'HB5' || ofAnotherKind.has(`${easier} ${harder}`);
+
+  it('never opens what easier closes: for every pain and every caution, stage by stage', () => {
+    const opened: string[] = [];
+    let pairs = 0;
+    for (const harder of stageIds) {
+      const { family, branch } = getStage(harder);
+      const school = makeCase().school;
+      const path = (school.stages.get(harder)?.ways ?? []).flatMap((way) => way.path);
+      for (const easier of new Set(path)) {
+        const own = getStage(easier as StageId);
+        if (easier === harder || own.family !== family || own.branch !== branch) continue;
+        if (isOther(easier, harder)) continue;
+        pairs += 1;
+        const cares: Partial<Care>[] = [
+          ...painPlaces.map((place) => ({ pains: [{ place, date: asOf }] })),
+          ...cautionIds.map((id) => ({ reports: [id] })),
+        ];
+        for (const care of cares) {
+          const person = makeCase({ care, present: { [family]: harder } });
+          const isStopped = (stage: string) => judge(stage, person).kind === 'stop';
+          if (isStopped(easier) && !isStopped(harder)) {
+            opened.push(`${easier} closed, ${harder} open: ${JSON.stringify(care)}`);
+          }
+        }
+      }
+    }
+    expect(opened).toEqual([]);
+    expect(pairs).toBeGreaterThan(100);
   });
 });

@@ -305,6 +305,14 @@ function RoomSheet({ view, plan, round }: PrintSheetsProps & { readonly round: n
 
 /** What a helper needs: where, whom, whether to ask first. Nothing of anybody's health. */
 function HelperSheet({ view, plan }: PrintSheetsProps) {
+  const names = shortNames(view.members);
+  const outs = plan.timeline.flatMap((item) => {
+    const words = sayingOut(
+      listSittingOut(item, view.prepared.people),
+      (who) => names.get(who) ?? who,
+    );
+    return words === '' ? [] : [{ id: item.id, label: item.label, words }];
+  });
   return (
     <section className={classes.sheet} aria-label="For the assistant">
       <Head view={view} title="For the assistant" />
@@ -337,6 +345,18 @@ function HelperSheet({ view, plan }: PrintSheetsProps) {
           </div>
         );
       })}
+      {outs.length > 0 && (
+        <>
+          <h3>Who does something else meanwhile</h3>
+          <ul>
+            {outs.map(({ id, label, words }) => (
+              <li key={id}>
+                {label}: {words}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
       <h3>Stations</h3>
       <ul>
         {plan.layOut.map(({ letter, where, props, people }) => (

@@ -50,6 +50,9 @@ export function WhyPanel(props: WhyPanelProps) {
   const now = plan.rounds[round]?.people.find(({ id }) => id === person);
   const option = findOption(prepared, person, now?.option ?? null);
   const refused = own === undefined ? null : sayingRefused(own, now ? [now.label] : []);
+  // Why care closes something is the person's own page to say.
+  const kept = new Set(own?.refused?.map(({ stage }) => stage));
+  const shut = own?.shut.filter(({ stage }) => !kept.has(stage)) ?? [];
   const pins = wishes.pins.filter(isOf(person));
   const report = (pin: Pin) =>
     plan.pins.find((one) => JSON.stringify(one.pin) === JSON.stringify(pin));
@@ -98,10 +101,10 @@ export function WhyPanel(props: WhyPanelProps) {
         </p>
       )}
       {refused !== null && <p>{firstUp(refused)}.</p>}
-      {own && own.shut.length > 0 && (
+      {shut.length > 0 && (
         <p className={classes.quiet}>
           Closed by the ladder or the room:{' '}
-          {own.shut.map(({ label, why }) => `${label} (${why})`).join('; ')}.
+          {shut.map(({ label, why }) => `${label} (${why})`).join('; ')}.
         </p>
       )}
       {own && (

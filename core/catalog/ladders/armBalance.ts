@@ -65,7 +65,7 @@ export const armBalance = {
     exit: 'Knees down',
     columns: wrists,
     loads: { wrist: 0.7, shoulder: 0.8, scapula: 0.8, core: 0.5 },
-    strains: ['elbow'],
+    strains: ['elbow', 'hip'],
     shape: { family: 'kneePlank' },
   },
   CR4: {
@@ -81,7 +81,7 @@ export const armBalance = {
     exit: 'Heels down',
     columns: wrists,
     loads: { wrist: 0.7, shoulder: 0.5, hip: 0.5 },
-    strains: ['leg'],
+    strains: ['leg', 'neck', 'back'],
     recipe: 'crow-cushion',
     shape: { family: 'crow' },
     pieces: [{ piece: 'cushion', count: 1 }],

@@ -116,7 +116,7 @@ export const forearmStand = {
     exit: 'Knees down',
     columns: mild,
     loads: { shoulder: 0.7, scapula: 0.7, core: 0.5 },
-    strains: [],
+    strains: ['leg', 'hamstring'],
     shape: { family: 'dolphin' },
   },
   FS7: {

@@ -75,7 +75,7 @@ export const headstand = {
     exit: 'Sit back',
     columns: neck,
     loads: { neck: 0.3 },
-    strains: [],
+    strains: ['shoulder', 'elbow'],
     shape: { still: 'all-fours' },
   },
   HS5: {

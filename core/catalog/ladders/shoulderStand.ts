@@ -6,7 +6,8 @@ const neckEase = check('neck-ease');
 const hold = check('shoulder-stand-hold');
 const legRaise = check('straight-leg-raise');
 const family = 'shoulder-stand';
-const neck = ['neck'] as const;
+/** The neck bends under weight, and shoulders and back of the head carry it. */
+const neck = ['neck', 'shoulders'] as const;
 const rollDown =
   'One vertebra at a time, head quiet; slide back until the shoulders are on the floor, rest, roll to the side';
 
@@ -61,7 +62,7 @@ export const shoulderStand = {
     exit: 'Roll to the side',
     columns: ['mild'],
     loads: { hamstring: 0.2 },
-    strains: ['back'],
+    strains: ['back', 'hip'],
     feetUp: true,
     needsWall: true,
     recipe: 'legs-up',
@@ -82,7 +83,7 @@ export const shoulderStand = {
     exit: 'Roll down',
     columns: ['light', 'shoulders'],
     loads: { core: 0.5, hamstring: 0.5, neck: 0.2 },
-    strains: ['back', 'shoulder'],
+    strains: ['back', 'shoulder', 'hip', 'leg'],
     needsWall: true,
     recipe: 'wall-plough',
     shape: { still: 'wall-plough' },
@@ -103,7 +104,7 @@ export const shoulderStand = {
     columns: ['light', 'shoulders', 'wrists'],
     sparesWrists: 'hips on a bolster instead of the hands',
     loads: { wrist: 0.5, shoulder: 0.4, core: 0.4, neck: 0.3 },
-    strains: [],
+    strains: ['hip', 'leg'],
     shape: { still: 'half-shoulder-stand' },
   },
   SS6: {
@@ -120,7 +121,7 @@ export const shoulderStand = {
     exit: 'Slide down without pushing the chair away, rest, roll to the side',
     columns: neck,
     loads: { neck: 0.4, shoulder: 0.3 },
-    strains: [],
+    strains: ['hip', 'leg'],
     mayAssist: true,
     recipe: 'chair-shoulder-stand',
     shape: { still: 'chair-shoulder-stand' },
@@ -144,7 +145,7 @@ export const shoulderStand = {
     exit: 'Feet to the wall, roll down',
     columns: neck,
     loads: { neck: 0.6, shoulder: 0.5, core: 0.5 },
-    strains: [],
+    strains: ['hip', 'leg'],
     needsWall: true,
     mayAssist: true,
     recipe: 'platform',
@@ -165,7 +166,7 @@ export const shoulderStand = {
     exit: rollDown,
     columns: neck,
     loads: { neck: 0.7, shoulder: 0.5, core: 0.5 },
-    strains: [],
+    strains: ['hip', 'leg'],
     mayAssist: true,
     recipe: 'platform',
     shape: { family: 'shoulderStand' },
@@ -188,7 +189,7 @@ export const shoulderStand = {
     exit: rollDown,
     columns: neck,
     loads: { neck: 0.8, hamstring: 0.5, core: 0.3 },
-    strains: ['back', 'shoulder'],
+    strains: ['back', 'shoulder', 'hip', 'leg'],
     needsWall: true,
     recipe: 'platform',
     shape: { family: 'plough' },
@@ -208,7 +209,7 @@ export const shoulderStand = {
     exit: rollDown,
     columns: neck,
     loads: { neck: 1, core: 0.8 },
-    strains: ['shoulder'],
+    strains: ['shoulder', 'hip', 'leg'],
     isFree: true,
     recipe: 'platform',
     shape: { family: 'shoulderStand' },
