@@ -2,7 +2,7 @@
 import type { Highs } from 'highs';
 import { closedRegions, regions, type BodyRegion, type Region } from '../catalog/regions';
 import type { DrillKey, DrillSpec } from '../catalog/drills';
-import { liftsFeet, regionsOf } from '../ladder/gatekeeper';
+import { drillLiftsFeet, regionsOf } from '../ladder/gatekeeper';
 import { mainRegions, type FatigueState } from '../fatigue/reserve';
 import { placeCircles } from '../room/pack';
 import type { Floor, Room, Span } from '../room/room';
@@ -42,7 +42,7 @@ type DrillList = readonly (readonly [DrillKey, DrillSpec])[];
 
 function withFeetDown(person: PreparedPerson, drills: DrillList): PreparedPerson {
   const options = keepingFeetDown(person.options);
-  const up = drills.flatMap(([drill, spec]) => (liftsFeet(spec) ? [drill] : []));
+  const up = drills.flatMap(([drill, spec]) => (drillLiftsFeet(spec) ? [drill] : []));
   return {
     ...person,
     options,

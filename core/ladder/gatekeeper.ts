@@ -155,6 +155,10 @@ export const liftsFeet = ({
 }: Pick<Thing, 'columns' | 'isAttempt' | 'isFree'> & { readonly feetUp?: true }): boolean =>
   feetUp === true || isFree === true || isScreenedFor({ columns, isAttempt: isAttempt === true });
 
+/** The same of a drill: one that asks for what a stage asks leaves the floor or turns upside down. */
+export const drillLiftsFeet = (drill: DrillSpec): boolean =>
+  drill.asStage !== undefined || liftsFeet(drill);
+
 /** A stage as the gatekeeper sees it for one person. */
 export const thingOfStage = (person: OpenedCase, stage: StageKey, spec: StageSpec): Thing => ({
   columns: spec.columns,

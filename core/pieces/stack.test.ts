@@ -181,15 +181,24 @@ describe('the stack solver', () => {
     },
   );
 
-  it('would take a block on its end for a hand, and never for a back', () => {
+  it('stands a block on its end under nobody, and on its side only on the floor under a hand', () => {
     const request = {
       targetM: 0.23,
       footprintM: [0.1, 0.1] as const,
       pieces: [{ piece: 'foam-block' as const, count: 1 }],
     };
     expect(findStack(request).found).toBe(true);
-    for (const bears of ['sacrum', 'shoulders', 'leans'] as const)
+    for (const bears of ['sacrum', 'shoulders', 'leans', 'forearms', 'hands'] as const)
       expect(findStack({ ...request, bears }).found).toBe(false);
+    const hand = (targetM: number, count: number) =>
+      findStack({
+        targetM,
+        footprintM: [0.15, 0.09],
+        pieces: [{ piece: 'foam-block', count }],
+        bears: 'hands',
+      }).layers.map(({ face }) => face);
+    expect(hand(0.15, 1)).toEqual(['side']);
+    expect(hand(0.3, 2)).toEqual([]);
   });
 
   it('has nothing to say of an empty cupboard, and knows what to borrow', () => {

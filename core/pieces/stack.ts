@@ -36,15 +36,23 @@ export interface StackRequest {
  * What a stack under weight may be made of (handbook 04 "Stacks under weight"): everything flat, and
  * - under the `sacrum` firm pieces alone;
  * - under the `shoulders` neither cushion nor bolster;
- * - at an upper back that `leans` on it blocks alone, the lowest at least half as deep as all is high.
+ * - at an upper back that `leans` on it blocks alone, the lowest at least half as deep as all is high;
+ * - under the `forearms` firm pieces alone.
+ * Under the `hands` firm pieces, none on its end, and on its side only what lies on the floor.
  */
-export type StackLoad = 'sacrum' | 'shoulders' | 'leans';
+export type StackLoad = 'sacrum' | 'shoulders' | 'leans' | 'forearms' | 'hands';
 
 const mayBear: Readonly<Record<StackLoad, (spec: PieceSpec) => boolean>> = {
   sacrum: ({ isFirm }) => isFirm,
   shoulders: ({ kind, isFirm }) => isFirm || kind === 'blanket',
   leans: ({ kind, isFirm }) => kind === 'block' && isFirm,
+  forearms: ({ isFirm }) => isFirm,
+  hands: ({ isFirm }) => isFirm,
 };
+
+/** Faces on which a piece may stand under what it bears. */
+const facesFor = (bears: StackLoad | undefined): readonly StackFace[] =>
+  bears === undefined ? ['flat', 'side', 'end'] : bears === 'hands' ? ['flat', 'side'] : ['flat'];
 
 /** The base is at least this share of the height deep. */
 const baseShare = 0.5;
@@ -85,8 +93,7 @@ function layerOptions(
   const faces: (Pick<StackLayer, 'face' | 'thicknessM' | 'isRefolded'> & {
     size: [number, number];
   })[] = [{ face: 'flat', thicknessM: spec.loadedM, size: [spec.lengthM, spec.widthM] }];
-  // On side or end a piece tips under weight.
-  if (spec.standsOnEdge && bears === undefined) {
+  if (spec.standsOnEdge) {
     faces.push(
       { face: 'side', thicknessM: spec.widthM, size: [spec.lengthM, spec.thicknessM] },
       { face: 'end', thicknessM: spec.lengthM, size: [spec.widthM, spec.thicknessM] },
@@ -101,7 +108,9 @@ function layerOptions(
     });
   }
   const fit = (needed: number, size: number) => Math.ceil(needed / size - tolerance.roundingM);
-  return faces.flatMap(({ size, ...face }) => {
+  // On side or end a piece tips under weight.
+  const standing = faces.filter(({ face }) => facesFor(bears).includes(face));
+  return standing.flatMap(({ size, ...face }) => {
     const ways = [size, [size[1], size[0]] as const].map(([a, b]) => {
       const [across, along] = [Math.max(1, fit(width, a)), Math.max(1, fit(depth, b))];
       return {
@@ -169,6 +178,7 @@ export function findStack(request: StackRequest): Stack {
         (option.widthM > under.widthM + tolerance.roundingM ||
           option.depthM > under.depthM + tolerance.roundingM);
       if (isWider) continue;
+      if (bears !== undefined && option.face === 'side' && chosen.length > 0) continue;
       const next = heightM + option.thicknessM;
       if (next > highestOn(chosen[0] ?? option, bears) + tolerance.roundingM) continue;
       if (next >= targetM - tolerance.roundingM)

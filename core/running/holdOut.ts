@@ -11,7 +11,13 @@ export interface HeldShape {
   readonly byBase: boolean;
   /** Every region that it loads or strains. */
   readonly regions?: readonly BodyRegion[];
+  /** On which bases a foot leaves the floor; `null`: whatever the base. */
+  readonly feetUp?: readonly (BaseId | null)[];
 }
+
+/** Closed to whoever keeps the feet down tonight. */
+export const isUpFor = ({ feetUp = [] }: HeldShape, base: BaseId | null): boolean =>
+  feetUp.includes(null) || feetUp.includes(base);
 
 /**
  * Did somebody say something tonight that closes what everybody does? A stop sign closes all of it,
@@ -37,14 +43,17 @@ export const isOutTonight = (
  * loads it; the rest was judged before.
  *
  * @param shape `null`: time in the shape that the plan gives, which is judged by itself
+ * @param keepsFeetDown they asked for it tonight
  */
 export function isOutOfHold(
   { id, closedChecks = [] }: Pick<PreparedPerson, 'id' | 'closedChecks'>,
   shape: HeldShape | null,
   base: BaseId | null,
   state: Pick<FloorState, 'halts'>,
+  keepsFeetDown = false,
 ): boolean {
   if (isOutTonight(id, shape?.regions, state)) return true;
+  if (keepsFeetDown && shape !== null && isUpFor(shape, base)) return true;
   return (
     shape !== null && closedChecks.includes(closedKey(shape.check, shape.byBase ? base : null))
   );

@@ -36,6 +36,8 @@ function findBroken(plan: PlanFile, state: FloorState, prepared: PreparedClass):
       if (!isPlacementOpen(prepared, placed)) say(`${id} does what is closed: ${placed.option}`);
       if (signed.has(id) && option !== undefined && option.isRest !== true)
         say(`${id} goes on after a stop sign`);
+      if (state.feetDown.get(id) === true && option?.feetUp === true)
+        say(`${id} leaves the floor and keeps the feet down`);
       if (round < (state.late.get(id) ?? 1) && placed.option !== null)
         say(`${id} is placed before coming`);
       for (const { person, place } of state.halts) {
@@ -81,6 +83,7 @@ function runClass(seed: number): void {
     () => tap({ kind: 'late', person: pick(ids), round: roundsDone + 2 }),
     () => tap({ kind: 'sore', person: pick(ids), place: pick(painPlaces) }),
     () => tap({ kind: 'sign', person: pick(ids), sign: pick(stopSigns) }),
+    () => tap({ kind: 'feet-down', person: pick(ids), isDown: random() < 0.8 }),
     () => {
       roundsDone = Math.min(roundsDone + 1, wishes.rounds - 1);
       tap({ kind: 'segment', index: 9 + roundsDone, roundsDone });

@@ -11,6 +11,7 @@ import { BreathNow } from './BreathNow';
 import { FaultSheet } from './FaultSheet';
 import { PersonTile } from './PersonTile';
 import { insteadOf, quietestOf } from '@/core/compose/sittingOut';
+import { feetDownNow } from '@/core/running/follow';
 import { isOutOfHold, isOutTonight } from '@/core/running/holdOut';
 import { useFloorClass } from './context';
 import type { HoldWish } from './view';
@@ -52,9 +53,16 @@ function HoldSetup({ wish, onShow, onClose }: HoldPanelProps) {
     () => new Set(wish.people.filter((id) => here.includes(id))),
   );
   const spec = holds.find((one) => one.check === check);
+  const feetDown = new Set(feetDownNow(floor.state, bundle.plan));
   const out = new Map(
     bundle.prepared.people.flatMap((person) =>
-      isOutOfHold(person, spec ?? null, spec?.byBase ? base : null, floor.state)
+      isOutOfHold(
+        person,
+        spec ?? null,
+        spec?.byBase ? base : null,
+        floor.state,
+        feetDown.has(person.id),
+      )
         ? [
             [
               person.id,

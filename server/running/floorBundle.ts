@@ -3,11 +3,11 @@ import type { DrillKey } from '@/core/catalog/drills';
 import { doneByAll } from '@/core/compose/sittingOut';
 import type { CheckSpec } from '@/core/catalog/checks';
 import type { BodyRegion } from '@/core/catalog/regions';
-import { regionsOf } from '@/core/ladder/gatekeeper';
+import { drillLiftsFeet, liftsFeet, regionsOf } from '@/core/ladder/gatekeeper';
 import { sayDose } from '@/core/catalog/dose';
 import type { BodyInput } from '@/core/body/body';
-import type { CheckKey, FaultId } from '@/core/catalog/checks';
-import { faultIds, faultTable, getCheck, getFault, isShippedCheck } from '@/core/catalog/checks';
+import type { BaseId, CheckKey, FaultId } from '@/core/catalog/checks';
+import { baseIds, faultIds, faultTable, getCheck, getFault, isShippedCheck } from '@/core/catalog/checks';
 import type { LadderId } from '@/core/catalog/stage';
 import type { PlanFile } from '@/core/files/planFile';
 import type { PreparedClass, PreparedPerson } from '@/core/compose/prepared';
@@ -49,6 +49,8 @@ export interface FloorCheck {
   readonly voidedBy: readonly FaultId[];
   /** Regions that its shape loads or strains: who is sore there takes no part. */
   readonly regions: readonly BodyRegion[];
+  /** On which bases a foot leaves the floor; absent in classes begun before it was said. */
+  readonly feetUp?: readonly (BaseId | null)[];
   /** The teacher's alone. */
   readonly isPrivate?: true;
   /** Offered first where none is planned. */
@@ -83,6 +85,8 @@ export interface FloorBundle {
         readonly dose: string;
         /** That it loads or strains; absent in classes begun before it was said. */
         readonly regions?: readonly BodyRegion[];
+        /** A foot leaves the floor. */
+        readonly feetUp?: true;
       }
     >
   >;
@@ -139,6 +143,7 @@ export function makeBundle(db: Db, view: ClassView, plan: PlanFile): FloorBundle
       timedTogether: spec.timedTogether === true,
       voidedBy: spec.voidedBy,
       regions: regionsOfCheck(school, spec),
+      feetUp: basesUp(school, spec),
       ...(spec.isPrivate ? { isPrivate: true as const } : {}),
       ...(isShippedCheck(check) && getCheck(check).isUsualHold
         ? { isUsualHold: true as const }
@@ -150,7 +155,17 @@ export function makeBundle(db: Db, view: ClassView, plan: PlanFile): FloorBundle
       [...drillsTonight(plan)].flatMap((drill) => {
         const spec = school.catalog.drills[drill];
         if (spec === undefined) return [];
-        return [[drill, { how: spec.how, dose: sayDose(spec.dose), regions: regionsOf(spec) }]];
+        return [
+          [
+            drill,
+            {
+              how: spec.how,
+              dose: sayDose(spec.dose),
+              regions: regionsOf(spec),
+              ...(drillLiftsFeet(spec) ? { feetUp: true as const } : {}),
+            },
+          ],
+        ];
       }),
     ),
     faults: Object.fromEntries(faultIds.map((id) => [id, faultTable[id].label])),
@@ -167,6 +182,18 @@ function regionsOfCheck(school: School, { loads = {}, strains, takenIn }: CheckS
     takenIn === undefined ? [] : typeof takenIn === 'string' ? [takenIn] : Object.values(takenIn);
   const things = stages.flatMap((stage) => school.stages.get(stage)?.spec ?? []);
   return [...new Set([{ loads, strains }, ...things].flatMap(regionsOf))];
+}
+
+/** The bases on which the stage that a check is shown in lifts a foot. */
+function basesUp(school: School, { takenIn, columns }: CheckSpec): (BaseId | null)[] {
+  const isUp = (stage: string) => {
+    const spec = school.stages.get(stage)?.spec;
+    return spec !== undefined && liftsFeet(spec);
+  };
+  if (liftsFeet({ columns })) return [null];
+  if (takenIn === undefined) return [];
+  if (typeof takenIn === 'string') return isUp(takenIn) ? [null] : [];
+  return baseIds.filter((base) => isUp(takenIn[base]));
 }
 
 /** What is done by all tonight, the pauses included. */
@@ -212,6 +239,7 @@ export function bundleFor(role: FloorRole, bundle: FloorBundle): FloorBundle {
         timedTogether: one.timedTogether,
         voidedBy: one.voidedBy.filter((fault) => !getFault(fault).isPrivate),
         regions: one.regions,
+        ...(one.feetUp === undefined ? {} : { feetUp: one.feetUp }),
         ...(one.isUsualHold === undefined ? {} : { isUsualHold: one.isUsualHold }),
         ...(one.levels === undefined ? {} : { levels: one.levels }),
       })),

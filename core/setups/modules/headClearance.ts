@@ -1,6 +1,5 @@
 /** Head clearance in forearm shapes, and the lift that makes it. Source: handbook 04. */
 import type { Lengths } from '../../body/body';
-import { specOf } from '../../catalog/pieces';
 import { profileTable } from '../../catalog/profiles';
 import { elbowsApart } from '../elbows';
 import { laidOut, measuring, type Setup } from '../setup';
@@ -23,7 +22,8 @@ export const headClearance: Setup = {
     const { stack, cautions } = adviseStack(input, {
       targetM: lift.metres,
       footprintM: [elbowsApart(input).outerElbowM(body.lengths), body.lengths.forearm],
-      pieces: pieces.filter((one) => specOf(one).isFirm),
+      pieces,
+      bears: 'forearms',
     });
     return {
       distances: [has, lift],

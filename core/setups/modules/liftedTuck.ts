@@ -1,5 +1,4 @@
 /** Lifted tuck on blocks. Source: handbook 04 "Widths, loops, spacers". */
-import { specOf } from '../../catalog/pieces';
 import { measuring, noAssist, type Setup } from '../setup';
 import { adviseStack } from '../stackAdvice';
 import { stackWays } from './stackWays';
@@ -24,9 +23,8 @@ export const liftedTuck: Setup = {
       targetM: height.metres,
       toleranceM: 0.03,
       footprintM: [0.15, 0.09],
-      pieces: input.pieces
-        .filter((one) => specOf(one).isFirm)
-        .map((one) => ({ ...one, count: Math.floor(one.count / 2) })),
+      pieces: input.pieces.map((one) => ({ ...one, count: Math.floor(one.count / 2) })),
+      bears: 'hands',
     });
     return { distances: [height], stack, cautions, notes: ['The same under each hand.'] };
   },

@@ -1,0 +1,46 @@
+import { isOutOfHold, isOutTonight, isUpFor } from './holdOut';
+import { replay } from './replay';
+import type { FloorAct } from './tap';
+
+const after = (...acts: FloorAct[]) =>
+  replay(
+    acts.map((act, index) => ({
+      device: 't',
+      seq: index + 1,
+      at: { boot: 'a', monoMs: index * 1000, wallMs: index * 1000 },
+      act,
+    })),
+  );
+const person = { id: '1', closedChecks: ['headstand-hold', 'wall-hold/hands'] };
+const hold = (check: string, more: object = {}) => ({ check, byBase: false, ...more });
+
+describe('who takes no part in a hold', () => {
+  it('is to whom it was closed when the class was judged, on that base alone', () => {
+    const quiet = after();
+    expect(isOutOfHold(person, hold('headstand-hold'), null, quiet)).toBe(true);
+    const wall = hold('wall-hold', { byBase: true });
+    expect(isOutOfHold(person, wall, 'hands', quiet)).toBe(true);
+    expect(isOutOfHold(person, wall, 'forearms', quiet)).toBe(false);
+    expect(isOutOfHold(person, null, null, quiet)).toBe(false);
+  });
+
+  it('is who had a stop sign, in any hold, and who is sore where it loads', () => {
+    const signed = after({ kind: 'sign', person: '1', sign: 'tingling' });
+    expect(isOutOfHold(person, null, null, signed)).toBe(true);
+    const sore = after({ kind: 'sore', person: '1', place: 'wrist' });
+    expect(isOutOfHold(person, hold('plank-hold', { regions: ['wrist'] }), null, sore)).toBe(true);
+    expect(isOutOfHold(person, hold('hollow-hold', { regions: ['core'] }), null, sore)).toBe(false);
+    expect(isOutTonight('2', ['wrist'], sore)).toBe(false);
+  });
+
+  it('is who keeps the feet down, where the shape lifts a foot', () => {
+    const quiet = after();
+    const up = hold('wall-hold', { byBase: true, feetUp: ['forearms'] });
+    expect(isOutOfHold(person, up, 'forearms', quiet, true)).toBe(true);
+    expect(isOutOfHold(person, up, 'forearms', quiet, false)).toBe(false);
+    expect(isOutOfHold(person, hold('dolphin-hold', { feetUp: [] }), null, quiet, true)).toBe(
+      false,
+    );
+    expect(isUpFor(hold('tuck-hold', { feetUp: [null] }), 'head')).toBe(true);
+  });
+});
