@@ -22,7 +22,20 @@ export type RegionLoads = Readonly<Partial<Record<Region, number>>>;
  */
 export type BodyRegion = (typeof bodyRegions)[number];
 
-export const bodyRegions = [...regions, 'leg', 'back', 'elbow'] as const;
+/** Every region by what it is called; those that tire first. */
+export const bodyRegionTable = {
+  ...regionTable,
+  leg: { label: 'legs and knees' },
+  back: { label: 'back' },
+  elbow: { label: 'elbows' },
+} as const;
+
+export const bodyRegions = [
+  ...regions,
+  'leg',
+  'back',
+  'elbow',
+] as const satisfies readonly (keyof typeof bodyRegionTable)[];
 
 /** Where a student says it hurts, and which regions that closes. */
 export const painPlaceTable = {

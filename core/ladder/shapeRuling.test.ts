@@ -7,7 +7,10 @@ describe('a shape on the bench', () => {
   it('is closed where every stage in it is, and says how where it is open with care', () => {
     const reported = (...reports: ('recent-event' | 'wrist' | 'low-back')[]) =>
       makeCase({ care: { reports } });
-    expect(ruleOnShape(reported('recent-event'), 'headstand')).toEqual({ isOpen: false, watch: [] });
+    expect(ruleOnShape(reported('recent-event'), 'headstand')).toEqual({
+      isOpen: false,
+      watch: [],
+    });
     expect(ruleOnShape(reported('wrist'), 'plank')).toEqual({ isOpen: false, watch: [] });
     expect(ruleOnShape(reported('low-back'), 'dolphin')).toEqual({
       isOpen: true,

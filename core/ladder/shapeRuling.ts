@@ -29,7 +29,5 @@ export function ruleOnShape(person: OpenedCase, shape: ShapeId): ShapeRuling | n
   const [first] = rulings;
   if (first === undefined) return null;
   const open = rulings.find(({ isOpen }) => isOpen);
-  return open?.isOpen === true
-    ? { isOpen: true, watch: open.watch }
-    : { isOpen: false, watch: [] };
+  return open?.isOpen === true ? { isOpen: true, watch: open.watch } : { isOpen: false, watch: [] };
 }

@@ -15,7 +15,7 @@ import {
 import { useForm, type UseFormReturnType } from '@mantine/form';
 import { useState, useTransition } from 'react';
 import { cautionColumns, type CautionColumn } from '@/core/catalog/cautions';
-import { regions, regionTable, type Region } from '@/core/catalog/regions';
+import { bodyRegions, bodyRegionTable, type BodyRegion } from '@/core/catalog/regions';
 import { getShape, shapeIds } from '@/core/shapes/registry';
 import { ladderIds, ladderTable, type LadderId } from '@/core/catalog/stage';
 import { stillIds, stillTable } from '@/core/shapes/stills';
@@ -89,7 +89,42 @@ function useKeep<Values extends { readonly label: string }>(
   return { keep, isSaving };
 }
 
-const regionChoices = regions.map((id) => ({ value: id, label: regionTable[id].label }));
+const regionChoices = bodyRegions.map((id) => ({ value: id, label: bodyRegionTable[id].label }));
+
+interface Asks {
+  readonly columns: readonly CautionColumn[];
+  readonly regions: readonly BodyRegion[];
+}
+
+interface AsksOfBodyProps {
+  readonly description: string;
+  readonly value: Asks;
+  readonly onChange: (value: Asks) => void;
+}
+
+/** What an entry of one's own asks of a body: the same two questions of every kind of entry. */
+function AsksOfBody({ description, value, onChange }: AsksOfBodyProps) {
+  return (
+    <>
+      <MultiSelect
+        label="Which cautions look at it"
+        description={description}
+        data={columns}
+        value={[...value.columns]}
+        onChange={(chosen) =>
+          onChange({ columns: chosen as CautionColumn[], regions: value.regions })
+        }
+      />
+      <MultiSelect
+        label="What it loads"
+        description="Also what is only strained: pain there closes it."
+        data={regionChoices}
+        value={[...value.regions]}
+        onChange={(chosen) => onChange({ columns: value.columns, regions: chosen as BodyRegion[] })}
+      />
+    </>
+  );
+}
 const columns = Object.entries(cautionColumns).map(([value, label]) => ({ value, label }));
 const shapes = [
   { value: '', label: 'no drawing' },
@@ -110,7 +145,7 @@ function OwnStage({ checks, branches, stages }: EntryFormsProps) {
       stepDown: '',
       exit: '',
       columns: ['light', 'wrists'] as CautionColumn[],
-      regions: ['shoulder'] as Region[],
+      regions: ['shoulder'] as BodyRegion[],
       checks: [],
       shape: '',
       isFree: false,
@@ -155,18 +190,10 @@ function OwnStage({ checks, branches, stages }: EntryFormsProps) {
         value={[...form.values.checks]}
         onChange={(value) => form.setFieldValue('checks', value)}
       />
-      <MultiSelect
-        label="Which cautions look at it"
+      <AsksOfBody
         description="Everything a doctor might mind: head below heart, load on the neck, weight on the wrists."
-        data={columns}
-        value={[...form.values.columns]}
-        onChange={(value) => form.setFieldValue('columns', value as CautionColumn[])}
-      />
-      <MultiSelect
-        label="What it loads"
-        data={regionChoices}
-        value={[...form.values.regions]}
-        onChange={(value) => form.setFieldValue('regions', value as Region[])}
+        value={form.values}
+        onChange={(value) => form.setValues(value)}
       />
       <Group>
         <NativeSelect label="Nearest drawing" data={shapes} {...form.getInputProps('shape')} />
@@ -217,18 +244,10 @@ function OwnCheck() {
         label="mine alone: assistants do not see it"
         {...form.getInputProps('isPrivate', { type: 'checkbox' })}
       />
-      <MultiSelect
-        label="What it loads"
-        data={regionChoices}
-        value={[...form.values.regions]}
-        onChange={(value) => form.setFieldValue('regions', value as Region[])}
-      />
-      <MultiSelect
-        label="Which cautions look at it"
+      <AsksOfBody
         description="Nobody is asked to show what is closed to them."
-        data={columns}
-        value={[...form.values.columns]}
-        onChange={(value) => form.setFieldValue('columns', value as CautionColumn[])}
+        value={form.values}
+        onChange={(value) => form.setValues(value)}
       />
       <Button type="submit" loading={isSaving}>
         Add the check
@@ -287,17 +306,10 @@ function OwnDrill({ checks }: Pick<EntryFormsProps, 'checks'>) {
         value={[...form.values.serves]}
         onChange={(value) => form.setFieldValue('serves', value)}
       />
-      <MultiSelect
-        label="What it loads"
-        data={regionChoices}
-        value={[...form.values.regions]}
-        onChange={(value) => form.setFieldValue('regions', value as Region[])}
-      />
-      <MultiSelect
-        label="Which cautions look at it"
-        data={columns}
-        value={[...form.values.columns]}
-        onChange={(value) => form.setFieldValue('columns', value as CautionColumn[])}
+      <AsksOfBody
+        description="Whoever it is closed to sits it out."
+        value={form.values}
+        onChange={(value) => form.setValues(value)}
       />
       <Button type="submit" loading={isSaving}>
         Add the drill

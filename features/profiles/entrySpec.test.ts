@@ -48,6 +48,13 @@ describe('entries from the forms', () => {
     expect(gate).toEqual([{ check: 'l-hold', base }]);
   });
 
+  it('load what tires and strain the rest, so that pain there closes them', () => {
+    const spec = toStageSpec({ ...stage, regions: ['wrist', 'leg', 'back'] });
+    expect(spec.loads).toEqual({ wrist: 0.7 });
+    expect(spec.strains).toEqual(['leg', 'back']);
+    expect(ownStageSchema.safeParse(spec).success).toBe(true);
+  });
+
   it('ask for a way out where there is no support', () => {
     expect(toStageSpec({ ...stage, isFree: true, shape: '' })).toMatchObject({
       isFree: true,

@@ -2,7 +2,7 @@
 import { baseOfLadder } from '@/core/running/follow';
 import type { CautionColumn } from '@/core/catalog/cautions';
 import { getCheck, checkIds, type CheckId } from '@/core/catalog/checks';
-import type { Region } from '@/core/catalog/regions';
+import { regions, type BodyRegion, type Region, type RegionLoads } from '@/core/catalog/regions';
 import type { LadderId } from '@/core/catalog/stage';
 
 /** `Wall walk, up!` becomes `own-wall-walk-up`. */
@@ -17,6 +17,19 @@ export function keyFor(label: string): string {
   return `own-${plain === '' ? 'entry' : plain}`;
 }
 
+const tires = (region: BodyRegion): region is Region => regions.some((one) => one === region);
+
+/** What tires counts as loaded; what only strains is closed by pain there, and loads nothing. */
+function splitRegions(
+  chosen: readonly BodyRegion[],
+  load: number,
+): { loads: RegionLoads; strains: BodyRegion[] } {
+  return {
+    loads: Object.fromEntries(chosen.filter(tires).map((region) => [region, load])),
+    strains: chosen.filter((region) => !tires(region)),
+  };
+}
+
 export interface StageForm {
   readonly label: string;
   readonly family: LadderId;
@@ -27,7 +40,7 @@ export interface StageForm {
   readonly stepDown: string;
   readonly exit: string;
   readonly columns: readonly CautionColumn[];
-  readonly regions: readonly Region[];
+  readonly regions: readonly BodyRegion[];
   readonly checks: readonly string[];
   /** `family:dog` or `still:box`; empty: no drawing. */
   readonly shape: string;
@@ -59,7 +72,7 @@ export function toStageSpec(form: StageForm): Record<string, unknown> {
     assist: null,
     exit: form.exit,
     columns: [...form.columns],
-    loads: Object.fromEntries(form.regions.map((region) => [region, usualLoad])),
+    ...splitRegions(form.regions, usualLoad),
     ...(form.needsWall ? { needsWall: true } : {}),
     ...(form.isFree ? { isFree: true, needsExit: true } : {}),
     ...(form.shape === '' ? {} : { shape: { [kind]: name } }),
@@ -74,14 +87,14 @@ export interface CheckForm {
   readonly hasSides: boolean;
   readonly isPrivate: boolean;
   readonly columns: readonly CautionColumn[];
-  readonly regions: readonly Region[];
+  readonly regions: readonly BodyRegion[];
 }
 
 /** Holds and counts may go to eight times the bar before it is taken for a slip. */
 const roomAbove = 8;
 
 export function toCheckSpec(form: CheckForm) {
-  const { label, kind, bar, validDays, hasSides, isPrivate, columns, regions } = form;
+  const { label, kind, bar, validDays, hasSides, isPrivate, columns } = form;
   const scoring =
     kind === 'pass'
       ? { kind, passes: bar, days: Math.min(bar, 2) }
@@ -98,7 +111,7 @@ export function toCheckSpec(form: CheckForm) {
     ...(kind === 'hold' ? { timedTogether: true } : {}),
     ...(isPrivate ? { isPrivate: true } : {}),
     columns: [...columns],
-    strains: [...regions],
+    strains: [...form.regions],
     most: kind === 'pass' ? 1 : Math.min(3600, Math.max(10, bar * roomAbove)),
   };
 }
@@ -113,19 +126,19 @@ export interface DrillForm {
   readonly purpose: 'warms' | 'strengthens' | 'teaches';
   readonly isClassOnly: boolean;
   readonly serves: readonly string[];
-  readonly regions: readonly Region[];
+  readonly regions: readonly BodyRegion[];
   readonly columns: readonly CautionColumn[];
 }
 
 /** What an own drill loads: as much as most that ship. */
 const usualDrillLoad = 0.5;
 
-export function toDrillSpec({ regions, sets, seconds, isClassOnly, ...rest }: DrillForm) {
+export function toDrillSpec({ regions: chosen, sets, seconds, isClassOnly, ...rest }: DrillForm) {
   return {
     ...rest,
     work: { sets, seconds },
     ...(isClassOnly ? { isClassOnly: true } : {}),
-    loads: Object.fromEntries(regions.map((region) => [region, usualDrillLoad])),
+    ...splitRegions(chosen, usualDrillLoad),
     pieces: [],
   };
 }

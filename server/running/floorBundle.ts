@@ -7,7 +7,14 @@ import { drillLiftsFeet, liftsFeet, regionsOf } from '@/core/ladder/gatekeeper';
 import { sayDose } from '@/core/catalog/dose';
 import type { BodyInput } from '@/core/body/body';
 import type { BaseId, CheckKey, FaultId } from '@/core/catalog/checks';
-import { baseIds, faultIds, faultTable, getCheck, getFault, isShippedCheck } from '@/core/catalog/checks';
+import {
+  baseIds,
+  faultIds,
+  faultTable,
+  getCheck,
+  getFault,
+  isShippedCheck,
+} from '@/core/catalog/checks';
 import type { LadderId } from '@/core/catalog/stage';
 import type { PlanFile } from '@/core/files/planFile';
 import type { PreparedClass, PreparedPerson } from '@/core/compose/prepared';
