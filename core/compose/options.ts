@@ -16,6 +16,7 @@ import type { OpenedCase } from '../ladder/case';
 import {
   careFor,
   isOpenUnasked,
+  letThrough,
   liftsFeet,
   restPass,
   type Pass,
@@ -471,13 +472,27 @@ export const keepingFeetDown = (options: readonly PlannedOption[]): PlannedOptio
  * May this person do this drill? What leaves the floor or puts weight on the crown asks for what its
  * stage asks for, and nothing that would have to be asked at the door first: a drill is no filler.
  */
-export function isDrillOpen(person: OpenedCase, drill: DrillSpec): boolean {
-  if (!isOpenUnasked(person, thingOfDrill(person, drill))) return false;
+export function passToDrill(person: OpenedCase, drill: DrillSpec): Pass | null {
+  const pass = letThrough(person, thingOfDrill(person, drill));
+  if (pass === null) return null;
   const { asStage } = drill;
-  if (asStage === undefined || !person.school.stages.has(asStage)) return asStage === undefined;
+  if (asStage === undefined) return pass;
+  if (!person.school.stages.has(asStage)) return null;
   const { kind, atDoor } = judge(asStage, person);
-  return opensStage(kind) && atDoor.length === 0;
+  return opensStage(kind) && atDoor.length === 0 ? pass : null;
 }
+
+export const isDrillOpen = (person: OpenedCase, drill: DrillSpec): boolean =>
+  passToDrill(person, drill) !== null;
+
+/** The drills that are open to somebody: what is not among them is not told to them. */
+export const listDrillPasses = (person: OpenedCase): Readonly<Record<DrillKey, Pass>> =>
+  Object.fromEntries(
+    Object.entries(person.school.catalog.drills).flatMap(([key, drill]) => {
+      const pass = passToDrill(person, drill);
+      return pass === null ? [] : [[key, pass] as const];
+    }),
+  );
 
 /** Drills that cautions, pains and gates keep from this person. */
 export function listClosedDrills(person: OpenedCase): DrillKey[] {

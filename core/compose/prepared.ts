@@ -10,7 +10,7 @@ import type { School } from '../catalog/school';
 import type { LadderId } from '../catalog/stage';
 import type { Capacities } from '../fatigue/reserve';
 import type { OpenedCase } from '../ladder/case';
-import { isOpenUnasked, thingOfCounter } from '../ladder/gatekeeper';
+import { isOpenUnasked, thingOfCounter, type Pass } from '../ladder/gatekeeper';
 import { listCares, listRefused, type CareLine, type Refusal } from '../ladder/ledger';
 import { planChecks, rankChecks, type CheckSlot } from '../ladder/tonight';
 import type { KeptDistance } from '../setups/kept';
@@ -27,6 +27,7 @@ import {
   findCapacities,
   listClosedChecks,
   listClosedDrills,
+  listDrillPasses,
   listOptions,
   listWeakChecks,
 } from './options';
@@ -94,6 +95,8 @@ export interface PreparedPerson {
   readonly capacities: Capacities;
   readonly weak: readonly { readonly check: string; readonly weight: number }[];
   readonly closedDrills: readonly DrillKey[];
+  /** Drills that the gatekeeper lets them into; absent in classes begun before it was said. */
+  readonly drillPasses?: Readonly<Record<DrillKey, Pass>>;
   /** Families whose counterpose is closed to this person; absent in classes begun before it was asked. */
   readonly closedCounters?: readonly LadderId[];
   /** What the gatekeeper refuses tonight, for the teacher alone. */
@@ -153,6 +156,7 @@ export function prepareClass(input: ClassInput): PreparedClass {
       capacities: findCapacities(opened),
       weak: listWeakChecks(opened, families),
       closedDrills: listClosedDrills(opened),
+      drillPasses: listDrillPasses(opened),
       closedChecks: listClosedChecks(opened),
       closedCounters: families.filter((family) => !isOpenUnasked(opened, thingOfCounter(family))),
       refused: listRefused(opened, families),

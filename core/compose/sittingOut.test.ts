@@ -48,3 +48,15 @@ describe('who sits out', () => {
     expect(insteadOf(people[0]!)).toBe('Calves on a chair');
   });
 });
+
+describe('a pass', () => {
+  it('is needed for every drill: what came into the catalog since is told to nobody', () => {
+    const [one] = people;
+    const told = { ...one!, closedDrills: [], drillPasses: { boat: 'open' } as never };
+    expect(listSittingOut({ kind: 'drill', drill: 'boat' }, [told])).toEqual([]);
+    expect(listSittingOut({ kind: 'drill', drill: 'own-new' }, [told])).toHaveLength(1);
+    // A class that was begun before there were passes goes by what was closed.
+    const { drillPasses: _, ...before } = told;
+    expect(listSittingOut({ kind: 'drill', drill: 'own-new' }, [before])).toEqual([]);
+  });
+});

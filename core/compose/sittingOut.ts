@@ -40,6 +40,13 @@ type Line = Pick<TimelineItem, 'kind'> & {
 export const doneByAll = ({ kind, drill }: Line): DrillKey | null =>
   kind === 'pause' ? pauseDrill : kind === 'drill' ? (drill ?? null) : null;
 
+/** What carries no pass is told to nobody; classes begun before passes go by what was closed. */
+const isLetInto = (
+  { closedDrills, drillPasses }: Pick<PreparedPerson, 'closedDrills' | 'drillPasses'>,
+  drill: DrillKey,
+): boolean =>
+  !closedDrills.includes(drill) && (drillPasses === undefined || drillPasses[drill] !== undefined);
+
 /**
  * Who does not do a line of the running order that is done by all.
  *
@@ -47,7 +54,10 @@ export const doneByAll = ({ kind, drill }: Line): DrillKey | null =>
  */
 export function listSittingOut(
   line: Line,
-  people: readonly Pick<PreparedPerson, 'id' | 'closedDrills' | 'closedCounters' | 'fallbacks'>[],
+  people: readonly Pick<
+    PreparedPerson,
+    'id' | 'closedDrills' | 'drillPasses' | 'closedCounters' | 'fallbacks'
+  >[],
   isOutAsWell: (id: string) => boolean = () => false,
 ): SitsOut[] {
   const done = doneByAll(line);
@@ -57,7 +67,7 @@ export function listSittingOut(
   return people.flatMap((person) => {
     const hasSaid = isOutAsWell(person.id);
     const isClosed =
-      (done !== null && person.closedDrills.includes(done)) ||
+      (done !== null && !isLetInto(person, done)) ||
       (after !== undefined && person.closedCounters?.includes(after) === true);
     if (!hasSaid && !isClosed) return [];
     const isQuiet = hasSaid || kind === 'pause' || after !== undefined;

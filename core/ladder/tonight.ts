@@ -21,11 +21,14 @@ import type { Day } from '../units/day';
 import { inSentence } from '../units/words';
 import type { OpenedCase } from './case';
 import { evaluateGate, type GateItem } from './gate';
-import { isCheckOpen } from './openChecks';
+import type { Pass } from './gatekeeper';
+import { passToCheck } from './openChecks';
 import { findStand } from './stand';
 
 /** One check worth taking from one person. */
 export interface CheckWorth {
+  /** The gatekeeper's: nobody is asked for a check without it. */
+  readonly pass: Pass;
   readonly check: CheckKey;
   readonly base?: CheckDemand['base'];
   readonly label: string;
@@ -131,6 +134,7 @@ function worthOf({ status, probability, seenDays }: Assessment, onDays = 2): num
 const refreshShare = 0.3;
 
 interface Need {
+  readonly pass: Pass;
   readonly item: GateItem;
   readonly demand: CheckDemand;
   readonly stage: StageKey;
@@ -150,17 +154,19 @@ function listNeeds(person: OpenedCase): Need[] {
     const open = items.filter(({ status, isAtDoor }) => status !== 'met' && !isAtDoor);
     for (const item of open) {
       const demand = findDemand(item);
-      if (demand !== null && isCheckOpen(person, demand.check, demand.base)) {
-        needs.push({ item, demand, stage: next.stage, obstacles: open.length });
+      const pass = demand === null ? null : passToCheck(person, demand.check, demand.base);
+      if (demand !== null && pass !== null) {
+        needs.push({ pass, item, demand, stage: next.stage, obstacles: open.length });
       }
     }
     // A bar that is held but about to go stale is worth a look as well.
     for (const item of items) {
       const demand = findDemand(item);
       if (item.status !== 'met' || demand === null || item.standIn !== undefined) continue;
-      if (isNearlyStale(person, demand) && isCheckOpen(person, demand.check, demand.base)) {
-        needs.push({ item, demand, stage: next.stage, obstacles: open.length + 1 });
-      }
+      if (!isNearlyStale(person, demand)) continue;
+      const pass = passToCheck(person, demand.check, demand.base);
+      if (pass === null) continue;
+      needs.push({ pass, item, demand, stage: next.stage, obstacles: open.length + 1 });
     }
   }
   return needs;
@@ -218,7 +224,7 @@ export function rankChecks(person: OpenedCase): CheckWorth[] {
     .sort((a, b) => b.gain - a.gain || a.label.localeCompare(b.label));
 }
 
-function weigh({ demand, item, stage, obstacles }: Need, person: OpenedCase): CheckWorth {
+function weigh({ pass, demand, item, stage, obstacles }: Need, person: OpenedCase): CheckWorth {
   const { spec, bar } = getCheckIn(person.school, demand.check);
   const threshold = barOf(bar, demand);
   const histories = person.assessor.histories(demand.check, demand.base);
@@ -237,6 +243,7 @@ function weigh({ demand, item, stage, obstacles }: Need, person: OpenedCase): Ch
     }
   }
   return {
+    pass,
     check: demand.check,
     ...(demand.base === undefined ? {} : { base: demand.base }),
     label: spec.label,

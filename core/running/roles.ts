@@ -287,6 +287,13 @@ export function preparedForAssistant(
         shut: [],
         weak: [],
         closedDrills: closedDrills.filter((drill) => done.has(drill)),
+        ...(one.drillPasses === undefined
+          ? {}
+          : {
+              drillPasses: Object.fromEntries(
+                Object.entries(one.drillPasses).filter(([drill]) => done.has(drill)),
+              ),
+            }),
         ...(one.closedCounters === undefined ? {} : { closedCounters: one.closedCounters }),
         // That somebody is out of a hold, and nothing of why.
         ...(closedChecks === undefined

@@ -22,7 +22,7 @@ const bundle = fakeBundle({
   } as never,
 });
 
-function show(before: FloorAct[] = []) {
+function show(before: FloorAct[] = [], shown = bundle) {
   const item = {
     id: 'hollow',
     kind: 'drill',
@@ -31,7 +31,7 @@ function show(before: FloorAct[] = []) {
     minutes: 3,
   } as const;
   renderUi(
-    <InClass fake={fakeFloor(before)} bundle={bundle}>
+    <InClass fake={fakeFloor(before)} bundle={shown}>
       <Now item={{ ...item, startsAt: 0 }} />
     </InClass>,
   );
@@ -49,6 +49,22 @@ describe('the line that the class is at', () => {
   ] as const)('and who has just said something: %j', (act) => {
     show([act]);
     expect(screen.getByText('Instead: Ada: Standing; Bo: Seated')).toBeInTheDocument();
+  });
+
+  it('and who keeps the feet down, where a foot leaves the floor', () => {
+    const up = fakeBundle({
+      ...bundle,
+      drills: { hollow: { ...bundle.drills['hollow']!, feetUp: true } },
+    });
+    show([{ kind: 'feet-down', person: '2', isDown: true }], up);
+    expect(screen.getByText('Instead: Ada: Standing; Bo: Seated')).toBeInTheDocument();
+  });
+
+  it('says to the teacher who does it with care, and how', () => {
+    const cares = [{ drill: 'hollow', words: ['breath never held'] }];
+    const people = bundle.prepared.people.map((one) => (one.id === '2' ? { ...one, cares } : one));
+    show([], fakeBundle({ ...bundle, prepared: { people } as never }));
+    expect(screen.getByText('With care: Bo: breath never held.')).toBeInTheDocument();
   });
 
   it('but not for a place that it does not load', () => {

@@ -51,7 +51,12 @@ export const fakeBundle = (more: Partial<FloorBundle> = {}): FloorBundle =>
     revision: 1,
     breathSeconds: 5,
     units: 'cm',
-    plan: { families: ['forearm-stand'], checks: [] },
+    plan: {
+      families: ['forearm-stand'],
+      checks: [],
+      rounds: [],
+      wishes: { absent: [], late: [], sore: [], feetDown: [], pins: [] },
+    },
     members: [],
     prepared: { people: [] },
     faults: { 'head-touches': 'head touches', sag: 'sags' },
