@@ -11,7 +11,7 @@ import { checkPlan } from '@/core/testing/checkPlan';
 import { toWishes } from '@/core/files/classFile';
 import { seedDemo } from '@/demo/course';
 import { listPieces } from '@/db/cupboards';
-import { listCoursePeople, saveRung } from '@/db/people';
+import { listCoursePeople, saveCare, saveRung, saveScreened } from '@/db/people';
 import { readEvidence } from '@/db/records';
 import { makeCase } from './cases';
 import { keepPlan, listCourseClasses, prepareAgain, takeFile } from '@/features/plan/change';
@@ -211,6 +211,15 @@ describe('files', () => {
     expect(exportClass(999)).toBeNull();
     saveRung(database(), Number(view.members[0]!.id), 'forearm-stand', 'own-stage-1', today());
     composeInput.parse(JSON.parse(JSON.stringify(exportClass(view.course.id))));
+  });
+
+  it('says of whoever was never asked that they never were', () => {
+    const view = openDemo();
+    const who = Number(view.members[0]!.id);
+    saveScreened(database(), who, null);
+    saveCare(database(), who, { consent: 'yes', cautions: [], otherWords: [], on: today() });
+    const { people } = exportClass(view.course.id)!;
+    expect(people.find(({ id }) => id === String(who))?.screenedOn).toBeNull();
   });
 
   it('carries a clinician’s word and a stop sign without the studio’s own numbers', () => {

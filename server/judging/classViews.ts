@@ -291,6 +291,8 @@ export function exportClass(courseId: number): ClassFile | null {
         signs: person.signs.map(({ sign, date }) => ({ sign, date })),
         pains: person.pains,
         ...(opened.care.painClearedOn ? { painClearedOn: opened.care.painClearedOn } : {}),
+        // Never asked stays never asked, in whatever programme the file is opened.
+        ...(opened.care.isNeverScreened ? { screenedOn: null } : {}),
         records: Object.entries(opened.evidence)
           .filter(([check]) => isShippedCheck(check))
           .flatMap(([check, records]) => (records ?? []).map((record) => ({ check, ...record }))),
