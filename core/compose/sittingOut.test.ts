@@ -1,4 +1,5 @@
-import { doneByAll, insteadOf, listSittingOut, sayingOut } from './sittingOut';
+import { drillTable } from '../catalog/drills';
+import { doneByAll, insteadOf, listSittingOut, outAsWished, sayingOut } from './sittingOut';
 
 const person = (id: string, closedDrills: string[], instead?: string) => ({
   id,
@@ -58,5 +59,19 @@ describe('a pass', () => {
     // A class that was begun before there were passes goes by what was closed.
     const { drillPasses: _, ...before } = told;
     expect(listSittingOut({ kind: 'drill', drill: 'own-new' }, [before])).toEqual([]);
+  });
+});
+
+describe('what was said before the class', () => {
+  const line = (drill: keyof typeof drillTable) => ({ kind: 'drill', drill }) as const;
+  const out = (drill: keyof typeof drillTable, wishes: Parameters<typeof outAsWished>[1]) =>
+    people.map(({ id }) => id).filter(outAsWished(line(drill), wishes, drillTable));
+
+  it('keeps somebody sore out of what loads it, and feet down out of what lifts them', () => {
+    expect(out('wrist-lifts', { sore: [{ person: '3', place: 'wrist' }] })).toEqual(['3']);
+    expect(out('boat', { sore: [{ person: '3', place: 'wrist' }] })).toEqual([]);
+    expect(out('mini-hops', { feetDown: ['4'] })).toEqual(['4']);
+    expect(out('hollow', { feetDown: ['4'] })).toEqual([]);
+    expect(outAsWished({ kind: 'rest' }, { feetDown: ['4'] }, drillTable)('4')).toBe(false);
   });
 });

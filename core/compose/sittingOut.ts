@@ -1,8 +1,10 @@
 /** Who sits something out, and what they do meanwhile: told to everybody, and never why. */
-import type { DrillId, DrillKey } from '../catalog/drills';
+import type { DrillBook, DrillId, DrillKey } from '../catalog/drills';
+import { closedRegions } from '../catalog/regions';
 import type { LadderId } from '../catalog/stage';
+import { drillLiftsFeet, regionsOf } from '../ladder/gatekeeper';
 import { refusalWords } from '../ladder/ledger';
-import type { PreparedPerson } from './prepared';
+import type { PreparedPerson, Wishes } from './prepared';
 import type { TimelineItem } from './timeline';
 
 export interface SitsOut {
@@ -73,6 +75,24 @@ export function listSittingOut(
     const isQuiet = hasSaid || kind === 'pause' || after !== undefined;
     return [{ id: person.id, instead: isQuiet ? quietestOf(person) : meanwhile(person) }];
   });
+}
+
+/** Whoever said before the class that something is sore, or that the feet stay down, sits out what meets it. */
+export function outAsWished(
+  line: Line,
+  { sore = [], feetDown = [] }: Partial<Pick<Wishes, 'sore' | 'feetDown'>>,
+  drills: DrillBook,
+): (id: string) => boolean {
+  const done = doneByAll(line);
+  const drill = done === null ? undefined : drills[done];
+  if (drill === undefined) return () => false;
+  const used = regionsOf(drill);
+  return (id) =>
+    (feetDown.includes(id) && drillLiftsFeet(drill)) ||
+    sore.some(
+      ({ person, place }) =>
+        person === id && closedRegions(place).some((region) => used.includes(region)),
+    );
 }
 
 /** The same in words, by what is done instead. */

@@ -1,6 +1,7 @@
 /** A plan as a text that reads anywhere: running order, rounds, what to lay out. No health notes. */
 import { rowLabel } from '../compose/resources';
-import { listSittingOut, sayingOut } from '../compose/sittingOut';
+import type { DrillBook } from '../catalog/drills';
+import { listSittingOut, outAsWished, sayingOut } from '../compose/sittingOut';
 import type { PlanFile } from './planFile';
 
 export interface MarkdownWords {
@@ -10,6 +11,8 @@ export interface MarkdownWords {
   readonly nameOf: (id: string) => string;
   /** Who is in the class: some sit a line out, and are told what instead. */
   readonly people: Parameters<typeof listSittingOut>[1];
+  /** The drills of the class: what was said of tonight before it is kept out of them. */
+  readonly drills: DrillBook;
 }
 
 const two = (value: number) => String(value).padStart(2, '0');
@@ -38,7 +41,10 @@ export function writeMarkdown(plan: PlanFile, words: MarkdownWords): string {
   );
   for (const item of plan.timeline) {
     const { label, startsAt: at, minutes } = item;
-    const out = sayingOut(listSittingOut(item, words.people), words.nameOf);
+    const out = sayingOut(
+      listSittingOut(item, words.people, outAsWished(item, plan.wishes, words.drills)),
+      words.nameOf,
+    );
     const instead = out === '' ? '' : `; instead, ${plain(out)}`;
     lines.push(`- ${clock(startsAt, at)} ${plain(label)} (${minutes} min)${instead}`);
   }

@@ -1,4 +1,4 @@
-import { isOutOfHold, isOutTonight, isUpFor } from './holdOut';
+import { isOutOfHold, isOutTonight, isUpFor, saidTonight } from './holdOut';
 import { replay } from './replay';
 import type { FloorAct } from './tap';
 
@@ -31,6 +31,13 @@ describe('who takes no part in a hold', () => {
     expect(isOutOfHold(person, hold('plank-hold', { regions: ['wrist'] }), null, sore)).toBe(true);
     expect(isOutOfHold(person, hold('hollow-hold', { regions: ['core'] }), null, sore)).toBe(false);
     expect(isOutTonight('2', ['wrist'], sore)).toBe(false);
+  });
+
+  it('is who said so before the class as well', () => {
+    const said = saidTonight(after(), { sore: [{ person: '1', place: 'wrist' }] });
+    expect(isOutTonight('1', ['wrist'], said)).toBe(true);
+    expect(isOutTonight('1', ['core'], said)).toBe(false);
+    expect(isOutTonight('2', ['wrist'], said)).toBe(false);
   });
 
   it('is who keeps the feet down, where the shape lifts a foot', () => {

@@ -2,6 +2,7 @@
 import type { BaseId, CheckKey } from '../catalog/checks';
 import { closedRegions, type BodyRegion } from '../catalog/regions';
 import type { PreparedPerson } from '../compose/prepared';
+import type { PlanFile } from '../files/planFile';
 import { closedKey } from './closedKey';
 import { hasSign, type FloorState } from './replay';
 
@@ -18,6 +19,14 @@ export interface HeldShape {
 /** Closed to whoever keeps the feet down tonight. */
 export const isUpFor = ({ feetUp = [] }: HeldShape, base: BaseId | null): boolean =>
   feetUp.includes(null) || feetUp.includes(base);
+
+/** What was said tonight, on the floor and before the class. */
+export const saidTonight = (
+  { halts }: Pick<FloorState, 'halts'>,
+  { sore }: Pick<PlanFile['wishes'], 'sore'>,
+): Pick<FloorState, 'halts'> => ({
+  halts: [...halts, ...sore.map((one) => ({ ...one, id: '', atMs: 0 }))],
+});
 
 /**
  * Did somebody say something tonight that closes what everybody does? A stop sign closes all of it,

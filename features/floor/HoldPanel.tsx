@@ -12,7 +12,7 @@ import { FaultSheet } from './FaultSheet';
 import { PersonTile } from './PersonTile';
 import { insteadOf, quietestOf } from '@/core/compose/sittingOut';
 import { feetDownNow } from '@/core/running/follow';
-import { isOutOfHold, isOutTonight } from '@/core/running/holdOut';
+import { isOutOfHold, isOutTonight, saidTonight } from '@/core/running/holdOut';
 import { useFloorClass } from './context';
 import type { HoldWish } from './view';
 import classes from './floor.module.css';
@@ -54,21 +54,14 @@ function HoldSetup({ wish, onShow, onClose }: HoldPanelProps) {
   );
   const spec = holds.find((one) => one.check === check);
   const feetDown = new Set(feetDownNow(floor.state, bundle.plan));
+  const said = saidTonight(floor.state, bundle.plan.wishes);
   const out = new Map(
     bundle.prepared.people.flatMap((person) =>
-      isOutOfHold(
-        person,
-        spec ?? null,
-        spec?.byBase ? base : null,
-        floor.state,
-        feetDown.has(person.id),
-      )
+      isOutOfHold(person, spec ?? null, spec?.byBase ? base : null, said, feetDown.has(person.id))
         ? [
             [
               person.id,
-              isOutTonight(person.id, spec?.regions, floor.state)
-                ? quietestOf(person)
-                : insteadOf(person),
+              isOutTonight(person.id, spec?.regions, said) ? quietestOf(person) : insteadOf(person),
             ] as const,
           ]
         : [],

@@ -2,7 +2,7 @@
 
 import { doneByAll, listSittingOut, sayingCares, sayingOut } from '@/core/compose/sittingOut';
 import { feetDownNow } from '@/core/running/follow';
-import { isOutTonight } from '@/core/running/holdOut';
+import { isOutTonight, saidTonight } from '@/core/running/holdOut';
 import type { FloorBundle } from '@/server/running/floorBundle';
 import { useFloorClass } from './context';
 import classes from './floor.module.css';
@@ -23,12 +23,13 @@ export function Now({
   const left = item.minutes * 60 - (nowLine(now) - since) / 1000;
   const done = doneByAll(item);
   const regions = done === null ? [] : bundle.drills[done]?.regions;
+  const said = saidTonight(state, bundle.plan.wishes);
   const feetDown = new Set(feetDownNow(state, bundle.plan));
   const out = listSittingOut(
     item,
     bundle.prepared.people.filter(({ id }) => here.includes(id)),
     (id) =>
-      isOutTonight(id, regions, floor.state) ||
+      isOutTonight(id, regions, said) ||
       (done !== null && bundle.drills[done]?.feetUp === true && feetDown.has(id)),
   );
   // An assistant's device is sent no cares.

@@ -1,5 +1,6 @@
 'use client';
 
+import type { DrillBook } from '@/core/catalog/drills';
 import type { PreparedClass } from '@/core/compose/prepared';
 import { Button, FileButton, Menu } from '@mantine/core';
 import { IconChevronDown } from '@tabler/icons-react';
@@ -17,6 +18,7 @@ interface FilesMenuProps {
   readonly heading: string;
   readonly startsAt: string;
   readonly people: PreparedClass['people'];
+  readonly drills: DrillBook;
   readonly onTaken: (taken: Taken) => void;
 }
 
@@ -30,7 +32,7 @@ function save(name: string, type: string, text: string): void {
 
 /** The plan and the class as files, out and in. */
 export function FilesMenu(props: FilesMenuProps) {
-  const { courseId, plan, members, people, heading, startsAt, onTaken } = props;
+  const { courseId, plan, members, people, drills, heading, startsAt, onTaken } = props;
   const names = new Map(members.map(({ id, name }) => [id, name]));
   const take = async (file: File | null) => {
     if (file === null) return;
@@ -68,6 +70,7 @@ export function FilesMenu(props: FilesMenuProps) {
                     startsAt,
                     nameOf: (id) => names.get(id) ?? id,
                     people,
+                    drills,
                   }),
                 )
               }

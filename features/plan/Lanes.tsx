@@ -1,7 +1,7 @@
 import { findOption } from '@/core/compose/readBack';
-import { caresIn, listSittingOut } from '@/core/compose/sittingOut';
+import { caresIn, listSittingOut, outAsWished } from '@/core/compose/sittingOut';
 import type { PlanFile } from '@/core/files/planFile';
-import type { PreparedClass } from '@/core/compose/prepared';
+import { drillsOf, type PreparedClass } from '@/core/compose/prepared';
 import type { ClassMember } from '@/server/judging/classViews';
 import { shortNames } from '@/features/evening/marks';
 import { leastPx } from './TimeBand';
@@ -41,7 +41,10 @@ export function Lanes({ plan, prepared, members, pxPerMinute, chosen, onChoose }
               const round = item.kind === 'round' ? Number(item.id.split('-')[1]) - 1 : null;
               const mine =
                 round === null ? null : plan.rounds[round]?.people.find((one) => one.id === id);
-              const [out] = own === undefined ? [] : listSittingOut(item, [own]);
+              const [out] =
+                own === undefined
+                  ? []
+                  : listSittingOut(item, [own], outAsWished(item, plan.wishes, drillsOf(prepared)));
               const sitsOut = out !== undefined;
               const isWatched =
                 own !== undefined &&

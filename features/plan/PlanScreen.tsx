@@ -150,6 +150,7 @@ function PlanBody({ source, onTaken, onBack }: PlanBodyProps) {
             plan={plan}
             members={members}
             people={prepared.people}
+            drills={drillsOf(prepared)}
             heading={heading}
             startsAt={meeting.startsAt}
             onTaken={onTaken}

@@ -1,4 +1,11 @@
-import { caresIn, listSittingOut, sayingOut, sayingRefused } from '@/core/compose/sittingOut';
+import { drillsOf } from '@/core/compose/prepared';
+import {
+  caresIn,
+  listSittingOut,
+  sayingOut,
+  sayingRefused,
+  outAsWished,
+} from '@/core/compose/sittingOut';
 import { Refused } from '@/features/evening/Refused';
 import { format, parseISO } from 'date-fns';
 import type { PlanFile } from '@/core/files/planFile';
@@ -78,6 +85,13 @@ function Head({ view, title }: { readonly view: ClassView; readonly title: strin
   );
 }
 
+/** What was said of tonight before the class. */
+const wishedOut = (
+  { prepared }: ClassView,
+  { wishes }: PlanFile,
+  item: PlanFile['timeline'][number],
+) => outAsWished(item, wishes, drillsOf(prepared));
+
 function OrderSheet({ view, plan }: PrintSheetsProps) {
   const names = shortNames(view.members);
   return (
@@ -86,7 +100,7 @@ function OrderSheet({ view, plan }: PrintSheetsProps) {
       <ol className={classes.order}>
         {plan.timeline.map((item) => {
           const { id, label, startsAt, minutes, kind, waves } = item;
-          const out = listSittingOut(item, view.prepared.people);
+          const out = listSittingOut(item, view.prepared.people, wishedOut(view, plan, item));
           return (
             <li key={id} data-kind={kind}>
               <strong>{clockAt(view.meeting.startsAt, startsAt)}</strong>
@@ -129,7 +143,7 @@ function TeacherSheet({ view, plan }: PrintSheetsProps) {
   const toName = (id: string) => names.get(id) ?? id;
   const { people } = view.prepared;
   const here = people.filter(({ id }) => !plan.wishes.absent.includes(id));
-  const lines = here.flatMap((person) => sayLines(plan.timeline, person));
+  const lines = here.flatMap((person) => sayLines(view, plan, person));
   const rounds = plan.rounds.flatMap(({ round, people: placed }) =>
     placed.flatMap(({ id, option, label, confirmAtDoor, otherwise }) => {
       const watch = findOption(view.prepared, id, option)?.watch ?? [];
@@ -182,12 +196,13 @@ function TeacherSheet({ view, plan }: PrintSheetsProps) {
 
 /** Each care of one person once, with the lines of the order that it is for. */
 function sayLines(
-  timeline: PlanFile['timeline'],
+  view: ClassView,
+  plan: PlanFile,
   person: ClassView['prepared']['people'][number],
 ): { id: string; words: string; labels: string[] }[] {
   const groups = new Map<string, Set<string>>();
-  for (const item of timeline) {
-    if (listSittingOut(item, [person]).length > 0) continue;
+  for (const item of plan.timeline) {
+    if (listSittingOut(item, [person], wishedOut(view, plan, item)).length > 0) continue;
     for (const words of caresIn(item, person)) {
       groups.set(words, (groups.get(words) ?? new Set()).add(item.label));
     }
@@ -308,7 +323,7 @@ function HelperSheet({ view, plan }: PrintSheetsProps) {
   const names = shortNames(view.members);
   const outs = plan.timeline.flatMap((item) => {
     const words = sayingOut(
-      listSittingOut(item, view.prepared.people),
+      listSittingOut(item, view.prepared.people, wishedOut(view, plan, item)),
       (who) => names.get(who) ?? who,
     );
     return words === '' ? [] : [{ id: item.id, label: item.label, words }];

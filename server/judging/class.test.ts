@@ -98,6 +98,7 @@ describe('the made-up course', () => {
       startsAt: '18:30',
       nameOf: (id) => id,
       people: view.prepared.people,
+      drills: drillsOf(view.prepared),
     });
     // Who sits something out is told what instead.
     expect(text).toMatch(/; instead, \d+/);
