@@ -9,7 +9,8 @@ type Amount =
   /** As long as it is good. */
   | { readonly hold: true };
 
-type Per = 'side' | 'way' | 'each';
+export const perIds = ['side', 'way', 'each'] as const;
+type Per = (typeof perIds)[number];
 
 /** One part of a dose. */
 export type DoseStep = Amount & {

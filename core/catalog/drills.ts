@@ -3,10 +3,25 @@ import type { CautionColumn } from './cautions';
 import type { CheckKey } from './checks';
 import { breaths, seconds, times, type Dose } from './dose';
 import type { PieceId } from './pieces';
-import type { StageKey } from './stage';
+import type { LadderId, StageKey } from './stage';
 import type { BodyRegion, RegionLoads } from './regions';
 
 export type DrillPurpose = 'warms' | 'strengthens' | 'teaches' | 'releases';
+
+/** What somebody is on while they do it: a class that keeps these together is not a rush. */
+export const positionTable = {
+  standing: { label: 'standing' },
+  seated: { label: 'seated' },
+  kneeling: { label: 'on the knees' },
+  hands: { label: 'on the hands' },
+  forearms: { label: 'on the forearms' },
+  back: { label: 'on the back' },
+} as const;
+export type DrillPosition = keyof typeof positionTable;
+export const drillPositions = Object.keys(positionTable) as [DrillPosition, ...DrillPosition[]];
+
+/** Parts of what belongs before a family's holds; one drill of each will do. */
+export type PreparationPart = 'wrists' | 'shoulders' | 'triceps' | 'neck' | 'curl' | 'crown';
 
 export interface DrillWork {
   readonly sets: number;
@@ -21,6 +36,10 @@ export interface DrillSpec {
   readonly serves: readonly CheckKey[];
   readonly loads: RegionLoads;
   readonly dose: Dose;
+  /** Which part of what belongs before a family's holds it is. */
+  readonly prepares?: Readonly<Partial<Record<LadderId, PreparationPart>>>;
+  /** Absent for a teacher’s own that does not say: then it stands by itself. */
+  readonly position?: DrillPosition;
   /** Sets, and the seconds of each; read off the dose (a breath 5 s, a repetition 3 s). */
   readonly work?: DrillWork;
   /** Stays in the room: weight on the neck, or a jump that nobody watches. */
@@ -34,6 +53,8 @@ export interface DrillSpec {
   readonly columns: readonly CautionColumn[];
   /** Strained besides what is loaded: pain there closes it too. */
   readonly strains: readonly BodyRegion[];
+  /** A hop away from every wall: it wants a clear circle, as a try does. */
+  readonly leavesFloor?: true;
   /** Leaves the floor, or weights the crown: asks for what this stage asks for. */
   readonly asStage?: StageKey;
 }
@@ -48,6 +69,8 @@ export const drillTable = {
     how: 'Forearms drawn towards each other; lean back to ease, three fingers is hardest; cloth rotations last.',
     serves: ['wrist-extension', 'l-hold', 'crow-hold'],
     loads: { wrist: 0.5 },
+    prepares: { handstand: 'wrists', 'arm-balance': 'wrists' },
+    position: 'hands',
     dose: [times(10), times(10), times(3, 3, { per: 'side' })],
     work: { sets: 4, seconds: 20 },
     minutes: 3,
@@ -61,6 +84,8 @@ export const drillTable = {
     how: 'In front, overhead, behind, round; widen the grip if it strains.',
     serves: ['shoulder-flexion'],
     loads: { shoulder: 0.3 },
+    prepares: { 'forearm-stand': 'shoulders', headstand: 'shoulders', handstand: 'shoulders' },
+    position: 'standing',
     dose: [times(4), times(3), times(3, 3, { per: 'way' })],
     work: { sets: 3, seconds: 25 },
     minutes: 3,
@@ -74,6 +99,8 @@ export const drillTable = {
     how: 'Both crossings, ribs down; then the head presses the hand without moving.',
     serves: ['shoulder-flexion', 'elbow-drift', 'dolphin-hold'],
     loads: { shoulder: 0.3, neck: 0.1 },
+    prepares: { 'forearm-stand': 'shoulders', headstand: 'shoulders', 'shoulder-stand': 'neck' },
+    position: 'seated',
     dose: [breaths(5, 5, { per: 'each' })],
     work: { sets: 4, seconds: 25 },
     minutes: 4,
@@ -87,6 +114,7 @@ export const drillTable = {
     how: 'Elbows on two blocks, hands together behind the head, chest sinks.',
     serves: ['shoulder-flexion', 'head-clearance'],
     loads: { shoulder: 0.4 },
+    position: 'kneeling',
     dose: [breaths(5)],
     work: { sets: 2, seconds: 25 },
     minutes: 2,
@@ -100,6 +128,7 @@ export const drillTable = {
     how: 'Elbow holds a block to the hip while the forearm turns outwards.',
     serves: ['elbow-drift', 'dolphin-hold'],
     loads: { shoulder: 0.3 },
+    position: 'standing',
     dose: [times(3, 3, { per: 'side' })],
     work: { sets: 2, seconds: 15 },
     minutes: 2,
@@ -113,6 +142,8 @@ export const drillTable = {
     how: 'Elbows stay up and in while the block travels.',
     serves: ['dolphin-hold', 'head-clearance', 'wall-hold'],
     loads: { shoulder: 0.5 },
+    prepares: { 'shoulder-stand': 'triceps' },
+    position: 'seated',
     dose: [times(4)],
     work: { sets: 2, seconds: 12 },
     minutes: 2,
@@ -126,6 +157,8 @@ export const drillTable = {
     how: 'Kneel, elbows on the seat, hands or a block behind the head; chest sinks, then hands press up.',
     serves: ['shoulder-flexion', 'head-clearance'],
     loads: { shoulder: 0.4 },
+    prepares: { 'forearm-stand': 'shoulders', 'shoulder-stand': 'triceps' },
+    position: 'kneeling',
     dose: [times(3), times(4)],
     work: { sets: 2, seconds: 15 },
     minutes: 3,
@@ -139,6 +172,8 @@ export const drillTable = {
     how: 'The same on the floor: prayer hands lift behind the head.',
     serves: ['shoulder-flexion', 'head-clearance'],
     loads: { shoulder: 0.4 },
+    prepares: { 'forearm-stand': 'shoulders', 'shoulder-stand': 'triceps' },
+    position: 'kneeling',
     dose: [breaths(3, 3, { sets: 2 })],
     work: { sets: 2, seconds: 15 },
     minutes: 2,
@@ -152,6 +187,7 @@ export const drillTable = {
     how: 'Elbows in the angle of wall and floor, pressing outwards against it while the hips rise.',
     serves: ['elbow-drift', 'dolphin-hold', 'dolphin-push-ups'],
     loads: { shoulder: 0.6, scapula: 0.5 },
+    position: 'forearms',
     dose: [breaths(5, 5, { sets: 2 })],
     work: { sets: 2, seconds: 25 },
     minutes: 3,
@@ -166,6 +202,8 @@ export const drillTable = {
     how: 'Hips over the knees, arms long, chest towards the floor.',
     serves: ['shoulder-flexion'],
     loads: { shoulder: 0.3 },
+    prepares: { 'forearm-stand': 'shoulders', handstand: 'shoulders' },
+    position: 'kneeling',
     dose: [breaths(5)],
     work: { sets: 1, seconds: 25 },
     minutes: 1.5,
@@ -179,6 +217,7 @@ export const drillTable = {
     how: 'Feet stay on a cloth; the weight goes to the hands first.',
     serves: ['crow-hold', 'lifted-tuck', 'plank-hold'],
     loads: { wrist: 0.7, shoulder: 0.6, core: 0.8 },
+    position: 'hands',
     dose: [times(3, 5)],
     work: { sets: 4, seconds: 15 },
     isClassOnly: true,
@@ -193,6 +232,7 @@ export const drillTable = {
     how: 'From all fours or a low plank; the blades stay broad.',
     serves: ['crow-hold', 'plank-hold', 'hollow-hold'],
     loads: { wrist: 0.6, scapula: 0.6, core: 0.7 },
+    position: 'hands',
     dose: [times(3, 3, { per: 'side' })],
     work: { sets: 2, seconds: 12 },
     minutes: 2,
@@ -206,10 +246,12 @@ export const drillTable = {
     how: 'Shoulders over the wrists, lifted leg only to level, fingertips grip.',
     serves: ['hops-reaching', 'confidence'],
     loads: { wrist: 0.8, shoulder: 0.7, core: 0.5 },
+    position: 'hands',
     dose: [times(2, 3, { per: 'side' })],
     work: { sets: 4, seconds: 6 },
     isClassOnly: true,
     asStage: 'HB10',
+    leavesFloor: true,
     minutes: 2,
     pieces: none,
     purpose: 'teaches',
@@ -221,6 +263,8 @@ export const drillTable = {
     how: 'Hands lift the head, the neck idle; the tail peels off the floor.',
     serves: ['hollow-hold', 'shoulder-stand-hold'],
     loads: { core: 0.5 },
+    prepares: { 'shoulder-stand': 'curl' },
+    position: 'back',
     dose: [times(4, 5)],
     work: { sets: 2, seconds: 15 },
     minutes: 2,
@@ -234,6 +278,7 @@ export const drillTable = {
     how: 'Standing fold holding the elbows, feet apart; open and close bent arms; lying twist.',
     serves: [],
     loads: { hamstring: 0.2 },
+    position: 'back',
     dose: [breaths(3, 5, { per: 'each' })],
     work: { sets: 3, seconds: 20 },
     minutes: 4,
@@ -247,6 +292,7 @@ export const drillTable = {
     how: 'Shins on a folded blanket: shoulders stay over the elbows, push the legs back slowly, pull in slower. Stop before the low back sags; hands falling inwards want a block between them.',
     serves: ['forearm-plank-hold', 'dolphin-hold', 'hollow-hold'],
     loads: { shoulder: 0.6, scapula: 0.5, core: 0.8 },
+    position: 'forearms',
     dose: [times(5, 8)],
     work: { sets: 2, seconds: 18 },
     minutes: 3,
@@ -260,6 +306,7 @@ export const drillTable = {
     how: 'Alternated with the forearm plank.',
     serves: ['push-up-rung', 'forearm-plank-hold', 'dolphin-push-ups'],
     loads: { wrist: 0.5, shoulder: 0.6, core: 0.5 },
+    position: 'forearms',
     dose: [times(8, 10)],
     work: { sets: 2, seconds: 15 },
     minutes: 3,
@@ -273,6 +320,7 @@ export const drillTable = {
     how: 'One line from head to heel, the under-shoulder pressing away.',
     serves: ['plank-hold', 'balance-off-wall'],
     loads: { wrist: 0.6, shoulder: 0.7, core: 0.7 },
+    position: 'hands',
     dose: [breaths(3, 3, { per: 'side' })],
     work: { sets: 2, seconds: 15 },
     minutes: 2,
@@ -286,6 +334,7 @@ export const drillTable = {
     how: 'Head and shoulders up, blocks squeezed with the little-finger side, low back pressed down.',
     serves: ['hollow-hold', 'tuck-hold', 'wall-hold'],
     loads: { core: 0.9 },
+    position: 'back',
     dose: [seconds(30, { sets: 5, held: 'hollow-hold' }), seconds(10, { per: 'side' }), times(3)],
     work: { sets: 5, seconds: 30 },
     minutes: 5,
@@ -300,6 +349,7 @@ export const drillTable = {
     how: 'Legs as long as the back allows; the arms draw in and reach out.',
     serves: ['hollow-hold', 'lifted-tuck'],
     loads: { core: 0.8, hip: 0.5 },
+    position: 'seated',
     dose: [times(5), { hold: true }],
     work: { sets: 2, seconds: 20 },
     minutes: 2,
@@ -313,6 +363,8 @@ export const drillTable = {
     how: 'Cat-like broadening from all fours, elbows straight.',
     serves: ['plank-hold', 'dolphin-push-ups', 'push-up-rung'],
     loads: { wrist: 0.3, scapula: 0.4 },
+    prepares: { handstand: 'wrists', 'arm-balance': 'wrists' },
+    position: 'hands',
     dose: [times(6)],
     work: { sets: 2, seconds: 18 },
     minutes: 1.5,
@@ -326,6 +378,8 @@ export const drillTable = {
     how: 'Kneeling, hands in charge: forehead to crown and back.',
     serves: ['crown-control', 'neck-ease'],
     loads: { neck: 0.3 },
+    prepares: { headstand: 'crown' },
+    position: 'kneeling',
     dose: [times(5)],
     work: { sets: 1, seconds: 20 },
     isClassOnly: true,
@@ -341,6 +395,7 @@ export const drillTable = {
     how: 'Straight legs on the walk as far as the back stays long.',
     serves: ['straight-leg-raise', 'upright-walk-in'],
     loads: { hamstring: 0.5, hip: 0.4 },
+    position: 'standing',
     dose: [breaths(3, 5)],
     work: { sets: 3, seconds: 25 },
     minutes: 3,
@@ -354,6 +409,7 @@ export const drillTable = {
     how: 'Knees wide, forehead down or on a bolster.',
     serves: [],
     loads: {},
+    position: 'kneeling',
     dose: [breaths(3, 8)],
     work: { sets: 0, seconds: 0 },
     minutes: 1,
@@ -362,7 +418,7 @@ export const drillTable = {
     columns: ['mild'],
     strains: ['hip', 'leg'],
   },
-} as const satisfies Record<string, DrillSpec>;
+} as const satisfies Record<string, DrillSpec & { readonly position: DrillPosition }>;
 
 /** A shipped drill, or a teacher's own. Whether it exists is the catalog's to say. */
 export type DrillKey = string;

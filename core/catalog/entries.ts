@@ -18,7 +18,9 @@ import { stillIds } from '../shapes/stills';
 import { setupIds } from '../setups/registry';
 import { ladderIds, type StageSpec } from './stage';
 import { validateCatalog, type CatalogProblem } from './validate';
-import type { DrillSpec } from './drills';
+import { perIds } from './dose';
+import { drillPositions, type DrillSpec } from './drills';
+import { wayUpIds } from './waysUp';
 
 export const ownKey = z
   .string()
@@ -32,6 +34,16 @@ const words = (most: number) =>
 const loads = z.partialRecord(z.enum(regions), z.number().positive().max(1));
 const strains = z.array(z.enum(bodyRegions)).default([]);
 
+const per = z.enum(perIds).optional();
+const spanOf = z.tuple([z.int().min(1).max(100), z.int().min(1).max(100)]);
+const more = { sets: z.int().min(1).max(20).optional(), per, held: z.string().max(60).optional() };
+const doseStep = z.union([
+  z.strictObject({ seconds: z.number().positive().max(3600), ...more }),
+  z.strictObject({ breaths: spanOf, ...more }),
+  z.strictObject({ times: spanOf, ...more }),
+  z.strictObject({ hold: z.literal(true), ...more }),
+]);
+
 export const ownStageSchema = z.strictObject({
   family: z.enum(ladderIds),
   label: words(60),
@@ -41,6 +53,8 @@ export const ownStageSchema = z.strictObject({
   after: z.array(z.string()).max(6),
   how: words(200),
   dose: words(140),
+  round: z.array(doseStep).max(6).optional(),
+  waysUp: z.array(z.enum(wayUpIds)).max(5).optional(),
   gate: z.array(demandSchema).max(12),
   faults: z.array(z.enum(faultIds)),
   stepDown: words(140),
@@ -126,6 +140,8 @@ export const ownDrillSchema = z.strictObject({
   serves: z.array(z.string()).max(12),
   loads,
   dose: words(140),
+  position: z.enum(drillPositions).optional(),
+  leavesFloor: z.literal(true).optional(),
   work: z
     .strictObject({ sets: z.int().min(1).max(20), seconds: z.number().min(1).max(300) })
     .optional(),

@@ -4,6 +4,7 @@ import { inSentence } from '../units/words';
 import { demandSchema, type Demand } from './demand';
 import { profileIds, profileTable, type ProfileSettings } from './profiles';
 import type { Catalog, ProfileVersion } from './school';
+import { wayUpIds } from './waysUp';
 
 const key = z.string().min(1).max(60);
 
@@ -17,6 +18,7 @@ export const profileChangesSchema = z.strictObject({
       handLMethod: z.enum(['sitting', 'table', 'reach']).optional(),
       platformMethod: z.enum(['innerLeg', 'legReach', 'sitOnIt']).optional(),
       neckFlexionDeg: z.number().min(30).max(80).optional(),
+      wayUp: z.enum(wayUpIds).optional(),
     })
     .optional(),
   closedBranches: z.array(key).max(40).optional(),
@@ -40,6 +42,7 @@ const settingWords: Record<keyof ProfileSettings, string> = {
   handLMethod: 'How the L on the hands is measured',
   platformMethod: 'How the shoulder stand finds its place',
   neckFlexionDeg: 'Neck bend over the platform',
+  wayUp: 'Way up that comes first',
 };
 
 const shown = (key: keyof ProfileSettings, value: number | string) => {

@@ -1,4 +1,5 @@
 import type { BranchId } from './stage';
+import type { WayUpId } from './waysUp';
 
 export type HandLMethod = 'sitting' | 'table' | 'reach';
 export type PlatformMethod = 'innerLeg' | 'legReach' | 'sitOnIt';
@@ -17,6 +18,8 @@ export interface ProfileSpec {
   readonly platformMethod: PlatformMethod;
   /** Neck flexion wanted over the platform with an upright trunk, degrees. */
   readonly neckFlexionDeg: number;
+  /** The way up that is taught first. */
+  readonly wayUp: WayUpId;
   /** Branches this school keeps closed. */
   readonly closedBranches: readonly BranchId[];
   /** A short word to say at a stage, by stage. */
@@ -33,6 +36,7 @@ export const profileTable = {
     handLMethod: 'sitting',
     platformMethod: 'innerLeg',
     neckFlexionDeg: 55,
+    wayUp: 'straight-leg',
     closedBranches: [],
     cues: {
       FS5: 'Gaze between the thumbs, or back to the thighs.',
@@ -50,6 +54,7 @@ export const profileTable = {
     handLMethod: 'table',
     platformMethod: 'legReach',
     neckFlexionDeg: 55,
+    wayUp: 'tuck',
     closedBranches: ['headstand-wall', 'free-plough'],
     cues: {
       FS5: 'Press tall; ribs in from the start.',
@@ -67,6 +72,7 @@ export const profileTable = {
     handLMethod: 'reach',
     platformMethod: 'sitOnIt',
     neckFlexionDeg: 65,
+    wayUp: 'bent-knee',
     closedBranches: [],
     cues: {
       FS9: 'Small and light: counting the hops is the practice.',
@@ -82,5 +88,5 @@ export const profileIds = Object.keys(profileTable) as [ProfileId, ...ProfileId[
 /** Figures and methods of a profile that a copy may set otherwise. */
 export type ProfileSettings = Pick<
   ProfileSpec,
-  'forearmGapM' | 'shoulderLiftM' | 'handLMethod' | 'platformMethod' | 'neckFlexionDeg'
+  'forearmGapM' | 'shoulderLiftM' | 'handLMethod' | 'platformMethod' | 'neckFlexionDeg' | 'wayUp'
 >;

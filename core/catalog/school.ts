@@ -204,7 +204,7 @@ export function buildSchool(profile: ProfileVersion, catalog: Catalog = shippedC
       ...(cues[key] ? { cue: cues[key] } : {}),
     });
   }
-  const { forearmGapM, shoulderLiftM, handLMethod, platformMethod, neckFlexionDeg } = origin;
+  const { forearmGapM, shoulderLiftM, handLMethod, platformMethod, neckFlexionDeg, wayUp } = origin;
   return {
     profile,
     settings: {
@@ -213,6 +213,7 @@ export function buildSchool(profile: ProfileVersion, catalog: Catalog = shippedC
       handLMethod,
       platformMethod,
       neckFlexionDeg,
+      wayUp,
       ...changes.settings,
     },
     catalog,

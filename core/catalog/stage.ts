@@ -3,14 +3,18 @@ import type { SetupId } from '../setups/registry';
 import type { ShapeRef } from '../shapes/posed';
 import type { CautionColumn, CautionId } from './cautions';
 import type { CheckKey, FaultId } from './checks';
+import type { DoseStep } from './dose';
 import type { Demand } from './demand';
 import type { ShippedPieceId } from './pieces';
 import type { ProfileId } from './profiles';
 import type { BodyRegion, RegionLoads } from './regions';
+import type { WayUpId } from './waysUp';
 
 /** What follows a family's holds, and what it asks of a body. */
 export interface Counterpose {
   readonly label: string;
+  /** As long as its holds ask for. */
+  readonly minutes: number;
   readonly columns: readonly CautionColumn[];
   readonly loads: RegionLoads;
   readonly strains: readonly BodyRegion[];
@@ -28,6 +32,7 @@ export const ladderTable = {
     sanskrit: 'Pincha Mayurasana',
     counter: {
       label: 'Child’s pose, then hands clasped behind the back',
+      minutes: 2,
       columns: ['mild', 'reach'],
       loads: { shoulder: 0.1 },
       strains: [],
@@ -38,6 +43,7 @@ export const ladderTable = {
     sanskrit: 'Sirsasana',
     counter: {
       label: 'Child’s pose at least as long as the hold, up to a minute, before lifting the head',
+      minutes: 2,
       columns: ['mild'],
       loads: {},
       strains: [],
@@ -48,6 +54,7 @@ export const ladderTable = {
     sanskrit: 'Adho Mukha Vrksasana',
     counter: {
       label: 'Wrist releases, then a standing fold holding the elbows',
+      minutes: 2,
       columns: ['mild'],
       loads: { hamstring: 0.2, wrist: 0.1 },
       strains: ['back'],
@@ -58,6 +65,7 @@ export const ladderTable = {
     sanskrit: 'Salamba Sarvangasana',
     counter: {
       label: 'Supported back-arch on the elbows, 5-6 breaths, crown only grazing the floor',
+      minutes: 1.5,
       columns: ['neck'],
       loads: { neck: 0.1, shoulder: 0.2 },
       strains: ['back', 'elbow'],
@@ -68,6 +76,7 @@ export const ladderTable = {
     sanskrit: 'Kakasana, Bakasana and kin',
     counter: {
       label: 'Wrist releases, hands behind the back',
+      minutes: 1.5,
       columns: ['reach'],
       loads: { wrist: 0.1, shoulder: 0.1 },
       strains: [],
@@ -114,6 +123,8 @@ export interface StageSpec {
   readonly after: readonly StageKey[];
   readonly how: string;
   readonly dose: string;
+  /** What of it one round holds; of tries, `tries` says it. Absent: a teacher’s own, in words. */
+  readonly round?: readonly DoseStep[];
   readonly gate: readonly Demand[];
   readonly gateByProfile?: Readonly<Partial<Record<ProfileId, ProfileGate>>>;
   /** Faults after which the try does not count. */
@@ -148,6 +159,8 @@ export interface StageSpec {
   readonly isAttempt?: true;
   /** Tries in a round, as its dose asks at the least; absent: two. */
   readonly tries?: number;
+  /** The ways to come up, where there is more than one; each has its own distance and lane. */
+  readonly waysUp?: readonly WayUpId[];
   /** Of the two, hops: the weight springs and comes back. */
   readonly isHop?: true;
   /** Taken from the cupboard beside what the set-up itself is made of. */

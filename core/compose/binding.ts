@@ -3,7 +3,8 @@ import type { Highs } from 'highs';
 import { rowLabel } from './resources';
 import { poseClass, type BeforeById, type Posed } from './pose';
 import type { PreparedClass, Wishes } from './prepared';
-import { bestWorth, listPatterns, shareOf, type RoundsProblem } from './problem';
+import { bestWorth, shareOf, type RoundsProblem } from './problem';
+import { listPatterns } from './sequences';
 import { solveRounds, type RoundsPlan, type SolveOptions } from './solve';
 import { addUp } from './usage';
 

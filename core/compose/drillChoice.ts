@@ -4,11 +4,13 @@
  * by living through them. Source: handbook 08 "Drills", 03.
  */
 import type { Highs } from 'highs';
-import type { DrillBook, DrillKey, DrillSpec } from '../catalog/drills';
+import type { DrillBook, DrillKey, DrillSpec, PreparationPart } from '../catalog/drills';
+import { isOnTheme, type ThemeId } from '../catalog/themes';
 import { isEverywhere } from '../catalog/pieces';
+import type { LadderId } from '../catalog/stage';
 import type { Region } from '../catalog/regions';
 import { fatigueRule } from '../fatigue/reserve';
-import { composeWeights } from './problem';
+import { composeWeights } from './worth';
 import { drillSeconds } from './pace';
 import { countRows, rowsTaken } from './resources';
 import { usualSolve, withSolver } from './solve';
@@ -29,6 +31,12 @@ export interface DrillTask {
   /** Regions that tries will load, and those that anything in the rounds loads. */
   readonly mainRegions: readonly Region[];
   readonly usedRegions: readonly Region[];
+  /** What will be held or tried: each asks for its own preparation. */
+  readonly families: readonly LadderId[];
+  /** What the evening is about besides; absent: nothing. */
+  readonly theme?: ThemeId;
+  /** Clear circles for what leaves the floor away from a wall. */
+  readonly circles: number;
   /** The teacher's word: in, or out. */
   readonly pins: readonly { readonly drill: DrillKey; readonly use: boolean }[];
   /** Sets that were found to tire too much: not all of one of them together. */
@@ -50,18 +58,34 @@ export interface PlannedDrill {
   readonly minutes: number;
   /** Two turns where the pieces go round only half. */
   readonly waves: 1 | 2;
+  /** Students it is open to; absent in an order of the teacher's own. */
+  readonly doing?: number;
 }
 
 /** The second for the same check counts this share of the first. */
 const secondShare = 0.3;
-/** Filling the minutes counts a little by itself. */
-const minuteWorth = 0.004;
+/** What counts for or against a drill besides what it serves, for each student there. */
+const perStudent = {
+  /** Filling the minutes counts a little by itself. */
+  minute: 0.004,
+  /** A part of what belongs before a family. */
+  preparation: 0.05,
+  theme: 0.08,
+  /** Another drill, another position, another thing to fetch: few of each. */
+  drill: 0.004,
+  position: 0.012,
+  prop: 0.006,
+  /** Somebody sits it out. */
+  sitsOut: 0.03,
+} as const;
 /** Drills the cupboard allows, with the minutes they take; in two waves where needed. */
 export function listDrills({
   drills,
   people,
   pieces,
-}: Pick<DrillTask, 'drills' | 'people' | 'pieces'>): PlannedDrill[] {
+  circles = Infinity,
+}: Pick<DrillTask, 'drills' | 'people' | 'pieces'> &
+  Partial<Pick<DrillTask, 'circles'>>): PlannedDrill[] {
   const rows = countRows(pieces);
   return Object.entries(drills).flatMap(([drill, spec]): PlannedDrill[] => {
     // Resets and releases are put in by the order, not chosen.
@@ -70,10 +94,12 @@ export function listDrills({
     if (doing === 0) return [];
     const needs = rowsTaken(spec.pieces.filter((one) => !isEverywhere(one)));
     const turns = needs.map(({ piece, count }) => Math.ceil((doing * count) / (rows[piece] ?? 0)));
-    const waves = Math.max(1, ...turns);
+    // What leaves the floor wants the same clear space as a try.
+    const leaps = spec.leavesFloor ? Math.ceil(doing / circles) : 1;
+    const waves = Math.max(1, leaps, ...turns);
     if (waves > 2) return [];
     const minutes = spec.minutes * (waves === 2 ? 1.5 : 1);
-    return [{ drill, spec, minutes, waves: waves === 2 ? 2 : 1 }];
+    return [{ drill, spec, minutes, waves: waves === 2 ? 2 : 1, doing }];
   });
 }
 
@@ -92,12 +118,61 @@ function coverage({ people }: DrillTask, drills: readonly PlannedDrill[]) {
 
 type Coverage = ReturnType<typeof coverage>;
 
-const valueOf = (cover: Coverage, drills: readonly PlannedDrill[], chosen: ReadonlySet<number>) => {
+/** What is asked for besides, and how much of it a set of drills has. */
+function extraWorth(task: DrillTask, drills: readonly PlannedDrill[], chosen: ReadonlySet<number>) {
+  const count = task.people.length;
+  const own = [...chosen].map((index) => drills[index]!);
+  const prepared = listParts(task).filter(({ family, part }) =>
+    own.some(({ spec }) => spec.prepares?.[family] === part),
+  ).length;
+  const themed = own.filter(({ spec }) => isOnTheme(spec, task.theme)).length;
+  const positions = new Set(own.map(({ spec, drill }) => spec.position ?? drill)).size;
+  const props = new Set(own.flatMap(({ spec }) => propsOf(spec))).size;
+  const away = own.reduce((sum, { doing = count }) => sum + count - doing, 0);
+  return (
+    count *
+      (perStudent.preparation * prepared +
+        perStudent.theme * themed +
+        perStudent.minute * minutesOf(own) -
+        rushed(task) *
+          (perStudent.drill * own.length +
+            perStudent.position * positions +
+            perStudent.prop * props)) -
+    perStudent.sitsOut * away
+  );
+}
+
+/** Where the drills are the class there is time for more of them. */
+const rushed = ({ families }: Pick<DrillTask, 'families'>) => (families.length === 0 ? 0.3 : 1);
+
+interface FamilyPart {
+  readonly family: LadderId;
+  readonly part: PreparationPart;
+}
+
+/** Every part that the families of the evening ask for and some drill of the school has. */
+function listParts({ families, drills }: Pick<DrillTask, 'families' | 'drills'>): FamilyPart[] {
+  return families.flatMap((family) => {
+    const parts = new Set(
+      Object.values(drills).flatMap(({ prepares }) => prepares?.[family] ?? []),
+    );
+    return [...parts].map((part) => ({ family, part }));
+  });
+}
+
+const minutesOf = (drills: readonly PlannedDrill[]) =>
+  drills.reduce((sum, { minutes }) => sum + minutes, 0);
+
+/** What has to be fetched for it. */
+export const propsOf = ({ pieces }: Pick<DrillSpec, 'pieces'>): string[] =>
+  rowsTaken(pieces.filter((one) => !isEverywhere(one))).map(({ piece }) => piece);
+
+const valueOf = (cover: Coverage, chosen: ReadonlySet<number>) => {
   const served = cover.reduce((sum, { weight, serving }) => {
     const count = serving.filter((index) => chosen.has(index)).length;
     return sum + weight * (Math.min(1, count) + secondShare * Math.min(1, Math.max(0, count - 1)));
   }, 0);
-  return [...chosen].reduce((sum, index) => sum + minuteWorth * drills[index]!.minutes, served);
+  return served;
 };
 
 const warms = ({ spec }: PlannedDrill, region: Region) =>
@@ -116,6 +191,9 @@ function splitRegions(task: DrillTask, drills: readonly PlannedDrill[]) {
   );
   return { canWarm, cold: task.mainRegions.filter((region) => !canWarm.includes(region)) };
 }
+
+/** A number and a name, as the programme is written. */
+const term = (value: number, name: string) => `${value < 0 ? '-' : '+'} ${Math.abs(value)} ${name}`;
 
 /** The best set by the solver; where the minutes do not hold every region, the main ones first. */
 export function chooseDrills(highs: Highs | null, task: DrillTask): DrillChoice {
@@ -146,7 +224,16 @@ function solve(
   const y = (index: number) => `y${index}`;
   const cover = coverage(task, drills);
   const rows: string[] = [];
-  const objective = drills.map(({ minutes }, index) => `+ ${minuteWorth * minutes} ${y(index)}`);
+  const count = task.people.length;
+  const objective = drills.map(({ minutes, spec, doing = count }, index) => {
+    const own =
+      count *
+        (perStudent.minute * minutes +
+          (isOnTheme(spec, task.theme) ? perStudent.theme : 0) -
+          rushed(task) * perStudent.drill) -
+      perStudent.sitsOut * (count - doing);
+    return term(own, y(index));
+  });
   const bounds: string[] = [];
   const plus = (list: readonly string[]) => list.join('\n  ');
   rows.push(
@@ -160,6 +247,34 @@ function solve(
       `serve_${key}: ${plus(serving.map((index) => `+ 1 ${y(index)}`))} - 1 a${key} - 1 b${key} >= 0`,
     );
   }
+  const drillsWith = (has: (drill: PlannedDrill) => boolean) =>
+    drills.flatMap((drill, index) => (has(drill) ? [y(index)] : []));
+  listParts(task).forEach(({ family, part }, at) => {
+    const those = drillsWith(({ spec }) => spec.prepares?.[family] === part);
+    if (those.length === 0) return;
+    objective.push(term(count * perStudent.preparation, `p${at}`));
+    bounds.push(` 0 <= p${at} <= 1`);
+    rows.push(`part_${at}: ${plus(those.map((name) => `+ 1 ${name}`))} - 1 p${at} >= 0`);
+  });
+  const used = (name: string, cost: number, those: readonly string[]) => {
+    objective.push(term(-count * rushed(task) * cost, name));
+    bounds.push(` 0 <= ${name} <= 1`);
+    those.forEach((one, at) => rows.push(`use_${name}_${at}: ${name} - ${one} >= 0`));
+  };
+  [...new Set(drills.map(({ spec, drill }) => spec.position ?? drill))].forEach((position, at) =>
+    used(
+      `s${at}`,
+      perStudent.position,
+      drillsWith(({ spec, drill }) => (spec.position ?? drill) === position),
+    ),
+  );
+  [...new Set(drills.flatMap(({ spec }) => propsOf(spec)))].forEach((prop, at) =>
+    used(
+      `t${at}`,
+      perStudent.prop,
+      drillsWith(({ spec }) => propsOf(spec).includes(prop)),
+    ),
+  );
   for (const region of regions) {
     const terms = drills
       .map((drill, index) => [warms(drill, region), y(index)] as const)
@@ -198,13 +313,27 @@ function solve(
         (colValue[solver.getColByName(y(index))] ?? 0) > 0.5 ? [index] : [],
       ),
     );
-    const value = valueOf(cover, drills, chosen);
+    const value = valueOf(cover, chosen) + extraWorth(task, drills, chosen);
     return {
       drills: drills.filter((_, index) => chosen.has(index)),
       value,
       bound: Math.max(value, Number(solver.info.get('mip_dual_bound'))),
     };
   });
+}
+
+/** Everything served, prepared and on theme, and nothing taken off: no set is worth more. */
+function mostWorth(task: DrillTask, cover: Coverage, drills: readonly PlannedDrill[]): number {
+  const all = new Set(drills.map((_, index) => index));
+  const count = task.people.length;
+  const themed = drills.filter(({ spec }) => isOnTheme(spec, task.theme)).length;
+  return (
+    valueOf(cover, all) +
+    count *
+      (perStudent.preparation * listParts(task).length +
+        perStudent.theme * themed +
+        perStudent.minute * Math.min(task.minutes, minutesOf(drills)))
+  );
 }
 
 /** At once: what is pinned, then what warms, then the most served for the minute. */
@@ -234,17 +363,19 @@ function chooseGreedily(
     if (use && index >= 0) take(index);
   }
   const cover = coverage(task, drills);
+  const worth = (set: ReadonlySet<number>) => valueOf(cover, set) + extraWorth(task, drills, set);
+  const gainOf = (index: number) => worth(new Set([...chosen, index])) - worth(chosen);
   const best = (fits: (index: number) => boolean) => {
-    const now = valueOf(cover, drills, chosen);
+    const now = worth(chosen);
     const gains = drills.map(
-      ({ minutes }, index) => (valueOf(cover, drills, new Set([...chosen, index])) - now) / minutes,
+      ({ minutes }, index) => (worth(new Set([...chosen, index])) - now) / minutes,
     );
     return drills
       .map((_, index) => index)
       .filter(
         (index) => !chosen.has(index) && drills[index]!.minutes <= left + 1e-9 && !isOut(index),
       )
-      .filter(fits)
+      .filter((index) => fits(index))
       .sort((a, b) => gains[b]! - gains[a]! || a - b)[0];
   };
   const worked = (region: Region) =>
@@ -258,14 +389,14 @@ function chooseGreedily(
   }
   for (;;) {
     const index = best(() => true);
-    if (index === undefined) break;
+    if (index === undefined || gainOf(index) <= 0) break;
     take(index);
   }
-  const value = valueOf(cover, drills, chosen);
+  const value = worth(chosen);
   return {
     drills: drills.filter((_, index) => chosen.has(index)),
     value,
-    bound: Math.max(value, valueOf(cover, drills, new Set(drills.map((_, index) => index)))),
+    bound: Math.max(value, mostWorth(task, cover, drills)),
     cold: [
       ...cold,
       ...canWarm.filter(

@@ -4,7 +4,7 @@
  */
 import { drillTable, type DrillSpec } from '../catalog/drills';
 import { regions } from '../catalog/regions';
-import type { PlannedDrill } from './drillChoice';
+import { propsOf, type PlannedDrill } from './drillChoice';
 
 /** One step of the running order before the checks. */
 export type DrillStep =
@@ -14,7 +14,7 @@ export type DrillStep =
 export const pauseMinutes = drillTable['childs-pose'].minutes;
 
 /** A region counts as worked from this share of full load on. */
-const workedFrom = 0.3;
+const workedFrom = 0.45;
 /** Pushing: strength work with this much on the shoulders or the wrists. */
 const pushFrom = 0.5;
 
@@ -39,10 +39,42 @@ export function needsPause(before: DrillSpec, after: DrillSpec): boolean {
   );
 }
 
-/** Going back from the specific to the general costs more than a pause. */
-const backwards = 1.5;
-/** Beyond this many, subsets are too many to try; the phases alone decide. */
-const mostExact = 14;
+/** What it costs to go from one drill to the next, in pauses. */
+const stepCosts = {
+  /** Going back from the specific to the general, for each phase. */
+  backwards: 1.2,
+  /** From the hands to the back, from the back to the knees: everybody moves. */
+  position: 1,
+  /** For each thing fetched or put away. */
+  prop: 0.25,
+  pause: 0.6,
+} as const;
+/** Beyond this many, subsets are too many to try; the phases and positions alone decide. */
+const mostExact = 12;
+
+/** Do these two leave everybody where they are? */
+export const keepsPosition = (before: DrillSpec, after: DrillSpec): boolean =>
+  before.position !== undefined && before.position === after.position;
+
+/** What is fetched for the second and put away after the first. */
+export function propMoves(before: DrillSpec | undefined, after: DrillSpec | undefined) {
+  const out = before === undefined ? [] : propsOf(before);
+  const now = after === undefined ? [] : propsOf(after);
+  return {
+    fetched: now.filter((prop) => !out.includes(prop)),
+    putAway: out.filter((prop) => !now.includes(prop)),
+  };
+}
+
+function stepCost(a: PlannedDrill, b: PlannedDrill): number {
+  const { fetched, putAway } = propMoves(a.spec, b.spec);
+  return (
+    stepCosts.backwards * Math.max(0, phaseOf(a.spec) - phaseOf(b.spec)) +
+    (keepsPosition(a.spec, b.spec) ? 0 : stepCosts.position) +
+    stepCosts.prop * (fetched.length + putAway.length) +
+    (needsPause(a.spec, b.spec) ? stepCosts.pause : 0)
+  );
+}
 
 /** The drills in their order: the best of all orders, set by set. */
 export function orderDrills(drills: readonly PlannedDrill[]): PlannedDrill[] {
@@ -50,20 +82,18 @@ export function orderDrills(drills: readonly PlannedDrill[]): PlannedDrill[] {
   const phases = drills.map(({ spec }) => phaseOf(spec));
   if (count === 0) return [];
   if (count > mostExact) {
-    return [...drills].sort((a, b) => phaseOf(a.spec) - phaseOf(b.spec));
+    const placeOf = ({ spec }: PlannedDrill) => spec.position ?? '';
+    return [...drills].sort(
+      (a, b) => phaseOf(a.spec) - phaseOf(b.spec) || placeOf(a).localeCompare(placeOf(b)),
+    );
   }
-  const step = drills.map((a, from) =>
-    drills.map(
-      (b, to) =>
-        (needsPause(a.spec, b.spec) ? 1 : 0) + backwards * Math.max(0, phases[from]! - phases[to]!),
-    ),
-  );
+  const step = drills.map((a) => drills.map((b) => stepCost(a, b)));
   // Cheapest way through each set of drills that ends with each of them, and where it came from.
   const sets = 1 << count;
   const cost = new Float64Array(sets * count).fill(Infinity);
   const from = new Int8Array(sets * count).fill(-1);
   for (let index = 0; index < count; index += 1) {
-    cost[(1 << index) * count + index] = phases[index]! * 0.01;
+    cost[(1 << index) * count + index] = phases[index]!;
   }
   for (let set = 1; set < sets; set += 1) {
     for (let last = 0; last < count; last += 1) {
@@ -93,6 +123,12 @@ export function orderDrills(drills: readonly PlannedDrill[]): PlannedDrill[] {
     last = before;
   }
   return order;
+}
+
+/** Steps until everybody is warm: those before the first that strengthens or teaches. */
+export function warmUntil(steps: readonly DrillStep[]): number {
+  const at = steps.findIndex((step) => step.kind === 'drill' && phaseOf(step.spec) > 1);
+  return at === -1 ? steps.length : at;
 }
 
 /** With the rests between those that need one. */

@@ -2,8 +2,9 @@
 import type { Highs } from 'highs';
 import { dropDominated } from './dominance';
 import { buildModel } from './model';
-import { keyOfPattern, priceSequences, type Duals } from './pricing';
-import { bestWorth, listPatterns, type Pattern, type RoundsProblem } from './problem';
+import { priceSequences, type Duals } from './pricing';
+import { bestWorth, type Pattern, type RoundsProblem } from './problem';
+import { keyOfPattern, listPatterns } from './sequences';
 
 export interface Grown {
   /** By student: plain patterns, and those that were found worth having so far. */

@@ -7,8 +7,6 @@ import { roomRules } from '../room/room';
 import type { RowId } from './resources';
 import {
   bestWorth,
-  composeWeights,
-  listPatterns,
   roundsForTeacher,
   shareOf,
   stationKey,
@@ -16,6 +14,8 @@ import {
   type Pattern,
   type RoundsProblem,
 } from './problem';
+import { listPatterns } from './sequences';
+import { composeWeights } from './worth';
 
 export interface RoundsModel {
   /** The programme in the LP format, to be maximised. */
@@ -140,21 +140,24 @@ export function buildModel(
     whole.push(name);
     bounds.push(` 0 <= ${name} <= ${Math.ceil(people.length / 2)}`);
     rows.push(`pair_${name}: ${sum([[2, name], ...members.map(([, x]): Term => [-1, x])])} >= 0`);
-    const { wall, options } = own[0]!;
-    const widest = Math.max(...own.map((pattern) => pattern.options[0]!.alongM ?? 0));
-    const most = new Map<string, number>();
-    for (const { options: theirs } of own) {
-      for (const { piece, count } of theirs[0]!.pieces) {
-        most.set(piece, Math.max(most.get(piece) ?? 0, count));
+    const options = own[0]!.options.map((first, round) => {
+      const there = own.map((pattern) => pattern.options[round]!);
+      const most = new Map<string, number>();
+      for (const { pieces: theirs } of there) {
+        for (const { piece, count } of theirs) {
+          most.set(piece, Math.max(most.get(piece) ?? 0, count));
+        }
       }
-    }
-    const option = {
-      ...options[0]!,
-      id: key,
-      ...(wall === null ? {} : { alongM: widest }),
-      pieces: [...most].map(([piece, count]) => ({ piece: piece as RowId, count })),
-    };
-    addTaking({ ...own[0]!, options: options.map(() => option) }, name);
+      return {
+        ...first!,
+        id: key,
+        ...(first!.alongM === undefined
+          ? {}
+          : { alongM: Math.max(...there.map(({ alongM }) => alongM ?? 0)) }),
+        pieces: [...most].map(([piece, count]) => ({ piece: piece as RowId, count })),
+      };
+    });
+    addTaking({ ...own[0]!, options }, name);
   }
 
   for (const [key, row] of wallRows.rows) {

@@ -1,5 +1,5 @@
 /** How a class tires the people in it: drills, checks, holds and tries. Source: handbook 07. */
-import { workOf, type DrillSpec } from '../catalog/drills';
+import { workOf, type DrillSpec, type DrillWork } from '../catalog/drills';
 import { regions, type RegionLoads } from '../catalog/regions';
 import {
   attempt,
@@ -47,6 +47,10 @@ function holdSeconds(loads: RegionLoads, most: number, capacities: Capacities, s
     .map((region) => share * secondsToSpent(capacities, region, loads[region]!));
   return Math.min(most, ...spent);
 }
+
+/** The longest that a student should stay in these loads at once, seconds; Infinity: no matter. */
+export const borneSeconds = (loads: RegionLoads, capacities: Capacities): number =>
+  holdSeconds(loads, Infinity, capacities, pace.shareOfCapacity);
 
 interface Sets {
   readonly sets: number;
@@ -110,6 +114,8 @@ export function passCheck(
 export interface RoundWork {
   readonly loads: RegionLoads;
   readonly isAttempt?: true | undefined;
+  /** Sets and seconds of a hold in a round; absent: the usual two. */
+  readonly work?: DrillWork | undefined;
   /** Tries of this student in a round; absent: the usual two. */
   readonly tries?: number | undefined;
 }
@@ -130,7 +136,10 @@ export function passRound(
 ): Passed {
   if (option === null) return { state: rest(state, seconds), refusals: [] };
   if (!option.isAttempt) {
-    const sets = { sets: pace.holdsEachRound, seconds: pace.longestHoldSeconds };
+    const sets = option.work ?? {
+      sets: pace.holdsEachRound,
+      seconds: pace.longestHoldSeconds,
+    };
     return { state: workSets(state, option.loads, sets, seconds, capacities), refusals: [] };
   }
   const refusals: AttemptRefusal[] = [];
@@ -173,6 +182,47 @@ export function isBearable(
     state = passed.state;
   }
   return true;
+}
+
+interface Lived {
+  /** `null`: a try on the way found too little left. */
+  readonly state: FatigueState | null;
+  readonly hasTried: boolean;
+  readonly then: Map<RoundWork | null, Lived>;
+}
+
+/**
+ * The same question for many sequences of one student: rounds that begin alike are lived through
+ * once.
+ */
+export function bearing<Option extends RoundWork>(
+  start: FatigueState,
+  seconds: number,
+  capacities: Capacities,
+): (options: readonly (Option | null)[]) => boolean {
+  const root: Lived = { state: start, hasTried: false, then: new Map() };
+  const live = ({ state, hasTried }: Lived, option: Option | null): Lived => {
+    if (state === null) return { state, hasTried, then: new Map() };
+    const passed = passRound(state, option, seconds, capacities, !hasTried);
+    return {
+      state: passed.refusals.length > 0 ? null : passed.state,
+      hasTried: hasTried || option?.isAttempt === true,
+      then: new Map(),
+    };
+  };
+  return (options) => {
+    let now = root;
+    for (const option of options) {
+      let next = now.then.get(option);
+      if (next === undefined) {
+        next = live(now, option);
+        now.then.set(option, next);
+      }
+      if (next.state === null) return false;
+      now = next;
+    }
+    return true;
+  };
 }
 
 /** As if the drills had been done, where nothing is known of them. */

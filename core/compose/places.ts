@@ -6,7 +6,7 @@ import { pieceTable } from '../catalog/pieces';
 import { placeCircles } from '../room/pack';
 import { doorSwings, floorBefore, roomRules, type Floor, type Room, type Span } from '../room/room';
 import { spaceRules } from '../room/space';
-import type { PlannedOption } from './options';
+import type { PlannedOption } from './option';
 import { stationKey, type Pattern } from './problem';
 
 export type Place =

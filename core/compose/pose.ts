@@ -6,22 +6,18 @@ import { drillLiftsFeet, regionsOf } from '../ladder/gatekeeper';
 import { mainRegions, type FatigueState } from '../fatigue/reserve';
 import { placeCircles } from '../room/pack';
 import type { Floor, Room, Span } from '../room/room';
+import { spaceRules } from '../room/space';
 import { chooseDrills, type DrillTask, listDrills, type DrillChoice } from './drillChoice';
 import { orderDrills, pauseMinutes, withPauses, type DrillStep } from './drillOrder';
-import { keepingFeetDown, withoutSore, type PlannedOption } from './options';
-import { isBearable } from './pace';
+import { keepingFeetDown, withoutSore } from './leftOver';
+import type { PlannedOption } from './option';
+import { bearing, isBearable } from './pace';
 import { deepestLane, type Ground } from './places';
 import { drillsOf, type PreparedClass, type PreparedPerson, type Wishes } from './prepared';
 import type { Before, ComposePerson, PersonPin, RoundsProblem } from './problem';
 import { countRows } from './resources';
-import {
-  layOutTime,
-  settleSteps,
-  shareOut,
-  stateAtRounds,
-  type Budget,
-  type TimelineItem,
-} from './timeline';
+import { settleSteps, shareOut, spareChoices, type Budget, type SpareChoice } from './budget';
+import { layOutTime, stateAtRounds, type TimelineItem } from './timeline';
 
 /** What stood before, by student; for changing as little as can be. */
 export type BeforeById = Readonly<Record<string, Before>>;
@@ -139,6 +135,16 @@ function poseGround({ room, spans }: PreparedClass, people: readonly PreparedPer
   };
 }
 
+/** Circles the empty floor takes for hops away from a wall, before anybody stands at one. */
+function countHopCircles({ room }: PreparedClass, people: readonly PreparedPerson[]): number {
+  const tallest = Math.max(0, ...people.map(({ heightM }) => heightM));
+  const radiusM = spaceRules.reachShare.hands * tallest + spaceRules.circleMarginM;
+  const floor = clearFloor(room, [], 0);
+  const needed = spaceRules.reachShare.hands * tallest + spaceRules.overheadM;
+  if (people.length === 0 || lowestOver(room, floor) < needed) return 0;
+  return countCircles(floor, radiusM, people.length);
+}
+
 const loadedRegions = (options: readonly PlannedOption[]): Region[] =>
   regions.filter((region) => options.some(({ loads }) => (loads[region] ?? 0) > 0));
 
@@ -165,8 +171,16 @@ function planDrills(
     drills: drillsOf(prepared),
     people,
     pieces: prepared.pieces,
-    mainRegions: [...new Set(tries.flatMap(({ loads }) => mainRegions(loads)))],
-    usedRegions: loadedRegions(all.filter(({ role }) => role !== 'alternative' && role !== 'rest')),
+    mainRegions:
+      budget.rounds === 0 ? [] : [...new Set(tries.flatMap(({ loads }) => mainRegions(loads)))],
+    usedRegions: loadedRegions(
+      budget.rounds === 0
+        ? []
+        : all.filter(({ role }) => role !== 'alternative' && role !== 'rest'),
+    ),
+    families: budget.rounds === 0 ? [] : prepared.families,
+    ...(wishes.theme === undefined ? {} : { theme: wishes.theme }),
+    circles: countHopCircles(prepared, people),
     pins,
   };
   if (wishes.order !== undefined) {
@@ -220,7 +234,8 @@ export function poseClass(
   before: BeforeById = {},
 ): Posed {
   const people = presentPeople(prepared, wishes);
-  const budgetInput = { ...wishes, families: prepared.families };
+  const isLooking = prepared.isLooking === true;
+  const budgetInput = { ...wishes, families: prepared.families, isLooking };
   const shared = shareOut(budgetInput);
   // Minutes that no check is worth go to the drills.
   const checkMinutes = Math.min(prepared.checkMinutes, shared.checks);
@@ -230,31 +245,44 @@ export function poseClass(
     drills: shared.drills + shared.checks - checkMinutes,
   };
   const { choice, steps } = planDrills(highs, prepared, wishes, people, budget);
-  const roundSeconds = 60 * (wishes.roundMinutes + wishes.resetMinutes);
-  const lay = (settleMinutes: number) =>
+  const lay = (settleMinutes: number, spare: SpareChoice) =>
     layOutTime({
       ...budgetInput,
       budget,
       steps,
       checkMinutes,
       settleMinutes,
+      spare,
+      isOwnOrder: wishes.order !== undefined,
     });
   const isOverruled = (id: string) =>
     wishes.pins.some((pin) => pin.kind === 'tired' && pin.person === id);
   const readyAt = (timeline: readonly TimelineItem[]) => {
     const starts = new Map(people.map((person) => [person.id, stateAtRounds(timeline, person)]));
+    const round = timeline.find(({ kind }) => kind === 'round')?.minutes ?? wishes.roundMinutes;
+    const roundSeconds = 60 * (round + wishes.resetMinutes);
     const fit = people.filter(({ id, options, capacities }) =>
       options.some(
         (option) =>
           option.isAttempt && isBearable(starts.get(id)!, [option], roundSeconds, capacities),
       ),
     ).length;
-    return { timeline, starts, fit };
+    return { timeline, starts, roundSeconds, fit };
   };
-  // The shortest pause before the rounds with which as many as can are fit to try.
-  const ready = settleSteps
-    .map((minutes) => readyAt(lay(minutes)))
-    .reduce((best, one) => (one.fit > best.fit ? one : best));
+  const { spare = 'drills' } = wishes;
+  // The shortest pause before the rounds with which as many as can are fit to try; minutes left over
+  // go elsewhere than asked only where that lets more of them.
+  const orders = [spare, ...spareChoices.filter((one) => one !== spare && one !== 'rest')];
+  let ready = readyAt(lay(settleSteps[0]!, spare));
+  const trying = people.filter(({ options }) => options.some(({ isAttempt }) => isAttempt)).length;
+  for (const order of orders) {
+    for (const minutes of settleSteps) {
+      if (ready.fit === trying) break;
+      const other = readyAt(lay(minutes, order));
+      if (other.fit > ready.fit) ready = other;
+    }
+  }
+  const { roundSeconds } = ready;
   const { ground, circles } = poseGround(prepared, people);
   const problem: RoundsProblem = {
     rounds: budget.rounds,
@@ -272,6 +300,7 @@ export function poseClass(
       const { id, options, capacities } = person;
       const late = wishes.late.find((one) => one.person === id);
       const stood = before[id];
+      const bears = bearing<PlannedOption>(ready.starts.get(id)!, roundSeconds, capacities);
       return {
         id,
         options: withOld(options, person, stood, wishes.done),
@@ -279,13 +308,7 @@ export function poseClass(
         ...(isOverruled(id)
           ? {}
           : {
-              isBearable: (sequence) =>
-                isBearable(
-                  ready.starts.get(id)!,
-                  sequence as (PlannedOption | null)[],
-                  roundSeconds,
-                  capacities,
-                ),
+              isBearable: (sequence) => bears(sequence as (PlannedOption | null)[]),
             }),
         pins: pinsOf(id, wishes, options),
         ...(late === undefined ? {} : { fromRound: Math.max(0, late.round - 1) }),

@@ -8,10 +8,12 @@ import type { PieceCount } from '../catalog/pieces';
 import type { PainPlace, RegionLoads } from '../catalog/regions';
 import type { School } from '../catalog/school';
 import type { LadderId } from '../catalog/stage';
+import type { ThemeId } from '../catalog/themes';
 import type { Capacities } from '../fatigue/reserve';
 import type { OpenedCase } from '../ladder/case';
 import { isOpenUnasked, thingOfCounter, type Pass } from '../ladder/gatekeeper';
 import { listCares, listRefused, type CareLine, type Refusal } from '../ladder/ledger';
+import { isLittleKnown } from '../ladder/gatesAhead';
 import { planChecks, rankChecks, type CheckSlot } from '../ladder/tonight';
 import type { KeptDistance } from '../setups/kept';
 import { keptDistances } from '../setups/registry';
@@ -23,18 +25,12 @@ import {
   type Room,
   type Span,
 } from '../room/room';
-import {
-  findCapacities,
-  listClosedChecks,
-  listClosedDrills,
-  listDrillPasses,
-  listOptions,
-  listWeakChecks,
-} from './options';
-import type { PlannedOption, Shut } from './options';
+import { listClosedChecks, listClosedDrills, listDrillPasses } from './openToday';
+import type { PlannedOption, Shut } from './option';
+import { listOptions } from './options';
+import { findCapacities, listWeakChecks } from './strength';
 import { deepestLane } from './places';
-import type { BudgetInput } from './timeline';
-import { shareOut } from './timeline';
+import { shareOut, type BudgetInput, type SpareChoice } from './budget';
 
 export interface ClassPerson {
   readonly id: string;
@@ -80,6 +76,10 @@ export interface Wishes {
   readonly pins: readonly Pin[];
   /** A running order of the teacher's own: these drills, this long, in this order. */
   readonly order?: readonly { readonly drill: DrillKey; readonly minutes: number }[];
+  /** What the evening is about besides; absent: the families alone. */
+  readonly theme?: ThemeId;
+  /** Where leftover minutes go; absent: to the drills. */
+  readonly spare?: SpareChoice;
   /** Rounds that are over. */
   readonly done: number;
 }
@@ -124,6 +124,8 @@ export interface PreparedClass {
   readonly people: readonly PreparedPerson[];
   readonly checks: readonly PreparedSlot[];
   readonly checkMinutes: number;
+  /** Little is known of most who come: the evening is for looking. */
+  readonly isLooking?: boolean;
 }
 
 export interface ClassInput extends BudgetInput {
@@ -136,10 +138,18 @@ export interface ClassInput extends BudgetInput {
 /** Judges everybody and counts everything: the slow half, done where the records are. */
 export function prepareClass(input: ClassInput): PreparedClass {
   const { room, pieces, families, people, school } = input;
-  const budget = shareOut(input);
-  const ranked = people.map(({ opened }, index) => ({ id: index, ranked: rankChecks(opened) }));
+  const ranked = people.map(({ opened }, index) => ({
+    id: index,
+    ranked: rankChecks(opened, families),
+  }));
+  const unknown = people.filter(({ opened }) => isLittleKnown(opened, families)).length;
+  // Where little is known of most who come, the evening is for looking (handbook 08).
+  const isLooking = unknown > people.length / 2;
+  const budget = shareOut({ ...input, isLooking });
   const { slots, minutesUsed } =
-    budget.checks > 0 ? planChecks(school, ranked, budget.checks) : { slots: [], minutesUsed: 0 };
+    budget.checks > 0
+      ? planChecks(school, ranked, budget.checks, isLooking)
+      : { slots: [], minutesUsed: 0 };
   const prepared = people.map(({ id, body, kept = [], opened }, index): PreparedPerson => {
     const size = resolveBody(body);
     const found = listOptions(opened, {
@@ -178,6 +188,7 @@ export function prepareClass(input: ClassInput): PreparedClass {
       people: own.map(({ id, why }) => ({ id: people[id]!.id, why })),
     })),
     checkMinutes: Math.ceil(minutesUsed * 2) / 2,
+    ...(isLooking ? { isLooking } : {}),
     people: prepared,
   };
 }

@@ -4,11 +4,8 @@
  * generation). What stays out is bounded, so that "proved" speaks of all of them.
  */
 import {
-  composeWeights,
-  isFeasibleSequence,
   listWalls,
-  openRounds,
-  settleSequence,
+  isFeasibleSequence,
   shareOf,
   weighSequence,
   type ComposePerson,
@@ -16,19 +13,14 @@ import {
   type RoundOption,
   type RoundsProblem,
 } from './problem';
+import { keyOfPattern, mayBeGiven, searchSequences, type Found } from './sequences';
 
 /** What one more of each thing is worth to the programme, by the name of its row; 0 where absent. */
 export type Duals = (row: string) => number;
 
-/** What a pattern adds to the programme beyond what it takes. */
-interface Priced {
-  readonly pattern: Pattern;
-  readonly surplus: number;
-}
-
 export interface Pricing {
   /** The best first. */
-  readonly columns: readonly Priced[];
+  readonly columns: readonly Found[];
   /** No sequence that is not among the columns adds more than this. */
   readonly leftAtMost: number;
 }
@@ -37,11 +29,6 @@ export const pricingRules = {
   /** Sequences looked at for one person before the search gives up; then the bound says so. */
   mostSteps: 60_000,
 } as const;
-
-const columnKey = ({ options, wall }: Pick<Pattern, 'options' | 'wall'>) =>
-  `${options.map((option) => option?.id ?? '').join('|')}@${wall ?? ''}`;
-
-export const keyOfPattern = columnKey;
 
 /** What an option takes in one round, in dual prices. */
 function costOf(option: RoundOption | null, round: number, wallAt: number, duals: Duals): number {
@@ -82,71 +69,55 @@ export function priceSequences(
   most: number,
   isKnown: (key: string) => boolean,
 ): Pricing {
+  const { done = 0 } = problem;
   const least = duals(`least${index}`);
-  const factor = 1 - (best > 0 ? least / best : 0);
-  const change = composeWeights.change * factor;
-  const open = openRounds(person, problem);
-  const found: Priced[] = [];
-  let leftAtMost = over;
-  let steps = 0;
-  for (const { wall, at, options } of listWalls(person, problem)) {
-    const choices: readonly (RoundOption | null)[] = [...options, null];
-    const worth = open.map((round) =>
-      choices.map((option) => (option?.value ?? 0) * factor - costOf(option, round, at, duals)),
-    );
-    // The best that the rounds to come can add, whatever is chosen in them.
-    const ahead = open.map((_, from) =>
-      worth.slice(from).reduce((sum, row) => sum + Math.max(...row), 0),
-    );
-    const spare = Math.max(0, -change) * Math.max(0, open.length - 1);
-    const chosen: (RoundOption | null)[] = [];
-    const behind = settleSequence([], [], person, problem);
-    const past = behind.reduce(
-      (sum, option) => sum + Math.max(0, (option?.value ?? 0) * factor),
-      0,
-    );
-    const tried = behind.filter((option) => option?.isAttempt).length;
-    const base = -duals(`one${index}`);
-    const visit = (depth: number, sum: number, tries: number): void => {
-      if (steps > pricingRules.mostSteps) {
-        leftAtMost = Math.max(leftAtMost, sum + (ahead[depth] ?? 0) + spare);
-        return;
-      }
-      steps += 1;
-      if (depth === open.length) {
-        const options = settleSequence(chosen, open, person, problem);
-        if (wall !== null && options.every((option) => option?.alongM === undefined)) return;
-        if (isKnown(columnKey({ options, wall }))) return;
-        if (!isFeasibleSequence(options, person, problem)) return;
-        const pattern = weighSequence(options, wall, person, problem);
-        const surplus =
+  const base = -duals(`one${index}`);
+  const walls = listWalls(person, problem);
+  const searches = walls.map(({ wall, at, options }) => {
+    const costs = new Map<RoundOption | null, number[]>();
+    const costIn = (option: RoundOption | null, round: number): number => {
+      const known = costs.get(option) ?? [];
+      costs.set(option, known);
+      return (known[round] ??= costOf(option, round, at, duals));
+    };
+    return searchSequences(
+      {
+        person,
+        problem,
+        wall,
+        choices: mayBeGiven(person, options),
+        factor: 1 - (best > 0 ? least / best : 0),
+        extra: (option, round) => -costIn(option, round),
+        base,
+        finish: (sequence) => {
+          if (wall !== null && sequence.every((option) => option?.alongM === undefined))
+            return null;
+          if (isKnown(keyOfPattern({ options: sequence, wall }))) return null;
+          if (!isFeasibleSequence(sequence, person, problem)) return null;
+          return weighSequence(sequence, wall, person, problem);
+        },
+        surplusOf: (pattern) =>
           scoreOf(pattern) -
           (best > 0 ? shareOf(pattern, best) * least : 0) +
           base -
-          options.reduce(
-            (cost, option, round) =>
-              round < (problem.done ?? 0) ? cost : cost + costOf(option, round, at, duals),
+          pattern.options.reduce(
+            (cost, option, round) => (round < done ? cost : cost + costIn(option, round)),
             0,
-          );
-        if (surplus > over) found.push({ pattern, surplus });
-        return;
-      }
-      const before = chosen[depth - 1] ?? null;
-      choices.forEach((option, choice) => {
-        const moves =
-          depth > 0 && option !== null && before !== null && option !== before ? change : 0;
-        const next = sum + worth[depth]![choice]! - moves;
-        if (next + (ahead[depth + 1] ?? 0) + spare <= over) return;
-        const now = tries + (option?.isAttempt ? 1 : 0);
-        if (option?.isAttempt && now > person.mostAttempts) return;
-        chosen[depth] = option;
-        visit(depth + 1, next, now);
-      });
-    };
-    visit(0, base + past, tried);
-  }
-  found.sort((a, b) => b.surplus - a.surplus);
-  const columns = found.slice(0, most);
+          ),
+      },
+      over,
+      most,
+      Math.ceil(pricingRules.mostSteps / walls.length),
+    );
+  });
+  const found = searches.flatMap((search) => search.found).sort((a, b) => b.surplus - a.surplus);
   const [next] = found.slice(most);
-  return { columns, leftAtMost: Math.max(leftAtMost, next?.surplus ?? -Infinity) };
+  return {
+    columns: found.slice(0, most),
+    leftAtMost: Math.max(
+      over,
+      ...searches.map(({ leftAtMost }) => leftAtMost),
+      next?.surplus ?? -Infinity,
+    ),
+  };
 }

@@ -4,6 +4,7 @@
  * Options arrive judged: nothing that a verdict, a caution, consent or the ceiling closes is here.
  */
 import type { RowId } from './resources';
+import { composeWeights, kindOf, worthOf } from './worth';
 
 export interface RoundOption {
   readonly id: string;
@@ -29,6 +30,12 @@ export interface RoundOption {
   readonly isPast?: true;
   /** Stays out: lies, sits or watches. */
   readonly isRest?: true;
+  /** What it is a version of: the same thing again, however it is made. Absent: its id. */
+  readonly same?: string;
+  /** What it is a step up from. */
+  readonly above?: readonly string[];
+  /** Only after one of those on the same evening: nobody skips a rung. */
+  readonly needsFirst?: true;
 }
 
 /** A choice of the teacher's for one student; without a round: for all of them. */
@@ -51,7 +58,7 @@ export interface ComposePerson {
   /** Rounds of attempts that this student may have at most. */
   readonly mostAttempts: number;
   /** Does this sequence leave enough reserve for each attempt? Absent: the count alone decides. */
-  readonly isBearable?: (options: readonly (RoundOption | null)[]) => boolean;
+  readonly isBearable?: (options: Sequence) => boolean;
   readonly pins?: readonly PersonPin[];
   /** Comes late: nothing before this round (0 is the first). */
   readonly fromRound?: number;
@@ -79,23 +86,6 @@ export interface RoundsProblem {
   readonly done?: number;
 }
 
-/** Weights in one table (handbook 08). */
-export const composeWeights = {
-  /** Taken off for each change of option between rounds. */
-  change: 0.15,
-  /** For the least served, whose share of their own best counts this much for every student. */
-  fairness: 0.6,
-  /** Taking turns at one station halves the time at it, not the worth. */
-  shared: 0.8,
-  /** For a round that is not as it stood before a re-plan. */
-  keep: 0.3,
-  keepWall: 0.15,
-  /** A pin gives way only to a hard rule. */
-  pin: 20,
-  /** The second drill for the same weak check is worth this share of the first. */
-  drill: 0.12,
-} as const;
-
 /** Students get at least so many attempts where they get any (handbook 08). */
 export const leastAttempts = 2;
 
@@ -112,63 +102,12 @@ export interface Pattern {
   readonly shares?: true;
 }
 
-const isLow = (option: RoundOption, wall: WallSpace) =>
+export const isLow = (option: RoundOption, wall: WallSpace) =>
   wall.lowestM < option.heightM - 1e-9 ||
   wall.lengthM < (option.alongM ?? 0) - 1e-9 ||
   (wall.deepM ?? Infinity) < (option.outM ?? 0) - 1e-9;
 
-type Sequence = readonly (RoundOption | null)[];
-
-function listSequences({ options: all }: ComposePerson, rounds: number): Sequence[] {
-  const sequences: Sequence[] = [];
-  const options = all.filter(({ isPast }) => !isPast);
-  for (const first of options) {
-    sequences.push(Array<RoundOption>(rounds).fill(first));
-    for (const then of options) {
-      if (then === first) continue;
-      for (let at = 1; at < rounds; at += 1) {
-        sequences.push(Array.from({ length: rounds }, (_, round) => (round < at ? first : then)));
-      }
-    }
-    for (let out = 0; out < rounds && rounds > 1; out += 1) {
-      sequences.push(Array.from({ length: rounds }, (_, round) => (round === out ? null : first)));
-    }
-  }
-  return sequences;
-}
-
-const keyOf = (options: Sequence) => options.map((option) => option?.id ?? '').join('|');
-
-/** The sequences again with what is settled already: rounds done, a late start, pins. */
-function settle(sequences: readonly Sequence[], person: ComposePerson, done: number): Sequence[] {
-  const { pins = [], fromRound = 0, before, options } = person;
-  // What was open in a round behind may be closed now: it is found for that round alone.
-  const find = (id: string | null | undefined, round: number) =>
-    options.find((one) => one.id === id && (round < done || one.isPast !== true)) ?? null;
-  const change = (withPins: boolean) =>
-    sequences.map((sequence) =>
-      sequence.map((option, round) => {
-        if (before !== undefined && round < done) return find(before.options[round], round);
-        if (round < fromRound) return null;
-        if (!withPins) return option;
-        const pinned = pins.find(
-          (pin) => pin.option !== undefined && (pin.round ?? round) === round,
-        );
-        const wanted = pinned === undefined ? null : find(pinned.option, round);
-        return wanted ?? option;
-      }),
-    );
-  const all = pins.length === 0 ? change(false) : [...change(true), ...change(false)];
-  const stood = before?.options.map((id, round) =>
-    round >= done && round < fromRound ? null : find(id, round),
-  );
-  const kept = stood?.length === sequences[0]?.length ? [stood as Sequence] : [];
-  const seen = new Set<string>();
-  return [...kept, ...all].filter((sequence) => {
-    const key = keyOf(sequence);
-    return !seen.has(key) && seen.add(key);
-  });
-}
+export type Sequence = readonly (RoundOption | null)[];
 
 /** Do the tries of a sequence last, and are there enough of them to be worth a warm-up? */
 export function isFeasibleSequence(
@@ -178,6 +117,7 @@ export function isFeasibleSequence(
 ): boolean {
   const { fromRound = 0, before, mostAttempts, isBearable } = person;
   if (!keepsRest(options, person, done)) return false;
+  if (!climbsInOrder(options, Math.max(done, fromRound), person)) return false;
   // Somebody late or with rounds behind them may have room for one try alone.
   const isUnsettled = done === 0 && fromRound === 0 && before === undefined;
   const least = isUnsettled ? leastAttempts : 1;
@@ -188,6 +128,25 @@ export function isFeasibleSequence(
   if (attempts > mostAttempts || attempts < least) return false;
   return isBearable === undefined || isBearable(options);
 }
+
+/** Did the teacher ask for this very thing? */
+export const isAsked = ({ id }: RoundOption, { pins = [] }: Pick<ComposePerson, 'pins'>): boolean =>
+  pins.some(({ option }) => option === id);
+
+/**
+ * Nobody skips a rung: what asks for the one before has it in a round before. Where the teacher
+ * asks for it by name, the verdict that opens it is enough.
+ */
+const climbsInOrder = (options: Sequence, from: number, person: ComposePerson): boolean =>
+  options.every(
+    (option, round) =>
+      round < from ||
+      option?.needsFirst === undefined ||
+      isAsked(option, person) ||
+      options
+        .slice(0, round)
+        .some((before) => before !== null && option.above?.includes(kindOf(before))),
+  );
 
 /** A sequence at a wall (or none) as a pattern with what it counts for. */
 export const weighSequence = (
@@ -240,44 +199,7 @@ export function listWalls(
   ];
 }
 
-/**
- * The plain patterns of one student: stay throughout, move on once, sit one round out, take turns
- * with somebody. Those that tire beyond what is left, or try only once, are left out beforehand.
- */
-export function listPatterns(person: ComposePerson, problem: RoundsProblem): Pattern[] {
-  const { rounds, walls, done = 0 } = problem;
-  const { fromRound = 0, before } = person;
-  const isUnsettled = done === 0 && fromRound === 0 && before === undefined;
-  const sequences = settle(listSequences(person, rounds), person, done);
-  const patterns: Pattern[] = [];
-  for (const options of sequences) {
-    if (!isFeasibleSequence(options, person, problem)) continue;
-    const worth = worthOf(options);
-    const atWall = options.filter((option) => option?.alongM !== undefined) as RoundOption[];
-    const places =
-      atWall.length === 0
-        ? [null]
-        : walls.filter((wall) => !atWall.some((option) => isLow(option, wall))).map(({ id }) => id);
-    const [first] = options;
-    const isOne = options.every((option) => option === first);
-    const mayShare = isUnsettled && isOne && first?.canShare === true && rounds > 0;
-    for (const wall of places) {
-      patterns.push(weigh({ options, wall, worth }, person, done));
-      if (mayShare) {
-        const shared = {
-          options,
-          wall,
-          worth: worth * composeWeights.shared,
-          shares: true,
-        } as const;
-        patterns.push(weigh(shared, person, done));
-      }
-    }
-  }
-  return patterns;
-}
-
-function weigh(
+export function weigh(
   pattern: Pick<Pattern, 'options' | 'wall' | 'worth' | 'shares'>,
   person: ComposePerson,
   done: number,
@@ -338,16 +260,6 @@ function keepsRest(options: Sequence, person: ComposePerson, done: number): bool
   });
 }
 
-function worthOf(options: Sequence): number {
-  let worth = 0;
-  options.forEach((option, round) => {
-    worth += option?.value ?? 0;
-    const before = options[round - 1];
-    if (round > 0 && option && before && option !== before) worth -= composeWeights.change;
-  });
-  return worth;
-}
-
 /** Rounds to come in which the teacher may lend hands: one of the evening stays free for watching. */
 export function roundsForTeacher({ rounds, done = 0, people, helpers }: RoundsProblem): number {
   let used = 0;
@@ -391,4 +303,4 @@ export function leastShare(assignment: Assignment, bests: readonly number[]): nu
 
 /** What two who take turns at one station have in common: the shape and the wall. */
 export const stationKey = ({ options, wall, shares }: Pattern): string | null =>
-  shares && options[0] ? `${options[0].id}@${wall ?? 'floor'}` : null;
+  shares ? `${options.map((option) => option?.id ?? '').join('|')}@${wall ?? 'floor'}` : null;

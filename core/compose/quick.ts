@@ -1,13 +1,7 @@
 /** A good plan at once, to stand on the screen while the proof runs. */
 import { seededRandom } from '../random';
-import {
-  bestWorth,
-  listPatterns,
-  shareOf,
-  type Assignment,
-  type Pattern,
-  type RoundsProblem,
-} from './problem';
+import { bestWorth, shareOf, type Assignment, type Pattern, type RoundsProblem } from './problem';
+import { listPatterns } from './sequences';
 import { findExcess } from './usage';
 
 /** Passes over everybody; a class settles in two or three. */

@@ -1,6 +1,6 @@
 /** From a plan file back to what it was made of: for drawing it, and for changing it. */
 import type { PlanFile } from '../files/planFile';
-import type { PlannedOption } from './options';
+import type { PlannedOption } from './option';
 import type { BeforeById } from './pose';
 import type { PreparedClass } from './prepared';
 

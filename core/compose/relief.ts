@@ -6,13 +6,8 @@
 import type { Highs } from 'highs';
 import type { More } from './binding';
 import { buildModel, readAssignment, readMore, type Prices } from './model';
-import {
-  countTurns,
-  listPatterns,
-  type Assignment,
-  type Pattern,
-  type RoundsProblem,
-} from './problem';
+import { countTurns, type Assignment, type Pattern, type RoundsProblem } from './problem';
+import { listPatterns } from './sequences';
 import { usualSolve, withSolver } from './solve';
 
 /** Something asked that the plan does not give. */

@@ -6,7 +6,8 @@ import type { Highs } from 'highs';
 import { withMore } from './binding';
 import { poseClass } from './pose';
 import type { PreparedClass, Wishes } from './prepared';
-import { bestWorth, listPatterns, shareOf, type RoundsProblem } from './problem';
+import { bestWorth, shareOf, type RoundsProblem } from './problem';
+import { listPatterns } from './sequences';
 import { solveRounds, usualSolve, type RoundsPlan } from './solve';
 import { rowLabel } from './resources';
 

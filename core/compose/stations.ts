@@ -3,7 +3,7 @@
  * letter, on the row of elevations, on the plan from above and on the lay-out list alike.
  */
 import type { PieceCount } from '../catalog/pieces';
-import type { PlannedOption } from './options';
+import type { PlannedOption } from './option';
 import type { Place } from './places';
 import type { PreparedClass } from './prepared';
 import type { ClassPlan } from './writePlan';

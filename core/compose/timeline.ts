@@ -4,7 +4,8 @@ import { ladderTable, type LadderId } from '../catalog/stage';
 import type { RegionLoads } from '../catalog/regions';
 import { freshState, rest, type Capacities, type FatigueState } from '../fatigue/reserve';
 import { passCheck, passDrill } from './pace';
-import type { DrillStep } from './drillOrder';
+import { clamp, parts, spareOrders, type Budget, type BudgetInput } from './budget';
+import { warmUntil, type DrillStep } from './drillOrder';
 
 export const itemKinds = [
   'arrive',
@@ -15,6 +16,7 @@ export const itemKinds = [
   'round',
   'reset',
   'counter',
+  'release',
   'rest',
 ] as const;
 export type ItemKind = (typeof itemKinds)[number];
@@ -39,81 +41,6 @@ export interface TimelineItem {
   readonly how?: string;
 }
 
-export interface BudgetInput {
-  readonly minutes: number;
-  readonly rounds: number;
-  readonly roundMinutes: number;
-  readonly resetMinutes: number;
-  readonly families: readonly LadderId[];
-}
-
-/** How the minutes are shared out. */
-export interface Budget {
-  readonly arrive: number;
-  readonly drills: number;
-  readonly checks: number;
-  /** To get to the places before the first round. */
-  readonly settle: number;
-  readonly rounds: number;
-  readonly counter: number;
-  readonly rest: number;
-  /** Minutes from which on two rounds with a warm-up fit; for the sentence that says so. */
-  readonly leastMinutes: number;
-}
-
-/** Bounds of handbook 08 "Shape of a class", minutes, and the share of the class that suits. */
-const parts = {
-  arrive: { low: 3, high: 5, share: 0.055 },
-  checks: { low: 4, high: 8, share: 0.08 },
-  counter: { low: 4, high: 6 },
-  rest: { low: 5, high: 10, share: 0.09 },
-  /** Under this nobody is warm enough to try anything. */
-  leastDrills: 8,
-  mostDrills: 45,
-  settle: 1,
-  /** More than two rounds are given up for a warm-up before two are. */
-  leastRounds: 2,
-} as const;
-
-const clamp = (value: number, low: number, high: number) => Math.min(high, Math.max(low, value));
-const half = (value: number) => Math.round(value * 2) / 2;
-
-const roundsTake = (rounds: number, { roundMinutes, resetMinutes }: BudgetInput) =>
-  rounds === 0 ? 0 : rounds * roundMinutes + (rounds - 1) * resetMinutes;
-
-/** Shares out the minutes: rests and counterposes are never cut; rounds, checks and drills are. */
-export function shareOut(input: BudgetInput): Budget {
-  const { minutes, families } = input;
-  const arrive = half(clamp(minutes * parts.arrive.share, parts.arrive.low, parts.arrive.high));
-  const resting = half(clamp(minutes * parts.rest.share, parts.rest.low, parts.rest.high));
-  const counter = clamp(2 + 2 * families.length, parts.counter.low, parts.counter.high);
-  const fixed = arrive + resting + counter;
-  const leastMinutes =
-    fixed + parts.leastDrills + parts.settle + roundsTake(parts.leastRounds, input);
-  let left = minutes - fixed - parts.settle;
-  let rounds = input.rounds;
-  while (rounds > 0 && left - roundsTake(rounds, input) < parts.leastDrills) rounds -= 1;
-  // One round alone is no practice: then the minutes go to the drills.
-  if (rounds < parts.leastRounds) rounds = 0;
-  left -= roundsTake(rounds, input);
-  const wanted = half(clamp(minutes * parts.checks.share, parts.checks.low, parts.checks.high));
-  const checks = left - parts.leastDrills >= wanted ? wanted : 0;
-  // Never rounded up: the lines add up to the class.
-  const drills = clamp(Math.floor(2 * (left - checks)) / 2, 0, parts.mostDrills);
-  return {
-    arrive,
-    rest: resting,
-    counter,
-    rounds,
-    checks,
-    drills,
-    settle: rounds === 0 ? 0 : parts.settle,
-    leastMinutes,
-  };
-}
-
-const mostSettle = 4;
-
 export interface TimelineInput extends BudgetInput {
   readonly budget: Budget;
   readonly steps: readonly DrillStep[];
@@ -121,6 +48,8 @@ export interface TimelineInput extends BudgetInput {
   readonly checkMinutes: number;
   /** Minutes to get to the places and, where tries need it, to recover. */
   readonly settleMinutes: number;
+  /** The teacher's own order and lengths: nothing is made longer. */
+  readonly isOwnOrder?: boolean;
 }
 
 const minutesOf = (items: readonly Pick<TimelineItem, 'minutes'>[]) =>
@@ -136,10 +65,12 @@ function fitDrills(items: { kind: ItemKind; minutes: number }[], most: number): 
   }
 }
 
-/** The running order with its times; what is left over goes to the rest at the end. */
+type Draft = Omit<TimelineItem, 'startsAt' | 'minutes'> & { minutes: number };
+
+/** The running order with its times; what is left over goes where the teacher wants it. */
 export function layOutTime(input: TimelineInput): TimelineItem[] {
-  const { budget, steps, families, roundMinutes, resetMinutes } = input;
-  const items: (Omit<TimelineItem, 'startsAt' | 'minutes'> & { minutes: number })[] = [
+  const { budget, steps, roundMinutes, resetMinutes } = input;
+  const items: Draft[] = [
     {
       id: 'arrive',
       kind: 'arrive',
@@ -148,8 +79,15 @@ export function layOutTime(input: TimelineInput): TimelineItem[] {
       how: 'Anything new or sore today?',
     },
   ];
+  const checks: Draft[] =
+    input.checkMinutes > 0
+      ? [{ id: 'checks', kind: 'checks', label: 'Checks', minutes: input.checkMinutes }]
+      : [];
+  // An evening for looking looks as soon as people are warm: the rounds rest on it.
+  const checksAt = input.isLooking === true ? warmUntil(steps) : steps.length;
   let pauses = 0;
-  for (const step of steps) {
+  steps.forEach((step, at) => {
+    if (at === checksAt) items.push(...checks);
     if (step.kind === 'drill') {
       const { drill, spec, minutes, waves } = step;
       const { label, how } = spec;
@@ -163,10 +101,8 @@ export function layOutTime(input: TimelineInput): TimelineItem[] {
         minutes: step.minutes,
       });
     }
-  }
-  if (input.checkMinutes > 0) {
-    items.push({ id: 'checks', kind: 'checks', label: 'Checks', minutes: input.checkMinutes });
-  }
+  });
+  if (checksAt >= steps.length) items.push(...checks);
   if (budget.rounds > 0) {
     items.push({
       id: 'settle',
@@ -194,25 +130,140 @@ export function layOutTime(input: TimelineInput): TimelineItem[] {
       });
     }
   }
-  for (const family of families) {
-    items.push({
-      id: `counter-${family}`,
-      kind: 'counter',
-      label: ladderTable[family].counter.label,
-      minutes: budget.counter / families.length,
-      family,
-    });
+  const families = budget.rounds === 0 ? [] : input.families;
+  const most = input.minutes - Math.min(budget.rest, parts.rest.low, input.minutes);
+  const closing = closeOf(input, families);
+  fitDrills(items, most - minutesOf(closing));
+  spread(items, input.minutes - budget.rest - minutesOf(closing), input, stretches);
+  // Longer still only where the cool-down and the longest rest do not take what is left.
+  spread(items, input.minutes - parts.rest.high - minutesOf(stretched(closing)), input, longest);
+  return timed(close(items, families, input));
+}
+
+/** What comes after the last round, at its least. */
+function closeOf(
+  { budget }: Pick<TimelineInput, 'budget'>,
+  families: readonly LadderId[],
+): Draft[] {
+  const counters = families.map((family): Draft => {
+    const { label, minutes } = ladderTable[family].counter;
+    return { id: `counter-${family}`, kind: 'counter', label, minutes, family };
+  });
+  const spec = drillTable['cool-down'];
+  const cool: Draft[] =
+    budget.release > 0
+      ? [
+          {
+            id: 'cool-down',
+            kind: 'release',
+            label: spec.label,
+            minutes: budget.release,
+            drill: 'cool-down',
+            spec,
+            how: spec.how,
+          },
+        ]
+      : [];
+  return [...counters, ...cool];
+}
+
+/** The counterposes of these families, the cool-down and the rest, filling the minutes there are. */
+function close(
+  items: readonly Draft[],
+  families: readonly LadderId[],
+  { budget, minutes, spare }: Pick<TimelineInput, 'budget' | 'minutes' | 'spare'>,
+): Draft[] {
+  const closing = closeOf({ budget }, families);
+  let left = minutes - minutesOf(items) - minutesOf(closing);
+  const rest = Math.max(left, Math.min(budget.rest, parts.rest.low, minutes));
+  const wanted = spare === 'rest' ? rest : clamp(rest, 0, parts.rest.high);
+  left -= wanted;
+  // A longer cool-down and longer counterposes before a rest that nobody asked for.
+  stretched(closing).forEach(({ minutes: most }, at) => {
+    const item = closing[at]!;
+    const more = clamp(most - item.minutes, 0, Math.max(0, left));
+    item.minutes += more;
+    left -= more;
+  });
+  return [
+    ...items,
+    ...closing,
+    { id: 'rest', kind: 'rest', label: 'Rest', minutes: wanted + Math.max(0, left) },
+  ];
+}
+
+/** How much longer than planned a line may become where minutes are left over. */
+const stretches = { drill: 1.5, round: 1.5, release: 2, counter: 1.5 } as const;
+const longest = { drill: 2.5, round: 1.5 } as const;
+const halfMinute = 0.5;
+
+const stretched = (closing: readonly Draft[]): Draft[] =>
+  closing.map((item) => ({
+    ...item,
+    minutes: half(item.minutes * (item.kind === 'release' ? stretches.release : stretches.counter)),
+  }));
+const half = (value: number) => Math.floor(value * 2) / 2;
+
+/** Leftover minutes, half a minute at a time: to what was stretched least so far. */
+function spread(
+  items: readonly Draft[],
+  most: number,
+  { spare = 'drills', isOwnOrder, steps, roundMinutes }: TimelineInput,
+  limits: { readonly drill: number; readonly round: number },
+): void {
+  let left = most - minutesOf(items);
+  const planned = (item: Draft) =>
+    steps.find((step) => step.kind === 'drill' && step.drill === item.drill)?.minutes ?? 0;
+  for (const kind of spareOrders[spare]) {
+    if (kind === 'rounds') {
+      // Rounds stay as long as each other.
+      const rounds = items.filter((item) => item.kind === 'round');
+      const step = halfMinute * rounds.length;
+      while (
+        rounds.length > 0 &&
+        left >= step - 1e-9 &&
+        rounds[0]!.minutes + halfMinute <= roundMinutes * limits.round + 1e-9
+      ) {
+        for (const item of rounds) item.minutes += halfMinute;
+        left -= step;
+      }
+      continue;
+    }
+    const drills = isOwnOrder ? [] : items.filter((item) => item.kind === 'drill');
+    while (left >= halfMinute - 1e-9) {
+      const open = drills.filter(
+        (item) => item.minutes + halfMinute <= planned(item) * limits.drill + 1e-9,
+      );
+      if (open.length === 0) break;
+      const ratio = (item: Draft) => item.minutes / planned(item);
+      open.reduce((a, b) => (ratio(b) < ratio(a) ? b : a)).minutes += halfMinute;
+      left -= halfMinute;
+    }
   }
-  const leastRest = Math.min(budget.rest, parts.rest.low, input.minutes);
-  fitDrills(items, input.minutes - leastRest);
-  const left = Math.max(input.minutes - minutesOf(items), leastRest);
-  items.push({ id: 'rest', kind: 'rest', label: 'Rest', minutes: left });
+}
+
+function timed(items: readonly Draft[]): TimelineItem[] {
   let startsAt = 0;
   return items.map((item) => {
     const placed = { ...item, startsAt };
     startsAt += item.minutes;
     return placed;
   });
+}
+
+/**
+ * The same order once it is known what is done: counterposes of what is held tonight and of nothing
+ * else, and the minutes of the others given to the cool-down and the rest.
+ */
+export function closeTime(
+  items: readonly TimelineItem[],
+  held: readonly LadderId[],
+  input: Pick<TimelineInput, 'budget' | 'minutes' | 'spare'>,
+): TimelineItem[] {
+  const before = items.filter(
+    ({ kind }) => kind !== 'counter' && kind !== 'release' && kind !== 'rest',
+  );
+  return timed(close(before, held, input));
 }
 
 /** What one person brings to the running order. */
@@ -229,7 +280,8 @@ export function passItem(
   item: Pick<TimelineItem, 'kind' | 'drill' | 'spec' | 'minutes'>,
   { capacities, closedDrills, checkLoads }: TiredPerson,
 ): FatigueState {
-  if (item.kind === 'drill' && item.drill !== undefined && item.spec !== undefined) {
+  const isDrill = item.kind === 'drill' || item.kind === 'release';
+  if (isDrill && item.drill !== undefined && item.spec !== undefined) {
     const isClosed = closedDrills.includes(item.drill);
     return passDrill(state, isClosed ? null : item.spec, item.minutes, capacities);
   }
@@ -249,9 +301,3 @@ export function stateAtRounds(items: readonly TimelineItem[], person: TiredPerso
     .slice(0, first === -1 ? items.length : first)
     .reduce((state, item) => passItem(state, item, person), freshState);
 }
-
-/** Half minutes of settling worth trying, so that as many as can are fit for the first round. */
-export const settleSteps: readonly number[] = Array.from(
-  { length: (mostSettle - parts.settle) * 2 + 1 },
-  (_, index) => parts.settle + index / 2,
-);

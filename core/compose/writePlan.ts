@@ -1,19 +1,21 @@
 /** A solved plan in full: places, ledgers, what became of the pins, and what there is to say. */
 import { listDrills } from './drillChoice';
-import type { PlannedOption } from './options';
+import type { PlannedOption } from './option';
 import { placeEverybody, type Place } from './places';
 import { roundOf, type BeforeById, type Posed } from './pose';
 import { drillsOf, type Pin, type PreparedClass, type Wishes } from './prepared';
 import {
-  composeWeights,
   countTurns,
   firstOpen,
   keepsPin,
+  stationKey,
   type Pattern,
   type RoundsProblem,
 } from './problem';
+import { composeWeights } from './worth';
 import { solveQuickly, type RoundsPlan } from './solve';
-import type { TimelineItem } from './timeline';
+import { parts } from './budget';
+import { closeTime, type TimelineItem } from './timeline';
 import { addUp } from './usage';
 
 export interface PlannedPerson {
@@ -108,6 +110,14 @@ export function writePlan(
   const objective = plan.objective + drills.value - lost;
   const bound = plan.bound + drills.bound;
   const pins = reportPins(posed, plan.assignment, prepared, wishes);
+  const held = prepared.families.filter((family) =>
+    plan.assignment.some(({ options }) =>
+      (options as readonly (PlannedOption | null)[]).some(
+        (option) => option?.stage !== undefined && option.family === family,
+      ),
+    ),
+  );
+  const timeline = closeTime(posed.timeline, held, { ...wishes, budget: posed.budget });
   return {
     objective,
     bound,
@@ -118,7 +128,7 @@ export function writePlan(
       drills: { objective: drills.value, bound: drills.bound },
     },
     leastShare: plan.leastShare,
-    timeline: posed.timeline,
+    timeline,
     rounds,
     before: Object.fromEntries(
       placed.map(({ id, pattern }) => [
@@ -127,7 +137,7 @@ export function writePlan(
       ]),
     ),
     pins,
-    notes: describe(posed, plan.assignment, rounds, wishes),
+    notes: describe(posed, plan.assignment, rounds, wishes, timeline),
   };
 }
 
@@ -140,12 +150,8 @@ function findPartner(
 ): string | undefined {
   if (!pattern.shares || pattern.options[round] === null) return undefined;
   const own = places.get(id);
-  const same = placed.filter(
-    (other) =>
-      other.pattern.shares &&
-      other.pattern.wall === pattern.wall &&
-      other.pattern.options[round]?.id === pattern.options[round]?.id,
-  );
+  const key = stationKey(pattern);
+  const same = placed.filter((other) => stationKey(other.pattern) === key);
   if (own?.kind === 'lane') {
     return same.find((other) => {
       const theirs = places.get(other.id);
@@ -224,6 +230,7 @@ function describe(
   assignment: readonly Pattern[],
   rounds: readonly PlannedRound[],
   wishes: Wishes,
+  timeline: readonly TimelineItem[],
 ): string[] {
   const notes: string[] = [];
   if (budget.rounds < wishes.rounds) {
@@ -231,6 +238,12 @@ function describe(
       budget.rounds === 0
         ? `${wishes.minutes} min hold arriving, drills, counterposes and rest, and no rounds: from ${budget.leastMinutes} min on there is room for two.`
         : `${wishes.minutes} min hold ${budget.rounds} rounds after a warm-up, not ${wishes.rounds}.`,
+    );
+  }
+  const rest = timeline.find(({ kind }) => kind === 'rest')?.minutes ?? 0;
+  if (rest > parts.rest.high && wishes.spare !== 'rest') {
+    notes.push(
+      `${Math.round(rest - parts.rest.high)} min are more than drills and rounds fill: add a round, or make the class shorter.`,
     );
   }
   if (people.length === 0) notes.push('Nobody comes: there is nothing to plan.');

@@ -6,6 +6,8 @@ import { pieceCount } from '../catalog/ownPiece';
 import { painPlaces } from '../catalog/regions';
 import type { School } from '../catalog/school';
 import { ladderIds } from '../catalog/stage';
+import { themeIds } from '../catalog/themes';
+import { spareChoices } from '../compose/budget';
 import type { ClassInput, ClassPerson, Wishes } from '../compose/prepared';
 import { InputProblem } from '../problem';
 import { assertRoom, roomFile } from '../room/room';
@@ -36,7 +38,12 @@ export const pinInput = z.discriminatedUnion('kind', [
 /** What is wished of an evening; every field has a usual value. */
 export const wishesInput = {
   minutes: z.number('Write a number.').min(5).max(240).default(75),
-  rounds: z.int().min(1).max(6).default(3),
+  rounds: z
+    .int()
+    .min(0)
+    .max(6)
+    .default(3)
+    .meta({ description: '0: an evening without tries, of drills and checks alone.' }),
   roundMinutes: z.number().min(1).max(15).default(4),
   resetMinutes: z.number().min(0).max(10).default(1.5),
   helpers: z.int().min(0).max(6).default(0),
@@ -61,6 +68,14 @@ export const wishesInput = {
     .max(24)
     .optional()
     .meta({ description: 'A running order of one’s own: these drills, this long, in this order.' }),
+  theme: z
+    .enum(themeIds)
+    .optional()
+    .meta({ description: 'What the evening is about besides the families.' }),
+  spare: z
+    .enum(spareChoices)
+    .optional()
+    .meta({ description: 'Where leftover minutes go; to the drills where not said.' }),
   done: z.int().min(0).max(6).default(0).meta({ description: 'Rounds that are over.' }),
 } as const;
 
@@ -90,7 +105,7 @@ export type WishesFile = z.infer<typeof wishesFile>;
 
 /** Without the fields that are absent, as exact types ask. */
 export function toWishes(file: z.infer<z.ZodObject<typeof wishesInput>>): Wishes {
-  const { order, pins, ...rest } = file;
+  const { order, pins, theme, spare, ...rest } = file;
   return {
     minutes: rest.minutes,
     rounds: rest.rounds,
@@ -107,6 +122,8 @@ export function toWishes(file: z.infer<z.ZodObject<typeof wishesInput>>): Wishes
       'round' in pin && pin.round === undefined ? withoutRound(pin) : pin,
     ) as Wishes['pins'],
     ...(order === undefined ? {} : { order }),
+    ...(theme === undefined ? {} : { theme }),
+    ...(spare === undefined ? {} : { spare }),
   };
 }
 

@@ -36,6 +36,12 @@ export const profileInput = z
 export const personInput = z.strictObject({
   consent: z.enum(['yes', 'ask', 'no']),
   present: z.partialRecord(z.enum(ladderIds), z.enum(stageIds)).default({}),
+  placings: z
+    .partialRecord(z.enum(ladderIds), z.strictObject({ stage: z.enum(stageIds), on: day }))
+    .optional()
+    .meta({
+      description: 'The teacher’s word: where somebody was seen to work in control, and when.',
+    }),
   equipment: z.array(z.enum(equipmentIds)).default([]),
   cautions: z.array(z.enum(cautionIds)).default([]),
   otherWords: z
@@ -115,6 +121,15 @@ export function readCase(
       'painClearedOn',
     ]);
   }
+  for (const [family, { stage, on }] of Object.entries(person.placings ?? {})) {
+    const path = [...at, 'placings', family];
+    if (stageTable[stage].family !== family) {
+      throw new InputProblem('invalid', `${stage} is not on this ladder.`, [...path, 'stage']);
+    }
+    if (on > asOf) {
+      throw new InputProblem('future-date', `${on} lies after ${asOf}.`, [...path, 'on']);
+    }
+  }
   for (const [family, stage] of Object.entries(person.present)) {
     if (stageTable[stage].family !== family) {
       throw new InputProblem('invalid', `${stage} is not on this ladder.`, [
@@ -138,7 +153,14 @@ export function readCase(
       ...(person.screenedOn === null ? { isNeverScreened: true as const } : {}),
     },
     consent: person.consent,
-    present: person.present,
+    // The teacher's word makes its stage the present one where nothing else is said.
+    present: {
+      ...Object.fromEntries(
+        Object.entries(person.placings ?? {}).map(([family, { stage }]) => [family, stage]),
+      ),
+      ...person.present,
+    },
+    ...(person.placings === undefined ? {} : { placings: person.placings }),
     equipment: person.equipment,
   });
 }

@@ -3,12 +3,16 @@ import { z } from 'zod';
 import { checkKey, drillKey, pieceKey } from './keys';
 import type { PieceCount } from '../catalog/pieces';
 import { painPlaces } from '../catalog/regions';
+import { drillPositions } from '../catalog/drills';
 import { ladderIds } from '../catalog/stage';
+import { themeIds } from '../catalog/themes';
+import { spareChoices } from '../compose/budget';
 import { bindingWords, moreWords, type Binding } from '../compose/binding';
-import { optionRoles } from '../compose/options';
+import { optionRoles } from '../compose/option';
 import type { PreparedClass, Wishes } from '../compose/prepared';
 import type { Relief } from '../compose/relief';
 import { itemKinds } from '../compose/timeline';
+import { countMoves, writeLines } from './planLines';
 import { findStation, listLayOut, listStations } from '../compose/stations';
 import type { ClassPlan, PlannedPerson } from '../compose/writePlan';
 import { pinInput } from './classFile';
@@ -58,6 +62,8 @@ export const composeOutput = z.strictObject({
     pins: z.array(pinInput),
     order: z.array(z.strictObject({ drill: drillKey, minutes: z.number() })).optional(),
     done: z.int(),
+    theme: z.enum(themeIds).optional(),
+    spare: z.enum(spareChoices).optional(),
   }),
   objective: z.number(),
   bound: z.number(),
@@ -70,6 +76,8 @@ export const composeOutput = z.strictObject({
     drills: z.strictObject({ objective: z.number(), bound: z.number() }),
   }),
   leastShare: z.number(),
+  /** Changes of position and of things laid out before the rounds. */
+  moves: z.strictObject({ positions: z.int(), props: z.int() }).optional(),
   timeline: z.array(
     z.strictObject({
       id: z.string(),
@@ -81,6 +89,16 @@ export const composeOutput = z.strictObject({
       /** Whose holds it follows. */
       family: z.enum(ladderIds).optional(),
       waves: z.number().optional(),
+      /** How much of it, in words. */
+      dose: z.string().optional(),
+      position: z.enum(drillPositions).optional(),
+      /** Everybody moves to get here. */
+      isMove: z.literal(true).optional(),
+      /** Rows of the cupboard that are fetched before it, and put away after. */
+      fetch: z.array(pieceKey).optional(),
+      putAway: z.array(pieceKey).optional(),
+      /** Who sits it out, and what instead; never why. */
+      sitOut: z.array(z.strictObject({ id: z.string(), instead: z.string() })).optional(),
     }),
   ),
   checks: z.array(
@@ -138,6 +156,8 @@ export const composeOutput = z.strictObject({
           why: z.string(),
           place,
           sharesWith: z.string().optional(),
+          /** What of it this round holds, in words. */
+          dose: z.string().optional(),
           /** Tries in this round. */
           tries: z.int().optional(),
           needsHand: z.boolean(),
@@ -184,6 +204,7 @@ export function toPlanFile(
       why: option?.why ?? 'a round out counts as rest',
       place: at,
       ...(sharesWith === undefined ? {} : { sharesWith }),
+      ...(option?.dose === undefined ? {} : { dose: option.dose }),
       ...(option?.tries === undefined ? {} : { tries: option.tries }),
       needsHand: option?.needsHand === true,
       asksFirst: option?.asksFirst === true,
@@ -191,6 +212,7 @@ export function toPlanFile(
       ...(beside === undefined ? {} : { otherwise: beside.label }),
     };
   };
+  const lines = writeLines(plan.timeline, prepared, wishes);
   const { objective, bound, gapPercent, stoppedBy, parts, leastShare } = plan;
   return {
     format: 'levitar-plan',
@@ -204,16 +226,8 @@ export function toPlanFile(
     stoppedBy,
     parts,
     leastShare,
-    timeline: plan.timeline.map(({ id, kind, label, startsAt, minutes, drill, family, waves }) => ({
-      id,
-      kind,
-      label,
-      startsAt,
-      minutes,
-      ...(drill === undefined ? {} : { drill }),
-      ...(family === undefined ? {} : { family }),
-      ...(waves === undefined ? {} : { waves }),
-    })),
+    timeline: lines,
+    moves: countMoves(lines),
     checks: prepared.checks.map(({ check, label, isTogether, minutes, people }) => ({
       check,
       label,

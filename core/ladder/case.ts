@@ -9,6 +9,12 @@ import { dayNumber, type Day } from '../units/day';
 
 export type Consent = 'yes' | 'ask' | 'no';
 
+/** The teacher's word: this shape was seen, done in control. */
+export interface Placing {
+  readonly stage: StageKey;
+  readonly on: Day;
+}
+
 /** Everything that decides about one person on one day. */
 export interface PersonCase {
   readonly asOf: Day;
@@ -19,6 +25,8 @@ export interface PersonCase {
   readonly consent: Consent;
   /** Where the student works now on each ladder; absent: not placed. */
   readonly present: Readonly<Partial<Record<LadderId, StageKey>>>;
+  /** Where the teacher has seen them work, by their word of a day; evidence of its own kind. */
+  readonly placings?: Readonly<Partial<Record<LadderId, Placing>>>;
   /** What the cupboard holds that may stand in for a check. */
   readonly equipment: readonly EquipmentId[];
 }

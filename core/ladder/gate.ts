@@ -1,9 +1,11 @@
 import { equipmentTable, type CheckDemand, type Demand, type EquipmentId } from '../catalog/demand';
 import { barOf, getCheckIn, getStageIn, type School, type WayUp } from '../catalog/school';
+import type { CheckKey } from '../catalog/checks';
 import type { StageKey } from '../catalog/stage';
 import type { Assessment, CheckStatus } from '../readiness/assess';
 import { isVoided } from '../readiness/record';
 import { inSentence } from '../units/words';
+import { dayNumber, type Day } from '../units/day';
 import type { OpenedCase } from './case';
 
 /** What does instead of a check, and so becomes part of the set-up or the plan. */
@@ -16,6 +18,8 @@ export interface GateItem extends Assessment {
   readonly standIn?: StandIn;
   /** A check of the day, not asked yet: open if confirmed at the door. */
   readonly isAtDoor?: true;
+  /** Met by the teacher's word of a day, and not seen since. */
+  readonly wordOf?: Day;
   /** Guards the student: never passed over with support. */
   readonly isSafety: boolean;
 }
@@ -45,7 +49,7 @@ export function evaluateGate(stage: StageKey, person: OpenedCase): GateItem[] | 
   const { ways } = getStageIn(person.school, stage);
   let best: { items: GateItem[]; unmet: number; worst: number } | null = null;
   for (const way of ways) {
-    const items = evaluateWay(way, person);
+    const items = evaluateWay(stage, way, person);
     const unmet = items.filter((item) => item.status !== 'met').length;
     const worst = weakest(items);
     if (best === null || worst > best.worst || (worst === best.worst && unmet < best.unmet)) {
@@ -55,12 +59,53 @@ export function evaluateGate(stage: StageKey, person: OpenedCase): GateItem[] | 
   return best?.items ?? null;
 }
 
-const evaluateWay = (way: WayUp, person: OpenedCase) =>
-  way.demands.map((demand) => evaluateDemand(demand, person));
+const evaluateWay = (stage: StageKey, way: WayUp, person: OpenedCase) =>
+  way.demands.map((demand) => byWord(stage, evaluateDemand(demand, person), person));
 
 /** Only what the stage itself asks, for telling whether somebody still holds it. */
 export function evaluateOwnGate(stage: StageKey, person: OpenedCase): GateItem[] {
-  return getStageIn(person.school, stage).gate.map((demand) => evaluateDemand(demand, person));
+  return getStageIn(person.school, stage).gate.map((demand) =>
+    byWord(stage, evaluateDemand(demand, person), person),
+  );
+}
+
+/** The teacher's word holds so many times as long as a record of the check does. */
+const wordLasts = 2;
+
+/**
+ * What the teacher has seen stands for what nobody has recorded: for the stage they named and those
+ * on the way to it, until it is old, or a record says otherwise. It stands in for no safety check
+ * and not for the student's own word. Source: handbook 06 "The teacher's word".
+ */
+function byWord(stage: StageKey, item: GateItem, person: OpenedCase): GateItem {
+  if (item.status !== 'unknown' && item.status !== 'stale') return item;
+  const { school, placings, asOf } = person;
+  const placing = placings?.[getStageIn(school, stage).spec.family];
+  if (placing === undefined || placing.on > asOf) return item;
+  if (!hasReached(school, placing.stage, stage)) return item;
+  const checks = checksIn(item.demand);
+  const age = dayNumber(asOf) - dayNumber(placing.on);
+  const isCovered = checks.every((check) => {
+    const { spec } = getCheckIn(school, check);
+    const isTheirs = spec.isSafety === true || spec.scoring.kind === 'rating';
+    const isSince = (person.evidence[check] ?? []).some(({ date }) => date >= placing.on);
+    return !isTheirs && !isSince && age <= wordLasts * spec.validDays;
+  });
+  if (checks.length === 0 || !isCovered || item.isSafety || item.isAtDoor) return item;
+  return {
+    ...item,
+    status: 'met',
+    wordOf: placing.on,
+    reasons: [`by the teacher’s word of ${placing.on}, not measured`],
+  };
+}
+
+/** Every check that a demand speaks of. */
+function checksIn(demand: Demand): CheckKey[] {
+  if ('check' in demand) return [demand.check];
+  if ('anyOf' in demand) return demand.anyOf.flatMap(checksIn);
+  if ('allOf' in demand) return demand.allOf.flatMap(checksIn);
+  return [];
 }
 
 export function evaluateDemand(demand: Demand, person: OpenedCase): GateItem {

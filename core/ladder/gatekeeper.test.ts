@@ -1,6 +1,7 @@
 import { resolveBody } from '../body/body';
 import { drillTable } from '../catalog/drills';
-import { isDrillOpen, listClosedChecks, listOptions } from '../compose/options';
+import { listOptions } from '../compose/options';
+import { isDrillOpen, listClosedChecks } from '../compose/openToday';
 import { findLevel, fromLogScale, levelModel } from '../readiness/level';
 import { ago, asOf, everything, makeCase, twice } from '../testing/cases';
 import { isCheckOpen } from './openChecks';

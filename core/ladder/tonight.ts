@@ -1,7 +1,7 @@
 import type { CheckKey, CheckSpec, Scoring } from '../catalog/checks';
 import type { CheckDemand } from '../catalog/demand';
 import { barOf, getCheckIn, getStageIn, type School } from '../catalog/school';
-import { ladderIds, type StageKey } from '../catalog/stage';
+import { ladderIds, type LadderId, type StageKey } from '../catalog/stage';
 import {
   scoreSide,
   type Assessment,
@@ -20,10 +20,10 @@ import {
 import type { Day } from '../units/day';
 import { inSentence } from '../units/words';
 import type { OpenedCase } from './case';
-import { evaluateGate, type GateItem } from './gate';
+import type { GateItem } from './gate';
+import { findDemand, listGatesAhead, type GateAhead } from './gatesAhead';
 import type { Pass } from './gatekeeper';
 import { passToCheck } from './openChecks';
-import { findStand } from './stand';
 
 /** One check worth taking from one person. */
 export interface CheckWorth {
@@ -140,46 +140,47 @@ interface Need {
   readonly stage: StageKey;
   /** Items of the same gate that are not met, this one included. */
   readonly obstacles: number;
+  /** Rungs above the next one. */
+  readonly ahead: number;
 }
 
-/** The checks in the next gates of all ladders that a look tonight could move. */
-function listNeeds(person: OpenedCase): Need[] {
+/** What is one rung further is worth this share of what is nearer. */
+const furtherShare = 0.7;
+
+/** The checks in the gates ahead, of all ladders, that a look tonight could move. */
+function listNeeds(person: OpenedCase, families: readonly LadderId[]): Need[] {
+  return ladderIds.flatMap((family) => {
+    // Only ladders the student has begun, and what the evening is about: nobody wants a headstand
+    // check from who never asked.
+    const isBegun = person.present[family] !== undefined || families.includes(family);
+    if (!isBegun) return [];
+    return listGatesAhead(family, person).flatMap((gate) => listNeedsOf(gate, person));
+  });
+}
+
+function listNeedsOf({ stage, items, ahead }: GateAhead, person: OpenedCase): Need[] {
   const needs: Need[] = [];
-  for (const family of ladderIds) {
-    const { next, present } = findStand(family, person);
-    if (next === null || next.kind === 'stop') continue;
-    // Only ladders the student has begun: nobody wants a headstand check from who never asked.
-    if (present === null) continue;
-    const items = evaluateGate(next.stage, person) ?? [];
-    const open = items.filter(({ status, isAtDoor }) => status !== 'met' && !isAtDoor);
-    for (const item of open) {
-      const demand = findDemand(item);
-      const pass = demand === null ? null : passToCheck(person, demand.check, demand.base);
-      if (demand !== null && pass !== null) {
-        needs.push({ pass, item, demand, stage: next.stage, obstacles: open.length });
-      }
+  const open = items.filter(
+    ({ status, isAtDoor, wordOf }) => (status !== 'met' || wordOf !== undefined) && !isAtDoor,
+  );
+  for (const item of open) {
+    const demand = findDemand(item);
+    const pass = demand === null ? null : passToCheck(person, demand.check, demand.base);
+    if (demand !== null && pass !== null) {
+      needs.push({ pass, item, demand, stage, obstacles: open.length, ahead });
     }
-    // A bar that is held but about to go stale is worth a look as well.
-    for (const item of items) {
-      const demand = findDemand(item);
-      if (item.status !== 'met' || demand === null || item.standIn !== undefined) continue;
-      if (!isNearlyStale(person, demand)) continue;
-      const pass = passToCheck(person, demand.check, demand.base);
-      if (pass === null) continue;
-      needs.push({ pass, item, demand, stage: next.stage, obstacles: open.length + 1 });
-    }
+  }
+  // A bar that is held but about to go stale is worth a look as well.
+  for (const item of items) {
+    const demand = findDemand(item);
+    if (item.status !== 'met' || demand === null || item.standIn !== undefined) continue;
+    if (item.wordOf !== undefined) continue;
+    if (!isNearlyStale(person, demand)) continue;
+    const pass = passToCheck(person, demand.check, demand.base);
+    if (pass === null) continue;
+    needs.push({ pass, item, demand, stage, obstacles: open.length + 1, ahead });
   }
   return needs;
-}
-
-/** The check that decides an item; the first of several that would do. */
-function findDemand({ demand }: GateItem): CheckDemand | null {
-  if ('check' in demand) return demand;
-  if ('anyOf' in demand) {
-    const first = demand.anyOf.find((inner) => 'check' in inner);
-    return (first as CheckDemand | undefined) ?? null;
-  }
-  return null;
 }
 
 /** Stale before the next weekly meeting. */
@@ -199,11 +200,11 @@ function isNearlyStale({ assessor }: OpenedCase, { check, base }: CheckDemand): 
 /**
  * The checks worth taking from one person tonight, the most telling first: how likely the result
  * is to move some gate across a line, times how far the student then moves. A rung behind several
- * closed checks is shared out among them. Source: handbook 06 "What to look at tonight".
+ * closed checks is shared out among them; one further up counts for less. Source: handbook 06 "What to look at tonight".
  */
-export function rankChecks(person: OpenedCase): CheckWorth[] {
+export function rankChecks(person: OpenedCase, families: readonly LadderId[] = []): CheckWorth[] {
   const byCheck = new Map<string, CheckWorth>();
-  for (const need of listNeeds(person)) {
+  for (const need of listNeeds(person, families)) {
     const worth = weigh(need, person);
     const key = `${worth.check}/${worth.base ?? ''}`;
     const known = byCheck.get(key);
@@ -224,12 +225,15 @@ export function rankChecks(person: OpenedCase): CheckWorth[] {
     .sort((a, b) => b.gain - a.gain || a.label.localeCompare(b.label));
 }
 
-function weigh({ pass, demand, item, stage, obstacles }: Need, person: OpenedCase): CheckWorth {
+function weigh(
+  { pass, demand, item, stage, obstacles, ahead }: Need,
+  person: OpenedCase,
+): CheckWorth {
   const { spec, bar } = getCheckIn(person.school, demand.check);
   const threshold = barOf(bar, demand);
   const histories = person.assessor.histories(demand.check, demand.base);
   const asked = { threshold, ...(demand.onDays ? { onDays: demand.onDays } : {}) };
-  const isRefresh = item.status === 'met';
+  const isRefresh = item.status === 'met' && item.wordOf === undefined;
   let chance = 0;
   let gain = 0;
   for (const history of histories) {
@@ -247,7 +251,7 @@ function weigh({ pass, demand, item, stage, obstacles }: Need, person: OpenedCas
     check: demand.check,
     ...(demand.base === undefined ? {} : { base: demand.base }),
     label: spec.label,
-    gain: gain / obstacles,
+    gain: (gain / obstacles) * furtherShare ** ahead,
     chance,
     stages: [stage],
     why: `${item.label} for ${inSentence(getStageIn(person.school, stage).spec.label)}: ${item.reasons[0]}`,
@@ -324,11 +328,14 @@ function minutesOf(school: School, check: CheckKey): { together: number; each: n
  * The best checks for a group inside the minutes there are: a hold that one clock serves counts
  * once for everyone it helps; what must be seen one by one takes its minutes for each person.
  * Greedy by gain for the minute, which is within one slot of the best.
+ *
+ * @param isForAll what answers something for whoever has no answer yet comes first
  */
 export function planChecks(
   school: School,
   group: readonly GroupPerson[],
   minutes: number,
+  isForAll = false,
 ): { readonly slots: readonly CheckSlot[]; readonly minutesUsed: number } {
   const byCheck = new Map<
     string,
@@ -365,9 +372,21 @@ export function planChecks(
   candidates.sort((a, b) => total(b) / b.minutes - total(a) / a.minutes || a.minutes - b.minutes);
   const slots = new Map<string, CheckSlot>();
   let used = 0;
-  for (const candidate of candidates) {
-    if (used + candidate.minutes > minutes + 1e-9) continue;
+  const seen = new Set<number>();
+  const left = [...candidates];
+  const take = (): Candidate | undefined => {
+    const fits = left.filter((one) => used + one.minutes <= minutes + 1e-9);
+    const more = (one: Candidate) => one.people.filter(({ id }) => !seen.has(id)).length;
+    const [first] = isForAll
+      ? [...fits].sort((a, b) => more(b) / b.minutes - more(a) / a.minutes)
+      : fits;
+    const next = first !== undefined && (!isForAll || more(first) > 0) ? first : fits[0];
+    if (next !== undefined) left.splice(left.indexOf(next), 1);
+    return next;
+  };
+  for (let candidate = take(); candidate !== undefined; candidate = take()) {
     used += candidate.minutes;
+    candidate.people.forEach(({ id }) => seen.add(id));
     const { worth, people, isTogether } = candidate;
     const key = `${worth.check}/${worth.base ?? ''}`;
     const known = slots.get(key);

@@ -139,6 +139,7 @@ export function judge(stage: StageKey, person: OpenedCase): Verdict {
       pass: ruling.pass,
       reasons: [
         ...reasons,
+        ...words(items),
         ...standIns(items),
         describeSupport(stage, person, base.needsAssist),
         ...doors,
@@ -150,7 +151,12 @@ export function judge(stage: StageKey, person: OpenedCase): Verdict {
     kind: 'advance',
     pass: ruling.pass,
     reasons: [
-      items.length === 0 ? 'nothing is asked' : 'every check met',
+      items.length === 0
+        ? 'nothing is asked'
+        : items.some(({ wordOf }) => wordOf !== undefined)
+          ? 'every check met, or seen by the teacher'
+          : 'every check met',
+      ...words(items),
       ...standIns(items),
       ...doors,
     ],
@@ -172,6 +178,13 @@ const onlyForWords = {
 function closedWords({ outcome, onlyFor }: CautionVerdict, columns: readonly string[]): string {
   const words = outcome === 'open' || outcome === 'care' ? 'closed' : closureWords[outcome];
   return `${words}: ${columns.join(', ')}${onlyFor === undefined ? '' : onlyForWords[onlyFor]}`;
+}
+
+/** What rests on the teacher's word alone, said so. */
+function words(items: readonly GateItem[]): string[] {
+  return items
+    .filter(({ wordOf }) => wordOf !== undefined)
+    .map((item) => `${item.label}: ${item.reasons[0]}`);
 }
 
 function standIns(items: readonly GateItem[]): string[] {

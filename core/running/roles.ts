@@ -7,7 +7,7 @@ import type { DrillKey } from '../catalog/drills';
 import { checkOfKey } from './closedKey';
 import type { PlanFile } from '../files/planFile';
 import { getCheck, isShippedCheck } from '../catalog/checks';
-import type { PlannedOption } from '../compose/options';
+import type { PlannedOption } from '../compose/option';
 import type { PreparedClass } from '../compose/prepared';
 import type { FloorAct, Tap } from './tap';
 

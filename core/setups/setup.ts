@@ -1,6 +1,7 @@
 import type { Body, Lengths } from '../body/body';
 import type { PieceCount } from '../catalog/pieces';
 import type { ProfileId, ProfileSettings } from '../catalog/profiles';
+import type { WayUpId } from '../catalog/waysUp';
 import type { Spacer } from '../pieces/spacer';
 import type { Stack } from '../pieces/stack';
 import type { ShapeId } from '../shapes/postures';
@@ -26,6 +27,8 @@ export interface SetupInput extends Ranges {
   readonly settings?: ProfileSettings;
   readonly pieces: readonly PieceCount[];
   readonly kept?: KeptDistances;
+  /** How somebody comes up; absent: the usual way. */
+  readonly wayUp?: WayUpId;
   /** Only the distances are wanted: no stack is looked for. */
   readonly isBare?: true;
 }

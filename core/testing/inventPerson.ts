@@ -6,7 +6,7 @@ import { painPlaces, stopSigns } from '../catalog/regions';
 import { ladderIds } from '../catalog/stage';
 import { getStage, stageIds, type StageId } from '../catalog/stages';
 import type { Care, Clearance } from '../caution/care';
-import { isDrillOpen, listClosedChecks } from '../compose/options';
+import { isDrillOpen, listClosedChecks } from '../compose/openToday';
 import { isOpenTo } from '../ladder/alternative';
 import type { OpenedCase } from '../ladder/case';
 import { judge, opensStage } from '../ladder/verdict';

@@ -10,7 +10,7 @@ import { usualSolve } from '../compose/solve';
 import type { School } from '../catalog/school';
 import { openCase, type OpenedCase } from '../ladder/case';
 import { judge, opensStage } from '../ladder/verdict';
-import { regionsOf } from '../ladder/gatekeeper';
+import { regionsOf, stageOfCheck } from '../ladder/gatekeeper';
 import { asOf, makeCase } from './cases';
 import { inventClass } from './inventClass';
 import { inventPerson, isSpared, tellDrill, tellStage } from './inventPerson';
@@ -76,8 +76,14 @@ it('plans, drills, checks and counterposes tell nobody what the handbook closes'
         complain(id, tellDrill(whoIs.get(id)!.opened, done as keyof typeof drillTable));
       }
     }
-    for (const { check, people } of prepared.checks) {
-      for (const { id } of people) complain(id, { id: check });
+    for (const { check, base, people } of prepared.checks) {
+      for (const { id } of people) {
+        const { opened } = whoIs.get(id)!;
+        // Shown in the shape of a ladder: a note for that ladder covers it.
+        const stage = stageOfCheck(opened, check, base);
+        const ladder = stage === null ? undefined : opened.school.stages.get(stage)?.spec.family;
+        complain(id, { id: check, ...(ladder === undefined ? {} : { ladder }) });
+      }
     }
   }
   expect(wrong).toEqual([]);

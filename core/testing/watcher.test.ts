@@ -6,7 +6,7 @@ import { painPlaces } from '../catalog/regions';
 import { ladderIds } from '../catalog/stage';
 import { getStage, stageIds, type StageId } from '../catalog/stages';
 import type { Care } from '../caution/care';
-import { isDrillOpen } from '../compose/options';
+import { isDrillOpen } from '../compose/openToday';
 import { usualHousehold } from '../home/household';
 import { planHomePractice } from '../home/homePractice';
 import { openCase, type OpenedCase } from '../ladder/case';

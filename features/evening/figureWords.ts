@@ -1,4 +1,4 @@
-import type { PlannedOption } from '@/core/compose/options';
+import type { PlannedOption } from '@/core/compose/option';
 import { distanceWords } from '@/core/setups/distanceWords';
 import { formatLength, type LengthUnits } from '@/core/units/length';
 

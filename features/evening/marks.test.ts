@@ -1,4 +1,4 @@
-import type { PlannedOption } from '@/core/compose/options';
+import type { PlannedOption } from '@/core/compose/option';
 import { drawStation, type DrawingContext } from './marks';
 
 const context = (more: object = {}): DrawingContext =>

@@ -10,7 +10,7 @@ import {
 import { alternativeTable } from '@/core/catalog/alternatives';
 import type { ProfileId, ProfileSettings } from '@/core/catalog/profiles';
 import type { PlanFile } from '@/core/files/planFile';
-import type { PlannedOption } from '@/core/compose/options';
+import type { PlannedOption } from '@/core/compose/option';
 import type { PreparedClass } from '@/core/compose/prepared';
 import { findOption } from '@/core/compose/readBack';
 import { drawAlternative, drawStage, toDrawn } from '@/core/drawing/stageSide';

@@ -1,6 +1,6 @@
 'use client';
 
-import type { OptionRole } from '@/core/compose/options';
+import type { OptionRole } from '@/core/compose/option';
 import { ActionIcon, Button, Group, NativeSelect, Switch } from '@mantine/core';
 import { IconPin, IconX } from '@tabler/icons-react';
 import Link from 'next/link';
@@ -34,8 +34,10 @@ interface WhyPanelProps {
 const roleWords: Readonly<Record<OptionRole, string>> = {
   next: 'newly open: the next stage',
   nextWithSupport: 'newly open, with support',
+  ahead: 'open as well: a step up from the round before',
   present: 'the present stage',
-  stepDown: 'one rung back, to share the room',
+  aside: 'a side line that is open',
+  stepDown: 'a rung on the way, to build or to share the room',
   alternative: 'the same place in the class',
   rest: 'rest',
 };

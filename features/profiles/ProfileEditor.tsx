@@ -16,6 +16,7 @@ import { useEffect, useState, useTransition } from 'react';
 import type { Demand } from '@/core/catalog/demand';
 import type { ChangeLine } from '@/core/catalog/profileChanges';
 import type { ProfileSettings } from '@/core/catalog/profiles';
+import { wayUpIds, wayUpTable } from '@/core/catalog/waysUp';
 import type { ProfileChanges } from '@/core/catalog/school';
 import type { LadderId } from '@/core/catalog/stage';
 import type { VerdictKind } from '@/core/ladder/verdict';
@@ -347,6 +348,15 @@ function Settings({ settings, isShipped, onChange }: SettingsProps) {
         disabled={isShipped}
         value={settings.neckFlexionDeg}
         onChange={(value) => onChange({ neckFlexionDeg: Number(value) })}
+      />
+      <NativeSelect
+        label="Way up that comes first"
+        disabled={isShipped}
+        data={wayUpIds.map((value) => ({ value, label: wayUpTable[value].label }))}
+        value={settings.wayUp}
+        onChange={(event) =>
+          onChange({ wayUp: event.currentTarget.value as ProfileSettings['wayUp'] })
+        }
       />
     </Group>
   );

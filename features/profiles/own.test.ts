@@ -7,7 +7,7 @@ import { planPrepared } from '@/core/commands/composeCommand';
 import { drillTable } from '@/core/catalog/drills';
 import { getStage } from '@/core/catalog/stages';
 import { composeClass } from '@/core/compose/composeClass';
-import type { PlannedOption } from '@/core/compose/options';
+import type { PlannedOption } from '@/core/compose/option';
 import { usualSolve } from '@/core/compose/solve';
 import { planHomePractice } from '@/core/home/homePractice';
 import { usualHousehold } from '@/core/home/household';

@@ -2,6 +2,7 @@
  * Crow and arm balances (Kakasana, Bakasana and kin). Handbook 02 and 12 as far as CR9; the
  * branches after crow have gates worked out from what they demand, said beside each.
  */
+import { breaths, seconds, times } from '../dose';
 import type { StageSpec } from '../stage';
 import { atHalf, check, wristsReady } from './parts';
 
@@ -21,6 +22,7 @@ export const armBalance = {
     after: [],
     how: 'From all fours: heel of the hand lifts onto the knuckles, then onto the finger pads.',
     dose: '10 + 10',
+    round: [times(10), times(10)],
     gate: [],
     faults: [],
     stepDown: 'Seated, hands on the thighs',
@@ -38,6 +40,7 @@ export const armBalance = {
     after: ['CR1'],
     how: 'Hands on blocks beside the thighs, back rounded: one heel, both heels, everything. The same work lifts crow.',
     dose: '5 lifts of 2 breaths',
+    round: [breaths(2, 2, { sets: 5 })],
     gate: [],
     faults: ['shrug'],
     stepDown: 'One heel only',
@@ -58,6 +61,7 @@ export const armBalance = {
     after: ['CR2'],
     how: 'Prone press, then top quarter on the knees, knees, feet. Each rung opens with the rung below held.',
     dose: 'Pyramid 3-2-1, two breaths each',
+    round: [breaths(2, 2, { sets: 6 })],
     gate: [],
     faults: ['shrug', 'chin-pokes'],
     stepDown: 'The rung below',
@@ -74,6 +78,7 @@ export const armBalance = {
     after: ['CR3'],
     how: 'Knees high on the arms; weight shifts over the fingers and back.',
     dose: '5 slow shifts',
+    round: [times(5, 5, { sets: 2 })],
     gate: [wristsReady],
     faults: ['feet-push-off'],
     stepDown: 'Feet lower',
@@ -92,6 +97,7 @@ export const armBalance = {
     after: ['CR4'],
     how: 'One foot, then the other, grows light; cushion or block where the forehead would land.',
     dose: '3 each foot',
+    round: [times(3, 3, { per: 'side' })],
     gate: [{ practised: 'CR4' }, { ...pushUps, below: 2 }],
     faults: ['feet-push-off'],
     stepDown: 'Squat with knees on the arms',
@@ -113,6 +119,7 @@ export const armBalance = {
     after: ['CR5'],
     how: 'Shoulders travel ahead of the fingertips until the feet have nothing left to do.',
     dose: '5 s, then 5 breaths',
+    round: [seconds(5, { sets: 2 }), breaths(5)],
     gate: [pushUps, wristsReady, { ...tuck, value: 1 }],
     faults: ['feet-push-off'],
     stepDown: 'Toe-light crow',
@@ -134,6 +141,7 @@ export const armBalance = {
     after: ['CR6'],
     how: 'From dog, feet on a cloth, drag the knees to the arms; sideways for the twist. The weight goes to the hands first.',
     dose: '3-5',
+    round: [times(3, 5)],
     gate: [pushUps, atHalf(crowHold)],
     faults: ['feet-push-off'],
     stepDown: 'Toe-light crow',
@@ -153,6 +161,7 @@ export const armBalance = {
     after: ['CR6'],
     how: 'Arms straighten under the knees; or both knees on one arm, shoulders level.',
     dose: '5 s, then 5 breaths; both sides',
+    round: [seconds(5, { per: 'side' }), breaths(5, 5, { per: 'side' })],
     gate: [crowHold, { ...pushUps, value: 5 }],
     faults: ['feet-push-off', 'shrug'],
     stepDown: 'Crow',
@@ -202,6 +211,7 @@ export const armBalance = {
     after: ['CR6'],
     how: 'Thighs high on the upper arms, ankles crossed in front, arms squeezed by the legs; sit back into it.',
     dose: '3 breaths, twice',
+    round: [breaths(3, 3, { sets: 2 })],
     // The trunk hangs behind the hands, so the lift counts more than the lean: both heels off.
     gate: [crowHold, { ...tuck, value: 2 }, legRaise],
     faults: ['feet-push-off'],
@@ -223,6 +233,7 @@ export const armBalance = {
     after: ['CR6'],
     how: 'One thigh over the upper arm, other leg long in front; press the seat up.',
     dose: '3 breaths a side',
+    round: [breaths(3, 3, { per: 'side' })],
     // Clear of the floor with one leg straight in front: the whole lifted tuck, and a leg that rises.
     gate: [
       { ...tuck, value: 3 },
@@ -247,6 +258,7 @@ export const armBalance = {
     after: ['CRo'],
     how: 'From one leg over, ankles hook; lean forward into low-plank arms, both legs long to the side.',
     dose: '3 breaths a side',
+    round: [breaths(3, 3, { per: 'side' })],
     // Arms as in a low plank with all the weight: the push-up held from the feet at half depth.
     gate: [crowHold, { ...pushUps, value: 7 }],
     faults: ['shrug'],
@@ -268,6 +280,7 @@ export const armBalance = {
     after: ['CRp'],
     how: 'From the arm-pressing shape both legs straighten forward, low at first, hips heavy.',
     dose: '3 breaths, twice',
+    round: [breaths(3, 3, { sets: 2 })],
     // Straight legs beside the trunk: folded to a right angle and beyond, with the tuck clear.
     gate: [
       { ...legRaise, value: 90 },
@@ -292,6 +305,7 @@ export const armBalance = {
     after: ['CR6'],
     how: 'Ankle hooked behind one arm, shin on the other; lean as in crow, the free leg reaches back and up.',
     dose: '3 breaths a side',
+    round: [breaths(3, 3, { per: 'side' })],
     // The free leg puts weight behind the hands: lean and arms beyond crow's, and a hip that turns out.
     gate: [{ ...crowHold, share: 2 }, { ...pushUps, value: 6 }, check('easy-lotus')],
     faults: ['feet-push-off'],

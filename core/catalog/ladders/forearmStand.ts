@@ -1,4 +1,5 @@
 /** Forearm stand (Pincha Mayurasana). Handbook 02 for shapes and doses, 12 for gates. */
+import { breaths, seconds, times } from '../dose';
 import type { StageSpec } from '../stage';
 import { atHalf, check } from './parts';
 
@@ -22,6 +23,7 @@ export const forearmStand = {
     after: [],
     how: 'Forearms parallel, little finger in line with the elbow. Press down, broaden between the blades.',
     dose: '5 breaths',
+    round: [breaths(5, 5, { sets: 2 })],
     gate: [],
     faults: ['elbows-slide'],
     stepDown: 'Hands on a chair seat',
@@ -38,6 +40,7 @@ export const forearmStand = {
     after: ['FS1'],
     how: 'One line from crown to heels, forearms pressing, chest broad.',
     dose: '5 breaths, later 30-45 s',
+    round: [breaths(5, 5, { sets: 2 })],
     gate: [],
     faults: ['sag'],
     stepDown: 'Knees down',
@@ -55,6 +58,7 @@ export const forearmStand = {
     after: ['FS2'],
     how: 'Loop just above the elbows. Knees may bend, heels may lift; the back is what counts.',
     dose: '5 breaths, twice',
+    round: [breaths(5, 5, { sets: 2 })],
     gate: [],
     faults: ['head-touches', 'elbows-slide'],
     stepDown: 'Forearm base, or forearms on a chair seat',
@@ -73,6 +77,7 @@ export const forearmStand = {
     after: ['FS3'],
     how: 'Block in the L of thumb and first finger, squeezed; two blocks for broad shoulders.',
     dose: '5 breaths, twice',
+    round: [breaths(5, 5, { sets: 2 })],
     gate: [plank],
     faults: ['head-touches', 'elbows-slide'],
     stepDown: 'Dolphin with strap',
@@ -91,6 +96,7 @@ export const forearmStand = {
     after: ['FS4'],
     how: 'The base everything stands on. Head off the floor by pushing, gaze wherever the neck is long.',
     dose: '5, then 10, then 20 breaths',
+    round: [seconds(60, { sets: 2, held: 'dolphin-hold' })],
     gate: [plank],
     faults: ['head-touches', 'elbows-slide'],
     stepDown: 'Dolphin with block',
@@ -109,6 +115,7 @@ export const forearmStand = {
     after: ['FS5'],
     how: 'Shoulders forward on the out-breath, chin past the hands, and back; or walk to plank and in again; or from hands to forearms and up.',
     dose: '5-10 slow rounds',
+    round: [times(5, 10, { sets: 2 })],
     gate: [atHalf(dolphin)],
     faults: ['elbows-slide', 'sag'],
     stepDown: 'Knees down',
@@ -125,6 +132,7 @@ export const forearmStand = {
     after: ['FS6'],
     how: 'Hips closed, lifted leg long. Then rock the weight forward and return.',
     dose: '5 breaths a side, then 3-4 rocks',
+    round: [breaths(5, 5, { per: 'side' }), times(3, 4, { per: 'side' })],
     gate: [{ ...dolphin, share: 2 / 3 }, atHalf(check('dolphin-push-ups'))],
     faults: ['sinks-on-block', 'head-touches'],
     stepDown: 'Toe light, not lifted',
@@ -143,6 +151,7 @@ export const forearmStand = {
     after: ['FS7'],
     how: 'Feet at hip height or lower, shoulders over elbows, ribs in.',
     dose: '3-6 breaths',
+    round: [breaths(3, 6, { sets: 2 })],
     gate: [dolphin, { anyOf: [check('head-clearance'), { with: 'forearm-lift' }] }],
     faults: ['head-touches', 'elbows-slide', 'ribs-flare'],
     stepDown: 'Feet on a chair',

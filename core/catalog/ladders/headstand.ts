@@ -1,4 +1,5 @@
 /** Headstand (Sirsasana). Handbook 02 for shapes and doses, 12 for gates. */
+import { breaths, seconds, times } from '../dose';
 import type { StageSpec } from '../stage';
 import { atHalf, check } from './parts';
 
@@ -16,6 +17,7 @@ export const headstand = {
     after: [],
     how: 'Small light neck movements, shoulder circles, arm wraps both ways, arms clasped behind with the ribs down.',
     dose: 'Up to 2 min a side',
+    round: [times(3, 5, { per: 'way' }), seconds(60, { per: 'side' })],
     gate: [],
     faults,
     stepDown: 'Seated breathing',
@@ -31,6 +33,7 @@ export const headstand = {
     after: ['HS1'],
     how: 'Palms squeezed, elbows measured twice: before and after the clasp.',
     dose: '5 breaths',
+    round: [breaths(5, 5, { sets: 2 })],
     gate: [],
     faults: ['sag', 'elbows-slide'],
     stepDown: 'Knees down',
@@ -48,6 +51,7 @@ export const headstand = {
     after: ['HS2'],
     how: 'Chin forward past the hands, and press back up; the head never rests.',
     dose: '5, then 10, then two sets',
+    round: [times(5, 10, { sets: 2 })],
     gate: [plank],
     faults: ['elbows-slide', 'shrug'],
     stepDown: 'Knees down',
@@ -64,6 +68,7 @@ export const headstand = {
     after: ['HS3'],
     how: 'Kneel, hands by the knees; roll from forehead to crown and back, the hands deciding how much. It must feel pleasant; any strain: stop for today.',
     dose: '5 rolls',
+    round: [times(5)],
     gate: [check('neck-ease')],
     gateByProfile: {
       // No head weight until the push bars are passed (handbook 09).
@@ -84,6 +89,7 @@ export const headstand = {
     after: ['HS4'],
     how: 'Elbows by gripping the opposite arms, crown placed, hips up, walk in until the back is upright. Head light.',
     dose: '5 breaths',
+    round: [breaths(5, 5, { sets: 2 })],
     gate: [pushUps, check('crown-control'), check('elbow-drift')],
     faults,
     stepDown: 'Crown rehearsal',
@@ -102,6 +108,7 @@ export const headstand = {
     after: ['HS5'],
     how: 'Tips of the toes leave the floor without a hop; short hamstrings may take a small one.',
     dose: '5 s a side',
+    round: [seconds(5, { sets: 2, per: 'side' })],
     gate: [check('upright-walk-in'), { anyOf: [check('head-load'), check('paper-slip')] }],
     faults: ['neck-strain', 'hopped-in'],
     stepDown: 'Base set, or the branch with no head weight',
@@ -210,6 +217,7 @@ export const headstand = {
     after: ['HS1'],
     how: 'Upper back on flat blocks stacked flush to the wall, hands round the lowest, head free. One leg is held while the other floats, or a kick for who is confident.',
     dose: '3-5 breaths, twice',
+    round: [breaths(3, 5, { sets: 2 })],
     gate: [atHalf(check('dolphin-hold'))],
     faults: ['head-touches'],
     stepDown: 'Two stacks, or dolphin',
@@ -232,6 +240,7 @@ export const headstand = {
     after: ['HS1'],
     how: 'Shoulders on two equal stacks or chairs, head hanging free between them.',
     dose: '3-5 breaths, twice',
+    round: [breaths(3, 5, { sets: 2 })],
     gate: [{ anyOf: [plank, { assist: true }] }],
     faults: ['neck-strain'],
     stepDown: 'Legs up the wall',

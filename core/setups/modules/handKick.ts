@@ -1,4 +1,5 @@
 /** Handstand, kick at the wall. Source: handbook 04 "Wall distances". */
+import { getWayUp } from '../../catalog/waysUp';
 import { following } from '../distance';
 import { laidOut, measuring, type Setup } from '../setup';
 import { armLengthM } from '../../posture/pose';
@@ -12,16 +13,17 @@ const overM = 0.05;
 export const handKick: Setup = {
   label: 'Handstand, kick at the wall',
   solve: (input) => {
-    const { body } = input;
+    const { body, wayUp } = input;
     const { hand } = body.lengths;
     const { measure, findKept, outgrown } = measuring(input, 'hand-kick', {
       limits: { base: ellReachM(body, armLengthM(body)) },
     });
-    const ownGap = measure('gap', (l) => l.hand + overM, {
+    const fixed = wayUp === undefined ? undefined : getWayUp(wayUp).handGapM;
+    const ownGap = measure('gap', (l) => fixed ?? l.hand + overM, {
       mark: 'wall to the fingertips',
-      why: 'one hand + 5 cm',
+      why: fixed === undefined ? 'one hand + 5 cm' : `for the ${getWayUp(wayUp!).label}`,
     });
-    const ownBase = measure('base', (l) => 2 * l.hand + overM, {
+    const ownBase = measure('base', (l) => l.hand + (fixed ?? l.hand + overM), {
       ...wristWords,
       why: 'gap + hand',
     });

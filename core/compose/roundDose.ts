@@ -1,0 +1,63 @@
+/** What of a dose one student does in one round, and how much work that is. Source: handbook 02, 08. */
+import { sayDose, type DoseStep } from '../catalog/dose';
+import type { DrillWork } from '../catalog/drills';
+import type { RegionLoads } from '../catalog/regions';
+import type { Capacities } from '../fatigue/reserve';
+import { borneSeconds } from './pace';
+
+export interface RoundDose {
+  /** `2 × 5 breaths`. */
+  readonly words: string;
+  readonly work: DrillWork;
+}
+
+/** Seconds of one breath and of one slow repetition, where nobody has said otherwise. */
+const each = { breath: 5, repetition: 3, least: 5 } as const;
+
+/** A step as far as somebody can bear it: never more than it asks, and never nothing. */
+function within(step: DoseStep, mostSeconds: number): DoseStep {
+  if ('seconds' in step) {
+    return {
+      ...step,
+      seconds: Math.min(step.seconds, Math.max(each.least, Math.floor(mostSeconds))),
+    };
+  }
+  if ('breaths' in step) {
+    const most = Math.max(1, Math.floor(mostSeconds / each.breath));
+    const [least, asked] = step.breaths;
+    return { ...step, breaths: [Math.min(least, most), Math.min(asked, most)] };
+  }
+  return step;
+}
+
+function workOfStep(step: DoseStep): DrillWork {
+  const sets = (step.sets ?? 1) * (step.per === undefined ? 1 : 2);
+  if ('seconds' in step) return { sets, seconds: step.seconds };
+  if ('breaths' in step) return { sets, seconds: step.breaths[1] * each.breath };
+  if ('times' in step) return { sets, seconds: step.times[1] * each.repetition };
+  return { sets, seconds: 0 };
+}
+
+/**
+ * The dose of one round for one student: what the shape asks, within two thirds of what they can
+ * bear. The rest of the round is rest.
+ */
+export function doseInRound(
+  steps: readonly DoseStep[],
+  loads: RegionLoads,
+  capacities: Capacities,
+): RoundDose {
+  const most = borneSeconds(loads, capacities);
+  const own = steps.map((step) => within(step, most));
+  const work = own.map(workOfStep);
+  return {
+    words: sayDose(own),
+    work: {
+      sets: work.reduce((sum, { sets }) => sum + sets, 0),
+      seconds: Math.max(0, ...work.map(({ seconds }) => seconds)),
+    },
+  };
+}
+
+/** Tries in a round, in words. */
+export const sayTries = (tries: number): string => (tries === 1 ? '1 try' : `${tries} tries`);

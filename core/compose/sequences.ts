@@ -1,0 +1,313 @@
+/**
+ * The search over everything one student may do, round by round: the sequences that add most come
+ * out, what cannot be among them is left out by a bound. Without prices it gives the plain patterns
+ * that a quick plan chooses from; with prices, the columns a proof needs.
+ */
+import {
+  isAsked,
+  isFeasibleSequence,
+  listWalls,
+  openRounds,
+  settleSequence,
+  weigh,
+  weighSequence,
+  type ComposePerson,
+  type Pattern,
+  type RoundOption,
+  type RoundsProblem,
+  type Sequence,
+} from './problem';
+import { againShare, composeWeights, kindOf, roundWorth, stepAdds } from './worth';
+
+export interface SearchTask {
+  readonly person: ComposePerson;
+  readonly problem: RoundsProblem;
+  /** Where: a wall of the problem, or nowhere in particular. */
+  readonly wall: string | null;
+  /** What there is to choose from there. */
+  readonly choices: readonly (RoundOption | null)[];
+  /** How much one unit of worth counts. */
+  readonly factor: number;
+  /** What an option adds or takes in a round besides its worth. */
+  readonly extra: (option: RoundOption | null, round: number) => number;
+  /** Added to every sequence. */
+  readonly base: number;
+  /** What a finished sequence counts for; `null`: it is none. */
+  readonly finish: (options: Sequence) => Pattern | null;
+  readonly surplusOf: (pattern: Pattern) => number;
+}
+
+export interface Found {
+  readonly pattern: Pattern;
+  readonly surplus: number;
+}
+
+export interface Search {
+  /** The best first. */
+  readonly found: readonly Found[];
+  /** No other sequence adds more than this. */
+  readonly leftAtMost: number;
+  readonly steps: number;
+}
+
+/**
+ * The sequences that add more than `over`, the `most` best of them.
+ *
+ * @param mostSteps looked at before the search gives up; then `leftAtMost` says so
+ */
+export function searchSequences(
+  task: SearchTask,
+  over: number,
+  most: number,
+  mostSteps: number,
+): Search {
+  const { person, problem, choices, factor, extra, base } = task;
+  const open = openRounds(person, problem);
+  const behind = settleSequence([], [], person, problem);
+  const past = behind.slice(0, open[0] ?? behind.length);
+  const pastWorth = past.reduce(
+    (sum, option, round) => sum + factor * roundWorth(option, past.slice(0, round)),
+    0,
+  );
+  const extras = open.map((round) => choices.map((option) => extra(option, round)));
+  const ahead = boundAhead(choices, extras, factor);
+  const order = choices
+    .map((option, index) => ({ index, value: option?.value ?? 0 }))
+    .sort((a, b) => b.value - a.value)
+    .map(({ index }) => index);
+  const found: Found[] = [];
+  const chosen: (RoundOption | null)[] = [...past];
+  let bar = over;
+  let leftAtMost = -Infinity;
+  let steps = 0;
+  const leave = (atMost: number) => {
+    leftAtMost = Math.max(leftAtMost, atMost);
+  };
+  const keep = (pattern: Pattern, surplus: number) => {
+    if (surplus <= bar) {
+      leave(surplus);
+      return;
+    }
+    let at = found.length;
+    while (at > 0 && found[at - 1]!.surplus < surplus) at -= 1;
+    found.splice(at, 0, { pattern, surplus });
+    if (found.length > most) leave(found.pop()!.surplus);
+    if (found.length === most) bar = Math.max(over, found[most - 1]!.surplus);
+  };
+  const visit = (depth: number, last: number, sum: number, tries: number): void => {
+    const atMost = sum + ahead[depth]![last + 1]!;
+    if (atMost <= bar + 1e-12) {
+      leave(atMost);
+      return;
+    }
+    if (steps > mostSteps) {
+      leave(atMost);
+      return;
+    }
+    steps += 1;
+    if (depth === open.length) {
+      // What is behind comes first: all of the evening, in its order.
+      const pattern = task.finish([...chosen]);
+      if (pattern !== null) keep(pattern, task.surplusOf(pattern));
+      return;
+    }
+    for (const choice of order) {
+      const option = choices[choice]!;
+      const now = tries + (option?.isAttempt ? 1 : 0);
+      if (option?.isAttempt && now > person.mostAttempts) continue;
+      if (option?.needsFirst && !isAsked(option, person) && !isClimbed(option, chosen)) continue;
+      const next = sum + factor * roundWorth(option, chosen) + extras[depth]![choice]!;
+      chosen.push(option);
+      // What is too much so far is too much whatever follows.
+      if (!option?.isAttempt || (person.isBearable?.(chosen) ?? true)) {
+        visit(depth + 1, choice, next, now);
+      }
+      chosen.pop();
+    }
+  };
+  visit(0, -1, base + pastWorth, past.filter((option) => option?.isAttempt).length);
+  return { found, leftAtMost: Math.max(over, leftAtMost), steps };
+}
+
+const isClimbed = (option: RoundOption, chosen: Sequence): boolean =>
+  chosen.some((one) => one !== null && option.above?.includes(kindOf(one)));
+
+/**
+ * By rounds behind and the last choice (0: none yet): the most that the rounds to come can add.
+ * Doing the same thing again counts as the second time; what lies further back is not looked at.
+ */
+function boundAhead(
+  choices: readonly (RoundOption | null)[],
+  extras: readonly (readonly number[])[],
+  factor: number,
+): number[][] {
+  const { more } = composeWeights.again.hold;
+  const most = (option: RoundOption | null, before: RoundOption | null | undefined): number => {
+    if (option === null) return 0;
+    const isAgain = before != null && kindOf(before) === kindOf(option);
+    // Where worth counts against somebody, doing it again counts least.
+    const share = factor >= 0 ? againShare(option, isAgain ? 1 : 0) : option.isRest ? 1 : more;
+    return factor * (option.value * share + stepAdds(before, option));
+  };
+  const pairs = [undefined, ...choices].map((before) =>
+    choices.map((option) => most(option, before)),
+  );
+  const ahead: number[][] = Array.from({ length: extras.length + 1 }, () => []);
+  ahead[extras.length] = pairs.map(() => 0);
+  for (let depth = extras.length - 1; depth >= 0; depth -= 1) {
+    ahead[depth] = pairs.map((row) => {
+      let best = -Infinity;
+      row.forEach((adds, choice) => {
+        const all = adds + extras[depth]![choice]! + ahead[depth + 1]![choice + 1]!;
+        if (all > best) best = all;
+      });
+      return best;
+    });
+  }
+  return ahead;
+}
+
+/** Asks for nothing that there could be too little of. */
+export const isBare = ({
+  alongM,
+  pieces,
+  needsHand,
+  needsCircle,
+}: Pick<RoundOption, 'pieces' | 'needsHand' | 'needsCircle'> & {
+  readonly alongM?: number | undefined;
+}): boolean => alongM === undefined && pieces.length === 0 && !needsHand && !needsCircle;
+
+/**
+ * What somebody may be given: rest, or nothing at all, only where no thing of their own is sure to
+ * find a place, or where they were told to rest.
+ */
+export function mayBeGiven(
+  { pins = [] }: Pick<ComposePerson, 'pins'>,
+  options: readonly RoundOption[],
+): (RoundOption | null)[] {
+  const isSure = options.some(
+    (option) => !option.isRest && isBare(option) && option.needsFirst === undefined,
+  );
+  const isTold = pins.some(({ option }) =>
+    options.some(({ id, isRest }) => isRest && id === option),
+  );
+  if (!isSure) return [...options, null];
+  return isTold ? [...options] : options.filter(({ isRest }) => !isRest);
+}
+
+/** Sequences kept for each place and for each way of asking for less. */
+const plainRules = { each: 8, mostSteps: 1500, shared: 4 } as const;
+
+/**
+ * The plain patterns of one student: the best that can be done at each wall and at none, with and
+ * without props and hands, alone or taking turns; what stood before; what is asked for by pins.
+ * Those that tire beyond what is left, or try only once, are left out beforehand.
+ */
+export function listPatterns(person: ComposePerson, problem: RoundsProblem): Pattern[] {
+  const { done = 0 } = problem;
+  const { fromRound = 0, before, pins = [] } = person;
+  const isUnsettled = done === 0 && fromRound === 0 && before === undefined;
+  const patterns = new Map<string, Pattern>();
+  const add = (pattern: Pattern) => {
+    const key = `${keyOfPattern(pattern)}${pattern.shares ? '+' : ''}`;
+    if (!patterns.has(key)) patterns.set(key, pattern);
+  };
+  const finish = (wall: string | null) => (options: Sequence) => {
+    if (wall !== null && options.every((option) => option?.alongM === undefined)) return null;
+    if (!isFeasibleSequence(options, person, problem)) return null;
+    return weighSequence(options, wall, person, problem);
+  };
+  const stood = findStood(person, problem);
+  for (const { wall, options } of listWalls(person, problem)) {
+    const given = mayBeGiven(person, options);
+    // What is sure to find a place, or asks for the wall alone: for whoever comes last.
+    const modest = given.filter((one) => one === null || isBare({ ...one, alongM: undefined }));
+    const lists = modest.length === given.length ? [given] : [given, modest];
+    for (const choices of lists) {
+      const search = (asked: boolean) => {
+        const task: SearchTask = {
+          person,
+          problem,
+          wall,
+          choices,
+          factor: 1,
+          extra: (option, round) =>
+            keepCost(option, round, person) + (asked ? pinnedOut(option, round, person, done) : 0),
+          base: 0,
+          finish: finish(wall),
+          surplusOf: ({ value }) => value,
+        };
+        return searchSequences(task, -Infinity, plainRules.each, plainRules.mostSteps).found;
+      };
+      for (const { pattern } of [...(pins.length === 0 ? [] : search(true)), ...search(false)]) {
+        add(pattern);
+      }
+    }
+    if (stood !== null) {
+      const kept = finish(wall)(stood);
+      const fits =
+        wall === null
+          ? stood.every((option) => option?.alongM === undefined)
+          : stood.every((option) => option?.alongM === undefined || options.includes(option));
+      if (kept !== null && fits) add(kept);
+    }
+  }
+  if (isUnsettled && problem.rounds > 0) {
+    const alone = [...patterns.values()].filter(({ options }) =>
+      options.every((option) => option?.canShare === true),
+    );
+    for (const place of new Set(alone.map(({ wall }) => wall))) {
+      const list = alone.filter(({ wall }) => wall === place);
+      list.sort((a, b) => b.value - a.value);
+      for (const { options, wall, worth } of list.slice(0, plainRules.shared)) {
+        const shared = {
+          options,
+          wall,
+          worth: worth * composeWeights.shared,
+          shares: true,
+        } as const;
+        add(weigh(shared, person, done));
+      }
+    }
+  }
+  return [...patterns.values()];
+}
+
+/** What a sequence is known by. */
+export const keyOfPattern = ({ options, wall }: Pick<Pattern, 'options' | 'wall'>): string =>
+  `${options.map((option) => option?.id ?? '').join('|')}@${wall ?? ''}`;
+
+/** What it costs to do otherwise than before. */
+function keepCost(
+  option: RoundOption | null,
+  round: number,
+  { before }: Pick<ComposePerson, 'before'>,
+): number {
+  if (before === undefined) return 0;
+  return (option?.id ?? null) === (before.options[round] ?? null) ? 0 : -composeWeights.keep;
+}
+
+/** Against everything that is not what a pin asks for in this round. */
+function pinnedOut(
+  option: RoundOption | null,
+  round: number,
+  { pins = [], options }: ComposePerson,
+  done: number,
+): number {
+  const asked = pins.find((pin) => pin.option !== undefined && (pin.round ?? round) === round);
+  const isThere = options.some(
+    ({ id, isPast }) => id === asked?.option && (round < done || isPast !== true),
+  );
+  return asked === undefined || !isThere || option?.id === asked.option ? 0 : -composeWeights.pin;
+}
+
+/** What was planned before, as far as it is still open. */
+function findStood({ before, options, fromRound = 0 }: ComposePerson, problem: RoundsProblem) {
+  const { rounds, done = 0 } = problem;
+  if (before?.options.length !== rounds) return null;
+  return before.options.map((id, round) =>
+    round >= done && round < fromRound
+      ? null
+      : (options.find((one) => one.id === id && (round < done || one.isPast !== true)) ?? null),
+  );
+}

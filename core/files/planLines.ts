@@ -1,0 +1,67 @@
+/** The running order as the plan file has it: what is done, how much, with what, and who sits it out. */
+import { sayDose } from '../catalog/dose';
+import { propMoves } from '../compose/drillOrder';
+import { drillsOf, type PreparedClass, type Wishes } from '../compose/prepared';
+import { listSittingOut, outAsWished } from '../compose/sittingOut';
+import type { TimelineItem } from '../compose/timeline';
+import type { PlanFile } from './planFile';
+
+type Line = PlanFile['timeline'][number];
+
+/** Lines in their order, with what changes from one drill to the next. */
+export function writeLines(
+  items: readonly TimelineItem[],
+  prepared: PreparedClass,
+  wishes: Wishes,
+): Line[] {
+  const drills = drillsOf(prepared);
+  const here = prepared.people.filter(({ id }) => !wishes.absent.includes(id));
+  return items.map((item, at): Line => {
+    const { id, kind, label, startsAt, minutes, drill, family, waves, spec } = item;
+    const before = findNear(items, at, -1);
+    const after = findNear(items, at, 1);
+    const { fetched } = propMoves(before, spec);
+    const { putAway } = propMoves(spec, after);
+    const out = listSittingOut(item, here, outAsWished(item, wishes, drills));
+    const isMove = spec !== undefined && before !== undefined && before.position !== spec.position;
+    return {
+      id,
+      kind,
+      label,
+      startsAt,
+      minutes,
+      ...(drill === undefined ? {} : { drill }),
+      ...(family === undefined ? {} : { family }),
+      ...(waves === undefined ? {} : { waves }),
+      ...(spec === undefined ? {} : { dose: sayDose(spec.dose) }),
+      ...(spec?.position === undefined ? {} : { position: spec.position }),
+      ...(isMove ? { isMove: true as const } : {}),
+      ...(spec === undefined || fetched.length === 0 ? {} : { fetch: asRows(fetched) }),
+      ...(spec === undefined || putAway.length === 0 ? {} : { putAway: asRows(putAway) }),
+      ...(out.length === 0 ? {} : { sitOut: out.map((one) => ({ ...one })) }),
+    };
+  });
+}
+
+const asRows = (rows: readonly string[]) => [...rows] as NonNullable<Line['fetch']>;
+
+/** The drill before or after a line; a pause or the checks between them leave things where they lie. */
+function findNear(items: readonly TimelineItem[], at: number, step: 1 | -1) {
+  for (let index = at + step; index >= 0 && index < items.length; index += step) {
+    const { kind, spec } = items[index]!;
+    if (kind === 'round' || kind === 'settle' || kind === 'arrive') return undefined;
+    if (spec !== undefined) return spec;
+  }
+  return undefined;
+}
+
+/** How often everybody moves, and how often something is fetched or put away, before the rounds. */
+export function countMoves(lines: readonly Line[]): NonNullable<PlanFile['moves']> {
+  return {
+    positions: lines.filter(({ isMove }) => isMove).length,
+    props: lines.reduce(
+      (sum, { fetch = [], putAway = [] }) => sum + fetch.length + putAway.length,
+      0,
+    ),
+  };
+}
