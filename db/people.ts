@@ -16,6 +16,7 @@ import {
   person,
   personCaution,
   personLength,
+  personPlacing,
   personRung,
   savedSetup,
   stopSign,
@@ -52,6 +53,13 @@ export interface PersonRow {
   readonly kept: readonly KeptDistance[];
   /** One rung on each ladder they have begun. */
   readonly present: Readonly<Partial<Record<LadderId, StageKey>>>;
+  /** The teacher's word, by ladder; without a stage: never seen. */
+  readonly placings: Readonly<Partial<Record<LadderId, StoredPlacing>>>;
+}
+
+export interface StoredPlacing {
+  readonly stage: StageKey | null;
+  readonly on: Day;
 }
 
 /** What the cautions look at. */
@@ -107,6 +115,9 @@ function assemble(db: Db, rows: readonly PersonRecord[]): PersonRow[] {
   );
   const rungs = byPerson(
     db.select().from(personRung).where(inArray(personRung.personId, ids)).all(),
+  );
+  const placings = byPerson(
+    db.select().from(personPlacing).where(inArray(personPlacing.personId, ids)).all(),
   );
   const words = byPerson(
     db.select().from(clearance).where(inArray(clearance.personId, ids)).orderBy(clearance.id).all(),
@@ -165,6 +176,9 @@ function assemble(db: Db, rows: readonly PersonRecord[]): PersonRow[] {
       kept: keptFromSaved(setups.get(row.id) ?? []),
       present: Object.fromEntries(
         (rungs.get(row.id) ?? []).map(({ family, stage }) => [family, stage]),
+      ),
+      placings: Object.fromEntries(
+        (placings.get(row.id) ?? []).map(({ family, stage, on }) => [family, { stage, on }]),
       ),
     };
   });
@@ -328,4 +342,31 @@ export function removeSign(db: Db, personId: number, id: number): boolean {
   const own = db.select().from(stopSign).where(eq(stopSign.id, id)).get();
   if (own?.personId !== personId) return false;
   return db.delete(stopSign).where(eq(stopSign.id, id)).run().changes > 0;
+}
+
+/**
+ * The teacher's word: it makes its stage the present one; `null` says that nothing was ever seen.
+ */
+export function savePlacing(
+  db: Db,
+  id: number,
+  family: LadderId,
+  stage: StageKey | null,
+  on: Day,
+): void {
+  db.insert(personPlacing)
+    .values({ personId: id, family, stage, on })
+    .onConflictDoUpdate({
+      target: [personPlacing.personId, personPlacing.family],
+      set: { stage, on },
+    })
+    .run();
+  saveRung(db, id, family, stage, on);
+}
+
+/** Takes a word back, and the rung that stood on it alone. */
+export function dropPlacing(db: Db, id: number, family: LadderId): void {
+  db.delete(personPlacing)
+    .where(and(eq(personPlacing.personId, id), eq(personPlacing.family, family)))
+    .run();
 }

@@ -127,6 +127,7 @@ export const personTables: Readonly<Record<PersonTableName, PersonTable>> = {
   personCaution: { list: 'cautions', merged: 'unites' },
   personLength: { list: 'lengths', merged: 'unites' },
   personRung: { list: 'rungs', merged: 'unites' },
+  personPlacing: { list: 'placings', merged: 'unites' },
   enrolment: { list: 'enrolled', merged: 'unites' },
   attendance: { list: 'attendance', merged: 'unites' },
   upsideTime: { list: 'upside', merged: addUpsideTime },

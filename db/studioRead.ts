@@ -25,6 +25,7 @@ import {
   person,
   personCaution,
   personLength,
+  personPlacing,
   personRung,
   profileVersion,
   review,
@@ -188,6 +189,12 @@ export function readStudioPerson(
       .where(eq(personRung.personId, id))
       .all()
       .map(({ family, stage, since }) => ({ family, stage, since })),
+    placings: db
+      .select()
+      .from(personPlacing)
+      .where(eq(personPlacing.personId, id))
+      .all()
+      .map(({ family, stage, on }) => ({ family, stage, on })),
     enrolled: db
       .select()
       .from(enrolment)

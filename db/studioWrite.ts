@@ -27,6 +27,7 @@ import {
   person,
   personCaution,
   personLength,
+  personPlacing,
   personRung,
   profileVersion,
   review,
@@ -255,6 +256,7 @@ function writePerson(db: Db, one: StudioPerson, counts: StudioCounts): number | 
   add(personCaution, one.cautions);
   add(clearance, one.clearances);
   add(personRung, one.rungs);
+  add(personPlacing, one.placings);
   add(savedSetup, one.setups);
   return id;
 }

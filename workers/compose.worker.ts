@@ -6,6 +6,7 @@ import { poseClass, type BeforeById } from '@/core/compose/pose';
 import type { PreparedClass, Wishes } from '@/core/compose/prepared';
 import { findRelief } from '@/core/compose/relief';
 import { findPurchases, type CourseClass, type Purchase } from '@/core/compose/shopping';
+import type { KeptLetter } from '@/core/compose/stations';
 import { solveRounds, usualSolve } from '@/core/compose/solve';
 import { writePlan } from '@/core/compose/writePlan';
 import { toPlanFile, type PlanFile } from '@/core/files/planFile';
@@ -16,6 +17,8 @@ export type ComposeQuestion =
       readonly prepared: PreparedClass;
       readonly wishes: Wishes;
       readonly before: BeforeById;
+      /** Letters that stay what they are. */
+      readonly letters?: readonly KeptLetter[];
       /** Also what one more of each thing would do. */
       readonly withBinding: boolean;
     }
@@ -38,10 +41,10 @@ let solver: Promise<Highs> | null = null;
 const loadSolver = (): Promise<Highs> => (solver ??= loadHighs({ locateFile: () => '/solver' }));
 
 async function compose(question: ComposeQuestion & { kind: 'compose' }): Promise<void> {
-  const { prepared, wishes, before, withBinding } = question;
+  const { prepared, wishes, before, letters = [], withBinding } = question;
   const began = performance.now();
   const options = { ...usualSolve, seed: wishes.seed };
-  const empty = { binding: [], relief: null };
+  const empty = { binding: [], relief: null, letters };
   const quick = composeClass(null, prepared, wishes, options, before);
   say({
     kind: 'quick',
@@ -56,7 +59,7 @@ async function compose(question: ComposeQuestion & { kind: 'compose' }): Promise
   });
   const plan = writePlan(posed, solved, prepared, wishes);
   const relief = findRelief(highs, posed.problem, solved.assignment);
-  const proved = toPlanFile(plan, prepared, wishes, { binding: [], relief });
+  const proved = toPlanFile(plan, prepared, wishes, { binding: [], relief, letters });
   say({ kind: 'proved', plan: proved, milliseconds: performance.now() - began });
   if (!withBinding) return;
   const binding = findBinding(highs, posed, solved, options, {
@@ -65,7 +68,7 @@ async function compose(question: ComposeQuestion & { kind: 'compose' }): Promise
     before,
     onStep: (done, of) => say({ kind: 'binding', done, of }),
   });
-  say({ kind: 'done', plan: toPlanFile(plan, prepared, wishes, { binding, relief }) });
+  say({ kind: 'done', plan: toPlanFile(plan, prepared, wishes, { binding, relief, letters }) });
 }
 
 async function answer(question: ComposeQuestion): Promise<void> {

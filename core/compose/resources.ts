@@ -73,6 +73,10 @@ export function rowsTaken(
   return [...rows].map(([piece, count]) => ({ piece, count }));
 }
 
+/** `blocks`, `chairs`: what a row is called, however many. */
+export const rowWords = (row: string): string =>
+  isShippedPiece(row) ? pieceTable[row].words[1] : row;
+
 /** `2 blocks`, `1 chair`: so many of a row in words. */
 export function rowLabel(row: string, count: number): string {
   const [one, many] = isShippedPiece(row) ? pieceTable[row].words : [row, row];

@@ -3,7 +3,7 @@
  * letter, on the row of elevations, on the plan from above and on the lay-out list alike.
  */
 import type { PieceCount } from '../catalog/pieces';
-import type { PlannedOption } from './option';
+import type { PlannedFigure, PlannedOption } from './option';
 import type { Place } from './places';
 import type { PreparedClass } from './prepared';
 import type { ClassPlan } from './writePlan';
@@ -11,7 +11,6 @@ import { rowLabel } from './resources';
 
 export interface Station {
   readonly letter: string;
-  readonly key: string;
   readonly option: PlannedOption;
   /** Everybody who is there in some round, first round first. */
   readonly people: readonly string[];
@@ -24,9 +23,32 @@ export interface Station {
 const isBaseFound = ({ figures = [] }: PlannedOption): boolean =>
   figures.some(({ id, isFound }) => id === 'base' && isFound === true);
 
-/** Within a centimetre it is the same place for the same shape. */
-const keyOf = ({ id, baseM }: PlannedOption) =>
-  baseM === undefined ? id : `${id}@${Math.round(baseM * 100)}`;
+/** So far two of the same shape may be apart and still be set out as one. */
+const tolerances = { baseM: 0.01, otherM: 0.02 } as const;
+
+type Measured = Pick<PlannedOption, 'id' | 'baseM' | 'figures'>;
+
+/** Is this the same shape with the same figures, within what a tape can tell? */
+export function agrees(a: Measured, b: Measured): boolean {
+  if (a.id !== b.id) return false;
+  const isNear = (one: number | undefined, other: number | undefined, mostM: number) =>
+    one === undefined || other === undefined
+      ? one === other
+      : Math.abs(one - other) <= mostM + 1e-9;
+  if (!isNear(a.baseM, b.baseM, tolerances.baseM)) return false;
+  const figureOf = ({ figures = [] }: Measured, id: string) =>
+    figures.find((one) => one.id === id)?.metres;
+  const ids = new Set([...(a.figures ?? []), ...(b.figures ?? [])].map(({ id }) => id));
+  return [...ids].every((id) =>
+    isNear(figureOf(a, id), figureOf(b, id), id === 'base' ? tolerances.baseM : tolerances.otherM),
+  );
+}
+
+/** A letter that was printed or begun with, and what it stood for. */
+export interface KeptLetter extends Pick<Measured, 'baseM' | 'figures'> {
+  readonly letter: string;
+  readonly option: string;
+}
 
 const letterOf = (index: number): string =>
   (index >= 26 ? letterOf(Math.floor(index / 26) - 1) : '') +
@@ -46,30 +68,34 @@ function rankOf(place: Place, spans: PreparedClass['spans']): number {
   }
 }
 
-/** Every set-up of the class with its letter; resting has none. */
+interface Draft {
+  readonly option: PlannedOption;
+  readonly people: string[];
+  readonly rounds: number[];
+  readonly first: number;
+  rank: number;
+  isFound: boolean;
+}
+
+/**
+ * Every set-up of the class with its letter; resting has none. Whoever has the same shape with the
+ * same figures shares one.
+ *
+ * @param kept letters that stay what they are; what is new gets letters after all of them
+ */
 export function listStations(
   plan: Pick<ClassPlan, 'rounds'>,
   spans: PreparedClass['spans'],
+  kept: readonly KeptLetter[] = [],
 ): Station[] {
-  const found = new Map<
-    string,
-    {
-      option: PlannedOption;
-      people: string[];
-      rounds: number[];
-      rank: number;
-      first: number;
-      isFound: boolean;
-    }
-  >();
+  const found: Draft[] = [];
   plan.rounds.forEach(({ people }, round) => {
     for (const { id, option, place } of people) {
       if (option === null || option.isRest) continue;
-      const key = keyOf(option);
-      const known = found.get(key);
+      const known = found.find((one) => agrees(one.option, option));
       const rank = rankOf(place, spans);
       if (known === undefined) {
-        found.set(key, {
+        found.push({
           option,
           people: [id],
           rounds: [round],
@@ -85,16 +111,25 @@ export function listStations(
       if (round === known.first) known.rank = Math.min(known.rank, rank);
     }
   });
-  return [...found]
-    .sort(([, a], [, b]) => a.first - b.first || a.rank - b.rank)
-    .map(([key, { option, people, rounds, isFound }], index) => ({
-      letter: letterOf(index),
-      key,
-      option,
-      people,
-      rounds,
-      isFound,
-    }));
+  const taken = new Set(kept.map(({ letter }) => letter));
+  const used = new Set<string>();
+  let next = 0;
+  const fresh = (): string => {
+    while (taken.has(letterOf(next))) next += 1;
+    next += 1;
+    return letterOf(next - 1);
+  };
+  return found
+    .sort((a, b) => a.first - b.first || a.rank - b.rank)
+    .map(({ option, people, rounds, isFound }) => {
+      const own = kept.find(
+        ({ letter, option: id, ...figures }) =>
+          !used.has(letter) && agrees({ id, ...figures }, option),
+      );
+      const letter = own?.letter ?? fresh();
+      used.add(letter);
+      return { letter, option, people, rounds, isFound };
+    });
 }
 
 /** The letter of what somebody does; absent for rest. */
@@ -103,8 +138,7 @@ export function findStation(
   option: PlannedOption | null,
 ): Station | undefined {
   if (option === null || option.isRest) return undefined;
-  const key = keyOf(option);
-  return stations.find((station) => station.key === key);
+  return stations.find((station) => agrees(station.option, option));
 }
 
 const wallName = (span: string) => `${span.split('-')[0]} wall`;
@@ -132,6 +166,8 @@ export interface LayOutLine {
   readonly fallbackProps: readonly PieceCount[];
   readonly people: readonly string[];
   readonly baseM?: number;
+  /** What is set out by the tape there. */
+  readonly figures?: readonly PlannedFigure[];
 }
 
 /**
@@ -164,6 +200,7 @@ export function listLayOut(
         fallbackProps: beside?.props ?? [],
         people: [id],
         ...(option.baseM === undefined ? {} : { baseM: option.baseM }),
+        ...(option.figures === undefined ? {} : { figures: option.figures }),
       });
     }
   }

@@ -13,7 +13,8 @@ import type { PreparedClass, Wishes } from '../compose/prepared';
 import type { Relief } from '../compose/relief';
 import { itemKinds } from '../compose/timeline';
 import { countMoves, writeLines } from './planLines';
-import { findStation, listLayOut, listStations } from '../compose/stations';
+import { findStation, listLayOut, listStations, type KeptLetter } from '../compose/stations';
+import { distanceIds } from '../setups/distanceWords';
 import type { ClassPlan, PlannedPerson } from '../compose/writePlan';
 import { pinInput } from './classFile';
 
@@ -36,6 +37,11 @@ const place = z.union([
 ]);
 
 const props = z.array(z.strictObject({ piece: pieceKey, count: z.int() }));
+const figure = z.strictObject({
+  id: z.enum(distanceIds),
+  metres: z.number(),
+  isFound: z.literal(true).optional(),
+});
 const more = z.strictObject({
   what: z.enum(['piece', 'wall', 'helper', 'minutes']),
   id: z.string(),
@@ -126,6 +132,7 @@ export const composeOutput = z.strictObject({
       label: z.string(),
       people: z.array(z.string()),
       baseM: z.number().optional(),
+      figures: z.array(figure).optional(),
       /** That distance was found by trying. */
       isFound: z.literal(true).optional(),
     }),
@@ -136,6 +143,8 @@ export const composeOutput = z.strictObject({
       where: z.string(),
       props,
       fallbackProps: props,
+      /** What is set out by the tape. */
+      figures: z.array(figure).optional(),
       people: z.array(z.string()),
     }),
   ),
@@ -182,14 +191,22 @@ export const composeOutput = z.strictObject({
 
 export type PlanFile = z.infer<typeof composeOutput>;
 
+/** What a plan file has besides the plan. */
+export interface PlanExtras {
+  readonly binding: readonly Binding[];
+  readonly relief: Relief | null;
+  /** Letters of the plan that stood, once printed or begun: they stay. */
+  readonly letters?: readonly KeptLetter[];
+}
+
 /** Everything the teacher is shown, as plain data. */
 export function toPlanFile(
   plan: ClassPlan,
   prepared: PreparedClass,
   wishes: Wishes,
-  { binding, relief }: { readonly binding: readonly Binding[]; readonly relief: Relief | null },
+  { binding, relief, letters }: PlanExtras,
 ): PlanFile {
-  const stations = listStations(plan, prepared.spans);
+  const stations = listStations(plan, prepared.spans, letters);
   const nameProps = (list: readonly PieceCount[]) =>
     list.map(({ piece, count }) => ({ piece, count }));
   const describe = ({ id, option, place: at, sharesWith }: PlannedPerson) => {
@@ -242,14 +259,18 @@ export function toPlanFile(
       label: option.label,
       people: [...people],
       ...(option.baseM === undefined ? {} : { baseM: option.baseM }),
+      ...(option.figures === undefined
+        ? {}
+        : { figures: option.figures.map((one) => ({ ...one })) }),
       ...(isFound ? { isFound: true as const } : {}),
     })),
     layOut: listLayOut(plan, stations, prepared).map(
-      ({ letter, where, props: out, fallbackProps, people }) => ({
+      ({ letter, where, props: out, fallbackProps, figures, people }) => ({
         letter,
         where,
         props: nameProps(out),
         fallbackProps: nameProps(fallbackProps),
+        ...(figures === undefined ? {} : { figures: figures.map((one) => ({ ...one })) }),
         people: [...people],
       }),
     ),

@@ -1,5 +1,7 @@
 /** The running order as the plan file has it: what is done, how much, with what, and who sits it out. */
 import { sayDose } from '../catalog/dose';
+import { positionTable } from '../catalog/drills';
+import { rowWords } from '../compose/resources';
 import { propMoves } from '../compose/drillOrder';
 import { drillsOf, type PreparedClass, type Wishes } from '../compose/prepared';
 import { listSittingOut, outAsWished } from '../compose/sittingOut';
@@ -64,4 +66,14 @@ export function countMoves(lines: readonly Line[]): NonNullable<PlanFile['moves'
       0,
     ),
   };
+}
+
+/** `on the back; out: 2 blocks; away: 1 strap`: what everybody does before and after a line. */
+export function sayMoves({ position, isMove, fetch = [], putAway = [] }: Partial<Line>): string {
+  const rows = (list: readonly string[]) => list.map(rowWords).join(', ');
+  return [
+    ...(isMove && position !== undefined ? [positionTable[position].label] : []),
+    ...(fetch.length > 0 ? [`fetch ${rows(fetch)}`] : []),
+    ...(putAway.length > 0 ? [`then put away ${rows(putAway)}`] : []),
+  ].join('; ');
 }

@@ -2,6 +2,7 @@
 import { rowLabel } from '../compose/resources';
 import type { DrillBook } from '../catalog/drills';
 import { listSittingOut, outAsWished, sayingOut } from '../compose/sittingOut';
+import { sayMoves } from './planLines';
 import type { PlanFile } from './planFile';
 
 export interface MarkdownWords {
@@ -40,13 +41,17 @@ export function writeMarkdown(plan: PlanFile, words: MarkdownWords): string {
     '',
   );
   for (const item of plan.timeline) {
-    const { label, startsAt: at, minutes } = item;
+    const { label, startsAt: at, minutes, dose } = item;
     const out = sayingOut(
       listSittingOut(item, words.people, outAsWished(item, plan.wishes, words.drills)),
       words.nameOf,
     );
     const instead = out === '' ? '' : `; instead, ${plain(out)}`;
-    lines.push(`- ${clock(startsAt, at)} ${plain(label)} (${minutes} min)${instead}`);
+    const much = dose === undefined ? '' : `, ${plain(dose)}`;
+    const moved = plain(sayMoves(item));
+    lines.push(
+      `- ${clock(startsAt, at)} ${plain(label)} (${minutes} min${much})${moved === '' ? '' : `; ${moved}`}${instead}`,
+    );
   }
   for (const { round, people } of plan.rounds) {
     lines.push(
@@ -72,7 +77,7 @@ export function writeMarkdown(plan: PlanFile, words: MarkdownWords): string {
           : '';
       const hand = one.needsHand ? (one.asksFirst ? ' (help, ask first)' : ' (help)') : '';
       lines.push(
-        `| ${one.letter ?? ''} | ${name(one.id)} | ${plain(one.label)}${hand}${plain(door)} | ${where} |`,
+        `| ${one.letter ?? ''} | ${name(one.id)} | ${plain(one.label)}${one.dose === undefined ? '' : `, ${plain(one.dose)}`}${hand}${plain(door)} | ${where} |`,
       );
     }
   }

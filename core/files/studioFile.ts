@@ -65,6 +65,11 @@ export const studioPerson = z.strictObject({
   rungs: z
     .array(z.strictObject({ family: z.enum(ladderIds), stage: words(60), since: day }))
     .max(10),
+  placings: z
+    .array(z.strictObject({ family: z.enum(ladderIds), stage: words(60).nullable(), on: day }))
+    .max(10)
+    .default([])
+    .meta({ description: 'The teacher’s word of a day; without a stage: never seen.' }),
   enrolled: z.array(ref).max(200),
   attendance: z
     .array(z.strictObject({ course: ref, date: day, came: z.boolean(), note: words(300) }))

@@ -75,6 +75,11 @@ const withoutPrivate = <T extends { readonly check: string }>(
   hide: Hide,
 ): T[] => checks.filter(({ check }) => !hide.isPrivate(check));
 
+const figureAlone = <Id>({ id, metres }: { readonly id: Id; readonly metres: number }) => ({
+  id,
+  metres,
+});
+
 type PlanPerson = PlanFile['rounds'][number]['people'][number];
 
 /**
@@ -92,6 +97,7 @@ export function planForAssistant(plan: PlanFile, hide: Hide): PlanFile {
     why: '',
     place: one.place,
     ...(one.sharesWith === undefined ? {} : { sharesWith: one.sharesWith }),
+    ...(one.dose === undefined ? {} : { dose: one.dose }),
     ...(one.tries === undefined ? {} : { tries: one.tries }),
     needsHand: one.needsHand,
     asksFirst: one.asksFirst,
@@ -127,16 +133,7 @@ export function planForAssistant(plan: PlanFile, hide: Hide): PlanFile {
       drills: { objective: parts.drills.objective, bound: parts.drills.bound },
     },
     leastShare: plan.leastShare,
-    timeline: plan.timeline.map(({ id, kind, label, startsAt, minutes, drill, family, waves }) => ({
-      id,
-      kind,
-      label,
-      startsAt,
-      minutes,
-      ...(drill === undefined ? {} : { drill }),
-      ...(family === undefined ? {} : { family }),
-      ...(waves === undefined ? {} : { waves }),
-    })),
+    timeline: plan.timeline.map(lineForAssistant),
     checks: withoutPrivate(plan.checks, hide).map(
       ({ check, label, isTogether, minutes, people }) => ({
         check,
@@ -153,18 +150,21 @@ export function planForAssistant(plan: PlanFile, hide: Hide): PlanFile {
       toM,
       lowestM,
     })),
-    stations: plan.stations.map(({ letter, option, label, people, baseM }) => ({
+    stations: plan.stations.map(({ letter, option, label, people, baseM, figures }) => ({
       letter,
       option,
       label,
       people,
+      // The figure, not how it came about.
+      ...(figures === undefined ? {} : { figures: figures.map(figureAlone) }),
       ...(baseM === undefined ? {} : { baseM }),
     })),
-    layOut: plan.layOut.map(({ letter, where, props, fallbackProps, people }) => ({
+    layOut: plan.layOut.map(({ letter, where, props, fallbackProps, figures, people }) => ({
       letter,
       where,
       props,
       fallbackProps,
+      ...(figures === undefined ? {} : { figures: figures.map(figureAlone) }),
       people,
     })),
     rounds: plan.rounds.map(({ round, handsUsed, teacherHelps, pieces, people }) => ({
@@ -181,6 +181,30 @@ export function planForAssistant(plan: PlanFile, hide: Hide): PlanFile {
   };
 }
 
+/** A line of the running order: what, how much, with what, and who does something else meanwhile. */
+function lineForAssistant(line: PlanFile['timeline'][number]): PlanFile['timeline'][number] {
+  const { id, kind, label, startsAt, minutes, drill, family, waves } = line;
+  const { dose, position, isMove, fetch, putAway, sitOut } = line;
+  return {
+    id,
+    kind,
+    label,
+    startsAt,
+    minutes,
+    ...(drill === undefined ? {} : { drill }),
+    ...(family === undefined ? {} : { family }),
+    ...(waves === undefined ? {} : { waves }),
+    ...(dose === undefined ? {} : { dose }),
+    ...(position === undefined ? {} : { position }),
+    ...(isMove === undefined ? {} : { isMove }),
+    ...(fetch === undefined ? {} : { fetch }),
+    ...(putAway === undefined ? {} : { putAway }),
+    ...(sitOut === undefined
+      ? {}
+      : { sitOut: sitOut.map((one) => ({ id: one.id, instead: one.instead })) }),
+  };
+}
+
 /** What is done and set out, without what it is worth, what it loads or why it is chosen. */
 export function optionForAssistant(option: PlannedOption): PlannedOption {
   const {
@@ -191,6 +215,9 @@ export function optionForAssistant(option: PlannedOption): PlannedOption {
     alternative,
     family,
     variant,
+    wayUp,
+    same,
+    dose,
     value,
     heightM,
     alongM,
@@ -229,15 +256,16 @@ export function optionForAssistant(option: PlannedOption): PlannedOption {
     ...(alternative === undefined ? {} : { alternative }),
     ...(family === undefined ? {} : { family }),
     ...(variant === undefined ? {} : { variant }),
+    ...(wayUp === undefined ? {} : { wayUp }),
+    ...(same === undefined ? {} : { same }),
+    ...(dose === undefined ? {} : { dose }),
     ...(alongM === undefined ? {} : { alongM }),
     ...(outM === undefined ? {} : { outM }),
     ...(shape === undefined ? {} : { shape }),
     ...(recipe === undefined ? {} : { recipe }),
     ...(baseM === undefined ? {} : { baseM }),
     // The figure, not how it came about.
-    ...(figures === undefined
-      ? {}
-      : { figures: figures.map((one) => ({ id: one.id, metres: one.metres })) }),
+    ...(figures === undefined ? {} : { figures: figures.map(figureAlone) }),
     ...(radiusM === undefined ? {} : { radiusM }),
     ...(fallback === undefined ? {} : { fallback }),
     ...(needsCircle === undefined ? {} : { needsCircle }),
@@ -251,13 +279,24 @@ export function optionForAssistant(option: PlannedOption): PlannedOption {
   };
 }
 
-/** @param done drills of tonight: who sits one of them out is told, what else is closed is not */
+/**
+ * @param done drills of tonight: who sits one of them out is told, what else is closed is not
+ * @param planned options that somebody is given tonight: what else would be open stays with the
+ *   teacher; `null`: all of them
+ */
 export function preparedForAssistant(
   prepared: PreparedClass,
   hide: Hide,
   done: ReadonlySet<DrillKey> = new Set(),
+  planned: ReadonlySet<string> | null = null,
 ): PreparedClass {
   const { profile, room, spans, pieces, families, checks, checkMinutes, people } = prepared;
+  // What stands beside a planned option goes with it.
+  const isTold = (own: readonly PlannedOption[]) => {
+    const beside = own.flatMap(({ id, fallback }) => (planned?.has(id) ? (fallback ?? []) : []));
+    return ({ id, isRest }: PlannedOption) =>
+      planned === null || isRest === true || planned.has(id) || beside.includes(id);
+  };
   return {
     profile: { key: profile.key, version: profile.version },
     room,
@@ -281,7 +320,7 @@ export function preparedForAssistant(
       return {
         id,
         heightM,
-        options: options.map(optionForAssistant),
+        options: options.filter(isTold(options)).map(optionForAssistant),
         fallbacks: fallbacks.map(optionForAssistant),
         ...(gone === undefined ? {} : { gone: gone.map(optionForAssistant) }),
         shut: [],

@@ -59,6 +59,20 @@ export const personRung = sqliteTable(
   (table) => [primaryKey({ columns: [table.personId, table.family] })],
 );
 
+/** The teacher's word of a day: where they have seen somebody work. Without a stage: never seen. */
+export const personPlacing = sqliteTable(
+  'person_placing',
+  {
+    personId: integer('person_id')
+      .notNull()
+      .references(() => person.id, { onDelete: 'cascade' }),
+    family: text('family', { enum: ladderIds }).notNull(),
+    stage: text('stage'),
+    on: text('on').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.personId, table.family] })],
+);
+
 /** The teacher's note that a clinician has given their word. */
 export const clearance = sqliteTable(
   'clearance',

@@ -1,6 +1,7 @@
 'use client';
 
 import { doneByAll, listSittingOut, sayingCares, sayingOut } from '@/core/compose/sittingOut';
+import { sayMoves } from '@/core/files/planLines';
 import { feetDownNow } from '@/core/running/follow';
 import { isOutTonight, saidTonight } from '@/core/running/holdOut';
 import type { FloorBundle } from '@/server/running/floorBundle';
@@ -38,6 +39,7 @@ export function Now({
     bundle.prepared.people.filter(({ id }) => here.includes(id)),
     (who) => names.get(who) ?? who,
   );
+  const moves = sayMoves(item);
   const drill = item.drill === undefined ? undefined : bundle.drills[item.drill];
   return (
     <section className={classes.now} aria-label="Now">
@@ -46,6 +48,7 @@ export function Now({
         {drill && (
           <p className={classes.how}>
             {drill.how} <strong>{drill.dose}.</strong>
+            {moves !== '' && ` ${moves.charAt(0).toUpperCase()}${moves.slice(1)}.`}
             {item.waves === 2 && ' In two turns: the pieces go round half.'}
           </p>
         )}

@@ -55,7 +55,7 @@ export function RoundPanel({ round, onPerson }: RoundPanelProps) {
                 key={placed.id}
                 name={names.get(placed.id) ?? placed.id}
                 letter={placed.letter}
-                line={`${line}${placed.needsHand ? ' · with help' : ''}${tries > 0 ? ` · ${tries}` : ''}`}
+                line={`${line}${line === placed.label && placed.dose !== undefined ? `, ${placed.dose}` : ''}${placed.needsHand ? ' · with help' : ''}${tries > 0 ? ` · ${tries}` : ''}`}
                 isStopped={isStopped}
                 marks={isStopped ? ['stopped'] : []}
                 onTap={() => onPerson(placed.id)}

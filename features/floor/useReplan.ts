@@ -1,5 +1,6 @@
 'use client';
 
+import type { KeptLetter } from '@/core/compose/stations';
 import { useEffect, useRef, useState } from 'react';
 import type { Wishes } from '@/core/compose/prepared';
 import { beforeOf } from '@/core/compose/readBack';
@@ -87,6 +88,7 @@ export function useReplan(floor: Floor, bundle: FloorBundle, isTeacher: boolean)
         prepared: bundle.prepared,
         wishes,
         before: beforeOf(plan),
+        letters: plan.stations as readonly KeptLetter[],
         withBinding: false,
       };
       now.own.postMessage(question);

@@ -9,23 +9,18 @@ import {
 import { Refused } from '@/features/evening/Refused';
 import { format, parseISO } from 'date-fns';
 import type { PlanFile } from '@/core/files/planFile';
+import { sayMoves } from '@/core/files/planLines';
 import { findOption } from '@/core/compose/readBack';
 import { rowLabel } from '@/core/compose/resources';
 import { listOut, propWords } from '@/core/compose/stations';
-import { formatLength } from '@/core/units/length';
+import type { PlannedFigure } from '@/core/compose/option';
 import type { ClassView } from '@/server/judging/classViews';
-import { SceneView } from '@/design/drawing/SceneView';
 import { CautionLine } from '@/design/Page';
-import {
-  clockAt,
-  drawStation,
-  nameOf,
-  shortNames,
-  type DrawingContext,
-} from '@/features/evening/marks';
+import { clockAt, nameOf, shortNames, type DrawingContext } from '@/features/evening/marks';
 import { RoomView } from '@/features/evening/RoomView';
 import { StationRow } from '@/features/evening/StationRow';
 import classes from './print.module.css';
+import { StudentCards } from './StudentCards';
 import { figureWords } from '@/features/evening/figureWords';
 
 interface PrintSheetsProps {
@@ -51,13 +46,14 @@ export function PrintSheets({ view, plan }: PrintSheetsProps) {
         <RoomSheet key={round} view={view} plan={plan} round={round} />
       ))}
       {plan.rounds.length > 0 && <HelperSheet view={view} plan={plan} />}
-      {plan.rounds.length > 0 && <StudentCards view={view} plan={plan} />}
+      {plan.rounds.length > 0 && (
+        <StudentCards plan={plan} context={toContext(view)} members={view.members} />
+      )}
     </div>
   );
 }
 
 const stationScale = 80;
-const cardScale = 55;
 /** What the room and its margins may take on paper, metres, beside the row of set-ups. */
 const paper = { widthM: 0.165, heightM: 0.096 } as const;
 
@@ -106,7 +102,9 @@ function OrderSheet({ view, plan }: PrintSheetsProps) {
               <strong>{clockAt(view.meeting.startsAt, startsAt)}</strong>
               <span>
                 {label}
+                {item.dose === undefined ? '' : `: ${item.dose}`}
                 {waves === 2 ? ' (in two turns)' : ''}
+                {sayMoves(item) !== '' && <em> {sayMoves(item)}.</em>}
                 {out.length > 0 && (
                   <small> Instead: {sayingOut(out, (who) => names.get(who) ?? who)}</small>
                 )}
@@ -129,6 +127,12 @@ function OrderSheet({ view, plan }: PrintSheetsProps) {
           </ul>
         </>
       )}
+      {plan.moves !== undefined && (
+        <p>
+          {sayCount(plan.moves.positions, 'change')} of position,{' '}
+          {sayCount(plan.moves.props, 'thing')} fetched or put away.
+        </p>
+      )}
       {plan.notes.map((note) => (
         <p key={note}>{note}</p>
       ))}
@@ -136,6 +140,8 @@ function OrderSheet({ view, plan }: PrintSheetsProps) {
     </section>
   );
 }
+
+const sayCount = (count: number, one: string) => `${count} ${one}${count === 1 ? '' : 's'}`;
 
 /** What the teacher alone reads: who is refused what, who does what with care, what is asked. */
 function TeacherSheet({ view, plan }: PrintSheetsProps) {
@@ -257,31 +263,40 @@ function LayOutSheet({ view, plan }: PrintSheetsProps) {
           </tr>
         </thead>
         <tbody>
-          {plan.layOut.map(({ letter, where, props, fallbackProps, people }) => (
-            <tr key={letter + where + people.join()}>
-              <td className={classes.letter}>{letter}</td>
-              <td>{where}</td>
-              <td>
-                {toProps(props)}
-                {fallbackProps.length > 0 && (
-                  <em>; beside it, if not confirmed at the door: {toProps(fallbackProps)}</em>
-                )}
-                {baseWords(view, plan, letter)}
-              </td>
-              <td>{people.map((id) => names.get(id)).join(', ')}</td>
-            </tr>
-          ))}
+          {plan.layOut.map((line) => {
+            const { letter, where, props, fallbackProps, people } = line;
+            return (
+              <tr key={letter + where + people.join()}>
+                <td className={classes.letter}>{letter}</td>
+                <td>{where}</td>
+                <td>
+                  {toProps(props)}
+                  {fallbackProps.length > 0 && (
+                    <em>; beside it, if not confirmed at the door: {toProps(fallbackProps)}</em>
+                  )}
+                  {tapeWords(view, plan, line)}
+                </td>
+                <td>{people.map((id) => names.get(id)).join(', ')}</td>
+              </tr>
+            );
+          })}
         </tbody>
       </table>
     </section>
   );
 }
 
-function baseWords(view: ClassView, plan: PlanFile, letter: string): string {
-  const { baseM, isFound } = plan.stations.find((station) => station.letter === letter) ?? {};
-  if (baseM === undefined) return '';
-  const found = isFound ? ', found by trying' : '';
-  return `; tape at ${formatLength(baseM, view.settings.units)}${found}`;
+/** What is set out by the tape there. */
+function tapeWords(view: ClassView, plan: PlanFile, line: PlanFile['layOut'][number]): string {
+  const { baseM } = plan.stations.find((station) => station.letter === line.letter) ?? {};
+  const words = figureWords(
+    {
+      ...(baseM === undefined ? {} : { baseM }),
+      ...(line.figures === undefined ? {} : { figures: line.figures as PlannedFigure[] }),
+    },
+    view.settings.units,
+  );
+  return words === '' ? '' : `; ${words}`;
 }
 
 function RoomSheet({ view, plan, round }: PrintSheetsProps & { readonly round: number }) {
@@ -381,52 +396,6 @@ function HelperSheet({ view, plan }: PrintSheetsProps) {
           </li>
         ))}
       </ul>
-    </section>
-  );
-}
-
-function StudentCards({ view, plan }: PrintSheetsProps) {
-  const context = toContext(view);
-  const ids = plan.rounds[0]!.people.map(({ id }) => id);
-  return (
-    <section className={classes.cards} aria-label="Cards">
-      {ids.map((id) => {
-        const mine = plan.rounds.map(({ people }) => people.find((one) => one.id === id)!);
-        const shown = mine.find(({ letter }) => letter !== null) ?? mine[0];
-        const option = findOption(view.prepared, id, shown!.option);
-        const scene = option && drawStation(option, id, context, { pxPerM: 78 });
-        const asked = mine.find(({ confirmAtDoor }) => confirmAtDoor.length > 0);
-        return (
-          <article key={id} className={classes.card}>
-            <h3>{nameOf(view.members, id)}</h3>
-            <div className={classes.cardBody}>
-              {scene && <SceneView scene={scene} label={shown!.label} printScale={cardScale} />}
-              <div>
-                <ul className={classes.turns}>
-                  {mine.map(({ letter, label, sharesWith }, index) => (
-                    <li key={index}>
-                      <span className={classes.letter}>{letter ?? '–'}</span> Round {index + 1}:{' '}
-                      {label}
-                      {sharesWith ? ', in turn' : ''}
-                    </li>
-                  ))}
-                </ul>
-                {option && (
-                  <p>
-                    {[propWords(option.props), figureWords(option, view.settings.units)]
-                      .filter((words) => words !== '')
-                      .join('; ')}
-                    .
-                  </p>
-                )}
-                {asked && (
-                  <p>Only if confirmed at the door; otherwise {asked.otherwise?.toLowerCase()}.</p>
-                )}
-              </div>
-            </div>
-          </article>
-        );
-      })}
     </section>
   );
 }

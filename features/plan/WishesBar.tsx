@@ -11,10 +11,18 @@ import {
 } from '@mantine/core';
 import { IconUsers } from '@tabler/icons-react';
 import { ladderIds, ladderTable, type LadderId } from '@/core/catalog/stage';
+import { themeIds, themeTable, type ThemeId } from '@/core/catalog/themes';
+import { spareChoices, type SpareChoice } from '@/core/compose/budget';
 import type { ClassMember } from '@/server/judging/classViews';
 import type { ProfileChoice } from '@/server/judging/schools';
 import type { Planner } from './usePlanner';
 import classes from './plan.module.css';
+
+const spareWords: Readonly<Record<SpareChoice, string>> = {
+  drills: 'to the drills',
+  rounds: 'to the rounds',
+  rest: 'to the rest',
+};
 
 interface WishesBarProps {
   readonly planner: Planner;
@@ -102,14 +110,31 @@ export function WishesBar({ planner, members, profile, profiles, isFromFile }: W
       <NumberInput
         label="Rounds"
         w={80}
-        min={1}
+        min={0}
         max={6}
         value={wishes.rounds}
         onChange={(value) => {
           const rounds = number(value);
-          if (rounds >= 1 && rounds <= 6 && rounds !== wishes.rounds)
+          if (rounds >= 0 && rounds <= 6 && rounds !== wishes.rounds)
             change({ rounds }, { judges: !isFromFile });
         }}
+      />
+      <NativeSelect
+        label="About"
+        value={wishes.theme ?? ''}
+        data={[
+          { value: '', label: wishes.rounds === 0 ? 'whatever is weak' : 'the families' },
+          ...themeIds.map((value) => ({ value, label: themeTable[value].label })),
+        ]}
+        onChange={({ currentTarget: { value } }) =>
+          change({ theme: value === '' ? undefined : (value as ThemeId) })
+        }
+      />
+      <NativeSelect
+        label="Spare minutes"
+        value={wishes.spare ?? 'drills'}
+        data={spareChoices.map((value) => ({ value, label: spareWords[value] }))}
+        onChange={({ currentTarget: { value } }) => change({ spare: value as SpareChoice })}
       />
       <NumberInput
         label="Helpers"

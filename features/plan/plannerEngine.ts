@@ -3,6 +3,7 @@
  * what is kept on the server. Worker, questions and words come from outside, so that all of it can
  * be run by hand.
  */
+import type { KeptLetter } from '@/core/compose/stations';
 import { toWishes, type WishesFile } from '@/core/files/classFile';
 import type { PlanFile } from '@/core/files/planFile';
 import type { BeforeById } from '@/core/compose/pose';
@@ -170,7 +171,17 @@ export class PlannerEngine {
     const { wishes, prepared } = this.history.now;
     let isCurrent = true;
     const end = this.parts.ask(
-      { kind: 'compose', prepared, wishes: toWishes(wishes), before, withBinding: true },
+      {
+        kind: 'compose',
+        prepared,
+        wishes: toWishes(wishes),
+        before,
+        // What is kept keeps its letters: they may be on paper already.
+        ...(Object.keys(before).length === 0 || this.plan === null
+          ? {}
+          : { letters: this.plan.stations as readonly KeptLetter[] }),
+        withBinding: true,
+      },
       (answer) => {
         if (isCurrent) this.hear(answer, wishes);
       },

@@ -2,7 +2,7 @@ import { resolveBody } from '@/core/body/body';
 import type { EquipmentId } from '@/core/catalog/demand';
 import type { PieceCount } from '@/core/catalog/pieces';
 import type { School } from '@/core/catalog/school';
-import { openCase, type OpenedCase } from '@/core/ladder/case';
+import { openCase, type OpenedCase, type PersonCase } from '@/core/ladder/case';
 import type { Evidence } from '@/core/readiness/record';
 import { toSetupInput } from '@/core/ladder/sized';
 import { forearmKickSetup } from '@/core/setups/forearmKick';
@@ -50,6 +50,14 @@ function canLift(person: PersonRow, evidence: Evidence, context: CaseContext): b
   return lift !== null;
 }
 
+/** The words that name a stage; "never seen" is none. */
+const placingsOf = ({ placings }: PersonRow): NonNullable<PersonCase['placings']> =>
+  Object.fromEntries(
+    Object.entries(placings).flatMap(([family, { stage, on }]) =>
+      stage === null ? [] : [[family, { stage, on }]],
+    ),
+  );
+
 export function makeCase(person: PersonRow, evidence: Evidence, context: CaseContext): OpenedCase {
   return openCase({
     asOf: context.day,
@@ -58,6 +66,7 @@ export function makeCase(person: PersonRow, evidence: Evidence, context: CaseCon
     care: careOf(person),
     consent: person.consent,
     present: person.present,
+    placings: placingsOf(person),
     equipment: findEquipment(person, evidence, context),
   });
 }

@@ -284,6 +284,9 @@ export function exportClass(courseId: number): ClassFile | null {
         present: Object.fromEntries(
           Object.entries(opened.present).filter(([, stage]) => isShippedStage(stage)),
         ),
+        placings: Object.fromEntries(
+          Object.entries(opened.placings ?? {}).filter(([, { stage }]) => isShippedStage(stage)),
+        ) as ClassFile['people'][number]['placings'],
         equipment: [...opened.equipment],
         cautions: [...opened.care.reports],
         otherWords: [...opened.care.otherWords],

@@ -118,6 +118,10 @@ export function stagesOf(
   );
 }
 
+/** Everything that somebody is given in some round of a plan. */
+const optionsTonight = ({ rounds }: PlanFile): ReadonlySet<string> =>
+  new Set(rounds.flatMap(({ people }) => people.flatMap(({ option }) => option ?? [])));
+
 export function makeBundle(db: Db, view: ClassView, plan: PlanFile): FloorBundle {
   const school = readSchool(db, view.profile);
   const consent = new Map(
@@ -219,7 +223,12 @@ export function bundleFor(role: FloorRole, bundle: FloorBundle): FloorBundle {
     course: { id: course.id, name: course.name },
     meeting,
     plan: planForAssistant(bundle.plan, hide),
-    prepared: preparedForAssistant(bundle.prepared, hide, drillsTonight(bundle.plan)),
+    prepared: preparedForAssistant(
+      bundle.prepared,
+      hide,
+      drillsTonight(bundle.plan),
+      optionsTonight(bundle.plan),
+    ),
     members: bundle.members.map(({ id, name, body, consent }) => ({
       id,
       name,

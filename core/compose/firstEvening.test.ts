@@ -1,0 +1,231 @@
+/** The first evening, when nobody is known: something real for everybody, and looking comes first. */
+import loadHighs, { type Highs } from 'highs';
+import { ladderIds, type LadderId } from '../catalog/stage';
+import { composeInput, readClassFile } from '../files/classFile';
+import { toPlanFile } from '../files/planFile';
+import { composeClass } from './composeClass';
+import { prepareClass } from './prepared';
+import { usualSolve } from './solve';
+import { kindOf } from './worth';
+
+let highs: Highs;
+beforeAll(async () => {
+  highs = await loadHighs();
+});
+
+const room = {
+  format: 'levitar-room',
+  version: 1,
+  name: 'Hall',
+  widthM: 8,
+  depthM: 9,
+  ceilingM: 2.9,
+  blocked: [],
+  doors: [],
+  low: [],
+} as const;
+const cupboard = [
+  { piece: 'foam-block', count: 8 },
+  { piece: 'strap-240', count: 3 },
+  { piece: 'chair', count: 2 },
+  { piece: 'blanket', count: 6 },
+] as const;
+
+function evening(people: number, change: object = {}, person: object = {}) {
+  const file = composeInput.parse({
+    format: 'levitar-class',
+    version: 1,
+    asOf: '2026-11-19',
+    profile: 'prop-led',
+    families: ['forearm-stand'],
+    room,
+    pieces: cupboard,
+    people: Array.from({ length: people }, (_, index) => ({
+      id: `p${index}`,
+      body: { heightM: 1.5 + (0.4 * index) / people },
+      consent: 'ask',
+      screenedOn: null,
+      ...person,
+    })),
+    ...change,
+  });
+  const { classInput, wishes } = readClassFile(file);
+  const prepared = prepareClass(classInput);
+  const plan = composeClass(highs, prepared, wishes, usualSolve);
+  const written = toPlanFile(plan, prepared, wishes, { binding: [], relief: null });
+  return { prepared, plan, written };
+}
+
+const restOf = ({ written }: ReturnType<typeof evening>) =>
+  written.timeline.find(({ kind }) => kind === 'rest')!.minutes;
+
+const isSorted = (list: readonly number[]) =>
+  list.every((one, at) => at === 0 || one >= list[at - 1]!);
+
+describe('a first evening', () => {
+  const classes: [number, LadderId[], object][] = [
+    ...ladderIds.map((family): [number, LadderId[], object] => [8, [family], {}]),
+    [1, ['forearm-stand'], {}],
+    [14, ['headstand', 'arm-balance'], { minutes: 90 }],
+    [24, ['handstand'], { pieces: [] }],
+    [6, ['shoulder-stand'], { pieces: [], profile: 'strength-led' }],
+    [10, ['headstand'], { pieces: [], profile: 'play-led', minutes: 60 }],
+  ];
+
+  it.each(classes)(
+    'of %i unknown people, %j, has three shapes for each and no rest',
+    (n, families, change) => {
+      const made = evening(n, { families, ...change });
+      const { plan, written } = made;
+      for (const { id } of made.prepared.people) {
+        const done = plan.rounds.map(({ people }) => people.find((one) => one.id === id)!.option!);
+        expect([id, done.some((option) => option.isRest === true)]).toEqual([id, false]);
+        expect([id, new Set(done.map(kindOf)).size]).toEqual([id, 3]);
+        // Each round says how much of it.
+        expect(
+          done.filter(({ stage }) => stage !== undefined).every(({ dose }) => dose !== undefined),
+        ).toBe(true);
+      }
+      expect(restOf(made)).toBeLessThanOrEqual(10);
+      expect(written.timeline.reduce((sum, { minutes }) => sum + minutes, 0)).toBeCloseTo(
+        written.wishes.minutes,
+        9,
+      );
+    },
+  );
+
+  it.each(classes)(
+    'of %i unknown people, %j, has a check that answers something for each',
+    (n, families, change) => {
+      const { prepared, written } = evening(n, { families, ...change });
+      expect(prepared.isLooking).toBe(true);
+      const asked = new Set(written.checks.flatMap(({ people }) => people.map(({ id }) => id)));
+      expect(asked.size).toBe(n);
+      // They come before the drills that tire.
+      const at = written.timeline.findIndex(({ kind }) => kind === 'checks');
+      const tiring = written.timeline.findIndex(
+        ({ drill }) => drill !== undefined && prepared.drills![drill]!.purpose === 'strengthens',
+      );
+      expect(at).toBeGreaterThan(0);
+      if (tiring >= 0) expect(at).toBeLessThan(tiring);
+    },
+  );
+
+  it('climbs: nobody meets a rung whose foot they have not stood on that evening', () => {
+    const { plan } = evening(6, { families: ['forearm-stand'] });
+    for (const person of plan.rounds[0]!.people) {
+      const done = plan.rounds.map(
+        ({ people }) => people.find(({ id }) => id === person.id)!.option!,
+      );
+      done.forEach((option, round) => {
+        if (option.needsFirst === undefined) return;
+        const before = done.slice(0, round).map(kindOf);
+        expect(before.some((kind) => option.above!.includes(kind))).toBe(true);
+      });
+      expect(done.map(({ stage }) => stage).filter(Boolean).length).toBeGreaterThan(1);
+    }
+  });
+
+  it('is no longer for looking once most have been seen', () => {
+    const seen = ['2026-11-05', '2026-11-12'].map((date) => ({
+      check: 'forearm-plank-hold',
+      date,
+      value: 40,
+    }));
+    const { prepared } = evening(6, {}, { records: seen });
+    expect(prepared.isLooking).toBeUndefined();
+  });
+});
+
+describe('whoever has fallen below a bar', () => {
+  it('works on the highest rung whose own gate holds, without any piece in the room', () => {
+    const records = [
+      ...['2026-11-05', '2026-11-12'].map((date) => ({
+        check: 'forearm-plank-hold',
+        date,
+        value: 40,
+      })),
+      ...['2026-11-05', '2026-11-12'].map((date) => ({ check: 'dolphin-hold', date, value: 18 })),
+    ];
+    const { plan } = evening(
+      3,
+      { pieces: [] },
+      { records, present: { 'forearm-stand': 'FS8' }, screenedOn: '2026-11-01' },
+    );
+    for (const { people } of plan.rounds) {
+      for (const { option } of people) {
+        expect(option!.isRest).toBeUndefined();
+      }
+    }
+    const stages = new Set(
+      plan.rounds.flatMap(({ people }) => people.map(({ option }) => option!.stage)),
+    );
+    expect(stages.has('FS5')).toBe(true);
+    expect(stages.has('FS8')).toBe(false);
+  });
+});
+
+describe('an evening without tries', () => {
+  it('is drills, a cool-down and at most ten minutes of rest', () => {
+    const made = evening(8, { rounds: 0 });
+    const kinds = made.written.timeline.map(({ kind }) => kind);
+    expect(kinds).not.toContain('round');
+    expect(kinds).not.toContain('counter');
+    expect(kinds).toContain('release');
+    expect(made.written.notes).toEqual([]);
+    expect(restOf(made)).toBeLessThanOrEqual(10);
+  });
+
+  it('keeps to its theme where there is one', () => {
+    const count = (theme?: string) => {
+      const { written, prepared } = evening(8, {
+        rounds: 0,
+        pieces: [...cupboard, { piece: 'strap-180', count: 8 }],
+        ...(theme === undefined ? {} : { theme }),
+      });
+      return written.timeline.filter(
+        ({ drill, kind }) =>
+          kind === 'drill' && prepared.drills![drill!]!.serves.includes('shoulder-flexion'),
+      ).length;
+    };
+    expect(count('shoulders')).toBeGreaterThan(count('legs'));
+  });
+});
+
+describe('the running order', () => {
+  it('keeps positions together, and counts what moves', () => {
+    const { written } = evening(10, { minutes: 90 });
+    const drills = written.timeline.filter(({ kind }) => kind === 'drill');
+    const changes = drills.filter(
+      ({ position }, at) => at > 0 && position !== drills[at - 1]!.position,
+    ).length;
+    expect(written.moves!.positions).toBe(changes);
+    const positions = new Set(drills.map(({ position }) => position)).size;
+    // Back to a position at most twice: once to warm it, once to work on it.
+    expect(changes).toBeLessThanOrEqual(positions + 1);
+    expect(isSorted(written.timeline.map(({ startsAt }) => startsAt))).toBe(true);
+  });
+
+  it('has the counterposes of what is held tonight alone', () => {
+    const { written, plan } = evening(6, { families: ['forearm-stand', 'shoulder-stand'] });
+    const held = new Set(
+      plan.rounds.flatMap(({ people }) =>
+        people.flatMap(({ option }) => (option?.stage === undefined ? [] : [option.family])),
+      ),
+    );
+    const countered = written.timeline.filter(({ kind }) => kind === 'counter');
+    expect(new Set(countered.map(({ family }) => family))).toEqual(held);
+  });
+
+  it('gives leftover minutes where the teacher wants them', () => {
+    const minutes = (spare: string) => {
+      const { written } = evening(4, { minutes: 110, spare });
+      const of = (kind: string) =>
+        written.timeline.filter((one) => one.kind === kind).map((one) => one.minutes);
+      return { rounds: of('round'), rest: of('rest')[0]! };
+    };
+    expect(minutes('drills').rounds).toEqual([4, 4, 4]);
+    expect(Math.min(...minutes('rounds').rounds)).toBeGreaterThan(4);
+    expect(minutes('rest').rest).toBeGreaterThan(10);
+  });
+});
