@@ -150,6 +150,7 @@ function assemble(db: Db, rows: readonly PersonRecord[]): PersonRow[] {
       name: row.name,
       body: {
         heightM: row.heightM,
+        ...(row.heightTyped === '' ? { isHeightGuessed: true as const } : {}),
         ...(row.massKg === null ? {} : { massKg: row.massKg }),
         lengths: Object.fromEntries(own.map(({ length, metres }) => [length, metres])),
       },

@@ -17,6 +17,8 @@ export type Lengths = Readonly<Record<LengthId, number>>;
 
 export interface BodyInput {
   readonly heightM: number;
+  /** Nobody has said it: taken as usual, with all that this leaves open. */
+  readonly isHeightGuessed?: true;
   readonly massKg?: number;
   /** Only what somebody measured, in metres. */
   readonly lengths?: Readonly<Partial<Record<LengthId, number>>>;
@@ -25,6 +27,8 @@ export interface BodyInput {
 /** A body with every length filled in. Metres and kilograms throughout. */
 export interface Body {
   readonly heightM: number;
+  /** One standard deviation of the height, metres; 0 where it was said. */
+  readonly heightSdM: number;
   readonly massKg?: number;
   readonly lengths: Lengths;
   readonly basis: Readonly<Record<LengthId, Basis>>;
@@ -37,6 +41,9 @@ export interface Body {
   /** Ear above the shoulder line. */
   readonly earM: number;
 }
+
+/** Where nobody has said a height: what is usual among adults, and how far off that may be. */
+export const guessedHeight = { heightM: 1.68, sdM: 0.09 } as const;
 
 /** What is wrong with a length somebody typed, as a sentence; nothing when it is plausible. */
 export function findLengthProblem(id: LengthId, metres: number, heightM: number): string | null {
@@ -98,6 +105,7 @@ export function resolveBody(input: BodyInput): Body {
   }
   return {
     heightM,
+    heightSdM: input.isHeightGuessed ? guessedHeight.sdM : 0,
     ...(massKg === undefined ? {} : { massKg }),
     lengths,
     basis,

@@ -15,7 +15,7 @@ export interface Spread {
 /**
  * Evaluates a figure at the body's lengths and carries their uncertainty through: each length is
  * moved by one standard deviation both ways, and half the difference adds in root sum of squares
- * (handbook 04: nothing else enters).
+ * (handbook 04: nothing else enters, but a height that was never said).
  *
  * @param figure pure function of the lengths in metres; its result keeps its own unit
  */
@@ -35,6 +35,20 @@ export function spreadOf(body: Body, figure: (lengths: Lengths) => number): Spre
     const move = Math.abs(up - down) / 2;
     squares += move * move;
     drivers.push({ length: id, move });
+  }
+  // A height that nobody has said moves everything that follows from it, all the same way.
+  if (body.heightSdM > 0) {
+    const at = (share: number) =>
+      figure(
+        Object.fromEntries(
+          lengthIds.map((id) => [
+            id,
+            body.basis[id] === 'measured' ? body.lengths[id] : body.lengths[id] * (1 + share),
+          ]),
+        ) as Record<LengthId, number>,
+      );
+    const share = body.heightSdM / body.heightM;
+    squares += (Math.abs(at(share) - at(-share)) / 2) ** 2;
   }
   drivers.sort((a, b) => b.move - a.move);
   const sd = Math.sqrt(squares);

@@ -35,6 +35,8 @@ export interface PlannedFigure {
   readonly metres: number;
   /** Found by trying, and kept. */
   readonly isFound?: true;
+  /** Rests on a length that nobody has measured. */
+  readonly isEstimated?: true;
 }
 
 /** An option as the plan file names it. */
@@ -108,9 +110,10 @@ export interface PersonOptions {
 export function figuresOf(result: SetupResult | null): Pick<PlannedOption, 'figures'> {
   const figures = (result?.distances ?? [])
     .filter(({ id }) => distanceWords[id].mayKeep)
-    .map(({ id, metres, found }): PlannedFigure => ({
+    .map(({ id, metres, found, basis }): PlannedFigure => ({
       id,
       metres,
+      ...(basis === 'estimated' ? { isEstimated: true as const } : {}),
       ...(found === undefined ? {} : { isFound: true as const }),
     }));
   return figures.length === 0 ? {} : { figures };

@@ -2,7 +2,7 @@
 import { getStageIn } from '../catalog/school';
 import type { LadderId, StageKey } from '../catalog/stage';
 import type { OpenedCase } from '../ladder/case';
-import { hasReached } from '../ladder/gate';
+import { evaluateGate, hasReached } from '../ladder/gate';
 import { restPass } from '../ladder/gatekeeper';
 import { listNext } from '../ladder/stand';
 import { judge, opensStage } from '../ladder/verdict';
@@ -108,7 +108,12 @@ function rankRungs(person: OpenedCase, family: LadderId): RankedRung[] {
     const isReached = after.length === 0 || after.some((one) => hasReached(school, present, one));
     if (isReached) return rung({ role: 'aside', value: optionValues.aside });
     if (!mayLead(stage)) return [];
-    return rung({ role: 'ahead', value: optionValues.ahead, needsFirst: true });
+    // What checks have opened was earned; what asks for nothing is climbed to, rung by rung.
+    const isEarned = (evaluateGate(stage, person) ?? []).some(
+      ({ standIn, isAtDoor }) => standIn === undefined && isAtDoor === undefined,
+    );
+    const rank = { role: 'ahead', value: optionValues.ahead } as const;
+    return rung(isEarned ? rank : { ...rank, needsFirst: true });
   });
   return ranked.sort((a, b) => b.rank.value - a.rank.value);
 }

@@ -22,7 +22,8 @@ export interface ElevationOptions {
   readonly pxPerM: number;
   readonly units: LengthUnits;
   /** `card`: every dimension and the view from above. `row`: the two a passing eye needs. */
-  readonly detail: 'card' | 'row';
+  /** A picture is the shape alone: no tape, no dimensions. */
+  readonly detail: 'card' | 'row' | 'picture';
   /** Top of the wall above the floor; the same for a whole row. Default: over the feet. */
   readonly wallM?: number;
 }

@@ -71,7 +71,7 @@ export function poseStage(
 /** A stage from the side at the person's own size, to the scale asked for; figure, wall, floor. */
 export function drawStage(input: SetupInput, stage: DrawnStage, options: ElevationOptions): Scene {
   const setup = stage.recipe === undefined ? undefined : getSetup(stage.recipe);
-  if (setup?.sideView === 'kick') {
+  if (setup?.sideView === 'kick' && options.detail !== 'picture') {
     return drawForearmKick(input.body, forearmKickSetup(input), options);
   }
   const result = solveStage(input, stage);
@@ -90,7 +90,7 @@ function drawPosed(
   const { wall, chair, rests = [] } = posed ?? {};
   // A passing eye needs the distance from the wall alone.
   const dimensions = (posed?.dimensions ?? []).filter(
-    (one) => isCard || (one.kind === 'level' && one.distance !== undefined),
+    (one) => isCard || (detail !== 'picture' && one.kind === 'level' && one.distance !== undefined),
   );
   const style = {
     units,
@@ -125,7 +125,10 @@ function drawPosed(
   const rows = Math.max(1, countLevels(dimensions));
   return {
     widthPx: rounded(rightPx + sizes.wallHatchPx + sizes.marginPx),
-    heightPx: rounded(rowTop + sizes.firstRowPx + sizes.rowPx * rows),
+    heightPx:
+      detail === 'picture'
+        ? rounded(floorPx + sizes.marginPx)
+        : rounded(rowTop + sizes.firstRowPx + sizes.rowPx * rows),
     pxPerM,
     shapes: [
       ...(chair === undefined ? [] : drawChair(frame, chair)),
@@ -148,7 +151,7 @@ function drawPosed(
           ]),
       groundBody(rightPx + sizes.wallHatchPx, floorPx),
       line('floor', sizes.marginPx / 2, floorPx, rightPx + sizes.wallHatchPx, floorPx),
-      ...(wall === undefined || isWallLeft
+      ...(wall === undefined || isWallLeft || detail === 'picture'
         ? []
         : drawTape(makeFrame(pxPerM, wallPx, floorPx), tapeM, units)),
       ...drawShapeDimensions(frame, dimensions, {

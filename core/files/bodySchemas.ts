@@ -12,6 +12,10 @@ const angle = (low: number, high: number) => z.number().min(low).max(high);
 export const bodyInput = z
   .strictObject({
     heightM: z.number(),
+    isHeightGuessed: z
+      .literal(true)
+      .optional()
+      .meta({ description: 'Nobody has said the height: taken as usual.' }),
     massKg: z.number().optional(),
     lengths: z.partialRecord(z.enum(lengthIds), z.number()).optional(),
   })

@@ -41,6 +41,7 @@ const figure = z.strictObject({
   id: z.enum(distanceIds),
   metres: z.number(),
   isFound: z.literal(true).optional(),
+  isEstimated: z.literal(true).optional(),
 });
 const more = z.strictObject({
   what: z.enum(['piece', 'wall', 'helper', 'minutes']),
@@ -82,6 +83,8 @@ export const composeOutput = z.strictObject({
     drills: z.strictObject({ objective: z.number(), bound: z.number() }),
   }),
   leastShare: z.number(),
+  /** How often the class it follows had been judged anew. */
+  judged: z.int().optional(),
   /** Changes of position and of things laid out before the rounds. */
   moves: z.strictObject({ positions: z.int(), props: z.int() }).optional(),
   timeline: z.array(

@@ -69,12 +69,14 @@ export const planOf = (state: Pick<FloorState, 'plan'>, begun: PlanFile): PlanFi
  *
  * @param begun the plan the class began with
  * @param now the plan it follows
+ * @param judged how often people were judged anew since the class began
  */
 export function wishesNow(
   state: Pick<FloorState, 'absent' | 'present' | 'late' | 'feetDown' | 'halts' | 'roundsDone'>,
   begun: PlanFile,
   now: PlanFile,
   prepared: PreparedClass,
+  judged = 0,
 ): Wishes | null {
   const { wishes } = begun;
   const known = new Set(prepared.people.map(({ id }) => id));
@@ -98,7 +100,9 @@ export function wishesNow(
   const feetDown = feetDownNow(state, begun).filter((id) => known.has(id));
   const next = { absent, late, sore: dedupe([...wishes.sore, ...felt]), feetDown, pins };
   const done = Math.max(wishes.done, state.roundsDone);
-  const stands = isWhole(now, prepared, absent, done);
+  // On an evening for looking the rounds rest on what is seen before them.
+  const isSeenAnew = prepared.isLooking === true && done === 0 && (now.judged ?? 0) < judged;
+  const stands = isWhole(now, prepared, absent, done) && !isSeenAnew;
   if (stands && JSON.stringify(next) === JSON.stringify(askedOf(now))) return null;
   const { order: _, ...rest } = wishes;
   return { ...exact(rest), ...exact(next), done };

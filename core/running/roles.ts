@@ -133,6 +133,10 @@ export function planForAssistant(plan: PlanFile, hide: Hide): PlanFile {
       drills: { objective: parts.drills.objective, bound: parts.drills.bound },
     },
     leastShare: plan.leastShare,
+    ...(plan.judged === undefined ? {} : { judged: plan.judged }),
+    ...(plan.moves === undefined
+      ? {}
+      : { moves: { positions: plan.moves.positions, props: plan.moves.props } }),
     timeline: plan.timeline.map(lineForAssistant),
     checks: withoutPrivate(plan.checks, hide).map(
       ({ check, label, isTogether, minutes, people }) => ({

@@ -15,12 +15,12 @@ export function EmptyCourse({ startDemo }: EmptyCourseProps) {
     <Page>
       <Title order={1}>No course yet</Title>
       <p>
-        Begin with your own: a course with a name and a day, then a name and a height for each
-        person. Or look around first in a made-up studio with fourteen people and eight weeks of
-        records; it can be emptied again at any time.
+        Begin with your own: place and day, people, room, cupboard, what you have seen them do, and
+        the first class is there. Each step can be left for later. Or look around first in a made-up
+        studio with fourteen people and eight weeks of records; it can be emptied again at any time.
       </p>
       <Group>
-        <LinkButton href="/courses">Begin with my own</LinkButton>
+        <LinkButton href="/begin">Begin with my own</LinkButton>
         {startDemo && <StartDemo startDemo={startDemo} />}
       </Group>
       <p>

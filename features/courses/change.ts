@@ -34,6 +34,8 @@ const courseForm = z.strictObject({
   minutes,
   weeks: z.int('Whole weeks.').min(1, 'At least one.').max(60, 'At most 60.'),
   profile: z.string().max(60),
+  /** What the evenings are about; absent: as the peak of the course says. */
+  family: z.enum(ladderIds).nullable().optional(),
 });
 
 function checkProfile(db: Db, key: string): string | null {
@@ -46,8 +48,8 @@ function checkProfile(db: Db, key: string): string | null {
 export const createCourse = change([courseForm], ({ db }, form): Outcome<number> => {
   const wrong = checkProfile(db, form.profile);
   if (wrong !== null) return refuse({ profile: wrong });
-  const { startsOn, startsAt, place, weeks } = form;
-  const course = addCourse(db, { ...form, stage: 'FS10' });
+  const { startsOn, startsAt, place, weeks, family: _, ...rest } = form;
+  const course = addCourse(db, { ...rest, startsOn, startsAt, place, weeks, stage: 'FS10' });
   for (let week = 0; week < weeks; week += 1) {
     addMeeting(db, {
       courseId: course,
@@ -55,7 +57,7 @@ export const createCourse = change([courseForm], ({ db }, form): Outcome<number>
       startsAt,
       minutes: form.minutes,
       room: place,
-      family: null,
+      family: form.family ?? null,
       peak: null,
     });
   }

@@ -39,7 +39,10 @@ export function useReplan(floor: Floor, bundle: FloorBundle, isTeacher: boolean)
   const { state, say, link } = floor;
   const asked = useRef('');
   const plan = planOf(state, bundle.plan);
-  const wishes = isTeacher ? wishesNow(state, bundle.plan, plan, bundle.prepared) : null;
+  const wishes = isTeacher
+    ? wishesNow(state, bundle.plan, plan, bundle.prepared, bundle.revision)
+    : null;
+  const isFirstLook = bundle.prepared.isLooking === true && state.roundsDone === 0;
   const key = wishes === null ? '' : JSON.stringify([wishes, bundle.revision]);
   const isReady = link !== 'starting' && state.endedMs === null && plan.rounds.length > 0;
   const worker = useRef<{ readonly own: Worker; isBusy: boolean } | null>(null);
@@ -75,7 +78,10 @@ export function useReplan(floor: Floor, bundle: FloorBundle, isTeacher: boolean)
           setStatus('failed');
           return;
         }
-        void say({ kind: 'plan', plan: mergePlan(plan, data.plan) });
+        void say({
+          kind: 'plan',
+          plan: { ...mergePlan(plan, data.plan), judged: bundle.revision },
+        });
         setTook(performance.now() - began);
         setStatus('standing');
       };
@@ -87,7 +93,8 @@ export function useReplan(floor: Floor, bundle: FloorBundle, isTeacher: boolean)
         kind: 'compose',
         prepared: bundle.prepared,
         wishes,
-        before: beforeOf(plan),
+        // What was only guessed before anybody was seen need not be kept.
+        before: isFirstLook ? {} : beforeOf(plan),
         letters: plan.stations as readonly KeptLetter[],
         withBinding: false,
       };

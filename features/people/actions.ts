@@ -10,6 +10,8 @@ export const renamePersonAction = action(change.renamePerson);
 export const archivePeopleAction = action(change.archivePeople);
 export const deletePersonAction = action(change.deletePerson);
 export const mergePeopleAction = action(change.mergeInto, () => copyBefore('merge'));
+export const createRosterAction = action(change.createRoster);
+export const placeByWordAction = action(change.placeByWord);
 export const placeOnRungAction = action(change.placeOnRung);
 export const previewImportAction = question(table.previewImport);
 export const importPeopleAction = action(table.importPeople, () => copyBefore('import'));

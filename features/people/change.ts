@@ -3,7 +3,8 @@ import { z } from 'zod';
 import { getStageIn } from '@/core/catalog/school';
 import { ladderIds } from '@/core/catalog/stage';
 import { findCourse, enrol, getSettings } from '@/db/courses';
-import { addPerson, saveArchived, saveName, saveRung } from '@/db/people';
+import { addPerson, listPeople, saveArchived, saveName, savePlacing, saveRung } from '@/db/people';
+import { guessedHeight } from '@/core/body/body';
 import { mergePeople, removePerson } from '@/db/removal';
 import { lineOf } from '@/core/units/text';
 import { noteInDiary } from '@/server/network/asking';
@@ -13,7 +14,7 @@ import { isInRunningClass } from '@/server/running/floorJudge';
 import { readSchool } from '@/server/judging/schools';
 import { readHeight } from '@/features/person/bodyForm';
 import { done, refuse, type Outcome } from '@/server/result';
-import { aPerson, change, field, numberOf, work } from '@/server/useCase';
+import { aCourse, aPerson, change, field, numberOf, work } from '@/server/useCase';
 
 const number = numberOf(aPerson.gone);
 const name = z
@@ -25,6 +26,49 @@ const newPersonForm = z.strictObject({
   name,
   height: z.string().max(40),
   courseId: number.nullable(),
+});
+
+const rosterForm = z.strictObject({
+  courseId: number,
+  lines: z
+    .array(z.strictObject({ name, height: z.string().max(40) }))
+    .min(1, 'Write a name a line.')
+    .max(60, 'At most 60 at a time.'),
+});
+
+/**
+ * Several people at once, all of them or none. Whoever comes without a height is taken as usual,
+ * and everything measured of them says so.
+ *
+ * @returns how many are new; whoever is here by this name is enrolled and not doubled
+ */
+export const createRoster = change([rosterForm], ({ db }, { courseId, lines }): Outcome<number> => {
+  if (findCourse(db, courseId) === null) return refuse({ form: aCourse.gone });
+  const { units } = getSettings(db);
+  const problems: Record<string, string> = {};
+  const read = lines.map((line, index) => {
+    if (line.height.trim() === '') {
+      return { name: line.name, heightM: guessedHeight.heightM, heightTyped: '' };
+    }
+    const height = readHeight(line.height, units);
+    if (!height.ok) {
+      problems[`lines.${index}`] = `${line.name}: ${height.problems.height ?? 'no height'}`;
+      return null;
+    }
+    return { name: line.name, ...height.value };
+  });
+  if (Object.keys(problems).length > 0) return refuse(problems);
+  const here = new Map(listPeople(db).map((one) => [one.name.toLowerCase(), one.id]));
+  let added = 0;
+  for (const one of read) {
+    if (one === null) continue;
+    const known = here.get(one.name.toLowerCase());
+    const id = known ?? addPerson(db, one);
+    here.set(one.name.toLowerCase(), id);
+    if (known === undefined) added += 1;
+    enrol(db, courseId, id);
+  }
+  return done(added);
 });
 
 /** Two fields: a name and a height. The course on screen comes with them. */
@@ -89,6 +133,27 @@ export const mergeInto = work([aPerson, aPerson], ({ db }, { id: kept }, { id: d
   if (outcome.ok) finishErasing();
   return outcome;
 });
+
+const placingForm = z.strictObject({
+  family: z.enum(ladderIds),
+  /** `null`: never seen. */
+  stage: z.string().max(60).nullable(),
+});
+
+/** The teacher's word of today: the shape that they have seen this person do in control. */
+export const placeByWord = change(
+  [aPerson, placingForm],
+  ({ db, today }, person, { family, stage }): Outcome => {
+    if (stage !== null) {
+      const school = readSchool(db, 'prop-led');
+      if (!school.stages.has(stage) || getStageIn(school, stage).spec.family !== family) {
+        return refuse({ stage: 'This stage is not on this ladder.' });
+      }
+    }
+    savePlacing(db, person.id, family, stage, today);
+    return done(undefined);
+  },
+);
 
 const rungForm = z.strictObject({
   family: z.enum(ladderIds),

@@ -61,6 +61,8 @@ export interface PlannerParts {
 export interface PlannerStart extends Wished {
   readonly kept: PlanFile | null;
   readonly revision: number;
+  /** A plan that rests on what has changed since: composed anew, and as little as can be moves. */
+  readonly stale?: PlanFile;
 }
 
 export class PlannerEngine {
@@ -82,7 +84,7 @@ export class PlannerEngine {
     private readonly parts: PlannerParts,
   ) {
     this.history = beginHistory({ wishes: start.wishes, prepared: start.prepared });
-    this.plan = start.kept;
+    this.plan = start.kept ?? start.stale ?? null;
     this.revision = start.revision;
     this.status = start.kept === null ? 'starting' : 'kept';
   }
@@ -107,7 +109,7 @@ export class PlannerEngine {
   /** Composes what the page came with, where nothing was kept. */
   start(listener: (state: PlannerState, isDrawn: boolean) => void): void {
     this.listener = listener;
-    if (this.status === 'starting') this.compose({});
+    if (this.status === 'starting') this.compose(this.plan === null ? {} : beforeOf(this.plan));
   }
 
   end(): void {
@@ -205,6 +207,8 @@ export class PlannerEngine {
       case 'proved':
         this.plan = answer.plan;
         this.status = 'asking';
+        // What is proved is the plan of the evening; what binds is added to it.
+        this.keep({ wishes, plan: answer.plan });
         break;
       case 'binding':
         this.asked = [answer.done, answer.of];

@@ -4,10 +4,8 @@ import { startTransition, useEffect, useState } from 'react';
 import type { WishesFile } from '@/core/files/classFile';
 import type { PlanFile } from '@/core/files/planFile';
 import type { PreparedClass } from '@/core/compose/prepared';
-import { showProblem } from '@/design/notices';
-import type { ComposeAnswer } from '@/workers/compose.worker';
-import { keepPlanAction, prepareAgainAction } from './actions';
-import { PlannerEngine, type PlannerParts, type PlannerState } from './plannerEngine';
+import { browserParts } from './browserParts';
+import { PlannerEngine, type PlannerState } from './plannerEngine';
 
 export type { Change, PlanStatus } from './plannerEngine';
 
@@ -22,26 +20,6 @@ interface Start {
   readonly prepared: PreparedClass;
   readonly kept: PlanFile | null;
   readonly revision: number;
-}
-
-/** The parts as a browser has them. */
-function browserParts(courseId: number | null, day: string): PlannerParts {
-  return {
-    ask: (question, onAnswer) => {
-      const worker = new Worker(new URL('../../workers/compose.worker.ts', import.meta.url), {
-        type: 'module',
-      });
-      worker.addEventListener('message', ({ data }: MessageEvent<ComposeAnswer>) => onAnswer(data));
-      worker.postMessage(question);
-      return () => worker.terminate();
-    },
-    prepareAgain: courseId === null ? null : (wishes) => prepareAgainAction(courseId, wishes),
-    keep:
-      courseId === null
-        ? null
-        : ({ wishes, plan }, seen) => keepPlanAction(courseId, day, { wishes, plan, seen }),
-    tell: showProblem,
-  };
 }
 
 /** One plan, its wishes and the worker behind it; what is proved is kept for Tonight. */

@@ -95,7 +95,7 @@ describe('a drill of the teacher’s own', () => {
     ];
     const drillsIn = (from: typeof prepared) =>
       composeClass(null, from, { ...toWishes(wishes), order }, usualSolve).timeline.flatMap(
-        ({ drill }) => (drill === undefined ? [] : [drill]),
+        ({ drill, kind }) => (drill === undefined || kind !== 'drill' ? [] : [drill]),
       );
     expect(drillsIn(prepared)).toEqual(order.map(({ drill }) => drill));
     const { 'own-wall-press': _, ...drills } = prepared.drills!;

@@ -7,7 +7,8 @@ import { rowLabel } from '@/core/compose/resources';
 import { listOut } from '@/core/compose/stations';
 import type { CourseView } from '@/server/judging/views';
 import { AnotherWayMark, VerdictMark, verdictWords } from '@/design/marks/VerdictMark';
-import { countObstacles, listTapeMarks } from './notes';
+import type { PreparedPerson } from '@/core/compose/prepared';
+import { countObstacles, countTaped, listTapeMarks } from './notes';
 import { isElsewhere } from './elsewhere';
 import classes from './tonight.module.css';
 
@@ -32,23 +33,19 @@ function listShortfalls({ binding, relief }: PlanFile): string[] {
 interface TonightNotesProps {
   readonly view: CourseView;
   readonly plan: PlanFile;
+  readonly prepared: readonly PreparedPerson[];
 }
 
-export function TonightNotes({ view, plan }: TonightNotesProps) {
+export function TonightNotes({ view, plan, prepared }: TonightNotesProps) {
   const { people, settings } = view;
   const obstacles = countObstacles(people).slice(0, mostLines);
-  const marks = listTapeMarks(people);
+  const marks = listTapeMarks(plan);
+  const { taped, estimated } = countTaped(plan, prepared);
   const out = listOut(plan);
   const shortfalls = listShortfalls(plan);
   const due = people.filter(({ person }) => isScreeningDue(person.screenedOn, view.today));
   const toAsk = people.filter(({ verdict }) => verdict.cause === 'pain');
   const elsewhere = people.filter(({ verdict }) => isElsewhere(verdict)).length;
-  const estimated = people.filter(({ setup }) =>
-    setup?.distances.some(({ id, basis }) => id === 'base' && basis === 'estimated'),
-  ).length;
-  const unsupplied = people.filter(
-    ({ setup, verdict }) => verdict.alternative === undefined && (setup?.cautions.length ?? 0) > 0,
-  );
   return (
     <section className={classes.notes} aria-label="Before the class">
       <div>
@@ -77,15 +74,21 @@ export function TonightNotes({ view, plan }: TonightNotesProps) {
       <div>
         <h2>Before people arrive</h2>
         <ul>
-          <li>
-            Tape marks from the wall:{' '}
-            <strong>
-              {marks.map((mark) => formatFigure(mark, settings.units)).join(', ')} {settings.units}
-            </strong>
-          </li>
-          <li>
-            {estimated} of {people.length} distances rest on estimates; a tape settles them
-          </li>
+          {marks.length > 0 && (
+            <li>
+              Tape marks from the wall:{' '}
+              <strong>
+                {marks.map((mark) => formatFigure(mark, settings.units)).join(', ')}{' '}
+                {settings.units}
+              </strong>
+            </li>
+          )}
+          {taped > 0 && (
+            <li>
+              {estimated} of {taped} {taped === 1 ? 'person rests' : 'people rest'} on estimated
+              lengths; a tape settles them
+            </li>
+          )}
           <li>
             Out of the cupboard:{' '}
             {out.length === 0
@@ -118,9 +121,6 @@ export function TonightNotes({ view, plan }: TonightNotesProps) {
           )}
           {toAsk.map(({ person }) => (
             <li key={person.id}>{person.name}: how is it today?</li>
-          ))}
-          {unsupplied.map(({ person }) => (
-            <li key={person.id}>{person.name}: the cupboard falls short, see the card</li>
           ))}
         </ul>
       </div>

@@ -9,6 +9,8 @@ import { CautionLine, Page } from '@/design/Page';
 import { RoomView } from '@/features/evening/RoomView';
 import { Refused } from '@/features/evening/Refused';
 import { StationRow } from '@/features/evening/StationRow';
+import { KeepPlan } from '@/features/plan/KeepPlan';
+import { toKeep } from '@/features/plan/toKeep';
 import { TonightNotes } from './TonightNotes';
 import { EmptyCourse } from '@/features/beginning/EmptyCourse';
 import classes from './tonight.module.css';
@@ -49,9 +51,9 @@ export function TonightPage() {
           {format(parseISO(meeting.date), 'EEEE d MMMM')}, {meeting.startsAt} · week {meeting.week}{' '}
           · {meeting.minutes} min · {meeting.room} · {people.length} people ·{' '}
           {view.school.profile.label}
-          {isKept ? '' : ' · a quick plan, not proved yet'}
         </p>
       </div>
+      {!isKept && prepared.people.length > 0 && <KeepPlan {...toKeep(coming)} />}
       {plan.rounds.length > 0 && (
         <div className={classes.opening}>
           <StationRow
@@ -77,7 +79,7 @@ export function TonightPage() {
         </div>
       )}
       {plan.rounds.length === 0 && plan.notes.map((note) => <p key={note}>{note}</p>)}
-      <TonightNotes view={view} plan={plan} />
+      <TonightNotes view={view} plan={plan} prepared={prepared.people} />
       <Refused
         plan={plan}
         people={prepared.people}

@@ -1,3 +1,5 @@
+import type { PreparedPerson } from '@/core/compose/prepared';
+import type { PlanFile } from '@/core/files/planFile';
 import type { Judgement } from '@/server/judging/judgement';
 
 /** Which checks stand in the way tonight, for how many people, the commonest first. */
@@ -16,13 +18,27 @@ export function countObstacles(
     .sort((a, b) => b.count - a.count || a.label.localeCompare(b.label));
 }
 
-/** Marks of tonight's stage to tape on the floor, metres, to the centimetre, nearest to the wall first. */
-export function listTapeMarks(people: readonly Judgement[]): readonly number[] {
-  const marks = people
-    .filter(({ verdict }) => verdict.alternative === undefined)
-    .flatMap(({ setup }) => {
-      const base = setup?.distances.find(({ id }) => id === 'base');
-      return base === undefined ? [] : [Math.round(base.metres * 100) / 100];
-    });
+/** Marks to tape on the floor tonight, metres, to the centimetre, nearest to the wall first. */
+export function listTapeMarks({ stations }: Pick<PlanFile, 'stations'>): readonly number[] {
+  const marks = stations.flatMap(({ baseM }) =>
+    baseM === undefined ? [] : [Math.round(baseM * 100) / 100],
+  );
   return [...new Set(marks)].sort((a, b) => a - b);
+}
+
+/** Students who are set out by the tape tonight, and for how many of them a length was guessed. */
+export function countTaped(
+  { rounds }: Pick<PlanFile, 'rounds'>,
+  people: readonly PreparedPerson[],
+): { readonly taped: number; readonly estimated: number } {
+  const mine = people.map(({ id, options }) =>
+    rounds.flatMap(({ people: placed }) => {
+      const option = placed.find((one) => one.id === id)?.option;
+      return options.find((one) => one.id === option)?.figures ?? [];
+    }),
+  );
+  return {
+    taped: mine.filter((figures) => figures.length > 0).length,
+    estimated: mine.filter((figures) => figures.some(({ isEstimated }) => isEstimated)).length,
+  };
 }

@@ -175,7 +175,7 @@ describe('keeping a plan', () => {
     const view = openDemo();
     const plan = planPrepared(highs, view.prepared, toWishes(view.wishes));
     must(keepPlan(view.course.id, view.meeting.date, { wishes: view.wishes, plan, seen: 0 }));
-    const kick = plan.rounds[0]!.people.find(({ role }) => role === 'next')!;
+    const kick = plan.rounds.flatMap(({ people }) => people).find(({ role }) => role === 'next')!;
     database().run(
       `INSERT INTO stop_sign (person_id, sign, date) VALUES (${kick.id}, 'tingling', '${today()}')`,
     );

@@ -231,14 +231,20 @@ export function whyOutdated(
   return [...new Set([...gone, ...come, ...closed])];
 }
 
+/** The plan of an evening, where it is kept and nothing that it rests on has changed. */
+export const findKeptPlan = ({
+  kept,
+  prepared,
+}: Pick<ClassView, 'kept' | 'prepared'>): PlanFile | null =>
+  kept !== null && whyOutdated(kept, prepared, []).length === 0 ? kept : null;
+
 /**
  * The plan that stands for an evening: the kept one where everybody in it is still there, else the
  * quick one, worked out on the spot.
  */
 export function findStandingPlan(view: Pick<ClassView, 'kept' | 'prepared' | 'wishes'>): PlanFile {
-  if (view.kept !== null && whyOutdated(view.kept, view.prepared, []).length === 0) {
-    return view.kept;
-  }
+  const kept = findKeptPlan(view);
+  if (kept !== null) return kept;
   const wishes = toWishes(view.wishes);
   const plan = composeClass(null, view.prepared, wishes, { ...usualSolve, seed: wishes.seed });
   return toPlanFile(plan, view.prepared, wishes, { binding: [], relief: null });

@@ -28,6 +28,7 @@ import { findStandingPlan, readClass } from '../judging/classViews';
 import { nowMs } from '../clock';
 import { database } from '../database';
 import { makeBundle, type FloorBundle } from './floorBundle';
+import { judgeAgain } from './floorJudge';
 import { done, refuse, type Outcome, type Problems } from '../result';
 import { aCourse, work } from '../useCase';
 import { readCatalog } from '../judging/schools';
@@ -156,7 +157,7 @@ export function takeTaps(uid: unknown, input: unknown, tapper: Tapper): Taken {
     if (!isOwnName(tx, device, tapper)) {
       return notTaken('not-yours', 'Another device taps under this name.');
     }
-    const { members, checks, revision } = bundleOf(row);
+    const { members, checks } = bundleOf(row);
     const { era } = getSettings(tx);
     const hide = hideChecks(checks);
     const known = new Set(members.map((member) => member.id));
@@ -178,7 +179,11 @@ export function takeTaps(uid: unknown, input: unknown, tapper: Tapper): Taken {
       return { ok: false, reason: 'apart', problems, upTo, differs, era };
     }
     addTaps(tx, row.id, taken.fresh);
-    if (taken.fresh.some(({ act }) => act.kind !== 'anchor')) writeResult(tx, row);
+    if (taken.fresh.some(({ act }) => act.kind !== 'anchor')) {
+      writeResult(tx, row);
+      if (hasLooked(row, taken.fresh)) judgeAgain(tx, row, [...known].map(Number));
+    }
+    const { revision } = bundleOf(findFloorClass(tx, row.uid)!);
     const others = listTaps(tx, row.id, after);
     const value: Delivered = {
       upTo: taken.upTo,
@@ -197,6 +202,19 @@ export function takeTaps(uid: unknown, input: unknown, tapper: Tapper): Taken {
     };
     return { ok: true, value };
   });
+}
+
+/**
+ * On an evening for looking, what is seen counts for the rounds of the same evening: people are
+ * judged anew when a hold that was a check is over, and when the class moves on.
+ */
+function hasLooked(row: FloorClassRow, fresh: readonly Tap[]): boolean {
+  const { prepared, plan } = bundleOf(row);
+  if (prepared.isLooking !== true) return false;
+  const first = plan.timeline.findIndex(({ kind }) => kind === 'round');
+  return fresh.some(
+    ({ act }) => act.kind === 'hold-stop' || (act.kind === 'segment' && act.index <= first),
+  );
 }
 
 /** Reads the whole class again and writes what changed in the record of its people. */

@@ -1,8 +1,10 @@
 import { Group, Title } from '@mantine/core';
-import { findStandingPlan, readClass } from '@/server/judging/classViews';
+import { findKeptPlan, readClass } from '@/server/judging/classViews';
 import { readCourseParam } from '@/server/courseParam';
 import { LinkButton } from '@/design/LinkButton';
 import { Page } from '@/design/Page';
+import { KeepPlan } from '@/features/plan/KeepPlan';
+import { toKeep } from '@/features/plan/toKeep';
 import { PaperPicker } from '@/features/plan/PaperPicker';
 import { PrintSheets } from '@/features/plan/PrintSheets';
 import { EmptyCourse } from '@/features/beginning/EmptyCourse';
@@ -17,6 +19,7 @@ interface PrintPageProps {
 async function PlanPrintPage({ searchParams }: PrintPageProps) {
   const view = readClass(readCourseParam((await searchParams).course) ?? null);
   if (view === null) return <EmptyCourse />;
+  const plan = findKeptPlan(view);
   return (
     <Page>
       <Group justify="space-between" className="no-print" mb="sm">
@@ -33,7 +36,7 @@ async function PlanPrintPage({ searchParams }: PrintPageProps) {
           <PaperPicker />
         </Group>
       </Group>
-      <PrintSheets view={view} plan={findStandingPlan(view)} />
+      {plan === null ? <KeepPlan {...toKeep(view)} /> : <PrintSheets view={view} plan={plan} />}
     </Page>
   );
 }

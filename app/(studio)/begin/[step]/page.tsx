@@ -1,0 +1,21 @@
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { BeginPage } from '@/features/beginning/BeginPage';
+import { isBeginStep } from '@/features/beginning/steps';
+import { readCourseParam } from '@/server/courseParam';
+import { teacherPage } from '@/server/network/guarded';
+
+export const metadata: Metadata = { title: 'Beginning' };
+
+interface StepPageProps {
+  readonly params: Promise<{ readonly step: string }>;
+  readonly searchParams: Promise<{ readonly course?: string | string[] }>;
+}
+
+async function StepPage({ params, searchParams }: StepPageProps) {
+  const { step } = await params;
+  if (!isBeginStep(step)) notFound();
+  return <BeginPage step={step} courseId={readCourseParam((await searchParams).course) ?? null} />;
+}
+
+export default teacherPage(StepPage);

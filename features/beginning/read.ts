@@ -1,0 +1,142 @@
+/** What the guided beginning stands on: everything that is there already, and what may be said. */
+import { resolveBody } from '@/core/body/body';
+import { drawStage } from '@/core/drawing/stageSide';
+import type { Scene } from '@/core/drawing/scene';
+import { ladderIds, type LadderId, type StageKey } from '@/core/catalog/stage';
+import { getStageIn } from '@/core/catalog/school';
+import { judge } from '@/core/ladder/verdict';
+import { findCourse } from '@/db/courses';
+import { listCupboard } from '@/db/cupboards';
+import { listCoursePeople } from '@/db/people';
+import { findPlan } from '@/db/plans';
+import { listPieces } from '@/db/cupboards';
+import { readEvidence } from '@/db/records';
+import { today } from '@/server/clock';
+import { database } from '@/server/database';
+import { makeCase } from '@/server/judging/cases';
+import { findEvening, usualWishes } from '@/server/judging/classViews';
+import { findRoom } from '@/server/judging/rooms';
+import { readSchool } from '@/server/judging/schools';
+import type { BeginDone } from './steps';
+
+export interface BeginView {
+  readonly course: { readonly id: number; readonly name: string; readonly place: string } | null;
+  readonly people: readonly { readonly name: string; readonly hasHeight: boolean }[];
+  readonly done: BeginDone;
+}
+
+/** @param courseId `null`: nothing is begun */
+export function readBeginning(courseId: number | null): BeginView {
+  const db = database();
+  const course = courseId === null ? null : findCourse(db, courseId);
+  if (course === null) {
+    return {
+      course: null,
+      people: [],
+      done: {
+        place: false,
+        people: false,
+        room: false,
+        cupboard: false,
+        placing: false,
+        class: false,
+      },
+    };
+  }
+  const people = listCoursePeople(db, course.id);
+  const evening = findEvening(db, course.id, today());
+  const plan = evening === null ? null : findPlan(db, course.id, evening.meeting.date);
+  return {
+    course: { id: course.id, name: course.name, place: course.place },
+    people: people.map(({ name, heightTyped }) => ({ name, hasHeight: heightTyped !== '' })),
+    done: {
+      place: true,
+      people: people.length > 0,
+      room: !findRoom(db, course.id).isGuessed,
+      cupboard: listCupboard(db, course.id).some(({ count }) => count > 0),
+      placing: people.some(({ placings }) => Object.keys(placings).length > 0),
+      class: plan?.plan !== null && plan?.plan !== undefined,
+    },
+  };
+}
+
+/** One column of the placing: a shape to point at. */
+export interface PlacingRung {
+  readonly stage: StageKey;
+  readonly label: string;
+  readonly how: string;
+  readonly scene: Scene | null;
+}
+
+export interface PlacingPerson {
+  readonly id: number;
+  readonly name: string;
+  /** By family: the stage said, `null` for "never seen"; absent: nothing was said. */
+  readonly said: Readonly<Partial<Record<LadderId, StageKey | null>>>;
+  /** Rungs that are closed to this person: nothing is said about them here. */
+  readonly closed: readonly StageKey[];
+}
+
+export interface PlacingView {
+  readonly rungs: Readonly<Record<LadderId, readonly PlacingRung[]>>;
+  readonly people: readonly PlacingPerson[];
+  /** Families of the first evening, which come first. */
+  readonly families: readonly LadderId[];
+}
+
+const pictured = { heightM: 1.7 } as const;
+const pxPerM = 34;
+
+/** Every person of a course and every rung of the main lines, drawn at one usual size. */
+export function readPlacing(courseId: number): PlacingView | null {
+  const db = database();
+  const day = today();
+  const evening = findEvening(db, courseId, day);
+  if (evening === null) return null;
+  const school = readSchool(db, evening.course.profile);
+  const body = resolveBody(pictured);
+  const pieces = listPieces(db, courseId);
+  const rungsOf = (family: LadderId): PlacingRung[] =>
+    school.ladders[family].flatMap((stage): PlacingRung[] => {
+      const { spec, ways } = getStageIn(school, stage);
+      if (ways.length === 0 || spec.isAside === true || spec.branch !== undefined) return [];
+      const { label, how, shape, recipe } = spec;
+      const input = { body, profile: school.profile.origin, settings: school.settings, pieces: [] };
+      const scene =
+        shape === undefined
+          ? null
+          : drawStage(
+              input,
+              { label, how, shape, recipe },
+              { pxPerM, units: 'cm', detail: 'picture' },
+            );
+      return [{ stage, label, how, scene }];
+    });
+  const rungs = Object.fromEntries(ladderIds.map((family) => [family, rungsOf(family)])) as Record<
+    LadderId,
+    PlacingRung[]
+  >;
+  const people = listCoursePeople(db, courseId);
+  const evidence = readEvidence(
+    db,
+    people.map(({ id }) => id),
+  );
+  return {
+    rungs,
+    families: usualWishes(evening.school, evening.meeting, evening.family).families,
+    people: people.map((person) => {
+      const opened = makeCase(person, evidence.get(person.id) ?? {}, { school, day, pieces });
+      const closed = ladderIds.flatMap((family) =>
+        rungs[family].flatMap(({ stage }) => (judge(stage, opened).kind === 'stop' ? [stage] : [])),
+      );
+      return {
+        id: person.id,
+        name: person.name,
+        said: Object.fromEntries(
+          Object.entries(person.placings).map(([family, { stage }]) => [family, stage]),
+        ),
+        closed,
+      };
+    }),
+  };
+}

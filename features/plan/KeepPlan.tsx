@@ -1,0 +1,62 @@
+'use client';
+
+import { Loader } from '@mantine/core';
+import { useRouter } from 'next/navigation';
+import { useEffect, useRef, useState } from 'react';
+import type { WishesFile } from '@/core/files/classFile';
+import type { PlanFile } from '@/core/files/planFile';
+import type { PreparedClass } from '@/core/compose/prepared';
+import { sayProblems } from '@/server/result';
+import { browserParts } from './browserParts';
+import { PlannerEngine } from './plannerEngine';
+import classes from './plan.module.css';
+
+interface KeepPlanProps {
+  readonly courseId: number;
+  readonly day: string;
+  readonly wishes: WishesFile;
+  readonly prepared: PreparedClass;
+  readonly revision: number;
+  /** The plan that rests on what has changed; absent: there is none yet. */
+  readonly stale?: PlanFile;
+  /** What has changed, in words. */
+  readonly changes?: readonly string[];
+}
+
+/**
+ * There is one plan for an evening. Where none is kept yet, or what it rests on has changed, it is
+ * composed and kept here, so that Tonight, paper, cards and Floor show the same.
+ */
+export function KeepPlan({ courseId, day, changes = [], ...start }: KeepPlanProps) {
+  const router = useRouter();
+  const [gap, setGap] = useState<number | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const begun = useRef(start);
+  useEffect(() => {
+    const { stale, ...own } = begun.current;
+    const parts = browserParts(courseId, day);
+    const engine = new PlannerEngine(
+      { ...own, kept: null, ...(stale === undefined ? {} : { stale }) },
+      {
+        ...parts,
+        keep: async (kept, seen) => {
+          const outcome = await parts.keep!(kept, seen);
+          if (outcome.ok) router.refresh();
+          else setProblem(sayProblems(outcome.problems));
+          return outcome;
+        },
+        tell: setProblem,
+      },
+    );
+    engine.start(({ gapPercent }) => setGap(gapPercent));
+    return () => engine.end();
+  }, [courseId, day, router]);
+  return (
+    <p className={classes.keeping} role="status">
+      {problem === null && <Loader size="xs" />}
+      {changes.length > 0 && <>This changed since the plan was made: {changes.join('; ')}. </>}
+      {problem ??
+        `Composing ${changes.length > 0 ? 'it anew' : 'the plan of this evening'}${gap === null ? '' : `, ${gap.toFixed(1)} % to go`}`}
+    </p>
+  );
+}
