@@ -144,7 +144,7 @@ function boundAhead(
   const { more } = composeWeights.again.hold;
   const most = (option: RoundOption | null, before: RoundOption | null | undefined): number => {
     if (option === null) return 0;
-    const isAgain = before != null && kindOf(before) === kindOf(option);
+    const isAgain = before !== null && before !== undefined && kindOf(before) === kindOf(option);
     // Where worth counts against somebody, doing it again counts least.
     const share = factor >= 0 ? againShare(option, isAgain ? 1 : 0) : option.isRest ? 1 : more;
     return factor * (option.value * share + stepAdds(before, option));

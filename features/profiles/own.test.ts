@@ -22,7 +22,7 @@ import { today } from '@/server/clock';
 import { database } from '@/server/database';
 import { findClass } from '@/server/running/floor';
 import { bundleFor } from '@/server/running/floorBundle';
-import { bundleOf } from '@/server/running/floor';
+import { bundleOf } from '@/server/running/floorBundle';
 import { keepEntry } from './change';
 import { readRungPage } from '@/features/ladders/rungPage';
 import { readSchool } from '@/server/judging/schools';

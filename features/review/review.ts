@@ -29,7 +29,7 @@ import { makeCase } from '@/server/judging/cases';
 import { today } from '@/server/clock';
 import { database } from '@/server/database';
 import { decide } from '@/features/person/decisions';
-import { bundleOf } from '@/server/running/floor';
+import { bundleOf } from '@/server/running/floorBundle';
 import { done, refuse, type Outcome } from '@/server/result';
 import { aPerson, change } from '@/server/useCase';
 import { readSchool } from '@/server/judging/schools';

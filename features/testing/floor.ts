@@ -5,7 +5,8 @@ import type { Db } from '@/db/open';
 import { listRecords } from '@/db/records';
 import { today } from '@/server/clock';
 import { database } from '@/server/database';
-import { beginClass, bundleOf, findClass, takeTaps, type Tapper } from '@/server/running/floor';
+import { bundleOf } from '@/server/running/floorBundle';
+import { beginClass, findClass, takeTaps, type Tapper } from '@/server/running/floor';
 import { must } from './studio';
 
 /** @param fill brings people and a course, such as the demo */

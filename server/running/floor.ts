@@ -27,7 +27,7 @@ import { screeningQuestion } from '@/core/ladder/door';
 import { findStandingPlan, readClass } from '../judging/classViews';
 import { nowMs } from '../clock';
 import { database } from '../database';
-import { makeBundle, type FloorBundle } from './floorBundle';
+import { bundleOf, makeBundle } from './floorBundle';
 import { judgeAgain } from './floorJudge';
 import { done, refuse, type Outcome, type Problems } from '../result';
 import { aCourse, work } from '../useCase';
@@ -57,14 +57,6 @@ export const beginClass = work(
     });
   },
 );
-
-export const bundleOf = (row: FloorClassRow): FloorBundle => ({
-  // Classes that were begun before people could be let in have no number.
-  ...{ revision: 0 },
-  ...(row.bundle as FloorBundle),
-  uid: row.uid,
-  startedMs: row.startedMs,
-});
 
 export function findClass(uid: unknown): FloorClassRow | null {
   const which = z.string().min(1).max(80).safeParse(uid);

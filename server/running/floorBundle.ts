@@ -29,6 +29,7 @@ import {
 import type { Consent } from '@/core/ladder/case';
 import { questionOf, screeningQuestion, type DoorQuestion } from '@/core/ladder/door';
 import type { LengthUnits } from '@/core/units/length';
+import type { FloorClassRow } from '@/db/floor';
 import type { Db } from '@/db/open';
 import { listCoursePeople } from '@/db/people';
 import type { ClassView } from '../judging/classViews';
@@ -101,6 +102,15 @@ export interface FloorBundle {
   /** What is asked of somebody first; absent in classes begun before it stood here. */
   readonly questions?: readonly DoorQuestion[];
 }
+
+/** What a class goes by, from its row. */
+export const bundleOf = (row: FloorClassRow): FloorBundle => ({
+  // Classes that were begun before people could be let in have no number.
+  ...{ revision: 0 },
+  ...(row.bundle as FloorBundle),
+  uid: row.uid,
+  startedMs: row.startedMs,
+});
 
 /** Ladder and name of every stage that is open to somebody. */
 export function stagesOf(

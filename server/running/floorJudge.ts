@@ -7,8 +7,7 @@ import { listPeopleById } from '@/db/people';
 import { readEvidence } from '@/db/records';
 import { prepareCourse, toMember } from '../judging/classViews';
 import { today } from '../clock';
-import { bundleOf } from './floor';
-import { stagesOf, type FloorMember } from './floorBundle';
+import { bundleOf, stagesOf, type FloorMember } from './floorBundle';
 import { readSchool } from '../judging/schools';
 
 const hasMember = (row: FloorClassRow, person: number) =>

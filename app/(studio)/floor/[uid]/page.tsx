@@ -1,5 +1,6 @@
 import { notFound } from 'next/navigation';
-import { bundleOf, findClass } from '@/server/running/floor';
+import { bundleOf } from '@/server/running/floorBundle';
+import { findClass } from '@/server/running/floor';
 import { bundleFor } from '@/server/running/floorBundle';
 import { listOthers } from '@/features/floor/joinClass';
 import { askerOf } from '@/server/network/guarded';
