@@ -11,6 +11,7 @@ import { Refused } from '@/features/evening/Refused';
 import { StationRow } from '@/features/evening/StationRow';
 import { KeepPlan } from '@/features/plan/KeepPlan';
 import { toKeep } from '@/features/plan/toKeep';
+import { TonightNames } from './TonightNames';
 import { TonightNotes } from './TonightNotes';
 import { EmptyCourse } from '@/features/beginning/EmptyCourse';
 import classes from './tonight.module.css';
@@ -77,6 +78,13 @@ export function TonightPage() {
             />
           </div>
         </div>
+      )}
+      {isKept && plan.rounds.length > 0 && (
+        <TonightNames
+          {...toKeep(coming)}
+          plan={plan}
+          members={members.map(({ id, name }) => ({ id, name }))}
+        />
       )}
       {plan.rounds.length === 0 && plan.notes.map((note) => <p key={note}>{note}</p>)}
       <TonightNotes view={view} plan={plan} prepared={prepared.people} />

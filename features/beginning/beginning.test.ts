@@ -1,0 +1,169 @@
+/** From nothing to a class: the use cases behind the guided beginning. */
+import { resolveBody } from '@/core/body/body';
+import { measureDistance } from '@/core/setups/distance';
+import { createCourse } from '@/features/courses/change';
+import { createRoster, placeByWord } from '@/features/people/change';
+import { changeCare } from '@/features/person/change';
+import { begin, send, tapsOf } from '@/features/testing/floor';
+import { must, withThrowawayStudio } from '@/features/testing/studio';
+import { findPerson, listCoursePeople } from '@/db/people';
+import { today } from '@/server/clock';
+import { database } from '@/server/database';
+import { readClass } from '@/server/judging/classViews';
+import { readPerson } from '@/server/judging/views';
+import { findClass } from '@/server/running/floor';
+import { bundleOf } from '@/server/running/floorBundle';
+import { readBeginning, readPlacing } from './read';
+import { firstOpenStep, nextStep, stepHref } from './steps';
+
+withThrowawayStudio();
+
+const makeCourse = () =>
+  must(
+    createCourse({
+      name: 'Mondays',
+      place: 'Hall',
+      startsOn: today(),
+      startsAt: '18:30',
+      minutes: 75,
+      weeks: 4,
+      profile: 'prop-led',
+      family: 'forearm-stand',
+    }),
+  );
+
+const roster = (courseId: number) =>
+  must(
+    createRoster({
+      courseId,
+      lines: [
+        { name: 'Ada', height: '172' },
+        { name: 'Bo', height: '' },
+        { name: 'Cleo', height: "5'6" },
+      ],
+    }),
+  );
+
+describe('the guided beginning', () => {
+  it('knows what there is, and goes on at the first step that has nothing', () => {
+    expect(firstOpenStep(readBeginning(null).done)).toBe('place');
+    const course = makeCourse();
+    expect(firstOpenStep(readBeginning(course).done)).toBe('people');
+    expect(roster(course)).toBe(3);
+    const { done, people } = readBeginning(course);
+    expect(firstOpenStep(done)).toBe('room');
+    expect(people.map(({ hasHeight }) => hasHeight)).toEqual([true, false, true]);
+    expect(nextStep('class')).toBeNull();
+    expect(stepHref('room', course)).toBe(`/begin/room?course=${course}`);
+  });
+
+  it('takes a list as a whole or not at all, and doubles nobody', () => {
+    const course = makeCourse();
+    const wrong = createRoster({
+      courseId: course,
+      lines: [
+        { name: 'Ada', height: '172' },
+        { name: 'Bo', height: 'tall' },
+      ],
+    });
+    expect(wrong).toMatchObject({ ok: false });
+    expect(listCoursePeople(database(), course)).toEqual([]);
+    roster(course);
+    expect(roster(course)).toBe(0);
+    expect(listCoursePeople(database(), course)).toHaveLength(3);
+  });
+
+  it('takes an unknown height as usual, with all that this leaves open', () => {
+    const course = makeCourse();
+    roster(course);
+    const [ada, bo] = listCoursePeople(database(), course);
+    expect(bo!.body.isHeightGuessed).toBe(true);
+    expect(ada!.body.isHeightGuessed).toBeUndefined();
+    const spread = (body: typeof bo) => {
+      const { lowM, highM } = measureDistance(resolveBody(body!.body), 'base', (l) => 2 * l.hand);
+      return highM - lowM;
+    };
+    expect(spread(bo)).toBeGreaterThan(1.5 * spread(ada));
+    // The pages of somebody without a height open all the same.
+    expect(readPerson(bo!.id)!.person.heightTyped).toBe('');
+  });
+
+  it('keeps the teacher’s word of the day, and "never seen" as one', () => {
+    const course = makeCourse();
+    roster(course);
+    const [ada, bo] = listCoursePeople(database(), course);
+    must(placeByWord(ada!.id, { family: 'forearm-stand', stage: 'FS5' }));
+    must(placeByWord(bo!.id, { family: 'forearm-stand', stage: null }));
+    expect(findPerson(database(), ada!.id)).toMatchObject({
+      present: { 'forearm-stand': 'FS5' },
+      placings: { 'forearm-stand': { stage: 'FS5', on: today() } },
+    });
+    expect(findPerson(database(), bo!.id)!.placings['forearm-stand']).toEqual({
+      stage: null,
+      on: today(),
+    });
+    expect(placeByWord(ada!.id, { family: 'headstand', stage: 'FS5' })).toMatchObject({
+      ok: false,
+    });
+    const view = readPlacing(course)!;
+    expect(view.people[0]!.said['forearm-stand']).toBe('FS5');
+    expect(view.people[1]!.said['forearm-stand']).toBeNull();
+    expect(view.people[2]!.said['forearm-stand']).toBeUndefined();
+    expect(view.rungs['forearm-stand'].map(({ stage }) => stage).slice(0, 3)).toEqual([
+      'FS1',
+      'FS2',
+      'FS3',
+    ]);
+    expect(view.families).toEqual(['forearm-stand']);
+  });
+
+  it('offers nobody a shape in the placing that is closed to them', () => {
+    const course = makeCourse();
+    roster(course);
+    const [ada] = listCoursePeople(database(), course);
+    must(changeCare(ada!.id, { consent: 'ask', cautions: ['eye'], otherWords: [] }));
+    const view = readPlacing(course)!;
+    expect(view.people[0]!.closed).toContain('FS10');
+    expect(view.people[1]!.closed).not.toContain('FS10');
+  });
+});
+
+describe('an evening for looking, on the floor', () => {
+  const firstEvening = () => {
+    const course = makeCourse();
+    roster(course);
+    return course;
+  };
+
+  it('judges anew when a hold that was a check is over, so that the rounds can follow', () => {
+    const { uid, people } = begin(() => void firstEvening());
+    expect(readClass(null)!.prepared.isLooking).toBe(true);
+    const stages = () =>
+      bundleOf(findClass(uid)!).prepared.people[0]!.options.map(({ stage }) => stage);
+    expect(stages()).not.toContain('FS4');
+    const before = bundleOf(findClass(uid)!).revision;
+    const hold = [
+      {
+        kind: 'hold-start' as const,
+        hold: 'h1',
+        check: 'forearm-plank-hold',
+        base: null,
+        side: null,
+        people: [people[0]!],
+      },
+      { kind: 'hold-stop' as const, hold: 'h1' },
+    ];
+    const taps = tapsOf(hold).map((tap, index) => ({
+      ...tap,
+      at: {
+        ...tap.at,
+        monoMs: tap.at.monoMs + 60_000 * index,
+        wallMs: tap.at.wallMs + 60_000 * index,
+      },
+    }));
+    const answer = send(uid, taps);
+    expect(answer.revision).toBeGreaterThan(before);
+    // Once seen, with support: the block comes within reach on the same evening.
+    expect(stages()).toContain('FS4');
+  });
+});

@@ -1,0 +1,161 @@
+'use client';
+
+import { Button, Loader, Menu } from '@mantine/core';
+import { useRouter } from 'next/navigation';
+import { useEffect, useRef, useState } from 'react';
+import { painPlaces, painPlaceTable } from '@/core/catalog/regions';
+import type { WishesFile } from '@/core/files/classFile';
+import { sayPlanChanges } from '@/core/files/planChanges';
+import type { PlanFile } from '@/core/files/planFile';
+import type { PreparedClass } from '@/core/compose/prepared';
+import { browserParts } from '@/features/plan/browserParts';
+import { PlannerEngine } from '@/features/plan/plannerEngine';
+import classes from './tonight.module.css';
+
+interface TonightNamesProps {
+  readonly courseId: number;
+  readonly day: string;
+  readonly wishes: WishesFile;
+  readonly prepared: PreparedClass;
+  readonly revision: number;
+  readonly plan: PlanFile;
+  readonly members: readonly { readonly id: string; readonly name: string }[];
+}
+
+/** What is marked of somebody, without a word of why. */
+function markOf({ absent, late, sore, feetDown }: WishesFile, id: string): string {
+  if (absent.includes(id)) return 'away';
+  const from = late.find(({ person }) => person === id)?.round;
+  const spared = sore.some(({ person }) => person === id) || feetDown.includes(id);
+  return [from === undefined ? '' : `from round ${from}`, spared ? 'spared' : '']
+    .filter((words) => words !== '')
+    .join(', ');
+}
+
+/** Who is away, late or sore, said on tonight's own names; the answer is what that changes. */
+export function TonightNames({ courseId, day, plan, members, ...start }: TonightNamesProps) {
+  const router = useRouter();
+  const begun = useRef({ ...start, plan });
+  const [engine, setEngine] = useState<PlannerEngine | null>(null);
+  const [wishes, setWishes] = useState(start.wishes);
+  const [isBusy, setBusy] = useState(false);
+  const [changes, setChanges] = useState<readonly string[] | null>(null);
+  // The page is read anew when the plan is kept; the names of whoever is here stay.
+  const names = useRef(new Map(members.map(({ id, name }) => [id, name])));
+  useEffect(() => {
+    const { plan: kept, ...own } = begun.current;
+    let stood = kept;
+    const parts = browserParts(courseId, day);
+    const made = new PlannerEngine(
+      { ...own, kept },
+      {
+        ...parts,
+        keep: async (one, seen) => {
+          const outcome = await parts.keep!(one, seen);
+          if (outcome.ok) router.refresh();
+          return outcome;
+        },
+      },
+    );
+    made.start((state) => {
+      setWishes(state.wishes);
+      setBusy(state.status === 'starting' || state.status === 'proving');
+      if ((state.status === 'asking' || state.status === 'done') && state.plan !== null) {
+        if (state.plan.rounds !== stood.rounds) {
+          setChanges(sayPlanChanges(stood, state.plan, (id) => names.current.get(id) ?? id));
+        }
+        // Asking what binds changes nothing of it.
+        if (state.status === 'done') stood = state.plan;
+      }
+    });
+    setEngine(made);
+    return () => made.end();
+  }, [courseId, day, router]);
+  const say = (patch: Partial<WishesFile>) => engine?.change(patch, { keeps: true });
+  const without = <T extends { readonly person: string }>(list: readonly T[], id: string) =>
+    list.filter(({ person }) => person !== id);
+  return (
+    <section aria-label="Who comes" className={classes.coming}>
+      <ul>
+        {members.map(({ id, name }) => {
+          const mark = markOf(wishes, id);
+          const isDown = wishes.feetDown.includes(id);
+          return (
+            <li key={id}>
+              <Menu withinPortal>
+                <Menu.Target>
+                  <Button size="compact-md" variant={mark === '' ? 'default' : 'light'}>
+                    {name}
+                    {mark === '' ? '' : `: ${mark}`}
+                  </Button>
+                </Menu.Target>
+                <Menu.Dropdown>
+                  {mark !== '' && (
+                    <Menu.Item
+                      onClick={() =>
+                        say({
+                          absent: wishes.absent.filter((one) => one !== id),
+                          late: without(wishes.late, id),
+                          sore: without(wishes.sore, id),
+                          feetDown: wishes.feetDown.filter((one) => one !== id),
+                        })
+                      }
+                    >
+                      Comes, as usual
+                    </Menu.Item>
+                  )}
+                  <Menu.Item onClick={() => say({ absent: [...wishes.absent, id] })}>
+                    Away
+                  </Menu.Item>
+                  {plan.rounds.slice(1).map(({ round }) => (
+                    <Menu.Item
+                      key={round}
+                      onClick={() =>
+                        say({ late: [...without(wishes.late, id), { person: id, round }] })
+                      }
+                    >
+                      Late: from round {round}
+                    </Menu.Item>
+                  ))}
+                  <Menu.Item
+                    onClick={() =>
+                      say({
+                        feetDown: isDown
+                          ? wishes.feetDown.filter((one) => one !== id)
+                          : [...wishes.feetDown, id],
+                      })
+                    }
+                  >
+                    {isDown ? 'Feet may leave the floor' : 'Feet stay down'}
+                  </Menu.Item>
+                  <Menu.Label>Something is sore</Menu.Label>
+                  {painPlaces.map((place) => (
+                    <Menu.Item
+                      key={place}
+                      onClick={() => say({ sore: [...wishes.sore, { person: id, place }] })}
+                    >
+                      {painPlaceTable[place].label}
+                    </Menu.Item>
+                  ))}
+                </Menu.Dropdown>
+              </Menu>
+            </li>
+          );
+        })}
+      </ul>
+      <div role="status">
+        {isBusy && (
+          <p>
+            <Loader size="xs" /> Working out what this changes
+          </p>
+        )}
+        {!isBusy && changes !== null && (
+          <p>
+            <strong>This changes: </strong>
+            {changes.length === 0 ? 'nothing.' : changes.join(' ')}
+          </p>
+        )}
+      </div>
+    </section>
+  );
+}
