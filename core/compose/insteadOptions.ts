@@ -5,6 +5,7 @@ import { passTo } from '../ladder/alternative';
 import type { OpenedCase } from '../ladder/case';
 import { careFor, liftsFeet, thingOfAlternative, type Pass } from '../ladder/gatekeeper';
 import { toSetupInput } from '../ladder/sized';
+import { beforeWeight } from '../setups/beforeWeight';
 import { wallLane } from '../room/space';
 import { findSetup } from './needs';
 import { figuresOf, optionValues, type OptionContext, type PlannedOption } from './option';
@@ -89,6 +90,7 @@ function toAlternative(
   if (made === null) return null;
   const dose =
     spec?.round === undefined ? null : doseInRound(spec.round, loads, findCapacities(person));
+  const first = beforeWeight(spec ?? { columns });
   const { watch } = careFor(person, thingOfAlternative(person, getAlternative(id), family));
   return {
     pass,
@@ -109,6 +111,7 @@ function toAlternative(
     loads,
     strains,
     ...(dose === null ? {} : { dose: dose.words, work: dose.work }),
+    ...(first.length === 0 ? {} : { checkFirst: first }),
     why: 'the same place in the class',
     atDoor: [],
     ...(isRest ? { isRest: true as const } : {}),

@@ -76,6 +76,8 @@ export interface PlannedOption extends RoundOption {
   readonly assist?: string;
   /** Tries in a round: as many as the dose asks and this student has in them. */
   readonly tries?: number;
+  /** What is looked at before weight goes on. */
+  readonly checkFirst?: readonly string[];
   /** What of it one round holds, in words. */
   readonly dose?: string;
   /** The same as work. */

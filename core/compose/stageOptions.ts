@@ -8,6 +8,7 @@ import { evaluateDemand } from '../ladder/gate';
 import { toSetupInput } from '../ladder/sized';
 import { judge, type Verdict } from '../ladder/verdict';
 import { spaceFor } from '../room/space';
+import { beforeWeight } from '../setups/beforeWeight';
 import type { SetupInput } from '../setups/setup';
 import { inSentence } from '../units/words';
 import { usualBaseM } from './insteadOptions';
@@ -68,6 +69,7 @@ export function toOptions(
   const watch = verdict.caution.adaptations;
   const isTry = spec.isAttempt === true && !isEased;
   const capacities = findCapacities(person);
+  const first = beforeWeight(spec);
   const dose =
     isTry || spec.round === undefined ? null : doseInRound(spec.round, spec.loads, capacities);
 
@@ -114,6 +116,7 @@ export function toOptions(
       ...(needsHand && person.consent === 'ask' ? { asksFirst: true as const } : {}),
       ...(isTry ? { isAttempt: true as const, tries, dose: sayTries(tries) } : {}),
       ...(dose === null ? {} : { dose: dose.words, work: dose.work }),
+      ...(first.length === 0 ? {} : { checkFirst: first }),
       ...(liftsFeet(spec) ? { feetUp: true as const } : {}),
       ...(watch.length === 0 ? {} : { watch }),
       ...(isPlain && (space.kind === 'lane' || props.length > 0)

@@ -1,3 +1,4 @@
+import { beforeWeight } from '@/core/setups/beforeWeight';
 import { format, parseISO } from 'date-fns';
 import { alternativeTable } from '@/core/catalog/alternatives';
 import { toDrawn } from '@/core/drawing/stageSide';
@@ -130,7 +131,7 @@ function StageBody({ judgement, units }: BodyProps) {
         {watch.length > 0 && <p className={classes.note}>Take care: {watch.join('; ')}.</p>}
         <h2>Before weight goes on</h2>
         <ul>
-          {(stage.checkFirst ?? []).map((check) => (
+          {beforeWeight(stage).map((check) => (
             <li key={check}>{check}</li>
           ))}
         </ul>

@@ -52,10 +52,14 @@ export function BottomBar({ view: { over }, place }: BottomBarProps) {
         <Button
           size="lg"
           rightSection={<IconChevronRight size={24} />}
-          disabled={next === undefined || isRunning}
-          onClick={(event) => go(index + 1, event)}
+          disabled={isRunning || state.endedMs !== null}
+          onClick={(event) =>
+            next === undefined
+              ? tell({ kind: 'sheet', sheet: { kind: 'end' } })
+              : go(index + 1, event)
+          }
         >
-          Next
+          {next === undefined ? 'End the class' : 'Next'}
         </Button>
       )}
       <Button
@@ -111,6 +115,7 @@ function MoreMenu() {
         </Button>
       </Menu.Target>
       <Menu.Dropdown>
+        <Menu.Item onClick={() => tell({ kind: 'toggle', what: 'door' })}>Somebody new</Menu.Item>
         <Menu.Item onClick={() => tell({ kind: 'toggle', what: 'load' })}>
           Head load on a scale
         </Menu.Item>

@@ -1,7 +1,7 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useEffect, useMemo, useReducer } from 'react';
+import { useEffect, useMemo, useReducer, useRef } from 'react';
 import { awayFrom } from '@/core/running/follow';
 import type { FloorRole } from '@/core/running/roles';
 import { shortNames } from '@/features/evening/marks';
@@ -19,7 +19,7 @@ import { TopBar } from './TopBar';
 import { useFloor, type Floor } from './useFloor';
 import { useWakeLock } from './useNow';
 import { useReplan } from './useReplan';
-import { firstView, reduceView } from './view';
+import { firstView, reduceView, type FloorView, type ViewEvent } from './view';
 
 interface FloorScreenProps {
   readonly bundle: FloorBundle;
@@ -48,12 +48,29 @@ function usePage({ revision: bundleRevision }: FloorBundle, { revision, link }: 
   }, [link]);
 }
 
+/** A reload shows what was on the screen; a clock that runs is in the class itself. */
+function useKeptScreen(uid: string, { over }: FloorView, tell: (event: ViewEvent) => void): void {
+  const key = `levitar-screen-${uid}`;
+  const isFirst = useRef(true);
+  useEffect(() => {
+    const kept = sessionStorage.getItem(key);
+    if (kept === 'pace' || kept === 'door' || kept === 'load') tell({ kind: 'toggle', what: kept });
+    // Once a page.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, []);
+  useEffect(() => {
+    if (!isFirst.current) sessionStorage.setItem(key, over.kind);
+    isFirst.current = false;
+  }, [key, over.kind]);
+}
+
 /** The running class on a tablet: now, next, the clock; everything else within two taps. */
 export function FloorScreen({ bundle, role, others }: FloorScreenProps) {
   const isTeacher = role === 'teacher';
   const floor = useFloor(bundle.uid);
   const replan = useReplan(floor, bundle, isTeacher);
   const [view, tell] = useReducer(reduceView, firstView);
+  useKeptScreen(bundle.uid, view, tell);
   useWakeLock(floor.state.endedMs === null);
   usePage(bundle, floor);
   const here = useMemo(() => {

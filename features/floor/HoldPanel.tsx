@@ -246,7 +246,7 @@ function HoldRunning({ hold, onShow }: WithHold) {
                 ? void say({ kind: 'hold-down', hold: hold.id, person }, event)
                 : setFaultsOf(person)
             }
-            onLong={() => setFaultsOf(person)}
+            onFault={() => setFaultsOf(person)}
           />
         ))}
       </div>
@@ -345,7 +345,7 @@ function HoldResult({ hold, onAgain, onClose }: WithHold) {
             line={`${down === null ? '≥ ' : ''}${clockWords((down ?? stopped)!.seconds)}`}
             marks={faults.map((fault) => bundle.faults[fault] ?? 'noted')}
             onTap={() => setFaultsOf(person)}
-            onLong={() => setFaultsOf(person)}
+            onFault={() => setFaultsOf(person)}
           />
         ))}
       </div>

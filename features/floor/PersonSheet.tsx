@@ -52,6 +52,7 @@ export function PersonSheet(props: PersonSheetProps) {
   const door = doorOf(placed, state, keyOfLabel(bundle));
   const own = bundle.prepared.people.find(({ id }) => id === placed.id);
   const refused = own === undefined ? null : sayingRefused(own, [placed.label]);
+  const first = option?.checkFirst ?? [];
   const props_ = option === undefined ? '' : propWords(option.props);
   return (
     <Drawer
@@ -69,6 +70,7 @@ export function PersonSheet(props: PersonSheetProps) {
       <p className={classes.sheetLabel}>
         {door === 'instead' ? (placed.otherwise ?? placed.label) : placed.label}
       </p>
+      {placed.dose !== undefined && <p>{firstUp(placed.dose)}.</p>}
       {option !== undefined && figureWords(option, bundle.units) !== '' && (
         <p>{figureWords(option, bundle.units)}</p>
       )}
@@ -97,6 +99,13 @@ export function PersonSheet(props: PersonSheetProps) {
         </p>
       ) : (
         <Tries placed={placed} round={round} />
+      )}
+      {first.length > 0 && (
+        <ul className={classes.first} aria-label="Before weight goes on">
+          {first.map((line) => (
+            <li key={line}>{line}</li>
+          ))}
+        </ul>
       )}
       {door !== 'ask' && (
         <Button size="lg" variant="default" fullWidth onClick={onClock}>
@@ -174,6 +183,7 @@ function Tries({ placed, round }: Pick<PersonSheetProps, 'placed' | 'round'>) {
   const family = stage === null ? undefined : bundle.stages[stage]?.family;
   const mine = floor.state.tries.filter(({ person }) => person === placed.id);
   const count = (is: (one: (typeof mine)[number]) => boolean) => mine.filter(is).length;
+  const last = mine.at(-1);
   const record = (reached: boolean, event: { readonly timeStamp: number }) => {
     void floor.say(
       {
@@ -258,11 +268,34 @@ function Tries({ placed, round }: Pick<PersonSheetProps, 'placed' | 'round'>) {
           Not yet
         </button>
       </div>
+      {last !== undefined && (
+        <p className={classes.lastTry}>
+          Noted: {sayTry(last)}
+          <Button size="compact-md" variant="subtle" onClick={floor.undo}>
+            Take it back
+          </Button>
+        </p>
+      )}
       <p aria-live="polite" className={classes.tally}>
         {mine.length === 1 ? '1 try' : `${mine.length} tries`}, {count(({ reached }) => reached)}{' '}
         reached · left {count((one) => one.leg === 'left')}, right{' '}
         {count((one) => one.leg === 'right')}
+        {count(({ landing: how }) => how === 'heavy') > 0 &&
+          ` · ${count(({ landing: how }) => how === 'heavy')} heavy`}
       </p>
     </section>
   );
 }
+
+/** What was just noted of a try, so that a slip of the finger is seen. */
+const sayTry = (one: FloorState['tries'][number]): string =>
+  [
+    one.what,
+    one.leg === null ? '' : `${one.leg} leg`,
+    one.reached ? 'reached' : 'not yet',
+    one.blocksKept === null ? '' : one.blocksKept ? 'blocks kept' : 'blocks dropped',
+    one.landing === null ? '' : `landed ${one.landing === 'soft' ? 'softly' : 'heavily'}`,
+    one.isAssisted ? 'with hands' : '',
+  ]
+    .filter((words) => words !== '')
+    .join(', ');

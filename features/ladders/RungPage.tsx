@@ -1,3 +1,4 @@
+import { beforeWeight } from '@/core/setups/beforeWeight';
 import { SetupFigures } from '@/features/card/SetupFigures';
 import { Title } from '@mantine/core';
 import Link from 'next/link';
@@ -87,6 +88,7 @@ function Distances({
 
 function Facts({ view: { stage, gate, before, after } }: { readonly view: RungPageView }) {
   const { spec } = stage;
+  const first = beforeWeight(spec);
   const loads = Object.entries(spec.loads) as [Region, number][];
   const links = (list: RungPageView['before']) =>
     list.map(({ stage: key, label }, index) => (
@@ -103,10 +105,10 @@ function Facts({ view: { stage, gate, before, after } }: { readonly view: RungPa
       <dd>{spec.dose}</dd>
       <dt>Opens with</dt>
       <dd>{gate.length === 0 ? 'nothing' : gate.join('; ')}</dd>
-      {spec.checkFirst && (
+      {first.length > 0 && (
         <>
           <dt>Look first</dt>
-          <dd>{spec.checkFirst.join(' · ')}</dd>
+          <dd>{first.join(' · ')}</dd>
         </>
       )}
       <dt>Does not count if</dt>

@@ -60,6 +60,9 @@ export function StudentCards({ plan, context, members }: StudentCardsProps) {
                     <strong>{placed.label}</strong>
                     {placed.dose === undefined ? '' : `, ${placed.dose}`}
                     {placed.sharesWith ? ', in turn' : ''}.{laid === '' ? '' : ` ${laid}.`}
+                    {option?.checkFirst !== undefined && (
+                      <small> First: {option.checkFirst.join('; ')}.</small>
+                    )}
                     {placed.confirmAtDoor.length > 0 &&
                       ` Only if confirmed at the door; otherwise ${placed.otherwise?.toLowerCase() ?? 'rest'}.`}
                   </p>

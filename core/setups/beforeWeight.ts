@@ -1,0 +1,27 @@
+/**
+ * What is looked at before weight goes on: of the shape, of its set-up, and of whoever goes upside down.
+ */
+import type { CautionColumn } from '../catalog/cautions';
+import { getSetup, type SetupId } from './registry';
+
+interface Weighted {
+  readonly checkFirst?: readonly string[] | undefined;
+  readonly recipe?: SetupId | undefined;
+  readonly columns: readonly CautionColumn[];
+}
+
+const canTalk = 'Breath easy, able to talk';
+
+/** Lines in the order in which they are looked at; each once. */
+export function beforeWeight({ checkFirst = [], recipe, columns }: Weighted): string[] {
+  const own = [...checkFirst, ...(recipe === undefined ? [] : getSetup(recipe).checkFirst)];
+  const isUpsideDown = columns.some(
+    (column) => column === 'light' || column === 'neck' || column === 'shoulders',
+  );
+  const all = isUpsideDown ? [...own, canTalk] : own;
+  const seen = new Set<string>();
+  return all.filter((line) => {
+    const key = line.toLowerCase();
+    return !seen.has(key) && seen.add(key);
+  });
+}
