@@ -119,6 +119,10 @@ export function tryAndTime(
           blocksKept: trier.what === 'kick' ? random() < 0.5 + 0.1 * week : null,
           landing: random() < 0.4 + 0.12 * week ? 'soft' : 'heavy',
           isAssisted: person.name === 'Fenja Marsh' && week < 2,
+          wayUp: null,
+          support: trier.what === 'kick' ? 'block' : 'free',
+          // What keeps a try from arriving is what is seen of it, less from week to week.
+          faults: reached || index % (2 + Math.floor(week / 3)) !== 0 ? [] : ['swing-kick'],
         });
       }
       addAttempts(db, rows);

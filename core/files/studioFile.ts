@@ -10,7 +10,8 @@ import { painPlaces, stopSigns } from '../catalog/regions';
 import { ladderIds } from '../catalog/stage';
 import { verdictKinds } from '../ladder/verdict';
 import { heightRangeM, massRangeKg } from '../body/lengths';
-import { tap } from '../running/tap';
+import { tap, trySupports } from '../running/tap';
+import { wayUpIds } from '../catalog/waysUp';
 import { lineOf } from '../units/text';
 import { day } from './schemas';
 
@@ -100,6 +101,9 @@ export const studioPerson = z.strictObject({
       blocksKept: z.boolean().nullable(),
       landing: z.enum(['soft', 'heavy']).nullable(),
       isAssisted: z.boolean(),
+      wayUp: z.enum(wayUpIds).nullable().default(null),
+      support: z.enum(trySupports).nullable().default(null),
+      faults: z.array(z.enum(faultIds)).max(19).default([]),
       from: origin,
     }),
   ),

@@ -253,6 +253,23 @@ describe('tries', () => {
       device.tap(kick({ what: 'hop', reached, blocksKept: null, landing: null })),
     );
     expect(recordsOf(taps)).toMatchObject([{ check: 'hops-reaching', value: 8 }]);
+    // A hop with bent knees is another thing, and a lifted leg that bends reached nothing.
+    const other = [
+      ...taps,
+      device.tap(
+        kick({ what: 'hop', wayUp: 'bent-knee', reached: true, blocksKept: null, landing: null }),
+      ),
+      device.tap(
+        kick({
+          what: 'hop',
+          faults: ['knee-bends'],
+          reached: true,
+          blocksKept: null,
+          landing: null,
+        }),
+      ),
+    ];
+    expect(recordsOf(other)).toMatchObject([{ check: 'hops-reaching', value: 8 }]);
     expect(secondsUpsideDown(replay(taps), checkTable).get('1')).toBe(15 * 8);
   });
 });

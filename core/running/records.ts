@@ -4,7 +4,7 @@ import type { PainPlace, StopSign } from '../catalog/regions';
 import { fatigueRule } from '../fatigue/reserve';
 import type { Side } from '../readiness/record';
 import { screeningQuestion } from '../ladder/door';
-import { needsWord, type FloorState, type Hold } from './replay';
+import { needsWord, type FloorState, type Hold, type Try } from './replay';
 
 /** A record of a class; `key` is the same whenever the class is read again. */
 export interface FloorRecord {
@@ -70,7 +70,7 @@ function tryRecords({ tries }: FloorState): FloorRecord[] {
   const people = [...new Set(tries.map(({ person }) => person))];
   for (const person of people) {
     const own = tries.filter((one) => one.person === person);
-    const hops = own.filter(({ what }) => what === 'hop').map(({ reached }) => (reached ? 1 : 0));
+    const hops = own.filter(isStraightHop).map((one) => (reachedStraight(one) ? 1 : 0));
     if (hops.length > 0) {
       records.push({
         ...plain,
@@ -101,6 +101,14 @@ function tryRecords({ tries }: FloorState): FloorRecord[] {
   }
   return records;
 }
+
+/** The check speaks of the straight leg: a hop with bent knees or legs apart is another thing. */
+const isStraightHop = ({ what, wayUp }: Try): boolean =>
+  what === 'hop' &&
+  (wayUp === null || wayUp === undefined || wayUp === 'straight-leg' || wayUp === 'slow-leg');
+
+const reachedStraight = ({ reached, faults = [] }: Try): boolean =>
+  reached && !faults.includes('knee-bends');
 
 function bestOf(hops: readonly number[], window: number): number {
   let best = 0;

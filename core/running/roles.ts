@@ -370,6 +370,11 @@ export function tapForAssistant(tap: Tap, hide: Hide): Tap | null {
       return { ...tap, act: { ...act, check: hide(act.check) } };
     case 'hold-fault':
       return null;
+    // That there was a try, not what was seen of it.
+    case 'try': {
+      const { faults: _, ...rest } = act;
+      return { ...tap, act: rest };
+    }
     case 'hold-start':
       // That the clock runs, not what for.
       return act.check !== null && hide.isPrivate(act.check)
@@ -381,7 +386,6 @@ export function tapForAssistant(tap: Tap, hide: Hide): Tap | null {
     case 'hold-down':
     case 'hold-stop':
     case 'hold-settle':
-    case 'try':
     case 'assist':
     case 'halt':
     case 'absent':

@@ -5,7 +5,12 @@
 import { z } from 'zod';
 import { baseIds, faultIds } from '../catalog/checks';
 import { painPlaces, stopSigns } from '../catalog/regions';
+import { wayUpIds } from '../catalog/waysUp';
 import { composeOutput } from '../files/planFile';
+
+/** What the arms hold on to in a try. */
+export const trySupports = ['strap', 'block', 'free'] as const;
+export type TrySupport = (typeof trySupports)[number];
 
 const key = z.string().min(1).max(80);
 const side = z.enum(['left', 'right']);
@@ -67,6 +72,12 @@ export const floorAct = z.discriminatedUnion('kind', [
     blocksKept: z.boolean().nullable(),
     landing: z.enum(['soft', 'heavy']).nullable(),
     isAssisted: z.boolean(),
+    /** How they came up; absent: the stage has one way, or it was not said. */
+    wayUp: z.enum(wayUpIds).nullable().optional(),
+    /** What the arms had to hold on to. */
+    support: z.enum(trySupports).nullable().optional(),
+    /** What was seen of it. */
+    faults: z.array(z.enum(faultIds)).max(19).optional(),
   }),
   /** A check counted or measured rather than held. */
   z.strictObject({

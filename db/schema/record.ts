@@ -8,7 +8,9 @@ import {
   text,
   uniqueIndex,
 } from 'drizzle-orm/sqlite-core';
-import { baseIds } from '@/core/catalog/checks';
+import { baseIds, type FaultId } from '@/core/catalog/checks';
+import { wayUpIds } from '@/core/catalog/waysUp';
+import { trySupports } from '@/core/running/tap';
 import { painPlaces } from '@/core/catalog/regions';
 import { ladderIds } from '@/core/catalog/stage';
 import { verdictKinds } from '@/core/ladder/verdict';
@@ -134,6 +136,9 @@ export const attempt = sqliteTable(
     blocksKept: integer('blocks_kept', { mode: 'boolean' }),
     landing: text('landing', { enum: ['soft', 'heavy'] }),
     isAssisted: integer('is_assisted', { mode: 'boolean' }).notNull().default(false),
+    wayUp: text('way_up', { enum: wayUpIds }),
+    support: text('support', { enum: trySupports }),
+    faults: text('faults', { mode: 'json' }).$type<FaultId[]>().notNull().default([]),
   },
   (table) => [
     uniqueIndex('attempt_origin').on(table.classId, table.originKey),

@@ -3,6 +3,10 @@
 import { Button, Drawer, SegmentedControl } from '@mantine/core';
 import { IconHandStop } from '@tabler/icons-react';
 import { useState } from 'react';
+import type { FaultId } from '@/core/catalog/checks';
+import { getPiece, isOwnPiece } from '@/core/catalog/pieces';
+import type { PlannedOption } from '@/core/compose/option';
+import type { TrySupport } from '@/core/running/tap';
 import { propWords } from '@/core/compose/stations';
 import { findOption } from '@/core/compose/readBack';
 import { baseOfLadder, doorOf, type PlacedPerson } from '@/core/running/follow';
@@ -179,8 +183,11 @@ function Tries({ placed, round }: Pick<PersonSheetProps, 'placed' | 'round'>) {
   const [blocks, setBlocks] = useState<'kept' | 'lost' | 'none'>('none');
   const [landing, setLanding] = useState<'soft' | 'heavy' | 'none'>('none');
   const [isAssisted, setAssisted] = useState(placed.needsHand);
+  const [support, setSupport] = useState<TrySupport>(() => supportOf(option));
+  const [faults, setFaults] = useState<readonly FaultId[]>([]);
   if (option?.isAttempt !== true) return null;
   const family = stage === null ? undefined : bundle.stages[stage]?.family;
+  const mayShow = (stage === null ? undefined : bundle.stages[stage]?.faults) ?? [];
   const mine = floor.state.tries.filter(({ person }) => person === placed.id);
   const count = (is: (one: (typeof mine)[number]) => boolean) => mine.filter(is).length;
   const last = mine.at(-1);
@@ -198,12 +205,16 @@ function Tries({ placed, round }: Pick<PersonSheetProps, 'placed' | 'round'>) {
         blocksKept: blocks === 'none' ? null : blocks === 'kept',
         landing: landing === 'none' ? null : landing,
         isAssisted,
+        wayUp: option?.wayUp ?? null,
+        support,
+        faults: [...faults],
       },
       event,
     );
     // What was seen of this one says nothing of the next.
     setBlocks('none');
     setLanding('none');
+    setFaults([]);
   };
   return (
     <section aria-label="Tries" className={classes.tries}>
@@ -252,6 +263,39 @@ function Tries({ placed, round }: Pick<PersonSheetProps, 'placed' | 'round'>) {
           onChange={(value) => setLanding(value as typeof landing)}
         />
       </div>
+      <div className={classes.tryRow}>
+        <SegmentedControl
+          size="lg"
+          aria-label="Arms hold on to"
+          value={support}
+          data={[
+            { value: 'strap', label: 'strap' },
+            { value: 'block', label: 'block' },
+            { value: 'free', label: 'free' },
+          ]}
+          onChange={(value) => setSupport(value as TrySupport)}
+        />
+      </div>
+      {mayShow.length > 0 && (
+        <div className={classes.tryFaults} role="group" aria-label="What was seen">
+          {mayShow.map((fault) => (
+            <button
+              key={fault}
+              type="button"
+              aria-pressed={faults.includes(fault)}
+              onClick={() =>
+                setFaults(
+                  faults.includes(fault)
+                    ? faults.filter((one) => one !== fault)
+                    : [...faults, fault],
+                )
+              }
+            >
+              {bundle.faults[fault] ?? fault}
+            </button>
+          ))}
+        </div>
+      )}
       <label className={classes.check}>
         <input
           type="checkbox"
@@ -287,6 +331,14 @@ function Tries({ placed, round }: Pick<PersonSheetProps, 'placed' | 'round'>) {
   );
 }
 
+/** What the set-up gives the arms to hold on to. */
+function supportOf(option: PlannedOption | undefined): TrySupport {
+  if (option?.variant === 'strap') return 'strap';
+  const has = (kind: string) =>
+    option?.props.some(({ piece }) => !isOwnPiece(piece) && getPiece(piece).kind === kind) === true;
+  return has('block') ? 'block' : has('strap') ? 'strap' : 'free';
+}
+
 /** What was just noted of a try, so that a slip of the finger is seen. */
 const sayTry = (one: FloorState['tries'][number]): string =>
   [
@@ -296,6 +348,7 @@ const sayTry = (one: FloorState['tries'][number]): string =>
     one.blocksKept === null ? '' : one.blocksKept ? 'blocks kept' : 'blocks dropped',
     one.landing === null ? '' : `landed ${one.landing === 'soft' ? 'softly' : 'heavily'}`,
     one.isAssisted ? 'with hands' : '',
+    (one.faults ?? []).length === 0 ? '' : `${one.faults!.length} seen`,
   ]
     .filter((words) => words !== '')
     .join(', ');

@@ -9,6 +9,7 @@ import type { CourseRecord, RecordKind } from './read';
 import { EveningChart, tryBars } from './EveningChart';
 import { FlowChart } from './FlowChart';
 import { FigureTable } from './FigureTable';
+import { TriesShown } from './TriesShown';
 import classes from './record.module.css';
 
 const dayWords = (date: string) => format(parseISO(date), 'd MMM');
@@ -101,6 +102,11 @@ export function RecordScreen({ record }: { readonly record: CourseRecord }) {
                 ])}
               />
             }
+          />
+          <Block
+            title="What tries showed"
+            file={file('tries')}
+            chart={<TriesShown seen={record.seen} />}
           />
           <Block
             title="What holds the group"

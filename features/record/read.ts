@@ -17,6 +17,7 @@ import { database } from '@/server/database';
 import { readForecasts, type ForecastLine } from './forecasts';
 import { readLadders, type Bottleneck } from '@/features/ladders/read';
 import { readGroup } from '@/features/ladders/read';
+import { countSeen, type SeenInTries } from './seenInTries';
 
 export interface RecordWeek {
   readonly date: Day;
@@ -47,6 +48,8 @@ export interface CourseRecord {
   readonly flow: Flow;
   readonly labels: Readonly<Record<string, string>>;
   readonly names: Readonly<Record<string, string>>;
+  /** What tries showed. */
+  readonly seen: SeenInTries;
   readonly bottlenecks: readonly Bottleneck[];
   readonly forecasts: readonly ForecastLine[];
   readonly limits: readonly Limit[];
@@ -156,6 +159,10 @@ export function readCourseRecord(
       school.ladders[family].map((stage) => [stage, getStageIn(school, stage).spec.label]),
     ),
     names: Object.fromEntries(people.map(({ id, name }) => [String(id), name])),
+    seen: countSeen(
+      tries,
+      past.map(({ date }) => date),
+    ),
     bottlenecks: readLadders(course.id).bottlenecks,
     forecasts: readForecasts(db, group),
     limits: findLimits(plans),
@@ -231,7 +238,7 @@ export const floorDaysCsv = (days: readonly FloorDay[]): string =>
     })),
   );
 
-export const recordKinds = ['weeks', 'rungs', 'checks', 'forecasts', 'limits'] as const;
+export const recordKinds = ['weeks', 'rungs', 'tries', 'checks', 'forecasts', 'limits'] as const;
 export type RecordKind = (typeof recordKinds)[number];
 
 /** The figures behind one chart of the course. */
@@ -250,6 +257,17 @@ export function recordCsv(record: CourseRecord, kind: RecordKind): string {
             label: stage === null ? 'not begun' : (record.labels[stage] ?? stage),
             people: people.length,
             names: people.map((id) => record.names[id]).join('; '),
+          })),
+        ),
+      );
+    case 'tries':
+      return writeTable(
+        record.seen.faults.flatMap(({ label, counts }) =>
+          record.seen.dates.map((date, at) => ({
+            date,
+            fault: label,
+            seen: counts[at]!,
+            tries: record.seen.tries[at]!,
           })),
         ),
       );

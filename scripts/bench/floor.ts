@@ -51,7 +51,16 @@ function benchQueue(): void {
     if (index % 4 > 0) {
       const [base, stage] = ['forearms', 'FS10'] as const;
       const leg = index % 2 === 0 ? 'left' : 'right';
-      const rest = { round: 1, reached: true, blocksKept: null, landing: null, isAssisted: false };
+      const rest = {
+        round: 1,
+        reached: true,
+        blocksKept: null,
+        landing: null,
+        isAssisted: false,
+        wayUp: null,
+        support: null,
+        faults: [],
+      };
       return { kind: 'try', person: person!, what: 'kick', stage, base, leg, ...rest };
     }
     const plain = { base: null, side: null, faults: [] };
@@ -141,6 +150,9 @@ function fillYears(): void {
           blocksKept: null,
           landing: null,
           isAssisted: false,
+          wayUp: null,
+          support: null,
+          faults: [],
         })),
       );
     }

@@ -82,7 +82,16 @@ export interface FloorBundle {
   readonly checks: readonly FloorCheck[];
   /** The ladder of every stage that is in the plan's options. */
   readonly stages: Readonly<
-    Record<string, { readonly family: LadderId; readonly label: string; readonly isHop?: true }>
+    Record<
+      string,
+      {
+        readonly family: LadderId;
+        readonly label: string;
+        readonly isHop?: true;
+        /** What may be seen of a try; absent in classes begun before it was noted. */
+        readonly faults?: readonly FaultId[];
+      }
+    >
   >;
   /** How each drill is said. */
   readonly drills: Readonly<
@@ -122,8 +131,18 @@ export function stagesOf(
     options.flatMap(({ stage }) => {
       const found = stage === undefined ? undefined : school.stages.get(stage);
       if (stage === undefined || found === undefined) return [];
-      const { family, label, isHop } = found.spec;
-      return [[stage, { family, label, ...(isHop ? { isHop } : {}) }]];
+      const { family, label, isHop, isAttempt, faults } = found.spec;
+      return [
+        [
+          stage,
+          {
+            family,
+            label,
+            ...(isHop ? { isHop } : {}),
+            ...(isAttempt ? { faults: faults.filter((fault) => !getFault(fault).isPrivate) } : {}),
+          },
+        ],
+      ];
     }),
   );
 }

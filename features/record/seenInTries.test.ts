@@ -1,0 +1,38 @@
+import { countSeen } from './seenInTries';
+
+const one = (date: string, change: object = {}) => ({
+  date,
+  reached: true,
+  landing: null,
+  support: null,
+  faults: [],
+  ...change,
+});
+
+describe('what was seen in tries', () => {
+  const seen = countSeen(
+    [
+      one('2026-11-05', { faults: ['swing-kick'], support: 'block', landing: 'soft' }),
+      one('2026-11-05', { faults: ['swing-kick', 'knee-bends'], reached: false, support: 'block' }),
+      one('2026-11-12', { faults: ['swing-kick'], support: 'free', landing: 'heavy' }),
+      one('2026-11-12'),
+      one('2026-09-01', { faults: ['head-touches'] }),
+    ],
+    ['2026-11-05', '2026-11-12'],
+  );
+
+  it('counts each fault evening by evening, the commonest first', () => {
+    expect(seen.tries).toEqual([2, 2]);
+    expect(seen.faults.map(({ fault, counts }) => [fault, counts])).toEqual([
+      ['swing-kick', [2, 1]],
+      ['knee-bends', [1, 0]],
+    ]);
+  });
+
+  it('sets tries with a prop against tries without', () => {
+    expect(seen.supports).toEqual([
+      { support: 'block', tries: 2, reached: 1, soft: 1, landings: 1 },
+      { support: 'free', tries: 1, reached: 1, soft: 0, landings: 1 },
+    ]);
+  });
+});

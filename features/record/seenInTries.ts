@@ -1,0 +1,67 @@
+/** What was seen in tries: faults from evening to evening, and tries with a prop against tries free. */
+import { faultTable, type FaultId } from '@/core/catalog/checks';
+import { trySupports, type TrySupport } from '@/core/running/tap';
+import type { Day } from '@/core/units/day';
+
+interface SeenTry {
+  readonly date: Day;
+  readonly reached: boolean;
+  readonly landing: 'soft' | 'heavy' | null;
+  readonly support: TrySupport | null;
+  readonly faults: readonly FaultId[];
+}
+
+export interface FaultLine {
+  readonly fault: FaultId;
+  readonly label: string;
+  /** Of the tries of each evening, in the order of the evenings. */
+  readonly counts: readonly number[];
+  readonly total: number;
+}
+
+export interface SupportLine {
+  readonly support: TrySupport;
+  readonly tries: number;
+  readonly reached: number;
+  readonly soft: number;
+  readonly landings: number;
+}
+
+export interface SeenInTries {
+  readonly dates: readonly Day[];
+  /** Tries of each evening. */
+  readonly tries: readonly number[];
+  readonly faults: readonly FaultLine[];
+  readonly supports: readonly SupportLine[];
+}
+
+/** @param dates evenings, oldest first */
+export function countSeen(tries: readonly SeenTry[], dates: readonly Day[]): SeenInTries {
+  const byDay = dates.map((date) => tries.filter((one) => one.date === date));
+  const all = byDay.flat();
+  const faults = [...new Set(all.flatMap((one) => one.faults))]
+    .map((fault): FaultLine => {
+      const counts = byDay.map((own) => own.filter((one) => one.faults.includes(fault)).length);
+      return {
+        fault,
+        label: faultTable[fault].label,
+        counts,
+        total: counts.reduce((sum, count) => sum + count, 0),
+      };
+    })
+    .sort((a, b) => b.total - a.total || a.label.localeCompare(b.label));
+  const supports = trySupports
+    .map((support): SupportLine => {
+      const own = all.filter((one) => one.support === support);
+      const landed = own.filter(({ landing }) => landing !== null);
+      return {
+        support,
+        tries: own.length,
+        reached: own.filter(({ reached }) => reached).length,
+        soft: landed.filter(({ landing }) => landing === 'soft').length,
+        landings: landed.length,
+      };
+    })
+    .filter(({ tries: count }) => count > 0);
+  return { dates, tries: byDay.map((own) => own.length), faults, supports };
+}
