@@ -2,6 +2,7 @@ import type { PlannedOption } from '@/core/compose/option';
 import { findOption } from '@/core/compose/readBack';
 import { propWords } from '@/core/compose/stations';
 import type { PlanFile } from '@/core/files/planFile';
+import { firstUp } from '@/core/units/words';
 import { SceneView } from '@/design/drawing/SceneView';
 import { figureWords } from '@/features/evening/figureWords';
 import { drawStation, nameOf, type DrawingContext } from '@/features/evening/marks';
@@ -21,7 +22,7 @@ interface Turn {
   readonly option: PlannedOption | undefined;
 }
 
-const cardScale = 55;
+const cardScale = 80;
 
 function listTurns(id: string, plan: PlanFile, { prepared }: DrawingContext): Turn[] {
   const turns: Turn[] = [];
@@ -59,7 +60,7 @@ export function StudentCards({ plan, context, members }: StudentCardsProps) {
                     {rounds.length === 1 ? 'Round' : 'Rounds'} {rounds.join(', ')}:{' '}
                     <strong>{placed.label}</strong>
                     {placed.dose === undefined ? '' : `, ${placed.dose}`}
-                    {placed.sharesWith ? ', in turn' : ''}.{laid === '' ? '' : ` ${laid}.`}
+                    {placed.sharesWith ? ', in turn' : ''}.{laid === '' ? '' : ` ${firstUp(laid)}.`}
                     {option?.checkFirst !== undefined && (
                       <small> First: {option.checkFirst.join('; ')}.</small>
                     )}

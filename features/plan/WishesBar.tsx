@@ -121,6 +121,7 @@ export function WishesBar({ planner, members, profile, profiles, isFromFile }: W
       />
       <NativeSelect
         label="About"
+        w={150}
         value={wishes.theme ?? ''}
         data={[
           { value: '', label: wishes.rounds === 0 ? 'whatever is weak' : 'the families' },
@@ -132,6 +133,7 @@ export function WishesBar({ planner, members, profile, profiles, isFromFile }: W
       />
       <NativeSelect
         label="Spare minutes"
+        w={128}
         value={wishes.spare ?? 'drills'}
         data={spareChoices.map((value) => ({ value, label: spareWords[value] }))}
         onChange={({ currentTarget: { value } }) => change({ spare: value as SpareChoice })}
