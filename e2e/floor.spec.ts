@@ -78,7 +78,7 @@ test('runs a class: door, hold, tries, a stop, and it is all in the record', asy
   }
   await kick.click();
   const sheet = page.getByRole('dialog');
-  await sheet.getByText('kept').click();
+  await sheet.getByText('kept', { exact: true }).click();
   await sheet.getByRole('button', { name: 'Reached the wall' }).click();
   await sheet.getByRole('button', { name: 'Not yet' }).click();
   await expect(sheet.getByText('2 tries, 1 reached')).toBeVisible();

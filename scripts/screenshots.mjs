@@ -70,7 +70,7 @@ async function picturesOfTheFloor() {
   await keep(page, 'floor-hold');
   await page.getByRole('button', { name: 'Stop the clock' }).click();
   await page.getByRole('button', { name: 'Done' }).click();
-  while ((await page.getByRole('heading', { level: 1 }).innerText()) !== 'Round 1') {
+  while ((await page.getByRole('heading', { level: 1 }).innerText()) !== 'Round 2') {
     await next.click();
     await page.waitForTimeout(150);
   }
@@ -80,7 +80,7 @@ async function picturesOfTheFloor() {
     .click();
   const sheet = page.getByRole('dialog');
   for (const reached of ['Reached the wall', 'Not yet', 'Reached the wall']) {
-    await sheet.getByText('kept').click();
+    await sheet.getByText('kept', { exact: true }).click();
     await sheet.getByRole('button', { name: reached }).click();
   }
   await page.keyboard.press('Escape');
