@@ -50,7 +50,9 @@ function sayAmount(step: DoseStep, ownSeconds: (held: CheckKey) => number): stri
     const most = step.held === undefined ? Infinity : ownSeconds(step.held);
     return `${Math.min(step.seconds, most)} s`;
   }
-  if ('breaths' in step) return `${span(step.breaths)} breaths`;
+  if ('breaths' in step) {
+    return `${span(step.breaths)} ${step.breaths[1] === 1 ? 'breath' : 'breaths'}`;
+  }
   if ('times' in step) return step.times[1] === 1 ? 'once' : `${span(step.times)} times`;
   return 'a hold';
 }

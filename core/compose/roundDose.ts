@@ -51,7 +51,8 @@ export function doseInRound(
   const own = steps.map((step) => within(step, most));
   const work = own.map(workOfStep);
   return {
-    words: sayDose(own),
+    // Something that is lain in takes the round as it is.
+    words: own.every((step) => 'hold' in step) ? 'the whole round' : sayDose(own),
     work: {
       sets: work.reduce((sum, { sets }) => sum + sets, 0),
       seconds: Math.max(0, ...work.map(({ seconds }) => seconds)),

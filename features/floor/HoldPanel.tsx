@@ -221,7 +221,7 @@ function HoldRunning({ hold, onShow }: WithHold) {
       </div>
       <p className={classes.quiet}>
         {breaths === 1 ? '1 breath' : `${breaths} breaths`} · {up.length} of {hold.people.length}{' '}
-        still up. Tap who comes down; press long for a fault.
+        still up. Tap who comes down; the flag notes a fault.
       </p>
       {isPaced && (
         <BreathNow

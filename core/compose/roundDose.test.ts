@@ -1,0 +1,44 @@
+/** Work and rest inside a round follow the dose and what somebody can bear. Handbook 08. */
+import { breaths, seconds, times } from '../catalog/dose';
+import { stageIds, stageTable } from '../catalog/stages';
+import type { StageSpec } from '../catalog/stage';
+import { doseInRound, sayTries } from './roundDose';
+
+const fresh = {};
+const weak = { shoulder: { seconds: 12, referenceLoad: 0.6 } };
+
+describe('the dose of a round', () => {
+  it('is what the shape asks of whoever can bear it', () => {
+    expect(doseInRound([breaths(5, 5, { sets: 2 })], { shoulder: 0.3 }, fresh)).toEqual({
+      words: '2 × 5 breaths',
+      work: { sets: 2, seconds: 25 },
+    });
+    expect(doseInRound([times(3, 3, { per: 'side' })], { core: 0.5 }, fresh).work).toEqual({
+      sets: 2,
+      seconds: 9,
+    });
+  });
+
+  it('is no more than two thirds of what somebody can hold, and never nothing', () => {
+    const { words, work } = doseInRound([breaths(5, 5, { sets: 2 })], { shoulder: 0.6 }, weak);
+    expect(words).toBe('2 × 1 breath');
+    expect(work).toEqual({ sets: 2, seconds: 5 });
+    expect(doseInRound([seconds(60)], { shoulder: 0.6 }, weak).words).toBe('7 s');
+  });
+
+  it('is the round itself for what is lain in', () => {
+    expect(doseInRound([{ hold: true }], {}, fresh).words).toBe('the whole round');
+  });
+
+  it('counts tries', () => {
+    expect([sayTries(1), sayTries(4)]).toEqual(['1 try', '4 tries']);
+  });
+
+  it('stands on every shipped stage that is not tried', () => {
+    const without = stageIds.filter((id) => {
+      const spec: StageSpec = stageTable[id];
+      return spec.isAttempt !== true && spec.round === undefined;
+    });
+    expect(without).toEqual([]);
+  });
+});
