@@ -28,6 +28,25 @@ describe('verdicts from the command line', () => {
     expect(all[0]!.checks.map(({ label }) => label)).toContain('Dolphin hold');
   });
 
+  it('takes the teacher’s word, and says of a wrong one where it is wrong', () => {
+    const person = { records: [], present: {} };
+    const on = example.asOf as string;
+    const [dolphin] = verdicts(
+      { stages: ['FS5'] },
+      { ...person, placings: { 'forearm-stand': { stage: 'FS5', on } } },
+    );
+    expect(dolphin).toMatchObject({ stage: 'FS5', verdict: 'advance' });
+    const refused = (placings: object) => run({ stages: ['FS5'] }, { ...person, placings });
+    expect(refused({ headstand: { stage: 'FS5', on } })).toMatchObject({
+      ok: false,
+      error: { path: ['person', 'placings', 'headstand', 'stage'] },
+    });
+    expect(refused({ 'forearm-stand': { stage: 'FS5', on: '2100-01-01' } })).toMatchObject({
+      ok: false,
+      error: { code: 'future-date' },
+    });
+  });
+
   it('answers for the stages asked for, with an alternative where a caution closes', () => {
     const [kick] = verdicts({ stages: ['FS10'] }, { cautions: ['osteoporosis'] });
     expect(kick).toMatchObject({

@@ -53,9 +53,7 @@ export function traceReserves(
     const known = { kind: item.kind as TimelineItem['kind'], minutes };
     const { drill } = item;
     const spec = drill === undefined ? undefined : drills[drill];
-    const isWork =
-      (item.kind === 'drill' && spec !== undefined) ||
-      (item.kind === 'checks' && person.checkLoads.length > 0);
+    const isWork = spec !== undefined || (item.kind === 'checks' && person.checkLoads.length > 0);
     if (isWork) {
       state = passItem(
         state,

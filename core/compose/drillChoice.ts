@@ -4,44 +4,26 @@
  * by living through them. Source: handbook 08 "Drills", 03.
  */
 import type { Highs } from 'highs';
-import type { DrillBook, DrillKey, DrillSpec, PreparationPart } from '../catalog/drills';
-import { isOnTheme, type ThemeId } from '../catalog/themes';
+import type { DrillKey } from '../catalog/drills';
+import { isOnTheme } from '../catalog/themes';
 import { isEverywhere } from '../catalog/pieces';
-import type { LadderId } from '../catalog/stage';
 import type { Region } from '../catalog/regions';
 import { fatigueRule } from '../fatigue/reserve';
-import { composeWeights } from './worth';
+import { usualMinutes, type DrillTask, type PlannedDrill } from './drillTask';
+import {
+  coverage,
+  extraWorth,
+  listParts,
+  mostWorth,
+  perStudent,
+  propsOf,
+  rushed,
+  secondShare,
+  valueOf,
+} from './drillWorth';
 import { drillSeconds } from './pace';
 import { countRows, rowsTaken } from './resources';
 import { usualSolve, withSolver } from './solve';
-import type { PieceCount } from '../catalog/pieces';
-
-export interface DrillPerson {
-  readonly id: string;
-  readonly weak: readonly { readonly check: string; readonly weight: number }[];
-  readonly closedDrills: readonly DrillKey[];
-}
-
-export interface DrillTask {
-  /** What the school has to choose from. */
-  readonly drills: DrillBook;
-  readonly people: readonly DrillPerson[];
-  readonly pieces: readonly PieceCount[];
-  readonly minutes: number;
-  /** Regions that tries will load, and those that anything in the rounds loads. */
-  readonly mainRegions: readonly Region[];
-  readonly usedRegions: readonly Region[];
-  /** What will be held or tried: each asks for its own preparation. */
-  readonly families: readonly LadderId[];
-  /** What the evening is about besides; absent: nothing. */
-  readonly theme?: ThemeId;
-  /** Clear circles for what leaves the floor away from a wall. */
-  readonly circles: number;
-  /** The teacher's word: in, or out. */
-  readonly pins: readonly { readonly drill: DrillKey; readonly use: boolean }[];
-  /** Sets that were found to tire too much: not all of one of them together. */
-  readonly barred?: readonly (readonly DrillKey[])[];
-}
 
 export interface DrillChoice {
   /** In the order in which they are done. */
@@ -52,32 +34,6 @@ export interface DrillChoice {
   readonly cold: readonly Region[];
 }
 
-export interface PlannedDrill {
-  readonly drill: DrillKey;
-  readonly spec: DrillSpec;
-  readonly minutes: number;
-  /** Two turns where the pieces go round only half. */
-  readonly waves: 1 | 2;
-  /** Students it is open to; absent in an order of the teacher's own. */
-  readonly doing?: number;
-}
-
-/** The second for the same check counts this share of the first. */
-const secondShare = 0.3;
-/** What counts for or against a drill besides what it serves, for each student there. */
-const perStudent = {
-  /** Filling the minutes counts a little by itself. */
-  minute: 0.004,
-  /** A part of what belongs before a family. */
-  preparation: 0.05,
-  theme: 0.08,
-  /** Another drill, another position, another thing to fetch: few of each. */
-  drill: 0.004,
-  position: 0.012,
-  prop: 0.006,
-  /** Somebody sits it out. */
-  sitsOut: 0.03,
-} as const;
 /** Drills the cupboard allows, with the minutes they take; in two waves where needed. */
 export function listDrills({
   drills,
@@ -98,82 +54,10 @@ export function listDrills({
     const leaps = spec.leavesFloor ? Math.ceil(doing / circles) : 1;
     const waves = Math.max(1, leaps, ...turns);
     if (waves > 2) return [];
-    const minutes = spec.minutes * (waves === 2 ? 1.5 : 1);
+    const minutes = usualMinutes(spec, waves === 2 ? 2 : 1);
     return [{ drill, spec, minutes, waves: waves === 2 ? 2 : 1, doing }];
   });
 }
-
-/** What one drill is worth to the group, and each further one for the same weak check. */
-function coverage({ people }: DrillTask, drills: readonly PlannedDrill[]) {
-  return people.flatMap(({ weak, closedDrills }, person) =>
-    weak.map(({ check, weight }) => ({
-      key: `${person}_${check.replaceAll('-', '_')}`,
-      weight: composeWeights.drill * weight,
-      serving: drills.flatMap(({ drill, spec }, index) =>
-        !closedDrills.includes(drill) && spec.serves.includes(check) ? index : [],
-      ),
-    })),
-  );
-}
-
-type Coverage = ReturnType<typeof coverage>;
-
-/** What is asked for besides, and how much of it a set of drills has. */
-function extraWorth(task: DrillTask, drills: readonly PlannedDrill[], chosen: ReadonlySet<number>) {
-  const count = task.people.length;
-  const own = [...chosen].map((index) => drills[index]!);
-  const prepared = listParts(task).filter(({ family, part }) =>
-    own.some(({ spec }) => spec.prepares?.[family] === part),
-  ).length;
-  const themed = own.filter(({ spec }) => isOnTheme(spec, task.theme)).length;
-  const positions = new Set(own.map(({ spec, drill }) => spec.position ?? drill)).size;
-  const props = new Set(own.flatMap(({ spec }) => propsOf(spec))).size;
-  const away = own.reduce((sum, { doing = count }) => sum + count - doing, 0);
-  return (
-    count *
-      (perStudent.preparation * prepared +
-        perStudent.theme * themed +
-        perStudent.minute * minutesOf(own) -
-        rushed(task) *
-          (perStudent.drill * own.length +
-            perStudent.position * positions +
-            perStudent.prop * props)) -
-    perStudent.sitsOut * away
-  );
-}
-
-/** Where the drills are the class there is time for more of them. */
-const rushed = ({ families }: Pick<DrillTask, 'families'>) => (families.length === 0 ? 0.3 : 1);
-
-interface FamilyPart {
-  readonly family: LadderId;
-  readonly part: PreparationPart;
-}
-
-/** Every part that the families of the evening ask for and some drill of the school has. */
-function listParts({ families, drills }: Pick<DrillTask, 'families' | 'drills'>): FamilyPart[] {
-  return families.flatMap((family) => {
-    const parts = new Set(
-      Object.values(drills).flatMap(({ prepares }) => prepares?.[family] ?? []),
-    );
-    return [...parts].map((part) => ({ family, part }));
-  });
-}
-
-const minutesOf = (drills: readonly PlannedDrill[]) =>
-  drills.reduce((sum, { minutes }) => sum + minutes, 0);
-
-/** What has to be fetched for it. */
-export const propsOf = ({ pieces }: Pick<DrillSpec, 'pieces'>): string[] =>
-  rowsTaken(pieces.filter((one) => !isEverywhere(one))).map(({ piece }) => piece);
-
-const valueOf = (cover: Coverage, chosen: ReadonlySet<number>) => {
-  const served = cover.reduce((sum, { weight, serving }) => {
-    const count = serving.filter((index) => chosen.has(index)).length;
-    return sum + weight * (Math.min(1, count) + secondShare * Math.min(1, Math.max(0, count - 1)));
-  }, 0);
-  return served;
-};
 
 const warms = ({ spec }: PlannedDrill, region: Region) =>
   (spec.loads[region] ?? 0) > 0 ? drillSeconds(spec) : 0;
@@ -320,20 +204,6 @@ function solve(
       bound: Math.max(value, Number(solver.info.get('mip_dual_bound'))),
     };
   });
-}
-
-/** Everything served, prepared and on theme, and nothing taken off: no set is worth more. */
-function mostWorth(task: DrillTask, cover: Coverage, drills: readonly PlannedDrill[]): number {
-  const all = new Set(drills.map((_, index) => index));
-  const count = task.people.length;
-  const themed = drills.filter(({ spec }) => isOnTheme(spec, task.theme)).length;
-  return (
-    valueOf(cover, all) +
-    count *
-      (perStudent.preparation * listParts(task).length +
-        perStudent.theme * themed +
-        perStudent.minute * Math.min(task.minutes, minutesOf(drills)))
-  );
 }
 
 /** At once: what is pinned, then what warms, then the most served for the minute. */

@@ -4,7 +4,8 @@
  */
 import { drillTable, type DrillSpec } from '../catalog/drills';
 import { regions } from '../catalog/regions';
-import { propsOf, type PlannedDrill } from './drillChoice';
+import type { PlannedDrill } from './drillTask';
+import { propsOf } from './drillWorth';
 
 /** One step of the running order before the checks. */
 export type DrillStep =

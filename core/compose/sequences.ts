@@ -70,7 +70,7 @@ export function searchSequences(
     0,
   );
   const extras = open.map((round) => choices.map((option) => extra(option, round)));
-  const ahead = boundAhead(choices, extras, factor);
+  const ahead = boundAhead(past[past.length - 1], choices, extras, factor);
   const order = choices
     .map((option, index) => ({ index, value: option?.value ?? 0 }))
     .sort((a, b) => b.value - a.value)
@@ -133,10 +133,11 @@ const isClimbed = (option: RoundOption, chosen: Sequence): boolean =>
   chosen.some((one) => one !== null && option.above?.includes(kindOf(one)));
 
 /**
- * By rounds behind and the last choice (0: none yet): the most that the rounds to come can add.
+ * By rounds planned and the last choice (0: none yet): the most that the rounds to come can add.
  * Doing the same thing again counts as the second time; what lies further back is not looked at.
  */
 function boundAhead(
+  last: RoundOption | null | undefined,
   choices: readonly (RoundOption | null)[],
   extras: readonly (readonly number[])[],
   factor: number,
@@ -149,9 +150,7 @@ function boundAhead(
     const share = factor >= 0 ? againShare(option, isAgain ? 1 : 0) : option.isRest ? 1 : more;
     return factor * (option.value * share + stepAdds(before, option));
   };
-  const pairs = [undefined, ...choices].map((before) =>
-    choices.map((option) => most(option, before)),
-  );
+  const pairs = [last, ...choices].map((before) => choices.map((option) => most(option, before)));
   const ahead: number[][] = Array.from({ length: extras.length + 1 }, () => []);
   ahead[extras.length] = pairs.map(() => 0);
   for (let depth = extras.length - 1; depth >= 0; depth -= 1) {
@@ -186,7 +185,12 @@ export function mayBeGiven(
   options: readonly RoundOption[],
 ): (RoundOption | null)[] {
   const isSure = options.some(
-    (option) => !option.isRest && isBare(option) && option.needsFirst === undefined,
+    (option) =>
+      !option.isRest &&
+      // A try may be too much, or too few of it.
+      !option.isAttempt &&
+      isBare(option) &&
+      option.needsFirst === undefined,
   );
   const isTold = pins.some(({ option }) =>
     options.some(({ id, isRest }) => isRest && id === option),

@@ -34,6 +34,15 @@ describe('who sits out', () => {
     expect(doneByAll({ kind: 'rest' })).toBeNull();
   });
 
+  it('is whom the cool-down is closed to as well: it is told to everybody like any drill', () => {
+    const line = { kind: 'release', drill: 'cool-down' } as const;
+    expect(listSittingOut(line, [person('5', ['cool-down'], 'Calves'), people[2]!])).toEqual([
+      { id: '5', instead: 'Seated' },
+    ]);
+    const sore = outAsWished(line, { sore: [{ person: '3', place: 'back' }] }, drillTable);
+    expect(sore('3')).toBe(true);
+  });
+
   it('is who has said something tonight as well, with the quietest there is', () => {
     const line = { kind: 'drill', drill: 'boat' } as const;
     expect(listSittingOut(line, people)).toEqual([]);

@@ -39,8 +39,26 @@ type Line = Pick<TimelineItem, 'kind'> & {
 };
 
 /** What everybody does in a line of the running order; `null`: not all the same. */
-export const doneByAll = ({ kind, drill }: Line): DrillKey | null =>
-  kind === 'pause' ? pauseDrill : kind === 'drill' ? (drill ?? null) : null;
+export function doneByAll({ kind, drill }: Line): DrillKey | null {
+  switch (kind) {
+    case 'pause':
+      return pauseDrill;
+    case 'drill':
+    case 'release':
+      return drill ?? null;
+    // Counterposes are asked for by their family, rounds and checks person by person.
+    case 'arrive':
+    case 'checks':
+    case 'settle':
+    case 'round':
+    case 'reset':
+    case 'counter':
+    case 'rest':
+      return null;
+    default:
+      return kind satisfies never;
+  }
+}
 
 /** What carries no pass is told to nobody; classes begun before passes go by what was closed. */
 const isLetInto = (
@@ -72,7 +90,7 @@ export function listSittingOut(
       (done !== null && !isLetInto(person, done)) ||
       (after !== undefined && person.closedCounters?.includes(after) === true);
     if (!hasSaid && !isClosed) return [];
-    const isQuiet = hasSaid || kind === 'pause' || after !== undefined;
+    const isQuiet = hasSaid || kind === 'pause' || kind === 'release' || after !== undefined;
     return [{ id: person.id, instead: isQuiet ? quietestOf(person) : meanwhile(person) }];
   });
 }

@@ -3,6 +3,7 @@ import { resolveBody } from '../body/body';
 import { wayUpIds } from '../catalog/waysUp';
 import type { Evidence } from '../readiness/record';
 import { everything, makeCase, twice } from '../testing/cases';
+import { keptDistances } from '../setups/registry';
 import { listOptions } from './options';
 
 const context = {
@@ -40,6 +41,17 @@ describe('ways up', () => {
     expect(by('straddle').tries).toBeLessThanOrEqual(4);
     expect(new Set(hops().map(({ same }) => same))).toEqual(new Set(['HB10']));
     expect(new Set(hops().map(({ id }) => id)).size).toBe(hops().length);
+  });
+
+  it('do not take over a distance that was found for the usual way', () => {
+    const kept = keptDistances([
+      { setup: 'hand-kick', distance: 'gap', metres: 0.3, on: '2026-11-01', note: '' },
+    ]);
+    const found = listOptions(makeCase({ present: { handstand: 'HB10' } }), { ...context, kept });
+    const baseOf = (id: string) =>
+      found.options.find((one) => one.stage === 'HB10' && one.wayUp === id)!.baseM;
+    expect(baseOf('straight-leg')).toBeCloseTo(context.body.lengths.hand + 0.3, 9);
+    expect(baseOf('bent-knee')).toBeCloseTo(context.body.lengths.hand + 0.22, 9);
   });
 
   it('ask for the hollow where the back would take it', () => {

@@ -1,6 +1,7 @@
 /** The running order as the plan file has it: what is done, how much, with what, and who sits it out. */
 import { sayDose } from '../catalog/dose';
-import { positionTable } from '../catalog/drills';
+import { positionTable, type DrillSpec } from '../catalog/drills';
+import { usualMinutes } from '../compose/drillTask';
 import { rowWords } from '../compose/resources';
 import { propMoves } from '../compose/drillOrder';
 import { drillsOf, type PreparedClass, type Wishes } from '../compose/prepared';
@@ -35,7 +36,7 @@ export function writeLines(
       ...(drill === undefined ? {} : { drill }),
       ...(family === undefined ? {} : { family }),
       ...(waves === undefined ? {} : { waves }),
-      ...(spec === undefined ? {} : { dose: sayDose(spec.dose) }),
+      ...(spec === undefined ? {} : { dose: doseOfLine(spec, minutes, waves) }),
       ...(spec?.position === undefined ? {} : { position: spec.position }),
       ...(isMove ? { isMove: true as const } : {}),
       ...(spec === undefined || fetched.length === 0 ? {} : { fetch: asRows(fetched) }),
@@ -43,6 +44,13 @@ export function writeLines(
       ...(out.length === 0 ? {} : { sitOut: out.map((one) => ({ ...one })) }),
     };
   });
+}
+
+/** A line much longer than its drill holds the dose more than once. */
+function doseOfLine(spec: DrillSpec, minutes: number, waves: 1 | 2 | undefined): string {
+  const times = Math.round(minutes / usualMinutes(spec, waves));
+  const dose = sayDose(spec.dose);
+  return times < 2 ? dose : `${dose}; ${times} times over`;
 }
 
 const asRows = (rows: readonly string[]) => [...rows] as NonNullable<Line['fetch']>;

@@ -55,6 +55,25 @@ describe('what a class asks of its plan', () => {
     });
   });
 
+  it('is a new one on an evening for looking, for what was seen before the rounds alone', () => {
+    const looking = { ...prepared, isLooking: true };
+    const first = begun.timeline.findIndex(({ kind }) => kind === 'round');
+    const at = (index: number, now = begun, judged = 1) =>
+      wishesNow(
+        replay(say({ kind: 'segment', index, roundsDone: 0 })),
+        begun,
+        now,
+        looking,
+        judged,
+      );
+    expect(at(2)).not.toBeNull();
+    // Planned from it already, or begun with: what stands, stands.
+    expect(at(2, { ...begun, judged: 1 })).toBeNull();
+    expect(at(2, begun, 0)).toBeNull();
+    expect(at(first)).toBeNull();
+    expect(wishesNow(replay(say()), begun, begun, prepared, 1)).toBeNull();
+  });
+
   it('is nothing again once the new plan stands, and the old one when it is taken back', () => {
     const gone: FloorAct = { kind: 'absent', person: first!, isAbsent: true };
     const plan = mergePlan(begun, write(asks(gone)!, beforeOf(begun)));

@@ -72,7 +72,10 @@ export const planOf = (state: Pick<FloorState, 'plan'>, begun: PlanFile): PlanFi
  * @param judged how often people were judged anew since the class began
  */
 export function wishesNow(
-  state: Pick<FloorState, 'absent' | 'present' | 'late' | 'feetDown' | 'halts' | 'roundsDone'>,
+  state: Pick<
+    FloorState,
+    'absent' | 'present' | 'late' | 'feetDown' | 'halts' | 'roundsDone' | 'segment'
+  >,
   begun: PlanFile,
   now: PlanFile,
   prepared: PreparedClass,
@@ -100,12 +103,26 @@ export function wishesNow(
   const feetDown = feetDownNow(state, begun).filter((id) => known.has(id));
   const next = { absent, late, sore: dedupe([...wishes.sore, ...felt]), feetDown, pins };
   const done = Math.max(wishes.done, state.roundsDone);
-  // On an evening for looking the rounds rest on what is seen before them.
-  const isSeenAnew = prepared.isLooking === true && done === 0 && (now.judged ?? 0) < judged;
-  const stands = isWhole(now, prepared, absent, done) && !isSeenAnew;
+  const stands =
+    isWhole(now, prepared, absent, done) && !isSeenAnew(state, begun, now, prepared, judged);
   if (stands && JSON.stringify(next) === JSON.stringify(askedOf(now))) return null;
   const { order: _, ...rest } = wishes;
   return { ...exact(rest), ...exact(next), done };
+}
+
+/**
+ * On an evening for looking the rounds rest on what is seen before them: until the first of them
+ * begins, whatever was seen asks for a new plan, and nothing of the guess need be kept.
+ */
+export function isSeenAnew(
+  { segment }: Pick<FloorState, 'segment'>,
+  begun: PlanFile,
+  now: PlanFile,
+  { isLooking }: Pick<PreparedClass, 'isLooking'>,
+  judged: number,
+): boolean {
+  const first = begun.timeline.findIndex(({ kind }) => kind === 'round');
+  return isLooking === true && segment < first && (now.judged ?? 0) < judged;
 }
 
 /** Everybody who is here is in the rounds to come, with something that is open to them. */

@@ -121,6 +121,9 @@ export type ActOf<Kind extends FloorAct['kind']> = Extract<FloorAct, { kind: Kin
 /** A tap's name, the same on every device and on the server. */
 export const tapId = ({ device, seq }: Pick<Tap, 'device' | 'seq'>): string => `${device}.${seq}`;
 
+/** Was a tap made on this device? No name of a device has a point in it. */
+export const isFrom = (device: string, tap: string): boolean => tap.startsWith(`${device}.`);
+
 /** Every tap once: what was delivered twice is one tap. */
 export function uniteTaps(...lists: readonly (readonly Tap[])[]): Tap[] {
   const byId = new Map<string, Tap>();

@@ -6,6 +6,7 @@ import { useRouter } from 'next/navigation';
 import { useTransition } from 'react';
 import { ladderIds, ladderTable, type LadderId } from '@/core/catalog/stage';
 import { createCourseAction } from '@/features/courses/actions';
+import { newCourse } from '@/features/courses/newCourseForm';
 import type { ProfileChoice } from '@/server/judging/schools';
 import { LinkButton } from '@/design/LinkButton';
 import { showProblem } from '@/design/notices';
@@ -26,16 +27,7 @@ export function PlaceStep({ profiles, today, place, course }: PlaceStepProps) {
   const [isSaving, startSaving] = useTransition();
   const form = useForm({
     mode: 'controlled',
-    initialValues: {
-      name: '',
-      place,
-      startsOn: today,
-      startsAt: '18:30',
-      minutes: 75,
-      weeks: 10,
-      profile: profiles[0]!.key,
-      family: 'forearm-stand' as LadderId,
-    },
+    initialValues: { ...newCourse(place, today, profiles), family: 'forearm-stand' as LadderId },
   });
   if (course !== undefined) {
     return (

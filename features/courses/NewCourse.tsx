@@ -6,6 +6,7 @@ import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import type { ProfileChoice } from '@/server/judging/schools';
 import { createCourseAction } from './actions';
+import { newCourse } from './newCourseForm';
 import { showProblem } from '@/design/notices';
 import classes from './courses.module.css';
 
@@ -22,15 +23,7 @@ export function NewCourse({ profiles, today, place }: NewCourseProps) {
   const [isSaving, startSaving] = useTransition();
   const form = useForm({
     mode: 'controlled',
-    initialValues: {
-      name: '',
-      place,
-      startsOn: today,
-      startsAt: '18:30',
-      minutes: 75,
-      weeks: 10,
-      profile: profiles[0]!.key,
-    },
+    initialValues: newCourse(place, today, profiles),
   });
   if (!isOpen) {
     return (

@@ -47,6 +47,28 @@ describe('a station’s drawing', () => {
     expect(texts({ kept })).toEqual(['80']);
   });
 
+  it('is drawn at the distance of its own way up, also beside what was kept', () => {
+    const hop = (wayUp: 'straight-leg' | 'bent-knee', metres: number) =>
+      drawStation(
+        {
+          ...option,
+          id: `HB11+${wayUp}`,
+          stage: 'HB11',
+          recipe: 'hand-kick',
+          shape: { family: 'handstandWall' },
+          wayUp,
+          figures: [{ id: 'base', metres }],
+        },
+        '1',
+        context({ kept: [] }),
+        { pxPerM: 80 },
+      )!.shapes.flatMap((one) =>
+        one.kind === 'text' && one.role === 'dimensionText' ? [one.text] : [],
+      );
+    expect(hop('straight-leg', 0.42)).toContain('~42');
+    expect(hop('bent-knee', 0.4)).toContain('~40');
+  });
+
   it('is none for somebody who is not in the class', () => {
     expect(drawStation(option, '2', context(), { pxPerM: 80 })).toBeNull();
   });

@@ -109,11 +109,15 @@ export function drawStation(
     detail: 'row' as const,
     ...(wallM === undefined ? {} : { wallM }),
   };
-  const input = inputFor(
-    { kept: keptAsListed(option), ...member },
-    school,
-    piecesFor(option, prepared.pieces),
-  );
+  const { wayUp } = option;
+  const input: SetupInput = {
+    ...inputFor(
+      { kept: keptAsListed(option), ...member },
+      school,
+      piecesFor(option, prepared.pieces),
+    ),
+    ...(wayUp === undefined ? {} : { wayUp }),
+  };
   if (option.alternative !== undefined) return drawAlternative(input, option.alternative, options);
   const { label, why, shape, recipe } = option;
   return drawStage(input, { label, how: why, shape, recipe }, options);

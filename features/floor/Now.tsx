@@ -47,7 +47,7 @@ export function Now({
         <h1>{item.label}</h1>
         {drill && (
           <p className={classes.how}>
-            {drill.how} <strong>{drill.dose}.</strong>
+            {drill.how} <strong>{item.dose ?? drill.dose}.</strong>
             {moves !== '' && ` ${moves.charAt(0).toUpperCase()}${moves.slice(1)}.`}
             {item.waves === 2 && ' In two turns: the pieces go round half.'}
           </p>

@@ -2,14 +2,9 @@
 
 import { Button, Drawer, SegmentedControl } from '@mantine/core';
 import { IconHandStop } from '@tabler/icons-react';
-import { useState } from 'react';
-import type { FaultId } from '@/core/catalog/checks';
-import { getPiece, isOwnPiece } from '@/core/catalog/pieces';
-import type { PlannedOption } from '@/core/compose/option';
-import type { TrySupport } from '@/core/running/tap';
 import { propWords } from '@/core/compose/stations';
 import { findOption } from '@/core/compose/readBack';
-import { baseOfLadder, doorOf, type PlacedPerson } from '@/core/running/follow';
+import { doorOf, type PlacedPerson } from '@/core/running/follow';
 import { sayingRefused } from '@/core/compose/sittingOut';
 import { firstUp } from '@/core/units/words';
 import { doorKey, hasSign, type FloorState } from '@/core/running/replay';
@@ -17,6 +12,7 @@ import type { FloorBundle } from '@/server/running/floorBundle';
 import { useFloorClass } from './context';
 import classes from './floor.module.css';
 import { figureWords } from '@/features/evening/figureWords';
+import { Tries } from './Tries';
 
 interface PersonSheetProps {
   readonly name: string;
@@ -171,184 +167,3 @@ function Door({ placed }: Pick<PersonSheetProps, 'placed'>) {
     );
   });
 }
-
-function Tries({ placed, round }: Pick<PersonSheetProps, 'placed' | 'round'>) {
-  const { floor, bundle } = useFloorClass();
-  const option = findOption(bundle.prepared, placed.id, placed.option);
-  const stage = option?.stage ?? null;
-  const [what, setWhat] = useState<'hop' | 'kick'>(
-    stage !== null && bundle.stages[stage]?.isHop ? 'hop' : 'kick',
-  );
-  const [leg, setLeg] = useState<'left' | 'right'>('left');
-  const [blocks, setBlocks] = useState<'kept' | 'lost' | 'none'>('none');
-  const [landing, setLanding] = useState<'soft' | 'heavy' | 'none'>('none');
-  const [isAssisted, setAssisted] = useState(placed.needsHand);
-  const [support, setSupport] = useState<TrySupport>(() => supportOf(option));
-  const [faults, setFaults] = useState<readonly FaultId[]>([]);
-  if (option?.isAttempt !== true) return null;
-  const family = stage === null ? undefined : bundle.stages[stage]?.family;
-  const mayShow = (stage === null ? undefined : bundle.stages[stage]?.faults) ?? [];
-  const mine = floor.state.tries.filter(({ person }) => person === placed.id);
-  const count = (is: (one: (typeof mine)[number]) => boolean) => mine.filter(is).length;
-  const last = mine.at(-1);
-  const record = (reached: boolean, event: { readonly timeStamp: number }) => {
-    void floor.say(
-      {
-        kind: 'try',
-        person: placed.id,
-        what,
-        stage,
-        base: family === undefined ? null : baseOfLadder[family],
-        round,
-        leg,
-        reached,
-        blocksKept: blocks === 'none' ? null : blocks === 'kept',
-        landing: landing === 'none' ? null : landing,
-        isAssisted,
-        wayUp: option?.wayUp ?? null,
-        support,
-        faults: [...faults],
-      },
-      event,
-    );
-    // What was seen of this one says nothing of the next.
-    setBlocks('none');
-    setLanding('none');
-    setFaults([]);
-  };
-  return (
-    <section aria-label="Tries" className={classes.tries}>
-      <div className={classes.tryRow}>
-        <SegmentedControl
-          size="lg"
-          aria-label="Hop or kick"
-          value={what}
-          data={['hop', 'kick']}
-          onChange={(value) => setWhat(value as 'hop' | 'kick')}
-        />
-        <SegmentedControl
-          size="lg"
-          aria-label="Which leg leads"
-          value={leg}
-          data={[
-            { value: 'left', label: 'left leg' },
-            { value: 'right', label: 'right leg' },
-          ]}
-          onChange={(value) => setLeg(value as 'left' | 'right')}
-        />
-      </div>
-      <div className={classes.tryRow}>
-        <SegmentedControl
-          size="lg"
-          aria-label="Blocks"
-          value={blocks}
-          data={[
-            { value: 'none', label: 'blocks?' },
-            { value: 'kept', label: 'kept' },
-            { value: 'lost', label: 'dropped' },
-          ]}
-          onChange={(value) => setBlocks(value as typeof blocks)}
-        />
-      </div>
-      <div className={classes.tryRow}>
-        <SegmentedControl
-          size="lg"
-          aria-label="Landing"
-          value={landing}
-          data={[
-            { value: 'none', label: 'landing?' },
-            { value: 'soft', label: 'soft' },
-            { value: 'heavy', label: 'heavy' },
-          ]}
-          onChange={(value) => setLanding(value as typeof landing)}
-        />
-      </div>
-      <div className={classes.tryRow}>
-        <SegmentedControl
-          size="lg"
-          aria-label="Arms hold on to"
-          value={support}
-          data={[
-            { value: 'strap', label: 'strap' },
-            { value: 'block', label: 'block' },
-            { value: 'free', label: 'free' },
-          ]}
-          onChange={(value) => setSupport(value as TrySupport)}
-        />
-      </div>
-      {mayShow.length > 0 && (
-        <div className={classes.tryFaults} role="group" aria-label="What was seen">
-          {mayShow.map((fault) => (
-            <button
-              key={fault}
-              type="button"
-              aria-pressed={faults.includes(fault)}
-              onClick={() =>
-                setFaults(
-                  faults.includes(fault)
-                    ? faults.filter((one) => one !== fault)
-                    : [...faults, fault],
-                )
-              }
-            >
-              {bundle.faults[fault] ?? fault}
-            </button>
-          ))}
-        </div>
-      )}
-      <label className={classes.check}>
-        <input
-          type="checkbox"
-          checked={isAssisted}
-          onChange={({ currentTarget: { checked } }) => setAssisted(checked)}
-        />
-        with somebody’s hands
-      </label>
-      <div className={classes.pair}>
-        <button type="button" className={classes.action} onClick={(event) => record(true, event)}>
-          Reached the wall
-        </button>
-        <button type="button" className={classes.plain} onClick={(event) => record(false, event)}>
-          Not yet
-        </button>
-      </div>
-      {last !== undefined && (
-        <p className={classes.lastTry}>
-          Noted: {sayTry(last)}
-          <Button size="compact-md" variant="subtle" onClick={floor.undo}>
-            Take it back
-          </Button>
-        </p>
-      )}
-      <p aria-live="polite" className={classes.tally}>
-        {mine.length === 1 ? '1 try' : `${mine.length} tries`}, {count(({ reached }) => reached)}{' '}
-        reached · left {count((one) => one.leg === 'left')}, right{' '}
-        {count((one) => one.leg === 'right')}
-        {count(({ landing: how }) => how === 'heavy') > 0 &&
-          ` · ${count(({ landing: how }) => how === 'heavy')} heavy`}
-      </p>
-    </section>
-  );
-}
-
-/** What the set-up gives the arms to hold on to. */
-function supportOf(option: PlannedOption | undefined): TrySupport {
-  if (option?.variant === 'strap') return 'strap';
-  const has = (kind: string) =>
-    option?.props.some(({ piece }) => !isOwnPiece(piece) && getPiece(piece).kind === kind) === true;
-  return has('block') ? 'block' : has('strap') ? 'strap' : 'free';
-}
-
-/** What was just noted of a try, so that a slip of the finger is seen. */
-const sayTry = (one: FloorState['tries'][number]): string =>
-  [
-    one.what,
-    one.leg === null ? '' : `${one.leg} leg`,
-    one.reached ? 'reached' : 'not yet',
-    one.blocksKept === null ? '' : one.blocksKept ? 'blocks kept' : 'blocks dropped',
-    one.landing === null ? '' : `landed ${one.landing === 'soft' ? 'softly' : 'heavily'}`,
-    one.isAssisted ? 'with hands' : '',
-    (one.faults ?? []).length === 0 ? '' : `${one.faults!.length} seen`,
-  ]
-    .filter((words) => words !== '')
-    .join(', ');

@@ -4,7 +4,7 @@ import type { KeptLetter } from '@/core/compose/stations';
 import { useEffect, useRef, useState } from 'react';
 import type { Wishes } from '@/core/compose/prepared';
 import { beforeOf } from '@/core/compose/readBack';
-import { mergePlan, planOf, wishesNow } from '@/core/running/follow';
+import { isSeenAnew, mergePlan, planOf, wishesNow } from '@/core/running/follow';
 import type { FloorBundle } from '@/server/running/floorBundle';
 import type { ComposeAnswer, ComposeQuestion } from '@/workers/compose.worker';
 import type { Floor } from './useFloor';
@@ -42,7 +42,7 @@ export function useReplan(floor: Floor, bundle: FloorBundle, isTeacher: boolean)
   const wishes = isTeacher
     ? wishesNow(state, bundle.plan, plan, bundle.prepared, bundle.revision)
     : null;
-  const isFirstLook = bundle.prepared.isLooking === true && state.roundsDone === 0;
+  const isFirstLook = isSeenAnew(state, bundle.plan, plan, bundle.prepared, bundle.revision);
   const key = wishes === null ? '' : JSON.stringify([wishes, bundle.revision]);
   const isReady = link !== 'starting' && state.endedMs === null && plan.rounds.length > 0;
   const worker = useRef<{ readonly own: Worker; isBusy: boolean } | null>(null);

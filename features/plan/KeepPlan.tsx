@@ -6,7 +6,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { WishesFile } from '@/core/files/classFile';
 import type { PlanFile } from '@/core/files/planFile';
 import type { PreparedClass } from '@/core/compose/prepared';
-import { sayProblems } from '@/server/result';
+import { done, sayProblems } from '@/server/result';
 import { browserParts } from './browserParts';
 import { PlannerEngine } from './plannerEngine';
 import classes from './plan.module.css';
@@ -40,6 +40,8 @@ export function KeepPlan({ courseId, day, changes = [], ...start }: KeepPlanProp
       {
         ...parts,
         keep: async (kept, seen) => {
+          // Keeping reads the page anew, which ends the worker: only once what binds is known too.
+          if (engine.state.status !== 'done') return done(seen);
           const outcome = await parts.keep!(kept, seen);
           if (outcome.ok) router.refresh();
           else setProblem(sayProblems(outcome.problems));

@@ -32,6 +32,8 @@ function markOf({ absent, late, sore, feetDown }: WishesFile, id: string): strin
     .join(', ');
 }
 
+const others = (ids: readonly string[], id: string) => ids.filter((one) => one !== id);
+
 /** Who is away, late or sore, said on tonight's own names; the answer is what that changes. */
 export function TonightNames({ courseId, day, plan, members, ...start }: TonightNamesProps) {
   const router = useRouter();
@@ -94,24 +96,27 @@ export function TonightNames({ courseId, day, plan, members, ...start }: Tonight
                     <Menu.Item
                       onClick={() =>
                         say({
-                          absent: wishes.absent.filter((one) => one !== id),
+                          absent: others(wishes.absent, id),
                           late: without(wishes.late, id),
                           sore: without(wishes.sore, id),
-                          feetDown: wishes.feetDown.filter((one) => one !== id),
+                          feetDown: others(wishes.feetDown, id),
                         })
                       }
                     >
                       Comes, as usual
                     </Menu.Item>
                   )}
-                  <Menu.Item onClick={() => say({ absent: [...wishes.absent, id] })}>
+                  <Menu.Item onClick={() => say({ absent: [...others(wishes.absent, id), id] })}>
                     Away
                   </Menu.Item>
                   {plan.rounds.slice(1).map(({ round }) => (
                     <Menu.Item
                       key={round}
                       onClick={() =>
-                        say({ late: [...without(wishes.late, id), { person: id, round }] })
+                        say({
+                          absent: others(wishes.absent, id),
+                          late: [...without(wishes.late, id), { person: id, round }],
+                        })
                       }
                     >
                       Late: from round {round}
@@ -120,9 +125,7 @@ export function TonightNames({ courseId, day, plan, members, ...start }: Tonight
                   <Menu.Item
                     onClick={() =>
                       say({
-                        feetDown: isDown
-                          ? wishes.feetDown.filter((one) => one !== id)
-                          : [...wishes.feetDown, id],
+                        feetDown: isDown ? others(wishes.feetDown, id) : [...wishes.feetDown, id],
                       })
                     }
                   >
@@ -132,7 +135,16 @@ export function TonightNames({ courseId, day, plan, members, ...start }: Tonight
                   {painPlaces.map((place) => (
                     <Menu.Item
                       key={place}
-                      onClick={() => say({ sore: [...wishes.sore, { person: id, place }] })}
+                      onClick={() =>
+                        say({
+                          sore: [
+                            ...wishes.sore.filter(
+                              (one) => one.person !== id || one.place !== place,
+                            ),
+                            { person: id, place },
+                          ],
+                        })
+                      }
                     >
                       {painPlaceTable[place].label}
                     </Menu.Item>

@@ -149,7 +149,8 @@ export function takeTaps(uid: unknown, input: unknown, tapper: Tapper): Taken {
     if (!isOwnName(tx, device, tapper)) {
       return notTaken('not-yours', 'Another device taps under this name.');
     }
-    const { members, checks } = bundleOf(row);
+    const { members, checks, revision: before } = bundleOf(row);
+    let revision = before;
     const { era } = getSettings(tx);
     const hide = hideChecks(checks);
     const known = new Set(members.map((member) => member.id));
@@ -173,9 +174,11 @@ export function takeTaps(uid: unknown, input: unknown, tapper: Tapper): Taken {
     addTaps(tx, row.id, taken.fresh);
     if (taken.fresh.some(({ act }) => act.kind !== 'anchor')) {
       writeResult(tx, row);
-      if (hasLooked(row, taken.fresh)) judgeAgain(tx, row, [...known].map(Number));
+      if (hasLooked(row, taken.fresh)) {
+        judgeAgain(tx, row, [...known].map(Number));
+        ({ revision } = bundleOf(findFloorClass(tx, row.uid)!));
+      }
     }
-    const { revision } = bundleOf(findFloorClass(tx, row.uid)!);
     const others = listTaps(tx, row.id, after);
     const value: Delivered = {
       upTo: taken.upTo,

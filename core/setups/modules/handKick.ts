@@ -15,10 +15,12 @@ export const handKick: Setup = {
   solve: (input) => {
     const { body, wayUp } = input;
     const { hand } = body.lengths;
-    const { measure, findKept, outgrown } = measuring(input, 'hand-kick', {
+    const fixed = wayUp === undefined ? undefined : getWayUp(wayUp).handGapM;
+    // What was found by trying was found for the usual way: another way up has its own distance.
+    const own = fixed === undefined ? input : { body };
+    const { measure, findKept, outgrown } = measuring(own, 'hand-kick', {
       limits: { base: ellReachM(body, armLengthM(body)) },
     });
-    const fixed = wayUp === undefined ? undefined : getWayUp(wayUp).handGapM;
     const ownGap = measure('gap', (l) => fixed ?? l.hand + overM, {
       mark: 'wall to the fingertips',
       why: fixed === undefined ? 'one hand + 5 cm' : `for the ${getWayUp(wayUp!).label}`,

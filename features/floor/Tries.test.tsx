@@ -1,0 +1,111 @@
+import { screen, within } from '@testing-library/react';
+import { renderUi } from '@/design/testing/renderUi';
+import { fakeBundle, fakeFloor, type FakeFloor } from '@/features/floor/testing/fakeFloor';
+import { InClass } from '@/features/floor/testing/renderFloor';
+import type { PlacedPerson } from '@/core/running/follow';
+import type { FloorAct } from '@/core/running/tap';
+import { Tries } from './Tries';
+
+const placed = {
+  id: '1',
+  option: 'FS9',
+  label: 'Hops',
+  needsHand: false,
+  letter: 'A',
+} as PlacedPerson;
+const option = (more: object = {}) => ({
+  id: 'FS9',
+  stage: 'FS9',
+  isAttempt: true,
+  wayUp: 'bent-knee',
+  props: [{ piece: 'foam-block', count: 1 }],
+  ...more,
+});
+
+const bundle = (more: object = {}) =>
+  fakeBundle({
+    prepared: { people: [{ id: '1', options: [option(more)], fallbacks: [] }] } as never,
+    stages: {
+      FS9: { family: 'forearm-stand', label: 'Hops', isHop: true, faults: ['head-touches', 'sag'] },
+    },
+  });
+
+const show = (fake: FakeFloor, more: object = {}) =>
+  renderUi(
+    <InClass fake={fake} bundle={bundle(more)}>
+      <Tries placed={placed} round={2} />
+    </InClass>,
+  );
+
+const earlier: FloorAct = {
+  kind: 'try',
+  person: '1',
+  what: 'hop',
+  stage: 'FS9',
+  base: 'forearms',
+  round: 2,
+  leg: 'left',
+  reached: true,
+  blocksKept: null,
+  landing: 'heavy',
+  isAssisted: false,
+};
+
+it('notes a try with what was seen of it, the way up and what the arms hold', async () => {
+  const fake = fakeFloor();
+  const { user } = show(fake);
+  await user.click(screen.getByRole('button', { name: 'head touches' }));
+  await user.click(screen.getByText('soft'));
+  await user.click(screen.getByRole('button', { name: 'Not yet' }));
+  expect(fake.said).toMatchObject([
+    {
+      kind: 'try',
+      what: 'hop',
+      base: 'forearms',
+      round: 2,
+      reached: false,
+      landing: 'soft',
+      wayUp: 'bent-knee',
+      support: 'block',
+      faults: ['head-touches'],
+    },
+  ]);
+});
+
+it('begins the next try from nothing seen', async () => {
+  const fake = fakeFloor();
+  const { user } = show(fake);
+  await user.click(screen.getByRole('button', { name: 'sags' }));
+  await user.click(screen.getByRole('button', { name: 'Reached the wall' }));
+  expect(screen.getByRole('button', { name: 'sags' })).toHaveAttribute('aria-pressed', 'false');
+  await user.click(screen.getByRole('button', { name: 'Reached the wall' }));
+  expect(fake.said.at(-1)).toMatchObject({ faults: [], landing: null });
+});
+
+it('takes a strap from the set-up, and nothing where there is none', async () => {
+  const strap = fakeFloor();
+  const first = show(strap, { variant: 'strap' });
+  await first.user.click(screen.getByRole('button', { name: 'Reached the wall' }));
+  expect(strap.said[0]).toMatchObject({ support: 'strap' });
+  first.unmount();
+  const free = fakeFloor();
+  const { user } = show(free, { props: [] });
+  await user.click(screen.getByRole('button', { name: 'Reached the wall' }));
+  expect(free.said[0]).toMatchObject({ support: 'free' });
+});
+
+it('shows what was just noted and takes that very try back', async () => {
+  // Something else was tapped since: it is not that which goes.
+  const fake = fakeFloor([earlier, { kind: 'absent', person: '2', isAbsent: true }]);
+  const { user } = show(fake);
+  const noted = screen.getByText(/Noted:/);
+  expect(noted).toHaveTextContent('hop, left leg, reached, landed heavily');
+  expect(screen.getByText(/1 heavy/)).toBeInTheDocument();
+  await user.click(within(noted).getByRole('button', { name: 'Take it back' }));
+  expect(fake.said).toEqual([{ kind: 'undo', tap: 'd.1' }]);
+});
+
+it('is nothing where nothing is tried', () => {
+  show(fakeFloor(), { isAttempt: undefined });
+  expect(screen.queryByRole('region', { name: 'Tries' })).not.toBeInTheDocument();
+});

@@ -1,0 +1,212 @@
+'use client';
+
+import { Button, SegmentedControl } from '@mantine/core';
+import { useState } from 'react';
+import type { FaultId } from '@/core/catalog/checks';
+import { getPiece, isOwnPiece } from '@/core/catalog/pieces';
+import type { PlannedOption } from '@/core/compose/option';
+import { findOption } from '@/core/compose/readBack';
+import { baseOfLadder, type PlacedPerson } from '@/core/running/follow';
+import type { FloorState } from '@/core/running/replay';
+import { isFrom, type TrySupport } from '@/core/running/tap';
+import { useFloorClass } from './context';
+import classes from './floor.module.css';
+
+interface TriesProps {
+  readonly placed: PlacedPerson;
+  /** The round that runs, from 1; null between rounds. */
+  readonly round: number | null;
+}
+
+/** What was seen of somebody's tries: a tap for each thing, and one for the try. */
+export function Tries({ placed, round }: TriesProps) {
+  const { floor, bundle } = useFloorClass();
+  const option = findOption(bundle.prepared, placed.id, placed.option);
+  const stage = option?.stage ?? null;
+  const [what, setWhat] = useState<'hop' | 'kick'>(
+    stage !== null && bundle.stages[stage]?.isHop ? 'hop' : 'kick',
+  );
+  const [leg, setLeg] = useState<'left' | 'right'>('left');
+  const [blocks, setBlocks] = useState<'kept' | 'lost' | 'none'>('none');
+  const [landing, setLanding] = useState<'soft' | 'heavy' | 'none'>('none');
+  const [isAssisted, setAssisted] = useState(placed.needsHand);
+  const [support, setSupport] = useState<TrySupport>(() => supportOf(option));
+  const [faults, setFaults] = useState<readonly FaultId[]>([]);
+  if (option?.isAttempt !== true) return null;
+  const family = stage === null ? undefined : bundle.stages[stage]?.family;
+  const mayShow = (stage === null ? undefined : bundle.stages[stage]?.faults) ?? [];
+  const mine = floor.state.tries.filter(({ person }) => person === placed.id);
+  const count = (is: (one: (typeof mine)[number]) => boolean) => mine.filter(is).length;
+  const last = mine.at(-1);
+  // What another device noted is that device's to take back.
+  const isOwn = last !== undefined && floor.device !== null && isFrom(floor.device, last.id);
+  const record = (reached: boolean, event: { readonly timeStamp: number }) => {
+    void floor.say(
+      {
+        kind: 'try',
+        person: placed.id,
+        what,
+        stage,
+        base: family === undefined ? null : baseOfLadder[family],
+        round,
+        leg,
+        reached,
+        blocksKept: blocks === 'none' ? null : blocks === 'kept',
+        landing: landing === 'none' ? null : landing,
+        isAssisted,
+        wayUp: option?.wayUp ?? null,
+        support,
+        faults: [...faults],
+      },
+      event,
+    );
+    // What was seen of this one says nothing of the next.
+    setBlocks('none');
+    setLanding('none');
+    setFaults([]);
+  };
+  return (
+    <section aria-label="Tries" className={classes.tries}>
+      <div className={classes.tryRow}>
+        <Choice
+          label="Hop or kick"
+          value={what}
+          words={{ hop: 'hop', kick: 'kick' }}
+          onChoose={setWhat}
+        />
+        <Choice
+          label="Which leg leads"
+          value={leg}
+          words={{ left: 'left leg', right: 'right leg' }}
+          onChoose={setLeg}
+        />
+      </div>
+      <div className={classes.tryRow}>
+        <Choice
+          label="Blocks"
+          value={blocks}
+          words={{ none: 'blocks?', kept: 'kept', lost: 'dropped' }}
+          onChoose={setBlocks}
+        />
+      </div>
+      <div className={classes.tryRow}>
+        <Choice
+          label="Landing"
+          value={landing}
+          words={{ none: 'landing?', soft: 'soft', heavy: 'heavy' }}
+          onChoose={setLanding}
+        />
+      </div>
+      <div className={classes.tryRow}>
+        <Choice
+          label="Arms hold on to"
+          value={support}
+          words={{ strap: 'strap', block: 'block', free: 'free' }}
+          onChoose={setSupport}
+        />
+      </div>
+      {mayShow.length > 0 && (
+        <div className={classes.tryFaults} role="group" aria-label="What was seen">
+          {mayShow.map((fault) => (
+            <button
+              key={fault}
+              type="button"
+              aria-pressed={faults.includes(fault)}
+              onClick={() =>
+                setFaults(
+                  faults.includes(fault)
+                    ? faults.filter((one) => one !== fault)
+                    : [...faults, fault],
+                )
+              }
+            >
+              {bundle.faults[fault] ?? fault}
+            </button>
+          ))}
+        </div>
+      )}
+      <label className={classes.check}>
+        <input
+          type="checkbox"
+          checked={isAssisted}
+          onChange={({ currentTarget: { checked } }) => setAssisted(checked)}
+        />
+        with somebody’s hands
+      </label>
+      <div className={classes.pair}>
+        <button type="button" className={classes.action} onClick={(event) => record(true, event)}>
+          Reached the wall
+        </button>
+        <button type="button" className={classes.plain} onClick={(event) => record(false, event)}>
+          Not yet
+        </button>
+      </div>
+      {last !== undefined && (
+        <p className={classes.lastTry}>
+          Noted: {sayTry(last)}
+          {isOwn && (
+            <Button
+              size="compact-md"
+              variant="subtle"
+              onClick={() => void floor.say({ kind: 'undo', tap: last.id })}
+            >
+              Take it back
+            </Button>
+          )}
+        </p>
+      )}
+      <p aria-live="polite" className={classes.tally}>
+        {mine.length === 1 ? '1 try' : `${mine.length} tries`}, {count(({ reached }) => reached)}{' '}
+        reached · left {count((one) => one.leg === 'left')}, right{' '}
+        {count((one) => one.leg === 'right')}
+        {count(({ landing: how }) => how === 'heavy') > 0 &&
+          ` · ${count(({ landing: how }) => how === 'heavy')} heavy`}
+      </p>
+    </section>
+  );
+}
+
+/** What the set-up gives the arms to hold on to. */
+function supportOf(option: PlannedOption | undefined): TrySupport {
+  if (option?.variant === 'strap') return 'strap';
+  const has = (kind: string) =>
+    option?.props.some(({ piece }) => !isOwnPiece(piece) && getPiece(piece).kind === kind) === true;
+  return has('block') ? 'block' : has('strap') ? 'strap' : 'free';
+}
+
+/** What was just noted of a try, so that a slip of the finger is seen. */
+const sayTry = (one: FloorState['tries'][number]): string =>
+  [
+    one.what,
+    one.leg === null ? '' : `${one.leg} leg`,
+    one.reached ? 'reached' : 'not yet',
+    one.blocksKept === null ? '' : one.blocksKept ? 'blocks kept' : 'blocks dropped',
+    one.landing === null ? '' : `landed ${one.landing === 'soft' ? 'softly' : 'heavily'}`,
+    one.isAssisted ? 'with hands' : '',
+    (one.faults ?? []).length === 0 ? '' : `${one.faults!.length} seen`,
+  ]
+    .filter((words) => words !== '')
+    .join(', ');
+
+/** One of a few, under a thumb. */
+function Choice<Value extends string>({
+  label,
+  value,
+  words,
+  onChoose,
+}: {
+  readonly label: string;
+  readonly value: Value;
+  readonly words: Readonly<Record<Value, string>>;
+  readonly onChoose: (value: Value) => void;
+}) {
+  return (
+    <SegmentedControl
+      size="lg"
+      aria-label={label}
+      value={value}
+      data={(Object.keys(words) as Value[]).map((one) => ({ value: one, label: words[one] }))}
+      onChange={(chosen) => onChoose(chosen as Value)}
+    />
+  );
+}

@@ -1,0 +1,94 @@
+import { act, screen } from '@testing-library/react';
+import { renderUi } from '@/design/testing/renderUi';
+import type { PlanFile } from '@/core/files/planFile';
+import type { ComposeAnswer, ComposeQuestion } from '@/workers/compose.worker';
+import { KeepPlan } from './KeepPlan';
+
+const asked: { question: ComposeQuestion; answer: (one: ComposeAnswer) => void }[] = [];
+const kept: { plan: PlanFile; seen: number }[] = [];
+let isRefused = false;
+const mockRouter = { refresh: jest.fn() };
+jest.mock('next/navigation', () => ({ useRouter: () => mockRouter }));
+jest.mock('./browserParts', () => ({
+  browserParts: () => ({
+    ask: (question: ComposeQuestion, answer: (one: ComposeAnswer) => void) => {
+      asked.push({ question, answer });
+      return () => undefined;
+    },
+    prepareAgain: null,
+    keep: ({ plan }: { plan: PlanFile }, seen: number) => {
+      kept.push({ plan, seen });
+      return Promise.resolve(
+        isRefused ? { ok: false, problems: { form: 'Not kept.' } } : { ok: true, value: seen + 1 },
+      );
+    },
+    tell: () => undefined,
+  }),
+}));
+
+const plan = (note: string): PlanFile =>
+  ({
+    rounds: [
+      { round: 1, people: [{ id: '1', option: 'dog', label: 'Dog', place: { kind: 'mat' } }] },
+    ],
+    timeline: [],
+    stations: [{ letter: 'Q', option: 'dog', label: 'Dog', people: [] }],
+    notes: [note],
+    gapPercent: 0,
+  }) as unknown as PlanFile;
+
+const wishes = { pins: [], absent: [], late: [], sore: [], feetDown: [] } as never;
+const show = (more: object = {}) =>
+  renderUi(
+    <KeepPlan
+      courseId={1}
+      day="2026-11-26"
+      wishes={wishes}
+      prepared={{} as never}
+      revision={4}
+      {...more}
+    />,
+  );
+const hear = (answer: ComposeAnswer) =>
+  act(async () => {
+    asked[0]!.answer(answer);
+    await Promise.resolve();
+    await Promise.resolve();
+  });
+
+beforeEach(() => {
+  asked.length = 0;
+  kept.length = 0;
+  isRefused = false;
+  mockRouter.refresh.mockClear();
+});
+
+it('composes where nothing is kept, and keeps it once, whole', async () => {
+  show();
+  expect(screen.getByRole('status')).toHaveTextContent('Composing the plan of this evening');
+  await hear({ kind: 'proved', milliseconds: 1, plan: plan('proved') });
+  // Keeping reads the page anew and would end what is still asked.
+  expect(kept).toEqual([]);
+  await hear({ kind: 'done', plan: plan('done') });
+  expect(kept).toMatchObject([{ plan: { notes: ['done'] }, seen: 4 }]);
+  expect(mockRouter.refresh).toHaveBeenCalledTimes(1);
+});
+
+it('says what changed, moves as little as can be, and keeps the letters', () => {
+  show({ stale: plan('old'), changes: ['Bo is gone'] });
+  expect(screen.getByRole('status')).toHaveTextContent(
+    'This changed since the plan was made: Bo is gone. Composing it anew',
+  );
+  expect(asked[0]!.question).toMatchObject({
+    before: { '1': { options: ['dog'] } },
+    letters: [{ letter: 'Q' }],
+  });
+});
+
+it('says why a plan could not be kept', async () => {
+  isRefused = true;
+  show();
+  await hear({ kind: 'done', plan: plan('done') });
+  expect(await screen.findByText(/Not kept\./)).toBeInTheDocument();
+  expect(mockRouter.refresh).not.toHaveBeenCalled();
+});
