@@ -43,6 +43,16 @@ export const seconds = (count: number, more: More = {}): DoseStep => ({ seconds:
 const span = ([least, most]: readonly [number, number]) =>
   least === most ? String(least) : `${least}–${most}`;
 
+const sideWords: Readonly<Record<Per, readonly string[]>> = {
+  side: ['one side', 'the other side'],
+  way: ['one way', 'the other way'],
+  each: ['the first', 'the second'],
+};
+
+/** What one part is done on, one after the other; one empty word where it is done once. */
+export const sidesOf = ({ per }: { readonly per?: Per }): readonly string[] =>
+  per === undefined ? [''] : sideWords[per];
+
 const perWords = { side: ' a side', way: ' each way', each: ' each' } as const;
 
 function sayAmount(step: DoseStep, ownSeconds: (held: CheckKey) => number): string {

@@ -46,9 +46,16 @@ export function writeLines(
   });
 }
 
+/** How often a line of so many minutes holds the dose of its drill, at least once. */
+export const timesOver = (
+  spec: Pick<DrillSpec, 'minutes'>,
+  minutes: number,
+  waves: number | undefined,
+): number => Math.max(1, Math.round(minutes / usualMinutes(spec, waves === 2 ? 2 : 1)));
+
 /** A line much longer than its drill holds the dose more than once. */
 function doseOfLine(spec: DrillSpec, minutes: number, waves: 1 | 2 | undefined): string {
-  const times = Math.round(minutes / usualMinutes(spec, waves));
+  const times = timesOver(spec, minutes, waves);
   const dose = sayDose(spec.dose);
   return times < 2 ? dose : `${dose}; ${times} times over`;
 }

@@ -5,7 +5,8 @@ import { usualSolve } from '../compose/solve';
 import { inventClass } from '../testing/inventClass';
 import { beforeOf, findOption } from '../compose/readBack';
 import { doorOf, listMoves, mergePlan, wishesNow, type PlacedPerson } from './follow';
-import { listPace, paceAt, paceSeconds } from './pacer';
+import { breaths, seconds, times } from '../catalog/dose';
+import { listDosePace, listPace, paceAt, paceSeconds } from './pacer';
 import {
   hideChecks,
   mayTap,
@@ -331,5 +332,23 @@ describe('the pacer', () => {
     expect(steps.map(({ seconds }) => seconds)).toEqual([32, 20, 32, 20, 32]);
     expect(paceAt(steps, 31.9, 5)).toMatchObject({ breath: 6, breathsOfStep: 6, phase: 'out' });
     expect(() => paceAt([], 0, 5)).toThrow(RangeError);
+  });
+
+  it('paces the dose of a line: every set on every side, a change between, the more of a span', () => {
+    const steps = listDosePace([breaths(3, 5, { sets: 2, per: 'side' }), seconds(20)], 6);
+    expect(steps.map(({ kind, label, seconds: long }) => [kind, label, long])).toEqual([
+      ['hold', 'one side, set 1 of 2', 30],
+      ['reset', 'Change', 10],
+      ['hold', 'one side, set 2 of 2', 30],
+      ['reset', 'Change', 10],
+      ['hold', 'the other side, set 1 of 2', 30],
+      ['reset', 'Change', 10],
+      ['hold', 'the other side, set 2 of 2', 30],
+      ['reset', 'Change', 10],
+      ['hold', 'Go', 20],
+    ]);
+    expect(paceSeconds(listDosePace([times(10)], 6, 2))).toBe(30 + 10 + 30);
+    expect(listDosePace('as they like', 6)).toEqual([]);
+    expect(listDosePace([{ hold: true }], 6)).toEqual([]);
   });
 });

@@ -1,4 +1,5 @@
 /** A breath pacer as data: what the next seconds hold. Whoever shows or sounds it drives the time. */
+import { sidesOf, type Dose, type DoseStep } from '../catalog/dose';
 
 export type PaceSpec =
   /** So many breaths. */
@@ -62,6 +63,44 @@ export function listPace(spec: PaceSpec, breathSeconds: number): PaceStep[] {
       return steps;
     }
   }
+}
+
+/** Seconds of one slow repetition, and of the rest after a set. */
+const usual = { repetition: 3, rest: 10 } as const;
+
+/** How long one set takes, seconds; `null` where it lasts as long as it is good. */
+function setSeconds(step: DoseStep, breathSeconds: number): number | null {
+  if ('seconds' in step) return step.seconds;
+  if ('breaths' in step) return step.breaths[1] * breathSeconds;
+  if ('times' in step) return step.times[1] * usual.repetition;
+  return null;
+}
+
+/**
+ * The steps of a dose: every set on every side it asks for, a short rest between them. The more of
+ * a span is paced: whoever has done the less comes down before the bell.
+ *
+ * @param over how often the line holds the dose
+ * @returns nothing where the dose has no length: words of a teacher's own, or as long as it is good
+ */
+export function listDosePace(dose: Dose, breathSeconds: number, over = 1): PaceStep[] {
+  if (typeof dose === 'string') return [];
+  const one = dose.flatMap((step): PaceStep[] => {
+    const seconds = setSeconds(step, breathSeconds);
+    if (seconds === null) return [];
+    const sets = step.sets ?? 1;
+    return sidesOf(step).flatMap((side) =>
+      Array.from({ length: sets }, (_, set): PaceStep => {
+        const count = sets === 1 ? '' : `set ${set + 1} of ${sets}`;
+        const label = [side, count].filter((words) => words !== '').join(', ');
+        return { kind: 'hold', label: label === '' ? 'Go' : label, seconds };
+      }),
+    );
+  });
+  const all = Array.from({ length: over }, () => one).flat();
+  return all.flatMap((step, at): PaceStep[] =>
+    at === 0 ? [step] : [{ kind: 'reset', label: 'Change', seconds: usual.rest }, step],
+  );
 }
 
 export const paceSeconds = (steps: readonly PaceStep[]): number =>

@@ -6,3 +6,7 @@ export function inSentence(label: string): string {
 
 /** The start of a sentence: `not tonight: …` becomes `Not tonight: …`. */
 export const firstUp = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
+
+/** `A`, `A and B`, `A, B and C`. */
+export const joinWords = (words: readonly string[]): string =>
+  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;

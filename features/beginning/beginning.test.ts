@@ -122,6 +122,12 @@ describe('the guided beginning', () => {
     roster(course);
     const [ada] = listCoursePeople(database(), course);
     must(changeCare(ada!.id, { consent: 'ask', cautions: ['eye'], otherWords: [] }));
+    // Not by another door either: "never seen" is the one word left.
+    expect(placeByWord(ada!.id, { family: 'headstand', stage: 'HS5' })).toMatchObject({
+      ok: false,
+      problems: { stage: expect.stringContaining('closed') },
+    });
+    must(placeByWord(ada!.id, { family: 'headstand', stage: null }));
     const view = readPlacing(course)!;
     expect(view.people[0]!.closed).toContain('FS10');
     expect(view.people[1]!.closed).not.toContain('FS10');

@@ -19,13 +19,15 @@ import { cardPrintScale, cardPxPerM } from './scale';
 import classes from './card.module.css';
 
 interface SetupCardProps {
+  /** What of tonight it shows: `B, rounds 1 and 2`; absent: the rung, whatever the evening holds. */
+  readonly tonight?: string;
   readonly judgement: Judgement;
   readonly date: Day;
   readonly units: LengthUnits;
 }
 
 /** One student, one stage, one page: what to set out, where, and what to look at first. */
-export function SetupCard({ judgement, date, units }: SetupCardProps) {
+export function SetupCard({ judgement, date, units, tonight }: SetupCardProps) {
   const { verdict, person } = judgement;
   const stage = stageOf(judgement);
   const { alternative } = verdict;
@@ -37,6 +39,7 @@ export function SetupCard({ judgement, date, units }: SetupCardProps) {
           <p className={classes.stage}>
             {alternative ? alternativeTable[alternative].label : stage.label}
           </p>
+          {tonight !== undefined && <p className={classes.mark}>{tonight}</p>}
         </div>
         <p className={classes.facts}>
           {format(parseISO(date), 'EEEE d MMMM yyyy')}

@@ -88,7 +88,8 @@ interface StationSize {
   readonly wallM?: number;
 }
 
-const piecesFor = (option: PlannedOption, pieces: readonly PieceCount[]) =>
+/** What of the cupboard a set-up is worked out with. */
+export const piecesFor = (option: PlannedOption, pieces: readonly PieceCount[]) =>
   option.variant === undefined
     ? pieces
     : // The strap or the blanket stands in for the block: none between the hands.

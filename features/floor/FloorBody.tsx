@@ -94,8 +94,10 @@ export function FloorBody({ view: { over }, place, others }: FloorBodyProps) {
   const onPerson = (person: string) => tell({ kind: 'sheet', sheet: { kind: 'person', person } });
   return (
     <div className={classes.body}>
-      <Now item={item} />
-      {over.kind === 'pace' && <PacerPanel />}
+      <Now item={item} isPacing={over.kind === 'pace'} />
+      {over.kind === 'pace' && (
+        <PacerPanel key={over.line} line={over.line === item?.id ? item : undefined} />
+      )}
       {over.kind === 'load' && isTeacher && <LoadPanel />}
       {(over.kind === 'door' || item?.kind === 'arrive') && isTeacher && (
         <DoorPanel

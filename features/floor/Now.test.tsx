@@ -1,4 +1,5 @@
 import { screen } from '@testing-library/react';
+import { times } from '@/core/catalog/dose';
 import type { FloorAct } from '@/core/running/tap';
 import { renderUi } from '@/design/testing/renderUi';
 import { Now } from './Now';
@@ -22,7 +23,7 @@ const bundle = fakeBundle({
   } as never,
 });
 
-function show(before: FloorAct[] = [], shown = bundle) {
+function show(before: FloorAct[] = [], shown = bundle, tell: () => void = () => undefined) {
   const item = {
     id: 'hollow',
     kind: 'drill',
@@ -30,8 +31,8 @@ function show(before: FloorAct[] = [], shown = bundle) {
     label: 'Hollow',
     minutes: 3,
   } as const;
-  renderUi(
-    <InClass fake={fakeFloor(before)} bundle={shown}>
+  return renderUi(
+    <InClass fake={fakeFloor(before)} bundle={shown} tell={tell}>
       <Now item={{ ...item, startsAt: 0 }} />
     </InClass>,
   );
@@ -65,6 +66,15 @@ describe('the line that the class is at', () => {
     const people = bundle.prepared.people.map((one) => (one.id === '2' ? { ...one, cares } : one));
     show([], fakeBundle({ ...bundle, prepared: { people } as never }));
     expect(screen.getByText('With care: Bo: breath never held.')).toBeInTheDocument();
+  });
+
+  it('starts the pacer with the dose of the line, as often as the line holds it', async () => {
+    const spec = { ...bundle.drills['hollow']!, paced: { dose: [times(5)], minutes: 1.5 } };
+    const tell = jest.fn();
+    const { user } = show([], fakeBundle({ ...bundle, drills: { hollow: spec } }), tell);
+    // Twice in three minutes: five slow ones, a change, five again.
+    await user.click(screen.getByRole('button', { name: 'Pace it, 0:40' }));
+    expect(tell).toHaveBeenCalledWith({ kind: 'pace-line', line: 'hollow' });
   });
 
   it('but not for a place that it does not load', () => {

@@ -1,22 +1,30 @@
 'use client';
 
+import { Button } from '@mantine/core';
+import { IconPlayerPlay } from '@tabler/icons-react';
 import { doneByAll, listSittingOut, sayingCares, sayingOut } from '@/core/compose/sittingOut';
 import { sayMoves } from '@/core/files/planLines';
+import { paceSeconds } from '@/core/running/pacer';
 import { feetDownNow } from '@/core/running/follow';
 import { isOutTonight, saidTonight } from '@/core/running/holdOut';
 import type { FloorBundle } from '@/server/running/floorBundle';
 import { useFloorClass } from './context';
 import classes from './floor.module.css';
+import { linePace } from './linePace';
+import { wakeSound } from './sound';
 import { useNow } from './useNow';
 import { leftWords } from './words';
 
 /** The line of the running order that the class is at, and the time left of it. */
 export function Now({
   item,
+  isPacing = false,
 }: {
   readonly item: FloorBundle['plan']['timeline'][number] | undefined;
+  /** The pacer is on the screen already. */
+  readonly isPacing?: boolean;
 }) {
-  const { floor, bundle, names, here } = useFloorClass();
+  const { floor, bundle, names, here, tell } = useFloorClass();
   const now = useNow(500);
   if (item === undefined) return null;
   const { state, nowLine } = floor;
@@ -41,6 +49,7 @@ export function Now({
   );
   const moves = sayMoves(item);
   const drill = item.drill === undefined ? undefined : bundle.drills[item.drill];
+  const steps = linePace(item, bundle);
   return (
     <section className={classes.now} aria-label="Now">
       <div>
@@ -51,6 +60,19 @@ export function Now({
             {moves !== '' && ` ${moves.charAt(0).toUpperCase()}${moves.slice(1)}.`}
             {item.waves === 2 && ' In two turns: the pieces go round half.'}
           </p>
+        )}
+        {steps.length > 0 && !isPacing && (
+          <Button
+            size="lg"
+            variant="light"
+            leftSection={<IconPlayerPlay size={22} />}
+            onClick={() => {
+              wakeSound();
+              tell({ kind: 'pace-line', line: item.id });
+            }}
+          >
+            Pace it, {leftWords(paceSeconds(steps))}
+          </Button>
         )}
         {cares !== '' && <p className={classes.quiet}>With care: {cares}.</p>}
         {out.length > 0 && (

@@ -5,29 +5,42 @@ import { IconPlayerPlay, IconPlayerStop } from '@tabler/icons-react';
 import { useState } from 'react';
 import { listPace, paceSeconds, type PaceSpec } from '@/core/running/pacer';
 import { BreathNow } from './BreathNow';
+import type { FloorBundle } from '@/server/running/floorBundle';
 import { useFloorClass } from './context';
 import classes from './floor.module.css';
+import { linePace } from './linePace';
 import { wakeSound } from './sound';
 import { leftWords } from './words';
 
-type Kind = PaceSpec['kind'];
+type Kind = PaceSpec['kind'] | 'line';
 
-/** Breath seen and heard: so many breaths, three-two-one, or rounds with resets. */
-export function PacerPanel() {
-  const { breathSeconds } = useFloorClass().bundle;
-  const [kind, setKind] = useState<Kind>('breaths');
+interface PacerPanelProps {
+  /** The line it was opened from: its own dose runs at once. */
+  readonly line?: FloorBundle['plan']['timeline'][number] | undefined;
+}
+
+/** Breath seen and heard: the line's own dose, so many breaths, three-two-one, or rounds with resets. */
+export function PacerPanel({ line }: PacerPanelProps) {
+  const { bundle } = useFloorClass();
+  const { breathSeconds } = bundle;
+  const [kind, setKind] = useState<Kind>(line === undefined ? 'breaths' : 'line');
   const [breaths, setBreaths] = useState(5);
   const [rounds, setRounds] = useState(3);
   const [seconds, setSeconds] = useState(breathSeconds);
   const [isHeard, setHeard] = useState(true);
-  const [startedAt, setStarted] = useState<number | null>(null);
+  const [startedAt, setStarted] = useState<number | null>(() =>
+    line === undefined ? null : performance.now(),
+  );
   const spec: PaceSpec =
-    kind === 'breaths'
-      ? { kind, breaths }
+    kind === 'breaths' || kind === 'line'
+      ? { kind: 'breaths', breaths }
       : kind === 'pyramid'
         ? { kind, from: 3, breathsEach: 2 }
         : { kind, rounds, holdSeconds: breaths * seconds, resetSeconds: 20 };
-  const steps = listPace(spec, seconds);
+  const steps =
+    kind === 'line'
+      ? linePace(line, { drills: bundle.drills, breathSeconds: seconds })
+      : listPace(spec, seconds);
   return (
     <section className={classes.pacer} aria-label="Breath pacer">
       {startedAt === null ? (
@@ -48,13 +61,14 @@ export function PacerPanel() {
           value={kind}
           disabled={startedAt !== null}
           data={[
+            ...(line === undefined ? [] : [{ value: 'line', label: 'This line' }]),
             { value: 'breaths', label: 'Breaths' },
             { value: 'pyramid', label: '3-2-1' },
             { value: 'rounds', label: 'Rounds' },
           ]}
           onChange={(value) => setKind(value as Kind)}
         />
-        {kind !== 'pyramid' && (
+        {(kind === 'breaths' || kind === 'rounds') && (
           <NumberInput
             size="md"
             label="Breaths"

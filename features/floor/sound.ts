@@ -3,6 +3,7 @@ let context: AudioContext | null = null;
 
 /** Browsers allow sound only after a tap: called from one. */
 export function wakeSound(): void {
+  if (typeof AudioContext === 'undefined') return;
   context ??= new AudioContext();
   if (context.state === 'suspended') void context.resume();
 }

@@ -15,7 +15,8 @@ export interface HoldWish {
 export type Over =
   /** The line of the running order. */
   | { readonly kind: 'line' }
-  | { readonly kind: 'pace' | 'door' | 'load' }
+  | { readonly kind: 'pace'; readonly line: string | null }
+  | { readonly kind: 'door' | 'load' }
   /** A clock: one to be started, or one that was. */
   | { readonly kind: 'hold'; readonly wish: HoldWish; readonly shown: string | null };
 
@@ -34,6 +35,8 @@ export type ViewEvent =
   | { readonly kind: 'open-hold'; readonly wish: HoldWish }
   | { readonly kind: 'show-hold'; readonly hold: string }
   | { readonly kind: 'toggle'; readonly what: 'pace' | 'door' | 'load' }
+  /** The pacer with the dose of the line that the class is at. */
+  | { readonly kind: 'pace-line'; readonly line: string }
   | { readonly kind: 'close' }
   | { readonly kind: 'sheet'; readonly sheet: Sheet }
   | { readonly kind: 'close-sheet' };
@@ -41,6 +44,9 @@ export type ViewEvent =
 const line: Over = { kind: 'line' };
 export const firstView: FloorView = { over: line, sheet: null };
 const noWish: HoldWish = { check: null, people: [] };
+
+const opened = (what: 'pace' | 'door' | 'load'): Over =>
+  what === 'pace' ? { kind: what, line: null } : { kind: what };
 
 export function reduceView(view: FloorView, event: ViewEvent): FloorView {
   switch (event.kind) {
@@ -52,9 +58,11 @@ export function reduceView(view: FloorView, event: ViewEvent): FloorView {
     }
     case 'toggle':
       return {
-        over: view.over.kind === event.what ? line : { kind: event.what },
+        over: view.over.kind === event.what ? line : opened(event.what),
         sheet: null,
       };
+    case 'pace-line':
+      return { over: { kind: 'pace', line: event.line }, sheet: null };
     case 'close':
       return { ...view, over: line };
     case 'sheet':

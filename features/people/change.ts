@@ -11,6 +11,8 @@ import { noteInDiary } from '@/server/network/asking';
 import { purgeEverywhere } from '@/server/copies/purge';
 import { finishErasing, noteErasing } from '@/server/files/erasing';
 import { isInRunningClass } from '@/server/running/floorJudge';
+import { judge } from '@/core/ladder/verdict';
+import { readOwnCase } from '@/server/judging/views';
 import { readSchool } from '@/server/judging/schools';
 import { readHeight } from '@/features/person/bodyForm';
 import { done, refuse, type Outcome } from '@/server/result';
@@ -145,9 +147,12 @@ export const placeByWord = change(
   [aPerson, placingForm],
   ({ db, today }, person, { family, stage }): Outcome => {
     if (stage !== null) {
-      const school = readSchool(db, 'prop-led');
+      const { school, opened } = readOwnCase(db, person, today);
       if (!school.stages.has(stage) || getStageIn(school, stage).spec.family !== family) {
         return refuse({ stage: 'This stage is not on this ladder.' });
+      }
+      if (judge(stage, opened).kind === 'stop') {
+        return refuse({ stage: 'This shape is closed to them; no word of yours stands for it.' });
       }
     }
     savePlacing(db, person.id, family, stage, today);

@@ -3,16 +3,12 @@ import { z } from 'zod';
 import { wordsOf } from '@/core/units/text';
 import { getStageIn } from '@/core/catalog/school';
 import { judge, verdictKinds } from '@/core/ladder/verdict';
-import { listPieces } from '@/db/cupboards';
 import { addDecision, findDecision } from '@/db/decisions';
 import { saveRung } from '@/db/people';
-import { readEvidence } from '@/db/records';
-import { makeCase } from '@/server/judging/cases';
 import { toGateRow } from '@/server/judging/gateRows';
 import { done, refuse, type Outcome } from '@/server/result';
 import { aPerson, change } from '@/server/useCase';
-import { readSchool } from '@/server/judging/schools';
-import { findCourseOf } from '@/server/judging/views';
+import { readOwnCase } from '@/server/judging/views';
 
 const decisionForm = z.strictObject({
   stage: z.string().max(60),
@@ -32,13 +28,10 @@ export const decide = change(
   [aPerson, decisionForm],
   ({ db: tx, today: day, by }, row, form): Outcome<number> => {
     const { stage, decided, reason, corrects } = form;
-    const course = findCourseOf(tx, row.id, day);
-    const school = readSchool(tx, course?.profile ?? 'prop-led');
+    const { school, opened } = readOwnCase(tx, row, day);
     if (!school.stages.has(stage)) return refuse({ stage: 'This stage is not in the catalog.' });
     const { spec } = getStageIn(school, stage);
-    const evidence = readEvidence(tx, [row.id]).get(row.id) ?? {};
-    const pieces = course === null ? [] : listPieces(tx, course.id);
-    const verdict = judge(stage, makeCase(row, evidence, { school, day, pieces }));
+    const verdict = judge(stage, opened);
     if (verdict.kind === 'stop' && decided !== 'stop') {
       return refuse({
         decided:

@@ -1,5 +1,6 @@
 /** What the opening screens and the bench read. */
 import type { BodyInput } from '@/core/body/body';
+import type { AlternativeId } from '@/core/catalog/alternatives';
 import type { PieceCount } from '@/core/catalog/pieces';
 import type { ProfileId, ProfileSettings } from '@/core/catalog/profiles';
 import { measuredRanges } from '@/core/readiness/ranges';
@@ -125,6 +126,25 @@ export function readCourse(): CourseView | null {
   };
 }
 
+/** Somebody of the course judged for another stage than the evening's, and shown with this instead. */
+export function judgeFor(
+  view: CourseView,
+  person: PersonRow,
+  shown: { readonly stage: StageKey } | { readonly alternative: AlternativeId },
+): Judgement {
+  const db = database();
+  const { school, today: day, course } = view;
+  const stage = 'stage' in shown ? shown.stage : view.meeting.stage;
+  const evidence = readEvidence(db, [person.id]).get(person.id) ?? {};
+  const pieces = listPieces(db, course.id);
+  const judgement = judgePerson(person, evidence, { school, stage, pieces, day });
+  const { alternative: _, ...verdict } = judgement.verdict;
+  return {
+    ...judgement,
+    verdict: 'stage' in shown ? verdict : { ...verdict, alternative: shown.alternative },
+  };
+}
+
 export interface PersonView extends Judgement {
   /** The course the person is judged with: their own next one, or any. */
   readonly course: CourseRow | null;
@@ -173,6 +193,15 @@ export function findCourseOf(db: Db, personId: number, day: Day): CourseRow | nu
   const away = (course: CourseRow) =>
     listMeetings(db, course.id).find(({ date }) => date >= day)?.date ?? '9999-12-31';
   return own.sort((a, b) => (away(a) < away(b) ? -1 : 1))[0]!;
+}
+
+/** Somebody's case as their own course judges it, which meets next. */
+export function readOwnCase(db: Db, person: PersonRow, day: Day) {
+  const course = findCourseOf(db, person.id, day);
+  const school = readSchool(db, course?.profile ?? 'prop-led');
+  const evidence = readEvidence(db, [person.id]).get(person.id) ?? {};
+  const pieces = course === null ? [] : listPieces(db, course.id);
+  return { school, opened: makeCase(person, evidence, { school, day, pieces }) };
 }
 
 export interface BenchPerson {

@@ -4,7 +4,7 @@ import { doneByAll } from '@/core/compose/sittingOut';
 import type { CheckSpec } from '@/core/catalog/checks';
 import type { BodyRegion } from '@/core/catalog/regions';
 import { drillLiftsFeet, liftsFeet, regionsOf } from '@/core/ladder/gatekeeper';
-import { sayDose } from '@/core/catalog/dose';
+import { sayDose, type Dose } from '@/core/catalog/dose';
 import type { BodyInput } from '@/core/body/body';
 import type { BaseId, CheckKey, FaultId } from '@/core/catalog/checks';
 import {
@@ -100,6 +100,8 @@ export interface FloorBundle {
       {
         readonly how: string;
         readonly dose: string;
+        /** The same as data, which the pacer starts from, and the minutes it usually takes. */
+        readonly paced?: { readonly dose: Dose; readonly minutes: number };
         /** That it loads or strains; absent in classes begun before it was said. */
         readonly regions?: readonly BodyRegion[];
         /** A foot leaves the floor. */
@@ -201,6 +203,7 @@ export function makeBundle(db: Db, view: ClassView, plan: PlanFile): FloorBundle
             {
               how: spec.how,
               dose: sayDose(spec.dose),
+              paced: { dose: spec.dose, minutes: spec.minutes },
               regions: regionsOf(spec),
               ...(drillLiftsFeet(spec) ? { feetUp: true as const } : {}),
             },

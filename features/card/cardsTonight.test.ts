@@ -1,0 +1,58 @@
+import { solveStage } from '@/core/setups/solveStage';
+import { seedDemo } from '@/demo/course';
+import { keepPlan } from '@/features/plan/change';
+import { must, withThrowawayStudio } from '@/features/testing/studio';
+import { today } from '@/server/clock';
+import { database } from '@/server/database';
+import { findStandingPlan, readClass } from '@/server/judging/classViews';
+import { readCards } from './cardsTonight';
+import { stageOf } from './StageDrawing';
+
+withThrowawayStudio();
+
+it('is empty before there is a course', () => {
+  expect(readCards()).toBeNull();
+});
+
+it('shows the rung, and says so, while no plan is kept', () => {
+  seedDemo(database(), today());
+  const view = readCards()!;
+  expect(view.hasPlan).toBe(false);
+  expect(view.cards).toHaveLength(14);
+  expect(view.cards.every(({ tonight }) => tonight === undefined)).toBe(true);
+});
+
+it('shows what the kept plan gives each of them, with the same distances', () => {
+  seedDemo(database(), today());
+  const evening = readClass(null)!;
+  const plan = findStandingPlan(evening);
+  must(
+    keepPlan(evening.course.id, evening.meeting.date, { wishes: evening.wishes, plan, seen: 0 }),
+  );
+  const { cards, hasPlan, without } = readCards()!;
+  expect(hasPlan).toBe(true);
+  const placed = plan.rounds.flatMap(({ people }) => people);
+  for (const { judgement, tonight } of cards) {
+    const own = placed.filter(
+      ({ id, letter }) =>
+        id === String(judgement.person.id) &&
+        letter !== null &&
+        tonight!.startsWith(`Tonight: ${letter},`),
+    );
+    const { alternative } = judgement.verdict;
+    const shown = alternative ?? judgement.verdict.stage;
+    if (own.length > 0) expect(own.map(({ option }) => option).join()).toContain(shown);
+    // The wall distance of the card is the plan's.
+    const station = plan.stations.find(
+      ({ letter, option }) => own[0]?.letter === letter && own[0]?.option === option,
+    );
+    const base = station?.figures?.find(({ id }) => id === 'base');
+    const result = solveStage(judgement.setupInput, stageOf(judgement));
+    const drawn = result?.distances.find(({ id }) => id === 'base');
+    if (alternative === undefined && base !== undefined && drawn !== undefined) {
+      expect(Math.abs(drawn.metres - base.metres)).toBeLessThanOrEqual(0.0101);
+    }
+  }
+  const names = new Set(cards.map(({ judgement }) => judgement.person.name));
+  expect(names.size + without.length).toBe(14);
+});
