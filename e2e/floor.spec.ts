@@ -233,10 +233,12 @@ test('ends, is reviewed person by person, and sends practice home', async ({ pag
   await expect(page.getByText('The class has ended.')).toBeVisible();
   await saved(page);
   await page.getByRole('link', { name: 'Review the evening' }).click();
+  await page.getByRole('button', { name: 'Look at Anselm Rook' }).click();
   const card = page.getByRole('region', { name: 'Anselm Rook' });
   await expect(card.getByText(/2 tries, 1 reached the wall/)).toBeVisible();
   await card.getByLabel('A line about the evening').fill('both legs, calm');
   await card.getByRole('button', { name: 'Agree, and on' }).click();
+  await page.getByRole('button', { name: 'Look at Bettina Quill' }).click();
   const differs = page.getByRole('region', { name: 'Bettina Quill' });
   await differs.getByRole('button', { name: 'Differ' }).click();
   await differs.getByRole('radio', { name: 're-check' }).click();
@@ -245,8 +247,12 @@ test('ends, is reviewed person by person, and sends practice home', async ({ pag
   await differs.getByLabel('Why you differ').fill('want to see it rested');
   await differs.getByRole('button', { name: 'Keep, and on' }).click();
   // Away: nothing to decide.
-  await page.getByRole('region', { name: 'Corin Vale' }).getByText('Was away.').waitFor();
+  await expect(page.getByRole('row', { name: /^Corin Vale/ })).toContainText('away');
   await page.reload();
+  await expect(page.getByText('2 of 14 looked through')).toBeVisible();
+  // Everybody who is no exception in one tap, and back.
+  await page.getByRole('button', { name: /^Agree with the rest|^Agree with all/ }).click();
+  await page.getByRole('button', { name: /^Take back all/ }).click();
   await expect(page.getByText('2 of 14 looked through')).toBeVisible();
   await page.goto('/people/1/home');
   await expect(page.getByRole('article').getByRole('listitem').first()).toBeVisible();

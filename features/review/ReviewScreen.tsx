@@ -1,28 +1,46 @@
 'use client';
 
-import { Button, Group, Radio, TextInput, Title } from '@mantine/core';
-import { useHotkeys } from '@mantine/hooks';
-import { IconCheck } from '@tabler/icons-react';
+import { Button, Group, Title } from '@mantine/core';
 import { format, parseISO } from 'date-fns';
 import Link from 'next/link';
 import { useState, useTransition } from 'react';
-import { verdictKinds, type VerdictKind } from '@/core/ladder/verdict';
-import { keepReviewAction, reopenReviewAction } from './actions';
-import type { ReviewForm, ReviewPerson, ReviewView } from './review';
 import { VerdictMark, verdictWords } from '@/design/marks/VerdictMark';
-import { showProblem, showProblems } from '@/design/notices';
+import { showProblems } from '@/design/notices';
+import { agreeWithRestAction, reopenReviewAction, reopenReviewsAction } from './actions';
+import { PersonReview } from './PersonReview';
+import type { ReviewPerson, ReviewView } from './review';
 import classes from './review.module.css';
 
-/** Everybody's evening in a row: seen, suggested, agreed or not, a line, the next one. */
+/** Everybody's evening in one table; what wants looking at stands open, the rest takes one tap. */
 export function ReviewScreen({ view }: { readonly view: ReviewView }) {
   const open = view.people.filter(({ isDone }) => !isDone);
-  const [chosen, setChosen] = useState<number | null>(open[0]?.id ?? null);
-  const person = view.people.find(({ id }) => id === chosen) ?? null;
-  const after = (id: number) => {
-    const at = view.people.findIndex((one) => one.id === id);
-    const order = [...view.people.slice(at + 1), ...view.people.slice(0, at)];
-    setChosen(order.find(({ isDone }) => !isDone)?.id ?? null);
-  };
+  const rest = open.filter(({ exception }) => exception === null);
+  const [unfolded, setUnfolded] = useState<ReadonlySet<number>>(
+    () => new Set(open.flatMap(({ id, exception }) => (exception === null ? [] : [id]))),
+  );
+  const [agreed, setAgreed] = useState<readonly number[]>([]);
+  const [isSaving, start] = useTransition();
+  const fold = (id: number, isOpen: boolean) =>
+    setUnfolded((before) => {
+      const after = new Set(before);
+      if (isOpen) after.add(id);
+      else after.delete(id);
+      return after;
+    });
+  const first = view.people.find(({ id, isDone }) => !isDone && unfolded.has(id))?.id;
+  const agreeWithAll = () =>
+    start(async () => {
+      const asked = rest.map(({ id, next }) => ({ id, kind: next?.kind ?? null }));
+      const outcome = await agreeWithRestAction(view.uid, asked);
+      if (outcome.ok) setAgreed(asked.map(({ id }) => id));
+      else showProblems(outcome.problems);
+    });
+  const takeBack = () =>
+    start(async () => {
+      const outcome = await reopenReviewsAction(view.uid, [...agreed]);
+      if (outcome.ok) setAgreed([]);
+      else showProblems(outcome.problems);
+    });
   return (
     <>
       <Title order={1} size="1.8rem">
@@ -34,211 +52,126 @@ export function ReviewScreen({ view }: { readonly view: ReviewView }) {
         {view.hasEnded ? '' : ' · the class has not been ended yet'}
         {view.unsettled > 0 && ` · ${view.unsettled} holds wait for your word on the Floor screen`}
       </p>
-      <div className={classes.columns}>
-        <ol className={classes.people} aria-label="People">
-          {view.people.map(({ id, name, isDone, decided, came }) => (
-            <li key={id}>
-              <button
-                type="button"
-                aria-current={id === chosen}
-                onClick={() => setChosen(id)}
-                className={classes.person}
-              >
-                {isDone ? <IconCheck size={18} aria-label="done" /> : <span />}
-                <span>{name}</span>
-                <span className={classes.quiet}>
-                  {came ? (decided === null ? '' : verdictWords[decided]) : 'away'}
-                </span>
-              </button>
-            </li>
-          ))}
-        </ol>
-        {person === null ? (
-          <section className={classes.card}>
-            <h2>Everybody is looked through.</h2>
-            <Group>
-              <Button component={Link} href="/home-practice" size="md">
-                Home practice
-              </Button>
-              <Button component={Link} href="/record" size="md" variant="default">
-                The weeks
-              </Button>
-            </Group>
-          </section>
-        ) : (
-          <PersonReview
-            key={`${person.id}-${person.isDone}`}
-            uid={view.uid}
-            person={person}
-            onDone={() => after(person.id)}
-          />
+      <Group mb="md">
+        {rest.length > 0 && (
+          <Button size="lg" loading={isSaving} onClick={agreeWithAll}>
+            {`Agree with ${rest.length === open.length ? 'all' : 'the rest:'} ${rest.length}`}
+          </Button>
         )}
-      </div>
+        {agreed.length > 0 && (
+          <Button size="lg" variant="default" loading={isSaving} onClick={takeBack}>
+            {`Take back all ${agreed.length}`}
+          </Button>
+        )}
+        {open.length === 0 && (
+          <>
+            <Button component={Link} href="/home-practice" size="lg">
+              Home practice
+            </Button>
+            <Button component={Link} href="/record" size="lg" variant="default">
+              The weeks
+            </Button>
+          </>
+        )}
+      </Group>
+      <table className={classes.table}>
+        <thead>
+          <tr>
+            <th scope="col">Who</th>
+            <th scope="col">Seen</th>
+            <th scope="col">Suggested</th>
+            <th scope="col">Decided</th>
+            <td />
+          </tr>
+        </thead>
+        <tbody>
+          {view.people.map((person) =>
+            !person.isDone && unfolded.has(person.id) ? (
+              <tr key={person.id} data-open>
+                <td colSpan={5}>
+                  <PersonReview
+                    uid={view.uid}
+                    person={person}
+                    isFirst={person.id === first}
+                    onDone={() => fold(person.id, false)}
+                  />
+                </td>
+              </tr>
+            ) : (
+              <PersonRow
+                key={person.id}
+                uid={view.uid}
+                person={person}
+                onOpen={() => fold(person.id, true)}
+              />
+            ),
+          )}
+        </tbody>
+      </table>
     </>
   );
 }
 
-interface PersonReviewProps {
+interface PersonRowProps {
   readonly uid: string;
   readonly person: ReviewPerson;
-  readonly onDone: () => void;
+  readonly onOpen: () => void;
 }
 
-function PersonReview({ uid, person, onDone }: PersonReviewProps) {
-  const { next } = person;
-  const [note, setNote] = useState(person.note);
-  const [differs, setDiffers] = useState(false);
-  const [decided, setDecided] = useState<VerdictKind>(next?.kind ?? 'stay');
-  const [reason, setReason] = useState('');
-  const [problems, setProblems] = useState<Readonly<Record<string, string>>>({});
+const seenWords = ({ came, seen, upsideSeconds }: ReviewPerson): string => {
+  if (!came) return 'away';
+  const timed = upsideSeconds > 0 ? [`${Math.round(upsideSeconds / 6) / 10} min upside down`] : [];
+  return [...seen, ...timed].join(' · ') || 'nothing recorded';
+};
+
+function PersonRow({ uid, person, onOpen }: PersonRowProps) {
+  const { id, name, came, next, isDone, decided, note, exception } = person;
   const [isSaving, start] = useTransition();
-  const keep = (decision: ReviewForm['decision']) =>
+  const lookAgain = () =>
     start(async () => {
-      const outcome = await keepReviewAction(uid, person.id, { note, decision });
-      if (outcome.ok) {
-        onDone();
-        return;
-      }
-      setProblems(outcome.problems);
-      if (outcome.problems.form) showProblem(outcome.problems.form);
+      const outcome = await reopenReviewAction(uid, id);
+      if (outcome.ok) onOpen();
+      else showProblems(outcome.problems);
     });
-  const agree = () =>
-    keep(
-      next === null || !person.came ? null : { stage: next.stage, decided: next.kind, reason: '' },
-    );
-  useHotkeys([
-    ['mod+Enter', () => (differs ? undefined : agree())],
-    ['n', onDone],
-  ]);
-  if (person.isDone) {
-    return (
-      <section className={classes.card}>
-        <h2>{person.name}</h2>
-        <p>
-          Done{person.decided === null ? '' : `: ${verdictWords[person.decided]}`}.{' '}
-          {person.note !== '' && `“${person.note}”`}
-        </p>
-        <Group>
+  return (
+    <tr data-done={isDone}>
+      <th scope="row">
+        <Link href={`/people/${id}`}>{name}</Link>
+      </th>
+      <td>
+        {seenWords(person)}
+        {note !== '' && <em> “{note}”</em>}
+      </td>
+      <td>
+        {came && next !== null && (
+          <span className={classes.mark}>
+            <VerdictMark kind={next.kind} sizePx={22} />
+            <span>
+              {verdictWords[next.kind]}
+              <small className={classes.quiet}> {next.label}</small>
+            </span>
+          </span>
+        )}
+        {came && next === null && <span className={classes.quiet}>nothing above this rung</span>}
+      </td>
+      <td>{isDone ? (decided === null ? 'looked through' : verdictWords[decided]) : exception}</td>
+      <td>
+        {isDone ? (
           <Button
-            variant="default"
+            size="md"
+            variant="subtle"
             loading={isSaving}
-            onClick={() =>
-              start(async () => {
-                const outcome = await reopenReviewAction(uid, person.id);
-                if (!outcome.ok) showProblems(outcome.problems);
-              })
-            }
+            aria-label={`Look again: ${name}`}
+            onClick={lookAgain}
           >
             Look again
           </Button>
-          <Button component={Link} href={`/people/${person.id}`} variant="default">
-            To {person.name.split(' ')[0]}
-          </Button>
-        </Group>
-      </section>
-    );
-  }
-  return (
-    <section className={classes.card} aria-label={person.name}>
-      <h2>{person.name}</h2>
-      <div className={classes.two}>
-        <div>
-          <h3>Seen</h3>
-          {person.came ? (
-            <ul className={classes.list}>
-              {person.seen.map((line, index) => (
-                <li key={index}>{line}</li>
-              ))}
-              {person.seen.length === 0 && <li>Nothing was recorded.</li>}
-              {person.upsideSeconds > 0 && (
-                <li>{Math.round(person.upsideSeconds / 6) / 10} min upside down, timed</li>
-              )}
-            </ul>
-          ) : (
-            <p>Was away.</p>
-          )}
-        </div>
-        <div>
-          <h3>Suggested</h3>
-          {next === null ? (
-            <p>Nothing above this rung.</p>
-          ) : (
-            <>
-              <p className={classes.verdict}>
-                <VerdictMark kind={next.kind} sizePx={30} />
-                <span>
-                  {next.label}: <strong>{verdictWords[next.kind]}</strong>
-                </span>
-              </p>
-              <ul className={classes.list}>
-                {next.reasons.map((line) => (
-                  <li key={line}>{line}</li>
-                ))}
-              </ul>
-            </>
-          )}
-        </div>
-      </div>
-      <TextInput
-        label="A line about the evening"
-        maxLength={200}
-        value={note}
-        error={problems.note}
-        onChange={({ currentTarget: { value } }) => setNote(value)}
-      />
-      {differs && next !== null && (
-        <div className={classes.differ}>
-          <Radio.Group
-            label="You decide"
-            value={decided}
-            error={problems.decided}
-            onChange={(value) => setDecided(value as VerdictKind)}
-          >
-            <Group gap="md" mt={6}>
-              {verdictKinds.map((kind) => (
-                <Radio key={kind} value={kind} label={verdictWords[kind]} />
-              ))}
-            </Group>
-          </Radio.Group>
-          <TextInput
-            label="Why you differ"
-            maxLength={300}
-            value={reason}
-            error={problems.reason}
-            onChange={({ currentTarget: { value } }) => setReason(value)}
-          />
-        </div>
-      )}
-      <Group mt="md">
-        {differs && next !== null ? (
-          <>
-            <Button
-              size="lg"
-              loading={isSaving}
-              onClick={() => keep({ stage: next.stage, decided, reason })}
-            >
-              Keep, and on
-            </Button>
-            <Button size="lg" variant="default" onClick={() => setDiffers(false)}>
-              As suggested after all
-            </Button>
-          </>
         ) : (
-          <>
-            <Button size="lg" loading={isSaving} onClick={agree}>
-              {next === null || !person.came ? 'Done, and on' : 'Agree, and on'}
-            </Button>
-            {next !== null && person.came && next.kind !== 'stop' && (
-              <Button size="lg" variant="default" onClick={() => setDiffers(true)}>
-                Differ
-              </Button>
-            )}
-          </>
+          <Button size="md" variant="default" aria-label={`Look at ${name}`} onClick={onOpen}>
+            Look
+          </Button>
         )}
-        <Button size="lg" variant="subtle" onClick={onDone}>
-          Later
-        </Button>
-      </Group>
-    </section>
+      </td>
+    </tr>
   );
 }

@@ -31,7 +31,7 @@ import { database } from '@/server/database';
 import { decide } from '@/features/person/decisions';
 import { bundleOf } from '@/server/running/floorBundle';
 import { done, refuse, type Outcome } from '@/server/result';
-import { aPerson, change } from '@/server/useCase';
+import { aPerson, change, numberOf } from '@/server/useCase';
 import { readSchool } from '@/server/judging/schools';
 
 export interface ReviewPerson {
@@ -50,6 +50,8 @@ export interface ReviewPerson {
   readonly note: string;
   readonly isDone: boolean;
   readonly decided: VerdictKind | null;
+  /** Wants looking at by itself, and why, in words; none: it goes with the rest. */
+  readonly exception: string | null;
 }
 
 export interface ReviewView {
@@ -68,6 +70,20 @@ const valueWords = (kind: string, value: number, isAtLeast: boolean): string => 
     return value === 1 ? 'yes' : 'no';
   return String(value);
 };
+
+/** What of an evening is not waved through with the others. */
+function exceptionOf(
+  came: boolean,
+  stops: number,
+  kind: VerdictKind | undefined,
+  isUnsettled: boolean,
+): string | null {
+  if (!came) return null;
+  if (stops > 0) return 'was stopped';
+  if (isUnsettled) return 'a time waits for your word';
+  if (kind === 'stop') return 'closed';
+  return kind === 'step-back' ? 'a step back' : null;
+}
 
 /** The same line several times is one line that says how often. */
 function countSame(lines: readonly string[]): string[] {
@@ -130,10 +146,14 @@ export function readReview(uid: string): ReviewView | null {
           ? null
           : findDecision(db, review.decisionId);
       const own = tries.filter(({ personId }) => personId === person.id);
+      const came = !away.has(String(person.id));
+      const stops = state.halts.filter(
+        (halt) => halt.person === String(person.id) && isFirstWord(halt, state.halts),
+      );
       return {
         id: person.id,
         name: person.name,
-        came: !away.has(String(person.id)),
+        came,
         seen: countSame([
           ...records
             .filter(({ personId }) => personId === person.id)
@@ -151,9 +171,7 @@ export function readReview(uid: string): ReviewView | null {
             : [
                 `${own.length} ${own.length === 1 ? 'try' : 'tries'}, ${own.filter(({ reached }) => reached).length} reached the wall`,
               ]),
-          ...state.halts
-            .filter((halt) => halt.person === String(person.id) && isFirstWord(halt, state.halts))
-            .map(() => 'stopped'),
+          ...stops.map(() => 'stopped'),
         ]),
         upsideSeconds: upside.find(({ personId }) => personId === person.id)?.seconds ?? 0,
         next:
@@ -168,6 +186,15 @@ export function readReview(uid: string): ReviewView | null {
         note: notes.find(({ personId }) => personId === person.id)?.note ?? '',
         isDone: review !== undefined,
         decided: decision?.decided ?? null,
+        exception: exceptionOf(
+          came,
+          stops.length,
+          stand.next?.kind,
+          state.holds.some(
+            (hold) =>
+              needsWord(hold) && hold.people.some((one) => one.person === String(person.id)),
+          ),
+        ),
       };
     }),
   };
@@ -211,6 +238,51 @@ export const keepReview = change(
       return refuse({ note: 'End the class first: the line belongs to its evening.' });
     }
     saveReview(tx, { classId: row.id, personId: who, doneOn: today, decisionId });
+    return done(undefined);
+  },
+);
+
+/**
+ * Agrees with what is suggested to several people at once, as it was shown: where anybody's
+ * suggestion is another one by now, nobody's is kept.
+ */
+export const agreeWithRest = change(
+  [
+    aClass,
+    z
+      .array(z.strictObject({ id: numberOf(aPerson.gone), kind: z.enum(verdictKinds).nullable() }))
+      .min(1)
+      .max(200),
+  ],
+  (_, uid, asked): Outcome => {
+    const view = readReview(uid);
+    if (view === null) return refuse({ form: goneClass });
+    const found = asked.map(({ id, kind }) => {
+      const person = view.people.find((one) => one.id === id);
+      const isAsShown = person !== undefined && (person.next?.kind ?? null) === kind;
+      return isAsShown && !person.isDone && person.exception === null ? person : null;
+    });
+    if (found.some((person) => person === null)) {
+      return refuse({ form: 'Something has changed since this was shown: look again, please.' });
+    }
+    for (const person of found) {
+      const { id, note, next, came } = person!;
+      const decision =
+        next === null || !came ? null : { stage: next.stage, decided: next.kind, reason: '' };
+      const outcome = keepReview(uid, id, { note, decision });
+      if (!outcome.ok) return outcome;
+    }
+    return done(undefined);
+  },
+);
+
+/** Opens the reviews of several people again: the way back from agreeing with all of them. */
+export const reopenReviews = change(
+  [aClass, z.array(numberOf(aPerson.gone)).min(1).max(200)],
+  ({ db }, uid, people): Outcome => {
+    const row = findFloorClass(db, uid);
+    if (row === null) return refuse({ form: goneClass });
+    for (const id of people) removeReview(db, row.id, id);
     return done(undefined);
   },
 );

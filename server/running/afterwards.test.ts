@@ -6,7 +6,13 @@ import { listPeople } from '@/db/people';
 import { database } from '../database';
 import { readHome, writeHomeCalendar, writeHomeText } from '@/features/home/read';
 import { readCourseRecord, recordCsv, recordKinds } from '@/features/record/read';
-import { keepReview, readReview, reopenReview } from '@/features/review/review';
+import {
+  agreeWithRest,
+  keepReview,
+  readReview,
+  reopenReview,
+  reopenReviews,
+} from '@/features/review/review';
 import { must, withThrowawayStudio } from '@/features/testing/studio';
 import { begin, hold, send, tapsOf } from '@/features/testing/floor';
 
@@ -37,6 +43,36 @@ describe('afterwards', () => {
     expect(readReview(uid)!.people[0]!.isDone).toBe(false);
     expect(keepReview(uid, 9999, { note: '', decision: null }).ok).toBe(false);
     expect(readReview('nothing')).toBeNull();
+  });
+
+  it('agrees with everybody who is no exception at once, as it was shown, and not otherwise', () => {
+    const { uid, people } = begin(seedDemo);
+    send(uid, tapsOf([{ kind: 'halt', person: people[0]! }, { kind: 'end' }]));
+    const view = readReview(uid)!;
+    const stopped = view.people.find(({ id }) => String(id) === people[0])!;
+    expect(stopped.exception).toBe('was stopped');
+    const asked = view.people
+      .filter(({ exception }) => exception === null)
+      .map(({ id, next }) => ({ id, kind: next?.kind ?? null }));
+    expect(asked.length).toBeGreaterThan(5);
+    const exceptional = { id: stopped.id, kind: stopped.next?.kind ?? null };
+    expect(agreeWithRest(uid, [...asked, exceptional]).ok).toBe(false);
+    const [one, ...others] = asked;
+    const isOther = { id: one!.id, kind: one!.kind === 'stay' ? 're-check' : 'stay' } as const;
+    expect(agreeWithRest(uid, [...others, isOther]).ok).toBe(false);
+    // All or nothing.
+    expect(readReview(uid)!.people.some(({ isDone }) => isDone)).toBe(false);
+    must(agreeWithRest(uid, asked));
+    const done = readReview(uid)!.people.filter(({ isDone }) => isDone);
+    expect(done.map(({ id, decided }) => ({ id, kind: decided }))).toEqual(asked);
+    must(
+      reopenReviews(
+        uid,
+        asked.map(({ id }) => id),
+      ),
+    );
+    expect(readReview(uid)!.people.some(({ isDone }) => isDone)).toBe(false);
+    expect(agreeWithRest('nothing', asked).ok).toBe(false);
   });
 
   it('says what was seen several times once, and a stop with its word as one stop', () => {
