@@ -2,11 +2,23 @@ import { z } from 'zod';
 import { lineOf } from '../units/text';
 import { inSentence } from '../units/words';
 import { demandSchema, type Demand } from './demand';
-import { profileIds, profileTable, type ProfileSettings } from './profiles';
+import { choiceIn, choicesOf, eyeAspectIds, getAspect, type EyeAspectId } from './eye';
+import { profileIds, profileTable, settingsOf, type ProfileSettings } from './profiles';
 import type { Catalog, ProfileVersion } from './school';
 import { wayUpIds } from './waysUp';
 
 const key = z.string().min(1).max(60);
+
+/** One field for every aspect, with its own choices. */
+const eyeFields = {
+  shoulderPlace: z.enum(choicesOf('shoulderPlace')).optional(),
+  forearms: z.enum(choicesOf('forearms')).optional(),
+  shoulderAction: z.enum(choicesOf('shoulderAction')).optional(),
+  arms: z.enum(choicesOf('arms')).optional(),
+  bodyLine: z.enum(choicesOf('bodyLine')).optional(),
+  gaze: z.enum(choicesOf('gaze')).optional(),
+  feet: z.enum(choicesOf('feet')).optional(),
+} satisfies Record<EyeAspectId, z.ZodType>;
 
 /** What a copy of a profile may set otherwise. */
 export const profileChangesSchema = z.strictObject({
@@ -19,6 +31,7 @@ export const profileChangesSchema = z.strictObject({
       platformMethod: z.enum(['innerLeg', 'legReach', 'sitOnIt']).optional(),
       neckFlexionDeg: z.number().min(30).max(80).optional(),
       wayUp: z.enum(wayUpIds).optional(),
+      ...eyeFields,
     })
     .optional(),
   closedBranches: z.array(key).max(40).optional(),
@@ -36,7 +49,13 @@ export const profileFile = z.strictObject({
   changes: profileChangesSchema,
 });
 
+const eyeLabels = Object.fromEntries(eyeAspectIds.map((id) => [id, getAspect(id).label])) as Record<
+  EyeAspectId,
+  string
+>;
+
 const settingWords: Record<keyof ProfileSettings, string> = {
+  ...eyeLabels,
   forearmGapM: 'Fingertips to the wall, forearms',
   shoulderLiftM: 'Shoulder lift asked for',
   handLMethod: 'How the L on the hands is measured',
@@ -46,7 +65,10 @@ const settingWords: Record<keyof ProfileSettings, string> = {
 };
 
 const shown = (key: keyof ProfileSettings, value: number | string) => {
-  if (typeof value === 'string') return value;
+  if (typeof value === 'string') {
+    const aspect = eyeAspectIds.find((id) => id === key);
+    return aspect === undefined ? value : choiceIn(aspect, value).label;
+  }
   return key === 'neckFlexionDeg' ? `${value}°` : `${Math.round(value * 1000) / 10} cm`;
 };
 
@@ -59,6 +81,7 @@ export interface ChangeLine {
 /** What a copy changed against its origin, line by line, in the order of the catalog. */
 export function describeChanges(profile: ProfileVersion, catalog: Catalog): ChangeLine[] {
   const origin = profileTable[profile.origin];
+  const usual = settingsOf(origin);
   const {
     bars = {},
     settings = {},
@@ -80,8 +103,8 @@ export function describeChanges(profile: ProfileVersion, catalog: Catalog): Chan
   }
   for (const [name, value] of Object.entries(settings)) {
     const id = name as keyof ProfileSettings;
-    if (value === undefined || origin[id] === value) continue;
-    lines.push({ what: settingWords[id], before: shown(id, origin[id]), after: shown(id, value) });
+    if (value === undefined || usual[id] === value) continue;
+    lines.push({ what: settingWords[id], before: shown(id, usual[id]), after: shown(id, value) });
   }
   if (closedBranches) {
     const was: readonly string[] = origin.closedBranches;

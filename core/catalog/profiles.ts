@@ -1,3 +1,4 @@
+import type { EyeSettings } from './eye';
 import type { BranchId } from './stage';
 import type { WayUpId } from './waysUp';
 
@@ -20,6 +21,8 @@ export interface ProfileSpec {
   readonly neckFlexionDeg: number;
   /** The way up that is taught first. */
   readonly wayUp: WayUpId;
+  /** What the eye and the voice go by. */
+  readonly eye: EyeSettings;
   /** Branches this school keeps closed. */
   readonly closedBranches: readonly BranchId[];
   /** A short word to say at a stage, by stage. */
@@ -37,11 +40,20 @@ export const profileTable = {
     platformMethod: 'innerLeg',
     neckFlexionDeg: 55,
     wayUp: 'straight-leg',
+    eye: {
+      shoulderPlace: 'wrist',
+      forearms: 'parallel',
+      shoulderAction: 'drawn-in',
+      arms: 'out',
+      bodyLine: 'neutral',
+      gaze: 'thumbs',
+      feet: 'then-pointed',
+    },
     closedBranches: [],
     cues: {
-      FS5: 'Gaze between the thumbs, or back to the thighs.',
-      FS10: 'Squeeze the block; press out against the strap.',
-      HB8: 'Knuckles heavy; shoulders over the wrists.',
+      FS5: 'The eyes may go back to the thighs.',
+      FS10: 'Squeeze the block.',
+      HB8: 'Knuckles heavy.',
       SS8: 'Head still; hands walk down the back.',
     },
   },
@@ -55,9 +67,18 @@ export const profileTable = {
     platformMethod: 'legReach',
     neckFlexionDeg: 55,
     wayUp: 'tuck',
+    eye: {
+      shoulderPlace: 'wrist',
+      forearms: 'parallel',
+      shoulderAction: 'tall',
+      arms: 'in',
+      bodyLine: 'hollow',
+      gaze: 'down',
+      feet: 'flexed',
+    },
     closedBranches: ['headstand-wall', 'free-plough'],
     cues: {
-      FS5: 'Press tall; ribs in from the start.',
+      FS5: 'Ribs in from the start.',
       FS10: 'Front of the body first: hollow, then leave the floor.',
       HS7: 'Both knees, slowly; no jump.',
       HB11: 'One strong push of the standing leg, belly firm.',
@@ -73,6 +94,15 @@ export const profileTable = {
     platformMethod: 'sitOnIt',
     neckFlexionDeg: 65,
     wayUp: 'bent-knee',
+    eye: {
+      shoulderPlace: 'knuckle',
+      forearms: 'slight-v',
+      shoulderAction: 'tall',
+      arms: 'out',
+      bodyLine: 'neutral',
+      gaze: 'thumbs',
+      feet: 'then-pointed',
+    },
     closedBranches: [],
     cues: {
       FS9: 'Small and light: counting the hops is the practice.',
@@ -89,4 +119,26 @@ export const profileIds = Object.keys(profileTable) as [ProfileId, ...ProfileId[
 export type ProfileSettings = Pick<
   ProfileSpec,
   'forearmGapM' | 'shoulderLiftM' | 'handLMethod' | 'platformMethod' | 'neckFlexionDeg' | 'wayUp'
->;
+> &
+  EyeSettings;
+
+/** What a shipped profile sets before a copy changes it. */
+export function settingsOf({
+  forearmGapM,
+  shoulderLiftM,
+  handLMethod,
+  platformMethod,
+  neckFlexionDeg,
+  wayUp,
+  eye,
+}: ProfileSpec): ProfileSettings {
+  return {
+    forearmGapM,
+    shoulderLiftM,
+    handLMethod,
+    platformMethod,
+    neckFlexionDeg,
+    wayUp,
+    ...eye,
+  };
+}

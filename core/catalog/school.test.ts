@@ -272,7 +272,7 @@ describe('profile copies', () => {
       '5 cm → 10 cm',
       'open → closed',
       'dolphin hold; head clearance in dolphin or forearm lift → half dolphin hold; head clearance in dolphin or forearm lift',
-      'Gaze between the thumbs, or back to the thighs. → Push.',
+      'The eyes may go back to the thighs. → Push.',
     ]);
   });
 

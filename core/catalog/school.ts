@@ -7,7 +7,13 @@ import type { CheckKey, CheckSpec } from './checks';
 import { checkTable } from './checks';
 import { isCheckDemand, type CheckDemand, type Demand } from './demand';
 import { drillTable, type DrillSpec } from './drills';
-import { profileTable, type ProfileId, type ProfileSettings, type ProfileSpec } from './profiles';
+import {
+  profileTable,
+  settingsOf,
+  type ProfileId,
+  type ProfileSettings,
+  type ProfileSpec,
+} from './profiles';
 import {
   branchTable,
   ladderIds,
@@ -204,18 +210,9 @@ export function buildSchool(profile: ProfileVersion, catalog: Catalog = shippedC
       ...(cues[key] ? { cue: cues[key] } : {}),
     });
   }
-  const { forearmGapM, shoulderLiftM, handLMethod, platformMethod, neckFlexionDeg, wayUp } = origin;
   return {
     profile,
-    settings: {
-      forearmGapM,
-      shoulderLiftM,
-      handLMethod,
-      platformMethod,
-      neckFlexionDeg,
-      wayUp,
-      ...changes.settings,
-    },
+    settings: { ...settingsOf(origin), ...changes.settings },
     catalog,
     checks,
     stages,

@@ -3,6 +3,7 @@ import { format, parseISO } from 'date-fns';
 import { alternativeTable } from '@/core/catalog/alternatives';
 import { toDrawn } from '@/core/drawing/stageSide';
 import { forearmKickSetup, type ForearmKickSetup } from '@/core/setups/forearmKick';
+import { sayAt, watchAt } from '@/core/ladder/eyeWords';
 import { getSetup } from '@/core/setups/registry';
 import { solveStage } from '@/core/setups/solveStage';
 import type { LengthUnits } from '@/core/units/length';
@@ -132,6 +133,7 @@ function StageBody({ judgement, units }: BodyProps) {
             </p>
           ))}
         {watch.length > 0 && <p className={classes.note}>Take care: {watch.join('; ')}.</p>}
+        <SayAndWatch judgement={judgement} />
         <h2>Before weight goes on</h2>
         <ul>
           {beforeWeight(stage).map((check) => (
@@ -148,6 +150,20 @@ function StageBody({ judgement, units }: BodyProps) {
         </dl>
       </div>
     </div>
+  );
+}
+
+function SayAndWatch({ judgement }: Pick<SetupCardProps, 'judgement'>) {
+  const { opened, verdict } = judgement;
+  const say = sayAt(opened.school, verdict.stage);
+  const watch = watchAt(stageOf(judgement));
+  if (say.length === 0 && watch.length === 0) return null;
+  return (
+    <>
+      <h2>To say, and to watch for</h2>
+      {say.length > 0 && <p className={classes.note}>{say.join(' ')}</p>}
+      {watch.length > 0 && <p className={classes.note}>Watch for: {watch.join(', ')}.</p>}
+    </>
   );
 }
 

@@ -53,6 +53,7 @@ export function PersonSheet(props: PersonSheetProps) {
   const own = bundle.prepared.people.find(({ id }) => id === placed.id);
   const refused = own === undefined ? null : sayingRefused(own, [placed.label]);
   const first = option?.checkFirst ?? [];
+  const { say = [], watch = [] } = bundle.stages[option?.stage ?? ''] ?? {};
   const props_ = option === undefined ? '' : propWords(option.props);
   return (
     <Drawer
@@ -75,6 +76,16 @@ export function PersonSheet(props: PersonSheetProps) {
         <p>{figureWords(option, bundle.units)}</p>
       )}
       {props_ !== '' && <p>{props_}</p>}
+      {say.length > 0 && (
+        <p>
+          <strong>Say:</strong> {say.join(' ')}
+        </p>
+      )}
+      {watch.length > 0 && (
+        <p>
+          <strong>Watch for:</strong> {watch.join(', ')}.
+        </p>
+      )}
       {placed.needsHand && (
         <p>
           With help: {option?.assist ?? 'steady'}. {placed.asksFirst && <strong>Ask first.</strong>}

@@ -30,7 +30,15 @@ describe('what the tablet shows', () => {
       { kind: 'sheet', sheet },
       { kind: 'sheet', sheet: { kind: 'stop', person: '1' } },
     );
-    expect(stopped).toEqual({ over: { kind: 'pace' }, sheet: { kind: 'stop', person: '1' } });
+    expect(stopped).toEqual({
+      over: { kind: 'pace', line: null },
+      sheet: { kind: 'stop', person: '1' },
+    });
+    // A line that is paced runs with its own dose, whatever was on the screen.
+    expect(reduceView(stopped, { kind: 'pace-line', line: 'hollow' })).toEqual({
+      over: { kind: 'pace', line: 'hollow' },
+      sheet: null,
+    });
     expect(reduceView(stopped, { kind: 'close-sheet' }).over.kind).toBe('pace');
     // Whoever asks for a clock wants to see it.
     expect(reduceView(stopped, { kind: 'open-hold', wish }).sheet).toBeNull();

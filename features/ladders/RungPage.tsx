@@ -86,7 +86,7 @@ function Distances({
   );
 }
 
-function Facts({ view: { stage, gate, before, after } }: { readonly view: RungPageView }) {
+function Facts({ view: { stage, gate, say, before, after } }: { readonly view: RungPageView }) {
   const { spec } = stage;
   const first = beforeWeight(spec);
   const loads = Object.entries(spec.loads) as [Region, number][];
@@ -109,6 +109,12 @@ function Facts({ view: { stage, gate, before, after } }: { readonly view: RungPa
         <>
           <dt>Look first</dt>
           <dd>{first.join(' · ')}</dd>
+        </>
+      )}
+      {say.length > 0 && (
+        <>
+          <dt>To say</dt>
+          <dd>{say.join(' ')}</dd>
         </>
       )}
       <dt>Does not count if</dt>

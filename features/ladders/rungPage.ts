@@ -1,3 +1,4 @@
+import { sayAt } from '@/core/ladder/eyeWords';
 import { resolveBody, type Body } from '@/core/body/body';
 import { describeDemand } from '@/core/catalog/profileChanges';
 import type { School, StageInSchool } from '@/core/catalog/school';
@@ -22,6 +23,8 @@ export interface RungPageView {
   readonly school: School;
   readonly stage: StageInSchool;
   readonly gate: readonly string[];
+  /** What is said in it: the profile's cue and its words for the eye. */
+  readonly say: readonly string[];
   readonly before: readonly { readonly stage: StageKey; readonly label: string }[];
   readonly after: readonly { readonly stage: StageKey; readonly label: string }[];
   readonly person: { readonly id: number; readonly name: string } | null;
@@ -70,6 +73,7 @@ export function readRungPage(key: StageKey, personId: number | null): RungPageVi
     school,
     stage,
     gate: stage.gate.map((demand) => describeDemand(demand, school.catalog)),
+    say: sayAt(school, key),
     before: stage.spec.after.map(named),
     after: school.ladders[stage.spec.family]
       .filter((one) => school.stages.get(one)?.spec.after.includes(key))

@@ -15,6 +15,7 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useState, useTransition } from 'react';
 import type { Demand } from '@/core/catalog/demand';
 import type { ChangeLine } from '@/core/catalog/profileChanges';
+import { choiceIn, choicesOf, eyeAspectIds, getAspect } from '@/core/catalog/eye';
 import type { ProfileSettings } from '@/core/catalog/profiles';
 import { wayUpIds, wayUpTable } from '@/core/catalog/waysUp';
 import type { ProfileChanges } from '@/core/catalog/school';
@@ -358,6 +359,16 @@ function Settings({ settings, isShipped, onChange }: SettingsProps) {
           onChange({ wayUp: event.currentTarget.value as ProfileSettings['wayUp'] })
         }
       />
+      {eyeAspectIds.map((id) => (
+        <NativeSelect
+          key={id}
+          label={getAspect(id).label}
+          disabled={isShipped}
+          data={choicesOf(id).map((value) => ({ value, label: choiceIn(id, value).label }))}
+          value={settings[id]}
+          onChange={(event) => onChange({ [id]: event.currentTarget.value })}
+        />
+      ))}
     </Group>
   );
 }

@@ -3,6 +3,7 @@ import type { DrillKey } from '@/core/catalog/drills';
 import { doneByAll } from '@/core/compose/sittingOut';
 import type { CheckSpec } from '@/core/catalog/checks';
 import type { BodyRegion } from '@/core/catalog/regions';
+import { sayAt, watchAt } from '@/core/ladder/eyeWords';
 import { drillLiftsFeet, liftsFeet, regionsOf } from '@/core/ladder/gatekeeper';
 import { sayDose, type Dose } from '@/core/catalog/dose';
 import type { BodyInput } from '@/core/body/body';
@@ -90,6 +91,9 @@ export interface FloorBundle {
         readonly isHop?: true;
         /** What may be seen of a try; absent in classes begun before it was noted. */
         readonly faults?: readonly FaultId[];
+        /** What is said, and what is watched for, in words; absent in classes begun before. */
+        readonly say?: readonly string[];
+        readonly watch?: readonly string[];
       }
     >
   >;
@@ -141,6 +145,8 @@ export function stagesOf(
             family,
             label,
             ...(isHop ? { isHop } : {}),
+            say: sayAt(school, stage),
+            watch: watchAt(found.spec),
             ...(isAttempt ? { faults: faults.filter((fault) => !getFault(fault).isPrivate) } : {}),
           },
         ],

@@ -1,0 +1,66 @@
+import { choiceIn, choicesOf, eyeAspectIds, getAspect } from '../catalog/eye';
+import { describeChanges, profileChangesSchema } from '../catalog/profileChanges';
+import { buildSchool, shippedCatalog, shippedProfile, shippedSchool } from '../catalog/school';
+import { sayAt, watchAt } from './eyeWords';
+
+const school = shippedSchool('play-led');
+
+describe('the words for the eye', () => {
+  it('are said in the shapes they belong to, the cue of the profile first', () => {
+    const kick = sayAt(shippedSchool('prop-led'), 'FS10');
+    expect(kick[0]).toBe('Squeeze the block.');
+    expect(kick).toContain('Forearms parallel, little finger in line with elbow.');
+    expect(sayAt(school, 'FS10')).toContain(
+      'Hands a little closer than the elbows, and push the elbows apart from there.',
+    );
+    expect(sayAt(school, 'HB8')).toContain('Shoulders over the first knuckles.');
+  });
+
+  it('say nothing that would be wrong there', () => {
+    // The dog and crow keep their shoulders elsewhere; clasped hands are no parallel forearms;
+    // feet on the floor are not pointed.
+    for (const stage of ['HB2', 'CR6', 'HB6b']) {
+      expect(sayAt(school, stage).join()).not.toMatch(/over the (wrist|first knuckle)/);
+    }
+    expect(sayAt(school, 'HS3').join()).not.toMatch(/elbows apart|parallel/);
+    for (const stage of ['FS5', 'FS8', 'HS5', 'HB8']) {
+      expect(sayAt(school, stage).join()).not.toMatch(/pointed|shins/);
+    }
+    expect(sayAt(school, 'SS1')).toEqual([]);
+    expect(sayAt(school, 'nothing')).toEqual([]);
+  });
+
+  it('follow a copy that sets them otherwise, and say what changed', () => {
+    const changes = profileChangesSchema.parse({
+      settings: { shoulderPlace: 'wrist', gaze: 'down' },
+    });
+    const copy = { ...shippedProfile('play-led'), key: 'mine', changes };
+    const own = buildSchool(copy as typeof copy & Parameters<typeof buildSchool>[0]);
+    expect(sayAt(own, 'HB8')).toContain('Shoulders over the wrists.');
+    expect(describeChanges(own.profile, shippedCatalog)).toEqual([
+      {
+        what: 'Shoulders over the hands',
+        before: 'over the first knuckle',
+        after: 'over the wrist',
+      },
+      { what: 'Gaze', before: 'between the thumbs', after: 'straight down' },
+    ]);
+    expect(profileChangesSchema.safeParse({ settings: { gaze: 'up' } }).success).toBe(false);
+  });
+
+  it('have words for every choice', () => {
+    for (const id of eyeAspectIds) {
+      expect(choicesOf(id).length).toBeGreaterThan(1);
+      expect(getAspect(id).shapes.length).toBeGreaterThan(0);
+      for (const choice of choicesOf(id)) expect(choiceIn(id, choice).say).toMatch(/\.$/);
+    }
+    expect(() => choiceIn('gaze', 'wrist')).toThrow(RangeError);
+  });
+
+  it('tell nobody but the teacher to watch for what says something of health', () => {
+    const { spec } = school.stages.get('HS5')!;
+    expect(spec.faults).toContain('neck-strain');
+    expect(watchAt(spec)).not.toContain('neck strain');
+    expect(watchAt({ faults: ['head-touches', 'sag'] })).toEqual(['head touches', 'sags']);
+  });
+});
