@@ -95,7 +95,7 @@ export const profileTable = {
     neckFlexionDeg: 65,
     wayUp: 'bent-knee',
     eye: {
-      shoulderPlace: 'knuckle',
+      shoulderPlace: 'wrist',
       forearms: 'slight-v',
       shoulderAction: 'tall',
       arms: 'out',

@@ -103,7 +103,7 @@ export const studioPerson = z.strictObject({
       isAssisted: z.boolean(),
       wayUp: z.enum(wayUpIds).nullable().default(null),
       support: z.enum(trySupports).nullable().default(null),
-      faults: z.array(z.enum(faultIds)).max(19).default([]),
+      faults: z.array(z.enum(faultIds)).max(faultIds.length).default([]),
       from: origin,
     }),
   ),

@@ -13,7 +13,7 @@ describe('the words for the eye', () => {
     expect(sayAt(school, 'FS10')).toContain(
       'Hands a little closer than the elbows, and push the elbows apart from there.',
     );
-    expect(sayAt(school, 'HB8')).toContain('Shoulders over the first knuckles.');
+    expect(sayAt(school, 'HB8')).toContain('Shoulders over the wrists.');
   });
 
   it('say nothing that would be wrong there', () => {
@@ -32,16 +32,16 @@ describe('the words for the eye', () => {
 
   it('follow a copy that sets them otherwise, and say what changed', () => {
     const changes = profileChangesSchema.parse({
-      settings: { shoulderPlace: 'wrist', gaze: 'down' },
+      settings: { shoulderPlace: 'knuckle', gaze: 'down' },
     });
     const copy = { ...shippedProfile('play-led'), key: 'mine', changes };
     const own = buildSchool(copy as typeof copy & Parameters<typeof buildSchool>[0]);
-    expect(sayAt(own, 'HB8')).toContain('Shoulders over the wrists.');
+    expect(sayAt(own, 'HB8')).toContain('Shoulders over the first knuckles.');
     expect(describeChanges(own.profile, shippedCatalog)).toEqual([
       {
         what: 'Shoulders over the hands',
-        before: 'over the first knuckle',
-        after: 'over the wrist',
+        before: 'over the wrist',
+        after: 'over the first knuckle',
       },
       { what: 'Gaze', before: 'between the thumbs', after: 'straight down' },
     ]);

@@ -16,6 +16,7 @@ import { readPersonPage, type PersonPageView } from './read';
 import { LinkButton } from '@/design/LinkButton';
 import { CautionLine, Page } from '@/design/Page';
 import { readFloorDays } from '@/features/record/read';
+import { TriesShown } from '@/features/record/TriesShown';
 import { FloorDays } from '@/features/record/FloorDays';
 import { StageDrawing } from '@/features/card/StageDrawing';
 import { BodyForm } from './BodyForm';
@@ -192,6 +193,7 @@ export async function PersonPage({ params }: PersonPageProps) {
       <section className={classes.section}>
         <h2>On the floor</h2>
         <FloorDays days={readFloorDays(person.id)} csv={`/people/${person.id}/floor-file`} />
+        {view.tries.tries.length > 0 && <TriesShown seen={view.tries} />}
       </section>
       <div className={classes.thirds}>
         <section className={classes.section}>

@@ -3,7 +3,9 @@ import { listClosed, type Closed } from '@/core/ladder/ledger';
 import { rankChecks, type CheckWorth } from '@/core/ladder/tonight';
 import { listPersonMeetings } from '@/db/courses';
 import { listDecisions, type DecisionRow } from '@/db/decisions';
+import { listAttempts } from '@/db/floor';
 import { listPeople } from '@/db/people';
+import { countSeen, type SeenInTries } from '@/features/record/seenInTries';
 import { database } from '@/server/database';
 import { listHistories, type CheckHistory } from './personHistory';
 import { readStandings, type Standing } from '@/server/judging/standings';
@@ -21,6 +23,8 @@ export interface PersonPageView extends PersonView {
   /** What care keeps from them today, by its cause. */
   readonly closed: readonly Closed[];
   readonly decisions: readonly DecisionView[];
+  /** What their tries showed, from evening to evening. */
+  readonly tries: SeenInTries;
   readonly meetings: ReturnType<typeof listPersonMeetings>;
   /** Everyone else, for merging two entries of the same person. */
   readonly others: readonly { readonly id: number; readonly name: string }[];
@@ -35,6 +39,7 @@ export function readPersonPage(id: number, stage?: StageKey): PersonPageView | n
   const db = database();
   const { school, today, person } = view;
   const { pieces } = view.setupInput;
+  const tries = listAttempts(db, [id]);
   const standing = readStandings(db, [person], () => ({ school, day: today, pieces })).get(id)!;
   return {
     ...view,
@@ -46,6 +51,7 @@ export function readPersonPage(id: number, stage?: StageKey): PersonPageView | n
       ...row,
       stageLabel: school.stages.get(row.stage)?.spec.label ?? row.stage,
     })),
+    tries: countSeen(tries, [...new Set(tries.map(({ date }) => date))].sort()),
     meetings: listPersonMeetings(db, id),
     others: listPeople(db, true)
       .filter((other) => other.id !== id)

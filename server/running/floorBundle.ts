@@ -1,6 +1,7 @@
 /** What a class begins with: everything the floor needs while there is no server to ask. */
 import type { DrillKey } from '@/core/catalog/drills';
 import { doneByAll } from '@/core/compose/sittingOut';
+import type { StageSpec } from '@/core/catalog/stage';
 import type { CheckSpec } from '@/core/catalog/checks';
 import type { BodyRegion } from '@/core/catalog/regions';
 import { sayAt, watchAt } from '@/core/ladder/eyeWords';
@@ -128,6 +129,13 @@ export const bundleOf = (row: FloorClassRow): FloorBundle => ({
 });
 
 /** Ladder and name of every stage that is open to somebody. */
+/** What may be tapped of a try: what voids it, and what is only noted on its ladder. */
+const faultsSeen = ({ faults, family }: Pick<StageSpec, 'faults' | 'family'>): FaultId[] =>
+  faultIds.filter((fault) => {
+    const { isPrivate, notedOn = [] } = getFault(fault);
+    return !isPrivate && (faults.includes(fault) || notedOn.includes(family));
+  });
+
 export function stagesOf(
   school: School,
   people: readonly Pick<PreparedPerson, 'options' | 'fallbacks'>[],
@@ -137,7 +145,7 @@ export function stagesOf(
     options.flatMap(({ stage }) => {
       const found = stage === undefined ? undefined : school.stages.get(stage);
       if (stage === undefined || found === undefined) return [];
-      const { family, label, isHop, isAttempt, faults } = found.spec;
+      const { family, label, isHop, isAttempt } = found.spec;
       return [
         [
           stage,
@@ -147,7 +155,7 @@ export function stagesOf(
             ...(isHop ? { isHop } : {}),
             say: sayAt(school, stage),
             watch: watchAt(found.spec),
-            ...(isAttempt ? { faults: faults.filter((fault) => !getFault(fault).isPrivate) } : {}),
+            ...(isAttempt ? { faults: faultsSeen(found.spec) } : {}),
           },
         ],
       ];
