@@ -21,6 +21,8 @@ import { calibrationInput, calibrationOutput, runCalibration } from './calibrati
 import { runCompose } from './composeCommand';
 import { assertVersion, checkShape, parseJson } from '../files/parse';
 import { composeOutput } from '../files/planFile';
+import { clipInput, clipOutput, plumbInput, plumbOutput } from '../plumb/schemas';
+import { runClip, runPlumb } from './plumbCommands';
 import { runVerdict, verdictInput, verdictOutput } from './verdictCommand';
 
 /** What only some commands need, and what takes a moment to load. */
@@ -62,6 +64,8 @@ export const commands = {
     },
   }),
   verdict: command({ input: verdictInput, output: verdictOutput, run: runVerdict }),
+  plumb: command({ input: plumbInput, output: plumbOutput, run: runPlumb }),
+  clip: command({ input: clipInput, output: clipOutput, run: runClip }),
   calibration: command({
     input: calibrationInput,
     output: calibrationOutput,
