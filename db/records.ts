@@ -1,7 +1,7 @@
 import { and, asc, eq, inArray, max, sql } from 'drizzle-orm';
 import type { BaseId, CheckKey, FaultId } from '@/core/catalog/checks';
 import type { PainPlace } from '@/core/catalog/regions';
-import type { CheckRecord, Evidence, Side } from '@/core/readiness/record';
+import type { CheckRecord, Evidence, ReadBy, Side } from '@/core/readiness/record';
 import type { Day } from '@/core/units/day';
 import type { Db } from './open';
 import { checkRecord } from './schema';
@@ -26,6 +26,10 @@ export interface NewRecord {
   readonly painPlace: PainPlace | null;
   readonly side: Side | null;
   readonly base: BaseId | null;
+  /** Absent: by eye, by tape, by clock. */
+  readonly readBy?: ReadBy;
+  readonly measure?: string;
+  readonly readingError?: number;
 }
 
 function toStored(row: typeof checkRecord.$inferSelect): StoredRecord {
@@ -42,6 +46,8 @@ function toStored(row: typeof checkRecord.$inferSelect): StoredRecord {
     ...(row.painPlace === null ? {} : { painPlace: row.painPlace }),
     ...(row.side === null ? {} : { side: row.side }),
     ...(row.base === null ? {} : { base: row.base }),
+    ...(row.readBy === null ? {} : { readBy: row.readBy }),
+    ...(row.readingError === null ? {} : { readingError: row.readingError }),
   };
 }
 
@@ -78,6 +84,8 @@ function evidenceQuery(db: Db, personIds: readonly number[]) {
       painPlace: checkRecord.painPlace,
       side: checkRecord.side,
       base: checkRecord.base,
+      readBy: checkRecord.readBy,
+      readingError: checkRecord.readingError,
     })
     .from(checkRecord)
     .where(inArray(checkRecord.personId, [...personIds]))
@@ -100,6 +108,8 @@ type RawRow = [
   PainPlace | null,
   Side | null,
   BaseId | null,
+  ReadBy | null,
+  number | null,
 ];
 
 /**
@@ -111,7 +121,9 @@ export function readEvidence(db: Db, personIds: readonly number[]): Map<number, 
   for (const id of personIds) people.set(id, {});
   if (personIds.length === 0) return people;
   const rows = evidenceQuery(db, personIds).values() as unknown as RawRow[];
-  for (const [personId, check, date, value, stopped, faults, pain, painPlace, side, base] of rows) {
+  for (const row of rows) {
+    const [personId, check, date, value, stopped, faults, pain, painPlace, side, base] = row;
+    const [readBy, readingError] = [row[10], row[11]];
     const record: {
       -readonly [Key in keyof CheckRecord]: CheckRecord[Key];
     } = { date, value };
@@ -121,6 +133,8 @@ export function readEvidence(db: Db, personIds: readonly number[]): Map<number, 
     if (painPlace !== null) record.painPlace = painPlace;
     if (side !== null) record.side = side;
     if (base !== null) record.base = base;
+    if (readBy !== null) record.readBy = readBy;
+    if (readingError !== null) record.readingError = readingError;
     const evidence = people.get(personId)!;
     const list = evidence[check];
     if (list === undefined) evidence[check] = [record];

@@ -1,4 +1,6 @@
 /** Everything a studio holds as one file. People go by their uid, courses by a number of the file. */
+import { measureIds } from '../plumb/measureTable';
+import { readings } from '../readiness/record';
 import { z } from 'zod';
 import { lengthIds } from '../body/lengths';
 import { cautionColumns, cautionIds, type CautionColumn } from '../catalog/cautions';
@@ -87,6 +89,9 @@ export const studioPerson = z.strictObject({
       painPlace: z.enum(painPlaces).nullable().optional(),
       side: side.optional(),
       base: z.enum(baseIds).nullable().optional(),
+      readBy: z.enum(readings).optional(),
+      measure: z.enum(measureIds).optional(),
+      readingError: z.number().min(0).max(3600).optional(),
       from: origin,
     }),
   ),

@@ -69,6 +69,8 @@ export type MeasureId = StillMeasureId | ClipMeasureId;
 export const stillMeasures = { ...sideMeasures, ...facingMeasures };
 export const stillMeasureIds = Object.keys(stillMeasures) as [StillMeasureId, ...StillMeasureId[]];
 export const clipMeasureIds = Object.keys(clipMeasures) as [ClipMeasureId, ...ClipMeasureId[]];
+export const measureIds = [...stillMeasureIds, ...clipMeasureIds] as [MeasureId, ...MeasureId[]];
+
 const allMeasures: Readonly<Record<MeasureId, MeasureSpec>> = { ...stillMeasures, ...clipMeasures };
 export const getMeasure = (id: MeasureId): MeasureSpec => allMeasures[id];
 

@@ -5,7 +5,7 @@ import { faultIds } from '../catalog/checks';
 import { bodyInput } from '../files/bodySchemas';
 import { shapeIds } from '../shapes/registry';
 import { clipEventKinds } from './clip/clip';
-import { clipMeasureIds, stillMeasureIds, type MeasureId } from './measureTable';
+import { clipMeasureIds, measureIds, stillMeasureIds } from './measureTable';
 import { markNames, plumbBases, scaleSegments } from './marks';
 
 const pixels = z.number().min(-100_000).max(100_000);
@@ -76,7 +76,7 @@ const outFacts = {
   faults: z.array(
     z.object({
       fault: z.enum(faultIds),
-      measure: z.enum([...stillMeasureIds, ...clipMeasureIds] as [MeasureId, ...MeasureId[]]),
+      measure: z.enum(measureIds),
     }),
   ),
   notes: z.array(z.string()),

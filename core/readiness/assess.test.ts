@@ -242,6 +242,26 @@ describe('measures', () => {
   });
 });
 
+describe('a measure that was read off a picture', () => {
+  const raise = (readingError: number, value: number) =>
+    assess({
+      check: 'straight-leg-raise',
+      profile: 'prop-led',
+      asOf,
+      records: [{ date: asOf, value, readBy: 'picture', readingError }],
+    });
+
+  it('counts like any other, with the larger of both errors, and says where it is from', () => {
+    expect(raise(2, 66).status).toBe('borderline');
+    expect(raise(2, 62).status).toBe('not-yet');
+    expect(raise(9, 62).status).toBe('borderline');
+    expect(raise(2, 71.26)).toMatchObject({
+      status: 'met',
+      reasons: ['71.3° (from a picture, give or take 5.0), bar 70'],
+    });
+  });
+});
+
 describe('every check', () => {
   const record = (most: number) =>
     fc.record({

@@ -1,6 +1,6 @@
 import type { Assessment, ScoreInput } from './assess';
 import type { Scoring } from '../catalog/checks';
-import { isVoided } from './record';
+import { isVoided, readByWords } from './record';
 
 type MeasureScoring = Extract<Scoring, { readonly readingError: number }>;
 
@@ -27,7 +27,14 @@ export function assessMeasure(input: ScoreInput, scoring: MeasureScoring): Asses
   const newest = records[records.length - 1]!;
   const shortBy = scoring.better === 'more' ? threshold - newest.value : newest.value - threshold;
   const unit = unitWords[scoring.unit];
-  const shown = `${newest.value} ${unit}, bar ${threshold}`.replace(' ,', ',').replace(' °', '°');
+  // What is read off a picture has an error of its own (handbook 13): the larger one counts.
+  const error = Math.max(scoring.readingError, newest.readingError ?? 0);
+  const value = newest.readBy === undefined ? newest.value : Math.round(newest.value * 10) / 10;
+  const by =
+    newest.readBy === undefined
+      ? ''
+      : ` (${readByWords[newest.readBy]}, give or take ${error.toFixed(1)})`;
+  const shown = `${value} ${unit}${by}, bar ${threshold}`.replace(' ,', ',').replace(' °', '°');
   // A voided measure may only count against: at the bar it proves nothing.
   if (isVoided(spec, newest)) {
     return { ...base, status: 'not-yet', reasons: [`${shown}, with a fault that voids it`] };
@@ -35,7 +42,7 @@ export function assessMeasure(input: ScoreInput, scoring: MeasureScoring): Asses
   if (shortBy <= 0) return { ...base, status: 'met', reasons: [shown] };
   return {
     ...base,
-    status: shortBy <= scoring.readingError ? 'borderline' : 'not-yet',
+    status: shortBy <= error ? 'borderline' : 'not-yet',
     reasons: [shown],
   };
 }

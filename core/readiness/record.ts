@@ -2,6 +2,16 @@ import type { BaseId, CheckKey, CheckSpec, FaultId } from '../catalog/checks';
 import type { PainPlace } from '../catalog/regions';
 import type { Day } from '../units/day';
 
+/** What a record was read off, where it was not seen by eye, by tape or by clock. */
+export const readings = ['picture', 'clip', 'camera'] as const;
+export type ReadBy = (typeof readings)[number];
+
+export const readByWords = {
+  picture: 'from a picture',
+  clip: 'from a clip',
+  camera: 'from the camera',
+} as const satisfies Record<ReadBy, string>;
+
 /** One thing a teacher saw. Seconds, repetitions, 1 or 0 for pass/fail, or the measure itself. */
 export interface CheckRecord {
   readonly date: Day;
@@ -15,6 +25,9 @@ export interface CheckRecord {
   /** Absent: counts for both sides. */
   readonly side?: 'left' | 'right';
   readonly base?: BaseId;
+  readonly readBy?: ReadBy;
+  /** One standard deviation of what was read off, in the unit of the check. */
+  readonly readingError?: number;
 }
 
 export type Side = 'left' | 'right';

@@ -12,6 +12,7 @@ import { baseIds, type FaultId } from '@/core/catalog/checks';
 import { wayUpIds } from '@/core/catalog/waysUp';
 import { trySupports } from '@/core/running/tap';
 import { painPlaces } from '@/core/catalog/regions';
+import { readings } from '@/core/readiness/record';
 import { ladderIds } from '@/core/catalog/stage';
 import { verdictKinds } from '@/core/ladder/verdict';
 import { course, meeting } from './course';
@@ -74,6 +75,11 @@ export const checkRecord = sqliteTable(
     /** The class and what in it this was read from; absent: recorded by hand. */
     classId: integer('class_id').references(() => floorClass.id, { onDelete: 'set null' }),
     originKey: text('origin_key'),
+    /** Read off a picture, a clip or the camera; absent: by eye, by tape, by clock. */
+    readBy: text('read_by', { enum: readings }),
+    /** Which of its measures, and its error of one standard deviation in the unit of the check. */
+    measure: text('measure'),
+    readingError: real('reading_error'),
   },
   (table) => [
     index('check_record_person').on(table.personId, table.check, table.date),

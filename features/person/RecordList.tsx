@@ -1,7 +1,7 @@
 import { format, parseISO } from 'date-fns';
 import { faultTable, type CheckKey, type CheckSpec } from '@/core/catalog/checks';
 import { painPlaceTable } from '@/core/catalog/regions';
-import { isVoided } from '@/core/readiness/record';
+import { isVoided, readByWords } from '@/core/readiness/record';
 import type { StoredRecord } from '@/server/judging/views';
 import classes from './person.module.css';
 
@@ -14,8 +14,14 @@ function describe(record: StoredRecord, spec: CheckSpec | undefined): string {
     const breaths = record.breaths === null ? '' : ` (${record.breaths} breaths)`;
     return `${record.stoppedByTeacher ? 'at least ' : ''}${record.value} s${breaths}`;
   }
-  return String(record.value);
+  return String(Math.round(record.value * 10) / 10);
 }
+
+/** What it was read off, and how sure that is. */
+const readWords = ({ readBy, readingError }: StoredRecord) =>
+  readBy === undefined
+    ? ''
+    : `${readByWords[readBy]}${readingError ? `, give or take ${readingError.toFixed(1)}` : ''}`;
 
 /** The newest records, so that a teacher sees what the verdict stands on. */
 export function RecordList({
@@ -49,6 +55,7 @@ export function RecordList({
             <td>{describe(record, checks[record.check])}</td>
             <td>
               {[
+                ...(record.readBy ? [readWords(record)] : []),
                 ...(record.faults ?? []).map((fault) => faultTable[fault].label),
                 ...(record.pain
                   ? [record.painPlace ? `pain: ${painPlaceTable[record.painPlace].label}` : 'pain']

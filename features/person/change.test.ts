@@ -96,6 +96,8 @@ describe('the record form', () => {
     [{ date: '2026-02-30' }, 'date'],
     [{ date: '1990-01-01' }, 'date'],
     [{ faults: ['giggles'] }, 'faults.0'],
+    [{ reading: { by: 'picture', measure: 'headClearance', error: 9 } }, 'form'],
+    [{ reading: { by: 'rumour', measure: 'headClearance', error: 1 } }, 'reading.by'],
     [{ check: 'cartwheel' }, 'check'],
     [{ check: 'dolphin-one-leg' }, 'side'],
     [{ check: 'confidence', value: '5' }, 'base'],

@@ -9,7 +9,7 @@ import { ladderIds } from '@/core/catalog/stage';
 import type { CheckStatus, SideHistory } from '@/core/readiness/assess';
 import { forecast, type Forecast } from '@/core/readiness/forecast';
 import { fromLogScale, traceLevel } from '@/core/readiness/level';
-import { isVoided, type Side } from '@/core/readiness/record';
+import { isVoided, readByWords, type Side } from '@/core/readiness/record';
 import { addDays, type Day } from '@/core/units/day';
 import type { StoredRecord } from '@/db/records';
 import {
@@ -164,7 +164,11 @@ function listPoints({ spec, records }: SideHistory, side: Side | null): ChartPoi
           ? 'fail'
           : 'plain',
     side,
-    note: [...(record.faults ?? []), ...(record.pain ? ['pain'] : [])].join(', '),
+    note: [
+      ...(record.readBy === undefined ? [] : [readByWords[record.readBy]]),
+      ...(record.faults ?? []),
+      ...(record.pain ? ['pain'] : []),
+    ].join(', '),
   }));
 }
 

@@ -1,5 +1,8 @@
 import { z } from 'zod';
 import { baseIds, faultIds, type CheckKey, type CheckSpec } from '@/core/catalog/checks';
+import { findCoarse } from '@/core/plumb/feeds';
+import { measureIds } from '@/core/plumb/measureTable';
+import { readings } from '@/core/readiness/record';
 import { painPlaces } from '@/core/catalog/regions';
 import { findDayNumber, dayNumber, type Day } from '@/core/units/day';
 import type { NewRecord } from '@/db/records';
@@ -17,6 +20,15 @@ export const recordForm = z.strictObject({
   painPlace: z.enum(painPlaces, 'This place is not in our list.').nullable(),
   side: z.enum(['left', 'right'], 'Say which side.').nullable(),
   base: z.enum(baseIds, 'Say hands, forearms or head.').nullable(),
+  /** Read off a picture, a clip or the camera; absent: by eye, by tape, by clock. */
+  reading: z
+    .strictObject({
+      by: z.enum(readings),
+      measure: z.enum(measureIds),
+      /** One standard deviation, in the unit of the check. */
+      error: z.number().min(0).max(3600),
+    })
+    .optional(),
 });
 
 export type RecordForm = z.infer<typeof recordForm>;
@@ -65,6 +77,9 @@ export function readRecordForm(
   }
   if (spec.hasSides && form.side === null) problems.side = 'Say which side.';
   if (spec.byBase && form.base === null) problems.base = 'Say hands, forearms or head.';
+  const { reading } = form;
+  const coarse = reading && findCoarse(spec, reading.error);
+  if (coarse) problems.form = coarse;
   if (Object.keys(problems).length > 0) return refuse(problems);
   return done({
     check: form.check,
@@ -77,6 +92,9 @@ export function readRecordForm(
     painPlace: form.pain ? form.painPlace : null,
     side: spec.hasSides ? form.side : null,
     base: spec.byBase ? form.base : null,
+    ...(reading === undefined
+      ? {}
+      : { readBy: reading.by, measure: reading.measure, readingError: reading.error }),
   });
 }
 

@@ -1,0 +1,219 @@
+/**
+ * Which checks a measure can feed, in one table: what of a picture or a clip may become a record,
+ * and with what error. Source: handbook 13 "Errors"; limits where it is silent are
+ * the product's own.
+ */
+import { getCheck, type BaseId, type CheckId, type CheckSpec } from '../catalog/checks';
+import type { ClipReading } from './clip/clip';
+import type { PlumbBase, StillInput } from './marks';
+import type { Measured, MeasureId } from './measureTable';
+import type { StillReading } from './still';
+
+/** What a picture or clip offers as a record; kept only by the teacher's tap. */
+export interface Offer {
+  readonly check: CheckId;
+  readonly base: BaseId | null;
+  readonly measure: MeasureId;
+  /** In the check's own unit; 1 or 0 for one that is passed or not. */
+  readonly value: number;
+  /** One standard deviation, in the same unit; 0 for what is passed or not. */
+  readonly error: number;
+  /** Why it is shown and not kept; absent: it may be kept. */
+  readonly tooCoarse?: string;
+}
+
+/** A trunk that stands upright over the base set is within so many degrees. */
+const uprightDeg = 10;
+/** As far off as a range in degrees may be read and still say something: three of its own errors. */
+const coarsestDeg = 15;
+/** A hold read from frames further apart than this is no clock, seconds. */
+const coarsestS = 1;
+/** A landing softer than this is one (handbook 13). */
+const softLandingMPerS = 1.5;
+
+const errorOf = ({ low, high }: Measured) => (high - low) / 2;
+const baseIdOf = (base: PlumbBase): BaseId | null => (base === 'feet' ? null : base);
+
+interface Context {
+  readonly view: StillInput['view'];
+  readonly base: PlumbBase;
+  /** The bar of a check in this school, in its unit. */
+  readonly barOf: (check: CheckId) => number;
+}
+
+type Measures = StillReading['measures'];
+
+/** A span on one side of a bar decides; one that holds it does not. */
+function passed(found: Measured, isPast: (value: number) => boolean): boolean | null {
+  const [low, high] = [isPast(found.low), isPast(found.high)];
+  return low === high ? low : null;
+}
+
+const open = 'Its span holds the bar: measure again, closer or squarer.';
+
+/**
+ * Why a reading is too coarse for what it is to decide; `null`: it may be kept.
+ *
+ * @param error one standard deviation, in the unit of the check
+ * @param bar of the check; absent: the strictest that ships
+ */
+export function findCoarse(
+  { scoring, opensAt }: Pick<CheckSpec, 'scoring' | 'opensAt'>,
+  error: number,
+  bar = Math.max(...Object.values(opensAt)),
+): string | null {
+  switch (scoring.kind) {
+    case 'measure':
+      if (scoring.unit === 'degrees') {
+        return error > coarsestDeg
+          ? `The error of ${Math.round(error)}° is larger than what it decides.`
+          : null;
+      }
+      return error > bar
+        ? `The error of ${error.toFixed(1)} ${scoring.unit} is larger than what it decides.`
+        : null;
+    case 'hold':
+      return error > coarsestS ? 'The frames lie too far apart for a clock.' : null;
+    case 'reps':
+    case 'pass':
+    case 'pass-of-last':
+    case 'same-day':
+    case 'level':
+    case 'rating':
+      return null;
+  }
+}
+
+/** A figure as a record of a check, `scale` times as large in the check's unit. */
+function offer(
+  check: CheckId,
+  measure: MeasureId,
+  found: Measured | undefined,
+  { base = null, scale = 1, bar }: { base?: BaseId | null; scale?: number; bar?: number } = {},
+): Offer[] {
+  if (found === undefined) return [];
+  const error = errorOf(found) * scale;
+  const tooCoarse = findCoarse(getCheck(check), error, bar);
+  const value = found.value * scale;
+  return [{ check, base, measure, value, error, ...(tooCoarse === null ? {} : { tooCoarse }) }];
+}
+
+/** A trunk within thirty degrees of level lies. */
+const isLying = ({ trunkLean }: Measures) =>
+  trunkLean !== undefined && Math.abs(Math.abs(trunkLean.value) - 90) <= 30;
+
+/** What a still offers. */
+export function offersOfStill({ measures }: StillReading, { view, base, barOf }: Context): Offer[] {
+  if (view !== 'side') return [];
+  const upright =
+    base === 'head' && measures.trunkLean !== undefined && !isLying(measures)
+      ? [measures.trunkLean]
+      : [];
+  return [
+    ...(base === 'forearms'
+      ? offer('head-clearance', 'headClearance', measures.headClearance, {
+          scale: 100,
+          bar: barOf('head-clearance'),
+        })
+      : []),
+    ...offer('straight-leg-raise', 'straightLegRaise', measures.straightLegRaise),
+    ...(isLying(measures)
+      ? offer('shoulder-flexion', 'shoulderAngle', measures.shoulderAngle)
+      : []),
+    ...offer('wrist-extension', 'wristExtension', measures.wristExtension),
+    ...upright.map((found): Offer => {
+      const isUpright = passed(found, (value) => Math.abs(value) <= uprightDeg);
+      return {
+        check: 'upright-walk-in',
+        base: null,
+        measure: 'trunkLean',
+        value: Math.abs(found.value) <= uprightDeg ? 1 : 0,
+        error: 0,
+        ...(isUpright === null ? { tooCoarse: open } : {}),
+      };
+    }),
+  ];
+}
+
+/** How much the elbows crept apart between two pictures, cm: before and after clasping. */
+export function offerOfDrift(
+  before: StillReading,
+  after: StillReading,
+  { barOf }: Pick<Context, 'barOf'>,
+): Offer[] {
+  const [from, to] = [before.measures.elbowGap, after.measures.elbowGap];
+  if (from === undefined || to === undefined) return [];
+  const sd = Math.hypot(errorOf(from), errorOf(to));
+  const value = to.value - from.value;
+  const drift: Measured = { value, low: value - sd, high: value + sd, unit: 'm' };
+  return offer('elbow-drift', 'elbowGap', drift, { scale: 100, bar: barOf('elbow-drift') });
+}
+
+/** A hold by the clock of the frames; none where there was none. */
+const held = (
+  check: CheckId,
+  base: BaseId,
+  measure: MeasureId,
+  found: Measured | undefined,
+): Offer[] =>
+  found === undefined || found.value <= 0 ? [] : offer(check, measure, found, { base });
+
+/** Tries in which a foot reached the wall. */
+function reachedWall({ events }: ClipReading): number {
+  let isTrying = false;
+  let hasReached = false;
+  let count = 0;
+  for (const { kind } of events) {
+    if (kind === 'leaves-floor') {
+      isTrying = true;
+      hasReached = false;
+    } else if (kind === 'touches-wall' && isTrying && !hasReached) {
+      hasReached = true;
+      count += 1;
+    } else if (kind === 'lands') isTrying = false;
+  }
+  return count;
+}
+
+/** What a clip offers. */
+export function offersOfClip(
+  reading: ClipReading,
+  { base, hasWall }: { readonly base: PlumbBase; readonly hasWall: boolean },
+): Offer[] {
+  const { measures } = reading;
+  const on = baseIdOf(base);
+  const { hops, exitS, liftS, landingMPerS } = measures;
+  const reached = reachedWall(reading);
+  const exit: Offer[] = [];
+  if (exitS !== undefined && liftS !== undefined && landingMPerS !== undefined && on !== null) {
+    const isSlow = passed(exitS, (value) => value >= liftS.value);
+    const isSoft = passed(landingMPerS, (value) => value <= softLandingMPerS);
+    const value = exitS.value >= liftS.value && landingMPerS.value <= softLandingMPerS ? 1 : 0;
+    // One clear no is a no.
+    const isOpen = isSlow !== false && isSoft !== false && (isSlow === null || isSoft === null);
+    exit.push({
+      check: 'controlled-exit',
+      base: on,
+      measure: 'exitS',
+      value,
+      error: 0,
+      ...(isOpen ? { tooCoarse: open } : {}),
+    });
+  }
+  return [
+    ...(hasWall && on !== null ? held('balance-off-wall', on, 'offWallS', measures.offWallS) : []),
+    ...(hasWall && on !== null ? held('wall-hold', on, 'invertedS', measures.invertedS) : []),
+    ...(hasWall && hops !== undefined && hops.value > 0
+      ? [
+          {
+            check: 'hops-reaching',
+            base: null,
+            measure: 'hops',
+            value: reached,
+            error: 0,
+          } satisfies Offer,
+        ]
+      : []),
+    ...exit,
+  ];
+}
