@@ -24,12 +24,6 @@ const views = [
   { name: 'profile-dark', path: '/profiles/own-1', dark: true },
   { name: 'card', path: '/people/4/card', fullPage: true },
   { name: 'bench', path: '/bench?person=3' },
-  {
-    name: 'bench-compare-dark',
-    path: '/bench?person=1&shape=wallL',
-    dark: true,
-    pick: ['person', 'Whose ghost, in the same set-up', 'Bettina Quill'],
-  },
 ];
 
 /** A class is begun, held and tried, so that its screens show something. */
@@ -91,8 +85,54 @@ async function picturesOfTheFloor() {
   await keep(dark, 'floor-round-dark');
   await page.setViewportSize({ width: 1280, height: 800 });
   await page.goto(page.url().replace('/floor/', '/review/'));
-  await page.getByRole('heading', { level: 2 }).waitFor();
+  await page.getByRole('table').waitFor();
+  await page
+    .getByRole('button', { name: /^Look at/ })
+    .nth(1)
+    .click();
   await keep(page, 'review');
+}
+
+/** Marks on a painted picture, two of them drawn to where they belong. */
+async function pictureOfPlumb() {
+  const page = await browser.newPage({
+    viewport: { width: 1280, height: 800 },
+    colorScheme: 'light',
+    reducedMotion: 'reduce',
+  });
+  await page.goto(`${server.url}/plumb?person=3&shape=handstand`);
+  await page.getByRole('button', { name: 'A practice picture' }).click();
+  await page.getByRole('button', { name: 'Put the marks on' }).click();
+  const steps = {
+    'near wrist': [-7, 0],
+    'near elbow': [-6, 0],
+    'near shoulder': [-6, 0],
+    'near ear': [-6, 0],
+    'near crown': [-6, 0],
+    'near hip': [-2, 0],
+    'near knee': [4, -1],
+    'near ankle': [10, 0],
+    'near heel': [13, 1],
+    'near toe': [11, 0],
+    'floor line, second': [0, -1],
+  };
+  for (const [name, [right, up]] of Object.entries(steps)) {
+    const handle = page.getByRole('button', { name: new RegExp(`^${name}`) });
+    if ((await handle.count()) === 0) continue;
+    await handle.focus();
+    for (let at = 0; at < Math.abs(right); at += 1) {
+      await page.keyboard.press(right < 0 ? 'Shift+ArrowLeft' : 'Shift+ArrowRight');
+    }
+    for (let at = 0; at < Math.abs(up); at += 1) {
+      await page.keyboard.press(up < 0 ? 'Shift+ArrowDown' : 'Shift+ArrowUp');
+    }
+  }
+  await page.evaluate(async () => {
+    await document.fonts.ready;
+  });
+  await page.screenshot({ path: path.join(root, 'docs', 'screenshots', 'plumb.png') });
+  say('plumb.png');
+  await page.close();
 }
 
 const server = await startThrowaway(3218);
@@ -124,12 +164,6 @@ try {
         .evaluate((heading) => heading.scrollIntoView({ block: 'start' }));
       await page.waitForTimeout(300);
     }
-    if (view.pick) {
-      const [kind, label, option] = view.pick;
-      await page.getByText(kind, { exact: true }).click();
-      await page.getByRole('combobox', { name: label }).click();
-      await page.getByRole('option', { name: option }).click();
-    }
     await page.evaluate(async () => {
       await document.fonts.ready;
     });
@@ -138,6 +172,7 @@ try {
     say(`${view.name}.png`);
     await page.close();
   }
+  await pictureOfPlumb();
   await picturesOfTheFloor();
 } finally {
   await browser.close();

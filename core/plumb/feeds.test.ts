@@ -43,6 +43,8 @@ describe('what a picture may become', () => {
     expect(raise.tooCoarse).toBeUndefined();
     const up = { elbow: [0, 0.3], shoulder: [0, 0.6], hip: [0, 1.1], ankle: [0, 1.9] } as const;
     expect(offers(up as never, 'hands')).toEqual([]);
+    // The same trunk level on forearms is a shape, and no range.
+    expect(offers(lying, 'forearms')).toEqual([]);
   });
 
   it('shows what is too coarse, and keeps it from being kept', () => {

@@ -31,6 +31,15 @@ const coarsestS = 1;
 /** A landing softer than this is one (handbook 13). */
 const softLandingMPerS = 1.5;
 
+/** Checks that a still can answer: the method "from a picture" stands beside their number. */
+export const checksFromStills = [
+  'head-clearance',
+  'straight-leg-raise',
+  'shoulder-flexion',
+  'wrist-extension',
+  'upright-walk-in',
+] as const satisfies readonly CheckId[];
+
 const errorOf = ({ low, high }: Measured) => (high - low) / 2;
 const baseIdOf = (base: PlumbBase): BaseId | null => (base === 'feet' ? null : base);
 
@@ -40,8 +49,6 @@ interface Context {
   /** The bar of a check in this school, in its unit. */
   readonly barOf: (check: CheckId) => number;
 }
-
-type Measures = StillReading['measures'];
 
 /** A span on one side of a bar decides; one that holds it does not. */
 function passed(found: Measured, isPast: (value: number) => boolean): boolean | null {
@@ -98,17 +105,12 @@ function offer(
   return [{ check, base, measure, value, error, ...(tooCoarse === null ? {} : { tooCoarse }) }];
 }
 
-/** A trunk within thirty degrees of level lies. */
-const isLying = ({ trunkLean }: Measures) =>
-  trunkLean !== undefined && Math.abs(Math.abs(trunkLean.value) - 90) <= 30;
-
 /** What a still offers. */
 export function offersOfStill({ measures }: StillReading, { view, base, barOf }: Context): Offer[] {
   if (view !== 'side') return [];
-  const upright =
-    base === 'head' && measures.trunkLean !== undefined && !isLying(measures)
-      ? [measures.trunkLean]
-      : [];
+  // Ranges are taken lying: not of a shape, and not of somebody on hands, forearms or head.
+  const isLying = base === 'feet' && measures.straightLegRaise !== undefined;
+  const upright = base === 'head' && measures.trunkLean !== undefined ? [measures.trunkLean] : [];
   return [
     ...(base === 'forearms'
       ? offer('head-clearance', 'headClearance', measures.headClearance, {
@@ -116,9 +118,11 @@ export function offersOfStill({ measures }: StillReading, { view, base, barOf }:
           bar: barOf('head-clearance'),
         })
       : []),
-    ...offer('straight-leg-raise', 'straightLegRaise', measures.straightLegRaise),
-    ...(isLying(measures)
-      ? offer('shoulder-flexion', 'shoulderAngle', measures.shoulderAngle)
+    ...(isLying
+      ? [
+          ...offer('straight-leg-raise', 'straightLegRaise', measures.straightLegRaise),
+          ...offer('shoulder-flexion', 'shoulderAngle', measures.shoulderAngle),
+        ]
       : []),
     ...offer('wrist-extension', 'wristExtension', measures.wristExtension),
     ...upright.map((found): Offer => {

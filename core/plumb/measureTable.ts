@@ -3,6 +3,8 @@
 export interface MeasureSpec {
   readonly label: string;
   readonly unit: 'm' | 'deg' | 's' | 'count' | 'm/s';
+  /** What it is taken from, in a sentence. */
+  readonly why: string;
   /**
    * How a signed bend becomes what is said: a joint's inner angle (180 is straight), or the size of
    * the bend itself.
@@ -11,53 +13,203 @@ export interface MeasureSpec {
 }
 
 export const sideMeasures = {
-  shoulderOverBase: { label: 'shoulder over the base', unit: 'm' },
-  shoulderOverKnuckle: { label: 'shoulder over the first knuckle', unit: 'm' },
-  hipOverShoulder: { label: 'hips over the shoulders', unit: 'm' },
-  headClearance: { label: 'head off the floor', unit: 'm' },
-  footHeight: { label: 'foot height', unit: 'm' },
-  baseToWall: { label: 'base to wall', unit: 'm' },
-  fingertipsToWall: { label: 'fingertips to wall', unit: 'm' },
-  elbowAngle: { label: 'elbow', unit: 'deg', fold: 'joint' },
-  shoulderAngle: { label: 'arm to trunk', unit: 'deg', fold: 'joint' },
-  hipAngle: { label: 'hip', unit: 'deg', fold: 'joint' },
-  kneeAngle: { label: 'knee', unit: 'deg', fold: 'joint' },
-  farKneeAngle: { label: 'far knee', unit: 'deg', fold: 'joint' },
-  trunkLean: { label: 'lean of the trunk', unit: 'deg' },
-  legLean: { label: 'lean of the leg', unit: 'deg' },
-  liftedLegLean: { label: 'lean of the lifted leg', unit: 'deg' },
-  lean: { label: 'lean of the whole line', unit: 'deg' },
-  shoulderBend: { label: 'bend at the shoulders', unit: 'deg' },
-  hipBend: { label: 'bend at the hips', unit: 'deg' },
-  bendTotal: { label: 'bend of the line in all', unit: 'deg' },
-  neckBend: { label: 'bend of the neck', unit: 'deg' },
-  wristExtension: { label: 'wrist extension', unit: 'deg', fold: 'size' },
-  straightLegRaise: { label: 'straight-leg raise', unit: 'deg' },
-  ribTilt: { label: 'ribs against the trunk', unit: 'deg' },
+  shoulderOverBase: {
+    label: 'shoulder over the base',
+    unit: 'm',
+    why: 'From the point that carries the weight to the near shoulder, along the floor; ahead is positive.',
+  },
+  shoulderOverKnuckle: {
+    label: 'shoulder over the first knuckle',
+    unit: 'm',
+    why: 'From the first knuckle to the near shoulder, along the floor; ahead is positive.',
+  },
+  hipOverShoulder: {
+    label: 'hips over the shoulders',
+    unit: 'm',
+    why: 'From the near shoulder to the near hip, along the floor; ahead is positive.',
+  },
+  headClearance: {
+    label: 'head off the floor',
+    unit: 'm',
+    why: 'The crown above the floor line; without a crown, the way from shoulder to ear carried on.',
+  },
+  footHeight: {
+    label: 'foot height',
+    unit: 'm',
+    why: 'The near heel above the floor line; without a heel, the ankle.',
+  },
+  baseToWall: {
+    label: 'base to wall',
+    unit: 'm',
+    why: 'From the point that carries the weight to the wall, along the floor.',
+  },
+  fingertipsToWall: {
+    label: 'fingertips to wall',
+    unit: 'm',
+    why: 'Base to wall less this hand, and less the forearm where it lies on the floor.',
+  },
+  elbowAngle: {
+    label: 'elbow',
+    unit: 'deg',
+    fold: 'joint',
+    why: 'Between upper arm and forearm; 180 is straight.',
+  },
+  shoulderAngle: {
+    label: 'arm to trunk',
+    unit: 'deg',
+    fold: 'joint',
+    why: 'Between upper arm and trunk; 180 is one line.',
+  },
+  hipAngle: {
+    label: 'hip',
+    unit: 'deg',
+    fold: 'joint',
+    why: 'Between trunk and thigh; 180 is one line.',
+  },
+  kneeAngle: {
+    label: 'knee',
+    unit: 'deg',
+    fold: 'joint',
+    why: 'Between thigh and shank; 180 is straight.',
+  },
+  farKneeAngle: {
+    label: 'far knee',
+    unit: 'deg',
+    fold: 'joint',
+    why: 'The same of the far leg: a guess behind the near one.',
+  },
+  trunkLean: {
+    label: 'lean of the trunk',
+    unit: 'deg',
+    why: 'The way from shoulder to hip against the upright; ahead is positive.',
+  },
+  legLean: {
+    label: 'lean of the leg',
+    unit: 'deg',
+    why: 'The way from hip to ankle against the upright; ahead is positive.',
+  },
+  liftedLegLean: {
+    label: 'lean of the lifted leg',
+    unit: 'deg',
+    why: 'The way from the hip to the higher ankle against the upright.',
+  },
+  lean: {
+    label: 'lean of the whole line',
+    unit: 'deg',
+    why: 'The way from the base to the ankle against the upright; ahead is positive.',
+  },
+  shoulderBend: {
+    label: 'bend at the shoulders',
+    unit: 'deg',
+    why: 'From the line of the upper arm to the line of the trunk; towards the back is positive.',
+  },
+  hipBend: {
+    label: 'bend at the hips',
+    unit: 'deg',
+    why: 'From the line of the trunk to the line of the thigh; towards the back is positive: an arch, or a sag.',
+  },
+  bendTotal: {
+    label: 'bend of the line in all',
+    unit: 'deg',
+    why: 'From the line base to shoulder to the line shoulder to ankle; towards the back is positive.',
+  },
+  neckBend: {
+    label: 'bend of the neck',
+    unit: 'deg',
+    why: 'From the trunk carried on past the shoulder to the ear; towards the back is positive: a poking chin.',
+  },
+  wristExtension: {
+    label: 'wrist extension',
+    unit: 'deg',
+    fold: 'size',
+    why: 'How far the hand is bent back from the line of the forearm.',
+  },
+  straightLegRaise: {
+    label: 'straight-leg raise',
+    unit: 'deg',
+    why: 'The near leg above the floor, from hip to ankle, lying.',
+  },
+  ribTilt: {
+    label: 'ribs against the trunk',
+    unit: 'deg',
+    why: 'From the trunk to the way between lowest rib and front of the pelvis, both set by hand.',
+  },
 } as const satisfies Record<string, MeasureSpec>;
 
 export const facingMeasures = {
-  elbowGap: { label: 'elbows apart', unit: 'm' },
-  shoulderGap: { label: 'shoulders apart', unit: 'm' },
-  wristGap: { label: 'wrists apart', unit: 'm' },
-  hipGap: { label: 'hips apart', unit: 'm' },
-  elbowSplay: { label: 'elbows wider than shoulders', unit: 'm' },
-  shoulderTilt: { label: 'tilt of the shoulders', unit: 'deg' },
-  hipTilt: { label: 'tilt of the hips', unit: 'deg' },
+  elbowGap: { label: 'elbows apart', unit: 'm', why: 'From elbow to elbow.' },
+  shoulderGap: { label: 'shoulders apart', unit: 'm', why: 'From shoulder to shoulder.' },
+  wristGap: { label: 'wrists apart', unit: 'm', why: 'From wrist to wrist.' },
+  hipGap: { label: 'hips apart', unit: 'm', why: 'From hip to hip.' },
+  elbowSplay: {
+    label: 'elbows wider than shoulders',
+    unit: 'm',
+    why: 'The gap of the elbows less the gap of the shoulders.',
+  },
+  shoulderTilt: {
+    label: 'tilt of the shoulders',
+    unit: 'deg',
+    why: 'The line through both shoulders against the floor; positive where the person’s left is higher.',
+  },
+  hipTilt: {
+    label: 'tilt of the hips',
+    unit: 'deg',
+    why: 'The line through both hips against the floor; positive where the person’s left is higher.',
+  },
 } as const satisfies Record<string, MeasureSpec>;
 
 export const clipMeasures = {
-  liftS: { label: 'way up', unit: 's' },
-  exitS: { label: 'way down', unit: 's' },
-  invertedS: { label: 'upside down', unit: 's' },
-  offWallS: { label: 'off the wall', unit: 's' },
-  wallTouches: { label: 'touches of the wall', unit: 'count' },
-  hops: { label: 'hops', unit: 'count' },
-  kneeMinDeg: { label: 'knee of the leading leg', unit: 'deg' },
-  shoulderDriftM: { label: 'drift of the shoulder', unit: 'm' },
-  pelvisOvershootM: { label: 'overshoot of the pelvis', unit: 'm' },
-  swayM: { label: 'sway', unit: 'm' },
-  landingMPerS: { label: 'speed of the landing', unit: 'm/s' },
+  liftS: {
+    label: 'way up',
+    unit: 's',
+    why: 'From the last foot off the floor to the first frame upside down.',
+  },
+  exitS: {
+    label: 'way down',
+    unit: 's',
+    why: 'From the last frame upside down to the first foot down.',
+  },
+  invertedS: {
+    label: 'upside down',
+    unit: 's',
+    why: 'The longest stretch upside down: feet off the floor, hips over the shoulders.',
+  },
+  offWallS: {
+    label: 'off the wall',
+    unit: 's',
+    why: 'The longest stretch upside down with no foot at the wall.',
+  },
+  wallTouches: {
+    label: 'touches of the wall',
+    unit: 'count',
+    why: 'How often a foot came to the wall on the way up or upside down.',
+  },
+  hops: { label: 'hops', unit: 'count', why: 'Tries that began in the clip.' },
+  kneeMinDeg: {
+    label: 'knee of the leading leg',
+    unit: 'deg',
+    why: 'The most bent that the leading knee was on the way up, but for one frame.',
+  },
+  shoulderDriftM: {
+    label: 'drift of the shoulder',
+    unit: 'm',
+    why: 'The largest way of the shoulder from where it stood before the feet left the floor.',
+  },
+  pelvisOvershootM: {
+    label: 'overshoot of the pelvis',
+    unit: 'm',
+    why: 'How far the hips swung past where they came to rest.',
+  },
+  swayM: {
+    label: 'sway',
+    unit: 'm',
+    why: 'The scatter of the middle of the body along the floor, off the wall.',
+  },
+  landingMPerS: {
+    label: 'speed of the landing',
+    unit: 'm/s',
+    why: 'The speed of the first foot down over its last 20 cm.',
+  },
 } as const satisfies Record<string, MeasureSpec>;
 
 export type SideMeasureId = keyof typeof sideMeasures;

@@ -1,5 +1,6 @@
 'use client';
 
+import { LinkButton } from '@/design/LinkButton';
 import { Button, Group, SegmentedControl, Select, Slider, Switch, Title } from '@mantine/core';
 import Link from 'next/link';
 import { useDeferredValue, useMemo, useState } from 'react';
@@ -163,6 +164,11 @@ export function BenchScreen({ view, firstPersonId, firstFamily }: BenchScreenPro
           <Button variant="default" leftSection={<IconDownload size={17} />} onClick={save}>
             Save the drawing
           </Button>
+          {person !== undefined && (
+            <LinkButton href={`/plumb?person=${person.id}&shape=${state.family}`} variant="default">
+              Behind a picture
+            </LinkButton>
+          )}
           <Button variant="default" leftSection={<IconCopy size={17} />} onClick={copy}>
             Copy as text
           </Button>

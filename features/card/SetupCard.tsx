@@ -160,8 +160,8 @@ function SayAndWatch({ judgement }: Pick<SetupCardProps, 'judgement'>) {
   if (say.length === 0 && watch.length === 0) return null;
   return (
     <>
-      <h2>To say, and to watch for</h2>
-      {say.length > 0 && <p className={classes.note}>{say.join(' ')}</p>}
+      {/* On paper the card keeps to its page: what is watched for stands there, the words are known. */}
+      {say.length > 0 && <p className={`${classes.note} no-print`}>Say: {say.join(' ')}</p>}
       {watch.length > 0 && <p className={classes.note}>Watch for: {watch.join(', ')}.</p>}
     </>
   );

@@ -1,6 +1,8 @@
 'use client';
 
 import { Button, Checkbox, Chip, Group, SegmentedControl, Select, TextInput } from '@mantine/core';
+import Link from 'next/link';
+import { checksFromStills } from '@/core/plumb/feeds';
 import { useForm } from '@mantine/form';
 import { useState, useTransition } from 'react';
 import { recordCheckAction } from '@/features/person/actions';
@@ -86,6 +88,12 @@ export function RecordForm(props: RecordFormProps) {
       {row.levels && (
         <p className={classes.hint}>
           {row.levels.map((words, level) => `${level} ${words}`).join(' · ')}
+        </p>
+      )}
+      {checksFromStills.some((check) => check === row.check) && (
+        <p className={classes.hint}>
+          <Link href={`/plumb?person=${personId}`}>From a picture</Link>: marks on a photo of your
+          own, with their error.
         </p>
       )}
       <Group align="flex-start" gap="md">

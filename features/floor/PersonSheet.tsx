@@ -135,6 +135,20 @@ export function PersonSheet(props: PersonSheetProps) {
           {state.assists.filter((one) => one.person === placed.id && one.round === round).length})
         </Button>
       )}
+      {isTeacher && (
+        <Button
+          component="a"
+          href={`/plumb?person=${placed.id}${option?.shape !== undefined && 'family' in option.shape ? `&shape=${option.shape.family}` : ''}`}
+          target="_blank"
+          rel="noopener"
+          size="lg"
+          variant="default"
+          fullWidth
+          mt="sm"
+        >
+          Lines from a picture
+        </Button>
+      )}
       <button type="button" className={classes.stop} onClick={onStop}>
         <IconHandStop size={24} /> Stop {name}
       </button>

@@ -71,6 +71,9 @@ export async function PersonPage({ params }: PersonPageProps) {
         <LinkButton href={`/bench?person=${person.id}`} variant="default" size="md">
           On the bench
         </LinkButton>
+        <LinkButton href={`/plumb?person=${person.id}`} variant="default" size="md">
+          From a picture
+        </LinkButton>
         <LinkButton
           href={`/people/${person.id}/card`}
           leftSection={<IconRuler2 size={18} />}

@@ -30,6 +30,7 @@ const places = [
   { href: '/courses', label: 'Courses' },
   { href: '/profiles', label: 'Profiles' },
   { href: '/bench', label: 'Bench' },
+  { href: '/plumb', label: 'Plumb' },
   { href: '/settings', label: 'Settings' },
 ] as const;
 

@@ -1,0 +1,100 @@
+import { chooseFile } from './ownServer';
+import { expect, expectAccessible, test } from './support';
+
+test.describe.configure({ mode: 'serial' });
+
+test('reads lines from a practice picture by keyboard alone, and sends nothing anywhere', async ({
+  page,
+}) => {
+  const asked: string[] = [];
+  page.on('request', (request) => asked.push(request.url()));
+  await page.goto('/plumb?person=3&shape=handstand');
+  await page.getByRole('button', { name: 'A practice picture' }).press('Enter');
+  await page.getByRole('button', { name: 'Put the marks on' }).press('Enter');
+  const measures = page.getByRole('region', { name: 'Measures' });
+  const hip = measures.locator('div', { has: page.getByText('Hip', { exact: true }) });
+  const before = await hip.innerText();
+  const knee = page.getByRole('button', { name: /^near knee/ });
+  await knee.focus();
+  for (let step = 0; step < 4; step += 1) await page.keyboard.press('Shift+ArrowRight');
+  await expect(hip).not.toHaveText(before);
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('Control+z');
+  expect(await hip.innerText()).toBe(before);
+  const own = new URL(page.url()).origin;
+  const elsewhere = asked.filter((url) => !url.startsWith(own) && !/^(blob|data):/.test(url));
+  expect(elsewhere).toEqual([]);
+  // No picture is among what was sent.
+  expect(asked.filter((url) => /\.(png|jpe?g|webp)/.test(url))).toEqual([]);
+});
+
+test('draws a mark by mouse, and keeps a record with where it is from', async ({ page }) => {
+  await page.goto('/plumb?person=5&shape=dolphin');
+  await page.getByRole('button', { name: 'A practice picture' }).click();
+  await page.getByLabel('Weight on').selectOption('forearms');
+  await page.getByRole('button', { name: 'Put the marks on' }).click();
+  const crown = page.getByRole('button', { name: /^near crown/ });
+  const words = await crown.getAttribute('aria-label');
+  const box = (await crown.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2 + 12, { steps: 4 });
+  await page.mouse.up();
+  await expect(crown).not.toHaveAttribute('aria-label', words!);
+  await page
+    .getByRole('region', { name: 'As a record' })
+    .getByRole('button', { name: 'Keep it' })
+    .click();
+  await expect(page.getByText('Head clearance in dolphin recorded')).toBeVisible();
+  await page.goto('/people/5');
+  await expect(page.getByRole('cell', { name: /from a picture, give or take/ })).toBeVisible();
+});
+
+test('says what is wrong with a file that is no picture', async ({ page }) => {
+  await page.goto('/plumb?person=5');
+  const text = { name: 'photo.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('not a picture') };
+  await chooseFile(page, 'Choose a picture', text);
+  await expect(page.getByText(/no picture that the browser can open/)).toBeVisible();
+  await chooseFile(page, 'Choose a picture', { ...text, buffer: Buffer.alloc(0) });
+  await expect(page.getByText(/This file is empty/)).toBeVisible();
+});
+
+test('marks go out as a file and come back, measures as a table', async ({ page }) => {
+  await page.goto('/plumb?person=5&shape=wallL');
+  await page.getByRole('button', { name: 'A practice picture' }).click();
+  await page.getByRole('button', { name: 'Put the marks on' }).click();
+  const download = async (name: string) => {
+    const waiting = page.waitForEvent('download');
+    await page.getByRole('button', { name }).click();
+    const file = await waiting;
+    return { name: file.suggestedFilename(), path: await file.path() };
+  };
+  const marks = await download('Marks as a file');
+  expect(marks.name).toBe('levitar-marks.json');
+  expect((await download('Measures as CSV')).name).toBe('levitar-measures.csv');
+  expect((await download('Lines as SVG')).name).toBe('levitar-lines.svg');
+  await page.getByRole('button', { name: /^near hip/ }).focus();
+  const words = await page.getByRole('button', { name: /^near hip/ }).getAttribute('aria-label');
+  await page.keyboard.press('Delete');
+  await expect(page.getByRole('button', { name: /^near hip/ })).toHaveCount(0);
+  const choosing = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'Marks from a file' }).click();
+  await (await choosing).setFiles(marks.path);
+  await expect(page.getByRole('button', { name: /^near hip/ })).toHaveAttribute(
+    'aria-label',
+    words!,
+  );
+});
+
+for (const scheme of ['light', 'dark'] as const) {
+  test(`is accessible, ${scheme}`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme: scheme });
+    await page.goto('/plumb?person=3');
+    await expectAccessible(page);
+    await page.getByRole('button', { name: 'A practice picture' }).click();
+    await page.getByRole('button', { name: 'Put the marks on' }).click();
+    await expectAccessible(page);
+  });
+}

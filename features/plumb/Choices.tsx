@@ -1,0 +1,167 @@
+'use client';
+
+import { Button, Group, NativeSelect, NumberInput, SegmentedControl } from '@mantine/core';
+import { plumbBases, scaleSegments, type PlumbBase, type ScaleSegment } from '@/core/plumb/marks';
+import type { ShapeId } from '@/core/shapes/postures';
+import { getShape, shapeIds } from '@/core/shapes/registry';
+import type { ImageSize, PlumbEvent, Sheet, SheetScale, View } from './plumbMachine';
+import classes from './plumb.module.css';
+
+interface ChoicesProps {
+  readonly sheet: Sheet;
+  readonly image: ImageSize;
+  readonly hasMarks: boolean;
+  /** Puts marks where they usually are. */
+  readonly onPlace: () => void;
+  readonly tell: (event: PlumbEvent) => void;
+}
+
+const baseWords: Readonly<Record<PlumbBase, string>> = {
+  hands: 'hands',
+  forearms: 'forearms',
+  head: 'head',
+  feet: 'feet, or lying',
+};
+
+const segmentWords: Readonly<Record<ScaleSegment, string>> = {
+  trunk: 'this person’s trunk',
+  forearm: 'this person’s forearm',
+  thigh: 'this person’s thigh',
+  shank: 'this person’s shank',
+};
+
+/** Two points across the lower middle of the picture, to be drawn to something known. */
+const usualLine = ({
+  width,
+  height,
+}: ImageSize): readonly [readonly [number, number], readonly [number, number]] => [
+  [Math.round(width * 0.3), Math.round(height * 0.94)],
+  [Math.round(width * 0.7), Math.round(height * 0.94)],
+];
+
+function toScale(value: string, image: ImageSize): SheetScale {
+  if (value === 'points') return { kind: 'points', line: usualLine(image), metres: 1 };
+  const segment = scaleSegments.find((one) => one === value);
+  return segment === undefined ? { kind: 'none' } : { kind: 'segment', segment };
+}
+
+/** What is looked at, from where, and what gives the scale. */
+export function Choices({ sheet, image, hasMarks, onPlace, tell }: ChoicesProps) {
+  const set = (change: Partial<Sheet>) => tell({ kind: 'set', change });
+  const { scale } = sheet;
+  const floorY = Math.round(image.height * 0.9);
+  return (
+    <section className={classes.choices} aria-label="What is looked at">
+      <SegmentedControl
+        aria-label="Seen from"
+        fullWidth
+        value={sheet.view}
+        data={[
+          { value: 'side', label: 'Side' },
+          { value: 'front', label: 'Front' },
+          { value: 'back', label: 'Back' },
+        ]}
+        onChange={(value) => set({ view: value as View })}
+      />
+      <Group grow align="flex-end">
+        <NativeSelect
+          label="Weight on"
+          value={sheet.base}
+          data={plumbBases.map((value) => ({ value, label: baseWords[value] }))}
+          onChange={({ currentTarget: { value } }) => set({ base: value as PlumbBase })}
+        />
+        {sheet.view === 'side' && (
+          <NativeSelect
+            label="Fingers point"
+            value={sheet.facing}
+            data={[
+              { value: 'right', label: 'to the right' },
+              { value: 'left', label: 'to the left' },
+            ]}
+            onChange={({ currentTarget: { value } }) => set({ facing: value as Sheet['facing'] })}
+          />
+        )}
+      </Group>
+      {sheet.view === 'side' && (
+        <NativeSelect
+          label="Shape"
+          value={sheet.shape ?? ''}
+          data={[
+            { value: '', label: 'none of these' },
+            ...shapeIds.map((id) => ({ value: id, label: getShape(id).label })),
+          ]}
+          onChange={({ currentTarget: { value } }) =>
+            set({ shape: value === '' ? null : (value as ShapeId) })
+          }
+        />
+      )}
+      <Button onClick={onPlace} variant={hasMarks ? 'default' : 'filled'}>
+        {hasMarks ? 'Begin the marks anew' : 'Put the marks on'}
+      </Button>
+      <Group grow align="flex-end">
+        <NativeSelect
+          label="Scale from"
+          value={scale.kind === 'segment' ? scale.segment : scale.kind}
+          data={[
+            { value: 'none', label: 'nothing: degrees only' },
+            { value: 'points', label: 'two points' },
+            ...scaleSegments.map((value) => ({ value, label: segmentWords[value] })),
+          ]}
+          onChange={({ currentTarget: { value } }) => set({ scale: toScale(value, image) })}
+        />
+        {scale.kind === 'points' && (
+          <NumberInput
+            label="They are apart"
+            suffix=" cm"
+            min={1}
+            max={1000}
+            value={Math.round(scale.metres * 1000) / 10}
+            onChange={(value) => {
+              const metres = Number(value) / 100;
+              if (metres > 0) set({ scale: { ...scale, metres } });
+            }}
+          />
+        )}
+      </Group>
+      <Group gap="xs">
+        <Button
+          size="xs"
+          variant="default"
+          onClick={() =>
+            set({
+              floor:
+                sheet.floor === null
+                  ? [
+                      [Math.round(image.width * 0.06), floorY],
+                      [Math.round(image.width * 0.94), floorY],
+                    ]
+                  : null,
+            })
+          }
+        >
+          {sheet.floor === null ? 'Mark the floor' : 'No floor'}
+        </Button>
+        {sheet.view === 'side' && (
+          <Button
+            size="xs"
+            variant="default"
+            onClick={() => {
+              const x = Math.round(image.width * (sheet.facing === 'right' ? 0.85 : 0.15));
+              set({
+                wall:
+                  sheet.wall === null
+                    ? [
+                        [x, floorY],
+                        [x, Math.round(image.height * 0.12)],
+                      ]
+                    : null,
+              });
+            }}
+          >
+            {sheet.wall === null ? 'Mark the wall' : 'No wall'}
+          </Button>
+        )}
+      </Group>
+    </section>
+  );
+}

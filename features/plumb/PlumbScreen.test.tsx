@@ -1,0 +1,135 @@
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { renderUi } from '@/design/testing/renderUi';
+import { PlumbScreen } from './PlumbScreen';
+import type { PictureOutcome } from './picture';
+import type { PlumbView } from './read';
+
+const kept: [number, object][] = [];
+let outcome: PictureOutcome = { ok: true, picture: { url: 'blob:x', width: 900, height: 1200 } };
+jest.mock('./picture', () => ({
+  loadPicture: () => Promise.resolve(outcome),
+  fromCanvas: () => Promise.resolve(outcome),
+}));
+jest.mock('./practice', () => ({ paintPractice: () => null }));
+jest.mock('@/features/person/actions', () => ({
+  recordCheckAction: (person: number, form: object) => {
+    kept.push([person, form]);
+    return Promise.resolve({ ok: true, value: 1 });
+  },
+  undoRecordAction: () => Promise.resolve({ ok: true, value: undefined }),
+}));
+const mockRouter = { push: jest.fn() };
+jest.mock('next/navigation', () => ({ useRouter: () => mockRouter }));
+
+const view: PlumbView = {
+  person: { id: 3, name: 'Ada', body: { heightM: 1.7 } },
+  people: [
+    { id: 3, name: 'Ada' },
+    { id: 4, name: 'Bo' },
+  ],
+  checks: [
+    { check: 'head-clearance', label: 'Head clearance in dolphin', bar: 3, hasSides: false },
+    { check: 'straight-leg-raise', label: 'Straight-leg raise', bar: 70, hasSides: true },
+  ],
+  isOverKnuckle: false,
+  units: 'cm',
+  today: '2026-03-03',
+};
+
+beforeEach(() => {
+  kept.length = 0;
+  outcome = { ok: true, picture: { url: 'blob:x', width: 900, height: 1200 } };
+  URL.revokeObjectURL = () => undefined;
+});
+
+async function withMarks(shape: 'dolphin' | 'handstandWall', base = 'hands') {
+  const ui = renderUi(<PlumbScreen view={view} shape={shape} />);
+  await ui.user.click(screen.getByRole('button', { name: 'A practice picture' }));
+  await screen.findByRole('button', { name: 'Put the marks on' });
+  await ui.user.selectOptions(screen.getByLabelText('Weight on'), base);
+  await ui.user.click(screen.getByRole('button', { name: 'Put the marks on' }));
+  return ui;
+}
+
+const value = (label: string) =>
+  within(screen.getByRole('region', { name: 'Measures' })).getByText(label).parentElement!
+    .textContent;
+
+it('says what the picture is taken like, and that it goes nowhere', () => {
+  renderUi(<PlumbScreen view={view} shape={null} />);
+  expect(screen.getByText(/sent nowhere and kept nowhere/)).toBeInTheDocument();
+  expect(screen.queryByRole('region', { name: 'Measures' })).toBeNull();
+});
+
+it('says a file that is no picture in a sentence', async () => {
+  outcome = { ok: false, problem: 'This file is empty. Take the picture again.' };
+  const { user } = renderUi(<PlumbScreen view={view} shape={null} />);
+  await user.click(screen.getByRole('button', { name: 'A practice picture' }));
+  expect(await screen.findByText(/This file is empty/)).toBeInTheDocument();
+  expect(screen.queryByRole('button', { name: 'Put the marks on' })).toBeNull();
+});
+
+it('follows a mark that is moved by the keys, one pixel and ten, and comes back', async () => {
+  const { user } = await withMarks('handstandWall');
+  const before = value('Hip');
+  const hip = screen.getByRole('button', { name: /^near hip/ });
+  const [, x] = /: (\d+),/.exec(hip.getAttribute('aria-label')!)!;
+  fireEvent.keyDown(hip, { key: 'ArrowRight', shiftKey: true });
+  fireEvent.keyDown(hip, { key: 'ArrowRight' });
+  expect(
+    screen.getByRole('button', { name: new RegExp(`^near hip: ${Number(x) + 11},`) }),
+  ).toBeInTheDocument();
+  expect(value('Hip')).not.toBe(before);
+  await user.click(screen.getByRole('button', { name: 'Undo' }));
+  await user.click(screen.getByRole('button', { name: 'Undo' }));
+  expect(value('Hip')).toBe(before);
+});
+
+it('leaves out what a mark that was taken away had fed', async () => {
+  await withMarks('handstandWall');
+  fireEvent.keyDown(screen.getByRole('button', { name: /^near knee/ }), { key: 'Delete' });
+  expect(screen.queryByText('Knee')).toBeNull();
+  expect(screen.getByText('Elbow')).toBeInTheDocument();
+});
+
+it('says beside the bend what the wall forces, and why of every figure', async () => {
+  await withMarks('handstandWall');
+  expect(screen.getByText(/At this distance a line over upright arms turns/)).toBeInTheDocument();
+  expect(
+    screen.getByText(/From the base to the ankle|The way from the base to the ankle/),
+  ).toBeInTheDocument();
+});
+
+it('keeps nothing without a tap, and then with its error and where it is from', async () => {
+  const { user } = await withMarks('dolphin', 'forearms');
+  expect(kept).toEqual([]);
+  const offer = screen.getByRole('region', { name: 'As a record' });
+  expect(offer).not.toHaveTextContent('Straight-leg raise');
+  await user.click(within(offer).getByRole('button', { name: 'Keep it' }));
+  await waitFor(() => expect(kept).toHaveLength(1));
+  expect(kept[0]).toMatchObject([
+    3,
+    {
+      check: 'head-clearance',
+      date: '2026-03-03',
+      reading: { by: 'picture', measure: 'headClearance', error: expect.any(Number) as number },
+    },
+  ]);
+  expect(await screen.findByText(/Head clearance in dolphin recorded/)).toBeInTheDocument();
+});
+
+it('has no metres, and nothing to keep of them, without a scale', async () => {
+  const { user } = await withMarks('dolphin', 'forearms');
+  await user.selectOptions(screen.getByLabelText('Scale from'), 'none');
+  expect(screen.queryByText('Head off the floor')).toBeNull();
+  expect(screen.queryByRole('region', { name: 'As a record' })).toBeNull();
+  await user.selectOptions(screen.getByLabelText('Scale from'), 'points');
+  expect(screen.getByText('Head off the floor')).toBeInTheDocument();
+  expect(screen.getByLabelText('They are apart')).toHaveValue('100 cm');
+});
+
+it('goes to somebody else', async () => {
+  const { user } = renderUi(<PlumbScreen view={view} shape={null} />);
+  await user.selectOptions(screen.getByLabelText('Who'), '4');
+  expect(mockRouter.push).toHaveBeenCalledWith('/plumb?person=4');
+});

@@ -1,0 +1,188 @@
+'use client';
+
+import { Button, FileButton, Group, NativeSelect, Title } from '@mantine/core';
+import { useHotkeys } from '@mantine/hooks';
+import { IconArrowBackUp, IconPhoto } from '@tabler/icons-react';
+import { useRouter } from 'next/navigation';
+import { useEffect, useMemo, useReducer, useState } from 'react';
+import { resolveBody } from '@/core/body/body';
+import { InputProblem } from '@/core/problem';
+import { readStill } from '@/core/plumb/still';
+import type { ShapeId } from '@/core/shapes/postures';
+import { canGoBack } from '@/design/history';
+import { showProblem } from '@/design/notices';
+import { Choices } from './Choices';
+import { FilesPanel } from './FilesPanel';
+import { MeasureList } from './MeasureList';
+import { Offers } from './Offers';
+import { fromCanvas, loadPicture, type LoadedPicture, type PictureOutcome } from './picture';
+import { PictureStage } from './PictureStage';
+import {
+  beginPlumb,
+  emptySheet,
+  facingSheet,
+  ghostSheet,
+  reducePlumb,
+  sheetOf,
+  toStill,
+} from './plumbMachine';
+import { paintPractice } from './practice';
+import type { PlumbView } from './read';
+import classes from './plumb.module.css';
+
+interface PlumbScreenProps {
+  readonly view: PlumbView;
+  /** The shape that is looked at, where somebody came from one. */
+  readonly shape: ShapeId | null;
+}
+
+const usualShape: ShapeId = 'handstandWall';
+
+/** Lines read from a picture: marks that are moved by hand, and what follows from them. */
+export function PlumbScreen({ view, shape }: PlumbScreenProps) {
+  const router = useRouter();
+  const { person, units } = view;
+  const body = useMemo(() => resolveBody(person.body), [person.body]);
+  const [picture, setPicture] = useState<LoadedPicture | null>(null);
+  const [state, tell] = useReducer(reducePlumb, undefined, () =>
+    beginPlumb({ ...emptySheet, shape: shape ?? usualShape }),
+  );
+  const sheet = sheetOf(state);
+  const { reading, problem } = useMemo(() => readSheet(sheet, view), [sheet, view]);
+  useHotkeys([['mod+z', () => tell({ kind: 'undo' })]]);
+  // The picture is this page's alone, and goes with it.
+  useEffect(
+    () => () => {
+      if (picture !== null) URL.revokeObjectURL(picture.url);
+    },
+    [picture],
+  );
+  const take = async (outcome: Promise<PictureOutcome>) => {
+    const taken = await outcome;
+    if (taken.ok) setPicture(taken.picture);
+    else showProblem(taken.problem);
+  };
+  const choose = (file: File | null) => {
+    if (file !== null) void take(loadPicture(file));
+  };
+  const practise = () =>
+    void take(
+      fromCanvas(
+        paintPractice(body, { shape: sheet.shape ?? usualShape, archDeg: 14, tiltDeg: 2 }),
+      ),
+    );
+  const placeMarks = () => {
+    if (picture === null) return;
+    const change =
+      sheet.view === 'side'
+        ? ghostSheet(sheet, body, sheet.shape ?? usualShape, picture)
+        : facingSheet(sheet, body, picture);
+    tell({ kind: 'set', change });
+  };
+  return (
+    <>
+      <Group justify="space-between" align="flex-end" mb="sm">
+        <Title order={1} size="1.7rem">
+          Plumb
+        </Title>
+        <Group gap="sm" align="flex-end">
+          <NativeSelect
+            label="Who"
+            value={String(person.id)}
+            data={view.people.map(({ id, name }) => ({ value: String(id), label: name }))}
+            onChange={({ currentTarget: { value } }) => router.push(`/plumb?person=${value}`)}
+          />
+          <FileButton onChange={choose} accept="image/*">
+            {({ onClick }) => (
+              <Button leftSection={<IconPhoto size={18} />} onClick={onClick}>
+                Choose a picture
+              </Button>
+            )}
+          </FileButton>
+          <Button variant="default" onClick={practise}>
+            A practice picture
+          </Button>
+          <Button
+            variant="default"
+            disabled={!canGoBack(state.history)}
+            leftSection={<IconArrowBackUp size={18} />}
+            onClick={() => tell({ kind: 'undo' })}
+          >
+            Undo
+          </Button>
+        </Group>
+      </Group>
+      {picture === null ? (
+        <Begin onFile={choose} />
+      ) : (
+        <div className={classes.plumb}>
+          <PictureStage
+            picture={picture}
+            sheet={sheet}
+            body={body}
+            reading={reading}
+            units={units}
+            tell={tell}
+          />
+          <div className={classes.side}>
+            <Choices
+              sheet={sheet}
+              image={picture}
+              hasMarks={reading !== null}
+              onPlace={placeMarks}
+              tell={tell}
+            />
+            {problem !== null && <p className={classes.problem}>{problem}</p>}
+            {reading !== null && (
+              <>
+                <MeasureList reading={reading} units={units} />
+                <Offers view={view} sheet={sheet} reading={reading} />
+                <FilesPanel picture={picture} sheet={sheet} reading={reading} tell={tell} />
+              </>
+            )}
+          </div>
+        </div>
+      )}
+    </>
+  );
+}
+
+/** What the marks say, or why they say nothing. */
+function readSheet(sheet: ReturnType<typeof sheetOf>, view: PlumbView) {
+  const input = toStill(sheet, view.person.body, view.isOverKnuckle);
+  if (input === null) return { reading: null, problem: null };
+  try {
+    return { reading: readStill(input), problem: null };
+  } catch (error) {
+    if (!(error instanceof InputProblem)) throw error;
+    return { reading: null, problem: error.message };
+  }
+}
+
+function Begin({ onFile }: { readonly onFile: (file: File | null) => void }) {
+  const [isOver, setOver] = useState(false);
+  return (
+    <div
+      className={classes.begin}
+      data-over={isOver}
+      onDragOver={(event) => {
+        event.preventDefault();
+        setOver(true);
+      }}
+      onDragLeave={() => setOver(false)}
+      onDrop={(event) => {
+        event.preventDefault();
+        setOver(false);
+        onFile(event.dataTransfer.files[0] ?? null);
+      }}
+    >
+      <h2>Drop a picture here, or choose one</h2>
+      <ul>
+        <li>Camera level, about hip height, three metres away or more, square to the body.</li>
+        <li>Whole body and floor in the picture.</li>
+        <li>A tape, a block or the wall in the plane of the body gives the scale.</li>
+      </ul>
+      <p>It stays on this page of this device: it is sent nowhere and kept nowhere.</p>
+    </div>
+  );
+}

@@ -1,0 +1,62 @@
+'use client';
+
+/** A picture on this device: right way up, not too large, without its metadata. It goes nowhere. */
+
+export interface LoadedPicture {
+  /** An address of this page alone. */
+  readonly url: string;
+  readonly width: number;
+  readonly height: number;
+}
+
+export type PictureOutcome =
+  | { readonly ok: true; readonly picture: LoadedPicture }
+  | { readonly ok: false; readonly problem: string };
+
+/** The longer side of what is kept in memory, pixels: finer than anybody sets a mark. */
+const longestSide = 2400;
+/** Larger files are no pictures of a phone. */
+const mostBytes = 60_000_000;
+
+const problem = (words: string): PictureOutcome => ({ ok: false, problem: words });
+
+async function toPicture(canvas: HTMLCanvasElement): Promise<PictureOutcome> {
+  const blob = await new Promise<Blob | null>((resolve) => {
+    canvas.toBlob(resolve, 'image/png');
+  });
+  return blob === null
+    ? problem('This picture is too large for this browser: make it smaller first.')
+    : {
+        ok: true,
+        picture: {
+          url: URL.createObjectURL(blob),
+          width: canvas.width,
+          height: canvas.height,
+        },
+      };
+}
+
+/** Reads a file as a phone makes it; every way in which that can fail is a sentence. */
+export async function loadPicture(file: File): Promise<PictureOutcome> {
+  if (file.size === 0) return problem('This file is empty. Take the picture again.');
+  if (file.size > mostBytes) return problem('This file is larger than 60 MB: choose a picture.');
+  if (file.type.startsWith('video/')) {
+    return problem('This is a film. Take one picture out of it first.');
+  }
+  let bitmap: ImageBitmap;
+  try {
+    bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' });
+  } catch {
+    return problem('This file is no picture that the browser can open. JPEG, PNG or WebP will do.');
+  }
+  const scale = Math.min(1, longestSide / Math.max(bitmap.width, bitmap.height));
+  const canvas = document.createElement('canvas');
+  canvas.width = Math.max(1, Math.round(bitmap.width * scale));
+  canvas.height = Math.max(1, Math.round(bitmap.height * scale));
+  canvas.getContext('2d')?.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
+  bitmap.close();
+  return toPicture(canvas);
+}
+
+/** A painted picture as if it had been taken. */
+export const fromCanvas = toPicture;

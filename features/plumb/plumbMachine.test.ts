@@ -1,0 +1,125 @@
+import { resolveBody } from '@/core/body/body';
+import { readCoco, writeCoco } from '@/core/plumb/coco';
+import { readStill } from '@/core/plumb/still';
+import { computeLoads } from '@/core/shapes/loads';
+import { shapeIds } from '@/core/shapes/registry';
+import { toPosture, usualValues } from '@/core/shapes/values';
+import { canGoBack } from '@/design/history';
+import { measuresCsv } from './FilesPanel';
+import {
+  beginPlumb,
+  emptySheet,
+  facingSheet,
+  ghostSheet,
+  listHandles,
+  placeOf,
+  reducePlumb,
+  sheetOf,
+  takeMarks,
+  toStill,
+  type HandleId,
+  type PlumbEvent,
+} from './plumbMachine';
+
+const image = { width: 900, height: 1200 };
+const body = resolveBody({ heightM: 1.7 });
+const after = (...events: readonly PlumbEvent[]) =>
+  events.reduce(reducePlumb, beginPlumb(ghostSheet(emptySheet, body, 'handstandWall', image)));
+const hip: HandleId = { kind: 'mark', whose: 'near', name: 'hip' };
+
+describe('marks as they are placed', () => {
+  it('moves a mark live, and takes one step of the way back for a whole drag', () => {
+    const from = placeOf(sheetOf(after()), hip)!;
+    const dragged = after(
+      { kind: 'move', id: hip, to: [10, 10] },
+      { kind: 'move', id: hip, to: [20, 30] },
+      { kind: 'drop' },
+    );
+    expect(placeOf(sheetOf(dragged), hip)).toEqual([20, 30]);
+    const back = reducePlumb(dragged, { kind: 'undo' });
+    expect(placeOf(sheetOf(back), hip)).toEqual(from);
+    expect(canGoBack(back.history)).toBe(false);
+  });
+
+  it('forgets a drag that was taken away, and an undo in the middle of one ends it', () => {
+    const from = placeOf(sheetOf(after()), hip);
+    const move: PlumbEvent = { kind: 'move', id: hip, to: [1, 2] };
+    expect(placeOf(sheetOf(after(move, { kind: 'cancel' })), hip)).toEqual(from);
+    expect(placeOf(sheetOf(after(move, { kind: 'undo' })), hip)).toEqual(from);
+  });
+
+  it('moves the ends of lines, and takes marks and lines away', () => {
+    const end: HandleId = { kind: 'wall', end: 1 };
+    expect(placeOf(sheetOf(after({ kind: 'move', id: end, to: [5, 6] })), end)).toEqual([5, 6]);
+    const bare = sheetOf(after({ kind: 'remove', id: end }, { kind: 'remove', id: hip }));
+    expect(bare.wall).toBeNull();
+    expect(placeOf(bare, hip)).toBeNull();
+    expect(listHandles(bare).some((id) => id.kind === 'wall')).toBe(false);
+    // What is not there cannot be moved.
+    const same = after({ kind: 'move', id: { kind: 'scale', end: 0 }, to: [1, 1] });
+    expect(sheetOf(same).scale).toEqual({ kind: 'segment', segment: 'trunk' });
+  });
+});
+
+describe('a start for the marks', () => {
+  it('is the person’s own figure: what is read from it is what was computed', () => {
+    const { angles } = computeLoads(
+      body,
+      toPosture('handstandWall', usualValues('handstandWall', body)),
+    );
+    const sheet = sheetOf(after());
+    const reading = readStill(toStill(sheet, { heightM: 1.7 }, false)!);
+    // Whole pixels are about half a degree here.
+    expect(Math.abs(reading.measures.hipAngle!.value - angles.hipDeg)).toBeLessThan(1.5);
+    expect(Math.abs(reading.measures.shoulderAngle!.value - angles.shoulderDeg)).toBeLessThan(1.5);
+    expect(Math.abs(reading.measures.trunkLean!.value - angles.trunkDeg)).toBeLessThan(1.5);
+    const scale = reading.metresPerPixel!.nominal;
+    const { wallX } = { wallX: sheet.wall![0][0] };
+    expect(reading.measures.baseToWall!.value).toBeCloseTo(
+      (wallX - sheet.marks.near.wrist!.x) * scale,
+      6,
+    );
+  });
+
+  it.each(shapeIds)(
+    '%s lies within the picture, mirrored as well, no two marks in one place',
+    (shape) => {
+      for (const facing of ['left', 'right'] as const) {
+        const sheet = ghostSheet({ ...emptySheet, facing }, body, shape, image);
+        for (const id of listHandles(sheet)) {
+          const [x, y] = placeOf(sheet, id)!;
+          expect(x).toBeGreaterThanOrEqual(0);
+          expect(x).toBeLessThanOrEqual(image.width);
+          expect(y).toBeGreaterThanOrEqual(0);
+          expect(y).toBeLessThanOrEqual(image.height);
+        }
+        expect(() => readStill(toStill(sheet, { heightM: 1.7 }, false)!)).not.toThrow();
+      }
+    },
+  );
+
+  it('stands for front and back with the person’s own left', () => {
+    const back = facingSheet({ ...emptySheet, view: 'back', base: 'forearms' }, body, image);
+    const front = facingSheet({ ...emptySheet, view: 'front' }, body, image);
+    expect(back.marks.left.elbow!.x).toBeGreaterThan(back.marks.right.elbow!.x);
+    expect(front.marks.left.elbow!.x).toBeLessThan(front.marks.right.elbow!.x);
+    const { measures } = readStill(toStill(back, undefined, false)!);
+    expect(measures.elbowSplay!.value).toBeCloseTo(0, 2);
+  });
+
+  it('says nothing while nothing is marked', () => {
+    expect(toStill(emptySheet, { heightM: 1.7 }, false)).toBeNull();
+  });
+});
+
+it('takes marks in from a file, and writes measures as a table', () => {
+  const sheet = ghostSheet(emptySheet, body, 'dolphin', image);
+  const { near, far } = sheet.marks;
+  const file: unknown = JSON.parse(JSON.stringify(writeCoco({ ...image, marks: { near, far } })));
+  const taken = takeMarks(emptySheet, readCoco(file, 'side'));
+  expect(taken.marks.near).toEqual(near);
+  const reading = readStill(toStill({ ...sheet, marks: taken.marks }, { heightM: 1.7 }, false)!);
+  const [header, ...rows] = measuresCsv(reading).split('\r\n');
+  expect(header).toBe('measure,label,value,low,high,unit');
+  expect(rows).toHaveLength(Object.keys(reading.measures).length);
+});

@@ -1,0 +1,164 @@
+'use client';
+
+/**
+ * A painted person in a painted room, from the posture model's own joints, to practise on: skin,
+ * hair, cloth, a floor, a wall and a metre of tape. Nobody real.
+ */
+import type { Body } from '@/core/body/body';
+import { between, radians } from '@/core/posture/geometry';
+import type { FigureJoints, Point } from '@/core/posture/joints';
+import { drawFigure } from '@/core/drawing/figure';
+import { makeFrame } from '@/core/drawing/scene';
+import type { ShapeId } from '@/core/shapes/postures';
+import { figureOf } from './plumbMachine';
+
+export interface PracticeWish {
+  readonly shape: ShapeId;
+  /** How far the legs fall past the trunk's line, degrees: an arch. */
+  readonly archDeg: number;
+  /** How the camera was held, degrees. */
+  readonly tiltDeg: number;
+}
+
+const size = { width: 900, height: 1200 } as const;
+const pxPerM = 500;
+const floorPx = 1090;
+/** Feet above this height stand on nothing, metres. */
+const freeM = 0.4;
+
+const paint = {
+  wall: '#d9d2c3',
+  wallSide: '#c3baa6',
+  floor: '#a98a63',
+  board: '#96774f',
+  skirting: '#efe9dc',
+  skin: '#c08a64',
+  skinDark: '#8f6145',
+  hair: '#3a2a22',
+  top: '#6d8f8a',
+  legs: '#39495c',
+  legsDark: '#2a3646',
+  tape: '#f0c64a',
+  ink: '#222',
+} as const;
+
+/** Everything above a place turned about it: an arch from the hips on. */
+function turnAbout(centre: Point, point: Point, deg: number): Point {
+  const [dx, dy] = [point[0] - centre[0], point[1] - centre[1]];
+  const turn = radians(deg);
+  return [
+    centre[0] + dx * Math.cos(turn) + dy * Math.sin(turn),
+    centre[1] - dx * Math.sin(turn) + dy * Math.cos(turn),
+  ];
+}
+
+const leg = ['knee', 'ankle', 'heel', 'toe'] as const;
+
+export function withArch(joints: FigureJoints, deg: number): FigureJoints {
+  const { otherLeg: _, ...rest } = joints;
+  const turned = Object.fromEntries(
+    leg.map((name) => [name, turnAbout(joints.hip, joints[name], deg)]),
+  );
+  return { ...rest, ...turned };
+}
+
+/** Which cloth each part of the drawn figure wears, in the order it is drawn. */
+const wears = [
+  paint.skin,
+  paint.top,
+  paint.legs,
+  paint.legs,
+  paint.skinDark,
+  paint.skin,
+  paint.skin,
+  paint.skin,
+  paint.skin,
+] as const;
+
+function room(context: CanvasRenderingContext2D, wallPx: number | null): void {
+  context.fillStyle = paint.wall;
+  context.fillRect(-400, -400, size.width + 800, floorPx + 400);
+  context.fillStyle = paint.floor;
+  context.fillRect(-400, floorPx, size.width + 800, 700);
+  context.strokeStyle = paint.board;
+  for (let x = -400; x < size.width + 400; x += 90) {
+    context.beginPath();
+    context.moveTo(x, floorPx);
+    context.lineTo(x - 60, size.height + 400);
+    context.stroke();
+  }
+  context.fillStyle = paint.skirting;
+  context.fillRect(-400, floorPx - 26, size.width + 800, 20);
+  if (wallPx === null) return;
+  context.fillStyle = paint.wallSide;
+  context.fillRect(wallPx, -400, size.width + 800, floorPx + 400);
+}
+
+function tape(context: CanvasRenderingContext2D, fromPx: number): void {
+  context.fillStyle = paint.tape;
+  context.fillRect(fromPx, floorPx + 26, pxPerM, 12);
+  context.fillStyle = paint.ink;
+  context.font = '18px sans-serif';
+  for (let tenth = 0; tenth <= 10; tenth += 1) {
+    context.fillRect(
+      fromPx + (tenth * pxPerM) / 10 - 1,
+      floorPx + 26,
+      2,
+      tenth % 5 === 0 ? 20 : 12,
+    );
+  }
+  context.fillText('1 m', fromPx + pxPerM + 10, floorPx + 42);
+}
+
+/** Paints the picture on a fresh canvas. */
+export function paintPractice(
+  body: Body,
+  { shape, archDeg, tiltDeg }: PracticeWish,
+): HTMLCanvasElement {
+  const canvas = document.createElement('canvas');
+  canvas.width = size.width;
+  canvas.height = size.height;
+  const context = canvas.getContext('2d');
+  if (context === null) return canvas;
+  const { joints, wallX } = figureOf(body, shape);
+  // Feet on the floor or at a wall have nowhere to go.
+  const isFree = wallX === null && joints.ankle[1] > freeM;
+  const figure = withArch(joints, isFree ? archDeg : 0);
+  const xs = [figure.wrist, figure.hip, figure.ankle, figure.shoulder].map(([x]) => x);
+  const middle = (Math.min(...xs) + Math.max(...xs)) / 2;
+  const originPx = size.width / 2 - middle * pxPerM;
+  context.translate(size.width / 2, size.height / 2);
+  context.rotate(radians(tiltDeg));
+  context.translate(-size.width / 2, -size.height / 2);
+  room(context, wallX === null ? null : originPx + wallX * pxPerM);
+  tape(context, originPx - 0.75 * pxPerM);
+  const frame = makeFrame(pxPerM, originPx, floorPx);
+  // A soft shadow on the floor.
+  context.fillStyle = 'rgba(40, 30, 20, 0.25)';
+  context.beginPath();
+  context.ellipse(frame.x(figure.wrist[0] + 0.05), floorPx + 8, 130, 14, 0, 0, 2 * Math.PI);
+  context.fill();
+  drawFigure('ghost', frame, body, figure).forEach((part, index) => {
+    if (part.kind !== 'path') return;
+    const path = new Path2D(part.d);
+    context.fillStyle = wears[index] ?? paint.skin;
+    context.fill(path);
+    context.strokeStyle = 'rgba(20, 15, 10, 0.35)';
+    context.lineWidth = 2;
+    context.stroke(path);
+  });
+  hair(context, frame, figure);
+  return canvas;
+}
+
+function hair(
+  context: CanvasRenderingContext2D,
+  frame: ReturnType<typeof makeFrame>,
+  { shoulder, crown }: FigureJoints,
+): void {
+  const [x, y] = between(shoulder, crown, 0.86);
+  context.fillStyle = paint.hair;
+  context.beginPath();
+  context.arc(frame.x(x), frame.y(y), 30, 0, 2 * Math.PI);
+  context.fill();
+}

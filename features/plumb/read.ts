@@ -1,0 +1,47 @@
+/** What Plumb needs of a person: their body, the school's bars, what may be recorded. */
+import type { BodyInput } from '@/core/body/body';
+import { checkIds, type CheckId } from '@/core/catalog/checks';
+import type { LengthUnits } from '@/core/units/length';
+import type { Day } from '@/core/units/day';
+import { listPeople } from '@/db/people';
+import { database } from '@/server/database';
+import { readPerson } from '@/server/judging/views';
+
+export interface PlumbCheck {
+  readonly check: CheckId;
+  readonly label: string;
+  readonly bar: number;
+  readonly hasSides: boolean;
+}
+
+export interface PlumbView {
+  readonly person: { readonly id: number; readonly name: string; readonly body: BodyInput };
+  readonly people: readonly { readonly id: number; readonly name: string }[];
+  readonly checks: readonly PlumbCheck[];
+  /** The school stands over the first knuckle. */
+  readonly isOverKnuckle: boolean;
+  readonly units: LengthUnits;
+  readonly today: Day;
+}
+
+/** @param id absent: the first person; `null` when there is nobody */
+export function readPlumb(id: number | null): PlumbView | null {
+  const people = listPeople(database());
+  const chosen = people.find((one) => one.id === id) ?? people[0];
+  const view = chosen === undefined ? null : readPerson(chosen.id);
+  if (view === null) return null;
+  const { person, school, settings, today } = view;
+  return {
+    person: { id: person.id, name: person.name, body: person.body },
+    people: people.map((one) => ({ id: one.id, name: one.name })),
+    checks: checkIds.flatMap((check): PlumbCheck[] => {
+      const found = school.checks.get(check);
+      if (found === undefined) return [];
+      const { spec, bar } = found;
+      return [{ check, label: spec.label, bar, hasSides: spec.hasSides === true }];
+    }),
+    isOverKnuckle: school.settings.shoulderPlace === 'knuckle',
+    units: settings.units,
+    today,
+  };
+}
