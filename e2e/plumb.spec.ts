@@ -1,3 +1,6 @@
+import { readFileSync } from 'node:fs';
+import { resolveBody } from '@/core/body/body';
+import { practiceScene } from '@/core/plumb/practice';
 import { chooseFile } from './ownServer';
 import { expect, expectAccessible, test } from './support';
 
@@ -28,6 +31,55 @@ test('reads lines from a practice picture by keyboard alone, and sends nothing a
   expect(elsewhere).toEqual([]);
   // No picture is among what was sent.
   expect(asked.filter((url) => /\.(png|jpe?g|webp)/.test(url))).toEqual([]);
+});
+
+test('finds the marks by itself, on the device, close to where they were painted', async ({
+  page,
+}) => {
+  const asked: string[] = [];
+  page.on('request', (request) => asked.push(request.url()));
+  await page.goto('/plumb?person=3&shape=forearmStandWall');
+  // Not a byte of it before it is asked for.
+  expect(asked.filter((url) => url.includes('/plumb/reader/'))).toEqual([]);
+  await page.getByRole('button', { name: 'A practice picture' }).click();
+  await page.getByLabel('Weight on').selectOption('forearms');
+  await page.getByRole('button', { name: 'Read the marks' }).click();
+  await expect(page.getByRole('button', { name: /^near shoulder/ })).toBeVisible({
+    timeout: 60_000,
+  });
+  const place = async (name: string) => {
+    const words = await page
+      .getByRole('button', { name: new RegExp(`^near ${name}`) })
+      .getAttribute('aria-label');
+    const [, x, y] = /: (-?\d+), (-?\d+)/.exec(words!)!;
+    return [Number(x), Number(y)] as const;
+  };
+  const read = new Map<string, readonly [number, number]>();
+  for (const name of ['shoulder', 'hip', 'knee', 'ankle']) read.set(name, await place(name));
+  const { joints, place: paintedAt } = practiceScene(resolveBody({ heightM: 1.75 }), {
+    shape: 'forearmStandWall',
+    archDeg: 14,
+    tiltDeg: 2,
+  });
+  for (const [name, at] of read) {
+    const truth = paintedAt(joints[name as 'hip']);
+    // A hand's breadth at the picture's scale of 500 pixels to the metre.
+    expect(Math.hypot(at[0] - truth[0], at[1] - truth[1])).toBeLessThan(45);
+  }
+  const own = new URL(page.url()).origin;
+  expect(asked.filter((url) => !url.startsWith(own) && !/^(blob|data):/.test(url))).toEqual([]);
+});
+
+test('says so where nobody is found', async ({ page }) => {
+  await page.goto('/plumb?person=3');
+  const blank = readFileSync('docs/screenshots/settings.png');
+  await chooseFile(page, 'Choose a picture', {
+    name: 'page.png',
+    mimeType: 'image/png',
+    buffer: blank,
+  });
+  await page.getByRole('button', { name: 'Read the marks' }).click();
+  await expect(page.getByText(/Nobody is found in this picture/)).toBeVisible({ timeout: 60_000 });
 });
 
 test('draws a mark by mouse, and keeps a record with where it is from', async ({ page }) => {

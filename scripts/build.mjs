@@ -22,6 +22,15 @@ const { count, size, warnings } = await generateSW({
   globPatterns: ['**/*.{js,css,woff2,wasm}'],
   modifyURLPrefix: { '': '/_next/static/' },
   maximumFileSizeToCacheInBytes: 6_000_000,
+  // The reader of pictures is asked for when somebody wants it, and by nobody in a class.
+  manifestTransforms: [
+    (entries) => ({
+      manifest: entries.filter(({ url }) => {
+        const file = path.join(out, 'static', url.replace(/^\/_next\/static\//, ''));
+        return !url.endsWith('.js') || !readFileSync(file, 'utf8').includes('tfjs-backend-wasm');
+      }),
+    }),
+  ],
   // The page of the class itself: fresh where there is a connection, else as it was last.
   runtimeCaching: [
     {

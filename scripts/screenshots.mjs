@@ -93,33 +93,28 @@ async function picturesOfTheFloor() {
   await keep(page, 'review');
 }
 
-/** Marks on a painted picture, two of them drawn to where they belong. */
+/** Marks read off a painted picture, and its floor and wall. */
 async function pictureOfPlumb() {
   const page = await browser.newPage({
     viewport: { width: 1280, height: 800 },
     colorScheme: 'light',
     reducedMotion: 'reduce',
   });
-  await page.goto(`${server.url}/plumb?person=3&shape=handstand`);
+  await page.goto(`${server.url}/plumb?person=3&shape=forearmStandWall`);
   await page.getByRole('button', { name: 'A practice picture' }).click();
-  await page.getByRole('button', { name: 'Put the marks on' }).click();
+  await page.getByLabel('Weight on').selectOption('forearms');
+  await page.getByRole('button', { name: 'Mark the wall' }).click();
+  await page.getByRole('button', { name: 'Read the marks' }).click();
+  await page.getByRole('button', { name: /^near shoulder/ }).waitFor({ timeout: 60_000 });
+  // The lines are drawn to the painted floor and wall.
   const steps = {
-    'near wrist': [-7, 0],
-    'near elbow': [-6, 0],
-    'near shoulder': [-6, 0],
-    'near ear': [-6, 0],
-    'near crown': [-6, 0],
-    'near hip': [-2, 0],
-    'near knee': [4, -1],
-    'near ankle': [10, 0],
-    'near heel': [13, 1],
-    'near toe': [11, 0],
-    'floor line, second': [0, -1],
+    'floor line, first': [0, -1],
+    'floor line, second': [0, -4],
+    'wall line, first': [-22, -1],
+    'wall line, second': [-19, 0],
   };
   for (const [name, [right, up]] of Object.entries(steps)) {
-    const handle = page.getByRole('button', { name: new RegExp(`^${name}`) });
-    if ((await handle.count()) === 0) continue;
-    await handle.focus();
+    await page.getByRole('button', { name: new RegExp(`^${name}`) }).focus();
     for (let at = 0; at < Math.abs(right); at += 1) {
       await page.keyboard.press(right < 0 ? 'Shift+ArrowLeft' : 'Shift+ArrowRight');
     }

@@ -11,6 +11,9 @@ interface ChoicesProps {
   readonly sheet: Sheet;
   readonly image: ImageSize;
   readonly hasMarks: boolean;
+  readonly isReading: boolean;
+  /** Finds the marks by itself. */
+  readonly onRead: () => void;
   /** Puts marks where they usually are. */
   readonly onPlace: () => void;
   readonly tell: (event: PlumbEvent) => void;
@@ -46,7 +49,15 @@ function toScale(value: string, image: ImageSize): SheetScale {
 }
 
 /** What is looked at, from where, and what gives the scale. */
-export function Choices({ sheet, image, hasMarks, onPlace, tell }: ChoicesProps) {
+export function Choices({
+  sheet,
+  image,
+  hasMarks,
+  isReading,
+  onRead,
+  onPlace,
+  tell,
+}: ChoicesProps) {
   const set = (change: Partial<Sheet>) => tell({ kind: 'set', change });
   const { scale } = sheet;
   const floorY = Math.round(image.height * 0.9);
@@ -95,9 +106,14 @@ export function Choices({ sheet, image, hasMarks, onPlace, tell }: ChoicesProps)
           }
         />
       )}
-      <Button onClick={onPlace} variant={hasMarks ? 'default' : 'filled'}>
-        {hasMarks ? 'Begin the marks anew' : 'Put the marks on'}
-      </Button>
+      <Group grow>
+        <Button onClick={onRead} loading={isReading} variant={hasMarks ? 'default' : 'filled'}>
+          Read the marks
+        </Button>
+        <Button onClick={onPlace} variant="default">
+          {hasMarks ? 'Marks anew by hand' : 'Put the marks on'}
+        </Button>
+      </Group>
       <Group grow align="flex-end">
         <NativeSelect
           label="Scale from"

@@ -11,7 +11,8 @@ import { basePoint, type StillReading } from '@/core/plumb/still';
 import { sayValue } from '@/core/plumb/words';
 import { radians } from '@/core/posture/geometry';
 import type { LengthUnits } from '@/core/units/length';
-import { figureOf, type ImageSize, type Sheet, type Whose } from './plumbMachine';
+import { figureOf } from '@/core/plumb/practice';
+import type { ImageSize, Sheet, Whose } from './plumbMachine';
 import classes from './plumb.module.css';
 
 interface OverlayProps {

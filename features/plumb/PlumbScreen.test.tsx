@@ -3,6 +3,7 @@ import { renderUi } from '@/design/testing/renderUi';
 import { PlumbScreen } from './PlumbScreen';
 import type { PictureOutcome } from './picture';
 import type { PlumbView } from './read';
+import type { ReadOutcome } from './useReader';
 
 const kept: [number, object][] = [];
 let outcome: PictureOutcome = { ok: true, picture: { url: 'blob:x', width: 900, height: 1200 } };
@@ -17,6 +18,10 @@ jest.mock('@/features/person/actions', () => ({
     return Promise.resolve({ ok: true, value: 1 });
   },
   undoRecordAction: () => Promise.resolve({ ok: true, value: undefined }),
+}));
+let read: ReadOutcome = { ok: false, problem: 'Nobody is found in this picture.' };
+jest.mock('./useReader', () => ({
+  useReader: () => ({ isReading: false, read: () => Promise.resolve(read) }),
 }));
 const mockRouter = { push: jest.fn() };
 jest.mock('next/navigation', () => ({ useRouter: () => mockRouter }));
@@ -126,6 +131,32 @@ it('has no metres, and nothing to keep of them, without a scale', async () => {
   await user.selectOptions(screen.getByLabelText('Scale from'), 'points');
   expect(screen.getByText('Head off the floor')).toBeInTheDocument();
   expect(screen.getByLabelText('They are apart')).toHaveValue('100 cm');
+});
+
+it('takes what the reader found, with its own errors, and says so where it found nobody', async () => {
+  const { user } = renderUi(<PlumbScreen view={view} shape="handstand" />);
+  await user.click(screen.getByRole('button', { name: 'A practice picture' }));
+  const button = await screen.findByRole('button', { name: 'Read the marks' });
+  await user.click(button);
+  expect(await screen.findByText('Nobody is found in this picture.')).toBeInTheDocument();
+  const at = (x: number, y: number, sd: number) => ({ x, y, sd });
+  const near = {
+    wrist: at(400, 1000, 9),
+    elbow: at(400, 880, 9),
+    shoulder: at(400, 740, 9),
+    hip: at(400, 500, 9),
+    knee: at(450, 300, 40),
+    ankle: at(500, 110, 9),
+  };
+  read = { ok: true, marks: { near, far: {}, left: {}, right: near, facing: 'left' } };
+  await user.click(button);
+  expect(await screen.findByRole('button', { name: 'near knee: 450, 300' })).toBeInTheDocument();
+  expect(screen.getByLabelText('Fingers point')).toHaveValue('left');
+  // A floor and a scale to begin with, so that there are metres at once.
+  expect(value('Shoulder over the base')).toMatch(/cm/);
+  // The knee was read badly, so its angle is said to be.
+  const spread = (label: string) => Number(/give or take ([\d.]+)°/.exec(value(label)!)![1]);
+  expect(spread('Knee')).toBeGreaterThan(2 * spread('Elbow'));
 });
 
 it('goes to somebody else', async () => {

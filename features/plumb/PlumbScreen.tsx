@@ -22,12 +22,14 @@ import {
   emptySheet,
   facingSheet,
   ghostSheet,
+  readSheet,
   reducePlumb,
   sheetOf,
   toStill,
 } from './plumbMachine';
 import { paintPractice } from './practice';
 import type { PlumbView } from './read';
+import { useReader } from './useReader';
 import classes from './plumb.module.css';
 
 interface PlumbScreenProps {
@@ -44,11 +46,12 @@ export function PlumbScreen({ view, shape }: PlumbScreenProps) {
   const { person, units } = view;
   const body = useMemo(() => resolveBody(person.body), [person.body]);
   const [picture, setPicture] = useState<LoadedPicture | null>(null);
+  const reader = useReader();
   const [state, tell] = useReducer(reducePlumb, undefined, () =>
     beginPlumb({ ...emptySheet, shape: shape ?? usualShape }),
   );
   const sheet = sheetOf(state);
-  const { reading, problem } = useMemo(() => readSheet(sheet, view), [sheet, view]);
+  const { reading, problem } = useMemo(() => measure(sheet, view), [sheet, view]);
   useHotkeys([['mod+z', () => tell({ kind: 'undo' })]]);
   // The picture is this page's alone, and goes with it.
   useEffect(
@@ -64,6 +67,13 @@ export function PlumbScreen({ view, shape }: PlumbScreenProps) {
   };
   const choose = (file: File | null) => {
     if (file !== null) void take(loadPicture(file));
+  };
+  const readMarks = async () => {
+    if (picture === null) return;
+    const found = await reader.read(picture);
+    if (found === null) return;
+    if (found.ok) tell({ kind: 'set', change: readSheet(sheet, found.marks, picture) });
+    else showProblem(found.problem);
   };
   const practise = () =>
     void take(
@@ -129,6 +139,8 @@ export function PlumbScreen({ view, shape }: PlumbScreenProps) {
               sheet={sheet}
               image={picture}
               hasMarks={reading !== null}
+              isReading={reader.isReading}
+              onRead={() => void readMarks()}
               onPlace={placeMarks}
               tell={tell}
             />
@@ -148,7 +160,7 @@ export function PlumbScreen({ view, shape }: PlumbScreenProps) {
 }
 
 /** What the marks say, or why they say nothing. */
-function readSheet(sheet: ReturnType<typeof sheetOf>, view: PlumbView) {
+function measure(sheet: ReturnType<typeof sheetOf>, view: PlumbView) {
   const input = toStill(sheet, view.person.body, view.isOverKnuckle);
   if (input === null) return { reading: null, problem: null };
   try {

@@ -2,9 +2,8 @@
 import type { Body } from '@/core/body/body';
 import { between } from '@/core/posture/geometry';
 import type { FigureJoints, Point } from '@/core/posture/joints';
-import { computeLoads } from '@/core/shapes/loads';
 import type { ShapeId } from '@/core/shapes/postures';
-import { toPosture, usualValues } from '@/core/shapes/values';
+import { figureOf } from '@/core/plumb/practice';
 import type {
   MarkName,
   MarkSet,
@@ -14,6 +13,7 @@ import type {
   ScaleSegment,
   StillInput,
 } from '@/core/plumb/marks';
+import type { ReadMarks } from '@/core/plumb/reader';
 import type { MarkedImage } from '@/core/plumb/coco';
 import { beginHistory, goBack, goOn, type History } from '@/design/history';
 
@@ -204,18 +204,6 @@ export function toStill(
     : { ...facts, view, marks: { left: marks.left, right: marks.right } };
 }
 
-/** The joints of somebody's own computed figure, in metres, with what else is marked of it. */
-export function figureOf(
-  body: Body,
-  shape: ShapeId,
-): {
-  readonly joints: FigureJoints;
-  readonly wallX: number | null;
-} {
-  const { pose } = computeLoads(body, toPosture(shape, usualValues(shape, body)));
-  return { joints: pose.joints, wallX: pose.wall?.at[0] ?? null };
-}
-
 /** How a figure in metres lies in a picture. */
 interface Fit {
   readonly pxPerM: number;
@@ -343,6 +331,28 @@ export function facingSheet(sheet: Sheet, body: Body, image: ImageSize): Sheet {
       sheet.scale.kind === 'none'
         ? { kind: 'points', line: [place([0, 0]), place([0.5, 0])], metres: 0.5 }
         : sheet.scale,
+  };
+}
+
+/** What a reader has found: marks, a floor under what carries the weight, the scale of the trunk. */
+export function readSheet(sheet: Sheet, read: ReadMarks, image: ImageSize): Sheet {
+  const { near, far, left, right, facing } = read;
+  const marks =
+    sheet.view === 'side' ? { ...sheet.marks, near, far } : { ...sheet.marks, left, right };
+  const lowest = Math.max(
+    ...Object.values(sheet.view === 'side' ? near : { ...left, ...right }).map(({ y }) => y),
+  );
+  const floorY = Math.round(Math.min(image.height, lowest));
+  return {
+    ...sheet,
+    facing: facing ?? sheet.facing,
+    marks,
+    // A guess: what lies lowest is on the floor.
+    floor: sheet.floor ?? [
+      [Math.round(image.width * 0.06), floorY],
+      [Math.round(image.width * 0.94), floorY],
+    ],
+    scale: sheet.scale.kind === 'none' ? { kind: 'segment', segment: 'trunk' } : sheet.scale,
   };
 }
 

@@ -6,25 +6,12 @@
  */
 import type { Body } from '@/core/body/body';
 import { between, radians } from '@/core/posture/geometry';
-import type { FigureJoints, Point } from '@/core/posture/joints';
+import type { FigureJoints } from '@/core/posture/joints';
 import { drawFigure } from '@/core/drawing/figure';
 import { makeFrame } from '@/core/drawing/scene';
-import type { ShapeId } from '@/core/shapes/postures';
-import { figureOf } from './plumbMachine';
+import { practiceScene, practiceSize, type PracticeWish } from '@/core/plumb/practice';
 
-export interface PracticeWish {
-  readonly shape: ShapeId;
-  /** How far the legs fall past the trunk's line, degrees: an arch. */
-  readonly archDeg: number;
-  /** How the camera was held, degrees. */
-  readonly tiltDeg: number;
-}
-
-const size = { width: 900, height: 1200 } as const;
-const pxPerM = 500;
-const floorPx = 1090;
-/** Feet above this height stand on nothing, metres. */
-const freeM = 0.4;
+const { pxPerM, floorPx, ...size } = practiceSize;
 
 const paint = {
   wall: '#d9d2c3',
@@ -42,26 +29,6 @@ const paint = {
   ink: '#222',
 } as const;
 
-/** Everything above a place turned about it: an arch from the hips on. */
-function turnAbout(centre: Point, point: Point, deg: number): Point {
-  const [dx, dy] = [point[0] - centre[0], point[1] - centre[1]];
-  const turn = radians(deg);
-  return [
-    centre[0] + dx * Math.cos(turn) + dy * Math.sin(turn),
-    centre[1] - dx * Math.sin(turn) + dy * Math.cos(turn),
-  ];
-}
-
-const leg = ['knee', 'ankle', 'heel', 'toe'] as const;
-
-export function withArch(joints: FigureJoints, deg: number): FigureJoints {
-  const { otherLeg: _, ...rest } = joints;
-  const turned = Object.fromEntries(
-    leg.map((name) => [name, turnAbout(joints.hip, joints[name], deg)]),
-  );
-  return { ...rest, ...turned };
-}
-
 /** Which cloth each part of the drawn figure wears, in the order it is drawn. */
 const wears = [
   paint.skin,
@@ -75,7 +42,7 @@ const wears = [
   paint.skin,
 ] as const;
 
-function room(context: CanvasRenderingContext2D, wallPx: number | null): void {
+function room(context: CanvasRenderingContext2D, wallPx: number | null, side: 1 | -1): void {
   context.fillStyle = paint.wall;
   context.fillRect(-400, -400, size.width + 800, floorPx + 400);
   context.fillStyle = paint.floor;
@@ -91,7 +58,8 @@ function room(context: CanvasRenderingContext2D, wallPx: number | null): void {
   context.fillRect(-400, floorPx - 26, size.width + 800, 20);
   if (wallPx === null) return;
   context.fillStyle = paint.wallSide;
-  context.fillRect(wallPx, -400, size.width + 800, floorPx + 400);
+  const wide = size.width + 800;
+  context.fillRect(side === 1 ? wallPx : wallPx - wide, -400, wide, floorPx + 400);
 }
 
 function tape(context: CanvasRenderingContext2D, fromPx: number): void {
@@ -111,26 +79,17 @@ function tape(context: CanvasRenderingContext2D, fromPx: number): void {
 }
 
 /** Paints the picture on a fresh canvas. */
-export function paintPractice(
-  body: Body,
-  { shape, archDeg, tiltDeg }: PracticeWish,
-): HTMLCanvasElement {
+export function paintPractice(body: Body, wish: PracticeWish): HTMLCanvasElement {
   const canvas = document.createElement('canvas');
   canvas.width = size.width;
   canvas.height = size.height;
   const context = canvas.getContext('2d');
   if (context === null) return canvas;
-  const { joints, wallX } = figureOf(body, shape);
-  // Feet on the floor or at a wall have nowhere to go.
-  const isFree = wallX === null && joints.ankle[1] > freeM;
-  const figure = withArch(joints, isFree ? archDeg : 0);
-  const xs = [figure.wrist, figure.hip, figure.ankle, figure.shoulder].map(([x]) => x);
-  const middle = (Math.min(...xs) + Math.max(...xs)) / 2;
-  const originPx = size.width / 2 - middle * pxPerM;
+  const { joints: figure, wallX, wallSide, originPx } = practiceScene(body, wish);
   context.translate(size.width / 2, size.height / 2);
-  context.rotate(radians(tiltDeg));
+  context.rotate(radians(wish.tiltDeg));
   context.translate(-size.width / 2, -size.height / 2);
-  room(context, wallX === null ? null : originPx + wallX * pxPerM);
+  room(context, wallX === null ? null : originPx + wallX * pxPerM, wallSide);
   tape(context, originPx - 0.75 * pxPerM);
   const frame = makeFrame(pxPerM, originPx, floorPx);
   // A soft shadow on the floor.

@@ -1,0 +1,130 @@
+import fc from 'fast-check';
+import { guessCount, readDetection, wholeCrop } from './detection';
+import {
+  besideCrop,
+  isSamePerson,
+  isSure,
+  marksOfLooks,
+  modelPoints,
+  modelSidePx,
+  scoreOf,
+  toPicturePixel,
+  type Crop,
+  type Look,
+} from './reader';
+
+const crop: Crop = { centre: [400, 600], sidePx: 800, turnDeg: 0 };
+
+/** Somebody upright, or upside down, seen by the model; right side seen, left hidden. */
+function look(isUp: boolean, change: Partial<Look> = {}): Look {
+  const way = isUp ? 1 : -1;
+  const at = (y: number, x = 0) => ({ x: 400 + x, y: 600 + way * y });
+  const heights: Readonly<Record<number, number>> = {
+    7: -260,
+    11: -200,
+    13: -280,
+    15: -360,
+    19: -380,
+    23: 0,
+    25: 150,
+    27: 300,
+    29: 320,
+    31: 330,
+  };
+  const points = Array.from({ length: modelPoints }, (_, index) => {
+    const base = heights[index] ?? heights[index - 1];
+    const isRight = heights[index] === undefined;
+    return {
+      ...at(base ?? -250, isRight ? 6 : 0),
+      visibility: base === undefined ? 0.9 : isRight ? 0.9 : 0.2,
+    };
+  });
+  // The nose looks to the left of the picture.
+  points[0] = { ...at(-255, -40), visibility: 0.95 };
+  return { crop, presence: 0.95, points, ...change };
+}
+
+it('brings a place of the square back to the picture, however it is turned', () => {
+  fc.assert(
+    fc.property(
+      fc.double({ min: -180, max: 180, noNaN: true }),
+      fc.double({ min: 10, max: 3000, noNaN: true }),
+      (turnDeg, sidePx) => {
+        const turned: Crop = { centre: [300, 500], sidePx, turnDeg };
+        const [x, y] = toPicturePixel(turned, [modelSidePx / 2, modelSidePx / 2]);
+        expect(x).toBeCloseTo(300, 6);
+        expect(y).toBeCloseTo(500, 6);
+        const corner = toPicturePixel(turned, [0, 0]);
+        expect(Math.hypot(corner[0] - 300, corner[1] - 500)).toBeCloseTo(sidePx / Math.SQRT2, 6);
+      },
+    ),
+  );
+  // Upside down: what is top left for the model is bottom right in the picture.
+  const over = toPicturePixel({ ...crop, turnDeg: 180 }, [0, 0]);
+  expect(over[0]).toBeCloseTo(800, 6);
+  expect(over[1]).toBeCloseTo(1000, 6);
+});
+
+it('compares two looks only where they are at one person', () => {
+  expect(isSamePerson(look(true), look(true, { crop: besideCrop(crop) }))).toBe(true);
+  expect(isSamePerson(look(true), look(true, { crop: { ...crop, sidePx: 200 } }))).toBe(false);
+  const aside = look(true).points.map((point) => ({ ...point, x: point.x + 300 }));
+  expect(isSamePerson(look(true), look(true, { points: aside }))).toBe(false);
+  expect(isSure(look(true))).toBe(true);
+  expect(isSure(look(true, { presence: 0.3 }))).toBe(false);
+});
+
+it('reads the surest guess of a detector: where, how large and how turned', () => {
+  const numbers = new Float32Array(guessCount * 13).fill(-20);
+  // The middle of the coarsest grid, its first guess.
+  const at = (28 * 28 * 2 + 14 * 14 * 2 + 24 * 6) * 13;
+  numbers[at] = 3;
+  numbers.set([0, 0, 0, -56], at + 5);
+  const square = wholeCrop({ width: 900, height: 1200 }, 0);
+  const { score, crop: found } = readDetection(numbers, square);
+  expect(score).toBeCloseTo(0.953, 3);
+  // The hips in the middle; the end of the body a quarter of the square above them.
+  expect(found.centre[0]).toBeCloseTo(450, 4);
+  expect(found.centre[1]).toBeCloseTo(600, 4);
+  expect(found.sidePx).toBeCloseTo(2 * 1.25 * 300, 4);
+  expect(found.turnDeg).toBeCloseTo(0, 6);
+  // In the picture turned over, the same numbers mean somebody upside down.
+  const over = readDetection(numbers, wholeCrop({ width: 900, height: 1200 }, 180));
+  expect(Math.abs(over.crop.turnDeg)).toBeCloseTo(180, 6);
+});
+
+it('takes the side that is seen as near, and says nothing of what is not surely seen', () => {
+  const found = marksOfLooks([look(false), look(false)])!;
+  expect(found.near.shoulder!.x).toBe(406);
+  expect(found.near.knee!.y).toBe(450);
+  expect(found.far).toEqual({});
+  expect(found.left).toEqual({});
+  // Upside down with the face to the left, the back is to the right: so are the fingers.
+  expect(found.facing).toBe('right');
+  expect(marksOfLooks([look(true), look(true)])!.facing).toBe('left');
+});
+
+it('puts the disagreement of two looks into the error', () => {
+  const one = look(false);
+  const moved = {
+    ...one,
+    points: one.points.map((point, index) =>
+      index === 26 ? { ...point, x: point.x + 60 } : point,
+    ),
+  };
+  const agreed = marksOfLooks([one, one])!.near.knee!;
+  const apart = marksOfLooks([one, moved])!.near.knee!;
+  expect(apart.x - agreed.x).toBeCloseTo(30, 9);
+  expect(apart.sd!).toBeGreaterThan(29);
+  expect(agreed.sd!).toBeGreaterThan(3);
+  expect(agreed.sd!).toBeLessThan(12);
+});
+
+it('finds nobody where nobody surely is', () => {
+  expect(marksOfLooks([look(true), look(true, { presence: 0.2 })])).toBeNull();
+  const hidden = look(true, {
+    points: look(true).points.map((point) => ({ ...point, visibility: 0.1 })),
+  });
+  expect(marksOfLooks([hidden, hidden])).toBeNull();
+  expect(scoreOf(hidden)).toBeLessThan(scoreOf(look(true)));
+});

@@ -1,0 +1,193 @@
+/**
+ * What a landmark model says, made into marks: pure. The model sees a square of the picture, turned
+ * so that a person is upright in it; here its points go back to the picture, two readings are
+ * compared for an honest error, and the side that is seen becomes the near one.
+ */
+import { radians } from '../posture/geometry';
+import type { Mark, MarkName, MarkSet, Pixel } from './marks';
+
+/** The side of the square that the model looks at, pixels. */
+export const modelSidePx = 256;
+
+/** A square of the picture: its middle, its side, and how far it is turned on the screen, clockwise. */
+export interface Crop {
+  readonly centre: Pixel;
+  readonly sidePx: number;
+  readonly turnDeg: number;
+}
+
+/** One point of the model in the picture, with how sure it is to be seen, 0 to 1. */
+export interface ModelPoint {
+  readonly x: number;
+  readonly y: number;
+  readonly visibility: number;
+}
+
+/** One look of the model at one square. */
+export interface Look {
+  readonly crop: Crop;
+  /** How sure it is that somebody is there, 0 to 1. */
+  readonly presence: number;
+  readonly points: readonly ModelPoint[];
+}
+
+/** Places of the points of the 33-point body in the model's own order. */
+const sides = {
+  left: {
+    ear: 7,
+    shoulder: 11,
+    elbow: 13,
+    wrist: 15,
+    knuckle: 19,
+    hip: 23,
+    knee: 25,
+    ankle: 27,
+    heel: 29,
+    toe: 31,
+  },
+  right: {
+    ear: 8,
+    shoulder: 12,
+    elbow: 14,
+    wrist: 16,
+    knuckle: 20,
+    hip: 24,
+    knee: 26,
+    ankle: 28,
+    heel: 30,
+    toe: 32,
+  },
+} as const satisfies Record<'left' | 'right', Partial<Record<MarkName, number>>>;
+const noseAt = 0;
+export const modelPoints = 33;
+
+type Side = keyof typeof sides;
+const names = Object.keys(sides.left) as (keyof (typeof sides)['left'])[];
+const trunkNames = ['shoulder', 'hip', 'knee', 'ankle'] as const;
+
+/** Below this nobody is there, and below that a point is not said. */
+const leastPresence = 0.5;
+const leastScore = 0.4;
+const samePlaceShare = 0.12;
+const sameSizeShare = 0.6;
+const leastVisibility = 0.4;
+/** A reader that agrees with itself is still no better than this share of the body. */
+const leastSdShare = 0.012;
+/** A square reaches so much further than the body in it. */
+const cropMargin = 1.25;
+
+/** A place of the model's square, 0 to 256 either way, in the picture. */
+export function toPicturePixel({ centre, sidePx, turnDeg }: Crop, [x, y]: Pixel): Pixel {
+  const turn = radians(turnDeg);
+  const u = (x / modelSidePx - 0.5) * sidePx;
+  const v = (y / modelSidePx - 0.5) * sidePx;
+  return [
+    centre[0] + u * Math.cos(turn) - v * Math.sin(turn),
+    centre[1] + u * Math.sin(turn) + v * Math.cos(turn),
+  ];
+}
+
+/** How much a look is worth: somebody is there, and what is needed is seen. */
+export function scoreOf({ presence, points }: Look): number {
+  const best = trunkNames.map((name) =>
+    Math.max(points[sides.left[name]]!.visibility, points[sides.right[name]]!.visibility),
+  );
+  return presence * Math.min(...best) ** 0.5;
+}
+
+/** The same person in a square that is a little larger and turned: another look, for the error. */
+export const besideCrop = ({ centre, sidePx, turnDeg }: Crop): Crop => ({
+  centre,
+  sidePx: sidePx * 1.12,
+  turnDeg: turnDeg + 10,
+});
+
+/** Two looks at one person: their hips lie in one place, and their squares are as large. */
+export function isSamePerson(one: Look, other: Look): boolean {
+  const hip = ({ points }: Look): Pixel => {
+    const [a, b] = [points[sides.left.hip]!, points[sides.right.hip]!];
+    return [(a.x + b.x) / 2, (a.y + b.y) / 2];
+  };
+  const [[ax, ay], [bx, by]] = [hip(one), hip(other)];
+  const size = Math.max(one.crop.sidePx, other.crop.sidePx);
+  return (
+    Math.hypot(bx - ax, by - ay) < samePlaceShare * size &&
+    Math.min(one.crop.sidePx, other.crop.sidePx) > sameSizeShare * size
+  );
+}
+
+/** Somebody is surely there, with everything that is needed. */
+export const isSure = (look: Look): boolean =>
+  look.presence >= leastPresence && scoreOf(look) >= leastScore;
+
+export interface ReadMarks {
+  readonly near: MarkSet;
+  readonly far: MarkSet;
+  readonly left: MarkSet;
+  readonly right: MarkSet;
+  /** Where the fingers point, by the face; `null` where it cannot be told. */
+  readonly facing: 'left' | 'right' | null;
+}
+
+function marksOfSide(side: Side, [one, other]: readonly [Look, Look], bodyPx: number): MarkSet {
+  return Object.fromEntries(
+    names.flatMap((name): [string, Mark][] => {
+      const [a, b] = [one.points[sides[side][name]]!, other.points[sides[side][name]]!];
+      if (Math.min(a.visibility, b.visibility) < leastVisibility) return [];
+      const apart = Math.hypot(a.x - b.x, a.y - b.y);
+      return [
+        [
+          name,
+          {
+            x: (a.x + b.x) / 2,
+            y: (a.y + b.y) / 2,
+            sd: Math.hypot(leastSdShare * bodyPx, apart / 2),
+          },
+        ],
+      ];
+    }),
+  );
+}
+
+const visibilityOf = (side: Side, look: Look) =>
+  names.reduce((sum, name) => sum + look.points[sides[side][name]]!.visibility, 0);
+
+/** The way of the face tells the belly, and the belly tells where the fingers point. */
+function facingOf({ points }: Look, near: Side): 'left' | 'right' | null {
+  const nose = points[noseAt]!;
+  const [ear, shoulder, hip] = (['ear', 'shoulder', 'hip'] as const).map(
+    (name) => points[sides[near][name]]!,
+  ) as [ModelPoint, ModelPoint, ModelPoint];
+  if (Math.min(nose.visibility, ear.visibility) < leastVisibility) return null;
+  const along = [hip.x - shoulder.x, hip.y - shoulder.y] as const;
+  const face = [nose.x - ear.x, nose.y - ear.y] as const;
+  // On the screen y runs down: positive lies to the right of the way from shoulder to hip.
+  const toTheRight = along[0] * face[1] - along[1] * face[0];
+  if (Math.abs(toTheRight) < 1e-6) return null;
+  return toTheRight > 0 ? 'left' : 'right';
+}
+
+export const nobodyThere =
+  'Nobody is found in this picture: put the marks on by hand, or take it with the whole body, square from the side.';
+
+/**
+ * Marks from two looks at the same person; `null` where nobody is surely there. Nothing is said of a
+ * point that is not surely seen.
+ */
+export function marksOfLooks(looks: readonly [Look, Look]): ReadMarks | null {
+  if (Math.min(looks[0].presence, looks[1].presence) < leastPresence) return null;
+  const bodyPx = Math.max(...looks.map(({ crop }) => crop.sidePx)) / cropMargin;
+  const left = marksOfSide('left', looks, bodyPx);
+  const right = marksOfSide('right', looks, bodyPx);
+  const near: Side =
+    visibilityOf('left', looks[0]) > visibilityOf('right', looks[0]) ? 'left' : 'right';
+  const [nearMarks, farMarks] = near === 'left' ? [left, right] : [right, left];
+  if (nearMarks.shoulder === undefined || nearMarks.hip === undefined) return null;
+  // Of the far side only the leg is worth showing: its arm hides behind the near one.
+  const far = Object.fromEntries(
+    (['knee', 'ankle', 'heel', 'toe'] as const).flatMap((name) =>
+      farMarks[name] === undefined ? [] : [[name, farMarks[name]]],
+    ),
+  ) as MarkSet;
+  return { near: nearMarks, far, left, right, facing: facingOf(looks[0], near) };
+}

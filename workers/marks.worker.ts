@@ -1,0 +1,185 @@
+/** Reads the marks of a picture beside the interface. Nothing leaves the device. */
+import { loadGraphModel, type GraphModel } from '@tensorflow/tfjs-converter';
+import { setBackend, ready, tensor4d, tidy, type Tensor } from '@tensorflow/tfjs-core';
+import { setWasmPaths } from '@tensorflow/tfjs-backend-wasm';
+import { detectorSidePx, readDetection, wholeCrop } from '@/core/plumb/detection';
+import {
+  besideCrop,
+  isSamePerson,
+  isSure,
+  marksOfLooks,
+  modelPoints,
+  modelSidePx,
+  scoreOf,
+  toPicturePixel,
+  type Crop,
+  type Look,
+  type ReadMarks,
+} from '@/core/plumb/reader';
+
+export interface MarksQuestion {
+  readonly id: number;
+  readonly image: ImageBitmap;
+}
+
+export type MarksAnswer =
+  | {
+      readonly kind: 'read';
+      readonly id: number;
+      readonly marks: ReadMarks;
+      readonly milliseconds: number;
+    }
+  | { readonly kind: 'nobody'; readonly id: number }
+  | { readonly kind: 'failed'; readonly id: number };
+
+const say = (answer: MarksAnswer) => self.postMessage(answer);
+const files = `${self.location.origin}/plumb/reader/`;
+
+async function fetchFile(name: string): Promise<Response> {
+  const response = await fetch(files + name);
+  if (!response.ok) throw new Error(`${name}: ${response.status}`);
+  return response;
+}
+
+interface Loaded {
+  readonly detector: GraphModel;
+  readonly landmarks: GraphModel;
+  /** Names of what comes out of the landmark model. */
+  readonly presenceName: string;
+  readonly pointsName: string;
+}
+
+async function loadModel(name: string) {
+  const [json, weights] = await Promise.all([
+    fetchFile(`${name}.json`).then((one) => one.json()),
+    fetchFile(`${name}.bin`).then((one) => one.arrayBuffer()),
+  ]);
+  const model = await loadGraphModel({
+    load: () =>
+      Promise.resolve({
+        modelTopology: json.modelTopology,
+        weightSpecs: json.weightsManifest.flatMap((one: { weights: unknown[] }) => one.weights),
+        weightData: weights,
+        format: json.format,
+        signature: json.signature,
+      }),
+  });
+  return { model, outputs: json.signature.outputs as Readonly<Record<string, { name: string }>> };
+}
+
+async function load(): Promise<Loaded> {
+  setWasmPaths(files);
+  await setBackend('wasm');
+  await ready();
+  const [detector, landmarks] = await Promise.all([
+    loadModel('blazepose-detector'),
+    loadModel('blazepose-full'),
+  ]);
+  return {
+    detector: detector.model,
+    landmarks: landmarks.model,
+    presenceName: landmarks.outputs['output_poseflag']!.name,
+    pointsName: landmarks.outputs['ld_3d']!.name,
+  };
+}
+
+let loaded: Promise<Loaded> | null = null;
+const chance = (logit: number) => 1 / (1 + Math.exp(-logit));
+/** Numbers of one point: x, y, depth, visibility, presence. */
+const perPoint = 5;
+
+/** A square of the picture at the model's own size, as numbers between two bounds. */
+function cutOut(
+  image: ImageBitmap,
+  { centre, sidePx, turnDeg }: Crop,
+  side: number,
+  [low, high]: readonly [number, number],
+): Float32Array {
+  const context = new OffscreenCanvas(side, side).getContext('2d', { willReadFrequently: true })!;
+  context.fillStyle = '#808080';
+  context.fillRect(0, 0, side, side);
+  context.imageSmoothingQuality = 'high';
+  context.translate(side / 2, side / 2);
+  context.scale(side / sidePx, side / sidePx);
+  context.rotate((-turnDeg * Math.PI) / 180);
+  context.translate(-centre[0], -centre[1]);
+  context.drawImage(image, 0, 0);
+  const { data } = context.getImageData(0, 0, side, side);
+  const values = new Float32Array(side * side * 3);
+  for (let from = 0, to = 0; from < data.length; from += 4, to += 3) {
+    for (let colour = 0; colour < 3; colour += 1) {
+      values[to + colour] = low + (data[from + colour]! / 255) * (high - low);
+    }
+  }
+  return values;
+}
+
+async function detect(image: ImageBitmap, square: Crop, { detector }: Loaded): Promise<Crop> {
+  const values = cutOut(image, square, detectorSidePx, [-1, 1]);
+  const found = tidy(
+    () => detector.execute(tensor4d(values, [1, detectorSidePx, detectorSidePx, 3])) as Tensor,
+  );
+  const numbers = await found.data();
+  found.dispose();
+  return readDetection(numbers, square).crop;
+}
+
+async function lookAt(image: ImageBitmap, crop: Crop, tools: Loaded): Promise<Look> {
+  const values = cutOut(image, crop, modelSidePx, [0, 1]);
+  const [flag, points] = tidy(
+    () =>
+      tools.landmarks.execute(tensor4d(values, [1, modelSidePx, modelSidePx, 3]), [
+        tools.presenceName,
+        tools.pointsName,
+      ]) as Tensor[],
+  );
+  const [presence, numbers] = await Promise.all([flag!.data(), points!.data()]);
+  flag!.dispose();
+  points!.dispose();
+  return {
+    crop,
+    presence: presence[0]!,
+    points: Array.from({ length: modelPoints }, (_, index) => {
+      const at = index * perPoint;
+      const [x, y] = toPicturePixel(crop, [numbers[at]!, numbers[at + 1]!]);
+      return { x, y, visibility: chance(numbers[at + 3]!) };
+    }),
+  };
+}
+
+/**
+ * The picture as it is and turned over: two looks at one person are compared. Where they are at
+ * different things the better one is kept, and looked at again from a little beside.
+ */
+async function read(image: ImageBitmap): Promise<ReadMarks | null> {
+  loaded ??= load();
+  const tools = await loaded;
+  const looks: Look[] = [];
+  for (const turnDeg of [0, 180]) {
+    const crop = await detect(image, wholeCrop(image, turnDeg), tools);
+    if (crop.sidePx > 0) looks.push(await lookAt(image, crop, tools));
+  }
+  const [best, second] = looks.filter(isSure).sort((a, b) => scoreOf(b) - scoreOf(a));
+  if (best === undefined) return null;
+  return marksOfLooks([
+    best,
+    second !== undefined && isSamePerson(best, second)
+      ? second
+      : await lookAt(image, besideCrop(best.crop), tools),
+  ]);
+}
+
+self.addEventListener('message', async ({ data: { id, image } }: MessageEvent<MarksQuestion>) => {
+  const began = performance.now();
+  try {
+    const marks = await read(image);
+    if (marks === null) say({ kind: 'nobody', id });
+    else say({ kind: 'read', id, marks, milliseconds: performance.now() - began });
+  } catch {
+    // A browser without WebAssembly, or files that are not there: the manual way is left.
+    loaded = null;
+    say({ kind: 'failed', id });
+  } finally {
+    image.close();
+  }
+});
