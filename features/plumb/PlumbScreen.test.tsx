@@ -1,4 +1,5 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { InputProblem } from '@/core/problem';
 import { renderUi } from '@/design/testing/renderUi';
 import { PlumbScreen } from './PlumbScreen';
 import type { PictureOutcome } from './picture';
@@ -11,7 +12,8 @@ jest.mock('./picture', () => ({
   loadPicture: () => Promise.resolve(outcome),
   fromCanvas: () => Promise.resolve(outcome),
 }));
-jest.mock('./practice', () => ({ paintPractice: () => null }));
+let mockPaint: () => object = () => ({});
+jest.mock('./practice', () => ({ paintPractice: () => mockPaint() }));
 jest.mock('@/features/person/actions', () => ({
   recordCheckAction: (person: number, form: object) => {
     kept.push([person, form]);
@@ -157,6 +159,18 @@ it('takes what the reader found, with its own errors, and says so where it found
   // The knee was read badly, so its angle is said to be.
   const spread = (label: string) => Number(/give or take ([\d.]+)°/.exec(value(label)!)![1]);
   expect(spread('Knee')).toBeGreaterThan(2 * spread('Elbow'));
+});
+
+it('says that a shape is out of reach, and goes on', async () => {
+  mockPaint = () => {
+    throw new InputProblem('unreachable', 'The legs are 3 cm too short.');
+  };
+  const { user } = renderUi(<PlumbScreen view={view} shape="wallL" />);
+  await user.click(screen.getByRole('button', { name: 'A practice picture' }));
+  expect(await screen.findByText(/3 cm too short. Choose another shape/)).toBeInTheDocument();
+  mockPaint = () => ({});
+  await user.click(screen.getByRole('button', { name: 'A practice picture' }));
+  expect(await screen.findByRole('button', { name: 'Put the marks on' })).toBeInTheDocument();
 });
 
 it('goes to somebody else', async () => {

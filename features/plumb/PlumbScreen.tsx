@@ -75,19 +75,28 @@ export function PlumbScreen({ view, shape }: PlumbScreenProps) {
     if (found.ok) tell({ kind: 'set', change: readSheet(sheet, found.marks, picture) });
     else showProblem(found.problem);
   };
-  const practise = () =>
-    void take(
-      fromCanvas(
-        paintPractice(body, { shape: sheet.shape ?? usualShape, archDeg: 14, tiltDeg: 2 }),
-      ),
-    );
+  /** The person's own figure may not reach: that is a sentence, and the marks are put on otherwise. */
+  const reachable = <T,>(make: () => T): T | null => {
+    try {
+      return make();
+    } catch (error) {
+      if (!(error instanceof InputProblem)) throw error;
+      showProblem(`${error.message} Choose another shape to begin with.`);
+      return null;
+    }
+  };
+  const practise = () => {
+    const wish = { shape: sheet.shape ?? usualShape, archDeg: 14, tiltDeg: 2 };
+    const painted = reachable(() => paintPractice(body, wish));
+    if (painted !== null) void take(fromCanvas(painted));
+  };
   const placeMarks = () => {
     if (picture === null) return;
     const change =
       sheet.view === 'side'
-        ? ghostSheet(sheet, body, sheet.shape ?? usualShape, picture)
+        ? reachable(() => ghostSheet(sheet, body, sheet.shape ?? usualShape, picture))
         : facingSheet(sheet, body, picture);
-    tell({ kind: 'set', change });
+    if (change !== null) tell({ kind: 'set', change });
   };
   return (
     <>
