@@ -111,7 +111,7 @@ export function Choices({
           Read the marks
         </Button>
         <Button onClick={onPlace} variant="default">
-          {hasMarks ? 'Marks anew by hand' : 'Put the marks on'}
+          {hasMarks ? 'Anew by hand' : 'Put the marks on'}
         </Button>
       </Group>
       <Group grow align="flex-end">
