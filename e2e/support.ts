@@ -95,6 +95,8 @@ export async function openPrivate(page: Page): Promise<void> {
 
 /** Nothing serious or critical, in the scheme as it stands. */
 export async function expectAccessible(page: Page): Promise<void> {
+  // A page that comes in parts names itself last.
+  await expect(page).toHaveTitle(/\S/);
   const { violations } = await new AxeBuilder({ page }).analyze();
   const serious = violations
     .filter(({ impact }) => impact === 'serious' || impact === 'critical')
