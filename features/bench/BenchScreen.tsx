@@ -1,6 +1,7 @@
 'use client';
 
 import { LinkButton } from '@/design/LinkButton';
+import { saveFile } from '@/design/saveFile';
 import { Button, Group, SegmentedControl, Select, Slider, Switch, Title } from '@mantine/core';
 import Link from 'next/link';
 import { useDeferredValue, useMemo, useState } from 'react';
@@ -89,14 +90,11 @@ export function BenchScreen({ view, firstPersonId, firstFamily }: BenchScreenPro
   };
   const save = () => {
     if (scene === null) return;
-    const file = new Blob([toSvgFile(scene, getShape(state.family).label, 20)], {
-      type: 'image/svg+xml',
-    });
-    const link = document.createElement('a');
-    link.href = URL.createObjectURL(file);
-    link.download = 'levitar-bench.svg';
-    link.click();
-    URL.revokeObjectURL(link.href);
+    saveFile(
+      'levitar-bench.svg',
+      'image/svg+xml',
+      toSvgFile(scene, getShape(state.family).label, 20),
+    );
   };
 
   if (still !== null) {

@@ -56,3 +56,20 @@ it('shows what the kept plan gives each of them, with the same distances', () =>
   const names = new Set(cards.map(({ judgement }) => judgement.person.name));
   expect(names.size + without.length).toBe(14);
 });
+
+it('shows them by the school of the evening, where it is another one than the course’s', () => {
+  seedDemo(database(), today());
+  const first = readClass(null)!;
+  const wishes = { ...first.wishes, profile: 'strength-led' as const };
+  const plan = findStandingPlan(first);
+  must(keepPlan(first.course.id, first.meeting.date, { wishes, plan, seen: 0 }));
+  // Composed anew by that school, since what one opens another may close.
+  const other = readClass(null)!;
+  const own = findStandingPlan({ ...other, kept: null });
+  must(keepPlan(first.course.id, first.meeting.date, { wishes, plan: own, seen: other.revision }));
+  const view = readCards()!;
+  if (!view.hasPlan) throw new Error('The plan does not stand in the other school.');
+  for (const { judgement } of view.cards) {
+    expect(judgement.opened.school.profile.origin).toBe('strength-led');
+  }
+});

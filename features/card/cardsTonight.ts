@@ -1,13 +1,18 @@
 /** Everybody's full cards: of what the kept plan gives them, else of the evening's rung. */
+import type { School } from '@/core/catalog/school';
 import type { PlannedOption } from '@/core/compose/option';
+import type { PreparedClass } from '@/core/compose/prepared';
 import { findOption } from '@/core/compose/readBack';
 import type { PlanFile } from '@/core/files/planFile';
 import { solveStage } from '@/core/setups/solveStage';
+import type { Day } from '@/core/units/day';
 import { joinWords } from '@/core/units/words';
 import { piecesFor } from '@/features/evening/marks';
-import { findKeptPlan, readClass, type ClassView } from '@/server/judging/classViews';
-import type { Judgement } from '@/server/judging/judgement';
-import { judgeFor, readCourse, type CourseView } from '@/server/judging/views';
+import { database } from '@/server/database';
+import { findKeptPlan, readClass } from '@/server/judging/classViews';
+import { judgePerson, type Judgement } from '@/server/judging/judgement';
+import { readSchool } from '@/server/judging/schools';
+import { readCourse, type CourseView } from '@/server/judging/views';
 import { stageOf } from './StageDrawing';
 
 export interface TonightCard {
@@ -22,6 +27,13 @@ export interface CardsView {
   readonly hasPlan: boolean;
   /** Who has nothing to set up tonight: away, or at rest. */
   readonly without: readonly string[];
+}
+
+/** What an evening judges by. */
+interface Evening {
+  readonly school: School;
+  readonly prepared: PreparedClass;
+  readonly day: Day;
 }
 
 type Placed = PlanFile['rounds'][number]['people'][number];
@@ -40,34 +52,43 @@ function listTurns(plan: PlanFile, id: string) {
   return [...turns.values()];
 }
 
-/** The set-up with the way up and the stand-in that the plan chose. */
-function asPlanned(judgement: Judgement, option: PlannedOption): Judgement {
+/**
+ * Somebody judged anew for what the plan gives them, by the school of that evening, with the way up
+ * and the stand-in that the plan chose; `null` where nothing is set up.
+ */
+function asPlanned(
+  { person, opened, setupInput: usual, verdict: rung }: Judgement,
+  option: PlannedOption,
+  { school, day }: Evening,
+): Judgement | null {
+  const { stage = rung.stage, alternative } = option;
+  if (option.stage === undefined && alternative === undefined) return null;
+  const judgement = judgePerson(person, opened.evidence, {
+    school,
+    stage,
+    pieces: usual.pieces,
+    day,
+  });
+  const { alternative: _, ...verdict } = judgement.verdict;
+  if (alternative !== undefined) return { ...judgement, verdict: { ...verdict, alternative } };
   const setupInput = {
     ...judgement.setupInput,
     pieces: piecesFor(option, judgement.setupInput.pieces),
     ...(option.wayUp === undefined ? {} : { wayUp: option.wayUp }),
   };
-  return { ...judgement, setupInput, setup: solveStage(setupInput, stageOf(judgement)) };
+  const setup = solveStage(setupInput, stageOf(judgement));
+  return { ...judgement, verdict, setupInput, setup };
 }
 
-function cardsOf(
-  course: CourseView,
-  { prepared }: ClassView,
-  plan: PlanFile,
-  { person }: Judgement,
-): TonightCard[] {
-  return listTurns(plan, String(person.id)).flatMap(({ placed, rounds }): TonightCard[] => {
-    const option = findOption(prepared, String(person.id), placed.option);
-    if (option === undefined) return [];
+function cardsOf(plan: PlanFile, judgement: Judgement, evening: Evening): TonightCard[] {
+  const id = String(judgement.person.id);
+  return listTurns(plan, id).flatMap(({ placed, rounds }): TonightCard[] => {
+    const option = findOption(evening.prepared, id, placed.option);
+    const planned = option === undefined ? null : asPlanned(judgement, option, evening);
+    if (planned === null) return [];
     const letter = placed.letter === null ? '' : `${placed.letter}, `;
-    const tonight = `Tonight: ${letter}${rounds.length === 1 ? 'round' : 'rounds'} ${joinWords(rounds.map(String))}`;
-    const { stage, alternative } = option;
-    if (alternative !== undefined) {
-      return [{ judgement: judgeFor(course, person, { alternative }), tonight }];
-    }
-    return stage === undefined
-      ? []
-      : [{ judgement: asPlanned(judgeFor(course, person, { stage }), option), tonight }];
+    const which = `${rounds.length === 1 ? 'round' : 'rounds'} ${joinWords(rounds.map(String))}`;
+    return [{ judgement: planned, tonight: `Tonight: ${letter}${which}` }];
   });
 }
 
@@ -81,9 +102,11 @@ export function readCards(): CardsView | null {
     const cards = course.people.map((judgement) => ({ judgement }));
     return { course, cards, hasPlan: false, without: [] };
   }
+  // The evening may be taught by another school than the course.
+  const school = readSchool(database(), evening.profile);
   const each = course.people.map((judgement) => ({
     name: judgement.person.name,
-    cards: cardsOf(course, evening, plan, judgement),
+    cards: cardsOf(plan, judgement, { school, prepared: evening.prepared, day: course.today }),
   }));
   return {
     course,

@@ -91,13 +91,13 @@ export function FloorBody({ view: { over }, place, others }: FloorBodyProps) {
     );
   }
   const isLine = over.kind === 'line';
+  // A line that is over is paced no more.
+  const paced = over.kind === 'pace' && over.line === item?.id ? item : undefined;
   const onPerson = (person: string) => tell({ kind: 'sheet', sheet: { kind: 'person', person } });
   return (
     <div className={classes.body}>
       <Now item={item} isPacing={over.kind === 'pace'} />
-      {over.kind === 'pace' && (
-        <PacerPanel key={over.line} line={over.line === item?.id ? item : undefined} />
-      )}
+      {over.kind === 'pace' && <PacerPanel key={paced?.id ?? 'free'} line={paced} />}
       {over.kind === 'load' && isTeacher && <LoadPanel />}
       {(over.kind === 'door' || item?.kind === 'arrive') && isTeacher && (
         <DoorPanel

@@ -10,6 +10,7 @@ import { writeMarkdown } from '@/core/files/planMarkdown';
 import type { Taken } from './change';
 import type { ClassMember } from '@/server/judging/classViews';
 import { showProblems } from '@/design/notices';
+import { saveFile } from '@/design/saveFile';
 
 interface FilesMenuProps {
   readonly courseId: number | null;
@@ -20,14 +21,6 @@ interface FilesMenuProps {
   readonly people: PreparedClass['people'];
   readonly drills: DrillBook;
   readonly onTaken: (taken: Taken) => void;
-}
-
-function save(name: string, type: string, text: string): void {
-  const link = document.createElement('a');
-  link.href = URL.createObjectURL(new Blob([text], { type }));
-  link.download = name;
-  link.click();
-  URL.revokeObjectURL(link.href);
 }
 
 /** The plan and the class as files, out and in. */
@@ -53,7 +46,8 @@ export function FilesMenu(props: FilesMenuProps) {
             <Menu.Item
               disabled={plan === null}
               onClick={() =>
-                plan && save('plan.json', 'application/json', `${JSON.stringify(plan, null, 2)}\n`)
+                plan &&
+                saveFile('plan.json', 'application/json', `${JSON.stringify(plan, null, 2)}\n`)
               }
             >
               Plan as JSON
@@ -62,7 +56,7 @@ export function FilesMenu(props: FilesMenuProps) {
               disabled={plan === null}
               onClick={() =>
                 plan &&
-                save(
+                saveFile(
                   'plan.md',
                   'text/markdown',
                   writeMarkdown(plan, {

@@ -7,6 +7,7 @@ import { readCoco, writeCoco } from '@/core/plumb/coco';
 import { getMeasure, stillMeasureIds } from '@/core/plumb/measureTable';
 import type { StillReading } from '@/core/plumb/still';
 import { showProblem } from '@/design/notices';
+import { saveFile } from '@/design/saveFile';
 import type { LoadedPicture } from './picture';
 import { takeMarks, type PlumbEvent, type Sheet } from './plumbMachine';
 
@@ -15,14 +16,6 @@ interface FilesPanelProps {
   readonly sheet: Sheet;
   readonly reading: StillReading;
   readonly tell: (event: PlumbEvent) => void;
-}
-
-function save(name: string, type: string, text: string): void {
-  const link = document.createElement('a');
-  link.href = URL.createObjectURL(new Blob([text], { type }));
-  link.download = name;
-  link.click();
-  URL.revokeObjectURL(link.href);
 }
 
 /** Measures as a table of numbers, in SI units. */
@@ -55,8 +48,7 @@ export function FilesPanel({ picture, sheet, reading, tell }: FilesPanelProps) {
   const saveOverlay = () => {
     const drawing = document.getElementById('plumb-overlay');
     if (drawing === null) return;
-    const text = new XMLSerializer().serializeToString(drawing);
-    save('levitar-lines.svg', 'image/svg+xml', withColours(text));
+    saveFile('levitar-lines.svg', 'image/svg+xml', standalone(drawing));
   };
   return (
     <Group gap="xs" mt="md">
@@ -64,7 +56,7 @@ export function FilesPanel({ picture, sheet, reading, tell }: FilesPanelProps) {
         size="xs"
         variant="default"
         onClick={() =>
-          save(
+          saveFile(
             'levitar-marks.json',
             'application/json',
             `${JSON.stringify(writeCoco({ width, height, marks }), null, 2)}\n`,
@@ -83,7 +75,7 @@ export function FilesPanel({ picture, sheet, reading, tell }: FilesPanelProps) {
       <Button
         size="xs"
         variant="default"
-        onClick={() => save('levitar-measures.csv', 'text/csv', measuresCsv(reading))}
+        onClick={() => saveFile('levitar-measures.csv', 'text/csv', measuresCsv(reading))}
       >
         Measures as CSV
       </Button>
@@ -94,10 +86,34 @@ export function FilesPanel({ picture, sheet, reading, tell }: FilesPanelProps) {
   );
 }
 
-/** A file knows none of the page's colours. */
-function withColours(text: string): string {
-  const style = getComputedStyle(document.documentElement);
-  return text.replace(/var\((--lv-[a-zA-Z]+)\)/g, (_, name: string) =>
-    style.getPropertyValue(name).trim(),
-  );
+/** What of the page's styles a drawing carries along. */
+const carried = [
+  'fill',
+  'stroke',
+  'stroke-width',
+  'stroke-opacity',
+  'stroke-dasharray',
+  'stroke-linejoin',
+  'stroke-linecap',
+  'paint-order',
+  'opacity',
+  'font-size',
+  'font-weight',
+  'text-anchor',
+] as const;
+
+/** A drawing as a file of its own: it knows none of the page's styles, so each part carries them. */
+export function standalone(drawing: Element): string {
+  const copy = drawing.cloneNode(true) as Element;
+  const [from, to] = [drawing, copy].map((one) => [one, ...one.querySelectorAll('*')]);
+  from!.forEach((element, index) => {
+    const style = getComputedStyle(element);
+    const part = to![index]!;
+    part.removeAttribute('class');
+    for (const name of carried) {
+      const value = style.getPropertyValue(name);
+      if (value !== '') part.setAttribute(name, value);
+    }
+  });
+  return new XMLSerializer().serializeToString(copy);
 }

@@ -23,7 +23,11 @@ jest.mock('@/features/person/actions', () => ({
 }));
 let read: ReadOutcome = { ok: false, problem: 'Nobody is found in this picture.' };
 jest.mock('./useReader', () => ({
-  useReader: () => ({ isReading: false, read: () => Promise.resolve(read) }),
+  useReader: () => ({
+    isReading: false,
+    read: () => Promise.resolve(read),
+    forget: () => undefined,
+  }),
 }));
 const mockRouter = { push: jest.fn() };
 jest.mock('next/navigation', () => ({ useRouter: () => mockRouter }));
@@ -171,6 +175,16 @@ it('says that a shape is out of reach, and goes on', async () => {
   mockPaint = () => ({});
   await user.click(screen.getByRole('button', { name: 'A practice picture' }));
   expect(await screen.findByRole('button', { name: 'Put the marks on' })).toBeInTheDocument();
+});
+
+it('begins a new picture without the marks of the last one', async () => {
+  const { user } = await withMarks('dolphin', 'forearms');
+  expect(screen.getByRole('region', { name: 'As a record' })).toBeInTheDocument();
+  await user.click(screen.getByRole('button', { name: 'A practice picture' }));
+  await waitFor(() => expect(screen.queryByRole('button', { name: /^near/ })).toBeNull());
+  // What is looked at stays; nothing can be kept of a picture that nobody has marked.
+  expect(screen.getByLabelText('Weight on')).toHaveValue('forearms');
+  expect(screen.queryByRole('region', { name: 'As a record' })).toBeNull();
 });
 
 it('goes to somebody else', async () => {

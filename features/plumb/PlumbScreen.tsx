@@ -4,7 +4,7 @@ import { Button, FileButton, Group, NativeSelect, Title } from '@mantine/core';
 import { useHotkeys } from '@mantine/hooks';
 import { IconArrowBackUp, IconPhoto } from '@tabler/icons-react';
 import { useRouter } from 'next/navigation';
-import { useEffect, useMemo, useReducer, useState } from 'react';
+import { useEffect, useMemo, useReducer, useRef, useState } from 'react';
 import { resolveBody } from '@/core/body/body';
 import { InputProblem } from '@/core/problem';
 import { readStill } from '@/core/plumb/still';
@@ -22,7 +22,6 @@ import {
   emptySheet,
   facingSheet,
   ghostSheet,
-  readSheet,
   reducePlumb,
   sheetOf,
   toStill,
@@ -46,6 +45,7 @@ export function PlumbScreen({ view, shape }: PlumbScreenProps) {
   const { person, units } = view;
   const body = useMemo(() => resolveBody(person.body), [person.body]);
   const [picture, setPicture] = useState<LoadedPicture | null>(null);
+  const taking = useRef(0);
   const reader = useReader();
   const [state, tell] = useReducer(reducePlumb, undefined, () =>
     beginPlumb({ ...emptySheet, shape: shape ?? usualShape }),
@@ -61,9 +61,17 @@ export function PlumbScreen({ view, shape }: PlumbScreenProps) {
     [picture],
   );
   const take = async (outcome: Promise<PictureOutcome>) => {
+    const turn = (taking.current += 1);
     const taken = await outcome;
-    if (taken.ok) setPicture(taken.picture);
-    else showProblem(taken.problem);
+    // Another one was chosen meanwhile.
+    if (turn !== taking.current) return;
+    if (!taken.ok) {
+      showProblem(taken.problem);
+      return;
+    }
+    reader.forget();
+    tell({ kind: 'new-picture' });
+    setPicture(taken.picture);
   };
   const choose = (file: File | null) => {
     if (file !== null) void take(loadPicture(file));
@@ -72,7 +80,7 @@ export function PlumbScreen({ view, shape }: PlumbScreenProps) {
     if (picture === null) return;
     const found = await reader.read(picture);
     if (found === null) return;
-    if (found.ok) tell({ kind: 'set', change: readSheet(sheet, found.marks, picture) });
+    if (found.ok) tell({ kind: 'read', marks: found.marks, image: picture });
     else showProblem(found.problem);
   };
   /** The person's own figure may not reach: that is a sentence, and the marks are put on otherwise. */

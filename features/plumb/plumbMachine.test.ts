@@ -61,6 +61,53 @@ describe('marks as they are placed', () => {
   });
 });
 
+describe('what a reader found', () => {
+  const at = (x: number, y: number) => ({ x, y, sd: 5 });
+  const marks = {
+    near: { shoulder: at(100, 600), hip: at(100, 400), wrist: at(100, 900) },
+    far: {},
+    left: {},
+    right: {},
+    facing: 'left' as const,
+  };
+
+  it('is laid over what was changed while it read, and is one step back', () => {
+    const changed = reducePlumb(beginPlumb(), { kind: 'set', change: { base: 'forearms' } });
+    const read = reducePlumb(changed, { kind: 'read', marks, image });
+    expect(sheetOf(read)).toMatchObject({
+      base: 'forearms',
+      facing: 'left',
+      floor: [
+        [54, 900],
+        [846, 900],
+      ],
+      scale: { kind: 'segment', segment: 'trunk' },
+    });
+    expect(sheetOf(reducePlumb(read, { kind: 'undo' })).marks.near).toEqual({});
+  });
+
+  it('leaves a floor and a scale that somebody has set', () => {
+    const floor = [
+      [0, 950],
+      [900, 960],
+    ] as const;
+    const set = reducePlumb(beginPlumb(), {
+      kind: 'set',
+      change: { floor, scale: { kind: 'points', line: floor, metres: 2 } },
+    });
+    const read = sheetOf(reducePlumb(set, { kind: 'read', marks, image }));
+    expect(read.floor).toEqual(floor);
+    expect(read.scale).toMatchObject({ kind: 'points', metres: 2 });
+  });
+
+  it('goes with its picture, and cannot come back onto another', () => {
+    const next = reducePlumb(after(), { kind: 'new-picture' });
+    expect(listHandles(sheetOf(next))).toEqual([]);
+    expect(sheetOf(next).shape).toBe('handstandWall');
+    expect(canGoBack(next.history)).toBe(false);
+  });
+});
+
 describe('a start for the marks', () => {
   it('is the person’s own figure: what is read from it is what was computed', () => {
     const { angles } = computeLoads(

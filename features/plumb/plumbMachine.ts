@@ -61,6 +61,10 @@ export type PlumbEvent =
   | { readonly kind: 'cancel' }
   | { readonly kind: 'set'; readonly change: Partial<Sheet> }
   | { readonly kind: 'remove'; readonly id: HandleId }
+  /** What a reader has found: laid over the sheet as it is by then. */
+  | { readonly kind: 'read'; readonly marks: ReadMarks; readonly image: ImageSize }
+  /** Another picture: nothing that was marked on the last one is of it. */
+  | { readonly kind: 'new-picture' }
   | { readonly kind: 'undo' };
 
 const noMarks: Sheet['marks'] = { near: {}, far: {}, left: {}, right: {} };
@@ -132,6 +136,15 @@ export function reducePlumb(state: PlumbState, event: PlumbEvent): PlumbState {
       return { history: goOn(history, { ...sheetOf(state), ...event.change }), live: null };
     case 'remove':
       return { history: goOn(history, removed(sheetOf(state), event.id)), live: null };
+    case 'read':
+      return {
+        history: goOn(history, readSheet(sheetOf(state), event.marks, event.image)),
+        live: null,
+      };
+    case 'new-picture': {
+      const { view, facing, base, shape } = sheetOf(state);
+      return beginPlumb({ ...emptySheet, view, facing, base, shape });
+    }
     case 'undo':
       return live === null ? { history: goBack(history), live: null } : { history, live: null };
   }
@@ -335,7 +348,7 @@ export function facingSheet(sheet: Sheet, body: Body, image: ImageSize): Sheet {
 }
 
 /** What a reader has found: marks, a floor under what carries the weight, the scale of the trunk. */
-export function readSheet(sheet: Sheet, read: ReadMarks, image: ImageSize): Sheet {
+function readSheet(sheet: Sheet, read: ReadMarks, image: ImageSize): Sheet {
   const { near, far, left, right, facing } = read;
   const marks =
     sheet.view === 'side' ? { ...sheet.marks, near, far } : { ...sheet.marks, left, right };

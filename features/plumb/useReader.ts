@@ -44,12 +44,20 @@ export function useReader() {
           return { ok: false, problem: cannotRead };
       }
     } catch {
+      // One that has stopped answers no more: the next question makes another.
+      worker.current?.terminate();
+      worker.current = null;
       return { ok: false, problem: cannotRead };
     } finally {
       if (id === asked.current) setReading(false);
     }
   };
-  return { isReading, read };
+  /** What is being read is wanted no more. */
+  const forget = () => {
+    asked.current += 1;
+    setReading(false);
+  };
+  return { isReading, read, forget };
 }
 
 function ask(worker: Worker, question: MarksQuestion): Promise<MarksAnswer> {

@@ -1,6 +1,5 @@
 /** What the opening screens and the bench read. */
 import type { BodyInput } from '@/core/body/body';
-import type { AlternativeId } from '@/core/catalog/alternatives';
 import type { PieceCount } from '@/core/catalog/pieces';
 import type { ProfileId, ProfileSettings } from '@/core/catalog/profiles';
 import { measuredRanges } from '@/core/readiness/ranges';
@@ -123,25 +122,6 @@ export function readCourse(): CourseView | null {
         day,
       }),
     ),
-  };
-}
-
-/** Somebody of the course judged for another stage than the evening's, and shown with this instead. */
-export function judgeFor(
-  view: CourseView,
-  person: PersonRow,
-  shown: { readonly stage: StageKey } | { readonly alternative: AlternativeId },
-): Judgement {
-  const db = database();
-  const { school, today: day, course } = view;
-  const stage = 'stage' in shown ? shown.stage : view.meeting.stage;
-  const evidence = readEvidence(db, [person.id]).get(person.id) ?? {};
-  const pieces = listPieces(db, course.id);
-  const judgement = judgePerson(person, evidence, { school, stage, pieces, day });
-  const { alternative: _, ...verdict } = judgement.verdict;
-  return {
-    ...judgement,
-    verdict: 'stage' in shown ? verdict : { ...verdict, alternative: shown.alternative },
   };
 }
 

@@ -1,0 +1,39 @@
+import { screen } from '@testing-library/react';
+import { times } from '@/core/catalog/dose';
+import { renderUi } from '@/design/testing/renderUi';
+import { FloorBody } from './FloorBody';
+import type { PlaceInClass } from './place';
+import { fakeBundle, fakeFloor } from './testing/fakeFloor';
+import { InClass } from './testing/renderFloor';
+
+// What they ask of the server is no business of the line.
+jest.mock('./DoorPanel', () => ({ DoorPanel: () => null }));
+jest.mock('./LoadPanel', () => ({ LoadPanel: () => null }));
+
+const line = (id: string) =>
+  ({ id, kind: 'drill', drill: 'hollow', label: id, minutes: 2, startsAt: 0 }) as const;
+const bundle = fakeBundle({
+  startedMs: 0,
+  breathSeconds: 5,
+  drills: {
+    hollow: { how: 'Head up.', dose: '5 times', paced: { dose: [times(5)], minutes: 2 } },
+  },
+});
+const at = (id: string) => ({ item: line(id), round: null, rounds: 0 }) as unknown as PlaceInClass;
+const paced = { over: { kind: 'pace', line: 'first' }, sheet: null } as const;
+
+const show = (id: string) => (
+  <InClass fake={fakeFloor()} bundle={bundle}>
+    <FloorBody view={paced} place={at(id)} others={[]} />
+  </InClass>
+);
+
+it('runs the dose of its line, and stands ready when the class has gone on', () => {
+  const { rerender } = renderUi(show('first'));
+  expect(screen.getByRole('button', { name: 'End the pace' })).toBeInTheDocument();
+  expect(screen.getByRole('radio', { name: 'This line' })).toBeChecked();
+  rerender(show('second'));
+  // Nothing of the line that is over: breaths, and not begun.
+  expect(screen.queryByRole('radio', { name: 'This line' })).toBeNull();
+  expect(screen.getByRole('button', { name: /^Pace, / })).toBeInTheDocument();
+});
