@@ -35,7 +35,12 @@ export interface Detection {
   readonly score: number;
   /** The body upright in a square of its own. */
   readonly crop: Crop;
+  /** Somebody else is surely there as well. */
+  readonly hasOthers: boolean;
 }
+
+/** As sure as another body must be, and as far from the first, as a share of its size. */
+const otherPerson = { leastLogit: 0.5, leastAway: 0.35 } as const;
 
 /** The whole picture in a square, turned on the screen. */
 export const wholeCrop = (
@@ -53,18 +58,26 @@ export function readDetection(numbers: ArrayLike<number>, square: Crop): Detecti
   for (let index = 1; index < guessCount; index += 1) {
     if (numbers[index * perGuess]! > numbers[best * perGuess]!) best = index;
   }
-  const [x, y] = anchors[best]!;
-  const at = (point: number): Pixel => {
-    const from = best * perGuess + pointsFrom + 2 * point;
+  const at = (point: number, guess = best): Pixel => {
+    const [x, y] = anchors[guess]!;
+    const from = guess * perGuess + pointsFrom + 2 * point;
     const [u, v] = [x + numbers[from]! / detectorSidePx, y + numbers[from + 1]! / detectorSidePx];
     return toPicturePixel(square, [u * modelSidePx, v * modelSidePx]);
   };
   const [hips, end] = [at(0), at(1)];
+  const sidePx = 2 * reach * Math.hypot(end[0] - hips[0], end[1] - hips[1]);
+  let hasOthers = false;
+  for (let guess = 0; guess < guessCount && !hasOthers; guess += 1) {
+    if (numbers[guess * perGuess]! < otherPerson.leastLogit) continue;
+    const [otherX, otherY] = at(0, guess);
+    hasOthers = Math.hypot(otherX - hips[0], otherY - hips[1]) > otherPerson.leastAway * sidePx;
+  }
   return {
+    hasOthers,
     score: 1 / (1 + Math.exp(-numbers[best * perGuess]!)),
     crop: {
       centre: hips,
-      sidePx: 2 * reach * Math.hypot(end[0] - hips[0], end[1] - hips[1]),
+      sidePx,
       turnDeg: degrees(Math.atan2(end[0] - hips[0], hips[1] - end[1])),
     },
   };

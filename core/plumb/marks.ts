@@ -71,3 +71,23 @@ export type StillInput = PictureFacts &
     | { readonly view: 'side'; readonly facing: 'left' | 'right'; readonly marks: SideMarks }
     | { readonly view: 'front' | 'back'; readonly marks: FacingMarks }
   );
+
+/** Whose mark: of the side that is seen and the other, or of the person's own left and right. */
+export type Whose = 'near' | 'far' | 'left' | 'right';
+
+/** What is marked in one picture, as it is worked on and kept. Pixels of the picture. */
+export interface Sheet {
+  readonly view: StillInput['view'];
+  readonly facing: 'left' | 'right';
+  readonly base: PlumbBase;
+  readonly shape: ShapeId | null;
+  readonly marks: Readonly<Record<Whose, MarkSet>>;
+  readonly floor: PixelLine | null;
+  readonly wall: PixelLine | null;
+  readonly scale: SheetScale;
+}
+
+export type SheetScale =
+  | { readonly kind: 'none' }
+  | { readonly kind: 'points'; readonly line: PixelLine; readonly metres: number }
+  | { readonly kind: 'segment'; readonly segment: ScaleSegment };

@@ -39,6 +39,15 @@ export interface PracticeWish {
   readonly tiltDeg: number;
 }
 
+/** Practice pictures in their row, each taken a little otherwise; after the last comes the first. */
+export const practiceTakes = [
+  { archDeg: 14, tiltDeg: 2 },
+  { archDeg: 0, tiltDeg: -3 },
+  { archDeg: 24, tiltDeg: 5 },
+  { archDeg: 6, tiltDeg: 0 },
+  { archDeg: 18, tiltDeg: -5 },
+] as const satisfies readonly Pick<PracticeWish, 'archDeg' | 'tiltDeg'>[];
+
 /** The picture's size, its scale, and where its floor lies in the middle, before it is tilted. */
 export const practiceSize = { width: 900, height: 1200, pxPerM: 500, floorPx: 1090 } as const;
 

@@ -2,11 +2,14 @@ import fc from 'fast-check';
 import { guessCount, readDetection, wholeCrop } from './detection';
 import {
   besideCrop,
+  isFrontal,
   isSamePerson,
   isSure,
+  marksOfLook,
   marksOfLooks,
   modelPoints,
   modelSidePx,
+  nextCrop,
   scoreOf,
   toPicturePixel,
   type Crop,
@@ -127,4 +130,58 @@ it('finds nobody where nobody surely is', () => {
   });
   expect(marksOfLooks([hidden, hidden])).toBeNull();
   expect(scoreOf(hidden)).toBeLessThan(scoreOf(look(true)));
+});
+
+describe('a row of pictures', () => {
+  it('looks round whoever was seen last, turned so that they are upright', () => {
+    const next = nextCrop(look(false));
+    expect(next.centre[0]).toBeCloseTo(403, 6);
+    expect(next.centre[1]).toBeCloseTo(600, 6);
+    // Hips to fingers, 380 pixels and a little aside, with a margin all round.
+    expect(next.sidePx).toBeGreaterThan(2 * 380);
+    expect(next.sidePx).toBeLessThan(2.6 * 380);
+    expect(Math.abs(next.turnDeg)).toBeCloseTo(180, 6);
+    expect(nextCrop(look(true)).turnDeg).toBeCloseTo(0, 6);
+  });
+
+  it('is less sure of one look than of two that agree', () => {
+    const [one, two] = [marksOfLook(look(false))!, marksOfLooks([look(false), look(false)])!];
+    expect(one.near.knee!.x).toBe(two.near.knee!.x);
+    expect(one.near.knee!.sd!).toBeGreaterThan(1.5 * two.near.knee!.sd!);
+    expect(marksOfLook({ ...look(false), presence: 0.2 })).toBeNull();
+  });
+});
+
+it('knows a picture from the front by shoulders and hips side by side', () => {
+  const at = (x: number, y: number) => ({ x, y });
+  const side = { shoulder: at(0, 300), hip: at(0, 0) };
+  const beside = (shoulder: number, hip: number) => ({
+    shoulder: at(shoulder, 300),
+    hip: at(hip, 0),
+  });
+  expect(isFrontal({ left: side, right: beside(190, 110) })).toBe(true);
+  expect(isFrontal({ left: side, right: beside(60, 20) })).toBe(false);
+  // Shoulders apart and hips not: twisted, or misread.
+  expect(isFrontal({ left: side, right: beside(190, 10) })).toBe(false);
+  expect(isFrontal({ left: side, right: {} })).toBe(false);
+});
+
+it('says where somebody else is surely in the picture as well', () => {
+  const numbers = new Float32Array(guessCount * 13);
+  const square = wholeCrop({ width: 900, height: 1200 }, 0);
+  const guess = (index: number, logit: number) => {
+    numbers[index * 13] = logit;
+    // The body reaches a tenth of the square above its hips.
+    numbers[index * 13 + 8] = -22.4;
+  };
+  for (let index = 0; index < guessCount; index += 1) guess(index, -10);
+  guess(700, 3);
+  expect(readDetection(numbers, square).hasOthers).toBe(false);
+  // Guesses beside it are the same body.
+  guess(701, 2.5);
+  expect(readDetection(numbers, square).hasOthers).toBe(false);
+  guess(100, 0.2);
+  expect(readDetection(numbers, square).hasOthers).toBe(false);
+  guess(100, 2);
+  expect(readDetection(numbers, square).hasOthers).toBe(true);
 });

@@ -3,7 +3,7 @@
  * so that a person is upright in it; here its points go back to the picture, two readings are
  * compared for an honest error, and the side that is seen becomes the near one.
  */
-import { radians } from '../posture/geometry';
+import { degrees, radians } from '../posture/geometry';
 import type { Mark, MarkName, MarkSet, Pixel } from './marks';
 
 /** The side of the square that the model looks at, pixels. */
@@ -73,6 +73,8 @@ const sameSizeShare = 0.6;
 const leastVisibility = 0.4;
 /** A reader that agrees with itself is still no better than this share of the body. */
 const leastSdShare = 0.012;
+/** One look alone has nothing to compare itself with: as far off as looks usually are. */
+const singleSdShare = 0.02;
 /** A square reaches so much further than the body in it. */
 const cropMargin = 1.25;
 
@@ -102,6 +104,22 @@ export const besideCrop = ({ centre, sidePx, turnDeg }: Crop): Crop => ({
   turnDeg: turnDeg + 10,
 });
 
+/** Where to look in the next picture of a row: round whoever was seen in the last one. */
+export function nextCrop({ points }: Look): Crop {
+  const middle = (name: 'hip' | 'shoulder'): Pixel => {
+    const [a, b] = [points[sides.left[name]]!, points[sides.right[name]]!];
+    return [(a.x + b.x) / 2, (a.y + b.y) / 2];
+  };
+  const [hips, shoulders] = [middle('hip'), middle('shoulder')];
+  const body = names.flatMap((name) => [points[sides.left[name]]!, points[sides.right[name]]!]);
+  const furthest = Math.max(...body.map(({ x, y }) => Math.hypot(x - hips[0], y - hips[1])));
+  return {
+    centre: hips,
+    sidePx: 2 * cropMargin * furthest,
+    turnDeg: degrees(Math.atan2(shoulders[0] - hips[0], hips[1] - shoulders[1])),
+  };
+}
+
 /** Two looks at one person: their hips lie in one place, and their squares are as large. */
 export function isSamePerson(one: Look, other: Look): boolean {
   const hip = ({ points }: Look): Pixel => {
@@ -127,9 +145,18 @@ export interface ReadMarks {
   readonly right: MarkSet;
   /** Where the fingers point, by the face; `null` where it cannot be told. */
   readonly facing: 'left' | 'right' | null;
+  /** How far the picture's level edges are turned, degrees; `null` or absent: nothing tells. */
+  readonly tiltDeg?: number | null;
+  /** How well each side is seen. */
+  readonly seen: Readonly<Record<'left' | 'right', number>>;
 }
 
-function marksOfSide(side: Side, [one, other]: readonly [Look, Look], bodyPx: number): MarkSet {
+function marksOfSide(
+  side: Side,
+  [one, other]: readonly [Look, Look],
+  bodyPx: number,
+  leastShare: number,
+): MarkSet {
   return Object.fromEntries(
     names.flatMap((name): [string, Mark][] => {
       const [a, b] = [one.points[sides[side][name]]!, other.points[sides[side][name]]!];
@@ -141,7 +168,7 @@ function marksOfSide(side: Side, [one, other]: readonly [Look, Look], bodyPx: nu
           {
             x: (a.x + b.x) / 2,
             y: (a.y + b.y) / 2,
-            sd: Math.hypot(leastSdShare * bodyPx, apart / 2),
+            sd: Math.hypot(leastShare * bodyPx, apart / 2),
           },
         ],
       ];
@@ -167,6 +194,28 @@ function facingOf({ points }: Look, near: Side): 'left' | 'right' | null {
   return toTheRight > 0 ? 'left' : 'right';
 }
 
+/** Shoulders further apart than this share of the trunk are not seen from the side. */
+const frontalShare = 0.5;
+/** Surely seen from the front or the back: hips and shoulders both lie side by side. */
+export function isFrontal({ left, right }: Pick<ReadMarks, Side>): boolean {
+  const gap = (name: 'shoulder' | 'hip') => {
+    const [a, b] = [left[name], right[name]];
+    return a === undefined || b === undefined ? null : Math.hypot(a.x - b.x, a.y - b.y);
+  };
+  const { shoulder, hip } = left;
+  const [shoulders, hips] = [gap('shoulder'), gap('hip')];
+  if (shoulder === undefined || hip === undefined || shoulders === null || hips === null) {
+    return false;
+  }
+  const trunk = Math.hypot(shoulder.x - hip.x, shoulder.y - hip.y);
+  return shoulders > frontalShare * trunk && hips > (frontalShare / 2) * trunk;
+}
+
+export const takenFromTheFront =
+  'This looks as if it were taken from the front or the back. Choose that above, or take it square from the side.';
+export const moreThanOne =
+  'More than one person is in this picture; the one with the marks was read. Cut the others off, or mend the marks.';
+
 export const nobodyThere =
   'Nobody is found in this picture: put the marks on by hand, or take it with the whole body, square from the side.';
 
@@ -175,19 +224,32 @@ export const nobodyThere =
  * point that is not surely seen.
  */
 export function marksOfLooks(looks: readonly [Look, Look]): ReadMarks | null {
-  if (Math.min(looks[0].presence, looks[1].presence) < leastPresence) return null;
-  const bodyPx = Math.max(...looks.map(({ crop }) => crop.sidePx)) / cropMargin;
-  const left = marksOfSide('left', looks, bodyPx);
-  const right = marksOfSide('right', looks, bodyPx);
-  const near: Side =
-    visibilityOf('left', looks[0]) > visibilityOf('right', looks[0]) ? 'left' : 'right';
+  return readLooks(looks, leastSdShare);
+}
+
+/** Marks from one look, for a row of pictures in which there is no time for two. */
+export const marksOfLook = (look: Look): ReadMarks | null => readLooks([look, look], singleSdShare);
+
+/** The marks that are shown of a side that is near and of one that is far. */
+export function nearAndFar({ left, right }: Pick<ReadMarks, Side>, near: Side) {
   const [nearMarks, farMarks] = near === 'left' ? [left, right] : [right, left];
-  if (nearMarks.shoulder === undefined || nearMarks.hip === undefined) return null;
   // Of the far side only the leg is worth showing: its arm hides behind the near one.
   const far = Object.fromEntries(
     (['knee', 'ankle', 'heel', 'toe'] as const).flatMap((name) =>
       farMarks[name] === undefined ? [] : [[name, farMarks[name]]],
     ),
   ) as MarkSet;
-  return { near: nearMarks, far, left, right, facing: facingOf(looks[0], near) };
+  return { near: nearMarks, far };
+}
+
+function readLooks(looks: readonly [Look, Look], leastShare: number): ReadMarks | null {
+  if (Math.min(looks[0].presence, looks[1].presence) < leastPresence) return null;
+  const bodyPx = Math.max(...looks.map(({ crop }) => crop.sidePx)) / cropMargin;
+  const left = marksOfSide('left', looks, bodyPx, leastShare);
+  const right = marksOfSide('right', looks, bodyPx, leastShare);
+  const seen = { left: visibilityOf('left', looks[0]), right: visibilityOf('right', looks[0]) };
+  const near: Side = seen.left > seen.right ? 'left' : 'right';
+  const shown = nearAndFar({ left, right }, near);
+  if (shown.near.shoulder === undefined || shown.near.hip === undefined) return null;
+  return { ...shown, left, right, seen, facing: facingOf(looks[0], near) };
 }

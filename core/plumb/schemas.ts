@@ -19,9 +19,9 @@ const mark = z.strictObject({
     .optional()
     .meta({ description: 'One standard deviation per axis, pixels, where the reader gives one.' }),
 });
-const markSet = z.partialRecord(z.enum(markNames), mark);
+export const markSet = z.partialRecord(z.enum(markNames), mark);
 const point = z.tuple([pixels, pixels]);
-const line = z.tuple([point, point]);
+export const line = z.tuple([point, point]);
 const scale = z.union([
   z.strictObject({ from: point, to: point, metres: z.number().positive().max(100) }),
   z.strictObject({ segment: z.enum(scaleSegments) }),

@@ -13,8 +13,10 @@ const inchAmount = String.raw`(?:${number}(?:\s*${fraction})?|${fraction})`;
 const inchMark = String.raw`(?:"|″|''|in(?:ch(?:es)?)?\.?)`;
 const footMark = String.raw`(?:'|′|ft\.?|feet|foot)`;
 const patterns = {
-  metres: new RegExp(`^(${number})\\s*m$`, 'i'),
-  centimetres: new RegExp(`^(${number})\\s*cm$`, 'i'),
+  metres: new RegExp(`^(${number})\\s*m\\.?$`, 'i'),
+  // 1m85, 1 m 61, 1 m 5 cm; one figure alone might be tenths as well, and is not guessed at.
+  metresAndCentimetres: /^(\d)\s*m\s*(\d{2}(?=\s*(?:cm\.?)?$)|\d(?=\s*cm\.?$))\s*(?:cm\.?)?$/i,
+  centimetres: new RegExp(`^(${number})\\s*cm\\.?$`, 'i'),
   feet: new RegExp(`^(${number})\\s*${footMark}\\s*(?:(${inchAmount})\\s*${inchMark}?)?$`, 'i'),
   inches: new RegExp(`^(${inchAmount})\\s*${inchMark}$`, 'i'),
   bare: new RegExp(`^(${inchAmount})$`),
@@ -37,13 +39,14 @@ function toInches(text: string): number {
 }
 
 /**
- * Reads a length as typed: `168`, `168 cm`, `1.68 m`, `5'6"`, `5 ft 6 1/2 in`, `66 in`.
+ * Reads a length as typed: `168`, `168 cm`, `1.68 m`, `1m68`, `5'6"`, `5 ft 6 1/2 in`, `66 in`.
  *
  * @param units what a number without a unit means
  * @returns metres, or `null` when it is not a length
  */
 export function parseLength(text: string, units: LengthUnits): number | null {
-  const typed = text.trim();
+  // Marks as a text program turns them.
+  const typed = text.trim().replace(/[’‘]/g, "'").replace(/[”“]/g, '"');
   const metres = matchLength(typed, units);
   return metres !== null && Number.isFinite(metres) ? metres : null;
 }
@@ -51,6 +54,8 @@ export function parseLength(text: string, units: LengthUnits): number | null {
 function matchLength(typed: string, units: LengthUnits): number | null {
   let match = patterns.metres.exec(typed);
   if (match) return toNumber(match[1]!);
+  match = patterns.metresAndCentimetres.exec(typed);
+  if (match) return (Number(match[1]) * 100 + Number(match[2])) / 100;
   match = patterns.centimetres.exec(typed);
   if (match) return toNumber(match[1]!) / 100;
   match = patterns.feet.exec(typed);

@@ -16,8 +16,19 @@ describe('typed lengths', () => {
     ['5′ 6½″', 1.6891],
     ['5\' 6 1/2"', 1.6891],
     ['66 in', 1.6764],
+    ['1m85', 1.85],
+    ['1 m 61', 1.61],
+    ['1M05cm', 1.05],
+    ['1 m 5 cm', 1.05],
+    ['5’7”', 1.7018],
+    ['170 cm.', 1.7],
   ])('reads a height of %s', (text, metres) => {
     expect(parseHeight(text, 'cm')).toBeCloseTo(metres, 6);
+  });
+
+  // One figure may be tenths or hundredths; three are neither.
+  it.each(['1m5', '1 m 6', '1m855', '1.7m5', 'm85'])('does not guess at %s', (text) => {
+    expect(parseHeight(text, 'cm')).toBeNull();
   });
 
   it('reads a bare number in the teacher’s own units', () => {
