@@ -40,6 +40,8 @@ export interface PersonRow {
   /** Measured lengths as typed. */
   readonly typedLengths: Readonly<Partial<Record<LengthId, string>>>;
   readonly consent: Consent;
+  /** Pictures that are kept. */
+  readonly pictureConsent: Consent;
   readonly cautions: readonly CautionId[];
   readonly otherWords: readonly string[];
   readonly clearances: readonly StoredClearance[];
@@ -157,6 +159,7 @@ function assemble(db: Db, rows: readonly PersonRecord[]): PersonRow[] {
       heightTyped: row.heightTyped,
       typedLengths: Object.fromEntries(own.map(({ length, typed }) => [length, typed])),
       consent: row.consent,
+      pictureConsent: row.pictureConsent,
       cautions: (cautions.get(row.id) ?? []).map(({ caution }) => caution),
       otherWords: row.otherWords,
       clearances: (words.get(row.id) ?? []).map(
@@ -256,6 +259,8 @@ export function saveBody(db: Db, id: number, change: BodyChange): void {
 
 export interface CareChange {
   readonly consent: Consent;
+  /** Absent: as it is. */
+  readonly pictureConsent?: Consent;
   readonly cautions: readonly CautionId[];
   readonly otherWords: readonly string[];
   readonly on: Day;
@@ -263,9 +268,9 @@ export interface CareChange {
 
 /** Keeps the day on which a caution was first noted; drops those no longer reported. */
 export function saveCare(db: Db, id: number, change: CareChange): void {
-  const { consent, otherWords } = change;
+  const { consent, pictureConsent, otherWords } = change;
   db.update(person)
-    .set({ consent, otherWords: [...otherWords] })
+    .set({ consent, pictureConsent, otherWords: [...otherWords] })
     .where(eq(person.id, id))
     .run();
   const known = db.select().from(personCaution).where(eq(personCaution.personId, id)).all();

@@ -35,6 +35,7 @@ const full = {
   heightTyped: '162',
   massKg: 58,
   consent: 'no',
+  pictureConsent: 'ask',
   painClearedOn: '2026-10-02',
   screenedOn: '2026-09-01',
   otherWords: ['lately dizzy on stairs'],
@@ -97,6 +98,7 @@ describe('the columns of a person', () => {
     expect(unitePeople('merged', here, other)).toMatchObject({
       massKg: 58,
       consent: 'no',
+      pictureConsent: 'ask',
       screenedOn: '2026-09-01',
       painClearedOn: '2026-10-01',
       otherWords: ['lately dizzy on stairs'],

@@ -58,6 +58,7 @@ export const personColumns: PersonColumns = {
   heightTyped: { inFile: true, merged: stays, imported: stays },
   massKg: { inFile: true, merged: either, imported: stays },
   consent: { inFile: true, merged: strictest, imported: strictest },
+  pictureConsent: { inFile: true, merged: strictest, imported: strictest },
   // Pain that only one of the two entries knew to be gone is not gone.
   painClearedOn: {
     inFile: true,
@@ -128,6 +129,7 @@ export const personTables: Readonly<Record<PersonTableName, PersonTable>> = {
   personLength: { list: 'lengths', merged: 'unites' },
   personRung: { list: 'rungs', merged: 'unites' },
   personPlacing: { list: 'placings', merged: 'unites' },
+  personPicture: { list: 'pictures', merged: 'moves' },
   enrolment: { list: 'enrolled', merged: 'unites' },
   attendance: { list: 'attendance', merged: 'unites' },
   upsideTime: { list: 'upside', merged: addUpsideTime },

@@ -60,6 +60,7 @@ export const rules: readonly Rule[] = [
       height_m,
       mass_kg,
       consent,
+      picture_consent,
       other_words,
       screened_on,
       pain_cleared_on,
@@ -74,6 +75,12 @@ export const rules: readonly Rule[] = [
       }
       if (!isIn(['yes', 'ask', 'no'], consent)) {
         return { words: 'A consent is not known; it is “no” until asked.', set: { consent: 'no' } };
+      }
+      if (!isIn(['yes', 'ask', 'no'], picture_consent)) {
+        return {
+          words: 'A consent is not known; it is “no” until asked.',
+          set: { picture_consent: 'no' },
+        };
       }
       if (!isWords(other_words)) {
         return { words: 'Words of your own could not be read.', set: { other_words: '[]' } };

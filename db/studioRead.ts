@@ -26,6 +26,7 @@ import {
   person,
   personCaution,
   personLength,
+  personPicture,
   personPlacing,
   personRung,
   profileVersion,
@@ -196,6 +197,20 @@ export function readStudioPerson(
       .where(eq(personPlacing.personId, id))
       .all()
       .map(({ family, stage, on }) => ({ family, stage, on })),
+    pictures: db
+      .select()
+      .from(personPicture)
+      .where(eq(personPicture.personId, id))
+      .orderBy(asc(personPicture.id))
+      .all()
+      .map(({ uid, on, width, height, sheet, jpeg }) => ({
+        uid,
+        on,
+        width,
+        height,
+        sheet: sheet as StudioPerson['pictures'][number]['sheet'],
+        jpeg: jpeg?.toString('base64') ?? null,
+      })),
     enrolled: db
       .select()
       .from(enrolment)

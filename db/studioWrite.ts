@@ -2,6 +2,7 @@
 import { and, eq } from 'drizzle-orm';
 import type { SQLiteTable } from 'drizzle-orm/sqlite-core';
 import type { StudioCourse, StudioFile, StudioHead, StudioPerson } from '@/core/files/studioFile';
+import type { Sheet } from '@/core/plumb/marks';
 import { aboutPeople } from '@/core/running/tap';
 import { withOtherPeople } from './classPeople';
 import { saveSettings } from './courses';
@@ -27,6 +28,7 @@ import {
   person,
   personCaution,
   personLength,
+  personPicture,
   personPlacing,
   personRung,
   profileVersion,
@@ -240,6 +242,7 @@ function writePerson(db: Db, one: StudioPerson, counts: StudioCounts): number | 
       .set(unitePeople('imported', here, one))
       .where(eq(person.id, here.id))
       .run();
+    writePictures(db, here.id, one);
     return here.id;
   }
   counts.peopleNew += 1;
@@ -258,7 +261,23 @@ function writePerson(db: Db, one: StudioPerson, counts: StudioCounts): number | 
   add(personRung, one.rungs);
   add(personPlacing, one.placings);
   add(savedSetup, one.setups);
+  writePictures(db, id, one);
   return id;
+}
+
+/** Pictures by their own name; what the consent does not carry is left out by the table itself. */
+function writePictures(db: Db, personId: number, { pictures }: StudioPerson): void {
+  for (const { jpeg, ...row } of pictures) {
+    db.insert(personPicture)
+      .values({
+        ...row,
+        personId,
+        sheet: row.sheet as Sheet,
+        jpeg: jpeg === null ? null : Buffer.from(jpeg, 'base64'),
+      })
+      .onConflictDoNothing()
+      .run();
+  }
 }
 
 interface Story {

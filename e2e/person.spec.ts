@@ -74,11 +74,15 @@ test('shows another shape and no card when a caution closes the stage', async ({
 test('keeps consent and never plans hands-on help against it', async ({ page }) => {
   await openPerson(page, 'Corin Vale');
   await openPrivate(page);
-  await page.getByText('no', { exact: true }).click();
+  const help = page.getByRole('radiogroup', { name: 'Hands-on help' });
+  await help.getByText('no', { exact: true }).click();
   await expect(page.getByText('Kept.')).toBeVisible();
   await page.reload();
   await openPrivate(page);
-  await expect(page.getByRole('radio', { name: 'no', exact: true })).toBeChecked();
+  await expect(help.getByRole('radio', { name: 'no', exact: true })).toBeChecked();
+  // A consent of its own: to be touched is one thing, to be kept in a picture another.
+  const pictures = page.getByRole('radiogroup', { name: 'Pictures that are kept' });
+  await expect(pictures.getByRole('radio', { name: 'no', exact: true })).toBeChecked();
 });
 
 test('the whole way with the keyboard alone', async ({ page }) => {
@@ -116,9 +120,16 @@ test('the whole way with the keyboard alone', async ({ page }) => {
   await page.keyboard.type('164');
   await press('Enter');
   await expect(page.getByText('164 cm', { exact: false }).first()).toBeVisible();
-  await page.getByRole('radio', { name: 'yes', exact: true }).focus();
+  await page
+    .getByRole('radiogroup', { name: 'Hands-on help' })
+    .getByRole('radio', { name: 'yes', exact: true })
+    .focus();
   await press('ArrowRight');
-  await expect(page.getByRole('radio', { name: 'ask each time' })).toBeChecked();
+  await expect(
+    page
+      .getByRole('radiogroup', { name: 'Hands-on help' })
+      .getByRole('radio', { name: 'ask each time' }),
+  ).toBeChecked();
   await expect(page.getByText('Kept.')).toBeVisible();
   await page.getByRole('combobox', { name: /Cautions this person/ }).focus();
   await page.keyboard.type('reflux');

@@ -1,4 +1,5 @@
 /** Everything a studio holds as one file. People go by their uid, courses by a number of the file. */
+import { keptPicture } from '../plumb/sheet';
 import { measureIds } from '../plumb/measureTable';
 import { readings } from '../readiness/record';
 import { z } from 'zod';
@@ -38,6 +39,7 @@ export const studioPerson = z.strictObject({
   heightTyped: words(40),
   massKg: z.number().min(massRangeKg.low).max(massRangeKg.high).nullable(),
   consent: z.enum(['yes', 'ask', 'no']),
+  pictureConsent: z.enum(['yes', 'ask', 'no']).default('no'),
   painClearedOn: day.nullable(),
   screenedOn: day.nullable(),
   archivedOn: day.nullable(),
@@ -73,6 +75,7 @@ export const studioPerson = z.strictObject({
     .max(10)
     .default([])
     .meta({ description: 'The teacher’s word of a day; without a stage: never seen.' }),
+  pictures: z.array(keptPicture).max(2000).default([]),
   enrolled: z.array(ref).max(200),
   attendance: z
     .array(z.strictObject({ course: ref, date: day, came: z.boolean(), note: words(300) }))

@@ -1,6 +1,7 @@
 /** People: their bodies, what restricts them, and what lifts it. */
 import { randomUUID } from 'node:crypto';
 import {
+  blob,
   index,
   integer,
   primaryKey,
@@ -13,6 +14,7 @@ import {
 import { cautionIds, type CautionColumn } from '@/core/catalog/cautions';
 import { painPlaces, stopSigns } from '@/core/catalog/regions';
 import { ladderIds, type LadderId } from '@/core/catalog/stage';
+import type { Sheet } from '@/core/plumb/marks';
 import { savedOfIds } from '@/core/setups/saved';
 import { lengthIds } from '@/core/body/lengths';
 import { floorClass } from './floor';
@@ -35,6 +37,10 @@ export const person = sqliteTable('person', {
   consent: text('consent', { enum: ['yes', 'ask', 'no'] })
     .notNull()
     .default('ask'),
+  /** Pictures that are kept: no, ask each time, yes. Never of anybody under 16 (kept so by triggers). */
+  pictureConsent: text('picture_consent', { enum: ['yes', 'ask', 'no'] })
+    .notNull()
+    .default('no'),
   /** Newest day on which the teacher noted that earlier pain is gone. */
   painClearedOn: text('pain_cleared_on'),
   /** Day of the last screening; absent: never asked. */
@@ -71,6 +77,28 @@ export const personPlacing = sqliteTable(
     on: text('on').notNull(),
   },
   (table) => [primaryKey({ columns: [table.personId, table.family] })],
+);
+
+/** Marks of a picture that were kept; the picture itself only where that was agreed to. */
+export const personPicture = sqliteTable(
+  'person_picture',
+  {
+    id: integer('id').primaryKey({ autoIncrement: true }),
+    /** Goes into files, so that the same one is known again. */
+    uid: text('uid')
+      .notNull()
+      .unique()
+      .$defaultFn(() => randomUUID()),
+    personId: integer('person_id')
+      .notNull()
+      .references(() => person.id, { onDelete: 'cascade' }),
+    on: text('on').notNull(),
+    width: integer('width').notNull(),
+    height: integer('height').notNull(),
+    sheet: text('sheet', { mode: 'json' }).$type<Sheet>().notNull(),
+    jpeg: blob('jpeg', { mode: 'buffer' }),
+  },
+  (table) => [index('person_picture_person').on(table.personId)],
 );
 
 /** The teacher's note that a clinician has given their word. */

@@ -121,7 +121,14 @@ describe('the guided beginning', () => {
     const course = makeCourse();
     roster(course);
     const [ada] = listCoursePeople(database(), course);
-    must(changeCare(ada!.id, { consent: 'ask', cautions: ['eye'], otherWords: [] }));
+    must(
+      changeCare(ada!.id, {
+        consent: 'ask',
+        pictureConsent: 'no',
+        cautions: ['eye'],
+        otherWords: [],
+      }),
+    );
     // Not by another door either: "never seen" is the one word left.
     expect(placeByWord(ada!.id, { family: 'headstand', stage: 'HS5' })).toMatchObject({
       ok: false,

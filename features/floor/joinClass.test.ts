@@ -64,7 +64,14 @@ describe('somebody at the door', () => {
       bundleOf(findClass(uid)!).prepared.people.find((one) => one.id === id)!;
     const isDown = ({ isRest }: { isRest?: boolean }) => isRest !== true;
     expect(planned(people[0]!).options.filter(isDown).length).toBeGreaterThan(0);
-    must(changeCare(Number(people[0]), { consent: 'no', cautions: ['eye'], otherWords: [] }));
+    must(
+      changeCare(Number(people[0]), {
+        consent: 'no',
+        pictureConsent: 'no',
+        cautions: ['eye'],
+        otherWords: [],
+      }),
+    );
     const { members, prepared, revision } = bundleOf(findClass(uid)!);
     expect(revision).toBe(1);
     expect(members.find(({ id }) => id === people[0])!.consent).toBe('no');
@@ -86,7 +93,14 @@ describe('somebody at the door', () => {
     ).toEqual([]);
     // Once the class has ended, it stays as it was.
     send(uid, tapsOf([{ kind: 'end' }]));
-    must(changeCare(Number(people[1]), { consent: 'no', cautions: [], otherWords: [] }));
+    must(
+      changeCare(Number(people[1]), {
+        consent: 'no',
+        pictureConsent: 'no',
+        cautions: [],
+        otherWords: [],
+      }),
+    );
     expect(bundleOf(findClass(uid)!).revision).toBe(2);
   });
 });
@@ -101,7 +115,14 @@ it('who is reported something is closed also when withdrawn from the course mean
   const [a, b] = people;
   expect([mayGoUp(a!), mayGoUp(b!)]).toEqual([true, true]);
   must(changeEnrolment(1, Number(a), false));
-  must(changeCare(Number(a), { consent: 'ask', cautions: ['eye'], otherWords: [] }));
+  must(
+    changeCare(Number(a), {
+      consent: 'ask',
+      pictureConsent: 'no',
+      cautions: ['eye'],
+      otherWords: [],
+    }),
+  );
   expect([mayGoUp(a!), mayGoUp(b!)]).toEqual([false, true]);
   const file = readStudio(before);
   const { uid: other } = findPerson(database(), Number(b))!;
@@ -146,7 +167,14 @@ describe('an assistant', () => {
     send(uid, tapsOf([{ kind: 'door', person: people[1]!, check: 'neck-ease', isFine: false }]));
     // Also of somebody who came in late, or was judged anew.
     must(joinClass(uid, { name: 'Odile Marsh', height: '171' }));
-    must(changeCare(Number(people[2]), { consent: 'ask', cautions: ['eye'], otherWords: [] }));
+    must(
+      changeCare(Number(people[2]), {
+        consent: 'ask',
+        pictureConsent: 'no',
+        cautions: ['eye'],
+        otherWords: [],
+      }),
+    );
     const bundle = bundleFor('assistant', bundleOf(findClass(uid)!));
     const answer = must(takeTaps(uid, { device: 'h', after: 0, taps: [] }, assistantTaps));
     const text = JSON.stringify([bundle.plan, bundle.prepared, bundle.members, answer.taps]);

@@ -21,8 +21,12 @@ export function CareForm({ personId, initial }: CareFormProps) {
   // What was stored when this window last knew: a second window must not overwrite unseen changes.
   const [seen, setSeen] = useState<Values>(initial);
 
+  const isUnder16 = values.cautions.includes('under-16');
   const save = (change: Partial<Values>) => {
-    const next = { ...values, ...change };
+    const wanted = { ...values, ...change };
+    const next: Values = wanted.cautions.includes('under-16')
+      ? { ...wanted, pictureConsent: 'no' }
+      : wanted;
     setValues(next);
     startSaving(async () => {
       const outcome = await saveCareAction(personId, next, seen);
@@ -54,6 +58,28 @@ export function CareForm({ personId, initial }: CareFormProps) {
           ]}
           onChange={(value) => save({ consent: value as Consent })}
         />
+      </div>
+      <div>
+        <span className={classes.label} id="picture-consent">
+          Pictures that are kept
+        </span>
+        <SegmentedControl
+          aria-labelledby="picture-consent"
+          fullWidth
+          disabled={isSaving || isUnder16}
+          value={isUnder16 ? 'no' : values.pictureConsent}
+          data={[
+            { value: 'no', label: 'no' },
+            { value: 'ask', label: 'ask each time' },
+            { value: 'yes', label: 'yes' },
+          ]}
+          onChange={(value) => save({ pictureConsent: value as Consent })}
+        />
+        <p className={classes.hint}>
+          {isUnder16
+            ? 'Of anybody under 16 no picture is kept.'
+            : 'Pictures stay in this studio and go with this person’s own file. “No” deletes those that are kept; their marks stay.'}
+        </p>
       </div>
       <MultiSelect
         label="Cautions this person reported"

@@ -132,6 +132,7 @@ export async function PersonPage({ params }: PersonPageProps) {
                 personId={person.id}
                 initial={{
                   consent: person.consent,
+                  pictureConsent: person.pictureConsent,
                   cautions: [...person.cautions],
                   otherWords: [...person.otherWords],
                 }}

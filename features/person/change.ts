@@ -5,6 +5,8 @@ import { parseHeight, parseLength, type LengthUnits } from '@/core/units/length'
 import { inSentence } from '@/core/units/words';
 import { getSettings } from '@/db/courses';
 import { saveBody, saveCare, savePainCleared, type PersonRow } from '@/db/people';
+import { countJpegs } from '@/db/pictures';
+import { noteErasing } from '@/server/files/erasing';
 import { addRecord, removeRecord } from '@/db/records';
 import { bodyForm, readBodyForm, type BodyForm } from './bodyForm';
 import { careForm, type CareForm } from './careForm';
@@ -72,8 +74,9 @@ export const changeBody = change(
   },
 );
 
-const careNow = ({ consent, cautions, otherWords }: PersonRow): CareForm => ({
+const careNow = ({ consent, pictureConsent, cautions, otherWords }: PersonRow): CareForm => ({
   consent,
+  pictureConsent,
   cautions: [...cautions],
   otherWords: [...otherWords],
 });
@@ -82,6 +85,8 @@ function describeCareConflict(seen: CareForm, now: CareForm): string[] {
   const lines: string[] = [];
   if (seen.consent !== now.consent)
     lines.push(`hands-on help is now ${now.consent} (was ${seen.consent})`);
+  if (seen.pictureConsent !== now.pictureConsent)
+    lines.push(`pictures are now ${now.pictureConsent} (was ${seen.pictureConsent})`);
   const added = now.cautions.filter((one) => !seen.cautions.includes(one));
   const gone = seen.cautions.filter((one) => !now.cautions.includes(one));
   if (added.length > 0)
@@ -100,6 +105,8 @@ export const changeCare = change(
       const lines = describeCareConflict(seen, careNow(person));
       if (lines.length > 0) return conflict(lines, careNow(person));
     }
+    // Pictures go with the consent: what they leave on the disk is overwritten as well.
+    if (countJpegs(db, person.id) > 0) noteErasing(db);
     saveCare(db, person.id, { ...form, on: today });
     judgeInRunningClasses(db, person.id);
     return done(undefined);

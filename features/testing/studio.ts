@@ -63,6 +63,7 @@ export const recordForm = (change: Partial<RecordForm> = {}): RecordForm => ({
 
 export const careOf = (change: Partial<CareForm> = {}): CareForm => ({
   consent: 'ask',
+  pictureConsent: 'no',
   cautions: [],
   otherWords: [],
   ...change,

@@ -2,6 +2,7 @@ import { listPersonMeetings } from '@/db/courses';
 import { listDecisions } from '@/db/decisions';
 import { listAttempts, listUpsideTime } from '@/db/floor';
 import { findPerson } from '@/db/people';
+import { findJpeg, listPictures } from '@/db/pictures';
 import { listRecords } from '@/db/records';
 import { listSetups } from '@/db/setups';
 import { database } from '../database';
@@ -26,6 +27,11 @@ export function exportPerson(id: number) {
     decisions: listDecisions(db, id).map(own),
     attempts: listAttempts(db, [id]).map(own),
     upside: listUpsideTime(db, [id]).map(own),
+    // With the pictures themselves: they are this person's own.
+    pictures: listPictures(db, id).map(({ id: picture, hasPicture: _has, ...rest }) => ({
+      ...rest,
+      jpeg: findJpeg(db, picture)?.toString('base64') ?? null,
+    })),
     evenings: listPersonMeetings(db, id).map(({ meetingId: _meeting, ...rest }) => rest),
   };
 }

@@ -4,6 +4,7 @@ import type { FloorAct } from '@/core/running/tap';
 import { seedDemo } from '@/demo/course';
 import { listPeople } from '@/db/people';
 import { database } from '../database';
+import { addDays } from '@/core/units/day';
 import { readHome, writeHomeCalendar, writeHomeText } from '@/features/home/read';
 import { readCourseRecord, recordCsv, recordKinds } from '@/features/record/read';
 import {
@@ -125,9 +126,36 @@ describe('afterwards', () => {
         expect(read.summary).toBe('Practice');
         expect(read.startDate.isDate).toBe(true);
         expect(read.uid).toMatch(/@levitar$/);
+        // A whole day ends where the next begins.
+        expect(read.endDate.subtractDate(read.startDate).days).toBe(1);
       }
     }
     expect(readHome(9999)).toBeNull();
+  });
+
+  it.each([
+    [3, null, 6],
+    [5, null, 10],
+    // An evening takes a day of practice, and another day takes its place.
+    [5, 5, 5],
+    [5, 1, 5],
+    [3, 3, 3],
+    [7, null, 14],
+  ])('practises %s days of seven (next evening in %s days)', (days, evening, count) => {
+    begin(seedDemo);
+    const view = readHome(listPeople(database())[0]!.id)!;
+    const [item] = view.practice.items;
+    const evenings = evening === null ? [] : [addDays(view.today, evening)];
+    const calendar = writeHomeCalendar({
+      ...view,
+      practice: { ...view.practice, items: [{ ...item!, days }] },
+      evenings,
+      next: evenings[0] ?? null,
+    });
+    const events = new ICAL.Component(ICAL.parse(calendar)).getAllSubcomponents('vevent');
+    const dates = events.map((event) => new ICAL.Event(event).startDate.toString());
+    expect(new Set(dates).size).toBe(count);
+    for (const one of evenings) expect(dates).not.toContain(one);
   });
 
   it('looks back over the weeks, every chart with its figures', () => {
