@@ -15,6 +15,7 @@ import { useState, useTransition } from 'react';
 import { importPeopleAction, previewImportAction, undoImportAction } from './actions';
 import type { Imported, ImportRow, RowReading } from './importPeople';
 import { showProblem, showProblems, showSaved } from '@/design/notices';
+import { numberRows, readText } from './readText';
 import { fieldLabels, guessMapping, importFields, mapRows, type Mapping } from './mapping';
 import classes from './import.module.css';
 
@@ -25,6 +26,8 @@ interface ImportWizardProps {
 interface Table {
   readonly headings: readonly string[];
   readonly rows: readonly (readonly string[])[];
+  /** Where each row begins in the file. */
+  readonly lines: readonly number[];
   readonly warnings: readonly string[];
 }
 
@@ -42,11 +45,11 @@ export function ImportWizard({ courses }: ImportWizardProps) {
   const [skipTwins, setSkipTwins] = useState(true);
   const [isBusy, startBusy] = useTransition();
 
-  const read = (text: string) => {
-    const { data, errors } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
-      skipEmptyLines: 'greedy',
-    });
-    const [headings = [], ...rows] = data;
+  const read = (text: string, note?: string) => {
+    const { data, errors } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''));
+    const [head, ...numbered] = numberRows(data);
+    const headings = head?.row ?? [];
+    const rows = numbered.map(({ row }) => row);
     if (rows.length === 0) {
       showProblem('There is a heading at most, and no row under it.');
       return;
@@ -55,7 +58,12 @@ export function ImportWizard({ courses }: ImportWizardProps) {
       .filter(({ code }) => code !== 'UndetectableDelimiter')
       .slice(0, 5)
       .map(({ row, message }) => `line ${(row ?? 0) + 1}: ${message}`);
-    setTable({ headings, rows, warnings });
+    setTable({
+      headings,
+      rows,
+      lines: numbered.map(({ line }) => line),
+      warnings: [...(note === undefined ? [] : [note]), ...warnings],
+    });
     setMapping(guessMapping(headings));
     setStep(1);
   };
@@ -66,7 +74,10 @@ export function ImportWizard({ courses }: ImportWizardProps) {
     startBusy(async () => {
       const outcome = await previewImportAction(mapped());
       if (!outcome.ok) return showProblems(outcome.problems);
-      setReadings(outcome.value);
+      // By the lines of the file itself, as any program shows them.
+      setReadings(
+        outcome.value.map((one, index) => ({ ...one, line: table?.lines[index] ?? one.line })),
+      );
       setStep(2);
     });
 
@@ -214,12 +225,15 @@ export function ImportWizard({ courses }: ImportWizardProps) {
   );
 }
 
-function FileStep({ onText }: { readonly onText: (text: string) => void }) {
+function FileStep({ onText }: { readonly onText: (text: string, note?: string) => void }) {
   const [pasted, setPasted] = useState('');
   const open = async (file: File | null) => {
     if (file === null) return;
     if (file.size > mostBytes) showProblem('This file is larger than 2 MB.');
-    else onText(await file.text());
+    else {
+      const { text, note } = readText(new Uint8Array(await file.arrayBuffer()));
+      onText(text, note);
+    }
   };
   return (
     <div className={classes.step}>

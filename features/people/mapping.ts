@@ -15,9 +15,13 @@ export const fieldLabels: Record<ImportField, string> = {
 export type Mapping = Partial<Record<ImportField, number>>;
 
 const hints: Record<ImportField, readonly RegExp[]> = {
-  name: [/^(full )?name$/i, /name/i, /student|person|who/i],
-  height: [/^height/i, /height|tall|size|cm/i],
-  mass: [/mass|weight|kg/i],
+  name: [/^(full )?name$/i, /name/i, /student|person|who/i, /^(nom|nombre|naam|nome)\b/i],
+  height: [
+    /^height/i,
+    /height|tall|size|cm/i,
+    /größe|groesse|grösse|taille|altura|altezza|lengte/i,
+  ],
+  mass: [/mass|weight|kg/i, /gewicht|poids|peso/i],
   consent: [/consent|touch|hands/i],
   uid: [/^u?id$/i, /number|member/i],
 };
