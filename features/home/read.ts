@@ -94,30 +94,42 @@ export function writeHomeText({ name, practice, next, units }: HomeView): string
 
 /** A calendar reaches to the next evening, and at least and at most so many days. */
 const calendarDays = { least: 7, most: 14 } as const;
-/** Days of a week on which to practise, by how many a week. */
-const pattern: Readonly<Record<number, readonly number[]>> = {
-  3: [1, 3, 5],
-  5: [1, 2, 3, 5, 6],
-};
+const daysOfWeek = 7;
+/** Which days of a week are practised on first: spread, and those of fewer days among those of more. */
+const preferred = [1, 3, 5, 6, 2, 4, 7] as const;
+
+/** Days from today on which to practise: so many of every seven, none of them an evening. */
+function practiceDays(perWeek: number, until: number, isFree: (offset: number) => boolean) {
+  const chosen = new Set<number>();
+  for (let week = 0; week * daysOfWeek < until; week += 1) {
+    preferred
+      .map((day) => week * daysOfWeek + day)
+      .filter(isFree)
+      .slice(0, perWeek)
+      .filter((offset) => offset <= until)
+      .forEach((offset) => chosen.add(offset));
+  }
+  return chosen;
+}
 
 /** The practice as a calendar, one entry a day; none on an evening of the course. */
 export function writeHomeCalendar(view: HomeView): string {
   const { practice, today: from, next, evenings, uid } = view;
   const { least, most } = calendarDays;
   const until = next === null ? most : Math.min(most, Math.max(least, daysBetween(from, next) - 1));
+  const isFree = (offset: number) => !evenings.includes(addDays(from, offset));
   const events: EventAttributes[] = [];
   for (let offset = 1; offset <= until; offset += 1) {
-    const own = practice.items.filter(({ days }) =>
-      (pattern[days] ?? pattern[3]!).includes(offset % 7),
-    );
+    const own = practice.items.filter(({ days }) => practiceDays(days, until, isFree).has(offset));
+    if (own.length === 0) continue;
     const date = addDays(from, offset);
-    if (own.length === 0 || evenings.includes(date)) continue;
     const [year = 0, month = 1, day = 1] = date.split('-').map(Number);
     events.push({
       uid: `${date}-${uid}@levitar`,
       title: 'Practice',
       start: [year, month, day],
-      duration: { days: 1 },
+      // A whole day ends where the next begins: no duration to be written in two ways.
+      end: addDays(date, 1).split('-').map(Number) as [number, number, number],
       description: own.map(({ label, dose }) => `${label}: ${dose}`).join('\n'),
       productId: 'levitar/home-practice',
     });
