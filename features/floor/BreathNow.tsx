@@ -3,8 +3,8 @@
 import { useEffect, useRef } from 'react';
 import { paceAt, type PaceStep } from '@/core/running/pacer';
 import classes from './floor.module.css';
-import { soundBell, soundIn, soundOut } from './sound';
-import { useNow } from './useNow';
+import { soundBell, soundIn, soundOut } from '@/design/sound';
+import { useNow } from '@/design/useNow';
 import { leftWords } from './words';
 
 interface BreathNowProps {

@@ -17,7 +17,7 @@ import { placeInClass } from './place';
 import { tidy } from './store';
 import { TopBar } from './TopBar';
 import { useFloor, type Floor } from './useFloor';
-import { useWakeLock } from './useNow';
+import { useWakeLock } from '@/design/useNow';
 import { useReplan } from './useReplan';
 import { firstView, reduceView, type FloorView, type ViewEvent } from './view';
 

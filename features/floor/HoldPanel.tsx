@@ -16,8 +16,8 @@ import { isOutOfHold, isOutTonight, saidTonight } from '@/core/running/holdOut';
 import { useFloorClass } from './context';
 import type { HoldWish } from './view';
 import classes from './floor.module.css';
-import { wakeSound } from './sound';
-import { useNow } from './useNow';
+import { wakeSound } from '@/design/sound';
+import { useNow } from '@/design/useNow';
 import { clockWords } from './words';
 
 interface HoldPanelProps {

@@ -11,8 +11,8 @@ import type { FloorBundle } from '@/server/running/floorBundle';
 import { useFloorClass } from './context';
 import classes from './floor.module.css';
 import { linePace } from './linePace';
-import { wakeSound } from './sound';
-import { useNow } from './useNow';
+import { wakeSound } from '@/design/sound';
+import { useNow } from '@/design/useNow';
 import { leftWords } from './words';
 
 /** The line of the running order that the class is at, and the time left of it. */

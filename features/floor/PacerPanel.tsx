@@ -9,7 +9,7 @@ import type { FloorBundle } from '@/server/running/floorBundle';
 import { useFloorClass } from './context';
 import classes from './floor.module.css';
 import { linePace } from './linePace';
-import { wakeSound } from './sound';
+import { wakeSound } from '@/design/sound';
 import { leftWords } from './words';
 
 type Kind = PaceSpec['kind'] | 'line';

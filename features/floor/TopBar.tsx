@@ -5,7 +5,7 @@ import { IconArrowBackUp } from '@tabler/icons-react';
 import { format } from 'date-fns';
 import { useFloorClass } from './context';
 import classes from './floor.module.css';
-import { useNow } from './useNow';
+import { useNow } from '@/design/useNow';
 import type { Replan } from './useReplan';
 import { actWords } from './words';
 
