@@ -30,6 +30,8 @@ function contentPolicy(nonce: string): string {
     // The component library sets inline styles.
     "style-src 'self' 'unsafe-inline'",
     "img-src 'self' data: blob:",
+    // A clip is played from the memory of the page that it was dropped on.
+    "media-src 'self' blob:",
     "font-src 'self'",
     "connect-src 'self'",
     "worker-src 'self'",

@@ -72,7 +72,7 @@ test('finds the marks by itself, on the device, close to where they were painted
 
 test('says so where nobody is found', async ({ page }) => {
   await page.goto('/plumb?person=3');
-  const blank = readFileSync('docs/screenshots/settings.png');
+  const blank = readFileSync('docs/screenshots/ladders.png');
   await chooseFile(page, 'Choose a picture', {
     name: 'page.png',
     mimeType: 'image/png',
@@ -155,3 +155,74 @@ for (const scheme of ['light', 'dark'] as const) {
     await expectAccessible(page);
   });
 }
+
+test('keeps a picture only with consent, compares two, and really deletes', async ({ page }) => {
+  // A made-up adult who has agreed to nothing yet.
+  await page.goto('/plumb?person=6&shape=handstand');
+  const take = async () => {
+    await page.getByRole('button', { name: 'A practice picture' }).click();
+    await page.getByRole('button', { name: /^(Put the marks on|Anew by hand)$/ }).click();
+    await expect(page.getByRole('button', { name: /^near hip/ })).toBeVisible();
+  };
+  await take();
+  const panel = page.getByRole('region', { name: 'To compare later' });
+  await expect(panel).toContainText('has not agreed to pictures');
+  await expect(panel.getByRole('checkbox')).toHaveCount(0);
+  await panel.getByRole('button', { name: 'Keep the marks' }).click();
+  await expect(page.getByText('Marks kept, without the picture.')).toBeVisible();
+
+  await page.goto('/people/6');
+  await page.getByRole('button', { name: 'Show body and cautions' }).click();
+  await page
+    .getByRole('radiogroup', { name: 'Pictures that are kept' })
+    .getByText('yes', { exact: true })
+    .click();
+  await expect(page.getByText('Kept.', { exact: true })).toBeVisible();
+
+  await page.goto('/plumb?person=6&shape=handstand');
+  await take();
+  await panel.getByRole('checkbox').check();
+  await panel.getByRole('button', { name: 'Keep marks and picture' }).click();
+  await expect(page.getByText('Marks and picture kept.')).toBeVisible();
+
+  await page.getByRole('radiogroup', { name: 'Read from' }).getByText('Compare').click();
+  await expect(page.getByRole('table')).toContainText('Lean of the trunk');
+  const picture = page.getByRole('img', { name: / on \d/ });
+  await expect(picture).toHaveCount(1);
+  await expect
+    .poll(() => picture.evaluate((image: HTMLImageElement) => image.naturalWidth))
+    .toBeGreaterThan(800);
+  await expectAccessible(page);
+  const address = (await picture.getAttribute('src'))!;
+  await page.getByRole('button', { name: /^Delete .*with picture/ }).click();
+  await expect(page.getByText('Deleted, also on the disk.')).toBeVisible();
+  await expect(picture).toHaveCount(0);
+  expect((await page.request.get(address)).status()).toBe(404);
+});
+
+test('says that somebody else is in the picture', async ({ page }) => {
+  await page.goto('/plumb?person=3&shape=handstand');
+  await page.getByRole('button', { name: 'A practice picture' }).click();
+  const image = page.locator('svg image').first();
+  await expect(image).toHaveAttribute('href', /^blob:/);
+  const two = await page.evaluate(async () => {
+    const picture = new Image();
+    picture.src = document.querySelector('svg image')!.getAttribute('href')!;
+    await picture.decode();
+    const canvas = document.createElement('canvas');
+    [canvas.width, canvas.height] = [2 * picture.naturalWidth, picture.naturalHeight];
+    const context = canvas.getContext('2d')!;
+    context.drawImage(picture, 0, 0);
+    context.drawImage(picture, picture.naturalWidth, 0);
+    return canvas.toDataURL('image/png');
+  });
+  await chooseFile(page, 'Choose a picture', {
+    name: 'two.png',
+    mimeType: 'image/png',
+    buffer: Buffer.from(two.slice(two.indexOf(',') + 1), 'base64'),
+  });
+  await page.getByRole('button', { name: 'Read the marks' }).click();
+  await expect(page.getByText(/More than one person is in this picture/)).toBeVisible({
+    timeout: 60_000,
+  });
+});

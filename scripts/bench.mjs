@@ -1,6 +1,6 @@
 /** npm run bench: medians on this machine, printed beside what they should stay under. */
 import process from 'node:process';
-import { bin, ensureBuild, ensurePackages, run } from './setup.mjs';
+import { bin, ensureBuild, ensureChromium, ensurePackages, run } from './setup.mjs';
 import { startThrowaway } from './server.mjs';
 
 ensurePackages();
@@ -8,10 +8,11 @@ if (!ensureBuild()) process.exit(1);
 const server = await startThrowaway(3219);
 let isGood = false;
 try {
-  isGood = run(bin('tsx'), ['scripts/bench/main.ts'], {
-    LEVITAR_URL: server.url,
-    LEVITAR_DATA: server.folder,
-  });
+  const env = { LEVITAR_URL: server.url, LEVITAR_DATA: server.folder };
+  isGood = run(bin('tsx'), ['scripts/bench/main.ts'], env);
+  isGood =
+    run(bin('tsx'), ['scripts/bench/plumb.ts'], { ...env, LEVITAR_CHROMIUM: ensureChromium() }) &&
+    isGood;
 } finally {
   await server.stop();
 }

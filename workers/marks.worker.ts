@@ -2,14 +2,17 @@
 import { loadGraphModel, type GraphModel } from '@tensorflow/tfjs-converter';
 import { setBackend, ready, tensor4d, tidy, type Tensor } from '@tensorflow/tfjs-core';
 import { setWasmPaths } from '@tensorflow/tfjs-backend-wasm';
+import { tiltOfEdges, type GreyPicture } from '@/core/plumb/tilt';
 import { detectorSidePx, readDetection, wholeCrop } from '@/core/plumb/detection';
 import {
   besideCrop,
   isSamePerson,
   isSure,
+  marksOfLook,
   marksOfLooks,
   modelPoints,
   modelSidePx,
+  nextCrop,
   scoreOf,
   toPicturePixel,
   type Crop,
@@ -20,6 +23,8 @@ import {
 export interface MarksQuestion {
   readonly id: number;
   readonly image: ImageBitmap;
+  /** One of a row: looked at once, round whoever was seen in the last one of it. */
+  readonly row?: 'begins' | 'goes-on';
 }
 
 export type MarksAnswer =
@@ -28,6 +33,8 @@ export type MarksAnswer =
       readonly id: number;
       readonly marks: ReadMarks;
       readonly milliseconds: number;
+      /** Somebody else is in the picture as well. */
+      readonly hasOthers: boolean;
     }
   | { readonly kind: 'nobody'; readonly id: number }
   | { readonly kind: 'failed'; readonly id: number };
@@ -83,6 +90,11 @@ async function load(): Promise<Loaded> {
   };
 }
 
+interface Found {
+  readonly marks: ReadMarks | null;
+  readonly hasOthers: boolean;
+}
+
 let loaded: Promise<Loaded> | null = null;
 const chance = (logit: number) => 1 / (1 + Math.exp(-logit));
 /** Numbers of one point: x, y, depth, visibility, presence. */
@@ -114,14 +126,34 @@ function cutOut(
   return values;
 }
 
-async function detect(image: ImageBitmap, square: Crop, { detector }: Loaded): Promise<Crop> {
+/** Small enough that an edge is an edge and grain is none, pixels. */
+const greySidePx = 640;
+
+function toGrey(image: ImageBitmap): GreyPicture {
+  const share = Math.min(1, greySidePx / Math.max(image.width, image.height));
+  const [width, height] = [Math.round(image.width * share), Math.round(image.height * share)];
+  const context = new OffscreenCanvas(width, height).getContext('2d', {
+    willReadFrequently: true,
+  })!;
+  context.imageSmoothingQuality = 'high';
+  context.drawImage(image, 0, 0, width, height);
+  const { data } = context.getImageData(0, 0, width, height);
+  const grey = new Uint8Array(width * height);
+  for (let index = 0; index < grey.length; index += 1) {
+    const from = index * 4;
+    grey[index] = 0.3 * data[from]! + 0.59 * data[from + 1]! + 0.11 * data[from + 2]!;
+  }
+  return { width, height, data: grey };
+}
+
+async function detect(image: ImageBitmap, square: Crop, { detector }: Loaded) {
   const values = cutOut(image, square, detectorSidePx, [-1, 1]);
   const found = tidy(
     () => detector.execute(tensor4d(values, [1, detectorSidePx, detectorSidePx, 3])) as Tensor,
   );
   const numbers = await found.data();
   found.dispose();
-  return readDetection(numbers, square).crop;
+  return readDetection(numbers, square);
 }
 
 async function lookAt(image: ImageBitmap, crop: Crop, tools: Loaded): Promise<Look> {
@@ -151,35 +183,65 @@ async function lookAt(image: ImageBitmap, crop: Crop, tools: Loaded): Promise<Lo
  * The picture as it is and turned over: two looks at one person are compared. Where they are at
  * different things the better one is kept, and looked at again from a little beside.
  */
-async function read(image: ImageBitmap): Promise<ReadMarks | null> {
+async function read(image: ImageBitmap): Promise<Found> {
   loaded ??= load();
   const tools = await loaded;
   const looks: Look[] = [];
+  let hasOthers = false;
   for (const turnDeg of [0, 180]) {
-    const crop = await detect(image, wholeCrop(image, turnDeg), tools);
+    const detection = await detect(image, wholeCrop(image, turnDeg), tools);
+    hasOthers ||= detection.hasOthers;
+    const { crop } = detection;
     if (crop.sidePx > 0) looks.push(await lookAt(image, crop, tools));
   }
   const [best, second] = looks.filter(isSure).sort((a, b) => scoreOf(b) - scoreOf(a));
-  if (best === undefined) return null;
-  return marksOfLooks([
+  if (best === undefined) return { marks: null, hasOthers };
+  const marks = marksOfLooks([
     best,
     second !== undefined && isSamePerson(best, second)
       ? second
       : await lookAt(image, besideCrop(best.crop), tools),
   ]);
+  return { marks: marks && { ...marks, tiltDeg: tiltOfEdges(toGrey(image)) }, hasOthers };
 }
 
-self.addEventListener('message', async ({ data: { id, image } }: MessageEvent<MarksQuestion>) => {
-  const began = performance.now();
-  try {
-    const marks = await read(image);
-    if (marks === null) say({ kind: 'nobody', id });
-    else say({ kind: 'read', id, marks, milliseconds: performance.now() - began });
-  } catch {
-    // A browser without WebAssembly, or files that are not there: the manual way is left.
-    loaded = null;
-    say({ kind: 'failed', id });
-  } finally {
-    image.close();
+/** Who was seen in the last picture of a row. */
+let last: Look | null = null;
+
+/** One look where somebody was just now; whoever is lost there is looked for anew. */
+async function readNext(image: ImageBitmap): Promise<Found> {
+  loaded ??= load();
+  const tools = await loaded;
+  const follow = last === null ? null : await lookAt(image, nextCrop(last), tools);
+  if (follow !== null && isSure(follow)) {
+    last = follow;
+    return { marks: marksOfLook(follow), hasOthers: false };
   }
-});
+  last = null;
+  for (const turnDeg of [0, 180]) {
+    const { crop } = await detect(image, wholeCrop(image, turnDeg), tools);
+    if (crop.sidePx <= 0) continue;
+    const look = await lookAt(image, crop, tools);
+    if (isSure(look) && (last === null || scoreOf(look) > scoreOf(last))) last = look;
+  }
+  return { marks: last === null ? null : marksOfLook(last), hasOthers: false };
+}
+
+self.addEventListener(
+  'message',
+  async ({ data: { id, image, row } }: MessageEvent<MarksQuestion>) => {
+    const began = performance.now();
+    try {
+      if (row === 'begins') last = null;
+      const { marks, hasOthers } = row === undefined ? await read(image) : await readNext(image);
+      if (marks === null) say({ kind: 'nobody', id });
+      else say({ kind: 'read', id, marks, hasOthers, milliseconds: performance.now() - began });
+    } catch {
+      // A browser without WebAssembly, or files that are not there: the manual way is left.
+      loaded = null;
+      say({ kind: 'failed', id });
+    } finally {
+      image.close();
+    }
+  },
+);

@@ -1,6 +1,7 @@
 'use client';
 
 import { Button, Group, NativeSelect, NumberInput, SegmentedControl } from '@mantine/core';
+import { knownLengths } from '@/core/plumb/knownLengths';
 import { plumbBases, scaleSegments, type PlumbBase, type ScaleSegment } from '@/core/plumb/marks';
 import type { ShapeId } from '@/core/shapes/postures';
 import { getShape, shapeIds } from '@/core/shapes/registry';
@@ -12,8 +13,10 @@ interface ChoicesProps {
   readonly image: ImageSize;
   readonly hasMarks: boolean;
   readonly isReading: boolean;
-  /** Finds the marks by itself. */
-  readonly onRead: () => void;
+  /** Finds the marks by itself; a clip is read when it is opened. */
+  readonly onRead?: () => void;
+  /** Only from the side, and as one of a row. */
+  readonly isClip?: boolean;
   /** Puts marks where they usually are. */
   readonly onPlace: () => void;
   readonly tell: (event: PlumbEvent) => void;
@@ -32,6 +35,9 @@ const segmentWords: Readonly<Record<ScaleSegment, string>> = {
   thigh: 'this person’s thigh',
   shank: 'this person’s shank',
 };
+
+/** The same length, as far as anybody types one. */
+const isLike = (a: number, b: number) => Math.abs(a - b) < 5e-4;
 
 /** Two points across the lower middle of the picture, to be drawn to something known. */
 const usualLine = ({
@@ -55,6 +61,7 @@ export function Choices({
   hasMarks,
   isReading,
   onRead,
+  isClip = false,
   onPlace,
   tell,
 }: ChoicesProps) {
@@ -63,17 +70,19 @@ export function Choices({
   const floorY = Math.round(image.height * 0.9);
   return (
     <section className={classes.choices} aria-label="What is looked at">
-      <SegmentedControl
-        aria-label="Seen from"
-        fullWidth
-        value={sheet.view}
-        data={[
-          { value: 'side', label: 'Side' },
-          { value: 'front', label: 'Front' },
-          { value: 'back', label: 'Back' },
-        ]}
-        onChange={(value) => set({ view: value as View })}
-      />
+      {!isClip && (
+        <SegmentedControl
+          aria-label="Seen from"
+          fullWidth
+          value={sheet.view}
+          data={[
+            { value: 'side', label: 'Side' },
+            { value: 'front', label: 'Front' },
+            { value: 'back', label: 'Back' },
+          ]}
+          onChange={(value) => set({ view: value as View })}
+        />
+      )}
       <Group grow align="flex-end">
         <NativeSelect
           label="Weight on"
@@ -107,9 +116,11 @@ export function Choices({
         />
       )}
       <Group grow>
-        <Button onClick={onRead} loading={isReading} variant={hasMarks ? 'default' : 'filled'}>
-          Read the marks
-        </Button>
+        {onRead !== undefined && (
+          <Button onClick={onRead} loading={isReading} variant={hasMarks ? 'default' : 'filled'}>
+            Read the marks
+          </Button>
+        )}
         <Button onClick={onPlace} variant="default">
           {hasMarks ? 'Anew by hand' : 'Put the marks on'}
         </Button>
@@ -125,6 +136,20 @@ export function Choices({
           ]}
           onChange={({ currentTarget: { value } }) => set({ scale: toScale(value, image) })}
         />
+        {scale.kind === 'points' && (
+          <NativeSelect
+            label="Between them"
+            value={String(knownLengths.findIndex(({ metres }) => isLike(metres, scale.metres)))}
+            data={[
+              { value: '-1', label: 'something measured' },
+              ...knownLengths.map(({ words }, index) => ({ value: String(index), label: words })),
+            ]}
+            onChange={({ currentTarget: { value } }) => {
+              const known = knownLengths[Number(value)];
+              if (known !== undefined) set({ scale: { ...scale, metres: known.metres } });
+            }}
+          />
+        )}
         {scale.kind === 'points' && (
           <NumberInput
             label="They are apart"

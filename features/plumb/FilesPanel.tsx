@@ -50,6 +50,13 @@ export function FilesPanel({ picture, sheet, reading, tell }: FilesPanelProps) {
     if (drawing === null) return;
     saveFile('levitar-lines.svg', 'image/svg+xml', standalone(drawing));
   };
+  const savePicture = async () => {
+    const drawing = document.getElementById('plumb-overlay');
+    if (drawing === null) return;
+    const png = await drawOver(picture, standalone(drawing));
+    if (png === null) showProblem('This picture is too large for this browser to be written.');
+    else saveFile('levitar-picture.png', 'image/png', png);
+  };
   return (
     <Group gap="xs" mt="md">
       <Button
@@ -82,8 +89,35 @@ export function FilesPanel({ picture, sheet, reading, tell }: FilesPanelProps) {
       <Button size="xs" variant="default" onClick={saveOverlay}>
         Lines as SVG
       </Button>
+      <Button size="xs" variant="default" onClick={() => void savePicture()}>
+        Picture with lines
+      </Button>
     </Group>
   );
+}
+
+async function loadImage(address: string): Promise<HTMLImageElement> {
+  const image = new Image();
+  image.src = address;
+  await image.decode();
+  return image;
+}
+
+/** The picture with its lines over it, as a PNG without metadata. */
+async function drawOver(
+  { url, width, height }: LoadedPicture,
+  lines: string,
+): Promise<Blob | null> {
+  const canvas = document.createElement('canvas');
+  [canvas.width, canvas.height] = [width, height];
+  const context = canvas.getContext('2d');
+  if (context === null) return null;
+  context.drawImage(await loadImage(url), 0, 0, width, height);
+  const over = await loadImage(`data:image/svg+xml;utf8,${encodeURIComponent(lines)}`);
+  context.drawImage(over, 0, 0, width, height);
+  return new Promise((resolve) => {
+    canvas.toBlob(resolve, 'image/png');
+  });
 }
 
 /** What of the page's styles a drawing carries along. */

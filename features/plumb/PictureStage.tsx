@@ -19,15 +19,25 @@ interface PictureStageProps {
   readonly reading: StillReading | null;
   readonly units: LengthUnits;
   readonly tell: (event: PlumbEvent) => void;
+  /** What else stands above and below the picture, pixels of the screen. */
+  readonly aroundPx?: number;
 }
 
-/** What stands above and below the picture, pixels of the screen. */
-const aroundPx = 222;
+/** What usually stands above and below the picture, pixels of the screen. */
+const usualAroundPx = 222;
 /** Picture pixels across that the loupe shows. */
 const loupeAcross = 90;
 
 /** The picture with its lines, and every mark to take hold of. */
-export function PictureStage({ picture, sheet, body, reading, units, tell }: PictureStageProps) {
+export function PictureStage({
+  picture,
+  sheet,
+  body,
+  reading,
+  units,
+  tell,
+  aroundPx = usualAroundPx,
+}: PictureStageProps) {
   const { ref, width } = useElementSize();
   const viewport = useViewportSize();
   const [zoom, setZoom] = useState(1);

@@ -11,9 +11,18 @@ let outcome: PictureOutcome = { ok: true, picture: { url: 'blob:x', width: 900, 
 jest.mock('./picture', () => ({
   loadPicture: () => Promise.resolve(outcome),
   fromCanvas: () => Promise.resolve(outcome),
+  toKeptJpeg: () => Promise.resolve({ ok: true, jpeg: 'abcd' }),
 }));
 let mockPaint: () => object = () => ({});
 jest.mock('./practice', () => ({ paintPractice: () => mockPaint() }));
+const keptSheets: { jpeg: string | null; hasAsked: boolean }[] = [];
+jest.mock('./actions', () => ({
+  keepPictureAction: (_: number, form: { jpeg: string | null; hasAsked: boolean }) => {
+    keptSheets.push(form);
+    return Promise.resolve({ ok: true, value: 1 });
+  },
+  deletePictureAction: () => Promise.resolve({ ok: true, value: { isErasePending: false } }),
+}));
 jest.mock('@/features/person/actions', () => ({
   recordCheckAction: (person: number, form: object) => {
     kept.push([person, form]);
@@ -29,11 +38,17 @@ jest.mock('./useReader', () => ({
     forget: () => undefined,
   }),
 }));
-const mockRouter = { push: jest.fn() };
+const mockRouter = { push: jest.fn(), refresh: jest.fn() };
 jest.mock('next/navigation', () => ({ useRouter: () => mockRouter }));
 
 const view: PlumbView = {
-  person: { id: 3, name: 'Ada', body: { heightM: 1.7 } },
+  person: {
+    id: 3,
+    name: 'Ada',
+    body: { heightM: 1.7 },
+    pictures: { kind: 'never', why: 'Not agreed to.' },
+  },
+  kept: [],
   people: [
     { id: 3, name: 'Ada' },
     { id: 4, name: 'Bo' },
@@ -154,7 +169,10 @@ it('takes what the reader found, with its own errors, and says so where it found
     knee: at(450, 300, 40),
     ankle: at(500, 110, 9),
   };
-  read = { ok: true, marks: { near, far: {}, left: {}, right: near, facing: 'left' } };
+  read = {
+    ok: true,
+    marks: { near, far: {}, left: {}, right: near, facing: 'left', seen: { left: 0, right: 9 } },
+  };
   await user.click(button);
   expect(await screen.findByRole('button', { name: 'near knee: 450, 300' })).toBeInTheDocument();
   expect(screen.getByLabelText('Fingers point')).toHaveValue('left');
@@ -191,4 +209,33 @@ it('goes to somebody else', async () => {
   const { user } = renderUi(<PlumbScreen view={view} shape={null} />);
   await user.selectOptions(screen.getByLabelText('Who'), '4');
   expect(mockRouter.push).toHaveBeenCalledWith('/plumb?person=4');
+});
+
+describe('keeping what was marked', () => {
+  const withRule = async (pictures: PlumbView['person']['pictures']) => {
+    keptSheets.length = 0;
+    const ui = renderUi(
+      <PlumbScreen view={{ ...view, person: { ...view.person, pictures } }} shape="dolphin" />,
+    );
+    await ui.user.click(screen.getByRole('button', { name: 'A practice picture' }));
+    await ui.user.click(await screen.findByRole('button', { name: 'Put the marks on' }));
+    return ui;
+  };
+
+  it('keeps marks alone where no picture was agreed to, and says why', async () => {
+    const { user } = await withRule({ kind: 'never', why: 'Of anybody under 16 none is kept.' });
+    const panel = screen.getByRole('region', { name: 'To compare later' });
+    expect(within(panel).getByText('Of anybody under 16 none is kept.')).toBeInTheDocument();
+    expect(within(panel).queryByRole('checkbox')).toBeNull();
+    await user.click(within(panel).getByRole('button', { name: 'Keep the marks' }));
+    expect(await screen.findByText('Marks kept, without the picture.')).toBeInTheDocument();
+    expect(keptSheets).toMatchObject([{ jpeg: null, hasAsked: false }]);
+  });
+
+  it('takes the picture along only where it is ticked that the person agrees', async () => {
+    const { user } = await withRule({ kind: 'ask' });
+    await user.click(screen.getByLabelText(/was asked just now and agrees/));
+    await user.click(screen.getByRole('button', { name: 'Keep marks and picture' }));
+    await waitFor(() => expect(keptSheets).toMatchObject([{ jpeg: 'abcd', hasAsked: true }]));
+  });
 });

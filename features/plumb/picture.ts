@@ -1,5 +1,7 @@
 'use client';
 
+import { keptBytes, keptSidePx } from '@/core/plumb/sheet';
+
 /** A picture on this device: right way up, not too large, without its metadata. It goes nowhere. */
 
 export interface LoadedPicture {
@@ -56,6 +58,27 @@ export async function loadPicture(file: File): Promise<PictureOutcome> {
   canvas.getContext('2d')?.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
   bitmap.close();
   return toPicture(canvas);
+}
+
+export type JpegOutcome =
+  { readonly ok: true; readonly jpeg: string } | { readonly ok: false; readonly problem: string };
+
+/** A loaded picture as it is kept: smaller, as a JPEG, base64. What is painted anew has no metadata. */
+export async function toKeptJpeg({ url, width, height }: LoadedPicture): Promise<JpegOutcome> {
+  const picture = new Image();
+  picture.src = url;
+  await picture.decode();
+  const scale = Math.min(1, keptSidePx / Math.max(width, height));
+  const canvas = document.createElement('canvas');
+  canvas.width = Math.max(1, Math.round(width * scale));
+  canvas.height = Math.max(1, Math.round(height * scale));
+  canvas.getContext('2d')?.drawImage(picture, 0, 0, canvas.width, canvas.height);
+  for (const quality of [0.85, 0.7, 0.5]) {
+    const address = canvas.toDataURL('image/jpeg', quality);
+    const jpeg = address.slice(address.indexOf(',') + 1);
+    if ((jpeg.length * 3) / 4 <= keptBytes) return { ok: true, jpeg };
+  }
+  return { ok: false, problem: 'This picture is too large to be kept. The marks can be.' };
 }
 
 /** A painted picture as if it had been taken. */

@@ -69,6 +69,7 @@ describe('what a reader found', () => {
     left: {},
     right: {},
     facing: 'left' as const,
+    seen: { left: 9, right: 0 },
   };
 
   it('is laid over what was changed while it read, and is one step back', () => {
@@ -84,6 +85,43 @@ describe('what a reader found', () => {
       scale: { kind: 'segment', segment: 'trunk' },
     });
     expect(sheetOf(reducePlumb(read, { kind: 'undo' })).marks.near).toEqual({});
+  });
+
+  it.each([
+    ['handstandWall', 'right', 130],
+    ['handstandWall', 'left', 90],
+    // The L has its wall behind the hands.
+    ['wallL', 'right', 90],
+    ['handstand', 'right', null],
+  ] as const)('guesses the wall of %s, fingers to the %s', (shape, facing, x) => {
+    const set = reducePlumb(beginPlumb(), { kind: 'set', change: { shape } });
+    const near = { ...marks.near, ankle: at(110, 100), heel: at(130, 90), toe: at(90, 60) };
+    const found = { ...marks, near, facing };
+    const { wall } = sheetOf(reducePlumb(set, { kind: 'read', marks: found, image }));
+    expect(wall?.[0][0] ?? null).toBe(x);
+  });
+
+  it('lays the floor along the level edges of the picture, under what lies lowest', () => {
+    const read = reducePlumb(beginPlumb(), {
+      kind: 'read',
+      marks: { ...marks, tiltDeg: 4 },
+      image,
+    });
+    const [[x1, y1], [x2, y2]] = sheetOf(read).floor!;
+    expect((Math.atan2(y2 - y1, x2 - x1) * 180) / Math.PI).toBeCloseTo(4, 1);
+    // Through the wrist.
+    expect(y1 + ((100 - x1) * (y2 - y1)) / (x2 - x1)).toBeCloseTo(900, 0);
+  });
+
+  it('stands the wall of a tilted picture upright on its floor, through the foot', () => {
+    const set = reducePlumb(beginPlumb(), { kind: 'set', change: { shape: 'handstandWall' } });
+    const near = { ...marks.near, ankle: at(500, 110), heel: at(520, 100) };
+    const found = { ...marks, near, facing: 'right' as const, tiltDeg: 4 };
+    const sheet = sheetOf(reducePlumb(set, { kind: 'read', marks: found, image }));
+    const [[x1, y1], [x2, y2]] = sheet.wall!;
+    expect((Math.atan2(x2 - x1, y1 - y2) * 180) / Math.PI).toBeCloseTo(4, 0);
+    const heelAt = x1 + ((y1 - 100) * (x2 - x1)) / (y1 - y2);
+    expect(Math.abs(heelAt - 520)).toBeLessThan(4);
   });
 
   it('leaves a floor and a scale that somebody has set', () => {

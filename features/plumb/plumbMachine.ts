@@ -1,6 +1,7 @@
 /** The marks of one picture as they are placed: pure, with one way back. */
-import type { Body } from '@/core/body/body';
-import { between } from '@/core/posture/geometry';
+import { guessedHeight, resolveBody, type Body } from '@/core/body/body';
+import { InputProblem } from '@/core/problem';
+import { between, radians } from '@/core/posture/geometry';
 import type { FigureJoints, Point } from '@/core/posture/joints';
 import type { ShapeId } from '@/core/shapes/postures';
 import { figureOf } from '@/core/plumb/practice';
@@ -9,32 +10,14 @@ import type {
   MarkSet,
   Pixel,
   PixelLine,
-  PlumbBase,
-  ScaleSegment,
+  Sheet,
   StillInput,
+  Whose,
 } from '@/core/plumb/marks';
+export type { Sheet, SheetScale, Whose } from '@/core/plumb/marks';
 import type { ReadMarks } from '@/core/plumb/reader';
 import type { MarkedImage } from '@/core/plumb/coco';
 import { beginHistory, goBack, goOn, type History } from '@/design/history';
-
-export type View = StillInput['view'];
-export type Whose = 'near' | 'far' | 'left' | 'right';
-
-export interface Sheet {
-  readonly view: View;
-  readonly facing: 'left' | 'right';
-  readonly base: PlumbBase;
-  readonly shape: ShapeId | null;
-  readonly marks: Readonly<Record<Whose, MarkSet>>;
-  readonly floor: PixelLine | null;
-  readonly wall: PixelLine | null;
-  readonly scale: SheetScale;
-}
-
-export type SheetScale =
-  | { readonly kind: 'none' }
-  | { readonly kind: 'points'; readonly line: PixelLine; readonly metres: number }
-  | { readonly kind: 'segment'; readonly segment: ScaleSegment };
 
 /** A mark, or one end of a line. */
 export type HandleId =
@@ -43,6 +26,8 @@ export type HandleId =
 
 export const handleKey = (id: HandleId): string =>
   id.kind === 'mark' ? `${id.whose}.${id.name}` : `${id.kind}.${id.end}`;
+
+export type View = Sheet['view'];
 
 export interface ImageSize {
   readonly width: number;
@@ -90,7 +75,7 @@ export const sheetOf = ({ history, live }: PlumbState): Sheet => live ?? history
 const withEnd = (line: PixelLine, end: 0 | 1, to: Pixel): PixelLine =>
   end === 0 ? [to, line[1]] : [line[0], to];
 
-function moved(sheet: Sheet, id: HandleId, to: Pixel): Sheet {
+export function moved(sheet: Sheet, id: HandleId, to: Pixel): Sheet {
   switch (id.kind) {
     case 'mark': {
       const set = { ...sheet.marks[id.whose], [id.name]: { x: to[0], y: to[1] } };
@@ -108,7 +93,7 @@ function moved(sheet: Sheet, id: HandleId, to: Pixel): Sheet {
   }
 }
 
-function removed(sheet: Sheet, id: HandleId): Sheet {
+export function removed(sheet: Sheet, id: HandleId): Sheet {
   switch (id.kind) {
     case 'mark': {
       const { [id.name]: _, ...rest } = sheet.marks[id.whose];
@@ -347,24 +332,61 @@ export function facingSheet(sheet: Sheet, body: Body, image: ImageSize): Sheet {
   };
 }
 
+/** Where the wall is that the feet of this shape rest on: ahead, behind, or nowhere. */
+function wallOf(shape: ShapeId): 1 | -1 | null {
+  try {
+    const { joints, wallX } = figureOf(usualBody, shape);
+    return wallX === null ? null : wallX > joints.wrist[0] ? 1 : -1;
+  } catch (error) {
+    if (error instanceof InputProblem) return null;
+    throw error;
+  }
+}
+const usualBody = resolveBody({ heightM: guessedHeight.heightM });
+
 /** What a reader has found: marks, a floor under what carries the weight, the scale of the trunk. */
 function readSheet(sheet: Sheet, read: ReadMarks, image: ImageSize): Sheet {
   const { near, far, left, right, facing } = read;
   const marks =
     sheet.view === 'side' ? { ...sheet.marks, near, far } : { ...sheet.marks, left, right };
+  const slope = Math.tan(radians(read.tiltDeg ?? 0));
+  /** How low a level line through a place would be in the middle of the picture. */
+  const middleOf = ({ x, y }: { readonly x: number; readonly y: number }) =>
+    y - (x - image.width / 2) * slope;
   const lowest = Math.max(
-    ...Object.values(sheet.view === 'side' ? near : { ...left, ...right }).map(({ y }) => y),
+    ...Object.values(sheet.view === 'side' ? near : { ...left, ...right }).map(middleOf),
   );
-  const floorY = Math.round(Math.min(image.height, lowest));
+  const floorAt = (x: number): Pixel => [
+    Math.round(x),
+    Math.round(Math.min(image.height, lowest + (x - image.width / 2) * slope)),
+  ];
+  const wall = sheet.view === 'side' && sheet.shape !== null ? wallOf(sheet.shape) : null;
+  const way = ((facing ?? sheet.facing) === 'left' ? -1 : 1) * (wall ?? 1);
+  // An upright through each place of the foot, where it meets the floor: the furthest is the wall's.
+  const feet = (['heel', 'toe', 'ankle'] as const).flatMap((name) => {
+    const foot = near[name];
+    return foot === undefined ? [] : [foot.x - slope * (lowest - foot.y)];
+  });
+  const wallX =
+    wall === null || feet.length === 0 ? null : way * Math.max(...feet.map((x) => way * x));
   return {
     ...sheet,
     facing: facing ?? sheet.facing,
+    // A guess as well: where feet rest on a wall, it is where they reach furthest.
+    wall:
+      sheet.wall ??
+      (wallX === null
+        ? null
+        : [
+            floorAt(wallX),
+            [
+              Math.round(wallX + slope * (floorAt(wallX)[1] - image.height * 0.12)),
+              Math.round(image.height * 0.12),
+            ],
+          ]),
     marks,
-    // A guess: what lies lowest is on the floor.
-    floor: sheet.floor ?? [
-      [Math.round(image.width * 0.06), floorY],
-      [Math.round(image.width * 0.94), floorY],
-    ],
+    // A guess: what lies lowest is on the floor, and the floor runs as the picture's level edges do.
+    floor: sheet.floor ?? [floorAt(image.width * 0.06), floorAt(image.width * 0.94)],
     scale: sheet.scale.kind === 'none' ? { kind: 'segment', segment: 'trunk' } : sheet.scale,
   };
 }

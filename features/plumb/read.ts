@@ -3,8 +3,10 @@ import type { BodyInput } from '@/core/body/body';
 import { checkIds, type CheckId } from '@/core/catalog/checks';
 import type { LengthUnits } from '@/core/units/length';
 import type { Day } from '@/core/units/day';
-import { listPeople } from '@/db/people';
+import { listPeople, type PersonRow } from '@/db/people';
+import { listPictures, type KeptPicture } from '@/db/pictures';
 import { database } from '@/server/database';
+import { whyNoPicture } from './keep';
 import { readPerson } from '@/server/judging/views';
 
 export interface PlumbCheck {
@@ -14,8 +16,27 @@ export interface PlumbCheck {
   readonly hasSides: boolean;
 }
 
+/** Whether the picture itself may be kept with its marks. */
+export type PictureRule =
+  | { readonly kind: 'never'; readonly why: string }
+  | { readonly kind: 'ask' }
+  | { readonly kind: 'may' };
+
+function ruleOf(person: Pick<PersonRow, 'cautions' | 'pictureConsent'>): PictureRule {
+  const why = whyNoPicture(person, true);
+  if (why !== null) return { kind: 'never', why };
+  return { kind: person.pictureConsent === 'ask' ? 'ask' : 'may' };
+}
+
 export interface PlumbView {
-  readonly person: { readonly id: number; readonly name: string; readonly body: BodyInput };
+  readonly person: {
+    readonly id: number;
+    readonly name: string;
+    readonly body: BodyInput;
+    readonly pictures: PictureRule;
+  };
+  /** What was kept of this person, newest first. */
+  readonly kept: readonly KeptPicture[];
   readonly people: readonly { readonly id: number; readonly name: string }[];
   readonly checks: readonly PlumbCheck[];
   /** The school stands over the first knuckle. */
@@ -32,7 +53,13 @@ export function readPlumb(id: number | null): PlumbView | null {
   if (view === null) return null;
   const { person, school, settings, today } = view;
   return {
-    person: { id: person.id, name: person.name, body: person.body },
+    person: {
+      id: person.id,
+      name: person.name,
+      body: person.body,
+      pictures: ruleOf(person),
+    },
+    kept: listPictures(database(), person.id),
     people: people.map((one) => ({ id: one.id, name: one.name })),
     checks: checkIds.flatMap((check): PlumbCheck[] => {
       const found = school.checks.get(check);

@@ -5,8 +5,12 @@ import { nobodyThere, type ReadMarks } from '@/core/plumb/reader';
 import type { MarksAnswer, MarksQuestion } from '@/workers/marks.worker';
 import type { LoadedPicture } from './picture';
 
+export type NextOutcome =
+  | { readonly ok: true; readonly marks: ReadMarks | null }
+  | { readonly ok: false; readonly problem: string };
+
 export type ReadOutcome =
-  | { readonly ok: true; readonly marks: ReadMarks }
+  | { readonly ok: true; readonly marks: ReadMarks; readonly hasOthers?: boolean }
   | { readonly ok: false; readonly problem: string };
 
 const cannotRead =
@@ -30,14 +34,12 @@ export function useReader() {
       picture.src = url;
       await picture.decode();
       const image = await createImageBitmap(picture);
-      worker.current ??= new Worker(new URL('../../workers/marks.worker.ts', import.meta.url), {
-        type: 'module',
-      });
+      worker.current ??= makeWorker();
       const answer = await ask(worker.current, { id, image });
       if (id !== asked.current) return null;
       switch (answer.kind) {
         case 'read':
-          return { ok: true, marks: answer.marks };
+          return { ok: true, marks: answer.marks, hasOthers: answer.hasOthers };
         case 'nobody':
           return { ok: false, problem: nobodyThere };
         case 'failed':
@@ -52,13 +54,41 @@ export function useReader() {
       if (id === asked.current) setReading(false);
     }
   };
+  /** The next picture of a row; `null` marks where nobody is surely there. */
+  const readNext = async (
+    from: HTMLCanvasElement | HTMLVideoElement,
+    row: 'begins' | 'goes-on',
+  ): Promise<NextOutcome> => {
+    asked.current += 1;
+    const id = asked.current;
+    try {
+      const image = await createImageBitmap(from);
+      worker.current ??= makeWorker();
+      const answer = await ask(worker.current, { id, image, row });
+      switch (answer.kind) {
+        case 'read':
+          return { ok: true, marks: answer.marks };
+        case 'nobody':
+          return { ok: true, marks: null };
+        case 'failed':
+          return { ok: false, problem: cannotRead };
+      }
+    } catch {
+      worker.current?.terminate();
+      worker.current = null;
+      return { ok: false, problem: cannotRead };
+    }
+  };
   /** What is being read is wanted no more. */
   const forget = () => {
     asked.current += 1;
     setReading(false);
   };
-  return { isReading, read, forget };
+  return { isReading, read, readNext, forget };
 }
+
+const makeWorker = () =>
+  new Worker(new URL('../../workers/marks.worker.ts', import.meta.url), { type: 'module' });
 
 function ask(worker: Worker, question: MarksQuestion): Promise<MarksAnswer> {
   return new Promise((resolve, reject) => {

@@ -1,0 +1,123 @@
+'use client';
+
+import { Button, Checkbox, Group, SegmentedControl } from '@mantine/core';
+import { useState, useTransition } from 'react';
+import { faultTable, getCheck, type CheckId, type FaultId } from '@/core/catalog/checks';
+import type { FaultFound } from '@/core/plumb/faults';
+import type { Offer } from '@/core/plumb/feeds';
+import type { ReadBy } from '@/core/readiness/record';
+import { showProblems } from '@/design/notices';
+import { showRecorded } from '@/features/check/showRecorded';
+import { recordCheckAction } from '@/features/person/actions';
+import type { PlumbCheck, PlumbView } from './read';
+import classes from './plumb.module.css';
+
+interface OfferListProps {
+  readonly view: PlumbView;
+  readonly offers: readonly Offer[];
+  /** What it was read off. */
+  readonly by: ReadBy;
+  /** Suggested; the teacher's tap confirms. */
+  readonly faults: readonly FaultFound[];
+}
+
+/** What may become a record; nothing is kept without a tap. */
+export function OfferList({ view, offers, by, faults }: OfferListProps) {
+  if (offers.length === 0) return null;
+  return (
+    <section aria-label="As a record">
+      <h2 className={classes.heading}>As a record of {view.person.name}</h2>
+      {offers.map((offer) => {
+        const check = view.checks.find((one) => one.check === offer.check);
+        return check && <OneOffer key={offer.check} {...{ view, offer, check, by, faults }} />;
+      })}
+    </section>
+  );
+}
+
+interface OneOfferProps {
+  readonly view: PlumbView;
+  readonly offer: Offer;
+  readonly check: PlumbCheck;
+  readonly by: ReadBy;
+  readonly faults: readonly FaultFound[];
+}
+
+const rounded = (value: number) => Math.round(value * 10) / 10;
+
+function shown({ value, error }: Offer, check: CheckId): string {
+  const { scoring } = getCheck(check);
+  if (scoring.kind === 'pass') return value === 1 ? 'yes' : 'no';
+  if (scoring.kind === 'reps') return String(value);
+  const unit =
+    scoring.kind === 'hold'
+      ? ' s'
+      : scoring.kind === 'measure' && scoring.unit === 'cm'
+        ? ' cm'
+        : '°';
+  return `${rounded(value)}${unit}, give or take ${rounded(error)}`;
+}
+
+function OneOffer({ view, offer, check, by, faults: found }: OneOfferProps) {
+  const [isSaving, start] = useTransition();
+  const [side, setSide] = useState<'left' | 'right'>('left');
+  const [seen, setSeen] = useState<readonly FaultId[]>([]);
+  const { voidedBy } = getCheck(check.check);
+  const faults = found.map(({ fault }) => fault).filter((one) => voidedBy.includes(one));
+  const keep = () =>
+    start(async () => {
+      const outcome = await recordCheckAction(view.person.id, {
+        check: check.check,
+        value: String(rounded(Math.max(0, offer.value))),
+        unit: 'plain',
+        date: view.today,
+        stoppedByTeacher: false,
+        faults: [...seen],
+        pain: false,
+        painPlace: null,
+        side: check.hasSides ? side : null,
+        base: offer.base,
+        reading: { by, measure: offer.measure, error: offer.error },
+      });
+      if (outcome.ok) showRecorded(view.person.id, outcome.value, check.label);
+      else showProblems(outcome.problems);
+    });
+  return (
+    <div className={classes.offer}>
+      <p>
+        <strong>{check.label}</strong>: {shown(offer, check.check)}
+      </p>
+      {offer.tooCoarse !== undefined ? (
+        <p className={classes.note}>{offer.tooCoarse} It is shown, and cannot be kept.</p>
+      ) : (
+        <>
+          {faults.map((fault) => (
+            <Checkbox
+              key={fault}
+              label={`${faultTable[fault].label}: I see it too`}
+              checked={seen.includes(fault)}
+              onChange={({ currentTarget: { checked } }) =>
+                setSeen((before) =>
+                  checked ? [...before, fault] : before.filter((one) => one !== fault),
+                )
+              }
+            />
+          ))}
+          <Group gap="sm">
+            {check.hasSides && (
+              <SegmentedControl
+                aria-label="Side"
+                value={side}
+                data={['left', 'right']}
+                onChange={(value) => setSide(value as 'left' | 'right')}
+              />
+            )}
+            <Button loading={isSaving} onClick={keep}>
+              Keep it
+            </Button>
+          </Group>
+        </>
+      )}
+    </div>
+  );
+}

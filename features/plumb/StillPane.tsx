@@ -1,0 +1,223 @@
+'use client';
+
+import { Button, FileButton, Group } from '@mantine/core';
+import { useHotkeys } from '@mantine/hooks';
+import { IconArrowBackUp, IconCamera, IconPhoto } from '@tabler/icons-react';
+import { useEffect, useMemo, useReducer, useRef, useState } from 'react';
+import { resolveBody } from '@/core/body/body';
+import { InputProblem } from '@/core/problem';
+import { isFrontal, moreThanOne, takenFromTheFront } from '@/core/plumb/reader';
+import { practiceTakes } from '@/core/plumb/practice';
+import { readStill } from '@/core/plumb/still';
+import type { ShapeId } from '@/core/shapes/postures';
+import { canGoBack } from '@/design/history';
+import { showProblem } from '@/design/notices';
+import { Choices } from './Choices';
+import { FilesPanel } from './FilesPanel';
+import { KeepPanel } from './KeepPanel';
+import { MeasureList } from './MeasureList';
+import { Offers } from './Offers';
+import { fromCanvas, loadPicture, type LoadedPicture, type PictureOutcome } from './picture';
+import { PictureStage } from './PictureStage';
+import {
+  beginPlumb,
+  emptySheet,
+  facingSheet,
+  ghostSheet,
+  reducePlumb,
+  sheetOf,
+  toStill,
+} from './plumbMachine';
+import { paintPractice } from './practice';
+import type { PlumbView } from './read';
+import { useReader } from './useReader';
+import classes from './plumb.module.css';
+
+interface StillPaneProps {
+  readonly view: PlumbView;
+  /** The shape that is looked at, where somebody came from one. */
+  readonly shape: ShapeId | null;
+}
+
+const usualShape: ShapeId = 'handstandWall';
+
+/** One picture: marks that are moved by hand, and what follows from them. */
+export function StillPane({ view, shape }: StillPaneProps) {
+  const { person, units } = view;
+  const body = useMemo(() => resolveBody(person.body), [person.body]);
+  const [picture, setPicture] = useState<LoadedPicture | null>(null);
+  const taking = useRef(0);
+  const practised = useRef(0);
+  const reader = useReader();
+  const [state, tell] = useReducer(reducePlumb, undefined, () =>
+    beginPlumb({ ...emptySheet, shape: shape ?? usualShape }),
+  );
+  const sheet = sheetOf(state);
+  const { reading, problem } = useMemo(() => measure(sheet, view), [sheet, view]);
+  useHotkeys([['mod+z', () => tell({ kind: 'undo' })]]);
+  // The picture is this page's alone, and goes with it.
+  useEffect(
+    () => () => {
+      if (picture !== null) URL.revokeObjectURL(picture.url);
+    },
+    [picture],
+  );
+  const take = async (outcome: Promise<PictureOutcome>) => {
+    const turn = (taking.current += 1);
+    const taken = await outcome;
+    // Another one was chosen meanwhile.
+    if (turn !== taking.current) return;
+    if (!taken.ok) {
+      showProblem(taken.problem);
+      return;
+    }
+    reader.forget();
+    tell({ kind: 'new-picture' });
+    setPicture(taken.picture);
+  };
+  const choose = (file: File | null) => {
+    if (file !== null) void take(loadPicture(file));
+  };
+  const readMarks = async () => {
+    if (picture === null) return;
+    const found = await reader.read(picture);
+    if (found === null) return;
+    if (!found.ok) {
+      showProblem(found.problem);
+      return;
+    }
+    tell({ kind: 'read', marks: found.marks, image: picture });
+    if (found.hasOthers === true) showProblem(moreThanOne);
+    if (sheet.view === 'side' && isFrontal(found.marks)) showProblem(takenFromTheFront);
+  };
+  /** The person's own figure may not reach: that is a sentence, and the marks are put on otherwise. */
+  const reachable = <T,>(make: () => T): T | null => {
+    try {
+      return make();
+    } catch (error) {
+      if (!(error instanceof InputProblem)) throw error;
+      showProblem(`${error.message} Choose another shape to begin with.`);
+      return null;
+    }
+  };
+  const practise = () => {
+    const taken = practiceTakes[practised.current % practiceTakes.length]!;
+    practised.current += 1;
+    const wish = { shape: sheet.shape ?? usualShape, ...taken };
+    const painted = reachable(() => paintPractice(body, wish));
+    if (painted !== null) void take(fromCanvas(painted));
+  };
+  const placeMarks = () => {
+    if (picture === null) return;
+    const change =
+      sheet.view === 'side'
+        ? reachable(() => ghostSheet(sheet, body, sheet.shape ?? usualShape, picture))
+        : facingSheet(sheet, body, picture);
+    if (change !== null) tell({ kind: 'set', change });
+  };
+  return (
+    <>
+      <Group gap="sm" mb="sm">
+        <FileButton onChange={choose} accept="image/*">
+          {({ onClick }) => (
+            <Button leftSection={<IconPhoto size={18} />} onClick={onClick}>
+              Choose a picture
+            </Button>
+          )}
+        </FileButton>
+        <FileButton onChange={choose} accept="image/*" capture="environment">
+          {({ onClick }) => (
+            <Button variant="default" leftSection={<IconCamera size={18} />} onClick={onClick}>
+              Take one
+            </Button>
+          )}
+        </FileButton>
+        <Button variant="default" onClick={practise}>
+          A practice picture
+        </Button>
+        <Button
+          variant="default"
+          disabled={!canGoBack(state.history)}
+          leftSection={<IconArrowBackUp size={18} />}
+          onClick={() => tell({ kind: 'undo' })}
+        >
+          Undo
+        </Button>
+      </Group>
+      {picture === null ? (
+        <Begin onFile={choose} />
+      ) : (
+        <div className={classes.plumb}>
+          <PictureStage
+            picture={picture}
+            sheet={sheet}
+            body={body}
+            reading={reading}
+            units={units}
+            tell={tell}
+          />
+          <div className={classes.side}>
+            <Choices
+              sheet={sheet}
+              image={picture}
+              hasMarks={reading !== null}
+              isReading={reader.isReading}
+              onRead={() => void readMarks()}
+              onPlace={placeMarks}
+              tell={tell}
+            />
+            {problem !== null && <p className={classes.problem}>{problem}</p>}
+            {reading !== null && (
+              <>
+                <MeasureList reading={reading} units={units} />
+                <Offers view={view} sheet={sheet} reading={reading} />
+                <KeepPanel view={view} picture={picture} sheet={sheet} />
+                <FilesPanel picture={picture} sheet={sheet} reading={reading} tell={tell} />
+              </>
+            )}
+          </div>
+        </div>
+      )}
+    </>
+  );
+}
+
+/** What the marks say, or why they say nothing. */
+function measure(sheet: ReturnType<typeof sheetOf>, view: PlumbView) {
+  const input = toStill(sheet, view.person.body, view.isOverKnuckle);
+  if (input === null) return { reading: null, problem: null };
+  try {
+    return { reading: readStill(input), problem: null };
+  } catch (error) {
+    if (!(error instanceof InputProblem)) throw error;
+    return { reading: null, problem: error.message };
+  }
+}
+
+function Begin({ onFile }: { readonly onFile: (file: File | null) => void }) {
+  const [isOver, setOver] = useState(false);
+  return (
+    <div
+      className={classes.begin}
+      data-over={isOver}
+      onDragOver={(event) => {
+        event.preventDefault();
+        setOver(true);
+      }}
+      onDragLeave={() => setOver(false)}
+      onDrop={(event) => {
+        event.preventDefault();
+        setOver(false);
+        onFile(event.dataTransfer.files[0] ?? null);
+      }}
+    >
+      <h2>Drop a picture here, or choose one</h2>
+      <ul>
+        <li>Camera level, about hip height, three metres away or more, square to the body.</li>
+        <li>Whole body and floor in the picture.</li>
+        <li>A tape, a block or the wall in the plane of the body gives the scale.</li>
+      </ul>
+      <p>It stays on this page of this device: it is sent nowhere and kept nowhere.</p>
+    </div>
+  );
+}

@@ -1,0 +1,71 @@
+'use client';
+
+import { useEffect, useRef, useState } from 'react';
+
+/** Why a camera does not open, with what is to be done. */
+function words(error: unknown): string {
+  const name = error instanceof DOMException ? error.name : '';
+  switch (name) {
+    case 'NotAllowedError':
+      return 'The camera was refused. Allow it for this page in the browser’s bar, or choose a picture or a clip instead.';
+    case 'NotFoundError':
+    case 'OverconstrainedError':
+      return 'No camera is found. Connect one, or choose a picture or a clip instead.';
+    case 'NotReadableError':
+      return 'Another program holds the camera. Close it there and try again.';
+    default:
+      return 'The camera cannot be opened here. It needs this computer itself or the app’s own secure address; a picture or a clip can be chosen instead.';
+  }
+}
+
+export interface Camera {
+  readonly stream: MediaStream | null;
+  readonly problem: string | null;
+  readonly open: () => Promise<MediaStream | null>;
+  readonly close: () => void;
+}
+
+/** The device's camera, without sound: open only while somebody asks for it. */
+export function useCamera(): Camera {
+  const held = useRef<MediaStream | null>(null);
+  const asked = useRef(0);
+  const [stream, setStream] = useState<MediaStream | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const close = () => {
+    asked.current += 1;
+    held.current?.getTracks().forEach((track) => track.stop());
+    held.current = null;
+    setStream(null);
+  };
+  useEffect(
+    () => () => {
+      asked.current += 1;
+      held.current?.getTracks().forEach((track) => track.stop());
+    },
+    [],
+  );
+  const open = async () => {
+    const turn = (asked.current += 1);
+    setProblem(null);
+    try {
+      // Absent where the page is not secure.
+      const devices = (navigator as Partial<Navigator>).mediaDevices;
+      if (devices === undefined) throw new Error('no devices');
+      const opened = await devices.getUserMedia({
+        audio: false,
+        video: { facingMode: 'environment', width: { ideal: 960 }, height: { ideal: 720 } },
+      });
+      if (turn !== asked.current) {
+        opened.getTracks().forEach((track) => track.stop());
+        return null;
+      }
+      held.current = opened;
+      setStream(opened);
+      return opened;
+    } catch (error) {
+      if (turn === asked.current) setProblem(words(error));
+      return null;
+    }
+  };
+  return { stream, problem, open, close };
+}

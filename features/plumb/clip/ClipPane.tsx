@@ -1,0 +1,211 @@
+'use client';
+
+import { Button, FileButton, Group, Progress } from '@mantine/core';
+import { useHotkeys } from '@mantine/hooks';
+import { IconArrowBackUp, IconMovie, IconVideo } from '@tabler/icons-react';
+import { useDeferredValue, useMemo, useRef } from 'react';
+import { resolveBody } from '@/core/body/body';
+import { InputProblem } from '@/core/problem';
+import { readClip } from '@/core/plumb/clip/clip';
+import { courseOf, tellingFrames } from '@/core/plumb/clip/course';
+import { clipLines, kickWishes, type PracticeKick } from '@/core/plumb/practiceClip';
+import { readStill } from '@/core/plumb/still';
+import type { ShapeId } from '@/core/shapes/postures';
+import { canGoBack } from '@/design/history';
+import { showProblem } from '@/design/notices';
+import { Choices } from '../Choices';
+import { PictureStage } from '../PictureStage';
+import { ghostSheet, toStill, type PlumbEvent, type Sheet } from '../plumbMachine';
+import type { PlumbView } from '../read';
+import { ClipSide } from './ClipSide';
+import { clipOf, sheetAt, toClipInput, type ClipSheet } from './clipMachine';
+import { Recorder } from './Recorder';
+import { openClipFile, paintedClip } from './source';
+import { Timeline } from './Timeline';
+import { useClip } from './useClip';
+import classes from '../plumb.module.css';
+import own from './clip.module.css';
+
+interface ClipPaneProps {
+  readonly view: PlumbView;
+  readonly shape: ShapeId | null;
+}
+
+const usualShape: ShapeId = 'handstandWall';
+const practiceWords: Readonly<Record<PracticeKick, string>> = {
+  placed: 'A practice clip',
+  thrown: 'One with faults',
+};
+
+/** Lines read from a clip: pictures ten times a second, marks that can be mended in any of them. */
+export function ClipPane({ view, shape }: ClipPaneProps) {
+  const { person } = view;
+  const body = useMemo(() => resolveBody(person.body), [person.body]);
+  const { state, tell, progress, open, stop, urlAt, picture } = useClip({
+    shape: shape ?? usualShape,
+  });
+  const taking = useRef(0);
+  const clip = clipOf(state);
+  const sheet = sheetAt(clip, state.at);
+  const still = useMemo(() => readFrame(sheet, view), [sheet, view]);
+  // A mark follows the hand at once; what the whole clip says of it comes right after.
+  const settled = useDeferredValue(clip);
+  const whole = useMemo(() => readWhole(settled, view), [settled, view]);
+  useHotkeys([['mod+z', () => tell({ kind: 'undo' })]]);
+
+  const take = async (file: Blob | null) => {
+    if (file === null) return;
+    const turn = (taking.current += 1);
+    const opened = await openClipFile(file);
+    if (turn !== taking.current) {
+      // Another one was chosen meanwhile.
+      if (opened.ok) opened.source.close();
+      return;
+    }
+    if (opened.ok) open(opened.source, {});
+    else showProblem(opened.problem);
+  };
+  const practise = (kick: PracticeKick) => {
+    taking.current += 1;
+    open(paintedClip(body, kickWishes[kick]), {
+      base: 'hands',
+      shape: usualShape,
+      wall: clipLines.wall,
+      scale: { kind: 'points', line: [clipLines.scale.from, clipLines.scale.to], metres: 1 },
+    });
+  };
+  const tellFrame = (event: PlumbEvent) => {
+    if (event.kind === 'read' || event.kind === 'new-picture') return;
+    // While it is read the marks are laid anew every moment: what is mended would be lost.
+    if (progress !== null && event.kind !== 'set') return;
+    tell(event);
+  };
+  const placeMarks = () => {
+    if (picture === null || progress !== null) return;
+    try {
+      const { floor, wall, ...ghost } = ghostSheet(sheet, body, sheet.shape ?? usualShape, picture);
+      tell({
+        kind: 'set',
+        change: { ...ghost, floor: sheet.floor ?? floor, wall: sheet.wall ?? wall },
+      });
+    } catch (error) {
+      if (!(error instanceof InputProblem)) throw error;
+      showProblem(error.message);
+    }
+  };
+  return (
+    <>
+      <Group gap="sm" mb="sm">
+        <FileButton onChange={(file) => void take(file)} accept="video/*">
+          {({ onClick }) => (
+            <Button leftSection={<IconMovie size={18} />} onClick={onClick}>
+              Choose a clip
+            </Button>
+          )}
+        </FileButton>
+        <Recorder icon={<IconVideo size={18} />} onClip={(file) => void take(file)} />
+        {(Object.keys(practiceWords) as PracticeKick[]).map((kick) => (
+          <Button key={kick} variant="default" onClick={() => practise(kick)}>
+            {practiceWords[kick]}
+          </Button>
+        ))}
+        <Button
+          variant="default"
+          disabled={!canGoBack(state.history)}
+          leftSection={<IconArrowBackUp size={18} />}
+          onClick={() => tell({ kind: 'undo' })}
+        >
+          Undo
+        </Button>
+      </Group>
+      {progress !== null && (
+        <div className={own.bar}>
+          <Progress
+            value={(100 * progress[0]) / progress[1]}
+            size="lg"
+            aria-label="Pictures read"
+          />
+          <span role="status">
+            {progress[0]} of {progress[1]} pictures
+          </span>
+          <Button variant="default" onClick={stop}>
+            Stop here
+          </Button>
+        </div>
+      )}
+      {picture === null ? (
+        <div className={classes.begin}>
+          <h2>A try, at most twenty seconds</h2>
+          <ul>
+            <li>Camera still, level, about hip height, three metres away or more.</li>
+            <li>Begin before the feet leave the floor and end after they are back.</li>
+            <li>A wall and a tape in the plane of the body give distances; times need neither.</li>
+          </ul>
+          <p>It stays on this page of this device: it is sent nowhere and kept nowhere.</p>
+        </div>
+      ) : (
+        <div className={classes.plumb}>
+          <div>
+            <PictureStage
+              picture={picture}
+              sheet={sheet}
+              body={body}
+              reading={still}
+              units={view.units}
+              tell={tellFrame}
+              aroundPx={340}
+            />
+            <Timeline
+              course={whole?.course ?? []}
+              events={whole?.reading.events ?? []}
+              telling={whole?.telling ?? []}
+              times={clip.frames.map(({ atS }) => atS)}
+              at={state.at}
+              urlAt={urlAt}
+              lookAt={(index) => tell({ kind: 'look-at', index })}
+            />
+          </div>
+          <div className={classes.side}>
+            {whole !== null && (
+              <ClipSide view={view} input={whole.input} reading={whole.reading} size={picture} />
+            )}
+            <Choices
+              sheet={sheet}
+              image={picture}
+              hasMarks={still !== null}
+              isReading={progress !== null}
+              onPlace={placeMarks}
+              isClip
+              tell={tellFrame}
+            />
+          </div>
+        </div>
+      )}
+    </>
+  );
+}
+
+/** What the picture that is looked at says by itself, for the lines over it. */
+function readFrame(sheet: Sheet, view: PlumbView) {
+  const input = toStill(sheet, view.person.body, view.isOverKnuckle);
+  if (input === null) return null;
+  try {
+    return readStill(input);
+  } catch (error) {
+    if (!(error instanceof InputProblem)) throw error;
+    return null;
+  }
+}
+
+function readWhole(clip: ClipSheet, view: PlumbView) {
+  const input = toClipInput(clip, view.person.body, view.isOverKnuckle);
+  if (input === null) return null;
+  try {
+    const reading = readClip(input);
+    const times = input.frames.map(({ atS }) => atS);
+    return { input, reading, course: courseOf(input), telling: tellingFrames(reading, times) };
+  } catch (error) {
+    if (!(error instanceof InputProblem)) throw error;
+    return null;
+  }
+}

@@ -1,0 +1,140 @@
+'use client';
+
+/** The paint box of the practice pictures: a room, a metre of tape, somebody in skin and cloth. */
+import type { Body } from '@/core/body/body';
+import { drawFigure } from '@/core/drawing/figure';
+import { makeFrame } from '@/core/drawing/scene';
+import { between } from '@/core/posture/geometry';
+import type { FigureJoints } from '@/core/posture/joints';
+
+/** How a picture lies: its size, its scale, its floor, and where the person's own nought is. */
+export interface Layout {
+  readonly width: number;
+  readonly height: number;
+  readonly pxPerM: number;
+  readonly floorPx: number;
+  readonly originPx: number;
+}
+
+const paint = {
+  wall: '#d9d2c3',
+  wallSide: '#c3baa6',
+  floor: '#a98a63',
+  board: '#96774f',
+  skirting: '#efe9dc',
+  skin: '#c08a64',
+  skinDark: '#8f6145',
+  hair: '#3a2a22',
+  top: '#6d8f8a',
+  legs: '#39495c',
+  legsDark: '#2a3646',
+  tape: '#f0c64a',
+  ink: '#222',
+} as const;
+
+/** Which cloth each part of the drawn figure wears, in the order it is drawn. */
+const wears = [
+  paint.skin,
+  paint.top,
+  paint.legs,
+  paint.legs,
+  paint.skinDark,
+  paint.skin,
+  paint.skin,
+  paint.skin,
+  paint.skin,
+] as const;
+/** A second leg is drawn before all of it. */
+const wearsFar = [paint.legsDark, paint.legsDark, paint.skinDark] as const;
+
+/** Everything is painted this much past the picture's edges, so that a tilt shows no corner. */
+const over = 400;
+/** The pictures were drawn at this scale first; what has no length of its own follows it. */
+const usualPxPerM = 500;
+
+/** Wall, floor, skirting, and the wall that stands in the picture's plane. */
+export function paintRoom(
+  context: CanvasRenderingContext2D,
+  { width, height, pxPerM, floorPx }: Layout,
+  wall: { readonly atPx: number; readonly side: 1 | -1 } | null,
+): void {
+  const share = pxPerM / usualPxPerM;
+  context.fillStyle = paint.wall;
+  context.fillRect(-over, -over, width + 2 * over, floorPx + over);
+  context.fillStyle = paint.floor;
+  context.fillRect(-over, floorPx, width + 2 * over, height + over);
+  context.strokeStyle = paint.board;
+  context.lineWidth = 1;
+  for (let x = -over; x < width + over; x += 90 * share) {
+    context.beginPath();
+    context.moveTo(x, floorPx);
+    context.lineTo(x - 60 * share, height + over);
+    context.stroke();
+  }
+  context.fillStyle = paint.skirting;
+  context.fillRect(-over, floorPx - 26 * share, width + 2 * over, 20 * share);
+  if (wall === null) return;
+  context.fillStyle = paint.wallSide;
+  const wide = width + 2 * over;
+  context.fillRect(wall.side === 1 ? wall.atPx : wall.atPx - wide, -over, wide, floorPx + over);
+}
+
+/** A metre of tape on the floor, from a place on. */
+export function paintTape(
+  context: CanvasRenderingContext2D,
+  { pxPerM, floorPx }: Layout,
+  fromPx: number,
+): void {
+  const share = pxPerM / usualPxPerM;
+  context.fillStyle = paint.tape;
+  context.fillRect(fromPx, floorPx + 26 * share, pxPerM, 12 * share);
+  context.fillStyle = paint.ink;
+  context.font = `${18 * share}px sans-serif`;
+  for (let tenth = 0; tenth <= 10; tenth += 1) {
+    context.fillRect(
+      fromPx + (tenth * pxPerM) / 10 - 1,
+      floorPx + 26 * share,
+      2,
+      (tenth % 5 === 0 ? 20 : 12) * share,
+    );
+  }
+  context.fillText('1 m', fromPx + pxPerM + 10 * share, floorPx + 42 * share);
+}
+
+/** Somebody in skin and cloth, with a soft shadow on the floor. */
+export function paintPerson(
+  context: CanvasRenderingContext2D,
+  { pxPerM, floorPx, originPx }: Layout,
+  body: Body,
+  figure: FigureJoints,
+): void {
+  const share = pxPerM / usualPxPerM;
+  const frame = makeFrame(pxPerM, originPx, floorPx);
+  context.fillStyle = 'rgba(40, 30, 20, 0.25)';
+  context.beginPath();
+  context.ellipse(
+    frame.x(figure.wrist[0] + 0.05),
+    floorPx + 8 * share,
+    130 * share,
+    14 * share,
+    0,
+    0,
+    2 * Math.PI,
+  );
+  context.fill();
+  const cloth = figure.otherLeg === undefined ? wears : [...wearsFar, ...wears];
+  drawFigure('ghost', frame, body, figure).forEach((part, index) => {
+    if (part.kind !== 'path') return;
+    const path = new Path2D(part.d);
+    context.fillStyle = cloth[index] ?? paint.skin;
+    context.fill(path);
+    context.strokeStyle = 'rgba(20, 15, 10, 0.35)';
+    context.lineWidth = 2 * share;
+    context.stroke(path);
+  });
+  const [x, y] = between(figure.shoulder, figure.crown, 0.86);
+  context.fillStyle = paint.hair;
+  context.beginPath();
+  context.arc(frame.x(x), frame.y(y), 30 * share, 0, 2 * Math.PI);
+  context.fill();
+}
