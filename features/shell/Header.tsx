@@ -9,30 +9,22 @@ import {
   useMantineColorScheme,
 } from '@mantine/core';
 import { useHotkeys, useMounted } from '@mantine/hooks';
-import { IconLock, IconMoon, IconSun } from '@tabler/icons-react';
+import { IconLock, IconMoon, IconSearch, IconSun } from '@tabler/icons-react';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
-import { useTransition } from 'react';
+import dynamic from 'next/dynamic';
+import { useState, useTransition } from 'react';
 import { saveSettingsAction } from '@/features/settings/actions';
 import type { LengthUnits } from '@/core/units/length';
 import { lockDesk, lockKey } from './lock';
+import { PhoneBar } from './PhoneBar';
+import { isHere, places } from './places';
+import { findKey, helpKey } from './shortcuts';
 import classes from './shell.module.css';
 
-const places = [
-  { href: '/', label: 'Tonight' },
-  { href: '/plan', label: 'Plan' },
-  { href: '/floor', label: 'Floor' },
-  { href: '/people', label: 'People' },
-  { href: '/ladders', label: 'Ladders' },
-  { href: '/checks', label: 'Checks' },
-  { href: '/record', label: 'Record' },
-  { href: '/room', label: 'Room' },
-  { href: '/courses', label: 'Courses' },
-  { href: '/profiles', label: 'Profiles' },
-  { href: '/bench', label: 'Bench' },
-  { href: '/plumb', label: 'Plumb' },
-  { href: '/settings', label: 'Settings' },
-] as const;
+// Not loaded before somebody looks for something.
+const Palette = dynamic(() => import('./Palette').then((one) => one.Palette));
+const Shortcuts = dynamic(() => import('./Shortcuts').then((one) => one.Shortcuts));
 
 interface HeaderProps {
   readonly units: LengthUnits;
@@ -43,7 +35,14 @@ interface HeaderProps {
 }
 
 export function Header({ units, isTeacher, canLock }: HeaderProps) {
-  useHotkeys([[lockKey, () => canLock && isTeacher && void lockDesk()]]);
+  const [shown, setShown] = useState<'palette' | 'keys' | null>(null);
+  const close = () => setShown(null);
+  useHotkeys([
+    [lockKey, () => canLock && isTeacher && void lockDesk()],
+    [findKey, () => isTeacher && setShown('palette')],
+    // The sign itself, wherever a keyboard has it.
+    [`shift+${helpKey}`, () => isTeacher && setShown('keys')],
+  ]);
   const path = usePathname();
   const [isSaving, startSaving] = useTransition();
   const { setColorScheme } = useMantineColorScheme();
@@ -52,71 +51,83 @@ export function Header({ units, isTeacher, canLock }: HeaderProps) {
   const chosen = useComputedColorScheme('light', { getInitialValueInEffect: true });
   const scheme = isAwake ? chosen : 'light';
   const next = scheme === 'dark' ? 'light' : 'dark';
-  const isHere = (href: string) =>
-    href === '/'
-      ? path === '/'
-      : path.startsWith(href) || (href === '/profiles' && path === '/entries');
   // The running class fills the screen: nothing beside it may be hit by mistake.
   if (/^\/floor\/.+/.test(path)) return null;
   return (
-    <header className={`${classes.header} no-print`}>
-      <a href="#main" className={classes.skip}>
-        Skip to the page
-      </a>
-      <Group gap="lg" wrap="nowrap">
-        <span className={classes.name}>Levitar</span>
-        <nav aria-label="Places">
-          <Group gap="0 16px" wrap="wrap">
-            {(isTeacher ? places : []).map(({ href, label }) => (
-              <Anchor
-                key={href}
-                component={Link}
-                href={href}
-                className={classes.place}
-                aria-current={isHere(href) ? 'page' : undefined}
-              >
-                {label}
-              </Anchor>
-            ))}
-          </Group>
-        </nav>
-      </Group>
-      <Group gap="md" wrap="nowrap">
-        <SegmentedControl
-          aria-label="Units"
-          size="sm"
-          value={units}
-          disabled={isSaving || !isTeacher}
-          data={[
-            { value: 'cm', label: 'cm' },
-            { value: 'in', label: 'ft, in' },
-          ]}
-          onChange={(value) => {
-            startSaving(async () => {
-              await saveSettingsAction({ units: value });
-            });
-          }}
-        />
-        {canLock && (
+    <>
+      <header className={`${classes.header} no-print`}>
+        <a href="#main" className={classes.skip}>
+          Skip to the page
+        </a>
+        <Group gap="lg" wrap="nowrap">
+          <span className={classes.name}>Levitar</span>
+          <nav aria-label="Places">
+            <Group gap="0 12px" wrap="wrap">
+              {(isTeacher ? places : []).map(({ href, label }) => (
+                <Anchor
+                  key={href}
+                  component={Link}
+                  href={href}
+                  className={classes.place}
+                  aria-current={isHere(href, path) ? 'page' : undefined}
+                >
+                  {label}
+                </Anchor>
+              ))}
+            </Group>
+          </nav>
+        </Group>
+        <Group gap="md" wrap="nowrap">
+          <SegmentedControl
+            aria-label="Units"
+            size="sm"
+            value={units}
+            disabled={isSaving || !isTeacher}
+            data={[
+              { value: 'cm', label: 'cm' },
+              { value: 'in', label: 'ft, in' },
+            ]}
+            onChange={(value) => {
+              startSaving(async () => {
+                await saveSettingsAction({ units: value });
+              });
+            }}
+          />
+          {isTeacher && (
+            <ActionIcon
+              variant="subtle"
+              size={36}
+              aria-label="Find"
+              title="Find a person, a rung or a page: Ctrl K"
+              onClick={() => setShown('palette')}
+            >
+              <IconSearch size={20} />
+            </ActionIcon>
+          )}
+          {canLock && (
+            <ActionIcon
+              variant="subtle"
+              size={36}
+              aria-label={isTeacher ? 'Lock the desk' : 'Sign in'}
+              title={isTeacher ? 'Lock the desk: Alt, Shift, L' : 'Sign in'}
+              onClick={() => (isTeacher ? void lockDesk() : window.location.assign('/desk'))}
+            >
+              <IconLock size={20} />
+            </ActionIcon>
+          )}
           <ActionIcon
             variant="subtle"
             size={36}
-            aria-label={isTeacher ? 'Lock the desk' : 'Sign in'}
-            title={isTeacher ? 'Lock the desk: Alt, Shift, L' : 'Sign in'}
-            onClick={() => (isTeacher ? void lockDesk() : window.location.assign('/desk'))}
+            aria-label={`Switch to ${next} scheme`}
+            onClick={() => setColorScheme(next)}
           >
-            <IconLock size={20} />
+            {scheme === 'dark' ? <IconSun size={20} /> : <IconMoon size={20} />}
           </ActionIcon>
-        )}
-        <ActionIcon
-          variant="subtle"
-          size={36}
-          aria-label={`Switch to ${next} scheme`}
-          onClick={() => setColorScheme(next)}
-        >
-          {scheme === 'dark' ? <IconSun size={20} /> : <IconMoon size={20} />}
-        </ActionIcon>
-      </Group>
-    </header>
+        </Group>
+      </header>
+      {isTeacher && <PhoneBar path={path} />}
+      {shown === 'palette' && <Palette onClose={close} />}
+      {shown === 'keys' && <Shortcuts onClose={close} />}
+    </>
   );
 }

@@ -1,0 +1,89 @@
+import { screen, within } from '@testing-library/react';
+import { renderUi } from '@/design/testing/renderUi';
+import { Header } from './Header';
+import { sayKeys, shortcuts } from './shortcuts';
+
+const mockRouter = { push: jest.fn() };
+let mockPath = '/plan';
+jest.mock('next/navigation', () => ({
+  useRouter: () => mockRouter,
+  usePathname: () => mockPath,
+}));
+jest.mock('@/features/settings/actions', () => ({ saveSettingsAction: jest.fn() }));
+jest.mock('./actions', () => ({
+  listFindablesAction: () =>
+    Promise.resolve({
+      ok: true,
+      value: [
+        { label: 'Corin Vale', href: '/people/3', group: 'People' },
+        { label: 'Toes off the wall', href: '/ladders/HB8', group: 'Rungs' },
+      ],
+    }),
+}));
+
+beforeEach(() => {
+  mockPath = '/plan';
+  mockRouter.push.mockReset();
+  // jsdom lays nothing out.
+  Element.prototype.scrollIntoView = () => undefined;
+});
+
+const show = (isTeacher = true) =>
+  renderUi(<Header units="cm" isTeacher={isTeacher} canLock={false} />);
+
+it('says where one is, in the header and in the bar of a phone', () => {
+  show();
+  const header = screen.getByRole('navigation', { name: 'Places' });
+  expect(within(header).getByRole('link', { current: 'page' })).toHaveTextContent('Plan');
+  const bar = screen.getByRole('navigation', { name: 'At the thumb' });
+  expect(within(bar).getByRole('link', { current: 'page' })).toHaveTextContent('Plan');
+});
+
+it('holds every place in the drawer, by when it is wanted', async () => {
+  const { user } = show();
+  await user.click(screen.getByRole('button', { name: 'All places' }));
+  const before = await screen.findByRole('region', { name: 'Before the class' });
+  expect(
+    within(before)
+      .getAllByRole('link')
+      .map((link) => link.textContent),
+  ).toEqual(['Tonight', 'Plan', 'Print the class', 'Set-up cards']);
+  const dialog = screen.getByRole('dialog', { name: 'Places' });
+  expect(within(dialog).getAllByRole('link')).toHaveLength(18);
+});
+
+it('finds somebody by initials and goes there, by keys alone', async () => {
+  const { user } = show();
+  await user.keyboard('{Control>}k{/Control}');
+  await user.type(await screen.findByLabelText('Find', { selector: 'input' }), 'cv');
+  await screen.findByText('Corin Vale');
+  await user.keyboard('{ArrowDown}{Enter}');
+  expect(mockRouter.push).toHaveBeenCalledWith('/people/3');
+});
+
+it('says so where nothing is called that', async () => {
+  const { user } = show();
+  await user.click(screen.getByRole('button', { name: 'Find' }));
+  await user.type(await screen.findByLabelText('Find', { selector: 'input' }), 'xyzzy');
+  expect(await screen.findByText('Nothing is called that.')).toBeInTheDocument();
+});
+
+it('shows its keys on a question mark, each once for each place', async () => {
+  const { user } = show();
+  await user.keyboard('{Shift>}?{/Shift}');
+  const table = await screen.findByRole('table');
+  expect(within(table).getAllByRole('row')).toHaveLength(shortcuts.length);
+  expect(new Set(shortcuts.map(({ keys }) => keys.toLowerCase())).size).toBe(shortcuts.length);
+  expect(sayKeys('alt+shift+L', false)).toBe('Alt Shift L');
+  expect(sayKeys('mod+K', true)).toBe('⌘ K');
+});
+
+it('offers an assistant nothing to go to, and leaves a running class the whole screen', () => {
+  const { unmount } = show(false);
+  expect(screen.queryByRole('button', { name: 'Find' })).toBeNull();
+  expect(screen.queryByRole('navigation', { name: 'At the thumb' })).toBeNull();
+  unmount();
+  mockPath = '/floor/4';
+  show();
+  expect(screen.queryByRole('banner')).toBeNull();
+});

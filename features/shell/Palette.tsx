@@ -1,0 +1,65 @@
+'use client';
+
+import { Spotlight, spotlight } from '@mantine/spotlight';
+import '@mantine/spotlight/styles.css';
+import { useRouter } from 'next/navigation';
+import { useEffect, useState } from 'react';
+import { showProblems } from '@/design/notices';
+import { listFindablesAction } from './actions';
+import type { Findable } from './find';
+import { findAll } from './match';
+import { furtherPages, places } from './places';
+
+/** As many as can be looked over at a glance. */
+const mostShown = 9;
+const pages = [...places, ...furtherPages].map(({ href, label }) => ({
+  href,
+  label,
+  group: 'Pages' as const,
+}));
+const groups = ['Pages', 'People', 'Rungs'] as const;
+
+/** A person, a rung or a page by the beginnings of its words, or by initials. */
+export function Palette({ onClose }: { readonly onClose: () => void }) {
+  const router = useRouter();
+  const [typed, setTyped] = useState('');
+  const [found, setFound] = useState<readonly Findable[]>([]);
+  useEffect(() => {
+    spotlight.open();
+    let isOver = false;
+    void listFindablesAction().then((outcome) => {
+      if (isOver) return;
+      if (outcome.ok) setFound(outcome.value);
+      else showProblems(outcome.problems);
+    });
+    return () => {
+      isOver = true;
+    };
+  }, []);
+  const shown = findAll([...pages, ...found], typed, typed === '' ? pages.length : mostShown);
+  return (
+    <Spotlight.Root
+      query={typed}
+      onQueryChange={setTyped}
+      onSpotlightClose={onClose}
+      shortcut={null}
+      scrollable
+      maxHeight="60vh"
+    >
+      <Spotlight.Search placeholder="A person, a rung or a page" aria-label="Find" />
+      <Spotlight.ActionsList>
+        {shown.length === 0 && <Spotlight.Empty>Nothing is called that.</Spotlight.Empty>}
+        {groups.map((group) => {
+          const own = shown.filter((one) => one.group === group);
+          return own.length === 0 ? null : (
+            <Spotlight.ActionsGroup key={group} label={group}>
+              {own.map(({ href, label }) => (
+                <Spotlight.Action key={href} label={label} onClick={() => router.push(href)} />
+              ))}
+            </Spotlight.ActionsGroup>
+          );
+        })}
+      </Spotlight.ActionsList>
+    </Spotlight.Root>
+  );
+}
