@@ -1,4 +1,6 @@
 /** npm run screenshots: one current picture of each main view, from the demo data. */
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import os from 'node:os';
 import path from 'node:path';
 import { chromium } from '@playwright/test';
 import { ensureBuild, ensureChromium, ensurePackages, root, say } from './setup.mjs';
@@ -20,8 +22,6 @@ const views = [
   { name: 'checks', path: '/checks?minutes=12' },
   { name: 'record', path: '/record', height: 900, until: /^Kick to the wall, block in hands, 1/ },
   { name: 'home-practice', path: '/people/2/home' },
-  { name: 'settings', path: '/settings', fullPage: true },
-  { name: 'profile-dark', path: '/profiles/own-1', dark: true },
   { name: 'card', path: '/people/4/card', fullPage: true },
   { name: 'bench', path: '/bench?person=3' },
 ];
@@ -103,25 +103,9 @@ async function pictureOfPlumb() {
   await page.goto(`${server.url}/plumb?person=3&shape=forearmStandWall`);
   await page.getByRole('button', { name: 'A practice picture' }).click();
   await page.getByLabel('Weight on').selectOption('forearms');
-  await page.getByRole('button', { name: 'Mark the wall' }).click();
   await page.getByRole('button', { name: 'Read the marks' }).click();
   await page.getByRole('button', { name: /^near shoulder/ }).waitFor({ timeout: 60_000 });
-  // The lines are drawn to the painted floor and wall.
-  const steps = {
-    'floor line, first': [0, -1],
-    'floor line, second': [0, -4],
-    'wall line, first': [-22, -1],
-    'wall line, second': [-19, 0],
-  };
-  for (const [name, [right, up]] of Object.entries(steps)) {
-    await page.getByRole('button', { name: new RegExp(`^${name}`) }).focus();
-    for (let at = 0; at < Math.abs(right); at += 1) {
-      await page.keyboard.press(right < 0 ? 'Shift+ArrowLeft' : 'Shift+ArrowRight');
-    }
-    for (let at = 0; at < Math.abs(up); at += 1) {
-      await page.keyboard.press(up < 0 ? 'Shift+ArrowDown' : 'Shift+ArrowUp');
-    }
-  }
+  // Floor and wall are guessed, along the picture's own level edges.
   await page.evaluate(async () => {
     await document.fonts.ready;
   });
@@ -130,19 +114,92 @@ async function pictureOfPlumb() {
   await page.close();
 }
 
+/** A painted clip, read; and its pictures as a file that a browser plays as its camera. */
+async function pictureOfAClip(film) {
+  const page = await browser.newPage({
+    viewport: { width: 1280, height: 1180 },
+    colorScheme: 'light',
+    reducedMotion: 'reduce',
+  });
+  await page.goto(`${server.url}/plumb?person=3`);
+  await page.getByRole('radiogroup', { name: 'Read from' }).getByText('Clip').click();
+  await page.getByRole('button', { name: 'One with faults' }).click();
+  const progress = page.getByText(/of 81 pictures/);
+  await progress.waitFor();
+  await progress.waitFor({ state: 'detached', timeout: 120_000 });
+  await page
+    .getByRole('button', { name: /hips over/ })
+    .first()
+    .click();
+  await page.evaluate(() => document.activeElement?.blur());
+  await page.waitForTimeout(400);
+  await page.screenshot({ path: path.join(root, 'docs', 'screenshots', 'plumb-clip.png') });
+  say('plumb-clip.png');
+  const frames = [];
+  await page.getByRole('slider', { name: /^Moment of the clip/ }).focus();
+  await page.keyboard.press('Home');
+  for (let index = 0; index <= 80; index += 1) {
+    const url = await page.evaluate(async () => {
+      const picture = new Image();
+      picture.src = document.querySelector('svg image').getAttribute('href');
+      await picture.decode();
+      const canvas = document.createElement('canvas');
+      [canvas.width, canvas.height] = [picture.naturalWidth, picture.naturalHeight];
+      canvas.getContext('2d').drawImage(picture, 0, 0);
+      return canvas.toDataURL('image/jpeg', 0.85);
+    });
+    const jpeg = Buffer.from(url.slice(url.indexOf(',') + 1), 'base64');
+    // Thirty pictures a second are played, ten were painted.
+    frames.push(jpeg, jpeg, jpeg);
+    await page.keyboard.press('ArrowRight');
+  }
+  writeFileSync(film, Buffer.concat(frames));
+  await page.close();
+}
+
+async function pictureOfTheCamera(film) {
+  const withCamera = await chromium.launch({
+    executablePath,
+    args: [
+      ...chromiumArguments,
+      '--use-fake-ui-for-media-stream',
+      '--use-fake-device-for-media-stream',
+      `--use-file-for-fake-video-capture=${film}`,
+    ],
+  });
+  try {
+    const page = await withCamera.newPage({
+      viewport: { width: 1180, height: 820 },
+      colorScheme: 'dark',
+      reducedMotion: 'reduce',
+    });
+    await page.goto(`${server.url}/plumb?person=3`);
+    await page.getByRole('radiogroup', { name: 'Read from' }).getByText('Camera').click();
+    await page.getByRole('button', { name: 'Open the camera' }).click();
+    await page.locator('dl[aria-label="Lines"]').getByText(/\d/).first().waitFor();
+    await page.getByRole('button', { name: /^Arm it for/ }).click();
+    await page.getByText(/ is up\.$/).waitFor({ timeout: 60_000 });
+    await page.waitForTimeout(2600);
+    await page.screenshot({
+      path: path.join(root, 'docs', 'screenshots', 'plumb-camera-dark.png'),
+    });
+    say('plumb-camera-dark.png');
+  } finally {
+    await withCamera.close();
+  }
+}
+
+const chromiumArguments = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
 const server = await startThrowaway(3218);
-const browser = await chromium.launch({
-  executablePath,
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
-});
+const browser = await chromium.launch({ executablePath, args: chromiumArguments });
 try {
   for (const view of views) {
     const page = await browser.newPage({
@@ -168,6 +225,14 @@ try {
     await page.close();
   }
   await pictureOfPlumb();
+  const folder = mkdtempSync(path.join(os.tmpdir(), 'levitar-film-'));
+  try {
+    const film = path.join(folder, 'kick.mjpeg');
+    await pictureOfAClip(film);
+    await pictureOfTheCamera(film);
+  } finally {
+    rmSync(folder, { recursive: true, force: true });
+  }
   await picturesOfTheFloor();
 } finally {
   await browser.close();
