@@ -126,6 +126,18 @@ describe('the hands-free clock', () => {
     expect(Math.abs(down.longestS - (lands! - off!))).toBeLessThanOrEqual(0.3);
   });
 
+  it('says how far off it may be where few pictures are read', () => {
+    const truth = readKick('placed', 50).events;
+    const [off, lands] = (['leaves-floor', 'lands'] as const).map(
+      (kind) => truth.find((event) => event.kind === kind)!.atS,
+    );
+    for (const framesPerS of [2, 4, 10]) {
+      const read = readClock(clipOf('placed', framesPerS), 'floor');
+      expect(read.longestErrS).toBeCloseTo(2 / framesPerS, 6);
+      expect(Math.abs(read.longestS - (lands! - off!))).toBeLessThanOrEqual(read.longestErrS);
+    }
+  });
+
   it('takes the wall for an end where that is asked', () => {
     const atWall = readClock(upTo(3.2, 10), 'wall');
     expect(atWall.sinceS).toBeNull();

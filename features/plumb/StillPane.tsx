@@ -46,6 +46,8 @@ export function StillPane({ view, shape }: StillPaneProps) {
   const { person, units } = view;
   const body = useMemo(() => resolveBody(person.body), [person.body]);
   const [picture, setPicture] = useState<LoadedPicture | null>(null);
+  /** The next picture is being opened: what acts on the one before would be lost with it. */
+  const [isOpening, setOpening] = useState(false);
   const taking = useRef(0);
   const practised = useRef(0);
   const reader = useReader();
@@ -64,9 +66,11 @@ export function StillPane({ view, shape }: StillPaneProps) {
   );
   const take = async (outcome: Promise<PictureOutcome>) => {
     const turn = (taking.current += 1);
+    setOpening(true);
     const taken = await outcome;
     // Another one was chosen meanwhile.
     if (turn !== taking.current) return;
+    setOpening(false);
     if (!taken.ok) {
       showProblem(taken.problem);
       return;
@@ -161,7 +165,7 @@ export function StillPane({ view, shape }: StillPaneProps) {
               sheet={sheet}
               image={picture}
               hasMarks={reading !== null}
-              isReading={reader.isReading}
+              isReading={reader.isReading || isOpening}
               onRead={() => void readMarks()}
               onPlace={placeMarks}
               tell={tell}

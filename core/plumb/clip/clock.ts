@@ -18,6 +18,8 @@ export interface Clock {
   readonly nowS: number;
   /** The longest hold that has ended, seconds; 0 before there is one. */
   readonly longestS: number;
+  /** So far off the longest hold may be, seconds: the pictures beside its two ends lie so far apart. */
+  readonly longestErrS: number;
   /** The hold that ended last, seconds; `null` before there is one. */
   readonly lastS: number | null;
   readonly hops: number;
@@ -30,6 +32,7 @@ export const stillClock: Clock = {
   sinceS: null,
   nowS: 0,
   longestS: 0,
+  longestErrS: 0,
   lastS: null,
   hops: 0,
   wallTouches: 0,
@@ -64,7 +67,10 @@ export function readClock(input: ClipInput, stop: ClockStop): Clock {
   let sinceS: number | null = null;
   let touches = 0;
   let reached = 0;
-  const holds: number[] = [];
+  const apartS = (index: number) => (index === 0 ? 0 : time(index) - time(index - 1));
+  const holds: { readonly s: number; readonly errS: number }[] = [];
+  const hold = (begins: number, ends: number) =>
+    holds.push({ s: time(ends) - time(begins), errS: apartS(begins) + apartS(ends) });
   const real = tries.filter(({ from, to, landed }) => time(landed ?? to) - time(from) >= leastAirS);
   for (const one of real) {
     // Up already when the clock was armed: when it began nobody has seen.
@@ -75,20 +81,22 @@ export function readClock(input: ClipInput, stop: ClockStop): Clock {
       if (isNew && !one.isUnderWay) touches += 1;
       if (stop === 'floor') continue;
       if (isAtWall[index] === true) {
-        if (from !== null && isNew) holds.push(time(index) - time(from));
+        if (from !== null && isNew) hold(from, index);
         from = null;
       } else if (from === null && index > one.from) from = index;
     }
     if (touches > before) reached += 1;
     if (one.landed !== null) {
-      if (from !== null) holds.push(time(one.landed) - time(from));
+      if (from !== null) hold(from, one.landed);
     } else if (one.to === last && from !== null) sinceS = time(from);
   }
+  const longest = holds.reduce((most, one) => (one.s > most.s ? one : most), { s: 0, errS: 0 });
   return {
     sinceS,
     nowS: time(last),
-    longestS: Math.max(0, ...holds),
-    lastS: holds.at(-1) ?? null,
+    longestS: longest.s,
+    longestErrS: longest.errS,
+    lastS: holds.at(-1)?.s ?? null,
     hops: real.filter(({ isUnderWay }) => !isUnderWay).length,
     wallTouches: touches,
     reached,
@@ -100,6 +108,7 @@ export const joinClocks = (before: Clock, after: Clock): Clock => ({
   sinceS: after.sinceS,
   nowS: after.nowS,
   longestS: Math.max(before.longestS, after.longestS),
+  longestErrS: after.longestS > before.longestS ? after.longestErrS : before.longestErrS,
   lastS: after.lastS ?? before.lastS,
   hops: before.hops + after.hops,
   wallTouches: before.wallTouches + after.wallTouches,

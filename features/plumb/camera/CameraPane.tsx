@@ -202,6 +202,11 @@ export function CameraPane({ view }: CameraPaneProps) {
                   ? `Armed for ${person.name}: it starts when both feet leave the floor.`
                   : `Down again. ${clock.hops} ${clock.hops === 1 ? 'try' : 'tries'}, ${clock.reached} at the wall.`}
           </p>
+          {isHold && clock.sinceS === null && clock.longestS > 0 && (
+            <p className={classes.note}>
+              Give or take {clock.longestErrS.toFixed(1)} s: so far apart this device can look.
+            </p>
+          )}
           <p className={classes.note}>
             The bar: {bar} {isHold ? 's' : 'that reach the wall'}. A bell sounds there.
           </p>
