@@ -11,7 +11,7 @@ import type { Placed, Rest, WallFace } from '../shapes/shape';
 import { getDials } from '../shapes/values';
 import { formatLength, type LengthUnits } from '../units/length';
 import { groundBody, hatchedBox, hatchStrip } from './dimensions';
-import { drawFigure, type Facing } from './figure';
+import { drawFigure, type Facing } from './figure/figure';
 import { line, makeFrame, rounded, textWidth, type Frame, type Scene, type Shape } from './scene';
 import { drawShapeDimensions } from './shapeDimensions';
 import { drawTape, tapeHeightPx } from './tape';

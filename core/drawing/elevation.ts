@@ -13,7 +13,7 @@ import {
   uprightLeft,
   type DimensionText,
 } from './dimensions';
-import { drawFigure, drawLeg, drawStrapBand } from './figure';
+import { drawFigure, drawLeg, drawStrapBand } from './figure/figure';
 import { drawPlan, elbowDimensionM, planHeightM } from './plan';
 import { line, makeFrame, rounded, type Frame, type Scene, type Shape } from './scene';
 import { drawTape, tapeHeightPx } from './tape';

@@ -2,7 +2,7 @@
 import { resolveBody, type Body } from '../body/body';
 import { lengthTable, type LengthId } from '../body/lengths';
 import type { FigureJoints, Point } from '../posture/joints';
-import { drawFigure } from './figure';
+import { drawFigure } from './figure/figure';
 import { hatchStrip } from './dimensions';
 import { line, makeFrame, rounded, type Frame, type Scene, type Shape } from './scene';
 

@@ -4,6 +4,10 @@ import type { Role } from './scene';
 export interface Palette {
   readonly paper: string;
   readonly ink: string;
+  /** The trunk, behind the near limbs. */
+  readonly inkTrunk: string;
+  /** The face, beside hair in ink. */
+  readonly inkFace: string;
   readonly inkFar: string;
   readonly ghost: string;
   readonly soft: string;
@@ -16,7 +20,9 @@ export const palettes = {
   light: {
     paper: '#f6f1e7',
     ink: '#1b2733',
-    inkFar: '#6d7781',
+    inkTrunk: '#43525f',
+    inkFace: '#75808a',
+    inkFar: '#7f8992',
     ghost: '#e0d8c8',
     soft: '#8b8f8c',
     brass: '#7d5a12',
@@ -26,7 +32,9 @@ export const palettes = {
   dark: {
     paper: '#12191f',
     ink: '#e9e2d3',
-    inkFar: '#808a90',
+    inkTrunk: '#b5b0a4',
+    inkFace: '#8b8d89',
+    inkFar: '#6d777e',
     ghost: '#27323a',
     soft: '#7f8a8f',
     brass: '#d9b160',
@@ -40,13 +48,18 @@ export interface Stroke {
   readonly stroke?: keyof Palette;
   readonly widthPx?: number;
   readonly dash?: string;
+  /** The stroke lies under the fill: an edge round everything filled, with no lines inside it. */
+  readonly isUnder?: boolean;
 }
 
 /** How each role is drawn. One table for the screen, the print and the file. */
 export const strokes = {
   figure: { fill: 'ink' },
-  figureEdge: { fill: 'ink', stroke: 'paper', widthPx: 1.3 },
-  figureFar: { fill: 'inkFar' },
+  figureEdge: { fill: 'ink', stroke: 'paper', widthPx: 2.4, isUnder: true },
+  figureFar: { fill: 'inkFar', stroke: 'paper', widthPx: 2.4, isUnder: true },
+  figureTrunk: { fill: 'inkTrunk', stroke: 'paper', widthPx: 2.4, isUnder: true },
+  figureFace: { fill: 'inkFace', stroke: 'paper', widthPx: 2.4, isUnder: true },
+  figureFold: { stroke: 'paper', widthPx: 1.2 },
   ghost: { fill: 'ghost' },
   floor: { stroke: 'ink', widthPx: 2 },
   wall: { stroke: 'ink', widthPx: 2.4 },

@@ -11,7 +11,7 @@ import { beyondSentences, poseShape, type PosedShape, type ShapeRef } from '../s
 import { drawChair } from './chair';
 import { groundBody, hatchedBox, hatchStrip } from './dimensions';
 import { drawForearmKick, type ElevationOptions } from './elevation';
-import { drawFigure } from './figure';
+import { drawFigure } from './figure/figure';
 import { line, makeFrame, rounded, type Scene } from './scene';
 import { countLevels, drawShapeDimensions, leftReach } from './shapeDimensions';
 import { drawTape, tapeHeightPx } from './tape';

@@ -7,7 +7,7 @@ import { usualOfDials } from '../shapes/values';
 import type { LengthUnits } from '../units/length';
 import { drawChair } from './chair';
 import { groundBody, hatchedBox, hatchStrip } from './dimensions';
-import { drawFigure } from './figure';
+import { drawFigure } from './figure/figure';
 import { line, makeFrame, rounded, type Scene } from './scene';
 import { countLevels, drawShapeDimensions } from './shapeDimensions';
 import { drawTape, tapeHeightPx } from './tape';
@@ -18,6 +18,8 @@ export interface StillOptions {
   readonly units: LengthUnits;
   /** What the set-up lists; says which figures rest on estimates. */
   readonly distances?: readonly Distance[];
+  /** Figure, floor and what it rests on alone: no tape, no dimensions. */
+  readonly isPlain?: boolean;
 }
 
 const sizes = {
@@ -55,7 +57,9 @@ export function drawStillPosed(
   const top = Math.max(1, ...pointsOf(joints).map(([, y]) => y)) + 0.12;
   const levels = countLevels(dimensions);
   const belowPx =
-    tapeHeightPx + 4 + (levels === 0 ? 0 : sizes.firstRowPx + sizes.rowPx * (levels - 1) + 10);
+    options.isPlain === true
+      ? 4
+      : tapeHeightPx + 4 + (levels === 0 ? 0 : sizes.firstRowPx + sizes.rowPx * (levels - 1) + 10);
   const pxPerM = Math.min(
     (options.widthPx - 2 * sizes.sidePx) / (high - low),
     (options.heightPx - sizes.topPx - belowPx) / top,
@@ -94,7 +98,7 @@ export function drawStillPosed(
         : []),
       groundBody(options.widthPx, floorPx),
       line('floor', 0, floorPx, options.widthPx, floorPx),
-      ...(wall?.side === 1
+      ...(wall?.side === 1 && options.isPlain !== true
         ? drawTape(
             makeFrame(pxPerM, wallPx, floorPx),
             Math.floor((wallPx / pxPerM) * 20) / 20,

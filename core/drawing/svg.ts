@@ -9,6 +9,7 @@ function paint(stroke: Stroke, palette: Palette): string {
   if (stroke.stroke) {
     parts.push(`stroke="${palette[stroke.stroke]}" stroke-width="${stroke.widthPx ?? 1}"`);
   }
+  if (stroke.isUnder) parts.push('paint-order="stroke"');
   if (stroke.dash) parts.push(`stroke-dasharray="${stroke.dash}"`);
   return parts.join(' ');
 }
@@ -27,6 +28,10 @@ function element(shape: Shape, palette: Palette): string {
   }
 }
 
+/** What a scene draws, as elements of a file. */
+export const toElements = (scene: Scene, palette: Palette): string =>
+  scene.shapes.map((shape) => element(shape, palette)).join('\n');
+
 /**
  * The scene as a standalone SVG file at its true scale: one drawing unit is `1 / pxPerM` metres, and
  * the file's size in millimetres makes it `scale` to 1 on paper.
@@ -41,7 +46,7 @@ export function toSvgFile(scene: Scene, title: string, scale = 15): string {
     `<title>${escaped(title)}</title>`,
     `<desc>${escaped(scene.sentences.join(' '))}</desc>`,
     `<rect width="100%" height="100%" fill="${palette.paper}"/>`,
-    ...scene.shapes.map((shape) => element(shape, palette)),
+    toElements(scene, palette),
     '</svg>',
     '',
   ].join('\n');

@@ -12,16 +12,22 @@ export interface Leg {
   readonly heelBackM: number;
 }
 
-/** Joints of a figure seen from the side, enough to weigh it and for the drawing to flesh it out. */
-export interface FigureJoints extends Leg {
-  readonly fingertip: Point;
-  readonly wrist: Point;
+/** One arm, from the elbow on. */
+export interface Arm {
   readonly elbow: Point;
+  readonly wrist: Point;
+  readonly fingertip: Point;
+}
+
+/** Joints of a figure seen from the side, enough to weigh it and for the drawing to flesh it out. */
+export interface FigureJoints extends Leg, Arm {
   readonly shoulder: Point;
   readonly crown: Point;
   readonly hip: Point;
   /** The second leg where it is apart from the first. */
   readonly otherLeg?: Leg;
+  /** The second arm where it does something else; figures of the set-ups have none. */
+  readonly otherArm?: Arm;
 }
 
 const mainPoints = [
@@ -36,14 +42,16 @@ const mainPoints = [
   'heel',
   'toe',
 ] as const satisfies readonly (keyof FigureJoints)[];
+const armPoints = ['elbow', 'wrist', 'fingertip'] as const;
 const legPoints = ['knee', 'ankle', 'heel', 'toe'] as const;
 
 /** Every place of the figure, for finding how much room it takes. */
 export function pointsOf(joints: FigureJoints): Point[] {
-  const { otherLeg } = joints;
+  const { otherLeg, otherArm } = joints;
   return [
     ...mainPoints.map((name) => joints[name]),
     ...(otherLeg ? legPoints.map((name) => otherLeg[name]) : []),
+    ...(otherArm ? armPoints.map((name) => otherArm[name]) : []),
   ];
 }
 
@@ -57,14 +65,18 @@ export function shifted(joints: FigureJoints, dx: number, dy: number): FigureJoi
     toe: move(leg.toe),
     heelBackM: leg.heelBackM,
   });
+  const moveArm = (arm: Arm): Arm => ({
+    elbow: move(arm.elbow),
+    wrist: move(arm.wrist),
+    fingertip: move(arm.fingertip),
+  });
   return {
     ...moveLeg(joints),
-    fingertip: move(joints.fingertip),
-    wrist: move(joints.wrist),
-    elbow: move(joints.elbow),
+    ...moveArm(joints),
     shoulder: move(joints.shoulder),
     crown: move(joints.crown),
     hip: move(joints.hip),
     ...(joints.otherLeg ? { otherLeg: moveLeg(joints.otherLeg) } : {}),
+    ...(joints.otherArm ? { otherArm: moveArm(joints.otherArm) } : {}),
   };
 }

@@ -31,6 +31,7 @@ function look(role: Role) {
   return {
     fill: stroke.fill ? `var(--lv-${stroke.fill})` : 'none',
     ...(stroke.stroke ? { stroke: `var(--lv-${stroke.stroke})`, strokeWidth: stroke.widthPx } : {}),
+    ...(stroke.isUnder ? { paintOrder: 'stroke' } : {}),
     ...(stroke.dash ? { strokeDasharray: stroke.dash } : {}),
   };
 }

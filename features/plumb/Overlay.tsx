@@ -1,7 +1,7 @@
 'use client';
 
 import { strokes, type Stroke } from '@/core/drawing/palette';
-import { drawFigure } from '@/core/drawing/figure';
+import { drawFigure } from '@/core/drawing/figure/figure';
 import { makeFrame } from '@/core/drawing/scene';
 import type { Body } from '@/core/body/body';
 import { InputProblem } from '@/core/problem';

@@ -2,9 +2,8 @@
 
 /** The paint box of the practice pictures: a room, a metre of tape, somebody in skin and cloth. */
 import type { Body } from '@/core/body/body';
-import { drawFigure } from '@/core/drawing/figure';
+import { listParts, type Part } from '@/core/drawing/figure/figure';
 import { makeFrame } from '@/core/drawing/scene';
-import { between } from '@/core/posture/geometry';
 import type { FigureJoints } from '@/core/posture/joints';
 
 /** How a picture lies: its size, its scale, its floor, and where the person's own nought is. */
@@ -32,20 +31,20 @@ const paint = {
   ink: '#222',
 } as const;
 
-/** Which cloth each part of the drawn figure wears, in the order it is drawn. */
-const wears = [
-  paint.skin,
-  paint.top,
-  paint.legs,
-  paint.legs,
-  paint.skinDark,
-  paint.skin,
-  paint.skin,
-  paint.skin,
-  paint.skin,
-] as const;
-/** A second leg is drawn before all of it. */
-const wearsFar = [paint.legsDark, paint.legsDark, paint.skinDark] as const;
+/** Which cloth each part of the drawn figure wears. */
+const wears = {
+  'far-leg': { all: paint.legsDark, foot: paint.skinDark },
+  'far-fold': null,
+  neck: { all: paint.skin, foot: paint.skin },
+  trunk: { all: paint.top, foot: paint.top },
+  leg: { all: paint.legs, foot: paint.skinDark },
+  arm: { all: paint.skin, foot: paint.skin },
+  fold: null,
+  face: { all: paint.skin, foot: paint.skin },
+  hair: { all: paint.hair, foot: paint.hair },
+} as const satisfies Record<Part, { readonly all: string; readonly foot: string } | null>;
+/** A leg is thigh, shank, foot: bare feet. */
+const footAt = 2;
 
 /** Everything is painted this much past the picture's edges, so that a tilt shows no corner. */
 const over = 400;
@@ -122,19 +121,16 @@ export function paintPerson(
     2 * Math.PI,
   );
   context.fill();
-  const cloth = figure.otherLeg === undefined ? wears : [...wearsFar, ...wears];
-  drawFigure('ghost', frame, body, figure).forEach((part, index) => {
-    if (part.kind !== 'path') return;
-    const path = new Path2D(part.d);
-    context.fillStyle = cloth[index] ?? paint.skin;
-    context.fill(path);
-    context.strokeStyle = 'rgba(20, 15, 10, 0.35)';
-    context.lineWidth = 2 * share;
-    context.stroke(path);
-  });
-  const [x, y] = between(figure.shoulder, figure.crown, 0.86);
-  context.fillStyle = paint.hair;
-  context.beginPath();
-  context.arc(frame.x(x), frame.y(y), 30 * share, 0, 2 * Math.PI);
-  context.fill();
+  for (const { part, pieces } of listParts(frame, body, figure)) {
+    pieces.forEach((d, index) => {
+      const cloth = wears[part];
+      if (cloth === null) return;
+      const path = new Path2D(d);
+      context.fillStyle = index === footAt ? cloth.foot : cloth.all;
+      context.fill(path);
+      context.strokeStyle = 'rgba(20, 15, 10, 0.35)';
+      context.lineWidth = 2 * share;
+      context.stroke(path);
+    });
+  }
 }

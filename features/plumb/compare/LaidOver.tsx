@@ -1,5 +1,5 @@
 import type { Body } from '@/core/body/body';
-import { drawFigure } from '@/core/drawing/figure';
+import { drawFigure } from '@/core/drawing/figure/figure';
 import { makeFrame } from '@/core/drawing/scene';
 import type { LaidDown, Places } from '@/core/plumb/compare';
 import type { MarkName } from '@/core/plumb/marks';

@@ -1,0 +1,55 @@
+import type { Body } from '../../body/body';
+import type { Station } from './outline';
+
+/**
+ * The flesh on the chain, drawn after average adults seen from the side. These shares shape the
+ * picture only; no figure on the card rests on them.
+ */
+export const flesh = {
+  trunk: [
+    [0, 0.036, 0.044],
+    [0.14, 0.056, 0.052],
+    [0.36, 0.064, 0.056],
+    [0.62, 0.052, 0.043],
+    [0.84, 0.056, 0.06],
+    [1, 0.048, 0.068],
+  ],
+  thigh: [
+    [0, 0.048, 0.066],
+    [0.12, 0.053, 0.064],
+    [0.35, 0.052, 0.047],
+    [0.7, 0.041, 0.036],
+    [1, 0.033, 0.03],
+  ],
+  shank: [
+    [0, 0.032, 0.029],
+    [0.12, 0.029, 0.034],
+    [0.3, 0.024, 0.041],
+    [0.6, 0.02, 0.028],
+    [0.85, 0.018, 0.019],
+    [1, 0.018, 0.02],
+  ],
+  upperArm: [
+    [0, 0.022, 0.022],
+    [0.4, 0.026, 0.026],
+    [0.75, 0.029, 0.028],
+    [1, 0.027, 0.027],
+  ],
+  forearm: [
+    [0, 0.014, 0.014],
+    [0.45, 0.019, 0.019],
+    [0.8, 0.023, 0.022],
+    [1, 0.021, 0.021],
+  ],
+} as const satisfies Record<string, readonly Station[]>;
+
+/** Body mass index the flesh above was drawn for, and how far a build may show (kg per m2). */
+const drawnIndex = 22;
+const buildLimits = { low: 0.86, high: 1.5 } as const;
+
+/** How much wider than the drawn average this person is, from mass and height; 1 where unknown. */
+export function buildFactor(body: Body): number {
+  if (body.massKg === undefined) return 1;
+  const factor = Math.sqrt(body.massKg / body.heightM ** 2 / drawnIndex);
+  return Math.min(buildLimits.high, Math.max(buildLimits.low, factor));
+}
