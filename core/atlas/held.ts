@@ -47,7 +47,13 @@ function legTo(hip: Point, bones: LegBones, ankle: Point): LegBones {
 }
 
 function armTo(shoulder: Point, bones: ArmBones, wrist: Point): ArmBones {
-  const elbow = meetNear(shoulder, bones.upper.m, wrist, bones.fore.m, putArm(shoulder, bones).elbow);
+  const elbow = meetNear(
+    shoulder,
+    bones.upper.m,
+    wrist,
+    bones.fore.m,
+    putArm(shoulder, bones).elbow,
+  );
   return {
     ...bones,
     upper: { ...bones.upper, deg: bearing(shoulder, elbow) },
@@ -85,7 +91,13 @@ function hipFor(skeleton: Skeleton, held: Held, at: Point, shoulder: Point, hip:
 }
 
 /** And the shoulder for a hand or an elbow, where the figure is held from below. */
-function shoulderFor(skeleton: Skeleton, held: Held, at: Point, hip: Point, shoulder: Point): Point {
+function shoulderFor(
+  skeleton: Skeleton,
+  held: Held,
+  at: Point,
+  hip: Point,
+  shoulder: Point,
+): Point {
   const { arm, trunk, head } = skeleton;
   switch (held) {
     case 'wrist':
@@ -138,6 +150,53 @@ function reach(skeleton: Skeleton, held: Held, at: Point, hip: Point, shoulder: 
   }
 }
 
+const lowestEnd = ({ wrist, fingertip, ankle, heel, toe, otherLeg }: FigureJoints) =>
+  Math.min(
+    ...[
+      wrist,
+      fingertip,
+      ankle,
+      heel,
+      toe,
+      ...(otherLeg ? [otherLeg.ankle, otherLeg.heel, otherLeg.toe] : []),
+    ].map(([, y]) => y),
+  );
+
+/** A leg whose foot would go through the floor bends so far that it does not. */
+function offFloor(hip: Point, bones: LegBones, floorY: number): LegBones {
+  const { ankle, heel, toe } = putLeg(hip, bones);
+  const short = floorY - Math.min(ankle[1], heel[1], toe[1]);
+  return short <= 0 ? bones : legTo(hip, bones, [ankle[0], ankle[1] + short]);
+}
+
+/** And an arm, whose hand would. */
+function handOffFloor(shoulder: Point, bones: ArmBones, floorY: number): ArmBones {
+  const { wrist, fingertip } = putArm(shoulder, bones);
+  const short = floorY - Math.min(wrist[1], fingertip[1]);
+  return short <= 0 ? bones : armTo(shoulder, bones, [wrist[0], wrist[1] + short]);
+}
+
+/** Feet and hands that are free stay above the floor. */
+function lifted(
+  skeleton: Skeleton,
+  held: readonly Held[],
+  hip: Point,
+  shoulder: Point,
+  floorY: number,
+): Skeleton {
+  const { arm, farArm, leg, farLeg } = skeleton;
+  const isHandFree = !held.some((one) => one === 'wrist' || one === 'fingertip' || one === 'elbow');
+  const isFree = (foot: Held, knee: Held) => !held.includes(foot) && !held.includes(knee);
+  return {
+    ...skeleton,
+    arm: isHandFree ? handOffFloor(shoulder, arm, floorY) : arm,
+    farArm: farArm === null ? null : handOffFloor(shoulder, farArm, floorY),
+    leg: isFree('ankle', 'knee') ? offFloor(hip, leg, floorY) : leg,
+    farLeg:
+      farLeg !== null && isFree('farAnkle', 'farKnee') ? offFloor(hip, farLeg, floorY) : farLeg,
+  };
+}
+
 /**
  * A skeleton with everything held at its place: the first by building from it, the rest by bending
  * limbs, and where a limb is too short by letting hip or shoulder give way.
@@ -146,6 +205,7 @@ export function hold(
   skeleton: Skeleton,
   [anchor, ...others]: readonly [Anchor, ...Held[]],
   at: (held: Held) => Point,
+  floorY = -Infinity,
 ): FigureJoints {
   const first = putTogether(skeleton, anchor, at(anchor));
   let { hip, shoulder } = first;
@@ -157,7 +217,7 @@ export function hold(
     }
   }
   const bent = others.reduce((so, held) => reach(so, held, at(held), hip, shoulder), skeleton);
-  return putOnTrunk(bent, hip, shoulder);
+  return putOnTrunk(lifted(bent, [anchor, ...others], hip, shoulder, floorY), hip, shoulder);
 }
 
 /**
@@ -173,7 +233,8 @@ export function figureBetween(
   held: readonly [Anchor, ...Held[]],
 ): FigureJoints {
   const skeleton = skeletonBetween(toSkeleton(a), toSkeleton(b), share);
-  return hold(skeleton, held, (one) => between(placeOf(a, one), placeOf(b, one), share));
+  const floorY = Math.min(0, lowestEnd(a), lowestEnd(b));
+  return hold(skeleton, held, (one) => between(placeOf(a, one), placeOf(b, one), share), floorY);
 }
 
 export { placeOf };

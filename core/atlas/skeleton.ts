@@ -82,7 +82,8 @@ export function putLeg(hip: Point, { thigh, shank, heel, toe, heelBackM }: LegBo
 }
 
 /** Where a figure may be held: what does not move while it does. */
-export type Anchor = 'fingertip' | 'wrist' | 'elbow' | 'shoulder' | 'crown' | 'hip' | 'knee' | 'ankle';
+export type Anchor =
+  'fingertip' | 'wrist' | 'elbow' | 'shoulder' | 'crown' | 'hip' | 'knee' | 'ankle';
 
 function hipFrom(skeleton: Skeleton, anchor: Anchor, at: Point): Point {
   const { trunk, head, arm, leg } = skeleton;

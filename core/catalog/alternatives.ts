@@ -4,6 +4,7 @@
  * cautions as any stage; the last ones have neither head below heart nor weight on the arms.
  * Source: handbook 07 "Always open".
  */
+import type { MoveId } from '../atlas/moves';
 import type { ShapeRef } from '../shapes/posed';
 import type { CautionColumn, CautionId } from './cautions';
 import type { ShippedPieceId } from './pieces';
@@ -12,6 +13,7 @@ import type { StageId } from './stages';
 
 export interface AlternativeSpec {
   readonly label: string;
+  readonly move: MoveId;
   readonly how: string;
   /** A stage of some ladder: its columns, loads and gate apply. */
   readonly stage?: StageId;
@@ -34,6 +36,7 @@ export interface AlternativeSpec {
 export const alternativeTable = {
   'forearm-l': {
     label: 'L on the forearms',
+    move: 'forearm-l',
     how: 'Feet at hip height or lower on the wall, shoulders over the elbows, head free.',
     stage: 'FS8',
     columns: ['light'],
@@ -44,6 +47,7 @@ export const alternativeTable = {
   },
   'shoulder-rest': {
     label: 'Shoulder-rest stack',
+    move: 'shoulder-rest',
     how: 'Upper back on the blocks at the wall, hands round the low block, head free; one leg lifts, then the other.',
     stage: 'HS-a',
     columns: ['light'],
@@ -54,6 +58,7 @@ export const alternativeTable = {
   },
   'dolphin-chair': {
     label: 'Dolphin on a chair',
+    move: 'dolphin-chair',
     how: 'Forearms on the seat, chair against the wall; walk the feet back until the back is long, knees soft.',
     columns: ['mild'],
     loads: { shoulder: 0.3, scapula: 0.3 },
@@ -64,6 +69,7 @@ export const alternativeTable = {
   },
   'legs-up': {
     label: 'Legs up the wall',
+    move: 'legs-up',
     how: 'Hips on a bolster a little out from the wall, legs resting up it.',
     stage: 'SS3',
     columns: ['mild'],
@@ -74,6 +80,7 @@ export const alternativeTable = {
   },
   'sacrum-stack': {
     label: 'Sacrum stack',
+    move: 'sacrum-stack',
     how: 'Flat firm pieces under the sacrum, calves on a chair; in one by one, out one by one.',
     stage: 'SS2',
     columns: ['mild'],
@@ -87,6 +94,7 @@ export const alternativeTable = {
   },
   'calves-on-chair': {
     label: 'Calves on a chair',
+    move: 'calves-on-chair',
     how: 'On the back, hips on the floor close to the chair, calves on the seat, a folded blanket under the head.',
     columns: [],
     loads: {},
@@ -97,6 +105,7 @@ export const alternativeTable = {
   },
   'propped-recline': {
     label: 'Propped recline',
+    move: 'recline',
     how: 'Half sitting against a bolster on two blocks, a roll under the knees, arms on cushions.',
     columns: [],
     loads: {},
@@ -109,6 +118,7 @@ export const alternativeTable = {
   },
   'seated-shoulders': {
     label: 'Seated shoulder work',
+    move: 'seated-shoulders',
     how: 'On a chair: arm wraps, strap passes, blades apart and together, at an easy pace.',
     columns: ['reach'],
     loads: { shoulder: 0.2 },
@@ -118,6 +128,7 @@ export const alternativeTable = {
   },
   'standing-shoulders': {
     label: 'Standing shoulder work, hands free',
+    move: 'standing-shoulders',
     how: 'Feet apart: blades apart and together, forearms opening outwards, elbows at the ribs; easy pace.',
     columns: [],
     loads: { shoulder: 0.1 },
@@ -127,6 +138,7 @@ export const alternativeTable = {
   },
   'seated-breath': {
     label: 'Seated, tall, breathing',
+    move: 'seated-breath',
     how: 'Cross-legged or on the heels, hands on the thighs; long back, slow breath, feet and ankles move.',
     columns: [],
     loads: {},
@@ -136,6 +148,7 @@ export const alternativeTable = {
   },
   rest: {
     label: 'Rest',
+    move: 'rest',
     how: 'Lie or sit as is easiest. When in doubt, or unwell: rest, and ask a doctor before the next class.',
     columns: [],
     loads: {},

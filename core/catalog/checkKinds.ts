@@ -1,4 +1,5 @@
 /** What a check is, and the few ways of scoring one. Source: handbook 03, 06. */
+import type { MoveId } from '../atlas/moves';
 import type { CautionColumn } from './cautions';
 import type { FaultId } from './faults';
 import type { ProfileId } from './profiles';
@@ -60,6 +61,8 @@ export interface CheckSpec {
    * show something whose stage is closed to them, or not open yet.
    */
   readonly takenIn?: string | Readonly<Record<BaseId, string>>;
+  /** How it is taken, drawn; of a teacher’s own, the nearest they chose. */
+  readonly move?: MoveId | Readonly<Record<BaseId, MoveId>>;
   /** Asked in the middle of the shape that stands beside, not on arriving. */
   readonly askedIn?: 'the-hold';
   /** Held with the hips level with the heart or below: no time upside down. */
@@ -74,6 +77,7 @@ export interface CheckSpec {
 
 /** A check that ships also says how it is taken. */
 export interface ShippedCheck extends CheckSpec {
+  readonly move: MoveId | Readonly<Record<BaseId, MoveId>>;
   readonly method: string;
   readonly minutes: number;
   /** Offered first where a hold is begun and none is planned. */
@@ -105,3 +109,10 @@ export const rungs = { kind: 'level', unit: 'rung', better: 'more', readingError
 /** An hour: beyond it a hold is a typing mistake. */
 export const mostSeconds = 3600;
 export const mostReps = 500;
+
+/** The drawing of a check, on the base it is taken on. */
+export const moveOfCheck = (
+  { move }: Pick<CheckSpec, 'move'>,
+  base: BaseId | undefined,
+): MoveId | null =>
+  move === undefined ? null : typeof move === 'string' ? move : move[base ?? 'hands'];

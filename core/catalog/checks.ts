@@ -25,6 +25,7 @@ export * from './faults';
 export const checkTable = {
   'forearm-plank-hold': {
     label: 'Forearm plank hold',
+    move: 'forearm-plank',
     scoring: hold,
     opensAt: bars(20, 45, 20),
     validDays: 28,
@@ -45,6 +46,7 @@ export const checkTable = {
   },
   'plank-hold': {
     label: 'Plank hold',
+    move: 'plank',
     scoring: hold,
     opensAt: bars(20, 45, 20),
     validDays: 28,
@@ -65,6 +67,7 @@ export const checkTable = {
   },
   'dolphin-hold': {
     label: 'Dolphin hold',
+    move: 'dolphin',
     scoring: hold,
     opensAt: bars(45, 60, 30),
     validDays: 28,
@@ -84,6 +87,7 @@ export const checkTable = {
   },
   'dolphin-push-ups': {
     label: 'Dolphin push-ups, hands clasped',
+    move: 'dolphin-rock',
     scoring: reps,
     opensAt: bars(5, 10, 5),
     validDays: 28,
@@ -102,6 +106,7 @@ export const checkTable = {
   },
   'dolphin-one-leg': {
     label: 'Dolphin, one leg up',
+    move: 'dolphin-one-leg',
     scoring: hold,
     opensAt: bars(15, 20, 10),
     validDays: 28,
@@ -119,6 +124,7 @@ export const checkTable = {
   },
   'head-clearance': {
     label: 'Head clearance in dolphin',
+    move: 'dolphin',
     scoring: centimetres('more'),
     opensAt: bars(3, 3, 1),
     validDays: 56,
@@ -131,6 +137,7 @@ export const checkTable = {
   },
   'elbow-drift': {
     label: 'Elbow drift after clasping',
+    move: 'clasp',
     scoring: centimetres('less'),
     opensAt: bars(2, 2, 3),
     validDays: 56,
@@ -145,6 +152,7 @@ export const checkTable = {
   },
   'crown-control': {
     label: 'Crown control',
+    move: 'crown-lower',
     scoring: passes(2, 2),
     opensAt: same(2),
     validDays: 28,
@@ -160,6 +168,7 @@ export const checkTable = {
   },
   'head-load': {
     label: 'Head load in the base set',
+    move: 'head-base',
     scoring: { kind: 'measure', unit: 'percent', better: 'less', readingError: 3 },
     opensAt: bars(10, 5, 20),
     validDays: 28,
@@ -176,6 +185,7 @@ export const checkTable = {
   },
   'paper-slip': {
     label: 'Paper slips out from under the crown',
+    move: 'paper-slip',
     scoring: passes(2, 2),
     opensAt: same(2),
     validDays: 28,
@@ -191,6 +201,7 @@ export const checkTable = {
   },
   'wall-hold': {
     label: 'Wall hold, heels or sole on the wall',
+    move: { hands: 'straight-leg', forearms: 'kick-forearm', head: 'headstand' },
     scoring: hold,
     opensAt: bars(15, 25, 10),
     validDays: 28,
@@ -207,6 +218,7 @@ export const checkTable = {
   },
   'tuck-hold': {
     label: 'Tuck hold',
+    move: 'tuck-in',
     scoring: hold,
     opensAt: bars(10, 10, 5),
     validDays: 28,
@@ -220,6 +232,7 @@ export const checkTable = {
   },
   'hollow-hold': {
     label: 'Hollow hold',
+    move: 'hollow',
     scoring: hold,
     opensAt: bars(20, 30, 15),
     validDays: 28,
@@ -240,6 +253,7 @@ export const checkTable = {
   },
   'push-up-rung': {
     label: 'Push-up ladder rung',
+    move: 'push-up',
     scoring: rungs,
     opensAt: bars(3, 5, 2),
     validDays: 42,
@@ -263,6 +277,7 @@ export const checkTable = {
   },
   'l-hold': {
     label: 'L hold',
+    move: { hands: 'wall-l', forearms: 'forearm-l', head: 'half-bend' },
     scoring: hold,
     opensAt: bars(6, 15, 5),
     validDays: 28,
@@ -279,6 +294,7 @@ export const checkTable = {
   },
   'l-one-leg': {
     label: 'L, one leg up',
+    move: { hands: 'wall-l-one-leg', forearms: 'forearm-l', head: 'half-bend' },
     scoring: hold,
     opensAt: bars(5, 10, 5),
     validDays: 28,
@@ -294,6 +310,7 @@ export const checkTable = {
   },
   'blocks-kept': {
     label: 'Blocks kept in the kick',
+    move: 'kick-forearm',
     scoring: { kind: 'pass-of-last', passes: 3, last: 5 },
     opensAt: same(3),
     validDays: 28,
@@ -307,6 +324,7 @@ export const checkTable = {
   },
   'hops-reaching': {
     label: 'Hops that reach the wall, best of 10',
+    move: 'straight-leg',
     scoring: reps,
     opensAt: bars(3, 5, 1),
     validDays: 28,
@@ -320,6 +338,7 @@ export const checkTable = {
   },
   'balance-off-wall': {
     label: 'Balance off the wall',
+    move: { hands: 'float-hand', forearms: 'float-forearm', head: 'headstand' },
     scoring: hold,
     opensAt: bars(5, 10, 5),
     validDays: 28,
@@ -334,6 +353,7 @@ export const checkTable = {
   },
   'headstand-hold': {
     label: 'Headstand hold',
+    move: 'headstand',
     scoring: hold,
     opensAt: bars(15, 30, 10),
     validDays: 28,
@@ -347,6 +367,7 @@ export const checkTable = {
   },
   'shoulder-stand-hold': {
     label: 'Shoulder stand hold',
+    move: 'shoulder-stand',
     scoring: hold,
     opensAt: same(30),
     validDays: 42,
@@ -360,6 +381,7 @@ export const checkTable = {
   },
   'upright-walk-in': {
     label: 'Upright back on walk-in',
+    move: 'tuck-in',
     scoring: passes(2, 1),
     opensAt: same(2),
     validDays: 42,
@@ -373,6 +395,7 @@ export const checkTable = {
   },
   'easy-lotus': {
     label: 'Easy lotus, both sides',
+    move: 'lotus',
     scoring: passes(2, 1),
     opensAt: same(2),
     validDays: 90,
@@ -385,6 +408,7 @@ export const checkTable = {
   },
   'neck-ease': {
     label: 'Neck ease',
+    move: 'seated-breath',
     scoring: sameDay,
     opensAt: same(1),
     validDays: 0,
@@ -400,6 +424,7 @@ export const checkTable = {
   },
   'lifted-tuck': {
     label: 'Lifted tuck',
+    move: 'lifted-tuck',
     scoring: rungs,
     opensAt: bars(1, 2, 1),
     validDays: 42,
@@ -413,6 +438,7 @@ export const checkTable = {
   },
   'crow-hold': {
     label: 'Crow hold',
+    move: 'crow',
     scoring: hold,
     opensAt: bars(5, 10, 3),
     validDays: 28,
@@ -427,6 +453,7 @@ export const checkTable = {
   },
   'wrist-extension': {
     label: 'Wrist extension',
+    move: 'wrist-angle',
     scoring: degrees,
     opensAt: bars(80, 80, 70),
     validDays: 90,
@@ -440,6 +467,7 @@ export const checkTable = {
   },
   'shoulder-flexion': {
     label: 'Shoulder flexion, back flat',
+    move: 'arm-overhead',
     scoring: degrees,
     opensAt: bars(165, 170, 155),
     validDays: 90,
@@ -452,6 +480,7 @@ export const checkTable = {
   },
   'straight-leg-raise': {
     label: 'Straight-leg raise',
+    move: 'leg-raise',
     scoring: degrees,
     opensAt: bars(70, 70, 60),
     validDays: 90,
@@ -465,6 +494,7 @@ export const checkTable = {
   },
   'talk-test': {
     label: 'Talk test',
+    move: 'seated-breath',
     scoring: sameDay,
     opensAt: same(1),
     validDays: 0,
@@ -481,6 +511,7 @@ export const checkTable = {
   },
   'controlled-exit': {
     label: 'Controlled exit',
+    move: { hands: 'hand-down', forearms: 'forearm-down', head: 'headstand-down' },
     scoring: passes(3, 2),
     opensAt: same(3),
     validDays: 56,
@@ -496,6 +527,7 @@ export const checkTable = {
   },
   confidence: {
     label: 'Confidence, the student’s word',
+    move: 'say-number',
     scoring: { kind: 'rating', unit: 'points', better: 'more', readingError: 1 },
     opensAt: bars(5, 5, 4),
     validDays: 14,

@@ -17,6 +17,7 @@ import {
 export const comparedChecks = {
   'clasp-behind': {
     label: 'Clasp behind the back',
+    move: 'clasp-behind',
     scoring: passes(2, 1),
     opensAt: same(2),
     validDays: 90,
@@ -31,6 +32,7 @@ export const comparedChecks = {
   },
   'wrist-strength': {
     label: 'Wrist strength, heel-of-hand lifts',
+    move: 'wrist-lifts',
     scoring: reps,
     opensAt: bars(8, 10, 6),
     validDays: 42,
@@ -45,6 +47,7 @@ export const comparedChecks = {
   },
   'legs-lifted-straight': {
     label: 'Straight legs lifted',
+    move: 'legs-lift',
     scoring: rungs,
     opensAt: bars(1, 2, 1),
     validDays: 42,
@@ -60,6 +63,7 @@ export const comparedChecks = {
   },
   'arch-and-curl': {
     label: 'Half-way arch and full curl',
+    move: 'arch-curl',
     scoring: passes(2, 1),
     opensAt: same(2),
     validDays: 42,
@@ -74,6 +78,7 @@ export const comparedChecks = {
   },
   'chin-past-hands': {
     label: 'Chin past the hands, and back',
+    move: 'dolphin-rock',
     scoring: centimetres('more'),
     opensAt: bars(3, 5, 3),
     validDays: 42,
@@ -88,6 +93,7 @@ export const comparedChecks = {
   },
   'forearm-slide': {
     label: 'Forearm slide',
+    move: 'forearm-slide',
     scoring: centimetres('more'),
     opensAt: bars(20, 30, 20),
     validDays: 42,
@@ -102,6 +108,7 @@ export const comparedChecks = {
   },
   'neck-turn': {
     label: 'Neck turning, before and after',
+    move: 'neck-turns',
     scoring: degrees,
     opensAt: same(60),
     validDays: 28,

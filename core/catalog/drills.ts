@@ -1,4 +1,5 @@
 /** What a class or a home practice is made of. Source: handbook 03 "Drills". */
+import type { MoveId } from '../atlas/moves';
 import type { CautionColumn } from './cautions';
 import type { CheckKey } from './checks';
 import { breaths, seconds, times, type Dose } from './dose';
@@ -32,6 +33,8 @@ export interface DrillSpec {
   readonly label: string;
   readonly sanskrit?: string;
   readonly how: string;
+  /** Drawn; of a teacher’s own, the nearest they chose. */
+  readonly move?: MoveId;
   /** Checks it works towards. */
   readonly serves: readonly CheckKey[];
   readonly loads: RegionLoads;
@@ -66,6 +69,7 @@ const still: DrillSpec['columns'] = [];
 export const drillTable = {
   'wrist-lifts': {
     label: 'Heel-of-hand and finger-pad lifts',
+    move: 'wrist-lifts',
     how: 'Forearms drawn towards each other; lean back to ease, three fingers is hardest; cloth rotations last.',
     serves: ['wrist-extension', 'l-hold', 'crow-hold'],
     loads: { wrist: 0.5 },
@@ -81,6 +85,7 @@ export const drillTable = {
   },
   'strap-passes': {
     label: 'Long-strap shoulder passes',
+    move: 'strap-passes',
     how: 'In front, overhead, behind, round; widen the grip if it strains.',
     serves: ['shoulder-flexion'],
     loads: { shoulder: 0.3 },
@@ -96,6 +101,7 @@ export const drillTable = {
   },
   'arm-wraps': {
     label: 'Arm wraps, clasp behind, hand-behind-head push',
+    move: 'arm-wraps',
     how: 'Both crossings, ribs down; then the head presses the hand without moving.',
     serves: ['shoulder-flexion', 'elbow-drift', 'dolphin-hold'],
     loads: { shoulder: 0.3, neck: 0.1 },
@@ -111,6 +117,7 @@ export const drillTable = {
   },
   'chest-melt-blocks': {
     label: 'Elbows on blocks, chest melts',
+    move: 'chest-melt',
     how: 'Elbows on two blocks, hands together behind the head, chest sinks.',
     serves: ['shoulder-flexion', 'head-clearance'],
     loads: { shoulder: 0.4 },
@@ -125,6 +132,7 @@ export const drillTable = {
   },
   'outward-forearm': {
     label: 'Block pinned by the elbow, forearm opens',
+    move: 'forearm-opens',
     how: 'Elbow holds a block to the hip while the forearm turns outwards.',
     serves: ['elbow-drift', 'dolphin-hold'],
     loads: { shoulder: 0.3 },
@@ -139,6 +147,7 @@ export const drillTable = {
   },
   'block-behind-head': {
     label: 'Block between the hands, behind the head and back',
+    move: 'block-behind-head',
     how: 'Elbows stay up and in while the block travels.',
     serves: ['dolphin-hold', 'head-clearance', 'wall-hold'],
     loads: { shoulder: 0.5 },
@@ -154,6 +163,7 @@ export const drillTable = {
   },
   'elbows-on-chair': {
     label: 'Elbows on a chair, hands behind the head',
+    move: 'chair-melt',
     how: 'Kneel, elbows on the seat, hands or a block behind the head; chest sinks, then hands press up.',
     serves: ['shoulder-flexion', 'head-clearance'],
     loads: { shoulder: 0.4 },
@@ -169,6 +179,7 @@ export const drillTable = {
   },
   'prayer-chest-sink': {
     label: 'Forearms down, prayer hands, chest sinks',
+    move: 'prayer-melt',
     how: 'The same on the floor: prayer hands lift behind the head.',
     serves: ['shoulder-flexion', 'head-clearance'],
     loads: { shoulder: 0.4 },
@@ -184,6 +195,7 @@ export const drillTable = {
   },
   'corner-dolphin': {
     label: 'Corner dolphin',
+    move: 'corner-dolphin',
     how: 'Elbows in the angle of wall and floor, pressing outwards against it while the hips rise.',
     serves: ['elbow-drift', 'dolphin-hold', 'dolphin-push-ups'],
     loads: { shoulder: 0.6, scapula: 0.5 },
@@ -199,6 +211,7 @@ export const drillTable = {
   },
   'kneeling-melt': {
     label: 'Kneeling chest melt',
+    move: 'kneel-melt',
     how: 'Hips over the knees, arms long, chest towards the floor.',
     serves: ['shoulder-flexion'],
     loads: { shoulder: 0.3 },
@@ -214,6 +227,7 @@ export const drillTable = {
   },
   'sliding-salute': {
     label: 'Sliding sun-salute',
+    move: 'slide-salute',
     how: 'Feet stay on a cloth; the weight goes to the hands first.',
     serves: ['crow-hold', 'lifted-tuck', 'plank-hold'],
     loads: { wrist: 0.7, shoulder: 0.6, core: 0.8 },
@@ -229,6 +243,7 @@ export const drillTable = {
   },
   'knee-to-elbow': {
     label: 'Knee to same-side elbow',
+    move: 'knee-to-elbow',
     how: 'From all fours or a low plank; the blades stay broad.',
     serves: ['crow-hold', 'plank-hold', 'hollow-hold'],
     loads: { wrist: 0.6, scapula: 0.6, core: 0.7 },
@@ -243,6 +258,7 @@ export const drillTable = {
   },
   'mini-hops': {
     label: 'Open-floor mini-hops',
+    move: 'mini-hop',
     how: 'Shoulders over the wrists, lifted leg only to level, fingertips grip.',
     serves: ['hops-reaching', 'confidence'],
     loads: { wrist: 0.8, shoulder: 0.7, core: 0.5 },
@@ -260,6 +276,7 @@ export const drillTable = {
   },
   'curl-and-peel': {
     label: 'Curl and tail-peel on the back',
+    move: 'curl-peel',
     how: 'Hands lift the head, the neck idle; the tail peels off the floor.',
     serves: ['hollow-hold', 'shoulder-stand-hold'],
     loads: { core: 0.5 },
@@ -275,6 +292,7 @@ export const drillTable = {
   },
   'cool-down': {
     label: 'Cool-down: fold, lying twist, knees to armpits',
+    move: 'cool-down',
     how: 'Standing fold holding the elbows, feet apart; open and close bent arms; lying twist.',
     serves: [],
     loads: { hamstring: 0.2 },
@@ -289,6 +307,7 @@ export const drillTable = {
   },
   'forearm-slide': {
     label: 'Forearm slide on a blanket',
+    move: 'forearm-slide',
     how: 'Shins on a folded blanket: shoulders stay over the elbows, push the legs back slowly, pull in slower. Stop before the low back sags; hands falling inwards want a block between them.',
     serves: ['forearm-plank-hold', 'dolphin-hold', 'hollow-hold'],
     loads: { shoulder: 0.6, scapula: 0.5, core: 0.8 },
@@ -303,6 +322,7 @@ export const drillTable = {
   },
   'sphinx-to-seal': {
     label: 'Press-ups from forearms to straight arms',
+    move: 'forearm-to-plank',
     how: 'Alternated with the forearm plank.',
     serves: ['push-up-rung', 'forearm-plank-hold', 'dolphin-push-ups'],
     loads: { wrist: 0.5, shoulder: 0.6, core: 0.5 },
@@ -317,6 +337,7 @@ export const drillTable = {
   },
   'side-plank': {
     label: 'Side plank, side forearm plank',
+    move: 'side-plank',
     how: 'One line from head to heel, the under-shoulder pressing away.',
     serves: ['plank-hold', 'balance-off-wall'],
     loads: { wrist: 0.6, shoulder: 0.7, core: 0.7 },
@@ -331,6 +352,7 @@ export const drillTable = {
   },
   hollow: {
     label: 'Hollow hold, block crush, supine handstand to crow',
+    move: 'hollow',
     how: 'Head and shoulders up, blocks squeezed with the little-finger side, low back pressed down.',
     serves: ['hollow-hold', 'tuck-hold', 'wall-hold'],
     loads: { core: 0.9 },
@@ -345,6 +367,7 @@ export const drillTable = {
   },
   boat: {
     label: 'Boat, arms in and out of the sockets',
+    move: 'boat',
     sanskrit: 'Navasana',
     how: 'Legs as long as the back allows; the arms draw in and reach out.',
     serves: ['hollow-hold', 'lifted-tuck'],
@@ -360,6 +383,7 @@ export const drillTable = {
   },
   'blade-circles': {
     label: 'Shoulder blades apart and together',
+    move: 'blade-circles',
     how: 'Cat-like broadening from all fours, elbows straight.',
     serves: ['plank-hold', 'dolphin-push-ups', 'push-up-rung'],
     loads: { wrist: 0.3, scapula: 0.4 },
@@ -375,6 +399,7 @@ export const drillTable = {
   },
   'crown-roll': {
     label: 'Crown roll',
+    move: 'crown-roll',
     how: 'Kneeling, hands in charge: forehead to crown and back.',
     serves: ['crown-control', 'neck-ease'],
     loads: { neck: 0.3 },
@@ -392,6 +417,7 @@ export const drillTable = {
   },
   'leg-lengtheners': {
     label: 'Prone quad stretch, fold hang, walking feet to hands',
+    move: 'leg-lengtheners',
     how: 'Straight legs on the walk as far as the back stays long.',
     serves: ['straight-leg-raise', 'upright-walk-in'],
     loads: { hamstring: 0.5, hip: 0.4 },
@@ -406,6 +432,7 @@ export const drillTable = {
   },
   'childs-pose': {
     label: 'Child’s pose',
+    move: 'child',
     how: 'Knees wide, forehead down or on a bolster.',
     serves: [],
     loads: {},
@@ -418,7 +445,10 @@ export const drillTable = {
     columns: ['mild'],
     strains: ['hip', 'leg'],
   },
-} as const satisfies Record<string, DrillSpec & { readonly position: DrillPosition }>;
+} as const satisfies Record<
+  string,
+  DrillSpec & { readonly position: DrillPosition; readonly move: MoveId }
+>;
 
 /** A shipped drill, or a teacher's own. Whether it exists is the catalog's to say. */
 export type DrillKey = string;

@@ -1,4 +1,6 @@
 /** What a stage is. The stages themselves stand in ladders/, one file to a family. */
+import type { HelpId } from '../atlas/help';
+import type { MoveId } from '../atlas/moves';
 import type { SetupId } from '../setups/registry';
 import type { ShapeRef } from '../shapes/posed';
 import type { CautionColumn, CautionId } from './cautions';
@@ -13,6 +15,7 @@ import type { WayUpId } from './waysUp';
 /** What follows a family's holds, and what it asks of a body. */
 export interface Counterpose {
   readonly label: string;
+  readonly move: MoveId;
   /** As long as its holds ask for. */
   readonly minutes: number;
   readonly columns: readonly CautionColumn[];
@@ -32,6 +35,7 @@ export const ladderTable = {
     sanskrit: 'Pincha Mayurasana',
     counter: {
       label: 'Child’s pose, then hands clasped behind the back',
+      move: 'child',
       minutes: 2,
       columns: ['mild', 'reach'],
       loads: { shoulder: 0.1 },
@@ -43,6 +47,7 @@ export const ladderTable = {
     sanskrit: 'Sirsasana',
     counter: {
       label: 'Child’s pose at least as long as the hold, up to a minute, before lifting the head',
+      move: 'to-child',
       minutes: 2,
       columns: ['mild'],
       loads: {},
@@ -54,6 +59,7 @@ export const ladderTable = {
     sanskrit: 'Adho Mukha Vrksasana',
     counter: {
       label: 'Wrist releases, then a standing fold holding the elbows',
+      move: 'standing-fold',
       minutes: 2,
       columns: ['mild'],
       loads: { hamstring: 0.2, wrist: 0.1 },
@@ -65,6 +71,7 @@ export const ladderTable = {
     sanskrit: 'Salamba Sarvangasana',
     counter: {
       label: 'Supported back-arch on the elbows, 5-6 breaths, crown only grazing the floor',
+      move: 'back-arch',
       minutes: 1.5,
       columns: ['neck'],
       loads: { neck: 0.1, shoulder: 0.2 },
@@ -76,6 +83,7 @@ export const ladderTable = {
     sanskrit: 'Kakasana, Bakasana and kin',
     counter: {
       label: 'Wrist releases, hands behind the back',
+      move: 'hands-behind',
       minutes: 1.5,
       columns: ['reach'],
       loads: { wrist: 0.1, shoulder: 0.1 },
@@ -112,6 +120,12 @@ export interface ProfileGate {
   readonly replaces?: readonly CheckKey[];
 }
 
+/** A stage of the table: all of it is drawn. */
+export interface ShippedStage extends StageSpec {
+  readonly move: MoveId;
+  readonly leave: MoveId;
+}
+
 export interface StageSpec {
   readonly family: LadderId;
   readonly label: string;
@@ -133,7 +147,13 @@ export interface StageSpec {
   /** The stage that the step down is, where it is one. */
   readonly downTo?: StageKey;
   readonly assist: string | null;
+  /** Where the helper stands and holds. */
+  readonly help?: HelpId;
   readonly exit: string;
+  /** How it is left, drawn. */
+  readonly leave?: MoveId;
+  /** How it is come into and held, drawn; of a teacher’s own, the nearest, or none but the shape. */
+  readonly move?: MoveId;
   /** The family's counterpose unless the stage has its own. */
   readonly counter?: string;
   /** What to look at before weight goes on. */

@@ -4,7 +4,7 @@ import { forearmStand } from './ladders/forearmStand';
 import { handstand } from './ladders/handstand';
 import { headstand } from './ladders/headstand';
 import { shoulderStand } from './ladders/shoulderStand';
-import type { StageSpec } from './stage';
+import type { ShippedStage, StageSpec } from './stage';
 
 export const stageTable = {
   ...forearmStand,
@@ -12,7 +12,7 @@ export const stageTable = {
   ...handstand,
   ...shoulderStand,
   ...armBalance,
-} as const satisfies Record<string, StageSpec>;
+} as const satisfies Record<string, ShippedStage>;
 
 export type StageId = keyof typeof stageTable;
 export const stageIds = Object.keys(stageTable) as [StageId, ...StageId[]];

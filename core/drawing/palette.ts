@@ -59,6 +59,7 @@ export const strokes = {
   figureFar: { fill: 'inkFar', stroke: 'paper', widthPx: 2.4, isUnder: true },
   figureTrunk: { fill: 'inkTrunk', stroke: 'paper', widthPx: 2.4, isUnder: true },
   figureFace: { fill: 'inkFace', stroke: 'paper', widthPx: 2.4, isUnder: true },
+  helper: { fill: 'soft', stroke: 'paper', widthPx: 2.4, isUnder: true },
   figureFold: { stroke: 'paper', widthPx: 1.2 },
   ghost: { fill: 'ghost' },
   floor: { stroke: 'ink', widthPx: 2 },

@@ -33,6 +33,7 @@ const paint = {
 
 /** Which cloth each part of the drawn figure wears. */
 const wears = {
+  'far-arm': { all: paint.skinDark, foot: paint.skinDark },
   'far-leg': { all: paint.legsDark, foot: paint.skinDark },
   'far-fold': null,
   neck: { all: paint.skin, foot: paint.skin },

@@ -3,7 +3,7 @@
  * branches after crow have gates worked out from what they demand, said beside each.
  */
 import { breaths, seconds, times } from '../dose';
-import type { StageSpec } from '../stage';
+import type { ShippedStage } from '../stage';
 import { atHalf, check, wristsReady } from './parts';
 
 const pushUps = check('push-up-rung');
@@ -19,6 +19,7 @@ export const armBalance = {
   CR1: {
     family,
     label: 'Wrists',
+    move: 'wrist-lifts',
     after: [],
     how: 'From all fours: heel of the hand lifts onto the knuckles, then onto the finger pads.',
     dose: '10 + 10',
@@ -28,6 +29,7 @@ export const armBalance = {
     stepDown: 'Seated, hands on the thighs',
     assist: null,
     exit: 'Sit back',
+    leave: 'sit-back',
     columns: wrists,
     loads: { wrist: 0.5 },
     strains: [],
@@ -36,6 +38,7 @@ export const armBalance = {
   CR2: {
     family,
     label: 'Lifted tuck with blocks',
+    move: 'lifted-tuck',
     sanskrit: 'Lolasana',
     after: ['CR1'],
     how: 'Hands on blocks beside the thighs, back rounded: one heel, both heels, everything. The same work lifts crow.',
@@ -46,6 +49,7 @@ export const armBalance = {
     stepDown: 'One heel only',
     assist: null,
     exit: 'Sit down',
+    leave: 'tuck-sit',
     columns: wrists,
     loads: { wrist: 0.8, shoulder: 0.7, scapula: 0.8, core: 0.9 },
     strains: ['leg', 'hip'],
@@ -57,6 +61,7 @@ export const armBalance = {
   CR3: {
     family,
     label: 'Push-up ladder',
+    move: 'push-up',
     sanskrit: 'Chaturanga path',
     after: ['CR2'],
     how: 'Prone press, then top quarter on the knees, knees, feet. Each rung opens with the rung below held.',
@@ -67,6 +72,7 @@ export const armBalance = {
     stepDown: 'The rung below',
     assist: null,
     exit: 'Knees down',
+    leave: 'knees-down',
     columns: wrists,
     loads: { wrist: 0.7, shoulder: 0.8, scapula: 0.8, core: 0.5 },
     strains: ['elbow', 'hip'],
@@ -75,6 +81,7 @@ export const armBalance = {
   CR4: {
     family,
     label: 'Squat with knees on the arms, feet on a block',
+    move: 'squat',
     after: ['CR3'],
     how: 'Knees high on the arms; weight shifts over the fingers and back.',
     dose: '5 slow shifts',
@@ -84,6 +91,7 @@ export const armBalance = {
     stepDown: 'Feet lower',
     assist: null,
     exit: 'Heels down',
+    leave: 'crow-down',
     columns: wrists,
     loads: { wrist: 0.7, shoulder: 0.5, hip: 0.5 },
     strains: ['leg', 'neck', 'back'],
@@ -94,6 +102,7 @@ export const armBalance = {
   CR5: {
     family,
     label: 'Toe-light crow',
+    move: 'crow',
     after: ['CR4'],
     how: 'One foot, then the other, grows light; cushion or block where the forehead would land.',
     dose: '3 each foot',
@@ -103,7 +112,9 @@ export const armBalance = {
     stepDown: 'Squat with knees on the arms',
     downTo: 'CR4',
     assist: 'Hips steadied',
+    help: 'hips-behind',
     exit: 'Feet down',
+    leave: 'crow-down',
     columns: wristsMild,
     loads: { wrist: 0.8, shoulder: 0.7, scapula: 0.7, core: 0.6 },
     strains: ['leg', 'hip', 'elbow'],
@@ -115,6 +126,7 @@ export const armBalance = {
   CR6: {
     family,
     label: 'Crow',
+    move: 'crow',
     sanskrit: 'Kakasana',
     after: ['CR5'],
     how: 'Shoulders travel ahead of the fingertips until the feet have nothing left to do.',
@@ -125,7 +137,9 @@ export const armBalance = {
     stepDown: 'Toe-light crow',
     downTo: 'CR5',
     assist: 'Hips steadied',
+    help: 'hips-behind',
     exit: 'Feet down; the cushion stays until ten clean holds',
+    leave: 'crow-down',
     columns: wristsMild,
     loads: { wrist: 1, shoulder: 0.9, scapula: 0.9, core: 0.8 },
     strains: ['leg', 'hip', 'elbow'],
@@ -137,6 +151,7 @@ export const armBalance = {
   CR7: {
     family,
     label: 'Sliding crow',
+    move: 'slide-crow',
     isAside: true,
     after: ['CR6'],
     how: 'From dog, feet on a cloth, drag the knees to the arms; sideways for the twist. The weight goes to the hands first.',
@@ -148,6 +163,7 @@ export const armBalance = {
     downTo: 'CR5',
     assist: null,
     exit: 'Feet slide back',
+    leave: 'crow-down',
     columns: wristsMild,
     loads: { wrist: 0.9, shoulder: 0.9, scapula: 0.8, core: 0.9 },
     strains: ['leg', 'hip', 'elbow'],
@@ -157,6 +173,7 @@ export const armBalance = {
   CR8: {
     family,
     label: 'Crane, side crow',
+    move: 'crow',
     sanskrit: 'Bakasana, Parsva Bakasana',
     after: ['CR6'],
     how: 'Arms straighten under the knees; or both knees on one arm, shoulders level.',
@@ -167,7 +184,9 @@ export const armBalance = {
     stepDown: 'Crow',
     downTo: 'CR6',
     assist: 'Hips steadied',
+    help: 'hips-behind',
     exit: 'Feet down',
+    leave: 'crow-down',
     columns: wristsMild,
     loads: { wrist: 1, shoulder: 1, scapula: 1, core: 0.9 },
     strains: ['leg', 'hip', 'elbow'],
@@ -178,6 +197,7 @@ export const armBalance = {
   CR9: {
     family,
     label: 'Float back to low plank; crow to handstand and back',
+    move: 'float-back',
     after: ['CR8'],
     how: 'The hips rise over the shoulders before the legs go; land with bent elbows.',
     dose: '3 tries, fresh',
@@ -192,7 +212,9 @@ export const armBalance = {
     stepDown: 'Crane, side crow',
     downTo: 'CR8',
     assist: 'Standing at the side',
+    help: 'side',
     exit: 'Step down',
+    leave: 'crow-down',
     columns: ['wrists', 'light', 'effort'],
     loads: { wrist: 1, shoulder: 1, scapula: 1, core: 1 },
     strains: ['leg', 'hip', 'elbow'],
@@ -205,6 +227,7 @@ export const armBalance = {
   CRp: {
     family,
     label: 'Arm-pressing shape, both legs over',
+    move: 'arm-shape',
     sanskrit: 'Bhujapidasana',
     branch: 'after-crow',
     isAside: true,
@@ -218,6 +241,7 @@ export const armBalance = {
     stepDown: 'Feet on a block, thighs on the arms',
     assist: null,
     exit: 'Sit down between the hands',
+    leave: 'sit-between',
     columns: wrists,
     loads: { wrist: 1, shoulder: 0.8, scapula: 0.8, core: 0.8, hip: 0.6, hamstring: 0.4 },
     strains: ['back', 'leg'],
@@ -227,6 +251,7 @@ export const armBalance = {
   CRo: {
     family,
     label: 'One leg over the arm, seat lifted',
+    move: 'arm-shape',
     sanskrit: 'Eka Hasta Bhujasana',
     branch: 'after-crow',
     isAside: true,
@@ -243,6 +268,7 @@ export const armBalance = {
     stepDown: 'Hands on blocks',
     assist: null,
     exit: 'Sit down',
+    leave: 'tuck-sit',
     columns: wrists,
     loads: { wrist: 0.9, shoulder: 0.8, scapula: 0.9, core: 1, hip: 0.7 },
     strains: ['leg'],
@@ -252,6 +278,7 @@ export const armBalance = {
   CRe: {
     family,
     label: 'Eight-angle',
+    move: 'arm-shape',
     sanskrit: 'Astavakrasana',
     branch: 'after-crow',
     isAside: true,
@@ -265,6 +292,7 @@ export const armBalance = {
     stepDown: 'One leg over the arm, feet hooked, seat down',
     assist: null,
     exit: 'Bend the knees and sit',
+    leave: 'sit-between',
     columns: wristsMild,
     loads: { wrist: 1, shoulder: 1, scapula: 0.9, core: 0.9, hip: 0.6 },
     strains: ['leg'],
@@ -274,6 +302,7 @@ export const armBalance = {
   CRf: {
     family,
     label: 'Firefly',
+    move: 'firefly',
     sanskrit: 'Tittibhasana',
     branch: 'after-crow',
     isAside: true,
@@ -290,6 +319,7 @@ export const armBalance = {
     stepDown: 'Arm-pressing shape, one leg straight',
     assist: null,
     exit: 'Knees bend, sit down',
+    leave: 'sit-between',
     columns: wrists,
     loads: { wrist: 1, shoulder: 0.8, scapula: 0.9, core: 0.9, hamstring: 0.9, hip: 0.8 },
     strains: ['back', 'leg'],
@@ -299,6 +329,7 @@ export const armBalance = {
   CRg: {
     family,
     label: 'Flying crow',
+    move: 'crow-one-leg',
     sanskrit: 'Eka Pada Galavasana',
     branch: 'after-crow',
     isAside: true,
@@ -311,11 +342,13 @@ export const armBalance = {
     faults: ['feet-push-off'],
     stepDown: 'Crow, one shin across',
     assist: 'Shoulders watched',
+    help: 'shoulders',
     exit: 'Free foot down first',
+    leave: 'crow-down',
     columns: wristsMild,
     loads: { wrist: 1, shoulder: 1, scapula: 1, core: 0.9, hip: 0.8 },
     strains: ['leg'],
     feetUp: true,
     shape: { family: 'crow' },
   },
-} as const satisfies Record<string, StageSpec>;
+} as const satisfies Record<string, ShippedStage>;

@@ -1,6 +1,6 @@
 /** Forearm stand (Pincha Mayurasana). Handbook 02 for shapes and doses, 12 for gates. */
 import { breaths, seconds, times } from '../dose';
-import type { StageSpec } from '../stage';
+import type { ShippedStage } from '../stage';
 import { atHalf, check } from './parts';
 
 const plank = check('forearm-plank-hold');
@@ -20,6 +20,7 @@ export const forearmStand = {
   FS1: {
     family,
     label: 'Forearm base on all fours',
+    move: 'forearm-base',
     after: [],
     how: 'Forearms parallel, little finger in line with the elbow. Press down, broaden between the blades.',
     dose: '5 breaths',
@@ -28,7 +29,9 @@ export const forearmStand = {
     faults: ['elbows-slide'],
     stepDown: 'Hands on a chair seat',
     assist: 'A hand between the shoulder blades',
+    help: 'blades',
     exit: 'Sit back',
+    leave: 'sit-back',
     columns: mild,
     loads: { shoulder: 0.3, scapula: 0.4 },
     strains: [],
@@ -37,6 +40,7 @@ export const forearmStand = {
   FS2: {
     family,
     label: 'Forearm plank',
+    move: 'forearm-plank',
     after: ['FS1'],
     how: 'One line from crown to heels, forearms pressing, chest broad.',
     dose: '5 breaths, later 30-45 s',
@@ -46,6 +50,7 @@ export const forearmStand = {
     stepDown: 'Knees down',
     assist: null,
     exit: 'Knees down',
+    leave: 'forearms-knees-down',
     columns: mild,
     loads: { shoulder: 0.5, scapula: 0.6, core: 0.7 },
     strains: [],
@@ -54,6 +59,7 @@ export const forearmStand = {
   FS3: {
     family,
     label: 'Dolphin with strap',
+    move: 'dolphin',
     sanskrit: 'Ardha Pincha Mayurasana',
     after: ['FS2'],
     how: 'Loop just above the elbows. Knees may bend, heels may lift; the back is what counts.',
@@ -64,7 +70,9 @@ export const forearmStand = {
     stepDown: 'Forearm base, or forearms on a chair seat',
     downTo: 'FS1',
     assist: 'Hips drawn back',
+    help: 'hips-back',
     exit: 'Knees down',
+    leave: 'forearms-knees-down',
     columns: mild,
     loads: { shoulder: 0.5, scapula: 0.6, hamstring: 0.3 },
     strains: ['back'],
@@ -74,6 +82,7 @@ export const forearmStand = {
   FS4: {
     family,
     label: 'Dolphin with block',
+    move: 'dolphin',
     after: ['FS3'],
     how: 'Block in the L of thumb and first finger, squeezed; two blocks for broad shoulders.',
     dose: '5 breaths, twice',
@@ -83,7 +92,9 @@ export const forearmStand = {
     stepDown: 'Dolphin with strap',
     downTo: 'FS3',
     assist: 'Hips drawn back',
+    help: 'hips-back',
     exit: 'Knees down',
+    leave: 'forearms-knees-down',
     columns: mild,
     loads: { shoulder: 0.5, scapula: 0.6, hamstring: 0.3 },
     strains: ['back'],
@@ -93,6 +104,7 @@ export const forearmStand = {
   FS5: {
     family,
     label: 'Dolphin, free',
+    move: 'dolphin',
     after: ['FS4'],
     how: 'The base everything stands on. Head off the floor by pushing, gaze wherever the neck is long.',
     dose: '5, then 10, then 20 breaths',
@@ -102,7 +114,9 @@ export const forearmStand = {
     stepDown: 'Dolphin with block',
     downTo: 'FS4',
     assist: 'Hips drawn back',
+    help: 'hips-back',
     exit: 'Knees down',
+    leave: 'forearms-knees-down',
     columns: mild,
     loads: { shoulder: 0.6, scapula: 0.6, hamstring: 0.3 },
     strains: ['back'],
@@ -112,6 +126,7 @@ export const forearmStand = {
   FS6: {
     family,
     label: 'Dolphin in motion',
+    move: 'dolphin-rock',
     after: ['FS5'],
     how: 'Shoulders forward on the out-breath, chin past the hands, and back; or walk to plank and in again; or from hands to forearms and up.',
     dose: '5-10 slow rounds',
@@ -121,6 +136,7 @@ export const forearmStand = {
     stepDown: 'Knees down',
     assist: null,
     exit: 'Knees down',
+    leave: 'forearms-knees-down',
     columns: mild,
     loads: { shoulder: 0.7, scapula: 0.7, core: 0.5 },
     strains: ['leg', 'hamstring'],
@@ -129,6 +145,7 @@ export const forearmStand = {
   FS7: {
     family,
     label: 'Dolphin, one leg up',
+    move: 'dolphin-one-leg',
     after: ['FS6'],
     how: 'Hips closed, lifted leg long. Then rock the weight forward and return.',
     dose: '5 breaths a side, then 3-4 rocks',
@@ -137,7 +154,9 @@ export const forearmStand = {
     faults: ['sinks-on-block', 'head-touches'],
     stepDown: 'Toe light, not lifted',
     assist: 'Shin held',
+    help: 'far-shin',
     exit: 'Same foot back',
+    leave: 'one-leg-back',
     columns: mild,
     loads: { shoulder: 0.7, scapula: 0.7, core: 0.4, hamstring: 0.4 },
     strains: ['back', 'hip'],
@@ -148,6 +167,7 @@ export const forearmStand = {
   FS8: {
     family,
     label: 'Forearm L at the wall',
+    move: 'forearm-l',
     after: ['FS7'],
     how: 'Feet at hip height or lower, shoulders over elbows, ribs in.',
     dose: '3-6 breaths',
@@ -156,7 +176,9 @@ export const forearmStand = {
     faults: ['head-touches', 'elbows-slide', 'ribs-flare'],
     stepDown: 'Feet on a chair',
     assist: 'Hips steadied',
+    help: 'hips-ahead',
     exit: 'One foot at a time',
+    leave: 'forearm-l-down',
     columns: light,
     loads: { shoulder: 0.9, scapula: 0.8, core: 0.4 },
     strains: ['hip', 'back', 'hamstring'],
@@ -168,6 +190,7 @@ export const forearmStand = {
   FS9: {
     family,
     label: 'Hops at the wall',
+    move: 'hop-forearm',
     after: ['FS8'],
     how: 'Lifted leg straight, foot flexed; standing leg bends and springs.',
     dose: 'Two or three gentle hops, then the other leg',
@@ -191,7 +214,9 @@ export const forearmStand = {
     stepDown: 'Forearm L at the wall',
     downTo: 'FS8',
     assist: 'Thigh guided',
+    help: 'far-thigh',
     exit: 'Feet down',
+    leave: 'forearm-down',
     columns: light,
     loads: { shoulder: 0.9, scapula: 0.8, core: 0.6 },
     strains: ['leg', 'hip'],
@@ -206,6 +231,7 @@ export const forearmStand = {
   FS10: {
     family,
     label: 'Kick to the wall, block in hands',
+    move: 'kick-forearm',
     after: ['FS9'],
     how: 'Both feet arrive, then one leg to the ceiling, ribs in.',
     dose: '5 breaths, each leg leading once',
@@ -214,7 +240,9 @@ export const forearmStand = {
     stepDown: 'Hops at the wall',
     downTo: 'FS9',
     assist: 'Lifted leg held firmly while the student presses it down and floats the other',
+    help: 'far-shin',
     exit: 'One leg down, slowly, then the other; child’s pose',
+    leave: 'forearm-down',
     checkFirst: ['Strap buckle outside and off the skin', 'Breath easy, able to talk'],
     columns: light,
     loads: { shoulder: 1, scapula: 0.9, core: 0.6 },
@@ -229,6 +257,7 @@ export const forearmStand = {
   FS11: {
     family,
     label: 'One sole on the wall, tap away',
+    move: 'float-forearm',
     after: ['FS10'],
     how: 'Sole on the wall, other leg up; press the forearms, let the sole leave and return.',
     dose: '5 s off, then 10 s',
@@ -237,7 +266,9 @@ export const forearmStand = {
     stepDown: 'Kick to the wall, block in hands',
     downTo: 'FS10',
     assist: 'Hips steadied',
+    help: 'hips',
     exit: 'Other leg back to the wall',
+    leave: 'back-to-wall',
     columns: light,
     loads: { shoulder: 1, scapula: 0.9, core: 0.7 },
     strains: ['leg', 'hip', 'back'],
@@ -250,6 +281,7 @@ export const forearmStand = {
   FS12: {
     family,
     label: 'Clear floor with block, staggered legs',
+    move: 'free-forearm',
     after: ['FS11'],
     how: 'One knee to the chest, other leg long; or a wide V whose legs balance each other.',
     dose: '5 s, narrow later',
@@ -258,7 +290,9 @@ export const forearmStand = {
     stepDown: 'One sole on the wall, tap away',
     downTo: 'FS11',
     assist: 'Standing at the side',
+    help: 'side',
     exit: 'Step down',
+    leave: 'free-forearm-down',
     columns: light,
     loads: { shoulder: 1, scapula: 1, core: 0.8 },
     strains: ['leg', 'hip', 'back'],
@@ -273,6 +307,7 @@ export const forearmStand = {
   FS13: {
     family,
     label: 'Clear floor, legs together',
+    move: 'free-forearm',
     after: ['FS12'],
     how: 'Legs join when the staggered balance is quiet.',
     dose: '10 s, then 30 s',
@@ -281,7 +316,9 @@ export const forearmStand = {
     stepDown: 'Staggered legs',
     downTo: 'FS12',
     assist: 'Standing at the side',
+    help: 'side',
     exit: 'Step down',
+    leave: 'free-forearm-down',
     columns: light,
     loads: { shoulder: 1, scapula: 1, core: 0.8 },
     strains: ['leg', 'hip', 'back'],
@@ -294,6 +331,7 @@ export const forearmStand = {
   FS14: {
     family,
     label: 'Variations, lowering in lotus',
+    move: 'free-forearm',
     sanskrit: 'Karandavasana',
     after: ['FS13'],
     how: 'Leg shapes first. Lotus sinks to the upper arms only by curling fully, face far forward; a sinking knee means the curl is missing.',
@@ -303,7 +341,9 @@ export const forearmStand = {
     stepDown: 'Clear floor, legs together',
     downTo: 'FS13',
     assist: 'Taught in person only',
+    help: 'side',
     exit: 'Legs uncross high, then step down',
+    leave: 'free-forearm-down',
     columns: light,
     loads: { shoulder: 1, scapula: 1, core: 1, hip: 0.6 },
     strains: ['leg', 'back'],
@@ -313,4 +353,4 @@ export const forearmStand = {
     tries: 1,
     shape: { family: 'forearmStand' },
   },
-} as const satisfies Record<string, StageSpec>;
+} as const satisfies Record<string, ShippedStage>;

@@ -1,6 +1,6 @@
 /** Handstand (Adho Mukha Vrksasana). Handbook 02 for shapes and doses, 12 for gates. */
 import { breaths, seconds, times } from '../dose';
-import type { StageSpec } from '../stage';
+import type { ShippedStage } from '../stage';
 import { atHalf, check, wristsReady } from './parts';
 
 const plank = check('plank-hold');
@@ -19,6 +19,7 @@ export const handstand = {
   HB1: {
     family,
     label: 'Wrists',
+    move: 'wrist-lifts',
     after: [],
     how: 'From all fours: heel of the hand lifts onto the knuckles, then onto the finger pads; lean back to ease, forward to load.',
     dose: '10 + 10, later cloth rotations',
@@ -28,6 +29,7 @@ export const handstand = {
     stepDown: 'Hands on the thighs, seated',
     assist: null,
     exit: 'Sit back',
+    leave: 'sit-back',
     columns: ['wrists'],
     loads: { wrist: 0.5, shoulder: 0.2 },
     strains: [],
@@ -36,6 +38,7 @@ export const handstand = {
   HB2: {
     family,
     label: 'Downward dog, then one leg lifted',
+    move: 'dog-one-leg',
     sanskrit: 'Adho Mukha Svanasana',
     after: ['HB1'],
     how: 'Hips back and high, long back; then one leg up with the hips level.',
@@ -45,7 +48,9 @@ export const handstand = {
     faults: ['elbows-bend'],
     stepDown: 'Hands on a chair seat',
     assist: 'Hips drawn back',
+    help: 'hips-back',
     exit: 'Knees down',
+    leave: 'knees-down',
     columns: mildWrists,
     loads: { wrist: 0.5, shoulder: 0.5, hamstring: 0.4 },
     strains: ['back'],
@@ -54,6 +59,7 @@ export const handstand = {
   HB3: {
     family,
     label: 'Plank with shoulder action',
+    move: 'slide-salute',
     after: ['HB2'],
     how: 'Arms sink between the blades and press out again; find the middle and hold.',
     dose: '5 rounds, then 5 breaths',
@@ -63,6 +69,7 @@ export const handstand = {
     stepDown: 'Knees down',
     assist: null,
     exit: 'Knees down',
+    leave: 'knees-down',
     columns: ['wrists'],
     loads: { wrist: 0.7, shoulder: 0.6, scapula: 0.8, core: 0.6 },
     strains: [],
@@ -71,6 +78,7 @@ export const handstand = {
   HB4: {
     family,
     label: 'Push-up ladder',
+    move: 'push-up',
     sanskrit: 'Chaturanga path',
     after: ['HB3'],
     how: 'Prone press, then top quarter on the knees, knees, feet. Each rung opens with the rung below held; step down at any shrug or poking chin.',
@@ -81,6 +89,7 @@ export const handstand = {
     stepDown: 'The rung below',
     assist: 'Eyes on the blades',
     exit: 'Knees down',
+    leave: 'knees-down',
     columns: ['wrists'],
     loads: { wrist: 0.7, shoulder: 0.8, scapula: 0.8, core: 0.5 },
     strains: ['elbow'],
@@ -89,6 +98,7 @@ export const handstand = {
   HB5: {
     family,
     label: 'Trunk: boat, hollow, crush',
+    move: 'hollow',
     sanskrit: 'Navasana',
     after: ['HB4'],
     how: 'Boat with the arms drawn in; hollow with the low back pressed down; knee and elbow crush a block; on the back, handstand to crow and back.',
@@ -99,6 +109,7 @@ export const handstand = {
     stepDown: 'Bent knees',
     assist: null,
     exit: 'Feet down',
+    leave: 'lie-flat',
     columns: ['effort'],
     loads: { core: 0.9, hip: 0.4 },
     strains: [],
@@ -107,6 +118,7 @@ export const handstand = {
   HB6: {
     family,
     label: 'Short dog, heels at the wall',
+    move: 'short-dog',
     after: ['HB5'],
     how: 'Hands at the measured distance, fingers claw, knuckles heavy, shoulders over wrists.',
     dose: '5 breaths, twice',
@@ -116,7 +128,9 @@ export const handstand = {
     stepDown: 'Downward dog',
     downTo: 'HB2',
     assist: 'Blades drawn down the back',
+    help: 'blades-ahead',
     exit: 'Knees down',
+    leave: 'knees-down',
     columns: mildWrists,
     loads: { wrist: 0.7, shoulder: 0.6, scapula: 0.6, hamstring: 0.3 },
     strains: ['back'],
@@ -127,6 +141,7 @@ export const handstand = {
   HB6b: {
     family,
     label: 'Feet on a chair',
+    move: 'chair-dog',
     after: ['HB6'],
     how: 'From short dog, one foot and then the other onto the seat; hips over shoulders.',
     dose: '5 breaths, twice',
@@ -136,7 +151,9 @@ export const handstand = {
     stepDown: 'Short dog, heels at the wall',
     downTo: 'HB6',
     assist: 'Chair held',
+    help: 'chair',
     exit: 'One foot at a time',
+    leave: 'knees-down',
     columns: lightWrists,
     loads: { wrist: 0.8, shoulder: 0.8, scapula: 0.7, core: 0.4 },
     strains: ['hip', 'back', 'hamstring'],
@@ -147,6 +164,7 @@ export const handstand = {
   HB7: {
     family,
     label: 'One foot on the wall',
+    move: 'one-foot-wall',
     after: ['HB6'],
     how: 'Short dog, one leg up the wall. A complete option for tonight.',
     dose: '5 breaths a side',
@@ -156,7 +174,9 @@ export const handstand = {
     stepDown: 'Short dog, heels at the wall',
     downTo: 'HB6',
     assist: 'Blades drawn down the back',
+    help: 'blades-ahead',
     exit: 'Same foot back',
+    leave: 'wall-l-down',
     columns: lightWrists,
     loads: { wrist: 0.8, shoulder: 0.8, scapula: 0.7, core: 0.4 },
     strains: ['hip', 'back', 'hamstring'],
@@ -168,6 +188,7 @@ export const handstand = {
   HB8: {
     family,
     label: 'L at the wall',
+    move: 'wall-l',
     after: ['HB6b', 'HB7'],
     how: 'Feet at hip height, knees bent first. Nearly all of you is on the hands: harder work than the handstand itself.',
     dose: '3-6 s, then 5 breaths',
@@ -177,7 +198,9 @@ export const handstand = {
     stepDown: 'Feet on a chair',
     downTo: 'HB6b',
     assist: 'Lower blade tips drawn together until both feet are down',
+    help: 'blades-ahead',
     exit: 'One foot at a time',
+    leave: 'wall-l-down',
     columns: lightWrists,
     loads: { wrist: 1, shoulder: 1, scapula: 0.9, core: 0.5 },
     strains: ['hip', 'back', 'hamstring'],
@@ -189,6 +212,7 @@ export const handstand = {
   HB9: {
     family,
     label: 'L, one leg up',
+    move: 'wall-l-one-leg',
     isAside: true,
     after: ['HB8'],
     how: 'One leg rises from the L, straight up and not behind.',
@@ -199,7 +223,9 @@ export const handstand = {
     stepDown: 'L at the wall',
     downTo: 'HB8',
     assist: 'Lifted leg kept from falling behind',
+    help: 'far-shin-ahead',
     exit: 'Leg back to the wall, then one foot at a time',
+    leave: 'wall-l-down',
     columns: lightWrists,
     loads: { wrist: 1, shoulder: 1, scapula: 0.9, core: 0.7 },
     strains: ['hip', 'back', 'hamstring'],
@@ -211,6 +237,7 @@ export const handstand = {
   HB10: {
     family,
     label: 'Spring practice',
+    move: 'mini-hop',
     after: ['HB8'],
     how: 'Short lunge, heel high, knee bent; the pelvis sinks and rises on one vertical line, no swing. Bent-knee hop, straddle hop, slow single leg.',
     dose: '3-4 each, both legs, counted',
@@ -222,7 +249,9 @@ export const handstand = {
     stepDown: 'Feet on a chair',
     downTo: 'HB6b',
     assist: 'Hips steadied',
+    help: 'hips',
     exit: 'Feet down',
+    leave: 'knees-down',
     checkFirst: ['Strap on the upper arms where elbows are not sure: it cannot bend'],
     columns: lightWrists,
     loads: { wrist: 0.9, shoulder: 0.9, scapula: 0.8, core: 0.7 },
@@ -239,6 +268,7 @@ export const handstand = {
   HB11: {
     family,
     label: 'Kick to the wall',
+    move: 'straight-leg',
     after: ['HB10'],
     how: 'With a strap, then with blocks between the forearms, then free. The blocks must not fall.',
     dose: '3-5 kicks a leg, 5 breaths when up',
@@ -247,7 +277,9 @@ export const handstand = {
     stepDown: 'Spring practice',
     downTo: 'HB10',
     assist: 'Thigh guided',
+    help: 'thigh',
     exit: 'One leg down, then the other',
+    leave: 'hand-down',
     columns: lightWrists,
     loads: { wrist: 1, shoulder: 1, scapula: 0.9, core: 0.7 },
     strains: ['leg', 'hip', 'back'],
@@ -263,6 +295,7 @@ export const handstand = {
   HB12: {
     family,
     label: 'Lean into a bolster',
+    move: 'lean-bolster',
     isAside: true,
     after: ['HB11'],
     how: 'Bolster upright at the wall, back of the skull presses it, then kick: the trunk learns to brace.',
@@ -277,7 +310,9 @@ export const handstand = {
     stepDown: 'Kick to the wall',
     downTo: 'HB11',
     assist: 'Hips steadied',
+    help: 'hips',
     exit: 'One leg down, then the other',
+    leave: 'hand-down',
     columns: ['light', 'shoulders', 'wrists'],
     loads: { wrist: 1, shoulder: 1, scapula: 0.9, core: 0.8, neck: 0.2 },
     strains: ['leg', 'hip'],
@@ -292,6 +327,7 @@ export const handstand = {
   HB13: {
     family,
     label: 'Heels on, one sole on, float off',
+    move: 'float-hand',
     after: ['HB11'],
     how: 'Back to the wall: knee bent, sole on the wall, hips drawn away from it, other leg long; press away gently.',
     dose: '5 floats a side',
@@ -300,7 +336,9 @@ export const handstand = {
     stepDown: 'Kick to the wall',
     downTo: 'HB11',
     assist: 'Hips steadied',
+    help: 'hips',
     exit: 'Feet fall back down',
+    leave: 'hand-down',
     columns: lightWrists,
     loads: { wrist: 1, shoulder: 1, scapula: 1, core: 0.8 },
     strains: ['leg', 'hip', 'back'],
@@ -314,6 +352,7 @@ export const handstand = {
   HB14: {
     family,
     label: 'Box at the wall, float',
+    move: 'box',
     isAside: true,
     after: ['HB9'],
     how: 'Facing away, feet on the wall at hip height, one leg up, float.',
@@ -324,7 +363,9 @@ export const handstand = {
     stepDown: 'L, one leg up',
     downTo: 'HB9',
     assist: 'Shins guided',
+    help: 'shins',
     exit: 'Step down, or over to a bridge for who has it',
+    leave: 'wall-l-down',
     saysTo: { 'low-back': 'out of it with a step down, never over into a bridge' },
     columns: lightWrists,
     loads: { wrist: 1, shoulder: 1, scapula: 1, core: 0.8 },
@@ -339,6 +380,7 @@ export const handstand = {
   HB15: {
     family,
     label: 'Clear floor',
+    move: 'free-hand',
     after: ['HB13', 'HB14'],
     how: 'From the best of the ways up; wall just in reach at first.',
     dose: '5 s, 10 s, 30 s',
@@ -347,7 +389,9 @@ export const handstand = {
     stepDown: 'Float off the wall',
     downTo: 'HB13',
     assist: 'Standing at the side',
+    help: 'side',
     exit: 'Step down, or turn out sideways',
+    leave: 'free-hand-down',
     columns: lightWrists,
     loads: { wrist: 1, shoulder: 1, scapula: 1, core: 0.9 },
     strains: ['leg', 'hip', 'back'],
@@ -357,4 +401,4 @@ export const handstand = {
     tries: 3,
     shape: { family: 'handstand' },
   },
-} as const satisfies Record<string, StageSpec>;
+} as const satisfies Record<string, ShippedStage>;

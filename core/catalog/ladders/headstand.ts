@@ -1,6 +1,6 @@
 /** Headstand (Sirsasana). Handbook 02 for shapes and doses, 12 for gates. */
 import { breaths, seconds, times } from '../dose';
-import type { StageSpec } from '../stage';
+import type { ShippedStage } from '../stage';
 import { atHalf, check } from './parts';
 
 const plank = check('forearm-plank-hold');
@@ -14,6 +14,7 @@ export const headstand = {
   HS1: {
     family,
     label: 'Neck and shoulder preparation',
+    move: 'arm-wraps',
     after: [],
     how: 'Small light neck movements, shoulder circles, arm wraps both ways, arms clasped behind with the ribs down.',
     dose: 'Up to 2 min a side',
@@ -23,6 +24,7 @@ export const headstand = {
     stepDown: 'Seated breathing',
     assist: null,
     exit: 'Arms unwind',
+    leave: 'arms-unwind',
     columns: ['mild'],
     loads: { neck: 0.1, shoulder: 0.2 },
     strains: [],
@@ -30,6 +32,7 @@ export const headstand = {
   HS2: {
     family,
     label: 'Forearm plank, hands clasped',
+    move: 'forearm-plank',
     after: ['HS1'],
     how: 'Palms squeezed, elbows measured twice: before and after the clasp.',
     dose: '5 breaths',
@@ -39,6 +42,7 @@ export const headstand = {
     stepDown: 'Knees down',
     assist: null,
     exit: 'Knees down',
+    leave: 'forearms-knees-down',
     columns: ['mild'],
     loads: { shoulder: 0.5, scapula: 0.6, core: 0.7 },
     strains: [],
@@ -48,6 +52,7 @@ export const headstand = {
   HS3: {
     family,
     label: 'Dolphin push-ups, hands clasped',
+    move: 'dolphin-rock',
     after: ['HS2'],
     how: 'Chin forward past the hands, and press back up; the head never rests.',
     dose: '5, then 10, then two sets',
@@ -57,6 +62,7 @@ export const headstand = {
     stepDown: 'Knees down',
     assist: 'Elbows re-measured',
     exit: 'Knees down',
+    leave: 'forearms-knees-down',
     columns: ['mild'],
     loads: { shoulder: 0.8, scapula: 0.7, core: 0.5 },
     strains: [],
@@ -65,6 +71,7 @@ export const headstand = {
   HS4: {
     family,
     label: 'Crown rehearsal',
+    move: 'crown-lower',
     after: ['HS3'],
     how: 'Kneel, hands by the knees; roll from forehead to crown and back, the hands deciding how much. It must feel pleasant; any strain: stop for today.',
     dose: '5 rolls',
@@ -78,6 +85,7 @@ export const headstand = {
     stepDown: 'Forehead on a block',
     assist: null,
     exit: 'Sit back',
+    leave: 'sit-back',
     columns: neck,
     loads: { neck: 0.3 },
     strains: ['shoulder', 'elbow'],
@@ -86,6 +94,7 @@ export const headstand = {
   HS5: {
     family,
     label: 'Base set, feet down',
+    move: 'head-base',
     after: ['HS4'],
     how: 'Elbows by gripping the opposite arms, crown placed, hips up, walk in until the back is upright. Head light.',
     dose: '5 breaths',
@@ -95,7 +104,9 @@ export const headstand = {
     stepDown: 'Crown rehearsal',
     downTo: 'HS4',
     assist: 'Hips drawn up',
+    help: 'hips-up',
     exit: 'Knees down',
+    leave: 'forearms-knees-down',
     columns: neck,
     loads: { neck: 0.4, shoulder: 0.7, scapula: 0.7 },
     strains: [],
@@ -105,6 +116,7 @@ export const headstand = {
   HS6: {
     family,
     label: 'One knee in',
+    move: 'knee-in',
     after: ['HS5'],
     how: 'Tips of the toes leave the floor without a hop; short hamstrings may take a small one.',
     dose: '5 s a side',
@@ -114,7 +126,9 @@ export const headstand = {
     stepDown: 'Base set, or the branch with no head weight',
     downTo: 'HS5',
     assist: 'Hips steadied',
+    help: 'hips',
     exit: 'Same foot back',
+    leave: 'tuck-down',
     columns: neck,
     loads: { neck: 0.5, shoulder: 0.8, scapula: 0.8, core: 0.5 },
     strains: ['hip'],
@@ -124,6 +138,7 @@ export const headstand = {
   HS7: {
     family,
     label: 'Both knees in, tuck',
+    move: 'tuck-in',
     after: ['HS6'],
     how: 'Both knees to the chest, back upright, no jump. The hardest part is here.',
     dose: '10 s',
@@ -132,7 +147,9 @@ export const headstand = {
     stepDown: 'One knee in',
     downTo: 'HS6',
     assist: 'Hips steadied',
+    help: 'hips',
     exit: 'Feet down together',
+    leave: 'tuck-down',
     columns: neck,
     loads: { neck: 0.6, shoulder: 0.9, scapula: 0.8, core: 0.8 },
     strains: ['leg', 'hip'],
@@ -144,6 +161,7 @@ export const headstand = {
   HS8: {
     family,
     label: 'Headstand, clear floor',
+    move: 'headstand',
     sanskrit: 'Salamba Sirsasana',
     after: ['HS7'],
     how: 'Knees up, then feet; cushions around. Leave it as slowly as it came.',
@@ -153,7 +171,9 @@ export const headstand = {
     stepDown: 'Both knees in, tuck',
     downTo: 'HS7',
     assist: 'Shins guided',
+    help: 'shins',
     exit: 'Through the tuck, slowly',
+    leave: 'headstand-down',
     columns: neck,
     loads: { neck: 0.6, shoulder: 0.9, scapula: 0.8, core: 0.7 },
     strains: ['leg', 'hip', 'back'],
@@ -167,6 +187,7 @@ export const headstand = {
   'HS-w': {
     family,
     label: 'Headstand, heels find the wall',
+    move: 'headstand',
     branch: 'headstand-wall',
     isAside: true,
     after: ['HS7'],
@@ -177,7 +198,9 @@ export const headstand = {
     stepDown: 'Both knees in, tuck',
     downTo: 'HS7',
     assist: 'Shins guided',
+    help: 'shins',
     exit: 'Through the tuck, slowly',
+    leave: 'headstand-down',
     columns: neck,
     loads: { neck: 0.6, shoulder: 0.9, scapula: 0.8, core: 0.6 },
     strains: ['leg', 'hip', 'back'],
@@ -191,6 +214,7 @@ export const headstand = {
   HS9: {
     family,
     label: 'Half bend',
+    move: 'half-bend',
     after: ['HS8'],
     how: 'Legs lower to level while the pelvis goes back to balance, and rise again.',
     dose: '2-3, slowly',
@@ -199,7 +223,9 @@ export const headstand = {
     stepDown: 'Headstand, clear floor',
     downTo: 'HS8',
     assist: 'Shins guided',
+    help: 'shins',
     exit: 'Through the tuck, slowly',
+    leave: 'headstand-down',
     columns: neck,
     loads: { neck: 0.7, shoulder: 1, scapula: 0.9, core: 0.9 },
     strains: ['leg', 'hip', 'back'],
@@ -212,6 +238,7 @@ export const headstand = {
   'HS-a': {
     family,
     label: 'Shoulder-rest stack',
+    move: 'shoulder-rest',
     branch: 'no-head-weight',
     isAside: true,
     after: ['HS1'],
@@ -223,7 +250,9 @@ export const headstand = {
     stepDown: 'Two stacks, or dolphin',
     downTo: 'HS-b',
     assist: 'Lifted leg held',
+    help: 'far-shin',
     exit: 'That foot first',
+    leave: 'shoulder-rest-down',
     columns: ['light'],
     loads: { shoulder: 0.6, scapula: 0.6, core: 0.3 },
     strains: ['hip'],
@@ -235,6 +264,7 @@ export const headstand = {
   'HS-b': {
     family,
     label: 'Shoulders on two stacks',
+    move: 'shoulder-rest',
     branch: 'no-head-weight',
     isAside: true,
     after: ['HS1'],
@@ -246,7 +276,9 @@ export const headstand = {
     stepDown: 'Legs up the wall',
     downTo: 'SS3',
     assist: 'Hips and ankles held',
+    help: 'hips',
     exit: 'Step down',
+    leave: 'shoulder-rest-down',
     columns: ['light'],
     loads: { shoulder: 0.5, scapula: 0.4, core: 0.3 },
     strains: ['hip'],
@@ -254,4 +286,4 @@ export const headstand = {
     shape: { still: 'shoulder-rest' },
     pieces: [{ piece: 'chair', count: 2 }],
   },
-} as const satisfies Record<string, StageSpec>;
+} as const satisfies Record<string, ShippedStage>;

@@ -1,6 +1,6 @@
 /** Shoulder stand and plough (Salamba Sarvangasana, Halasana). Handbook 02 and 12. */
 import { breaths, seconds, times } from '../dose';
-import type { StageSpec } from '../stage';
+import type { ShippedStage } from '../stage';
 import { atHalf, check } from './parts';
 
 const neckEase = check('neck-ease');
@@ -16,6 +16,7 @@ export const shoulderStand = {
   SS1: {
     family,
     label: 'Release and curl',
+    move: 'curl-peel',
     after: [],
     how: 'On the back: turn the head, lift it with the hands, curl up from ribs and belly, peel the tail.',
     dose: '4-5, then 4 straddled',
@@ -25,6 +26,7 @@ export const shoulderStand = {
     stepDown: 'Head stays down',
     assist: null,
     exit: 'Lie flat',
+    leave: 'lie-flat',
     columns: ['effort'],
     loads: { core: 0.5, neck: 0.1 },
     strains: [],
@@ -33,6 +35,7 @@ export const shoulderStand = {
   SS2: {
     family,
     label: 'Sacrum stack, legs on a chair',
+    move: 'sacrum-stack',
     after: ['SS1'],
     how: 'Flat firm pieces slid in one by one under the sacrum until the legs reach the chair.',
     dose: '5-10 min',
@@ -41,7 +44,9 @@ export const shoulderStand = {
     faults: [],
     stepDown: 'Bent knees on a chair, hips flat',
     assist: 'Pieces slid in',
+    help: 'pieces',
     exit: 'Pieces out one by one',
+    leave: 'lie-flat',
     columns: ['mild'],
     loads: {},
     strains: ['back', 'hip'],
@@ -53,6 +58,7 @@ export const shoulderStand = {
   SS3: {
     family,
     label: 'Legs up the wall, hips on a bolster',
+    move: 'legs-up',
     sanskrit: 'Viparita Karani',
     after: ['SS2'],
     how: 'Hips on the bolster a little out from the wall, legs resting up it.',
@@ -64,6 +70,7 @@ export const shoulderStand = {
     downTo: 'SS2',
     assist: null,
     exit: 'Roll to the side',
+    leave: 'roll-to-side',
     columns: ['mild'],
     loads: { hamstring: 0.2 },
     strains: ['back', 'hip'],
@@ -76,6 +83,7 @@ export const shoulderStand = {
   SS4: {
     family,
     label: 'Wall plough, no weight on the neck',
+    move: 'wall-plough',
     isAside: true,
     after: ['SS3'],
     how: 'Head towards the wall, palms press it behind the head, roll up, walk the feet down towards the hands; long back, soft neck.',
@@ -86,6 +94,7 @@ export const shoulderStand = {
     stepDown: 'Keep the tail-lift only',
     assist: null,
     exit: 'Roll down',
+    leave: 'wall-plough-down',
     columns: ['light', 'shoulders'],
     loads: { core: 0.5, hamstring: 0.5, neck: 0.2 },
     strains: ['back', 'shoulder', 'hip', 'leg'],
@@ -96,6 +105,7 @@ export const shoulderStand = {
   SS5: {
     family,
     label: 'Half shoulder stand',
+    move: 'half-stand',
     sanskrit: 'Viparita Karani on the hands',
     after: ['SS3'],
     how: 'Trunk about 45 degrees, legs upright, hands under the hips: the pressure leaves the neck.',
@@ -106,7 +116,9 @@ export const shoulderStand = {
     stepDown: 'Legs up the wall, hips on a bolster',
     downTo: 'SS3',
     assist: 'Hips steadied',
+    help: 'hips',
     exit: 'Roll down',
+    leave: 'half-roll-down',
     columns: ['light', 'shoulders', 'wrists'],
     sparesWrists: 'hips on a bolster instead of the hands',
     loads: { wrist: 0.5, shoulder: 0.4, core: 0.4, neck: 0.3 },
@@ -116,6 +128,7 @@ export const shoulderStand = {
   SS6: {
     family,
     label: 'Chair shoulder stand',
+    move: 'chair-stand',
     after: ['SS3'],
     how: 'Sit sideways, legs over the backrest, slide down until the shoulders rest on the support and the head on the floor; hold the back legs of the chair.',
     dose: '1-5 min',
@@ -125,7 +138,9 @@ export const shoulderStand = {
     stepDown: 'Legs up the wall, hips on a bolster',
     downTo: 'SS3',
     assist: 'Chair steadied',
+    help: 'chair-back',
     exit: 'Slide down without pushing the chair away, rest, roll to the side',
+    leave: 'chair-stand-down',
     columns: neck,
     loads: { neck: 0.4, shoulder: 0.3 },
     strains: ['hip', 'leg'],
@@ -140,6 +155,7 @@ export const shoulderStand = {
   SS7: {
     family,
     label: 'Shoulder stand at the wall, on a platform',
+    move: 'shoulder-stand',
     sanskrit: 'Salamba Sarvangasana',
     after: ['SS5', 'SS6'],
     how: 'Shoulders on the platform, head lower, strap round the upper arms; roll over from a bolster, feet to the wall, hands to the back.',
@@ -150,7 +166,9 @@ export const shoulderStand = {
     stepDown: 'Chair shoulder stand',
     downTo: 'SS6',
     assist: 'Hips helped over',
+    help: 'hips',
     exit: 'Feet to the wall, roll down',
+    leave: 'shoulder-stand-down',
     columns: neck,
     loads: { neck: 0.6, shoulder: 0.5, core: 0.5 },
     strains: ['hip', 'leg'],
@@ -163,6 +181,7 @@ export const shoulderStand = {
   SS8: {
     family,
     label: 'Free on a platform',
+    move: 'shoulder-stand',
     after: ['SS7'],
     how: 'Legs leave the wall; hands walk down the back towards the shoulders.',
     dose: '30 s, 1, 3, 5 min',
@@ -172,7 +191,9 @@ export const shoulderStand = {
     stepDown: 'Shoulder stand at the wall, on a platform',
     downTo: 'SS7',
     assist: 'Shins guided',
+    help: 'shins',
     exit: rollDown,
+    leave: 'shoulder-stand-down',
     columns: neck,
     loads: { neck: 0.7, shoulder: 0.5, core: 0.5 },
     strains: ['hip', 'leg'],
@@ -184,6 +205,7 @@ export const shoulderStand = {
   SS9: {
     family,
     label: 'Plough from the platform',
+    move: 'plough',
     sanskrit: 'Halasana',
     branch: 'free-plough',
     isAside: true,
@@ -197,6 +219,7 @@ export const shoulderStand = {
     downTo: 'SS4',
     assist: null,
     exit: rollDown,
+    leave: 'shoulder-stand-down',
     columns: neck,
     loads: { neck: 0.8, hamstring: 0.5, core: 0.3 },
     strains: ['back', 'shoulder', 'hip', 'leg'],
@@ -208,6 +231,7 @@ export const shoulderStand = {
   SS10: {
     family,
     label: 'Arms without support',
+    move: 'shoulder-stand',
     after: ['SS8'],
     how: 'Arms along the body or on the floor, the trunk holding itself.',
     dose: '5 breaths',
@@ -218,6 +242,7 @@ export const shoulderStand = {
     downTo: 'SS8',
     assist: null,
     exit: rollDown,
+    leave: 'shoulder-stand-down',
     columns: neck,
     loads: { neck: 1, core: 0.8 },
     strains: ['shoulder', 'hip', 'leg'],
@@ -226,4 +251,4 @@ export const shoulderStand = {
     shape: { family: 'shoulderStand' },
     pieces: [{ piece: 'blanket', count: 1 }],
   },
-} as const satisfies Record<string, StageSpec>;
+} as const satisfies Record<string, ShippedStage>;

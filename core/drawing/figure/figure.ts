@@ -12,7 +12,7 @@ export { buildFactor } from './flesh';
 
 /** What a piece of the drawn body is; further ones come first, nearer ones over them. */
 export type Part =
-  'far-leg' | 'far-fold' | 'neck' | 'trunk' | 'leg' | 'arm' | 'fold' | 'face' | 'hair';
+  'far-arm' | 'far-leg' | 'far-fold' | 'neck' | 'trunk' | 'leg' | 'arm' | 'fold' | 'face' | 'hair';
 
 export interface DrawnPart {
   readonly part: Part;
@@ -52,7 +52,7 @@ export function listParts(
 ): DrawnPart[] {
   const scaleM = body.heightM;
   const wideM = scaleM * buildFactor(body);
-  const { otherLeg, hip, shoulder, crown } = joints;
+  const { otherLeg, otherArm, hip, shoulder, crown } = joints;
   const head = headOutlines(shoulder, crown, scaleM, facing);
   const near = legParts(frame, joints, scaleM, wideM, facing);
   const far = otherLeg && legParts(frame, { ...otherLeg, hip }, scaleM, wideM, facing);
@@ -62,18 +62,18 @@ export function listParts(
     hold === 'forearm'
       ? []
       : foldLine(shoulder, elbow, joints.wrist, [...flesh.forearm].map(reversed).reverse(), scaleM);
+  const pathsOfArm = (own: FigureJoints) =>
+    armOutlines(own, scaleM, wideM, facing).map((outline) => toPath(frame, outline));
   const trunk = limb(shoulder, hip, flesh.trunk, wideM, facing);
   const parts: DrawnPart[] = [
+    { part: 'far-arm', pieces: otherArm ? pathsOfArm({ ...joints, ...otherArm }) : [] },
     { part: 'far-leg', pieces: far?.leg ?? [] },
     { part: 'far-fold', pieces: far?.fold ?? [] },
     { part: 'neck', pieces: [toPath(frame, head.neck)] },
     { part: 'trunk', pieces: [toPath(frame, trunk)] },
     { part: 'leg', pieces: near.leg },
     { part: 'fold', pieces: near.fold },
-    {
-      part: 'arm',
-      pieces: armOutlines(joints, scaleM, wideM, facing).map((outline) => toPath(frame, outline)),
-    },
+    { part: 'arm', pieces: pathsOfArm(joints) },
     { part: 'fold', pieces: toLine(frame, armFold) },
     { part: 'face', pieces: [toPath(frame, head.face), toPath(frame, head.hair)] },
     { part: 'hair', pieces: [toPath(frame, head.hair)] },
@@ -86,6 +86,7 @@ const reversed = ([t, front, back]: readonly [number, number, number]) =>
   [1 - t, back, front] as const;
 
 const roles = {
+  'far-arm': 'figureFar',
   'far-leg': 'figureFar',
   'far-fold': 'figureFold',
   neck: 'figureTrunk',

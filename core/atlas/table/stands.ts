@@ -1,0 +1,614 @@
+/** Upside down on hands, forearms and crown: ways up, what is held there, and ways down. */
+import type { Key, Move } from '../move';
+import { pace } from '../move';
+import { onHeels } from '../poses';
+import type { BuiltPose, LegTurns, TurnedPose } from '../pose';
+
+const hand = ['wrist'] as const;
+const elbow = ['elbow'] as const;
+const crown = ['crown'] as const;
+
+const handWall = { family: 'handstandWall' } as const;
+const handFree = { family: 'handstand' } as const;
+const forearmWall = { family: 'forearmStandWall' } as const;
+const forearmFree = { family: 'forearmStand' } as const;
+const head = { family: 'headstand' } as const;
+const tuck = { family: 'headstandTuck' } as const;
+const base = { family: 'headstandBase' } as const;
+const wallL = { family: 'wallL' } as const;
+const forearmL = { family: 'forearmWallL' } as const;
+const shortDog = { family: 'shortDog' } as const;
+const dolphin = { family: 'dolphin' } as const;
+
+/** Walked in on the hands: hips high over the shoulders, on the balls of the feet. */
+const walkedIn = {
+  at: 'wrist',
+  place: [0, 0],
+  trunk: 148,
+  head: 172,
+  arm: [179, 179, 90],
+  leg: [185, 185, 'ball'],
+} as const satisfies BuiltPose;
+
+/** The same on the forearms. */
+const dolphinIn = {
+  at: 'elbow',
+  place: [0, 0],
+  trunk: 160,
+  head: 164,
+  arm: [184, 90, 90],
+  leg: [221, 221, 'ball'],
+} as const satisfies BuiltPose;
+
+const legs = <P extends BuiltPose>(pose: P, near: LegTurns, far?: LegTurns): BuiltPose => ({
+  ...pose,
+  leg: near,
+  ...(far === undefined ? {} : { farLeg: far }),
+});
+
+/** Knees bent, feet where they stand. */
+const bentIn: TurnedPose = {
+  from: walkedIn,
+  turn: { trunk: -12, leg: [-24, 28] },
+  held: ['wrist', 'ankle'],
+};
+
+const quick = { goS: pace.quickS, stayS: 0.6 } as const;
+const up = { goS: 0.8, stayS: 0.1 } as const;
+
+/** One leg lifted, the standing one ready to push. */
+const lifted = legs(walkedIn, [185, 185, 'ball'], [-32, -32, 'pointed']);
+const liftedElbow = legs(dolphinIn, [221, 221, 'ball'], [-28, -28, 'pointed']);
+/** Off the floor: the lifted leg over the hips, the other on its way. */
+const air = { ...legs(walkedIn, [232, 232, 'pointed'], [4, 4, 'pointed']), trunk: 172 };
+const airElbow = { ...legs(dolphinIn, [238, 238, 'pointed'], [4, 4, 'pointed']), trunk: 168 };
+const hopElbow = { ...legs(dolphinIn, [214, 246, 'pointed'], [-12, -12, 'pointed']), trunk: 158 };
+
+const splitOf = (
+  pose: { readonly family: 'handstandWall' | 'forearmStandWall' | 'handstand' | 'forearmStand' },
+  held: 'wrist' | 'elbow',
+  by: number,
+): TurnedPose => ({
+  from: pose,
+  turn: { farLeg: [by, by] },
+  farFoot: 'pointed',
+  held: [held],
+});
+
+const kick = (
+  start: Key['pose'],
+  mid: BuiltPose,
+  end: Key['pose'],
+  words: readonly [string, string, string],
+) =>
+  [
+    { pose: start, words: words[0], ...quick },
+    { pose: mid, words: words[1], ...up },
+    { pose: end, words: words[2], stayS: 2 },
+  ] as const;
+
+const down = (top: Key['pose'], mid: BuiltPose, end: BuiltPose) =>
+  [
+    { pose: top, words: 'upside down', goS: 2 },
+    { pose: mid, words: 'one leg comes down, slowly', goS: 2 },
+    { pose: end, words: 'then the other, landing softly', stayS: 2 },
+  ] as const;
+
+export const standMoves = {
+  'straight-leg': {
+    held: hand,
+    goes: 'round',
+    main: 2,
+    keys: kick(lifted, air, handWall, [
+      'one leg lifted and straight',
+      'the standing leg bends and springs, the hips rise',
+      'heels find the wall',
+    ]),
+  },
+  'bent-knee': {
+    held: hand,
+    goes: 'round',
+    main: 2,
+    keys: kick(bentIn, { ...legs(walkedIn, [226, 330, 'pointed']), trunk: 168 }, handWall, [
+      'feet wide, knees bent and low',
+      'both feet leave the floor, knees stay bent',
+      'heels find the wall',
+    ]),
+  },
+  straddle: {
+    held: hand,
+    goes: 'round',
+    main: 2,
+    keys: kick(
+      bentIn,
+      { ...legs(walkedIn, [262, 262, 'pointed'], [290, 290, 'pointed']), trunk: 172 },
+      handWall,
+      ['feet wide', 'legs open wide at once, tail to the wall', 'the legs join'],
+    ),
+  },
+  'slow-leg': {
+    held: hand,
+    goes: 'round',
+    main: 3,
+    keys: [
+      { pose: lifted, words: 'one leg lifted, hands close' },
+      {
+        pose: {
+          ...legs(walkedIn, [196, 196, 'pointed'], [-10, -10, 'pointed']),
+          trunk: 158,
+          arm: [174, 174, 90],
+        },
+        words: 'the shoulders lead, the foot floats off',
+      },
+      {
+        pose: { ...legs(walkedIn, [250, 250, 'pointed'], [6, 6, 'pointed']), trunk: 176 },
+        words: 'the other follows without a jump',
+      },
+      { pose: handWall, words: 'heels find the wall', stayS: 2 },
+    ],
+  },
+  'tuck-up': {
+    held: hand,
+    goes: 'round',
+    main: 3,
+    keys: [
+      {
+        pose: bentIn,
+        words: 'feet together, knees bent',
+        ...quick,
+      },
+      {
+        pose: { ...legs(walkedIn, [214, 354, 'pointed']), trunk: 170 },
+        words: 'both knees draw in',
+        goS: 1.6,
+        stayS: 0.4,
+      },
+      {
+        pose: { ...legs(walkedIn, [290, 386, 'pointed']), trunk: 180 },
+        words: 'and rise over the shoulders',
+        goS: 1.2,
+      },
+      { pose: handWall, words: 'before the legs lengthen', stayS: 2 },
+    ],
+  },
+  'mini-hop': {
+    held: hand,
+    goes: 'to-and-fro',
+    keys: [
+      { pose: lifted, words: 'shoulders over the wrists, one leg lifted', ...quick },
+      {
+        pose: { ...legs(walkedIn, [210, 262, 'pointed'], [-72, -72, 'pointed']), trunk: 150 },
+        words: 'a small hop, the lifted leg only to level',
+        ...up,
+      },
+    ],
+  },
+  'hop-forearm': {
+    held: elbow,
+    goes: 'to-and-fro',
+    keys: [
+      { pose: liftedElbow, words: 'forearms down, one leg lifted and straight', ...quick },
+      { pose: hopElbow, words: 'the standing leg springs, and lands softly', ...up },
+    ],
+  },
+  'kick-forearm': {
+    held: elbow,
+    goes: 'round',
+    main: 2,
+    keys: kick(liftedElbow, airElbow, forearmWall, [
+      'forearms down, one leg lifted and straight',
+      'the standing leg springs, the hips rise',
+      'heels find the wall',
+    ]),
+  },
+  'free-hand': {
+    held: hand,
+    goes: 'round',
+    main: 2,
+    keys: kick(lifted, air, handFree, [
+      'one leg lifted',
+      'the legs pass each other',
+      'both over the base',
+    ]),
+  },
+  'free-forearm': {
+    held: elbow,
+    goes: 'round',
+    main: 2,
+    keys: kick(liftedElbow, airElbow, splitOf(forearmFree, 'elbow', -24), [
+      'one leg lifted',
+      'the legs pass each other',
+      'legs apart fore and aft, then together',
+    ]),
+  },
+  'float-hand': {
+    held: hand,
+    goes: 'to-and-fro',
+    main: 0,
+    keys: [
+      { pose: splitOf(handWall, 'wrist', 0), words: 'heels on the wall' },
+      { pose: splitOf(handWall, 'wrist', -22), words: 'one foot leaves it', held: hand },
+      {
+        pose: { from: handFree, turn: { farLeg: [0, 0] }, held: hand },
+        words: 'the other floats off',
+        stayS: 2,
+      },
+    ],
+  },
+  'float-forearm': {
+    held: elbow,
+    goes: 'to-and-fro',
+    main: 0,
+    keys: [
+      { pose: splitOf(forearmWall, 'elbow', 0), words: 'one sole on the wall' },
+      { pose: splitOf(forearmWall, 'elbow', -26), words: 'the other leg goes over the hips' },
+      {
+        pose: { from: forearmFree, turn: { farLeg: [-14, -14] }, farFoot: 'pointed', held: elbow },
+        words: 'a tap, and away from the wall',
+        stayS: 2,
+      },
+    ],
+  },
+  'wall-l': {
+    held: hand,
+    goes: 'to-and-fro',
+    main: 1,
+    keys: [
+      { pose: shortDog, words: 'hands a leg’s length from the wall, heels at it' },
+      { pose: wallL, words: 'feet at hip height, shoulders over the wrists', stayS: 3 },
+    ],
+  },
+  'wall-l-one-leg': {
+    held: hand,
+    goes: 'to-and-fro',
+    main: 0,
+    keys: [
+      { pose: wallL, words: 'the L at the wall' },
+      {
+        pose: { from: wallL, turn: { farLeg: [90, 90] }, farFoot: 'pointed', held: hand },
+        words: 'one leg upright',
+        stayS: 2,
+      },
+    ],
+  },
+  'forearm-l': {
+    held: elbow,
+    goes: 'to-and-fro',
+    main: 1,
+    keys: [
+      {
+        pose: { ...dolphinIn, leg: [222, 222, 'ball'] },
+        words: 'elbows a leg’s length from the wall',
+      },
+      { pose: forearmL, words: 'feet at hip height, shoulders over the elbows', stayS: 3 },
+    ],
+  },
+  'forearm-l-down': {
+    held: elbow,
+    goes: 'round',
+    main: 0,
+    keys: [
+      { pose: forearmL, words: 'from the L' },
+      {
+        pose: { ...dolphinIn, leg: [222, 222, 'ball'], farLeg: [215, 310, 'flexed'] },
+        words: 'one foot down',
+      },
+      { pose: { ...dolphinIn, leg: [222, 222, 'ball'] }, words: 'and the other', stayS: 2 },
+    ],
+  },
+  'wall-l-down': {
+    held: hand,
+    goes: 'round',
+    main: 0,
+    keys: [
+      { pose: wallL, words: 'from the L' },
+      {
+        pose: { from: shortDog, turn: { farLeg: [-40, 70] }, farFoot: 'flexed', held: hand },
+        words: 'one foot down',
+      },
+      { pose: shortDog, words: 'and the other', stayS: 2 },
+    ],
+  },
+  'one-foot-wall': {
+    held: hand,
+    goes: 'to-and-fro',
+    main: 0,
+    keys: [
+      { pose: shortDog, words: 'heels at the wall' },
+      {
+        pose: { from: shortDog, turn: { farLeg: [-40, 70] }, farFoot: 'flexed', held: hand },
+        words: 'one foot up the wall',
+        stayS: 2,
+      },
+    ],
+  },
+  'short-dog': {
+    held: hand,
+    goes: 'to-and-fro',
+    main: 1,
+    keys: [
+      {
+        pose: { from: shortDog, turn: { trunk: -22, leg: [-30, 30] }, held: ['wrist', 'ankle'] },
+        words: 'hands down, knees bent, feet at the wall',
+      },
+      { pose: shortDog, words: 'hips up, heels against the wall', stayS: 3 },
+    ],
+  },
+  'chair-dog': {
+    held: hand,
+    goes: 'to-and-fro',
+    main: 1,
+    keys: [
+      { pose: { ...walkedIn, leg: [214, 214, 'ball'] }, words: 'feet in front of the chair' },
+      { pose: { family: 'raisedDog' }, words: 'one foot, then the other on the seat', stayS: 3 },
+    ],
+  },
+  'lean-bolster': {
+    held: hand,
+    goes: 'round',
+    main: 2,
+    keys: kick(lifted, air, handWall, [
+      'one leg lifted',
+      'the hips rise',
+      'the back leans into a bolster at the wall',
+    ]),
+  },
+  box: {
+    held: hand,
+    goes: 'to-and-fro',
+    main: 1,
+    keys: [
+      {
+        pose: {
+          from: { still: 'box' },
+          turn: { farLeg: [-90, -90] },
+          farFoot: 'pointed',
+          held: hand,
+        },
+        words: 'one foot at the wall, one leg up',
+      },
+      {
+        pose: { from: { still: 'box' }, turn: { farLeg: [0, 0] }, held: hand },
+        words: 'soles on the wall, hips over the hands',
+        stayS: 2,
+      },
+    ],
+  },
+  'hand-down': { held: hand, goes: 'round', main: 0, keys: down(handWall, air, walkedIn) },
+  'free-hand-down': {
+    held: hand,
+    goes: 'round',
+    main: 0,
+    keys: down(handFree, air, walkedIn),
+  },
+  'forearm-down': {
+    held: elbow,
+    goes: 'round',
+    main: 0,
+    keys: down(forearmWall, airElbow, dolphinIn),
+  },
+  'free-forearm-down': {
+    held: elbow,
+    goes: 'round',
+    main: 0,
+    keys: down(forearmFree, airElbow, dolphinIn),
+  },
+  'back-to-wall': {
+    held: elbow,
+    goes: 'round',
+    main: 0,
+    keys: [
+      {
+        pose: splitOf(forearmWall, 'elbow', -30),
+        words: 'one leg away from the wall',
+        held: elbow,
+      },
+      { pose: splitOf(forearmWall, 'elbow', 0), words: 'it goes back to the wall' },
+      {
+        pose: { ...airElbow, farLeg: [12, 12, 'pointed'] },
+        words: 'then one leg comes down',
+        held: elbow,
+      },
+      { pose: dolphinIn, words: 'and the other', stayS: 2 },
+    ],
+  },
+  'one-leg-back': {
+    held: elbow,
+    goes: 'round',
+    main: 0,
+    keys: [
+      {
+        pose: {
+          from: dolphin,
+          turn: { farLeg: [66, 66] },
+          farFoot: 'pointed',
+          held: ['elbow', 'ankle'],
+        },
+        words: 'one leg lifted',
+      },
+      {
+        pose: { from: dolphin, turn: { farLeg: [0, 0] }, held: ['elbow', 'ankle'] },
+        words: 'the same foot goes back down',
+        stayS: 2,
+        held: ['elbow', 'ankle'],
+      },
+    ],
+  },
+  'head-base': {
+    held: crown,
+    goes: 'to-and-fro',
+    main: 1,
+    keys: [
+      {
+        pose: { from: base, turn: { trunk: -6, leg: [-20, 30] }, held: ['crown', 'ankle'] },
+        words: 'crown down, forearms press, knees bent',
+      },
+      { pose: base, words: 'legs long, shoulders away from the floor', stayS: 2 },
+    ],
+  },
+  'knee-in': {
+    held: crown,
+    goes: 'to-and-fro',
+    main: 0,
+    keys: [
+      { pose: { from: base, turn: { farLeg: [0, 0] }, held: crown }, words: 'base set, walked in' },
+      {
+        pose: {
+          from: base,
+          turn: { farLeg: [-6, 136] },
+          farFoot: 'pointed',
+          held: crown,
+        },
+        words: 'one knee in, the foot floats',
+        stayS: 1.5,
+      },
+    ],
+  },
+  'tuck-in': {
+    held: crown,
+    goes: 'to-and-fro',
+    main: 1,
+    keys: [
+      { pose: base, words: 'base set, walked in' },
+      { pose: tuck, words: 'both knees in, without a hop', stayS: 3 },
+    ],
+  },
+  'tuck-down': {
+    held: crown,
+    goes: 'round',
+    main: 0,
+    keys: [
+      { pose: tuck, words: 'in the tuck' },
+      { pose: base, words: 'feet come down together', stayS: 2 },
+    ],
+  },
+  headstand: {
+    held: crown,
+    goes: 'to-and-fro',
+    main: 2,
+    keys: [
+      { pose: base, words: 'base set, walked in' },
+      { pose: tuck, words: 'both knees in' },
+      { pose: head, words: 'knees up, then the legs lengthen', stayS: 3 },
+    ],
+  },
+  'headstand-down': {
+    held: crown,
+    goes: 'round',
+    main: 0,
+    keys: [
+      { pose: head, words: 'upside down' },
+      { pose: tuck, words: 'through the tuck, slowly' },
+      { pose: base, words: 'feet down', stayS: 2 },
+    ],
+  },
+  'legs-lift': {
+    held: crown,
+    goes: 'to-and-fro',
+    main: 0,
+    keys: [
+      { pose: base, words: 'both legs straight and together' },
+      {
+        pose: { from: base, turn: { trunk: 18, leg: [52, 52] }, foot: 'pointed', held: crown },
+        words: 'as far as they lift',
+        goS: 3,
+      },
+      { pose: head, words: 'and back as slowly', stayS: 1 },
+    ],
+  },
+  'half-bend': {
+    held: crown,
+    goes: 'to-and-fro',
+    main: 0,
+    keys: [
+      { pose: head, words: 'legs long' },
+      {
+        pose: { from: head, turn: { trunk: 12, leg: [-84, -84] }, foot: 'pointed', held: crown },
+        words: 'straight legs to level, and up again',
+        stayS: 1,
+      },
+    ],
+  },
+  'arch-curl': {
+    held: crown,
+    goes: 'to-and-fro',
+    main: 0,
+    keys: [
+      { pose: head, words: 'upside down' },
+      {
+        pose: { from: head, turn: { trunk: -8, leg: [18, 40] }, foot: 'pointed', held: crown },
+        words: 'half-way arch, and back',
+      },
+      { pose: tuck, words: 'full curl, and back' },
+    ],
+  },
+  'shoulder-rest': {
+    held: ['shoulder'],
+    goes: 'to-and-fro',
+    main: 1,
+    keys: [
+      {
+        pose: {
+          from: { still: 'shoulder-rest' },
+          turn: { leg: [-120, -120], farLeg: [-8, -8] },
+          farFoot: 'pointed',
+          foot: 'ball',
+          held: ['shoulder'],
+        },
+        words: 'upper back on the blocks, one leg lifts',
+      },
+      {
+        pose: { from: { still: 'shoulder-rest' }, turn: { farLeg: [0, 0] }, held: ['shoulder'] },
+        words: 'then the other, head free',
+        stayS: 3,
+      },
+    ],
+  },
+  'shoulder-rest-down': {
+    held: ['shoulder'],
+    goes: 'round',
+    main: 0,
+    keys: [
+      {
+        pose: { from: { still: 'shoulder-rest' }, turn: { farLeg: [0, 0] }, held: ['shoulder'] },
+        words: 'upside down, head free',
+      },
+      {
+        pose: {
+          from: { still: 'shoulder-rest' },
+          turn: { leg: [-120, -120], farLeg: [-8, -8] },
+          farFoot: 'pointed',
+          foot: 'ball',
+          held: ['shoulder'],
+        },
+        words: 'the foot that came first goes first',
+        stayS: 2,
+      },
+    ],
+  },
+  'paper-slip': {
+    held: ['elbow', 'ankle'],
+    goes: 'to-and-fro',
+    main: 0,
+    keys: [
+      { pose: base, words: 'a sheet under the crown, the base set' },
+      {
+        pose: { from: base, turn: { arm: [-8, 0, 0] }, held: ['elbow', 'ankle'] },
+        words: 'forearms press: the sheet slides out',
+        stayS: 1.5,
+      },
+    ],
+  },
+  'to-child': {
+    held: ['knee'],
+    goes: 'round',
+    keys: [
+      { pose: onHeels, words: 'knees down, head stays low' },
+      {
+        pose: { ...onHeels, trunk: 101, head: 105, arm: [94, 92, 90], leg: [110, -90, 'pointed'] },
+        words: 'rest at least as long as the hold',
+        stayS: 4,
+      },
+    ],
+  },
+} as const satisfies Record<string, Move>;

@@ -1,0 +1,156 @@
+/** A movement as a strip of pictures with arrows: for paper, and for whoever wants it still. */
+import { resolveBody, type Body } from '../body/body';
+import { pointsOf, type FigureJoints } from '../posture/joints';
+import { drawChair } from './chair';
+import { groundBody, hatchedBox, hatchStrip } from './dimensions';
+import { drawFigure } from './figure/figure';
+import { drawHelper, placeHelper, type Helper } from './helper';
+import { line, makeFrame, rounded, type Frame, type Scene, type Shape } from './scene';
+import { openMove, type OpenMove } from '../atlas/open';
+import type { HelpId } from '../atlas/help';
+import type { Move } from '../atlas/move';
+
+/** Drawings of movements show one body: they say what is done, not by whom. */
+export const atlasBody: Body = resolveBody({ heightM: 1.7, massKg: 64 });
+
+const sizes = { gapPx: 26, marginM: 0.09, topM: 0.1, hatchPx: 7, belowPx: 6, arrowPx: 12 } as const;
+
+export interface Box {
+  readonly left: number;
+  readonly right: number;
+  readonly top: number;
+}
+
+/** How much room figures take with what stands round them. */
+export function boxOf(
+  figures: FigureJoints | readonly FigureJoints[],
+  { rests, chair, wall }: OpenMove,
+  helper: Helper | null = null,
+): Box {
+  const points = (Array.isArray(figures) ? figures : [figures as FigureJoints]).flatMap(pointsOf);
+  const helping = helper === null ? [] : pointsOf(helper.joints);
+  const xs = [
+    ...helping.map(([x]) => (helper === null ? x : helper.x + helper.way * x)),
+    ...points.map(([x]) => x),
+    ...rests.flatMap(({ left, right }) => [left, right]),
+    ...(chair === undefined ? [] : [chair.frontX, chair.backX]),
+    ...(wall === undefined ? [] : [wall.x]),
+  ];
+  return {
+    left: Math.min(...xs) - sizes.marginM,
+    right: Math.max(...xs) + sizes.marginM,
+    top: Math.max(0.55, ...[...points, ...helping].map(([, y]) => y)) + sizes.topM,
+  };
+}
+
+/** What is between the hands: a block, or a strap. */
+function drawInHands(frame: Frame, what: Move['inHands'], { wrist, fingertip }: FigureJoints) {
+  if (what === undefined) return [];
+  const [ax, ay] = [frame.x(wrist[0]), frame.y(wrist[1])];
+  const [bx, by] = [frame.x(fingertip[0]), frame.y(fingertip[1])];
+  if (what === 'strap') return [line('strap', ax, ay, (ax + bx) / 2, (ay + by) / 2)];
+  const half = (0.115 / 2) * frame.pxPerM;
+  return hatchedBox((ax + bx) / 2 - half, (ay + by) / 2 - half, 2 * half, 2 * half);
+}
+
+/** What stands round a movement, the figure in it, and who helps. */
+export function drawFrame(
+  frame: Frame,
+  open: OpenMove,
+  joints: FigureJoints,
+  topM: number,
+  more: { readonly inHands?: Move['inHands']; readonly helper?: Helper | null } = {},
+): Shape[] {
+  const { wall, chair, rests, isOnBack } = open;
+  const helper =
+    more.helper === undefined || more.helper === null
+      ? { behind: [], hands: [] }
+      : drawHelper(frame, atlasBody, more.helper);
+  const floorY = frame.y(0);
+  const wallX = wall === undefined ? 0 : frame.x(wall.x);
+  return [
+    ...helper.behind,
+    ...(chair === undefined ? [] : drawChair(frame, chair)),
+    ...rests.flatMap(({ left, right, top, bottom = 0 }) =>
+      hatchedBox(
+        frame.x(left),
+        frame.y(top),
+        (right - left) * frame.pxPerM,
+        (top - bottom) * frame.pxPerM,
+      ),
+    ),
+    ...drawInHands(frame, more.inHands, joints),
+    ...drawFigure('figure', frame, atlasBody, joints, isOnBack ? -1 : 1),
+    ...helper.hands,
+    ...(wall === undefined
+      ? []
+      : [
+          ...hatchStrip(
+            wall.side === 1 ? wallX : wallX - sizes.hatchPx,
+            frame.y(topM),
+            floorY,
+            sizes.hatchPx,
+          ),
+          line('wall', wallX, frame.y(topM), wallX, floorY),
+        ]),
+  ];
+}
+
+/** An arrow on to the next picture; with two heads where it goes back again. */
+function arrow(x: number, y: number, isBoth: boolean): Shape[] {
+  const half = sizes.arrowPx / 2;
+  const head = (tip: number, way: 1 | -1) => [
+    line('dimensionTick', tip, y, tip - way * 5, y - 4),
+    line('dimensionTick', tip, y, tip - way * 5, y + 4),
+  ];
+  return [
+    line('dimensionTick', x - half, y, x + half, y),
+    ...head(x + half, 1),
+    ...(isBoth ? head(x - half, -1) : []),
+  ];
+}
+
+export interface StripOptions {
+  /** Of the strip; its width follows from what it shows. */
+  readonly heightPx: number;
+  /** Drawn at the last pose of a way up, where somebody helps. */
+  readonly help?: HelpId;
+}
+
+/** Every pose of a movement side by side, to one scale. */
+export function drawStrip(move: Move, { heightPx, help }: StripOptions): Scene {
+  const open = openMove(atlasBody, move);
+  const last = open.figures.length - 1;
+  const helpers = open.figures.map((figure, index) =>
+    help !== undefined && index === last ? placeHelper(atlasBody, figure, help) : null,
+  );
+  const boxes = open.figures.map((figure, index) => boxOf(figure, open, helpers[index] ?? null));
+  const top = Math.max(...boxes.map((box) => box.top));
+  const pxPerM = (heightPx - sizes.belowPx) / top;
+  const floorPx = rounded(heightPx - sizes.belowPx);
+  let atPx = 0;
+  const shapes: Shape[] = [];
+  const floors: Shape[] = [];
+  open.figures.forEach((figure, index) => {
+    const { left, right } = boxes[index]!;
+    const widthPx = (right - left) * pxPerM;
+    const frame = makeFrame(pxPerM, atPx - left * pxPerM, floorPx);
+    if (index > 0) {
+      shapes.push(
+        ...arrow(atPx - sizes.gapPx / 2, floorPx - heightPx * 0.3, move.goes === 'to-and-fro'),
+      );
+    }
+    const helper = helpers[index] ?? null;
+    shapes.push(...drawFrame(frame, open, figure, top, { inHands: move.inHands, helper }));
+    floors.push(line('floor', atPx, floorPx, atPx + widthPx, floorPx));
+    atPx += widthPx + sizes.gapPx;
+  });
+  const widthPx = rounded(atPx - sizes.gapPx);
+  return {
+    widthPx,
+    heightPx,
+    pxPerM,
+    shapes: [...shapes, groundBody(widthPx, floorPx), ...floors],
+    sentences: move.keys.map(({ words }, index) => `${index + 1}: ${words}.`),
+  };
+}
