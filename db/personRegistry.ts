@@ -130,6 +130,7 @@ export const personTables: Readonly<Record<PersonTableName, PersonTable>> = {
   personRung: { list: 'rungs', merged: 'unites' },
   personPlacing: { list: 'placings', merged: 'unites' },
   personPicture: { list: 'pictures', merged: 'moves' },
+  homeReport: { list: 'homeReports', merged: 'moves' },
   enrolment: { list: 'enrolled', merged: 'unites' },
   attendance: { list: 'attendance', merged: 'unites' },
   upsideTime: { list: 'upside', merged: addUpsideTime },

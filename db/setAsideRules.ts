@@ -6,6 +6,7 @@ import { pieceSpec } from '@/core/catalog/ownPiece';
 import { isOwnPiece, pieceIds, type PieceId } from '@/core/catalog/pieces';
 import { profileChangesSchema } from '@/core/catalog/profileChanges';
 import { painPlaces, stopSigns } from '@/core/catalog/regions';
+import { feltIds } from '@/core/home/felt';
 import { savedOfIds } from '@/core/setups/saved';
 import { ladderIds } from '@/core/catalog/stage';
 import { assertRoom, roomFile } from '@/core/room/room';
@@ -136,6 +137,19 @@ export const rules: readonly Rule[] = [
             words: 'A report is of no place we know, or has no day.',
             restricts: `pain: ${String(place)}`,
           },
+  },
+  {
+    table: 'home_report',
+    place: 'report',
+    find: ({ on, item, felt, pain, sign }) =>
+      isDay(on) &&
+      typeof item === 'string' &&
+      item !== '' &&
+      isIn(feltIds, felt) &&
+      (pain === null || isIn(painPlaces, pain)) &&
+      (sign === null || isIn(stopSigns, sign))
+        ? null
+        : { words: 'A report from home could not be read.' },
   },
   {
     table: 'clearance',

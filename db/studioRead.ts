@@ -7,6 +7,7 @@ import type { Day } from '@/core/units/day';
 import { withOtherPeople } from './classPeople';
 import { getSettings } from './courses';
 import type { Db } from './open';
+import { listHomeReports } from './homeReports';
 import {
   attempt,
   attendance,
@@ -197,6 +198,7 @@ export function readStudioPerson(
       .where(eq(personPlacing.personId, id))
       .all()
       .map(({ family, stage, on }) => ({ family, stage, on })),
+    homeReports: listHomeReports(db, id),
     pictures: db
       .select()
       .from(personPicture)

@@ -24,6 +24,7 @@ import {
   meeting,
   ownEntry,
   ownPiece,
+  homeReport,
   painReport,
   person,
   personCaution,
@@ -309,7 +310,12 @@ interface Origin {
 }
 
 type StoryTable =
-  typeof checkRecord | typeof attempt | typeof upsideTime | typeof stopSign | typeof painReport;
+  | typeof checkRecord
+  | typeof attempt
+  | typeof upsideTime
+  | typeof stopSign
+  | typeof painReport
+  | typeof homeReport;
 
 /** Rows in one statement: well under the most values that one may have. */
 const mostAtOnce = 400;
@@ -364,6 +370,11 @@ function writeStory(
   );
   insertAll(db, stopSign, placed(missing(one.signs, now.signs)));
   insertAll(db, painReport, placed(missing(one.pains, now.pains)));
+  insertAll(
+    db,
+    homeReport,
+    missing(one.homeReports, now.homeReports).map((row) => ({ ...own, ...row })),
+  );
   const written: (number | null)[] = [];
   const strange = new Set(missing(one.decisions, now.decisions));
   for (const row of one.decisions) {

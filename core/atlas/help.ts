@@ -29,4 +29,5 @@ export const helpTable = {
 } as const satisfies Record<string, Help>;
 
 export type HelpId = keyof typeof helpTable;
+export const helpIds = Object.keys(helpTable) as [HelpId, ...HelpId[]];
 export const getHelp = (id: HelpId): Help => helpTable[id];

@@ -108,6 +108,16 @@ export function listSteps({ keys, goes }: Move): Step[] {
 export const roundS = (move: Move) =>
   listSteps(move).reduce((sum, { goS, stayS }) => sum + goS + stayS, 0);
 
+/** When in a round a pose is come to and stayed in, seconds. */
+export function startOf(move: Move, key: number): number {
+  let atS = 0;
+  for (const { from, goS, stayS } of listSteps(move)) {
+    if (from === key) return atS;
+    atS += goS + stayS;
+  }
+  return 0;
+}
+
 /** The figure at a moment of a step. */
 export function figureOn(open: OpenMove, { from, to }: Step, share: number): FigureJoints {
   if (from === to || share <= 0) return open.figures[from]!;

@@ -18,6 +18,8 @@ import { stillIds } from '../shapes/stills';
 import { setupIds } from '../setups/registry';
 import { ladderIds, type StageSpec } from './stage';
 import { validateCatalog, type CatalogProblem } from './validate';
+import { moveIds } from '../atlas/moves';
+import { helpIds } from '../atlas/help';
 import { perIds } from './dose';
 import { drillPositions, type DrillSpec } from './drills';
 import { wayUpIds } from './waysUp';
@@ -61,6 +63,10 @@ export const ownStageSchema = z.strictObject({
   downTo: z.string().max(60).optional(),
   assist: z.string().max(140).nullable(),
   exit: words(140),
+  /** Drawn: how it is come into, how it is left, who helps; the nearest there is. */
+  move: z.enum(moveIds).optional(),
+  leave: z.enum(moveIds).optional(),
+  help: z.enum(helpIds).optional(),
   counter: z.string().max(140).optional(),
   checkFirst: z.array(words(140)).max(6).optional(),
   /** A stage without a column would pass by every caution; it must say so by an empty list. */
@@ -130,6 +136,7 @@ export const ownCheckSchema = z.strictObject({
   isLevel: z.literal(true).optional(),
   /** The teacher's alone: assistants are not sent it. */
   isPrivate: z.literal(true).optional(),
+  move: z.enum(moveIds).optional(),
   most: z.number().positive().max(3600),
 });
 
@@ -140,6 +147,7 @@ export const ownDrillSchema = z.strictObject({
   serves: z.array(z.string()).max(12),
   loads,
   dose: words(140),
+  move: z.enum(moveIds).optional(),
   position: z.enum(drillPositions).optional(),
   leavesFloor: z.literal(true).optional(),
   work: z

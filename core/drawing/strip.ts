@@ -13,7 +13,7 @@ import type { Move } from '../atlas/move';
 /** Drawings of movements show one body: they say what is done, not by whom. */
 export const atlasBody: Body = resolveBody({ heightM: 1.7, massKg: 64 });
 
-const sizes = { gapPx: 26, marginM: 0.09, topM: 0.1, hatchPx: 7, belowPx: 6, arrowPx: 12 } as const;
+const sizes = { gapPx: 26, marginM: 0.14, topM: 0.1, hatchPx: 7, belowPx: 6, arrowPx: 12 } as const;
 
 export interface Box {
   readonly left: number;

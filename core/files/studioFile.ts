@@ -1,4 +1,5 @@
 /** Everything a studio holds as one file. People go by their uid, courses by a number of the file. */
+import { homeReport } from '../home/diary';
 import { keptPicture } from '../plumb/sheet';
 import { measureIds } from '../plumb/measureTable';
 import { readings } from '../readiness/record';
@@ -76,6 +77,8 @@ export const studioPerson = z.strictObject({
     .default([])
     .meta({ description: 'The teacher’s word of a day; without a stage: never seen.' }),
   pictures: z.array(keptPicture).max(2000).default([]),
+  /** What was reported from home: practice, never evidence. */
+  homeReports: z.array(homeReport).max(20_000).default([]),
   enrolled: z.array(ref).max(200),
   attendance: z
     .array(z.strictObject({ course: ref, date: day, came: z.boolean(), note: words(300) }))

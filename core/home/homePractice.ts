@@ -3,9 +3,11 @@
  * student's own level, with what a household has, and what is not tried alone. Everything passes
  * through the same cautions, pains and gates as in class. Source: handbook 08 "Home practice".
  */
+import type { MoveId } from '../atlas/moves';
 import { getAlternative, type AlternativeId } from '../catalog/alternatives';
 import type { CheckId, CheckKey } from '../catalog/checks';
-import { sayDose } from '../catalog/dose';
+import { moveOfCheck } from '../catalog/checks';
+import { sayDose, seconds, times, type DoseStep } from '../catalog/dose';
 import type { DrillSpec } from '../catalog/drills';
 import type { PieceCount } from '../catalog/pieces';
 import { getStageIn } from '../catalog/school';
@@ -37,6 +39,10 @@ export interface HomeItem {
   readonly label: string;
   readonly how: string;
   readonly dose: string;
+  /** The same as data, at the same level: what a timer counts. Empty: as long as it is good. */
+  readonly paced: readonly DoseStep[];
+  /** Drawn; `null`: a teacher’s own without a drawing. */
+  readonly move: MoveId | null;
   /** Days a week. */
   readonly days: number;
   /** Which side comes first, where one lags. */
@@ -111,25 +117,33 @@ const ownSeconds = (levels: readonly number[]) =>
 function doseOf(
   person: OpenedCase,
   check: CheckKey,
-): { dose: string; firstSide?: 'left' | 'right' } {
+): { dose: string; paced: readonly DoseStep[]; firstSide?: 'left' | 'right' } {
   const { spec, histories, kind, levels } = levelsOf(person, check);
-  const set =
-    kind === 'hold'
-      ? `${ownSeconds(levels)} s`
-      : `${Math.max(1, Math.round(Math.min(...levels) * homeRule.share))} times`;
+  const own = ownSeconds(levels);
+  const set = kind === 'hold' ? `${own} s` : `${own} times`;
+  const more = { sets: homeRule.sets, ...(spec.hasSides ? { per: 'side' as const } : {}) };
+  const paced = [kind === 'hold' ? seconds(own, more) : times(own, own, more)];
   const dose = `${homeRule.sets} sets of ${set}${spec.hasSides ? ' a side' : ''}, five breaths between`;
   const [left, right] = levels;
-  if (!spec.hasSides || histories.some(({ level }) => level === null)) return { dose };
+  if (!spec.hasSides || histories.some(({ level }) => level === null)) return { dose, paced };
   const ratio = Math.min(left!, right!) / Math.max(left!, right!);
-  if (ratio >= homeRule.lopsidedUnder) return { dose };
-  return { dose, firstSide: left! < right! ? 'left' : 'right' };
+  if (ratio >= homeRule.lopsidedUnder) return { dose, paced };
+  return { dose, paced, firstSide: left! < right! ? 'left' : 'right' };
 }
 
 /** A drill's dose, its hold no longer than this person's own sets. */
-const drillDoseOf = (person: OpenedCase, { dose }: DrillSpec): string =>
-  sayDose(dose, (held) =>
-    person.school.checks.has(held) ? ownSeconds(levelsOf(person, held).levels) : Infinity,
-  );
+function drillDoseOf(person: OpenedCase, { dose }: DrillSpec): Pick<HomeItem, 'dose' | 'paced'> {
+  const most = (held: CheckKey) =>
+    person.school.checks.has(held) ? ownSeconds(levelsOf(person, held).levels) : Infinity;
+  const own = (step: DoseStep): DoseStep =>
+    'seconds' in step && step.held !== undefined
+      ? { ...step, seconds: Math.min(step.seconds, most(step.held)) }
+      : step;
+  return {
+    dose: sayDose(dose, most),
+    paced: typeof dose === 'string' ? [] : dose.map(own),
+  };
+}
 
 interface Candidate {
   readonly item: HomeItem;
@@ -172,6 +186,7 @@ function holdCandidates(person: OpenedCase, weak: ReturnType<typeof findWeak>): 
       label,
       how: home.how,
       ...doseOf(person, check),
+      move: moveOfCheck(spec, undefined),
       days: homeRule.daysStrength,
       towards: label,
       standIns: [],
@@ -204,7 +219,8 @@ function drillCandidates(
           id,
           label: drill.label,
           how: drill.how,
-          dose: drillDoseOf(person, drill),
+          ...drillDoseOf(person, drill),
+          move: drill.move ?? null,
           days: drill.purpose === 'strengthens' ? homeRule.daysStrength : homeRule.daysEase,
           towards: person.school.checks.get(first!.check)?.spec.label ?? first!.check,
           standIns: standIns as StandIn[],
@@ -239,6 +255,8 @@ function wallItem(
     label: spec.label,
     how: spec.how,
     dose: spec.dose,
+    paced: spec.round ?? [],
+    move: spec.move ?? null,
     days: homeRule.daysStrength,
     towards: spec.label,
     standIns: [],
@@ -276,34 +294,43 @@ const restful = [
     id: 'calves-on-chair',
     how: 'On the back, calves on the seat, hips on the floor; a folded towel under the head if it is kinder.',
     dose: '5 minutes',
+    paced: [seconds(300)],
     towards: 'rest',
   },
   {
     id: 'seated-shoulders',
     how: 'Sitting, shoulder blades apart and together, then slow circles, arms hanging.',
     dose: '6 each way',
+    paced: [times(6, 6, { per: 'way' })],
     towards: 'ease in the shoulders',
   },
   {
     id: 'seated-breath',
     how: 'Cross-legged or on the heels, hands on the thighs; long back, slow breath, ankles move.',
     dose: '5 minutes',
+    paced: [seconds(300)],
     towards: 'rest',
   },
 ] as const satisfies readonly {
   readonly id: AlternativeId;
   readonly how: string;
   readonly dose: string;
+  readonly paced: readonly DoseStep[];
   readonly towards: string;
 }[];
 
 function restfulItems(person: OpenedCase): HomeItem[] {
-  return restful.flatMap(({ id, how, dose, towards }): HomeItem[] => {
+  return restful.flatMap(({ id, how, dose, paced, towards }): HomeItem[] => {
     const pass = passTo(id, 'shoulder-stand', person);
     if (pass === null) return [];
-    const { label } = getAlternative(id);
+    const { label, move } = getAlternative(id);
     return [
-      { pass, id, label, how, dose, days: homeRule.daysEase, towards, standIns: [], watch: [] },
+      {
+        ...{ pass, id, label, how, dose, paced, move, towards },
+        days: homeRule.daysEase,
+        standIns: [],
+        watch: [],
+      },
     ];
   });
 }

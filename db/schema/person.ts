@@ -15,6 +15,7 @@ import { cautionIds, type CautionColumn } from '@/core/catalog/cautions';
 import { painPlaces, stopSigns } from '@/core/catalog/regions';
 import { ladderIds, type LadderId } from '@/core/catalog/stage';
 import type { Sheet } from '@/core/plumb/marks';
+import { feltIds } from '@/core/home/felt';
 import { savedOfIds } from '@/core/setups/saved';
 import { lengthIds } from '@/core/body/lengths';
 import { floorClass } from './floor';
@@ -156,6 +157,24 @@ export const painReport = sqliteTable(
     uniqueIndex('pain_report_origin').on(table.classId, table.originKey),
     index('pain_report_person').on(table.personId),
   ],
+);
+
+/** What somebody reported of practice at home: counted, shown beside the record, never evidence. */
+export const homeReport = sqliteTable(
+  'home_report',
+  {
+    id: integer('id').primaryKey({ autoIncrement: true }),
+    personId: integer('person_id')
+      .notNull()
+      .references(() => person.id, { onDelete: 'cascade' }),
+    on: text('on').notNull(),
+    /** The row of the sheet: a drill, a check, a stage, an alternative. */
+    item: text('item').notNull(),
+    felt: text('felt', { enum: feltIds }).notNull(),
+    pain: text('pain', { enum: painPlaces }),
+    sign: text('sign', { enum: stopSigns }),
+  },
+  (table) => [index('home_report_person').on(table.personId)],
 );
 
 /** Measured lengths only; the rest follow from height. */

@@ -1,6 +1,7 @@
 'use client';
 
 import { Button, Checkbox, Chip, Group, SegmentedControl, Select, TextInput } from '@mantine/core';
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { checksFromStills } from '@/core/plumb/feeds';
 import { useForm } from '@mantine/form';
@@ -22,6 +23,11 @@ interface RecordFormProps {
   /** Called when the record is kept. */
   readonly onRecorded?: () => void;
 }
+
+/** Drawings come with the form, not with the page. */
+const StripView = dynamic(() =>
+  import('@/design/atlas/StripView').then((module) => module.StripView),
+);
 
 type Values = Omit<RecordFormValues, 'check' | 'base'>;
 
@@ -84,6 +90,9 @@ export function RecordForm(props: RecordFormProps) {
 
   return (
     <form className={classes.record} onSubmit={form.onSubmit(save)} noValidate>
+      {row.move && (
+        <StripView move={row.move} label={`How it is taken: ${row.label}`} heightPx={84} />
+      )}
       {row.method && <p className={classes.hint}>{row.method}</p>}
       {row.levels && (
         <p className={classes.hint}>

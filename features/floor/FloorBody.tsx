@@ -96,7 +96,7 @@ export function FloorBody({ view: { over }, place, others }: FloorBodyProps) {
   const onPerson = (person: string) => tell({ kind: 'sheet', sheet: { kind: 'person', person } });
   return (
     <div className={classes.body}>
-      <Now item={item} isPacing={over.kind === 'pace'} />
+      <Now item={item} next={place.next} isPacing={over.kind === 'pace'} />
       {over.kind === 'pace' && <PacerPanel key={paced?.id ?? 'free'} line={paced} />}
       {over.kind === 'load' && isTeacher && <LoadPanel />}
       {(over.kind === 'door' || item?.kind === 'arrive') && isTeacher && (

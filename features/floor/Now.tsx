@@ -2,11 +2,14 @@
 
 import { Button } from '@mantine/core';
 import { IconPlayerPlay } from '@tabler/icons-react';
+import type { MoveId } from '@/core/atlas/moves';
 import { doneByAll, listSittingOut, sayingCares, sayingOut } from '@/core/compose/sittingOut';
 import { sayMoves } from '@/core/files/planLines';
 import { paceSeconds } from '@/core/running/pacer';
 import { feetDownNow } from '@/core/running/follow';
 import { isOutTonight, saidTonight } from '@/core/running/holdOut';
+import { MoveView } from '@/design/atlas/MoveView';
+import { StripView } from '@/design/atlas/StripView';
 import type { FloorBundle } from '@/server/running/floorBundle';
 import { useFloorClass } from './context';
 import classes from './floor.module.css';
@@ -18,9 +21,12 @@ import { leftWords } from './words';
 /** The line of the running order that the class is at, and the time left of it. */
 export function Now({
   item,
+  next,
   isPacing = false,
 }: {
   readonly item: FloorBundle['plan']['timeline'][number] | undefined;
+  /** The line after it, shown small. */
+  readonly next?: FloorBundle['plan']['timeline'][number] | undefined;
   /** The pacer is on the screen already. */
   readonly isPacing?: boolean;
 }) {
@@ -79,14 +85,55 @@ export function Now({
           <p className={classes.out}>Instead: {sayingOut(out, (who) => names.get(who) ?? who)}</p>
         )}
       </div>
-      <output
-        className={classes.left}
-        data-over={left < 0}
-        aria-label={left < 0 ? 'Over time' : 'Left'}
-        suppressHydrationWarning
-      >
-        {leftWords(left)}
-      </output>
+      <div className={classes.beside}>
+        <output
+          className={classes.left}
+          data-over={left < 0}
+          aria-label={left < 0 ? 'Over time' : 'Left'}
+          suppressHydrationWarning
+        >
+          {leftWords(left)}
+        </output>
+        {(moveOfLine(item, bundle) ?? moveOfLine(next, bundle)) !== null && (
+          <Drawings item={item} next={next} bundle={bundle} />
+        )}
+      </div>
     </section>
+  );
+}
+
+type Line = FloorBundle['plan']['timeline'][number] | undefined;
+
+/** The drawing of what is done by all in a line; `null` where nothing is, or nothing is drawn. */
+function moveOfLine(item: Line, { drills }: FloorBundle): MoveId | null {
+  const drill = item === undefined ? null : doneByAll(item);
+  return drill === null ? null : (drills[drill]?.move ?? null);
+}
+
+/** What is done now, large and moving; what comes after it, small. */
+function Drawings({
+  item,
+  next,
+  bundle,
+}: {
+  readonly item: Line;
+  readonly next: Line;
+  readonly bundle: FloorBundle;
+}) {
+  const [now, then] = [moveOfLine(item, bundle), moveOfLine(next, bundle)];
+  return (
+    <div className={classes.drawings}>
+      {now !== null && item !== undefined && (
+        <div className={classes.drawnNow}>
+          <MoveView key={item.id} move={now} label={item.label} heightPx={210} />
+        </div>
+      )}
+      {then !== null && next !== undefined && (
+        <div className={classes.drawnNext}>
+          <p>then: {next.label}</p>
+          <StripView move={then} label={`Then: ${next.label}`} heightPx={80} />
+        </div>
+      )}
+    </div>
   );
 }

@@ -1,7 +1,7 @@
 'use client';
 
 import { Button, Group, Title } from '@mantine/core';
-import { IconCalendar, IconCopy, IconPrinter } from '@tabler/icons-react';
+import { IconCalendar, IconCopy, IconDeviceMobile, IconPrinter } from '@tabler/icons-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState, useTransition } from 'react';
@@ -11,6 +11,8 @@ interface HomeBarProps {
   /** Address of the calendar file; null where several people are shown. */
   readonly calendar: string | null;
   readonly back: string;
+  /** Address of the file for a phone; null where several people are shown. */
+  readonly file: string | null;
   /** Address of the text to paste into a message; null where several people are shown. */
   readonly text: string | null;
 }
@@ -18,7 +20,7 @@ interface HomeBarProps {
 const notHeard = 'The studio’s computer did not answer: what is on the screen may be out of date.';
 
 /** What leaves the room is worked out anew at that moment: a caution may have come meanwhile. */
-export function HomeBar({ calendar, back, text }: HomeBarProps) {
+export function HomeBar({ calendar, back, text, file }: HomeBarProps) {
   const router = useRouter();
   const [isRefreshing, startRefresh] = useTransition();
   const [prints, setPrints] = useState(0);
@@ -67,6 +69,16 @@ export function HomeBar({ calendar, back, text }: HomeBarProps) {
             onClick={() => void copy(text)}
           >
             Copy as text
+          </Button>
+        )}
+        {file !== null && (
+          <Button
+            component="a"
+            href={file}
+            variant="default"
+            leftSection={<IconDeviceMobile size={18} />}
+          >
+            For the phone
           </Button>
         )}
         {calendar !== null && (

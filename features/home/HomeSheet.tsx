@@ -1,5 +1,6 @@
 import { format, parseISO } from 'date-fns';
 import { formatLength } from '@/core/units/length';
+import { StripView } from '@/design/atlas/StripView';
 import { homeCaution, type HomeView } from './read';
 import classes from './home.module.css';
 
@@ -20,6 +21,7 @@ export function HomeSheet({ view }: { readonly view: HomeView }) {
         {practice.items.map((item) => (
           <li key={item.id}>
             <h3>{item.label}</h3>
+            {item.move !== null && <StripView move={item.move} label={item.label} heightPx={92} />}
             <p className={classes.dose}>
               {item.dose}
               <span>{item.days} days a week</span>

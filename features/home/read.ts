@@ -28,6 +28,7 @@ export interface HomeView {
   /** The next evening; `null`: none is planned. */
   readonly next: Day | null;
   readonly units: LengthUnits;
+  readonly breathSeconds: number;
 }
 
 /** @returns `null` when there is no such person */
@@ -36,6 +37,7 @@ export function readHome(personId: number): HomeView | null {
   const person = findPerson(db, personId);
   if (person === null) return null;
   const day = today();
+  const settings = getSettings(db);
   const course = findCourseOf(db, person.id, day);
   const school = readSchool(db, course?.profile ?? 'prop-led');
   const pieces = course === null ? [] : listPieces(db, course.id);
@@ -61,7 +63,8 @@ export function readHome(personId: number): HomeView | null {
     today: day,
     evenings,
     next: evenings[0] ?? null,
-    units: getSettings(db).units,
+    units: settings.units,
+    breathSeconds: settings.breathSeconds,
   };
 }
 

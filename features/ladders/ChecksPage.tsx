@@ -1,6 +1,8 @@
 import { Title } from '@mantine/core';
 import { readCourseParam } from '@/server/courseParam';
 import { rowOf } from '@/server/judging/gateRows';
+import { moveOfCheck } from '@/core/catalog/checks';
+import { StripView } from '@/design/atlas/StripView';
 import { readChecks } from './read';
 import { CoursePicker } from './CoursePicker';
 import { MinutesPicker } from './MinutesPicker';
@@ -46,6 +48,7 @@ export async function ChecksPage({ searchParams }: ChecksPageProps) {
           {slots.map((slot) => {
             const base = slot.base ?? null;
             const spec = school.checks.get(slot.check)!.spec;
+            const move = moveOfCheck(spec, slot.base);
             return (
               <li key={`${slot.check}/${base ?? ''}`}>
                 <span className={classes.minutes}>{slot.minutes.toFixed(1)} min</span>
@@ -54,6 +57,15 @@ export async function ChecksPage({ searchParams }: ChecksPageProps) {
                     {slot.label}
                     {base === null ? '' : ` (${base})`}
                   </h2>
+                  {move !== null && (
+                    <div className={classes.how}>
+                      <StripView
+                        move={move}
+                        label={`How it is taken: ${slot.label}`}
+                        heightPx={84}
+                      />
+                    </div>
+                  )}
                   <p>
                     {slot.isTogether ? 'one clock for all: ' : 'one after the other: '}
                     {slot.people.map(({ name }) => name).join(', ')}

@@ -9,6 +9,9 @@ import { regionTable, type Region } from '@/core/catalog/regions';
 import { ladderTable } from '@/core/catalog/stage';
 import { readPersonId } from '@/server/personId';
 import { readRungPage, type RungPageView } from './rungPage';
+import { getWayUp } from '@/core/catalog/waysUp';
+import { MoveView } from '@/design/atlas/MoveView';
+import { StripView } from '@/design/atlas/StripView';
 import { LinkButton } from '@/design/LinkButton';
 import { CautionLine, Page } from '@/design/Page';
 import { PersonPicker } from './PersonPicker';
@@ -49,6 +52,7 @@ export async function RungPage({ params, searchParams }: RungPageProps) {
         <div>
           <RungDrawing view={view} />
           {view.recipe && <Distances view={view} />}
+          <Moves view={view} />
         </div>
         <div>
           <p className={classes.lead}>{spec.how}</p>
@@ -82,6 +86,49 @@ function Distances({
         listClass={classes.facts}
         noteClass={classes.hint}
       />
+    </>
+  );
+}
+
+/** How it is come into, with the help that is given, and how it is left. */
+function Moves({
+  view: {
+    stage: { spec },
+  },
+}: {
+  readonly view: RungPageView;
+}) {
+  return (
+    <>
+      {spec.move !== undefined && (
+        <>
+          <h2>{spec.help === undefined ? 'In' : 'In, and the help that is given'}</h2>
+          <MoveView
+            move={spec.move}
+            label={spec.label}
+            {...(spec.help === undefined ? {} : { help: spec.help })}
+          />
+        </>
+      )}
+      {spec.waysUp && spec.waysUp.length > 0 && (
+        <>
+          <h2>Ways up</h2>
+          <ul className={classes.strips}>
+            {spec.waysUp.map((way) => (
+              <li key={way}>
+                <StripView move={getWayUp(way).move} label={getWayUp(way).label} heightPx={110} />
+                {getWayUp(way).label}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      {spec.leave !== undefined && (
+        <>
+          <h2>Way out</h2>
+          <StripView move={spec.leave} label={`Way out: ${spec.exit}`} heightPx={130} />
+        </>
+      )}
     </>
   );
 }

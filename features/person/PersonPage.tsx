@@ -18,6 +18,7 @@ import { CautionLine, Page } from '@/design/Page';
 import { readFloorDays } from '@/features/record/read';
 import { TriesShown } from '@/features/record/TriesShown';
 import { FloorDays } from '@/features/record/FloorDays';
+import { FromHome } from '@/features/home/FromHome';
 import { StageDrawing } from '@/features/card/StageDrawing';
 import { BodyForm } from './BodyForm';
 import { CareForm } from './CareForm';
@@ -198,6 +199,10 @@ export async function PersonPage({ params }: PersonPageProps) {
         <h2>On the floor</h2>
         <FloorDays days={readFloorDays(person.id)} csv={`/people/${person.id}/floor-file`} />
         {view.tries.tries.length > 0 && <TriesShown seen={view.tries} />}
+      </section>
+      <section className={classes.section} id="from-home">
+        <h2>From home</h2>
+        <FromHome personId={person.id} reports={view.reports} labels={view.reportLabels} />
       </section>
       <div className={classes.thirds}>
         <section className={classes.section}>

@@ -1,9 +1,13 @@
+import { alternativeIds, getAlternative } from '@/core/catalog/alternatives';
+import type { School } from '@/core/catalog/school';
 import type { StageKey } from '@/core/catalog/stage';
+import type { HomeReport } from '@/core/home/diary';
 import { listClosed, type Closed } from '@/core/ladder/ledger';
 import { rankChecks, type CheckWorth } from '@/core/ladder/tonight';
 import { listPersonMeetings } from '@/db/courses';
 import { listDecisions, type DecisionRow } from '@/db/decisions';
 import { listAttempts } from '@/db/floor';
+import { listHomeReports } from '@/db/homeReports';
 import { listPeople } from '@/db/people';
 import { countSeen, type SeenInTries } from '@/features/record/seenInTries';
 import { database } from '@/server/database';
@@ -26,11 +30,29 @@ export interface PersonPageView extends PersonView {
   /** What their tries showed, from evening to evening. */
   readonly tries: SeenInTries;
   readonly meetings: ReturnType<typeof listPersonMeetings>;
+  /** What was reported from home, oldest first, and what its rows are called. */
+  readonly reports: readonly HomeReport[];
+  readonly reportLabels: Readonly<Record<string, string>>;
   /** Everyone else, for merging two entries of the same person. */
   readonly others: readonly { readonly id: number; readonly name: string }[];
 }
 
 const mostWorth = 3;
+
+/** Rows of a sheet by their names: a drill, a check, a stage or an alternative. */
+function labelsOf(school: School, reports: readonly HomeReport[]): Record<string, string> {
+  const labelOf = (item: string) =>
+    school.catalog.drills[item]?.label ??
+    school.checks.get(item)?.spec.label ??
+    school.stages.get(item)?.spec.label ??
+    alternativeIds.filter((id) => id === item).map((id) => getAlternative(id).label)[0];
+  return Object.fromEntries(
+    reports.flatMap(({ item }) => {
+      const label = labelOf(item);
+      return label === undefined ? [] : [[item, label]];
+    }),
+  );
+}
 
 /** Everything about one person; `null` when there is no such person. */
 export function readPersonPage(id: number, stage?: StageKey): PersonPageView | null {
@@ -40,6 +62,7 @@ export function readPersonPage(id: number, stage?: StageKey): PersonPageView | n
   const { school, today, person } = view;
   const { pieces } = view.setupInput;
   const tries = listAttempts(db, [id]);
+  const reports = listHomeReports(db, id);
   const standing = readStandings(db, [person], () => ({ school, day: today, pieces })).get(id)!;
   return {
     ...view,
@@ -53,6 +76,8 @@ export function readPersonPage(id: number, stage?: StageKey): PersonPageView | n
     })),
     tries: countSeen(tries, [...new Set(tries.map(({ date }) => date))].sort()),
     meetings: listPersonMeetings(db, id),
+    reports,
+    reportLabels: labelsOf(school, reports),
     others: listPeople(db, true)
       .filter((other) => other.id !== id)
       .map((other) => ({ id: other.id, name: other.name })),

@@ -21,6 +21,7 @@ import { ladderIds, ladderTable, type LadderId } from '@/core/catalog/stage';
 import { stillIds, stillTable } from '@/core/shapes/stills';
 import { keepEntryAction } from './actions';
 import { showProblems, showSaved } from '@/design/notices';
+import { DrawingChoice } from './DrawingChoice';
 import {
   keyFor,
   toCheckSpec,
@@ -148,6 +149,8 @@ function OwnStage({ checks, branches, stages }: EntryFormsProps) {
       regions: ['shoulder'] as BodyRegion[],
       checks: [],
       shape: '',
+      move: '',
+      leave: '',
       isFree: false,
       needsWall: false,
     },
@@ -200,6 +203,18 @@ function OwnStage({ checks, branches, stages }: EntryFormsProps) {
         <Switch label="at a wall" {...form.getInputProps('needsWall', { type: 'checkbox' })} />
         <Switch label="free of support" {...form.getInputProps('isFree', { type: 'checkbox' })} />
       </Group>
+      <Group grow align="flex-start">
+        <DrawingChoice
+          label="How it is come into"
+          value={form.values.move}
+          onChange={(move) => form.setFieldValue('move', move)}
+        />
+        <DrawingChoice
+          label="How it is left"
+          value={form.values.leave}
+          onChange={(leave) => form.setFieldValue('leave', leave)}
+        />
+      </Group>
       <Button type="submit" loading={isSaving}>
         Put it on the ladder
       </Button>
@@ -217,6 +232,7 @@ function OwnCheck() {
       validDays: 28,
       hasSides: false,
       isPrivate: false,
+      move: '',
       columns: [],
       regions: [],
     },
@@ -249,6 +265,11 @@ function OwnCheck() {
         value={form.values}
         onChange={(value) => form.setValues(value)}
       />
+      <DrawingChoice
+        label="How it is taken, drawn"
+        value={form.values.move}
+        onChange={(move) => form.setFieldValue('move', move)}
+      />
       <Button type="submit" loading={isSaving}>
         Add the check
       </Button>
@@ -269,6 +290,7 @@ function OwnDrill({ checks }: Pick<EntryFormsProps, 'checks'>) {
       purpose: 'strengthens',
       isClassOnly: false,
       serves: [],
+      move: '',
       regions: [],
       columns: [],
     },
@@ -310,6 +332,11 @@ function OwnDrill({ checks }: Pick<EntryFormsProps, 'checks'>) {
         description="Whoever it is closed to sits it out."
         value={form.values}
         onChange={(value) => form.setValues(value)}
+      />
+      <DrawingChoice
+        label="Drawing"
+        value={form.values.move}
+        onChange={(move) => form.setFieldValue('move', move)}
       />
       <Button type="submit" loading={isSaving}>
         Add the drill

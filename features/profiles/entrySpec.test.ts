@@ -15,6 +15,8 @@ const stage: StageForm = {
   columns: ['light', 'wrists'],
   regions: ['wrist', 'shoulder'],
   checks: ['plank-hold', 'l-hold'],
+  move: 'plank',
+  leave: '',
   shape: 'family:handstandWall',
   isFree: false,
   needsWall: true,
@@ -73,6 +75,7 @@ describe('entries from the forms', () => {
         validDays: 28,
         hasSides: true,
         isPrivate: true,
+        move: '',
         columns: ['wrists'],
         regions: ['wrist'],
       });

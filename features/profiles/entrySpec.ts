@@ -1,4 +1,5 @@
 /** From what the forms hold to entries as the catalog reads them. */
+import type { MoveId } from '@/core/atlas/moves';
 import { baseOfLadder } from '@/core/running/follow';
 import type { CautionColumn } from '@/core/catalog/cautions';
 import { getCheck, checkIds, type CheckId } from '@/core/catalog/checks';
@@ -30,6 +31,10 @@ function splitRegions(
   };
 }
 
+/** A drawing that was chosen, or nothing. */
+const drawnAs = <Key extends string>(key: Key, move: MoveId | '') =>
+  move === '' ? {} : { [key]: move };
+
 export interface StageForm {
   readonly label: string;
   readonly family: LadderId;
@@ -44,6 +49,9 @@ export interface StageForm {
   readonly checks: readonly string[];
   /** `family:dog` or `still:box`; empty: no drawing. */
   readonly shape: string;
+  /** How it is come into and how it is left, drawn; empty: not. */
+  readonly move: MoveId | '';
+  readonly leave: MoveId | '';
   readonly isFree: boolean;
   readonly needsWall: boolean;
 }
@@ -76,6 +84,8 @@ export function toStageSpec(form: StageForm): Record<string, unknown> {
     ...(form.needsWall ? { needsWall: true } : {}),
     ...(form.isFree ? { isFree: true, needsExit: true } : {}),
     ...(form.shape === '' ? {} : { shape: { [kind]: name } }),
+    ...drawnAs('move', form.move),
+    ...drawnAs('leave', form.leave),
   };
 }
 
@@ -86,6 +96,7 @@ export interface CheckForm {
   readonly validDays: number;
   readonly hasSides: boolean;
   readonly isPrivate: boolean;
+  readonly move: MoveId | '';
   readonly columns: readonly CautionColumn[];
   readonly regions: readonly BodyRegion[];
 }
@@ -110,6 +121,7 @@ export function toCheckSpec(form: CheckForm) {
     ...(hasSides ? { hasSides: true } : {}),
     ...(kind === 'hold' ? { timedTogether: true } : {}),
     ...(isPrivate ? { isPrivate: true } : {}),
+    ...drawnAs('move', form.move),
     columns: [...columns],
     strains: [...form.regions],
     most: kind === 'pass' ? 1 : Math.min(3600, Math.max(10, bar * roomAbove)),
@@ -126,6 +138,7 @@ export interface DrillForm {
   readonly purpose: 'warms' | 'strengthens' | 'teaches';
   readonly isClassOnly: boolean;
   readonly serves: readonly string[];
+  readonly move: MoveId | '';
   readonly regions: readonly BodyRegion[];
   readonly columns: readonly CautionColumn[];
 }
@@ -133,9 +146,11 @@ export interface DrillForm {
 /** What an own drill loads: as much as most that ship. */
 const usualDrillLoad = 0.5;
 
-export function toDrillSpec({ regions: chosen, sets, seconds, isClassOnly, ...rest }: DrillForm) {
+export function toDrillSpec(form: DrillForm) {
+  const { regions: chosen, sets, seconds, isClassOnly, move, ...rest } = form;
   return {
     ...rest,
+    ...drawnAs('move', move),
     work: { sets, seconds },
     ...(isClassOnly ? { isClassOnly: true } : {}),
     ...splitRegions(chosen, usualDrillLoad),

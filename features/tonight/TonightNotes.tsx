@@ -34,9 +34,11 @@ interface TonightNotesProps {
   readonly view: CourseView;
   readonly plan: PlanFile;
   readonly prepared: readonly PreparedPerson[];
+  /** Who reported something from home that is to be asked about. */
+  readonly fromHome: readonly number[];
 }
 
-export function TonightNotes({ view, plan, prepared }: TonightNotesProps) {
+export function TonightNotes({ view, plan, prepared, fromHome }: TonightNotesProps) {
   const { people, settings } = view;
   const obstacles = countObstacles(people).slice(0, mostLines);
   const marks = listTapeMarks(plan);
@@ -118,6 +120,19 @@ export function TonightNotes({ view, plan, prepared }: TonightNotesProps) {
           <li>Everyone: anything new or sore today?</li>
           {due.length > 0 && (
             <li>Screening is due: {due.map(({ person }) => person.name).join(', ')}</li>
+          )}
+          {fromHome.length > 0 && (
+            <li>
+              Something from home:{' '}
+              {people
+                .filter(({ person }) => fromHome.includes(person.id))
+                .map(({ person }, index) => (
+                  <span key={person.id}>
+                    {index > 0 && ', '}
+                    <Link href={`/people/${person.id}#from-home`}>{person.name}</Link>
+                  </span>
+                ))}
+            </li>
           )}
           {toAsk.map(({ person }) => (
             <li key={person.id}>{person.name}: how is it today?</li>

@@ -1,6 +1,8 @@
 import { Title } from '@mantine/core';
 import { IconClipboardList, IconPlayerPlay, IconPrinter } from '@tabler/icons-react';
 import { format, parseISO } from 'date-fns';
+import { listToAsk } from '@/db/homeReports';
+import { database } from '@/server/database';
 import { findStandingPlan, readClass } from '@/server/judging/classViews';
 import { readCourse } from '@/server/judging/views';
 import { startDemoAction } from '@/features/beginning/actions';
@@ -87,7 +89,15 @@ export function TonightPage() {
         />
       )}
       {plan.rounds.length === 0 && plan.notes.map((note) => <p key={note}>{note}</p>)}
-      <TonightNotes view={view} plan={plan} prepared={prepared.people} />
+      <TonightNotes
+        view={view}
+        plan={plan}
+        prepared={prepared.people}
+        fromHome={listToAsk(
+          database(),
+          people.map(({ person }) => person.id),
+        )}
+      />
       <Refused
         plan={plan}
         people={prepared.people}

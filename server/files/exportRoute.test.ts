@@ -32,6 +32,7 @@ const aboutNobody = [
   // Printed or put into a calendar at once, without anything of the record.
   'people/[id]/card/drawing',
   'people/[id]/home/calendar',
+  'people/[id]/home/file',
 ];
 
 it('is the way of every address that hands out a file', () => {

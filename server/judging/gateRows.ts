@@ -6,6 +6,8 @@ import {
   type CheckSpec,
   type FaultId,
 } from '@/core/catalog/checks';
+import type { MoveId } from '@/core/atlas/moves';
+import { moveOfCheck } from '@/core/catalog/checkKinds';
 import type { CheckDemand, Demand } from '@/core/catalog/demand';
 import type { School } from '@/core/catalog/school';
 import type { GateItem } from '@/core/ladder/gate';
@@ -32,15 +34,25 @@ export interface GateRow {
   readonly isAtDoor: boolean;
   /** How it is taken; absent for a check of the teacher's own. */
   readonly method?: string;
+  /** How it is taken, drawn. */
+  readonly move?: MoveId;
   /** What each level is called, from 0 on. */
   readonly levels?: readonly string[];
 }
 
 /** What is said of a check wherever it is recorded. */
-const wordsOf = (check: CheckKey, { levels }: CheckSpec): Pick<GateRow, 'method' | 'levels'> => ({
-  ...(isShippedCheck(check) ? { method: getCheck(check).method } : {}),
-  ...(levels === undefined ? {} : { levels }),
-});
+function wordsOf(
+  check: CheckKey,
+  base: BaseId | null,
+  spec: CheckSpec,
+): Pick<GateRow, 'method' | 'levels' | 'move'> {
+  const move = moveOfCheck(spec, base ?? undefined);
+  return {
+    ...(isShippedCheck(check) ? { method: getCheck(check).method } : {}),
+    ...(spec.levels === undefined ? {} : { levels: spec.levels }),
+    ...(move === null ? {} : { move }),
+  };
+}
 
 const measureUnits = {
   cm: ' cm',
@@ -128,7 +140,7 @@ export function toGateRow(item: GateItem, school: School): GateRow {
     hasSides: spec.hasSides ?? false,
     voidedBy: spec.voidedBy,
     isAtDoor: item.isAtDoor === true,
-    ...wordsOf(recorded.check, spec),
+    ...wordsOf(recorded.check, recorded.base ?? null, spec),
   };
 }
 
@@ -146,6 +158,6 @@ export function rowOf(check: CheckKey, base: BaseId | null, spec: CheckSpec): Ga
     hasSides: spec.hasSides ?? false,
     voidedBy: spec.voidedBy,
     isAtDoor: false,
-    ...wordsOf(check, spec),
+    ...wordsOf(check, base, spec),
   };
 }

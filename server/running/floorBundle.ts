@@ -1,4 +1,5 @@
 /** What a class begins with: everything the floor needs while there is no server to ask. */
+import type { MoveId } from '@/core/atlas/moves';
 import type { DrillKey } from '@/core/catalog/drills';
 import { doneByAll } from '@/core/compose/sittingOut';
 import type { StageSpec } from '@/core/catalog/stage';
@@ -35,6 +36,7 @@ import type { FloorClassRow } from '@/db/floor';
 import type { Db } from '@/db/open';
 import { listCoursePeople } from '@/db/people';
 import type { ClassView } from '../judging/classViews';
+import { listToAsk } from '@/db/homeReports';
 import { readSchool } from '../judging/schools';
 
 export interface FloorMember {
@@ -43,6 +45,8 @@ export interface FloorMember {
   readonly body: BodyInput;
   /** Hands-on help. */
   readonly consent: Consent;
+  /** Reported something from home that is asked about at the door; the teacher’s alone. */
+  readonly isAskedFromHome?: true;
 }
 
 /** A check as the floor records it. */
@@ -105,6 +109,8 @@ export interface FloorBundle {
       {
         readonly how: string;
         readonly dose: string;
+        /** Drawn; absent in classes begun before it was, and for a teacher’s own without a drawing. */
+        readonly move?: MoveId;
         /** The same as data, which the pacer starts from, and the minutes it usually takes. */
         readonly paced?: { readonly dose: Dose; readonly minutes: number };
         /** That it loads or strains; absent in classes begun before it was said. */
@@ -172,6 +178,9 @@ export function makeBundle(db: Db, view: ClassView, plan: PlanFile): FloorBundle
   const consent = new Map(
     listCoursePeople(db, view.course.id).map((person) => [String(person.id), person.consent]),
   );
+  const toAsk = new Set(
+    listToAsk(db, view.members.map(({ id }) => Number(id)).filter(Number.isInteger)).map(String),
+  );
   return {
     uid: '',
     revision: 0,
@@ -183,6 +192,7 @@ export function makeBundle(db: Db, view: ClassView, plan: PlanFile): FloorBundle
     members: view.members.map((member) => ({
       ...member,
       consent: consent.get(member.id) ?? 'ask',
+      ...(toAsk.has(member.id) ? { isAskedFromHome: true as const } : {}),
     })),
     school: view.school,
     units: view.settings.units,
@@ -217,6 +227,7 @@ export function makeBundle(db: Db, view: ClassView, plan: PlanFile): FloorBundle
             {
               how: spec.how,
               dose: sayDose(spec.dose),
+              ...(spec.move === undefined ? {} : { move: spec.move }),
               paced: { dose: spec.dose, minutes: spec.minutes },
               regions: regionsOf(spec),
               ...(drillLiftsFeet(spec) ? { feetUp: true as const } : {}),

@@ -15,7 +15,7 @@ function HomePracticesPage() {
   const views = course.people.flatMap(({ person }) => readHome(person.id) ?? []);
   return (
     <Page>
-      <HomeBar calendar={null} back="/floor" text={null} />
+      <HomeBar calendar={null} back="/floor" text={null} file={null} />
       {views.map((view) => (
         <HomeSheet key={view.id} view={view} />
       ))}

@@ -21,6 +21,7 @@ async function HomePracticePage({ params }: HomePageProps) {
       <HomeBar
         calendar={`/people/${view.id}/home/calendar`}
         back={`/people/${view.id}`}
+        file={`/people/${view.id}/home/file`}
         text={`/people/${view.id}/home/text`}
       />
       <HomeSheet view={view} />

@@ -1,0 +1,156 @@
+/** Home practice as one file for a phone: drawings, timer, breath and diary, and no request. */
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
+import { format, parseISO } from 'date-fns';
+import { painPlaceTable, stopSignTable } from '@/core/catalog/regions';
+import { feltWords } from '@/core/home/felt';
+import { listFrames } from '@/core/home/frames';
+import { listDosePace } from '@/core/running/pacer';
+import { addDays, type Day } from '@/core/units/day';
+import { formatLength } from '@/core/units/length';
+import { homeCaution, type HomeView } from './read';
+import { sheetOf } from './sheet';
+
+/** All that the file says besides the practice itself. */
+const words = {
+  title: 'Practice for #',
+  until: 'Until #. Then ask your teacher for the next.',
+  over: 'This sheet ended on #. Ask your teacher for a new one.',
+  days: '# days a week',
+  side: 'Begin with the # side.',
+  doneTimes: 'done # times',
+  begin: 'Begin',
+  notAlone: 'Not alone',
+  stopTitle: 'Stop at once, and tell your teacher',
+  stopHow: 'Any pain, dizziness, or one of these:',
+  ready: 'Get ready',
+  pause: 'Pause',
+  goOn: 'Go on',
+  skip: 'Next',
+  stop: 'Stop',
+  soundOn: 'Sound on',
+  soundOff: 'Sound off',
+  breatheIn: 'in',
+  breatheOut: 'out',
+  how: 'How was it? #',
+  hurt: 'Did anything hurt?',
+  signs: 'Any of these?',
+  nothing: 'nothing',
+  none: 'none',
+  notDone: 'Not done: back to the list',
+  stopNow: 'Enough for today',
+  painMet: 'Leave out what hurt until you have told your teacher.',
+  signMet:
+    'No more upside down, and nothing on the neck, until you have told your teacher and a doctor.',
+  back: 'Back to the list',
+  diary: 'Diary (#)',
+  diaryTitle: 'What you have done',
+  empty: 'Nothing yet.',
+  told: 'told to the teacher',
+  notKept: 'This phone keeps nothing for a file: hand the diary back before you close it.',
+  save: 'Save as a file',
+  picture: 'Show as a picture',
+  pictureLabel: 'The diary as a picture to be read by a camera',
+  tooLong: 'Too long for a picture: save the file instead.',
+  code: 'Or copy this and send it to your teacher',
+  copy: 'Copy',
+} as const;
+
+/** Without an evening to come a sheet ends by itself. */
+const usualDays = 21;
+
+export function endOf({ next, today }: Pick<HomeView, 'next' | 'today'>): Day {
+  return next ?? addDays(today, usualDays);
+}
+
+const part = (name: string) =>
+  readFileSync(path.join(process.cwd(), 'features', 'home', 'file', name), 'utf8');
+const picturesOfCodes = () =>
+  readFileSync(
+    path.join(process.cwd(), 'node_modules', 'qrcode-generator', 'dist', 'qrcode.js'),
+    'utf8',
+  );
+
+/** What stands in a script of a page cannot end it. */
+const safe = (text: string) => text.replaceAll('<', '\\u003c');
+const asText = (text: string) =>
+  text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;');
+
+/** Everything the page shows, as data. */
+export function dataOf(view: HomeView) {
+  const { practice, name, uid, units, breathSeconds } = view;
+  const ends = endOf(view);
+  const moves = new Set(practice.items.flatMap(({ move }) => move ?? []));
+  return {
+    sheet: sheetOf(uid),
+    name: name.split(' ')[0] ?? name,
+    ends,
+    endsWords: format(parseISO(ends), 'd MMMM yyyy'),
+    breathS: breathSeconds,
+    words,
+    instead: practice.instead,
+    items: practice.items.map((item) => ({
+      id: item.id,
+      label: item.label,
+      dose: item.dose,
+      how: item.how,
+      days: item.days,
+      side: item.firstSide ?? null,
+      more: [
+        ...(item.wall === undefined
+          ? []
+          : [`${item.wall.label}: ${formatLength(item.wall.metres, units)}`]),
+        ...(item.standIns.length === 0
+          ? []
+          : [`Take ${item.standIns.map(({ words: piece }) => piece).join('; ')}.`]),
+        ...(item.watch.length === 0 ? [] : [`Watch: ${item.watch.join('; ')}.`]),
+      ],
+      steps: sidesNamed(listDosePace(item.paced, breathSeconds), item.firstSide),
+      move: item.move,
+    })),
+    moves: Object.fromEntries([...moves].map((move) => [move, listFrames(move)])),
+    notAlone: practice.notAlone.map(({ label, why }) => ({ label, why })),
+    places: Object.entries(painPlaceTable).map(([id, { label }]) => ({ id, label })),
+    signs: Object.entries(stopSignTable).map(([id, { label }]) => ({ id, label })),
+    felt: Object.entries(feltWords).map(([id, label]) => ({ id, label })),
+    caution: homeCaution,
+  };
+}
+
+type Step = ReturnType<typeof listDosePace>[number];
+
+/** The side that lags is named, where one does. */
+function sidesNamed(steps: readonly Step[], first: 'left' | 'right' | undefined): Step[] {
+  if (first === undefined) return [...steps];
+  const other = first === 'left' ? 'right' : 'left';
+  return steps.map((step) => ({
+    ...step,
+    label: step.label
+      .replace('the other side', `${other} side`)
+      .replace('one side', `${first} side`),
+  }));
+}
+
+/** The whole file. Its own policy lets nothing in and nothing out. */
+export function writeHomeFile(view: HomeView): string {
+  const data = dataOf(view);
+  return [
+    '<!doctype html>',
+    '<html lang="en">',
+    '<head>',
+    '<meta charset="utf-8">',
+    '<meta name="viewport" content="width=device-width, initial-scale=1">',
+    `<meta http-equiv="Content-Security-Policy" content="default-src 'none'; script-src 'unsafe-inline'; style-src 'unsafe-inline'; img-src data:; base-uri 'none'; form-action 'none'">`,
+    `<title>${asText(`Practice for ${data.name}`)}</title>`,
+    `<style>${part('practice.css')}</style>`,
+    '</head>',
+    '<body>',
+    `<main id="root"><noscript>${asText(homeCaution)}</noscript></main>`,
+    `<script id="sheet" type="application/json">${safe(JSON.stringify(data))}</script>`,
+    `<script>${picturesOfCodes().replaceAll('</script', '<\\/script')}</script>`,
+    `<script>${part('practice.js')}</script>`,
+    '</body>',
+    '</html>',
+    '',
+  ].join('\n');
+}
