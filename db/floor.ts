@@ -59,6 +59,10 @@ export function listRunningClasses(db: Db, day: Day): FloorClassRow[] {
     .all();
 }
 
+/** The class that began last. */
+export const newestClass = (db: Db): FloorClassRow | undefined =>
+  db.select().from(floorClass).orderBy(desc(floorClass.startedMs), desc(floorClass.id)).get();
+
 export function saveBundle(db: Db, id: number, bundle: unknown): void {
   db.update(floorClass).set({ bundle }).where(eq(floorClass.id, id)).run();
 }

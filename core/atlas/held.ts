@@ -67,8 +67,17 @@ const placeOf = (joints: FigureJoints, held: Held): Point => {
       return (joints.otherLeg ?? joints).knee;
     case 'farAnkle':
       return (joints.otherLeg ?? joints).ankle;
-    default:
+    case 'fingertip':
+    case 'wrist':
+    case 'elbow':
+    case 'shoulder':
+    case 'crown':
+    case 'hip':
+    case 'knee':
+    case 'ankle':
       return joints[held];
+    default:
+      return held satisfies never;
   }
 };
 
@@ -85,8 +94,15 @@ function hipFor(skeleton: Skeleton, held: Held, at: Point, shoulder: Point, hip:
     case 'ankle':
     case 'farAnkle':
       return withinReach(hip, shoulder, skeleton.trunk.m, at, limbM(leg.thigh, leg.shank));
-    default:
+    case 'fingertip':
+    case 'wrist':
+    case 'elbow':
+    case 'shoulder':
+    case 'crown':
+    case 'hip':
       return hip;
+    default:
+      return held satisfies never;
   }
 }
 
@@ -107,8 +123,15 @@ function shoulderFor(
       return meetNear(hip, trunk.m, at, arm.upper.m, shoulder);
     case 'crown':
       return withinReach(shoulder, hip, trunk.m, at, head.m);
-    default:
+    case 'shoulder':
+    case 'hip':
+    case 'knee':
+    case 'ankle':
+    case 'farKnee':
+    case 'farAnkle':
       return shoulder;
+    default:
+      return held satisfies never;
   }
 }
 

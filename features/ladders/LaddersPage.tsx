@@ -27,6 +27,9 @@ export async function LaddersPage({ searchParams }: LaddersPageProps) {
           {view.count} people · judged by {view.school.profile.label}, version{' '}
           {view.school.profile.version}
         </p>
+        <LinkButton href="/ladders/poster" variant="default" size="sm">
+          As posters
+        </LinkButton>
         <LinkButton href={`/profiles/${view.school.profile.key}`} variant="default" size="sm">
           Change bars and gates
         </LinkButton>

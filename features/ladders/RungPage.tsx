@@ -125,7 +125,7 @@ function Moves({
       )}
       {spec.leave !== undefined && (
         <>
-          <h2>Way out</h2>
+          <h2>How it is left</h2>
           <StripView move={spec.leave} label={`Way out: ${spec.exit}`} heightPx={130} />
         </>
       )}

@@ -20,6 +20,7 @@ import { clockAt, nameOf, shortNames, type DrawingContext } from '@/features/eve
 import { RoomView } from '@/features/evening/RoomView';
 import { StationRow } from '@/features/evening/StationRow';
 import classes from './print.module.css';
+import { StripSheet } from './StripSheet';
 import { StudentCards } from './StudentCards';
 import { figureWords } from '@/features/evening/figureWords';
 
@@ -46,8 +47,11 @@ export function PrintSheets({ view, plan }: PrintSheetsProps) {
         <RoomSheet key={round} view={view} plan={plan} round={round} />
       ))}
       {plan.rounds.length > 0 && <HelperSheet view={view} plan={plan} />}
+      <StripSheet view={view} plan={plan} context={toContext(view)} />
       {plan.rounds.length > 0 && (
-        <StudentCards plan={plan} context={toContext(view)} members={view.members} />
+        <div data-sheet="cards">
+          <StudentCards plan={plan} context={toContext(view)} members={view.members} />
+        </div>
       )}
     </div>
   );
@@ -91,7 +95,7 @@ const wishedOut = (
 function OrderSheet({ view, plan }: PrintSheetsProps) {
   const names = shortNames(view.members);
   return (
-    <section className={classes.sheet} aria-label="Running order">
+    <section className={classes.sheet} data-sheet="order" aria-label="Running order">
       <Head view={view} title="Running order" />
       <ol className={classes.order}>
         {plan.timeline.map((item) => {
@@ -167,7 +171,7 @@ function TeacherSheet({ view, plan }: PrintSheetsProps) {
     lines.length === 0 && rounds.length === 0 && here.every((one) => sayingRefused(one) === null);
   if (isQuiet) return null;
   return (
-    <section className={classes.sheet} aria-label="For the teacher alone">
+    <section className={classes.sheet} data-sheet="teacher" aria-label="For the teacher alone">
       <Head view={view} title="For the teacher alone" />
       <p>Kept in the pocket: it is not for the wall, nor for anybody else’s eyes.</p>
       <Refused plan={plan} people={here} nameOf={toName} hasPages={false} />
@@ -244,7 +248,7 @@ function LayOutSheet({ view, plan }: PrintSheetsProps) {
   const toProps = (list: PlanFile['layOut'][number]['props']) =>
     propWords(list as Parameters<typeof propWords>[0]);
   return (
-    <section className={classes.sheet} aria-label="To lay out">
+    <section className={classes.sheet} data-sheet="layout" aria-label="To lay out">
       <Head view={view} title="To lay out before people come" />
       <p className={classes.out}>
         From the cupboard:{' '}
@@ -305,7 +309,7 @@ function RoomSheet({ view, plan, round }: PrintSheetsProps & { readonly round: n
   const scale = roomScale(view.prepared.room);
   const title = next - round > 1 ? `Rounds ${round + 1} to ${next}` : `Round ${round + 1}`;
   return (
-    <section className={classes.sheet} aria-label={title}>
+    <section className={classes.sheet} data-sheet="rooms" aria-label={title}>
       <Head view={view} title={title} />
       <p className={classes.scale}>1 to {scale} on paper</p>
       <div className={classes.room}>
@@ -344,7 +348,7 @@ function HelperSheet({ view, plan }: PrintSheetsProps) {
     return words === '' ? [] : [{ id: item.id, label: item.label, words }];
   });
   return (
-    <section className={classes.sheet} aria-label="For the assistant">
+    <section className={classes.sheet} data-sheet="helper" aria-label="For the assistant">
       <Head view={view} title="For the assistant" />
       <p>
         Hands on only where it says so. Ask first where it says ask. Anything unusual: the teacher.

@@ -39,6 +39,37 @@ it('says where one is, in the header and in the bar of a phone', () => {
   expect(within(bar).getByRole('link', { current: 'page' })).toHaveTextContent('Plan');
 });
 
+it('follows the evening: what comes next, and the studio’s own things in one menu', async () => {
+  const { user } = show();
+  const header = screen.getByRole('navigation', { name: 'Places' });
+  expect(within(header).getByRole('link', { name: 'Print →' })).toBeInTheDocument();
+  expect(within(header).queryByRole('link', { name: 'Ladders' })).toBeNull();
+  await user.click(within(header).getByRole('button', { name: 'Places of the studio' }));
+  expect(await screen.findByRole('menuitem', { name: 'Ladders' })).toHaveAttribute(
+    'href',
+    '/ladders',
+  );
+});
+
+it('is called by where one is', () => {
+  mockPath = '/ladders/HB8';
+  show();
+  expect(screen.getByRole('button', { name: 'Places of the studio: Ladders' })).toBeInTheDocument();
+  expect(screen.queryByRole('link', { name: /→/ })).toBeNull();
+});
+
+it.each([
+  ['/plan/print', 'Print'],
+  ['/plan', 'Plan'],
+  ['/review/abc', 'Review'],
+  ['/people/3/home', 'Home practice'],
+])('%s lies under %s alone', (path, label) => {
+  mockPath = path;
+  show();
+  const header = screen.getByRole('navigation', { name: 'Places' });
+  expect(within(header).getByRole('link', { current: 'page' })).toHaveTextContent(label);
+});
+
 it('holds every place in the drawer, by when it is wanted', async () => {
   const { user } = show();
   await user.click(screen.getByRole('button', { name: 'All places' }));
@@ -47,9 +78,9 @@ it('holds every place in the drawer, by when it is wanted', async () => {
     within(before)
       .getAllByRole('link')
       .map((link) => link.textContent),
-  ).toEqual(['Tonight', 'Plan', 'Print the class', 'Set-up cards']);
+  ).toEqual(['Tonight', 'Plan', 'Print', 'Set-up cards']);
   const dialog = screen.getByRole('dialog', { name: 'Places' });
-  expect(within(dialog).getAllByRole('link')).toHaveLength(18);
+  expect(within(dialog).getAllByRole('link')).toHaveLength(19);
 });
 
 it('finds somebody by initials and goes there, by keys alone', async () => {

@@ -18,13 +18,22 @@ import { saveSettingsAction } from '@/features/settings/actions';
 import type { LengthUnits } from '@/core/units/length';
 import { lockDesk, lockKey } from './lock';
 import { PhoneBar } from './PhoneBar';
-import { isHere, places } from './places';
+import { isHere, nextPlace, places, type When } from './places';
+import { StudioMenu } from './StudioMenu';
 import { findKey, helpKey } from './shortcuts';
 import classes from './shell.module.css';
 
 // Not loaded before somebody looks for something.
 const Palette = dynamic(() => import('./Palette').then((one) => one.Palette));
 const Shortcuts = dynamic(() => import('./Shortcuts').then((one) => one.Shortcuts));
+
+/** The parts of an evening, as short as a header wants them. */
+const shortWhen = {
+  before: 'Before',
+  during: 'On the floor',
+  after: 'After',
+} as const satisfies Readonly<Record<Exclude<When, 'always'>, string>>;
+const evening = Object.keys(shortWhen) as (keyof typeof shortWhen)[];
 
 interface HeaderProps {
   readonly units: LengthUnits;
@@ -44,6 +53,7 @@ export function Header({ units, isTeacher, canLock }: HeaderProps) {
     [`shift+${helpKey}`, () => isTeacher && setShown('keys')],
   ]);
   const path = usePathname();
+  const then = nextPlace(path);
   const [isSaving, startSaving] = useTransition();
   const { setColorScheme } = useMantineColorScheme();
   // The server does not know what was chosen before: the first picture is the light one.
@@ -62,19 +72,40 @@ export function Header({ units, isTeacher, canLock }: HeaderProps) {
         <Group gap="lg" wrap="nowrap">
           <span className={classes.name}>Levitar</span>
           <nav aria-label="Places">
-            <Group gap="0 12px" wrap="wrap">
-              {(isTeacher ? places : []).map(({ href, label }) => (
-                <Anchor
-                  key={href}
-                  component={Link}
-                  href={href}
-                  className={classes.place}
-                  aria-current={isHere(href, path) ? 'page' : undefined}
-                >
-                  {label}
-                </Anchor>
-              ))}
-            </Group>
+            {isTeacher && (
+              <div className={classes.groups}>
+                {evening.map((when) => (
+                  <div key={when} className={classes.group}>
+                    <span className={classes.when}>{shortWhen[when]}</span>
+                    {places
+                      .filter((place) => place.when === when)
+                      .map(({ href, label }) => (
+                        <Anchor
+                          key={href}
+                          component={Link}
+                          href={href}
+                          className={classes.place}
+                          aria-current={isHere(href, path) ? 'page' : undefined}
+                        >
+                          {label}
+                        </Anchor>
+                      ))}
+                  </div>
+                ))}
+                <div className={classes.group}>
+                  <span className={classes.when}>The studio</span>
+                  <StudioMenu path={path} />
+                </div>
+                {then !== null && (
+                  <div className={classes.group}>
+                    <span className={classes.when}>next</span>
+                    <Anchor component={Link} href={then.href} className={classes.place}>
+                      {then.label} →
+                    </Anchor>
+                  </div>
+                )}
+              </div>
+            )}
           </nav>
         </Group>
         <Group gap="md" wrap="nowrap">

@@ -109,7 +109,7 @@
   // Screens.
   const show = (...children) => {
     timers.clear();
-    root.replaceChildren(...children);
+    root.replaceChildren(...children.filter((child) => child !== null));
     scrollTo(0, 0);
     root.querySelector('h1, h2')?.focus();
   };
