@@ -1,5 +1,6 @@
 /** npm run screenshots: one current picture of each main view, from the demo data. */
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { spawnSync } from 'node:child_process';
+import { mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { chromium } from '@playwright/test';
@@ -19,7 +20,7 @@ const views = [
   { name: 'person', path: '/people/8', open: 'Record Dolphin, one leg up' },
   { name: 'ladders', path: '/ladders' },
   { name: 'rung', path: '/ladders/HB8?person=2' },
-  { name: 'checks', path: '/checks?minutes=12' },
+  { name: 'poster', path: '/ladders/poster?ladder=headstand', fullPage: true },
   { name: 'record', path: '/record', height: 900, until: /^Kick to the wall, block in hands, 1/ },
   { name: 'home-practice', path: '/people/2/home' },
   { name: 'card', path: '/people/4/card', fullPage: true },
@@ -91,6 +92,28 @@ async function picturesOfTheFloor() {
     .nth(1)
     .click();
   await keep(page, 'review');
+}
+
+/** Every shape and every movement, to look at. */
+async function sheetsOfDrawings() {
+  const folder = mkdtempSync(path.join(os.tmpdir(), 'levitar-drawings-'));
+  const made = spawnSync(
+    path.join(root, 'node_modules', '.bin', 'tsx'),
+    [path.join(root, 'scripts', 'drawings.ts'), folder],
+    { cwd: root, stdio: 'inherit' },
+  );
+  if (made.status !== 0) throw new Error('The sheets of drawings could not be made.');
+  const to = path.join(root, 'docs', 'drawings');
+  mkdirSync(to, { recursive: true });
+  const page = await browser.newPage({ viewport: { width: 1560, height: 800 } });
+  for (const name of ['shapes', 'moves']) {
+    const svg = readFileSync(path.join(folder, `${name}.svg`), 'utf8');
+    await page.setContent(`<body style="margin:0">${svg}</body>`);
+    await page.locator('svg').screenshot({ path: path.join(to, `${name}.png`) });
+    say(`drawings/${name}.png`);
+  }
+  await page.close();
+  rmSync(folder, { recursive: true, force: true });
 }
 
 /** Marks read off a painted picture, and its floor and wall. */
@@ -224,6 +247,7 @@ try {
     say(`${view.name}.png`);
     await page.close();
   }
+  await sheetsOfDrawings();
   await pictureOfPlumb();
   const folder = mkdtempSync(path.join(os.tmpdir(), 'levitar-film-'));
   try {
