@@ -8,7 +8,7 @@ test('practice goes home as one file, without a network, and its diary comes bac
   browser,
 }, info) => {
   await openPerson(page, 'Halina Brook');
-  await page.getByRole('link', { name: 'Home practice' }).click();
+  await page.getByRole('main').getByRole('link', { name: 'Home practice' }).click();
   const coming = page.waitForEvent('download');
   await page.getByRole('link', { name: 'For the phone' }).click();
   const download = await coming;
