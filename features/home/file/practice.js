@@ -68,7 +68,10 @@
     const from = performance.now();
     let shown = -1;
     const tick = () => {
-      if (!svg.isConnected) return;
+      if (!svg.isConnected) {
+        timers.delete(tick);
+        return;
+      }
       const at = ((performance.now() - from) / 1000) % whole;
       const now = move.round.find(([, until]) => at < until) ?? move.round[0];
       if (now[0] !== shown) {
@@ -108,7 +111,6 @@
 
   // Screens.
   const show = (...children) => {
-    timers.clear();
     root.replaceChildren(...children.filter((child) => child !== null));
     scrollTo(0, 0);
     root.querySelector('h1, h2')?.focus();
