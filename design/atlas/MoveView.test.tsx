@@ -14,8 +14,8 @@ beforeEach(() => {
     constructor(tell: (entries: { isIntersecting: boolean }[]) => void) {
       sight = (isSeen) => act(() => tell([{ isIntersecting: isSeen }]));
     }
-    observe() {}
-    disconnect() {}
+    observe = () => undefined;
+    disconnect = () => undefined;
   } as unknown as typeof IntersectionObserver;
 });
 afterEach(() => jest.useRealTimers());

@@ -47,7 +47,7 @@ export function PrintSheets({ view, plan }: PrintSheetsProps) {
         <RoomSheet key={round} view={view} plan={plan} round={round} />
       ))}
       {plan.rounds.length > 0 && <HelperSheet view={view} plan={plan} />}
-      <StripSheet view={view} plan={plan} context={toContext(view)} />
+      <StripSheet view={view} plan={plan} />
       {plan.rounds.length > 0 && (
         <div data-sheet="cards">
           <StudentCards plan={plan} context={toContext(view)} members={view.members} />

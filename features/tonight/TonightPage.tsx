@@ -1,8 +1,6 @@
 import { Title } from '@mantine/core';
 import { IconClipboardList, IconPlayerPlay, IconPrinter } from '@tabler/icons-react';
 import { format, parseISO } from 'date-fns';
-import { listToAsk } from '@/db/homeReports';
-import { database } from '@/server/database';
 import { findStandingPlan, readClass } from '@/server/judging/classViews';
 import { readCourse } from '@/server/judging/views';
 import { startDemoAction } from '@/features/beginning/actions';
@@ -14,6 +12,7 @@ import { StationRow } from '@/features/evening/StationRow';
 import { KeepPlan } from '@/features/plan/KeepPlan';
 import { toKeep } from '@/features/plan/toKeep';
 import { TonightNames } from './TonightNames';
+import { readFromHome } from './fromHome';
 import { TonightNotes } from './TonightNotes';
 import { EmptyCourse } from '@/features/beginning/EmptyCourse';
 import classes from './tonight.module.css';
@@ -93,10 +92,7 @@ export function TonightPage() {
         view={view}
         plan={plan}
         prepared={prepared.people}
-        fromHome={listToAsk(
-          database(),
-          people.map(({ person }) => person.id),
-        )}
+        fromHome={readFromHome(people.map(({ person }) => person.id))}
       />
       <Refused
         plan={plan}
