@@ -1,5 +1,5 @@
 /** Classes on the floor, their taps, and what is read from them into the record. */
-import { and, asc, desc, eq, gt, inArray, isNull, max } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, inArray, isNotNull, isNull, max } from 'drizzle-orm';
 import type { FloorPain, FloorRecord, FloorSign } from '@/core/running/records';
 import type { Try } from '@/core/running/replay';
 import type { Tap } from '@/core/running/tap';
@@ -59,9 +59,14 @@ export function listRunningClasses(db: Db, day: Day): FloorClassRow[] {
     .all();
 }
 
-/** The class that began last. */
-export const newestClass = (db: Db): FloorClassRow | undefined =>
-  db.select().from(floorClass).orderBy(desc(floorClass.startedMs), desc(floorClass.id)).get();
+/** The class that ended last; one that still runs is not looked through yet. */
+export const newestEnded = (db: Db): FloorClassRow | undefined =>
+  db
+    .select()
+    .from(floorClass)
+    .where(isNotNull(floorClass.endedMs))
+    .orderBy(desc(floorClass.endedMs), desc(floorClass.id))
+    .get();
 
 export function saveBundle(db: Db, id: number, bundle: unknown): void {
   db.update(floorClass).set({ bundle }).where(eq(floorClass.id, id)).run();

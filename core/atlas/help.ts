@@ -1,12 +1,13 @@
 /** Where a helper stands, and where the hands lie. Source: handbook 02 "Assist". */
 export interface Help {
-  /** What is held or touched. */
+  /** What is held or touched; nothing by whoever stands by and watches. */
   readonly at: HelpPlace;
   /** Feet of the helper from there along the floor, share of height; negative on the side of the feet. */
   readonly standsAt: number;
 }
 
-export type HelpPlace = 'shoulder' | 'blades' | 'hip' | 'thigh' | 'shin' | 'farThigh' | 'farShin';
+export type HelpPlace =
+  'nothing' | 'chair' | 'blades' | 'hip' | 'thigh' | 'shin' | 'farThigh' | 'farShin';
 
 export const helpTable = {
   blades: { at: 'blades', standsAt: -0.34 },
@@ -21,10 +22,10 @@ export const helpTable = {
   shins: { at: 'shin', standsAt: -0.36 },
   'far-shin': { at: 'farShin', standsAt: -0.36 },
   'far-shin-ahead': { at: 'farShin', standsAt: 0.36 },
-  side: { at: 'hip', standsAt: -0.46 },
-  shoulders: { at: 'shoulder', standsAt: 0.42 },
-  chair: { at: 'shin', standsAt: -0.4 },
-  'chair-back': { at: 'hip', standsAt: -0.5 },
+  side: { at: 'nothing', standsAt: -0.5 },
+  shoulders: { at: 'nothing', standsAt: 0.55 },
+  chair: { at: 'chair', standsAt: -0.3 },
+  'chair-back': { at: 'chair', standsAt: -0.3 },
   pieces: { at: 'hip', standsAt: -0.1 },
 } as const satisfies Record<string, Help>;
 

@@ -3,6 +3,7 @@ import type { Move } from './move';
 import { backMoves } from './table/back';
 import { balanceMoves } from './table/balance';
 import { floorMoves } from './table/floor';
+import { headMoves } from './table/head';
 import { standMoves } from './table/stands';
 import { uprightMoves } from './table/upright';
 
@@ -11,6 +12,7 @@ const moveTable = {
   ...backMoves,
   ...uprightMoves,
   ...standMoves,
+  ...headMoves,
   ...balanceMoves,
 } as const satisfies Record<string, Move>;
 

@@ -27,7 +27,8 @@ const belowPx = 6;
  */
 export function openStage(move: Move, heightPx: number, help?: HelpId): Stage {
   const open = openMove(atlasBody, move);
-  const helper = help === undefined ? null : placeHelper(atlasBody, open.figures.at(-1)!, help);
+  const helper =
+    help === undefined ? null : placeHelper(atlasBody, open.figures.at(-1)!, help, open);
   const box = boxOf(open.figures, open, helper);
   const pxPerM = (heightPx - belowPx) / box.top;
   return {

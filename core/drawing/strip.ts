@@ -122,7 +122,7 @@ export function drawStrip(move: Move, { heightPx, help }: StripOptions): Scene {
   const open = openMove(atlasBody, move);
   const last = open.figures.length - 1;
   const helpers = open.figures.map((figure, index) =>
-    help !== undefined && index === last ? placeHelper(atlasBody, figure, help) : null,
+    help !== undefined && index === last ? placeHelper(atlasBody, figure, help, open) : null,
   );
   const boxes = open.figures.map((figure, index) => boxOf(figure, open, helpers[index] ?? null));
   const top = Math.max(...boxes.map((box) => box.top));

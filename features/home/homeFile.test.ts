@@ -2,6 +2,7 @@ import { readDiary, writeCode } from '@/core/home/diary';
 import { listHomeReports, listToAsk } from '@/db/homeReports';
 import { findPerson } from '@/db/people';
 import { database } from '@/server/database';
+import { exportPerson } from '@/server/files/exportPerson';
 import { today } from '@/server/clock';
 import { addPerson, careOf, must, withThrowawayStudio } from '@/features/testing/studio';
 import { changeCare } from '@/features/person/change';
@@ -65,6 +66,8 @@ describe('a diary handed back', () => {
     expect(must(takeDiary(id, { text: JSON.stringify(longer) })).added).toBe(1);
     expect(must(takeDiary(id, { text: JSON.stringify(longer) })).added).toBe(0);
     expect(listHomeReports(database(), id)).toHaveLength(2);
+    // What the studio holds of somebody is theirs.
+    expect(exportPerson(id)!.homeReports).toHaveLength(2);
     expect(readDiary(writeCode(longer))).toEqual(longer);
   });
 

@@ -1,5 +1,5 @@
-import { newestClass } from '@/db/floor';
+import { newestEnded } from '@/db/floor';
 import { database } from '@/server/database';
 
-/** The class that was held last, by its name in addresses; `null`: none was. */
-export const findLastClass = (): string | null => newestClass(database())?.uid ?? null;
+/** The class that ended last, by its name in addresses; `null`: none was. */
+export const findLastClass = (): string | null => newestEnded(database())?.uid ?? null;

@@ -1,6 +1,7 @@
 import { listPersonMeetings } from '@/db/courses';
 import { listDecisions } from '@/db/decisions';
 import { listAttempts, listUpsideTime } from '@/db/floor';
+import { listHomeReports } from '@/db/homeReports';
 import { findPerson } from '@/db/people';
 import { findJpeg, listPictures } from '@/db/pictures';
 import { listRecords } from '@/db/records';
@@ -32,6 +33,7 @@ export function exportPerson(id: number) {
       ...rest,
       jpeg: findJpeg(db, picture)?.toString('base64') ?? null,
     })),
+    homeReports: listHomeReports(db, id),
     evenings: listPersonMeetings(db, id).map(({ meetingId: _meeting, ...rest }) => rest),
   };
 }

@@ -7,6 +7,7 @@ import { database } from '../database';
 import { addDays } from '@/core/units/day';
 import { readHome, writeHomeCalendar, writeHomeText } from '@/features/home/read';
 import { readCourseRecord, recordCsv, recordKinds } from '@/features/record/read';
+import { findLastClass } from '@/features/review/lastClass';
 import {
   agreeWithRest,
   keepReview,
@@ -44,6 +45,13 @@ describe('afterwards', () => {
     expect(readReview(uid)!.people[0]!.isDone).toBe(false);
     expect(keepReview(uid, 9999, { note: '', decision: null }).ok).toBe(false);
     expect(readReview('nothing')).toBeNull();
+  });
+
+  it('is found by its place in the header once the class has ended, and not while it runs', () => {
+    const { uid, people } = begin(seedDemo);
+    expect(findLastClass()).toBeNull();
+    send(uid, tapsOf([...hold([people[0]!]), { kind: 'end' }]));
+    expect(findLastClass()).toBe(uid);
   });
 
   it('agrees with everybody who is no exception at once, as it was shown, and not otherwise', () => {
