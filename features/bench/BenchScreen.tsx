@@ -2,7 +2,8 @@
 
 import { LinkButton } from '@/design/LinkButton';
 import { saveFile } from '@/design/saveFile';
-import { Button, Group, SegmentedControl, Select, Slider, Switch, Title } from '@mantine/core';
+import { Button, Group, SegmentedControl, Slider, Switch, Title } from '@mantine/core';
+import { PickOne } from '@/design/Picker';
 import Link from 'next/link';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { IconCopy, IconDownload, IconPrinter } from '@tabler/icons-react';
@@ -260,13 +261,11 @@ function Choices({ bench, view, units, still, onStill }: ChoicesProps) {
     value === null || value === stranger ? null : Number(value);
   return (
     <div className={classes.choices}>
-      <Select
+      <PickOne
         label="Who"
         data={[...people, { value: stranger, label: 'Somebody else, by height' }]}
         value={state.personId === null ? stranger : String(state.personId)}
         onChange={(value) => change({ personId: toId(value) })}
-        allowDeselect={false}
-        searchable
       />
       {state.personId === null && (
         <div>
@@ -284,7 +283,7 @@ function Choices({ bench, view, units, still, onStill }: ChoicesProps) {
           />
         </div>
       )}
-      <Select
+      <PickOne
         label="Shape"
         data={allChoices}
         value={still === null ? state.family : stillPrefix + still}
@@ -297,8 +296,6 @@ function Choices({ bench, view, units, still, onStill }: ChoicesProps) {
           onStill(null);
           if (value !== state.family) change({ family: value as ShapeId });
         }}
-        allowDeselect={false}
-        searchable
       />
       {still === null && 'mayLiftLeg' in shapeTable[state.family] && (
         <Switch
@@ -325,23 +322,19 @@ function Choices({ bench, view, units, still, onStill }: ChoicesProps) {
         />
       </div>
       {state.compare === 'person' && (
-        <Select
+        <PickOne
           label="Whose ghost, in the same set-up"
           data={people}
           value={String(state.otherPersonId)}
           onChange={(value) => change({ otherPersonId: toId(value) })}
-          allowDeselect={false}
-          searchable
         />
       )}
       {state.compare === 'shape' && (
-        <Select
+        <PickOne
           label="Which shape as a ghost"
           data={shapeChoices}
           value={state.otherFamily}
           onChange={(value) => value !== null && change({ otherFamily: value as ShapeId })}
-          allowDeselect={false}
-          searchable
         />
       )}
     </div>

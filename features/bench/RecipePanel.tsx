@@ -1,6 +1,7 @@
 'use client';
 
 import { NumberInput, Select } from '@mantine/core';
+import { PickOne } from '@/design/Picker';
 import { useMemo, useState } from 'react';
 import { lengthTable } from '@/core/body/lengths';
 import { listKinds, pieceIds, specOf, type PieceId } from '@/core/catalog/pieces';
@@ -63,13 +64,11 @@ export function RecipePanel({ input, family, person, units }: RecipePanelProps) 
         <h2>Set-up for this body</h2>
       </div>
       <div className={classes.pair}>
-        <Select
+        <PickOne
           label="Set-up"
           data={recipeChoices}
           value={recipe}
           onChange={(value) => value !== null && setRecipe(value as SetupId)}
-          allowDeselect={false}
-          searchable
         />
         <Select
           label="Profile"

@@ -1,6 +1,7 @@
 'use client';
 
-import { ActionIcon, Select } from '@mantine/core';
+import { ActionIcon } from '@mantine/core';
+import { PickOne } from '@/design/Picker';
 import { IconX } from '@tabler/icons-react';
 import Link from 'next/link';
 import { useTransition } from 'react';
@@ -25,10 +26,9 @@ export function EnrolmentPanel({ courseId, people, others }: EnrolmentPanelProps
   return (
     <section aria-label="Enrolled">
       <h2>Enrolled: {people.length}</h2>
-      <Select
+      <PickOne
         aria-label="Enrol"
         placeholder={others.length === 0 ? 'everyone is here' : 'enrol a person'}
-        searchable
         disabled={isBusy || others.length === 0}
         data={others.map(({ id, name }) => ({ value: String(id), label: name }))}
         value={null}

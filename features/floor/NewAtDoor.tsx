@@ -1,6 +1,7 @@
 'use client';
 
-import { Button, Group, Modal, Select, TextInput } from '@mantine/core';
+import { Button, Group, Modal, TextInput } from '@mantine/core';
+import { PickOne } from '@/design/Picker';
 import { useForm } from '@mantine/form';
 import { IconUserPlus } from '@tabler/icons-react';
 import { useRouter } from 'next/navigation';
@@ -80,14 +81,15 @@ export function NewAtDoor({ others }: NewAtDoorProps) {
         {joined === null ? (
           <form onSubmit={form.onSubmit(join)} noValidate className={classes.newForm}>
             {others.length > 0 && (
-              <Select
+              <PickOne
                 size="lg"
                 label="Known here"
                 placeholder="choose"
-                searchable
                 clearable
                 data={others.map(({ id, name }) => ({ value: String(id), label: name }))}
-                {...form.getInputProps('person')}
+                value={form.values.person}
+                onChange={(value) => form.setFieldValue('person', value)}
+                error={form.errors.person}
               />
             )}
             {person === null && (

@@ -1,6 +1,6 @@
 'use client';
 
-import { Select } from '@mantine/core';
+import { PickOne } from '@/design/Picker';
 import { usePathname, useRouter } from 'next/navigation';
 
 interface PersonPickerProps {
@@ -14,10 +14,8 @@ export function PersonPicker({ people, chosen }: PersonPickerProps) {
   const path = usePathname();
   if (people.length === 0) return null;
   return (
-    <Select
+    <PickOne
       aria-label="At whose size"
-      searchable
-      allowDeselect={false}
       data={people.map(({ id, name }) => ({ value: String(id), label: name }))}
       value={chosen === null ? null : String(chosen)}
       onChange={(value) => value !== null && router.push(`${path}?person=${value}`)}

@@ -1,6 +1,7 @@
 'use client';
 
-import { MultiSelect, SegmentedControl, TagsInput } from '@mantine/core';
+import { SegmentedControl, TagsInput } from '@mantine/core';
+import { PickSome } from '@/design/Picker';
 import { useState, useTransition } from 'react';
 import { saveCareAction } from './actions';
 import { cautionIds, cautionTable, unknownWordNote, type CautionId } from '@/core/catalog/cautions';
@@ -81,13 +82,12 @@ export function CareForm({ personId, initial }: CareFormProps) {
             : 'Pictures stay in this studio and go with this person’s own file. “No” deletes those that are kept; their marks stay.'}
         </p>
       </div>
-      <MultiSelect
+      <PickSome
         label="Cautions this person reported"
         description="Kept as you choose."
         data={cautionIds.map((id) => ({ value: id, label: cautionTable[id].label }))}
         value={values.cautions}
         onChange={(value) => save({ cautions: value as CautionId[] })}
-        searchable
         clearable
       />
       <TagsInput

@@ -1,7 +1,8 @@
 'use client';
 
 import { sayProblems } from '@/server/result';
-import { Button, Menu, Modal, Select, TextInput } from '@mantine/core';
+import { Button, Menu, Modal, TextInput } from '@mantine/core';
+import { PickOne } from '@/design/Picker';
 import { useDisclosure } from '@mantine/hooks';
 import { IconChevronDown } from '@tabler/icons-react';
 import { useRouter } from 'next/navigation';
@@ -114,10 +115,9 @@ function MergeForm({
   const [isBusy, startBusy] = useTransition();
   return (
     <div className={classes.form}>
-      <Select
+      <PickOne
         label="The entry that goes into this one"
         placeholder="name"
-        searchable
         data={others.map((one) => ({ value: String(one.id), label: one.name }))}
         value={other}
         onChange={setOther}

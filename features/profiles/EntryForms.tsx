@@ -12,6 +12,7 @@ import {
   Textarea,
   TextInput,
 } from '@mantine/core';
+import { PickSome } from '@/design/Picker';
 import { useForm, type UseFormReturnType } from '@mantine/form';
 import { useState, useTransition } from 'react';
 import { cautionColumns, type CautionColumn } from '@/core/catalog/cautions';
@@ -186,9 +187,8 @@ function OwnStage({ checks, branches, stages }: EntryFormsProps) {
         <TextInput label="Step down" maxLength={140} {...form.getInputProps('stepDown')} />
         <TextInput label="Way out" maxLength={140} {...form.getInputProps('exit')} />
       </Group>
-      <MultiSelect
+      <PickSome
         label="Opens with, each at its bar"
-        searchable
         data={[...checks]}
         value={[...form.values.checks]}
         onChange={(value) => form.setFieldValue('checks', value)}
@@ -321,9 +321,8 @@ function OwnDrill({ checks }: Pick<EntryFormsProps, 'checks'>) {
         label="stays in the room: never sent home"
         {...form.getInputProps('isClassOnly', { type: 'checkbox' })}
       />
-      <MultiSelect
+      <PickSome
         label="Serves"
-        searchable
         data={[...checks]}
         value={[...form.values.serves]}
         onChange={(value) => form.setFieldValue('serves', value)}

@@ -7,7 +7,7 @@ import { useEffect, useState } from 'react';
 import { showProblems } from '@/design/notices';
 import { listFindablesAction } from './actions';
 import type { Findable } from './find';
-import { findAll } from './match';
+import { findAll } from '@/design/match';
 import { furtherPages, places } from './places';
 
 /** As many as can be looked over at a glance. */

@@ -1,0 +1,95 @@
+import { screen } from '@testing-library/react';
+import { useState } from 'react';
+import { renderUi } from './testing/renderUi';
+import { PickOne, PickSome } from './Picker';
+
+const people = [
+  { value: '1', label: 'Bettina Rohr' },
+  { value: '2', label: 'Benno Adler' },
+  { value: '3', label: 'Zoë Lind' },
+];
+
+function One({ onPick }: { readonly onPick: (value: string | null) => void }) {
+  const [value, setValue] = useState<string | null>('3');
+  return (
+    <>
+      <PickOne
+        label="Who"
+        data={people}
+        value={value}
+        onChange={(next) => {
+          onPick(next);
+          setValue(next);
+        }}
+      />
+      <button type="button">elsewhere</button>
+    </>
+  );
+}
+
+const field = () => screen.getByRole<HTMLInputElement>('combobox', { name: 'Who' });
+
+it('takes the only one that can be meant at Enter, by beginning or initials', async () => {
+  const onPick = jest.fn();
+  const { user } = renderUi(<One onPick={onPick} />);
+  expect(field()).toHaveValue('Zoë Lind');
+  await user.clear(field());
+  await user.type(field(), 'bett{Enter}');
+  expect(onPick).toHaveBeenLastCalledWith('1');
+  expect(field()).toHaveValue('Bettina Rohr');
+  await user.clear(field());
+  await user.type(field(), 'zl{Enter}');
+  expect(onPick).toHaveBeenLastCalledWith('3');
+});
+
+it('never takes the first of several', async () => {
+  const onPick = jest.fn();
+  const { user } = renderUi(<One onPick={onPick} />);
+  await user.clear(field());
+  await user.type(field(), 'be{Enter}');
+  expect(onPick).not.toHaveBeenCalled();
+});
+
+it('does not take another at Enter when the field was only opened', async () => {
+  const onPick = jest.fn();
+  const { user } = renderUi(<One onPick={onPick} />);
+  await user.click(field());
+  await user.keyboard('{Enter}');
+  expect(onPick).not.toHaveBeenCalled();
+});
+
+it('keeps and says what was typed and not taken', async () => {
+  const onPick = jest.fn();
+  const { user } = renderUi(<One onPick={onPick} />);
+  await user.clear(field());
+  await user.type(field(), 'be');
+  await user.click(screen.getByRole('button', { name: 'elsewhere' }));
+  expect(field()).toHaveValue('be');
+  expect(screen.getByText(/“be” was not taken: choose one/)).toBeInTheDocument();
+  await user.type(field(), 'nno{Enter}');
+  expect(onPick).toHaveBeenLastCalledWith('2');
+  expect(screen.queryByText(/was not taken/)).not.toBeInTheDocument();
+});
+
+function Some() {
+  const [value, setValue] = useState<readonly string[]>([]);
+  return (
+    <>
+      <PickSome label="Who" data={people} value={value} onChange={setValue} />
+      <button type="button">elsewhere</button>
+      <p>chosen {value.join(' ')}</p>
+    </>
+  );
+}
+
+it('takes several one after the other, and keeps what names nobody', async () => {
+  const { user } = renderUi(<Some />);
+  const input = field();
+  await user.type(input, 'bett{Enter}');
+  await user.type(input, 'zo{Enter}');
+  expect(screen.getByText('chosen 1 3')).toBeInTheDocument();
+  await user.type(input, 'xaver');
+  await user.click(screen.getByRole('button', { name: 'elsewhere' }));
+  expect(input).toHaveValue('xaver');
+  expect(screen.getByText(/“xaver” was not taken: nothing here/)).toBeInTheDocument();
+});
