@@ -14,7 +14,7 @@ import type { OpenedCase } from '../ladder/case';
 import { isOpenUnasked, thingOfCounter, type Pass } from '../ladder/gatekeeper';
 import { listCares, listRefused, type CareLine, type Refusal } from '../ladder/ledger';
 import { isLittleKnown } from '../ladder/gatesAhead';
-import { planChecks, rankChecks, type CheckSlot } from '../ladder/tonight';
+import { planChecks, rankChecks, type CheckSlot, type CheckWorth } from '../ladder/tonight';
 import type { KeptDistance } from '../setups/kept';
 import { keptDistances } from '../setups/registry';
 import {
@@ -135,34 +135,35 @@ export interface ClassInput extends BudgetInput {
   readonly school: School;
 }
 
-/** Judges everybody and counts everything: the slow half, done where the records are. */
-export function prepareClass(input: ClassInput): PreparedClass {
-  const { room, pieces, families, people, school } = input;
-  const ranked = people.map(({ opened }, index) => ({
-    id: index,
-    ranked: rankChecks(opened, families),
-  }));
-  const unknown = people.filter(({ opened }) => isLittleKnown(opened, families)).length;
-  // Where little is known of most who come, the evening is for looking (handbook 08).
-  const isLooking = unknown > people.length / 2;
-  const budget = shareOut({ ...input, isLooking });
-  const { slots, minutesUsed } =
-    budget.checks > 0
-      ? planChecks(school, ranked, budget.checks, isLooking)
-      : { slots: [], minutesUsed: 0 };
-  const prepared = people.map(({ id, body, kept = [], opened }, index): PreparedPerson => {
-    const size = resolveBody(body);
-    const found = listOptions(opened, {
-      body: size,
-      kept: keptDistances(kept),
-      families,
-      ceilingM: room.ceilingM,
-      pieces,
-    });
-    return {
+/** What one person brings to a class, whoever else comes. */
+interface Brought {
+  readonly person: Omit<PreparedPerson, 'checkLoads'>;
+  readonly ranked: readonly CheckWorth[];
+  readonly isLittleKnown: boolean;
+}
+
+type EveningOf = Pick<ClassInput, 'families' | 'pieces'> & { readonly ceilingM: number };
+
+/** Cases do not change: what was found for one is found for as long as it is the same one. */
+const broughtBy = new WeakMap<OpenedCase, Map<string, Brought>>();
+
+function bring({ id, body, kept = [], opened }: ClassPerson, evening: EveningOf): Brought {
+  const known = broughtBy.get(opened) ?? new Map<string, Brought>();
+  broughtBy.set(opened, known);
+  const asked = JSON.stringify([id, body, kept, evening]);
+  const found = known.get(asked) ?? findBrought({ id, body, kept, opened }, evening);
+  known.set(asked, found);
+  return found;
+}
+
+function findBrought({ id, body, kept = [], opened }: ClassPerson, evening: EveningOf): Brought {
+  const { families } = evening;
+  const context = { ...evening, body: resolveBody(body), kept: keptDistances(kept) };
+  return {
+    person: {
       id,
       heightM: body.heightM,
-      ...found,
+      ...listOptions(opened, context),
       capacities: findCapacities(opened),
       weak: listWeakChecks(opened, families),
       closedDrills: listClosedDrills(opened),
@@ -171,11 +172,35 @@ export function prepareClass(input: ClassInput): PreparedClass {
       closedCounters: families.filter((family) => !isOpenUnasked(opened, thingOfCounter(family))),
       refused: listRefused(opened, families),
       cares: listCares(opened, families),
-      checkLoads: slots
-        .filter(({ people: own }) => own.some((one) => one.id === index))
-        .flatMap(({ check }) => school.checks.get(check)?.spec.loads ?? []),
-    };
-  });
+    },
+    ranked: rankChecks(opened, families),
+    isLittleKnown: isLittleKnown(opened, families),
+  };
+}
+
+/**
+ * Judges everybody and counts everything: the slow half, done where the records are. Whoever was
+ * judged for the same evening before is not judged again.
+ */
+export function prepareClass(input: ClassInput): PreparedClass {
+  const { room, pieces, families, people, school } = input;
+  const evening = { families, pieces, ceilingM: room.ceilingM };
+  const brought = people.map((person) => bring(person, evening));
+  const ranked = brought.map((one, index) => ({ id: index, ranked: one.ranked }));
+  const unknown = brought.filter((one) => one.isLittleKnown).length;
+  // Where little is known of most who come, the evening is for looking (handbook 08).
+  const isLooking = unknown > people.length / 2;
+  const budget = shareOut({ ...input, isLooking });
+  const { slots, minutesUsed } =
+    budget.checks > 0
+      ? planChecks(school, ranked, budget.checks, isLooking)
+      : { slots: [], minutesUsed: 0 };
+  const prepared = brought.map(({ person }, index): PreparedPerson => ({
+    ...person,
+    checkLoads: slots
+      .filter(({ people: own }) => own.some((one) => one.id === index))
+      .flatMap(({ check }) => school.checks.get(check)?.spec.loads ?? []),
+  }));
   return {
     profile: { key: school.profile.key, version: school.profile.version },
     room,

@@ -10,10 +10,9 @@ import { listCupboard } from '@/db/cupboards';
 import { listCoursePeople } from '@/db/people';
 import { findPlan } from '@/db/plans';
 import { listPieces } from '@/db/cupboards';
-import { readEvidence } from '@/db/records';
 import { today } from '@/server/clock';
 import { database } from '@/server/database';
-import { makeCase } from '@/server/judging/cases';
+import { readCases } from '@/server/judging/cases';
 import { findEvening, usualWishes } from '@/server/judging/classViews';
 import { findRoom } from '@/server/judging/rooms';
 import { readSchool } from '@/server/judging/schools';
@@ -117,15 +116,12 @@ export function readPlacing(courseId: number): PlacingView | null {
     PlacingRung[]
   >;
   const people = listCoursePeople(db, courseId);
-  const evidence = readEvidence(
-    db,
-    people.map(({ id }) => id),
-  );
+  const cases = readCases(db, people, () => ({ school, day, pieces }));
   return {
     rungs,
     families: usualWishes(evening.school, evening.meeting, evening.family).families,
     people: people.map((person) => {
-      const opened = makeCase(person, evidence.get(person.id) ?? {}, { school, day, pieces });
+      const opened = cases.get(person.id)!;
       const closed = ladderIds.flatMap((family) =>
         rungs[family].flatMap(({ stage }) => (judge(stage, opened).kind === 'stop' ? [stage] : [])),
       );

@@ -12,6 +12,7 @@ import { database } from '@/server/database';
 import { findKeptPlan, readClass } from '@/server/judging/classViews';
 import { judgePerson, type Judgement } from '@/server/judging/judgement';
 import { readSchool } from '@/server/judging/schools';
+import { readCase } from '@/server/judging/cases';
 import { readCourse, type CourseView } from '@/server/judging/views';
 import { stageOf } from './StageDrawing';
 
@@ -57,18 +58,17 @@ function listTurns(plan: PlanFile, id: string) {
  * and the stand-in that the plan chose; `null` where nothing is set up.
  */
 function asPlanned(
-  { person, opened, setupInput: usual, verdict: rung }: Judgement,
+  { person, setupInput: usual, verdict: rung }: Judgement,
   option: PlannedOption,
   { school, day }: Evening,
 ): Judgement | null {
   const { stage = rung.stage, alternative } = option;
   if (option.stage === undefined && alternative === undefined) return null;
-  const judgement = judgePerson(person, opened.evidence, {
-    school,
-    stage,
-    pieces: usual.pieces,
-    day,
-  });
+  const judgement = judgePerson(
+    person,
+    readCase(database(), person, { school, day, pieces: usual.pieces }),
+    { stage, pieces: usual.pieces },
+  );
   const { alternative: _, ...verdict } = judgement.verdict;
   if (alternative !== undefined) return { ...judgement, verdict: { ...verdict, alternative } };
   const setupInput = {

@@ -11,8 +11,7 @@ import { solveStage } from '@/core/setups/solveStage';
 import { getSettings, listCourses, type Settings } from '@/db/courses';
 import { listPieces } from '@/db/cupboards';
 import { findPerson, listPeople } from '@/db/people';
-import { readEvidence } from '@/db/records';
-import { makeCase } from '@/server/judging/cases';
+import { readCase } from '@/server/judging/cases';
 import { today } from '@/server/clock';
 import { database } from '@/server/database';
 import { readLadders, type Waiting } from './read';
@@ -55,9 +54,9 @@ export function readRungPage(key: StageKey, personId: number | null): RungPageVi
   if (stage === undefined) return null;
   const body = resolveBody(person?.body ?? { heightM: usualHeightM });
   const pieces = course === null ? [] : listPieces(db, course.id);
-  const evidence = person === null ? {} : (readEvidence(db, [person.id]).get(person.id) ?? {});
+  const opened = person === null ? null : readCase(db, person, { school, day, pieces });
   const setupInput = toSetupInput(
-    { school, evidence, asOf: day },
+    { school, evidence: opened?.evidence ?? {}, asOf: day },
     { body, kept: keptDistances(person?.kept ?? []) },
     pieces,
   );
@@ -80,8 +79,7 @@ export function readRungPage(key: StageKey, personId: number | null): RungPageVi
       .map(named),
     person: person === null ? null : { id: person.id, name: person.name },
     body,
-    verdict:
-      person === null ? null : judge(key, makeCase(person, evidence, { school, day, pieces })),
+    verdict: opened === null ? null : judge(key, opened),
     setupInput,
     recipe: solveStage(setupInput, stage.spec),
     people: people.map(({ id, name }) => ({ id, name })),

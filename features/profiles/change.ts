@@ -27,9 +27,8 @@ import {
   removeEntry,
   saveEntry,
 } from '@/db/profiles';
-import { readEvidence } from '@/db/records';
 import type { Db } from '@/db/open';
-import { makeCase } from '@/server/judging/cases';
+import { readCases } from '@/server/judging/cases';
 import { today } from '@/server/clock';
 import { noteInDiary } from '@/server/network/asking';
 import { done, refuse, toProblems, type Outcome } from '@/server/result';
@@ -156,17 +155,12 @@ export const previewProfile = work(
     const before = readSchool(db, stored.key);
     const after = buildSchool(next, catalog);
     const people = listPeople(db);
-    const ids = people.map(({ id }) => id);
-    const evidence = readEvidence(db, ids);
     const course = findNextCourse(db, today);
     const pieces = course === null ? [] : listPieces(db, course.id);
+    const cases = readCases(db, people, () => ({ school: before, day: today, pieces }));
     const turned = compareSchools(
       people.map((person) => {
-        const { school: _, ...rest } = makeCase(person, evidence.get(person.id) ?? {}, {
-          school: before,
-          day: today,
-          pieces,
-        });
+        const { school: _, ...rest } = cases.get(person.id)!;
         return { id: person.id, person: rest };
       }),
       before,

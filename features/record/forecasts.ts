@@ -1,12 +1,11 @@
 /** When the checks that hold people may be past their bars: spans, or an honest none. */
 import type { Db } from '@/db/open';
 import { listPieces } from '@/db/cupboards';
-import { readEvidence } from '@/db/records';
 import { listNext } from '@/core/ladder/stand';
 import { judge } from '@/core/ladder/verdict';
 import { ladderIds } from '@/core/catalog/stage';
 import { forecast } from '@/core/readiness/forecast';
-import { makeCase } from '@/server/judging/cases';
+import { readCases } from '@/server/judging/cases';
 import type { Group } from '@/features/ladders/read';
 
 export interface ForecastLine {
@@ -24,12 +23,9 @@ const week = (days: number) => Math.max(1, Math.round(days / 7));
 /** People for whom something rises plainly enough, the soonest first. */
 export function readForecasts(db: Db, { people, school, course, today }: Group): ForecastLine[] {
   const pieces = course === null ? [] : listPieces(db, course.id);
-  const evidence = readEvidence(
-    db,
-    people.map(({ id }) => id),
-  );
+  const cases = readCases(db, people, () => ({ school, day: today, pieces }));
   const lines = people.flatMap((person): ForecastLine[] => {
-    const opened = makeCase(person, evidence.get(person.id) ?? {}, { school, day: today, pieces });
+    const opened = cases.get(person.id)!;
     const seen = new Set<string>();
     return ladderIds.flatMap((family): ForecastLine[] => {
       if (opened.present[family] === undefined) return [];

@@ -24,8 +24,7 @@ import { findCourse } from '@/db/courses';
 import { listPieces } from '@/db/cupboards';
 import { findDecision } from '@/db/decisions';
 import { listPeopleById } from '@/db/people';
-import { readEvidence } from '@/db/records';
-import { makeCase } from '@/server/judging/cases';
+import { readCases } from '@/server/judging/cases';
 import { today } from '@/server/clock';
 import { database } from '@/server/database';
 import { decide } from '@/features/person/decisions';
@@ -116,10 +115,7 @@ export function readReview(uid: string): ReviewView | null {
   const people = listPeopleById(db, ids);
   const school = readSchool(db, course.profile);
   const pieces = listPieces(db, course.id);
-  const evidence = readEvidence(
-    db,
-    people.map(({ id }) => id),
-  );
+  const cases = readCases(db, people, () => ({ school, day: today(), pieces }));
   const records = listClassRecords(db, row.id);
   const tries = listAttempts(db, ids).filter(({ classId }) => classId === row.id);
   const upside = listUpsideTime(db, ids).filter(({ classId }) => classId === row.id);
@@ -134,11 +130,7 @@ export function readReview(uid: string): ReviewView | null {
     hasEnded: row.endedMs !== null,
     unsettled: state.holds.filter(needsWord).length,
     people: people.map((person): ReviewPerson => {
-      const opened = makeCase(person, evidence.get(person.id) ?? {}, {
-        school,
-        day: today(),
-        pieces,
-      });
+      const opened = cases.get(person.id)!;
       const stand = findStand(family, opened);
       const review = reviews.find(({ personId }) => personId === person.id);
       const decision =

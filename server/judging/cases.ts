@@ -1,20 +1,16 @@
 import { resolveBody } from '@/core/body/body';
 import type { EquipmentId } from '@/core/catalog/demand';
-import type { PieceCount } from '@/core/catalog/pieces';
-import type { School } from '@/core/catalog/school';
 import { openCase, type OpenedCase, type PersonCase } from '@/core/ladder/case';
 import type { Evidence } from '@/core/readiness/record';
 import { toSetupInput } from '@/core/ladder/sized';
 import { forearmKickSetup } from '@/core/setups/forearmKick';
 import { keptDistances } from '@/core/setups/registry';
-import type { Day } from '@/core/units/day';
+import type { Db } from '@/db/open';
 import { careOf, type PersonRow } from '@/db/people';
+import { readEvidence } from '@/db/records';
+import { stampCase, type CaseContext } from './stamps';
 
-export interface CaseContext {
-  readonly school: School;
-  readonly day: Day;
-  readonly pieces: readonly PieceCount[];
-}
+export type { CaseContext };
 
 const restPieces = ['blanket', 'bolster-rectangular', 'bolster-round', 'chair'];
 
@@ -58,7 +54,7 @@ const placingsOf = ({ placings }: PersonRow): NonNullable<PersonCase['placings']
     ),
   );
 
-export function makeCase(person: PersonRow, evidence: Evidence, context: CaseContext): OpenedCase {
+function makeCase(person: PersonRow, evidence: Evidence, context: CaseContext): OpenedCase {
   return openCase({
     asOf: context.day,
     school: context.school,
@@ -70,3 +66,46 @@ export function makeCase(person: PersonRow, evidence: Evidence, context: CaseCon
     equipment: findEquipment(person, evidence, context),
   });
 }
+
+/** A case holds all of a person's records: so many are kept, those asked for last. */
+const mostCases = 200;
+// One file of a studio, one memory: what is opened anew is read anew.
+const casesOf = new WeakMap<Db, Map<string, OpenedCase>>();
+
+/**
+ * Everybody's case. Each person is read and judged once for a day, a school and a cupboard, and
+ * again only when something about them has changed; the same case is the same object until then.
+ */
+export function readCases(
+  db: Db,
+  people: readonly PersonRow[],
+  contextOf: (person: PersonRow) => CaseContext,
+): Map<number, OpenedCase> {
+  const known = casesOf.get(db) ?? new Map<string, OpenedCase>();
+  casesOf.set(db, known);
+  const asked = people.map((person) => {
+    const context = contextOf(person);
+    return { person, context, stamp: stampCase(person, context) };
+  });
+  const evidence = readEvidence(
+    db,
+    asked.filter(({ stamp }) => !known.has(stamp)).map(({ person }) => person.id),
+  );
+  const found = new Map<number, OpenedCase>();
+  for (const { person, context, stamp } of asked) {
+    const opened = known.get(stamp) ?? makeCase(person, evidence.get(person.id) ?? {}, context);
+    // Put last again: the first is the one that was not asked for the longest.
+    known.delete(stamp);
+    known.set(stamp, opened);
+    found.set(person.id, opened);
+  }
+  for (const stamp of known.keys()) {
+    if (known.size <= mostCases) break;
+    known.delete(stamp);
+  }
+  return found;
+}
+
+/** One person's case. */
+export const readCase = (db: Db, person: PersonRow, context: CaseContext): OpenedCase =>
+  readCases(db, [person], () => context).get(person.id)!;

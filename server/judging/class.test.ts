@@ -12,8 +12,7 @@ import { toWishes } from '@/core/files/classFile';
 import { seedDemo } from '@/demo/course';
 import { listPieces } from '@/db/cupboards';
 import { listCoursePeople, saveCare, saveRung, saveScreened } from '@/db/people';
-import { readEvidence } from '@/db/records';
-import { makeCase } from './cases';
+import { readCases } from './cases';
 import { keepPlan, listCourseClasses, prepareAgain, takeFile } from '@/features/plan/change';
 import { noteClearance, noteSign } from '@/features/person/careChanges';
 import { exportClass, findStandingPlan, readClass, type ClassView } from './classViews';
@@ -44,14 +43,11 @@ function casesOf(view: ClassView) {
   const people = listCoursePeople(db, view.course.id);
   const school = readSchool(db, view.profile);
   const pieces = listPieces(db, view.course.id);
-  const evidence = readEvidence(
-    db,
-    people.map(({ id }) => id),
-  );
+  const cases = readCases(db, people, () => ({ school, day: today(), pieces }));
   return people.map((person) => ({
     id: String(person.id),
     heightM: person.body.heightM,
-    opened: makeCase(person, evidence.get(person.id) ?? {}, { school, day: today(), pieces }),
+    opened: cases.get(person.id)!,
   }));
 }
 

@@ -1,18 +1,16 @@
 /** A class to come as the Plan screen, the print and Tonight read it. */
-import { composeOutput, toPlanFile, type PlanFile } from '@/core/files/planFile';
+import { composeOutput, type PlanFile } from '@/core/files/planFile';
 import { wishesFile, toWishes, type ClassFile, type WishesFile } from '@/core/files/classFile';
-import { composeClass } from '@/core/compose/composeClass';
-import { prepareClass, type PreparedClass } from '@/core/compose/prepared';
+import type { PreparedClass } from '@/core/compose/prepared';
 import { isPlacementOpen } from '@/core/compose/readBack';
-import { usualSolve } from '@/core/compose/solve';
 import type { BodyInput } from '@/core/body/body';
 import type { ProfileId, ProfileSettings } from '@/core/catalog/profiles';
 import { getStageIn, type School } from '@/core/catalog/school';
 import { isShippedCheck } from '@/core/catalog/checks';
 import type { LadderId } from '@/core/catalog/stage';
 import { stageIds } from '@/core/catalog/stages';
+import type { OpenedCase } from '@/core/ladder/case';
 import { measuredRanges } from '@/core/readiness/ranges';
-import type { Evidence } from '@/core/readiness/record';
 import type { KeptDistance } from '@/core/setups/kept';
 import type { Ranges } from '@/core/setups/setup';
 import type { Day } from '@/core/units/day';
@@ -28,8 +26,8 @@ import { listPieces } from '@/db/cupboards';
 import type { Db } from '@/db/open';
 import { listCoursePeople, type PersonRow } from '@/db/people';
 import { findPlan } from '@/db/plans';
-import { readEvidence } from '@/db/records';
-import { makeCase, type CaseContext } from './cases';
+import { readCases } from './cases';
+import { composeOnce, prepareOnce } from './once';
 import { today } from '../clock';
 import { database } from '../database';
 import { findRoom } from './rooms';
@@ -51,14 +49,13 @@ export interface ClassMember {
 /** What the drawings of a class need of somebody. */
 export const toMember = (
   person: PersonRow,
-  evidence: Evidence,
-  { school, day }: Pick<CaseContext, 'school' | 'day'>,
+  { evidence, school, asOf }: OpenedCase,
 ): ClassMember => ({
   id: memberId(person),
   name: person.name,
   body: person.body,
   kept: person.kept,
-  ranges: measuredRanges(evidence, school, day),
+  ranges: measuredRanges(evidence, school, asOf),
 });
 
 export interface ClassView {
@@ -133,11 +130,8 @@ export function prepareCourse(
   wishes: WishesFile,
 ): PreparedClass {
   const pieces = listPieces(db, course.id);
-  const evidence = readEvidence(
-    db,
-    people.map(({ id }) => id),
-  );
-  return prepareClass({
+  const cases = readCases(db, people, () => ({ school, day, pieces }));
+  return prepareOnce({
     ...toWishes(wishes),
     families: wishes.families,
     room: findRoom(db, course.id).room,
@@ -147,7 +141,7 @@ export function prepareCourse(
       id: memberId(person),
       body: person.body,
       kept: person.kept,
-      opened: makeCase(person, evidence.get(person.id) ?? {}, { school, day, pieces }),
+      opened: cases.get(person.id)!,
     })),
   });
 }
@@ -175,14 +169,10 @@ export function readClass(courseId: number | null): ClassView | null {
   const wishes = kept.wishes ?? usualWishes(evening.school, meeting, family);
   const school = schoolFor(db, course, wishes);
   const people = listCoursePeople(db, course.id);
-  const evidence = readEvidence(
-    db,
-    people.map(({ id }) => id),
-  );
-  const prepared = prepareCourse(db, { course, school, day }, wishes);
-  const members = people.map((person) =>
-    toMember(person, evidence.get(person.id) ?? {}, { school, day }),
-  );
+  const pieces = listPieces(db, course.id);
+  const cases = readCases(db, people, () => ({ school, day, pieces }));
+  const prepared = prepareCourse(db, { course, school, day, people }, wishes);
+  const members = people.map((person) => toMember(person, cases.get(person.id)!));
   return {
     course: { id: course.id, name: course.name },
     courses: listCourses(db).map(({ id, name }) => ({ id, name })),
@@ -246,8 +236,7 @@ export function findStandingPlan(view: Pick<ClassView, 'kept' | 'prepared' | 'wi
   const kept = findKeptPlan(view);
   if (kept !== null) return kept;
   const wishes = toWishes(view.wishes);
-  const plan = composeClass(null, view.prepared, wishes, { ...usualSolve, seed: wishes.seed });
-  return toPlanFile(plan, view.prepared, wishes, { binding: [], relief: null });
+  return composeOnce(view.prepared, wishes);
 }
 
 const isShippedStage = (stage: string | undefined) => stageIds.some((id) => id === stage);
@@ -264,10 +253,7 @@ export function exportClass(courseId: number): ClassFile | null {
   const school = readSchool(db, other ?? course.profile);
   const people = listCoursePeople(db, course.id);
   const pieces = listPieces(db, course.id);
-  const evidence = readEvidence(
-    db,
-    people.map(({ id }) => id),
-  );
+  const cases = readCases(db, people, () => ({ school, day, pieces }));
   const { profile } = school;
   return {
     format: 'levitar-class',
@@ -281,7 +267,7 @@ export function exportClass(courseId: number): ClassFile | null {
     room: findRoom(db, course.id).room,
     pieces,
     people: people.map((person) => {
-      const opened = makeCase(person, evidence.get(person.id) ?? {}, { school, day, pieces });
+      const opened = cases.get(person.id)!;
       return {
         id: memberId(person),
         body: person.body,

@@ -5,11 +5,10 @@ import { solveStage } from '@/core/setups/solveStage';
 import type { OpenedCase } from '@/core/ladder/case';
 import { toSetupInput } from '@/core/ladder/sized';
 import { judge, type Verdict } from '@/core/ladder/verdict';
-import type { Evidence } from '@/core/readiness/record';
+import type { PieceCount } from '@/core/catalog/pieces';
 import type { SetupInput, SetupResult } from '@/core/setups/setup';
 import { keptDistances } from '@/core/setups/registry';
 import type { PersonRow } from '@/db/people';
-import { makeCase, type CaseContext } from './cases';
 
 /** Everything the screens need about one person and the evening's stage. */
 export interface Judgement {
@@ -23,16 +22,31 @@ export interface Judgement {
   readonly opened: OpenedCase;
 }
 
-/** One person, one stage, tonight: body, set-ups and verdict from what is stored. */
+// A case stands for the person as stored; whatever changes about them makes it another one.
+const judgements = new WeakMap<OpenedCase, Map<string, Judgement>>();
+
+/** One person, one stage, tonight: body, set-ups and verdict from their case. */
 export function judgePerson(
   person: PersonRow,
-  evidence: Evidence,
-  context: CaseContext & { readonly stage: StageKey },
+  opened: OpenedCase,
+  { stage, pieces }: { readonly stage: StageKey; readonly pieces: readonly PieceCount[] },
 ): Judgement {
-  const { stage, pieces } = context;
+  const known = judgements.get(opened) ?? new Map<string, Judgement>();
+  judgements.set(opened, known);
+  const asked = JSON.stringify([person.id, stage, pieces]);
+  const found = known.get(asked) ?? judgeAnew(person, opened, stage, pieces);
+  known.set(asked, found);
+  return found;
+}
+
+function judgeAnew(
+  person: PersonRow,
+  opened: OpenedCase,
+  stage: StageKey,
+  pieces: readonly PieceCount[],
+): Judgement {
   const body = resolveBody(person.body);
-  const opened = makeCase(person, evidence, context);
   const setupInput = toSetupInput(opened, { body, kept: keptDistances(person.kept) }, pieces);
-  const setup = solveStage(setupInput, getStageIn(context.school, stage).spec);
+  const setup = solveStage(setupInput, getStageIn(opened.school, stage).spec);
   return { person, body, setupInput, setup, verdict: judge(stage, opened), opened };
 }

@@ -1,17 +1,15 @@
 /** Where people stand, kept per person until something about them changes. */
-import type { PieceCount } from '@/core/catalog/pieces';
 import { getStageIn, type School } from '@/core/catalog/school';
 import type { LadderId, StageKey } from '@/core/catalog/stage';
 import { findStands } from '@/core/ladder/stand';
 import { rankChecks, type CheckWorth } from '@/core/ladder/tonight';
 import type { VerdictKind } from '@/core/ladder/verdict';
 import type { AlternativeId } from '@/core/catalog/alternatives';
-import type { Day } from '@/core/units/day';
 import type { Db } from '@/db/open';
 import type { PersonRow } from '@/db/people';
-import { readEvidence } from '@/db/records';
-import { makeCase } from './cases';
+import { readCases, type CaseContext } from './cases';
 import { toGateRow, type GateRow } from './gateRows';
+import { stampCase } from './stamps';
 
 /** One person on one ladder, as plain data for the screens. */
 export interface Standing {
@@ -43,26 +41,8 @@ interface Kept {
   readonly standing: PersonStanding;
 }
 
-// One teacher's studio: a few thousand people at the very most.
-const kept = new Map<number, Kept>();
-
-export interface StandingContext {
-  readonly school: School;
-  readonly day: Day;
-  readonly pieces: readonly PieceCount[];
-}
-
-const schoolStamps = new WeakMap<School, number>();
-let nextStamp = 1;
-
-/** Schools are built anew when anything in them changes, so that being the same one is enough. */
-function stampOf(school: School): number {
-  const known = schoolStamps.get(school);
-  if (known !== undefined) return known;
-  schoolStamps.set(school, nextStamp);
-  nextStamp += 1;
-  return nextStamp - 1;
-}
+// One teacher's studio: a few thousand people at the very most. One file, one memory.
+let standingsOf = new WeakMap<Db, Map<number, Kept>>();
 
 /**
  * Everyone's standing; only those who changed since the last time are judged again.
@@ -72,26 +52,29 @@ function stampOf(school: School): number {
 export function readStandings(
   db: Db,
   people: readonly PersonRow[],
-  contextOf: (person: PersonRow) => StandingContext,
+  contextOf: (person: PersonRow) => CaseContext,
   withWorth = false,
 ): Map<number, PersonStanding> {
+  const kept = standingsOf.get(db) ?? new Map<number, Kept>();
+  standingsOf.set(db, kept);
   const found = new Map<number, PersonStanding>();
-  const open: { person: PersonRow; context: StandingContext; stamp: string }[] = [];
+  const open: { person: PersonRow; context: CaseContext; stamp: string }[] = [];
   for (const person of people) {
     const context = contextOf(person);
-    const pieces = context.pieces.map(({ piece, count }) => `${piece}${count}`).join();
-    const stamp = `${person.revision}/${person.uid}/${context.day}/${stampOf(context.school)}/${pieces}`;
+    const stamp = stampCase(person, context);
     const known = kept.get(person.id);
     const isEnough = !withWorth || (known?.standing.worth ?? null) !== null;
     if (known?.stamp === stamp && isEnough) found.set(person.id, known.standing);
     else open.push({ person, context, stamp });
   }
-  const evidence = readEvidence(
+  const contexts = new Map(open.map(({ person, context }) => [person.id, context]));
+  const cases = readCases(
     db,
-    open.map(({ person }) => person.id),
+    open.map(({ person }) => person),
+    ({ id }) => contexts.get(id)!,
   );
   for (const { person, context, stamp } of open) {
-    const opened = makeCase(person, evidence.get(person.id) ?? {}, context);
+    const opened = cases.get(person.id)!;
     const standing = {
       standings: findStands(opened).map((stand) => toStanding(stand, context.school)),
       worth: withWorth ? rankChecks(opened) : null,
@@ -104,7 +87,7 @@ export function readStandings(
 
 /** For measuring, and for tests that look over the same people twice. */
 export function forgetStandings(): void {
-  kept.clear();
+  standingsOf = new WeakMap();
 }
 
 function toStanding(stand: ReturnType<typeof findStands>[number], school: School): Standing {

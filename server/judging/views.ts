@@ -20,13 +20,14 @@ import {
 import { listPieces } from '@/db/cupboards';
 import type { Db } from '@/db/open';
 import { findPerson, listCoursePeople, listPeople, type PersonRow } from '@/db/people';
-import { listRecords, readEvidence, type StoredRecord } from '@/db/records';
+import { listRecords, type StoredRecord } from '@/db/records';
 import { listSetups, type SavedSetup } from '@/db/setups';
 import { today } from '../clock';
 import { database } from '../database';
+import type { OpenedCase } from '@/core/ladder/case';
 import { ruleOnShape, type ShapeRuling } from '@/core/ladder/shapeRuling';
 import { shapeIds } from '@/core/shapes/registry';
-import { makeCase } from './cases';
+import { readCase, readCases } from './cases';
 import { judgePerson, type Judgement } from './judgement';
 import { readSchool } from './schools';
 
@@ -105,8 +106,7 @@ export function readCourse(): CourseView | null {
   const meeting = findComing(db, course, school, day);
   const pieces = listPieces(db, course.id);
   const people = listCoursePeople(db, course.id);
-  const ids = people.map(({ id }) => id);
-  const evidence = readEvidence(db, ids);
+  const cases = readCases(db, people, () => ({ school, day, pieces }));
   return {
     course,
     meeting,
@@ -115,12 +115,7 @@ export function readCourse(): CourseView | null {
     settings: getSettings(db),
     today: day,
     people: people.map((person) =>
-      judgePerson(person, evidence.get(person.id) ?? {}, {
-        school,
-        stage: meeting.stage,
-        pieces,
-        day,
-      }),
+      judgePerson(person, cases.get(person.id)!, { stage: meeting.stage, pieces }),
     ),
   };
 }
@@ -150,9 +145,9 @@ export function readPerson(id: number, asked?: StageKey): PersonView | null {
   const stage = asked !== undefined && school.stages.has(asked) ? asked : (coming?.stage ?? 'FS10');
   const setups = listSetups(db, [id]);
   const pieces = course === null ? [] : listPieces(db, course.id);
-  const evidence = readEvidence(db, [id]).get(id) ?? {};
+  const opened = readCase(db, person, { school, day, pieces });
   return {
-    ...judgePerson(person, evidence, { school, stage, pieces, day }),
+    ...judgePerson(person, opened, { stage, pieces }),
     course,
     date: coming?.date ?? day,
     stage,
@@ -179,9 +174,8 @@ export function findCourseOf(db: Db, personId: number, day: Day): CourseRow | nu
 export function readOwnCase(db: Db, person: PersonRow, day: Day) {
   const course = findCourseOf(db, person.id, day);
   const school = readSchool(db, course?.profile ?? 'prop-led');
-  const evidence = readEvidence(db, [person.id]).get(person.id) ?? {};
   const pieces = course === null ? [] : listPieces(db, course.id);
-  return { school, opened: makeCase(person, evidence, { school, day, pieces }) };
+  return { school, opened: readCase(db, person, { school, day, pieces }) };
 }
 
 export interface BenchPerson {
@@ -212,15 +206,10 @@ export function readBench(): BenchView | null {
   if (people.length === 0) return null;
   const ids = people.map(({ id }) => id);
   const setups = listSetups(db, ids);
-  const evidence = readEvidence(db, ids);
   const school = readSchool(db, course?.profile ?? 'prop-led');
   const pieces = course === null ? [] : listPieces(db, course.id);
-  const rulingsOf = (person: PersonRow) => {
-    const opened = makeCase(person, evidence.get(person.id) ?? {}, {
-      school,
-      day: today(),
-      pieces,
-    });
+  const cases = readCases(db, people, () => ({ school, day: today(), pieces }));
+  const rulingsOf = (opened: OpenedCase) => {
     return Object.fromEntries(
       shapeIds.flatMap((shape) => {
         const ruling = ruleOnShape(opened, shape);
@@ -236,8 +225,8 @@ export function readBench(): BenchView | null {
       name: person.name,
       body: person.body,
       kept: person.kept,
-      rulings: rulingsOf(person),
-      ranges: measuredRanges(evidence.get(person.id) ?? {}, school, today()),
+      rulings: rulingsOf(cases.get(person.id)!),
+      ranges: measuredRanges(cases.get(person.id)!.evidence, school, today()),
       setups: setups.filter(({ personId }) => personId === person.id),
     })),
     settings: getSettings(db),

@@ -1,10 +1,11 @@
 /** People of a class that is running, judged anew when something about them changes meanwhile. */
 import { putPerson } from '@/core/compose/prepared';
 import { findCourse } from '@/db/courses';
+import { listPieces } from '@/db/cupboards';
 import { listRunningClasses, saveBundle, type FloorClassRow } from '@/db/floor';
 import type { Db } from '@/db/open';
 import { listPeopleById } from '@/db/people';
-import { readEvidence } from '@/db/records';
+import { readCases } from '../judging/cases';
 import { prepareCourse, toMember } from '../judging/classViews';
 import { today } from '../clock';
 import { bundleOf, stagesOf, type FloorMember } from './floorBundle';
@@ -47,14 +48,12 @@ export function judgeAgain(db: Db, row: FloorClassRow, ids: readonly number[]): 
   const wishes = { ...plan.wishes, families: [...prepared.families] };
   const now = prepareCourse(db, { course, school, day: row.day, people }, wishes);
   const changed = people.filter((one) => ids.includes(one.id));
-  const evidence = readEvidence(
-    db,
-    changed.map(({ id }) => id),
-  );
+  const pieces = listPieces(db, course.id);
+  const cases = readCases(db, changed, () => ({ school, day: row.day, pieces }));
   for (const person of changed) {
     const judged = now.people.find((one) => one.id === String(person.id))!;
     const member: FloorMember = {
-      ...toMember(person, evidence.get(person.id) ?? {}, { school, day: row.day }),
+      ...toMember(person, cases.get(person.id)!),
       consent: person.consent,
     };
     const isIn = bundle.members.some((one) => one.id === member.id);
