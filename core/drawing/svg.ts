@@ -1,36 +1,69 @@
 import { palettes, strokes, type Palette, type Stroke } from './palette';
-import type { Scene, Shape } from './scene';
+import type { Role, Scene, Shape } from './scene';
 
 const escapes: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' };
 const escaped = (text: string) => text.replace(/[&<>"]/g, (sign) => escapes[sign]!);
 
-function paint(stroke: Stroke, palette: Palette): string {
-  const parts = [`fill="${stroke.fill ? palette[stroke.fill] : 'none'}"`];
+type Run =
+  | { readonly kind: 'path'; readonly role: Role; readonly d: string }
+  | { readonly kind: 'text'; readonly shape: Extract<Shape, { kind: 'text' }> };
+
+/** Neighbouring lines and paths of one role become one path: a tenth of the elements. */
+function toRuns(shapes: readonly Shape[]): Run[] {
+  const runs: Run[] = [];
+  for (const shape of shapes) {
+    if (shape.kind === 'text') {
+      runs.push({ kind: 'text', shape });
+      continue;
+    }
+    const d = shape.kind === 'path' ? shape.d : `M${shape.x1},${shape.y1}L${shape.x2},${shape.y2}`;
+    const last = runs[runs.length - 1];
+    // Filled shapes stay apart: merged, opposite windings would cut holes into each other.
+    const isStroked = (strokes[shape.role] as Stroke).fill === undefined;
+    const joins = isStroked && last?.kind === 'path' && last.role === shape.role;
+    if (joins) runs[runs.length - 1] = { ...last, d: last.d + d };
+    else runs.push({ kind: 'path', role: shape.role, d });
+  }
+  return runs;
+}
+
+type Colours = Readonly<Record<keyof Palette, string>>;
+
+function paint(stroke: Stroke, colours: Colours): string {
+  const parts = [`fill="${stroke.fill ? colours[stroke.fill] : 'none'}"`];
   if (stroke.stroke) {
-    parts.push(`stroke="${palette[stroke.stroke]}" stroke-width="${stroke.widthPx ?? 1}"`);
+    parts.push(`stroke="${colours[stroke.stroke]}" stroke-width="${stroke.widthPx ?? 1}"`);
   }
   if (stroke.isUnder) parts.push('paint-order="stroke"');
   if (stroke.dash) parts.push(`stroke-dasharray="${stroke.dash}"`);
   return parts.join(' ');
 }
 
-function element(shape: Shape, palette: Palette): string {
-  const look = paint(strokes[shape.role], palette);
-  switch (shape.kind) {
+function element(run: Run, colours: Colours): string {
+  switch (run.kind) {
     case 'path':
-      return `<path d="${shape.d}" ${look}/>`;
-    case 'line':
-      return `<line x1="${shape.x1}" y1="${shape.y1}" x2="${shape.x2}" y2="${shape.y2}" ${look}/>`;
-    case 'text':
-      return `<text x="${shape.x}" y="${shape.y}" font-size="${shape.sizePx}" text-anchor="${shape.anchor}" ${look}>${escaped(shape.text)}</text>`;
+      return `<path d="${run.d}" ${paint(strokes[run.role], colours)}/>`;
+    case 'text': {
+      const { x, y, sizePx, anchor, role, text } = run.shape;
+      return `<text x="${x}" y="${y}" font-size="${sizePx}" text-anchor="${anchor}" ${paint(strokes[role], colours)}>${escaped(text)}</text>`;
+    }
     default:
-      return shape satisfies never;
+      return run satisfies never;
   }
 }
 
-/** What a scene draws, as elements of a file. */
-export const toElements = (scene: Scene, palette: Palette): string =>
-  scene.shapes.map((shape) => element(shape, palette)).join('\n');
+/** What a scene draws, as elements of a file, in given colours. */
+export const toElements = (scene: Scene, colours: Colours): string =>
+  toRuns(scene.shapes)
+    .map((run) => element(run, colours))
+    .join('\n');
+
+const tones = Object.fromEntries(
+  Object.keys(palettes.light).map((tone) => [tone, `var(--lv-${tone})`]),
+) as Record<keyof Palette, string>;
+
+/** The same for a page, whose scheme gives the colours. Whatever is text in it is escaped. */
+export const toPageElements = (scene: Scene): string => toElements(scene, tones);
 
 /**
  * The scene as a standalone SVG file at its true scale: one drawing unit is `1 / pxPerM` metres, and

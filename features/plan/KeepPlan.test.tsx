@@ -1,4 +1,4 @@
-import { act, screen } from '@testing-library/react';
+import { act, screen, waitFor } from '@testing-library/react';
 import { renderUi } from '@/design/testing/renderUi';
 import type { PlanFile } from '@/core/files/planFile';
 import type { ComposeAnswer, ComposeQuestion } from '@/workers/compose.worker';
@@ -7,6 +7,7 @@ import { KeepPlan } from './KeepPlan';
 const asked: { question: ComposeQuestion; answer: (one: ComposeAnswer) => void }[] = [];
 const kept: { plan: PlanFile; seen: number }[] = [];
 let isRefused = false;
+let isUnprepared = false;
 const mockRouter = { refresh: jest.fn() };
 jest.mock('next/navigation', () => ({ useRouter: () => mockRouter }));
 jest.mock('./browserParts', () => ({
@@ -15,7 +16,12 @@ jest.mock('./browserParts', () => ({
       asked.push({ question, answer });
       return () => undefined;
     },
-    prepareAgain: null,
+    prepareAgain: () =>
+      Promise.resolve(
+        isUnprepared
+          ? { ok: false, problems: { form: 'Nobody is enrolled.' } }
+          : { ok: true, value: {} },
+      ),
     keep: ({ plan }: { plan: PlanFile }, seen: number) => {
       kept.push({ plan, seen });
       return Promise.resolve(
@@ -39,27 +45,22 @@ const plan = (note: string): PlanFile =>
 
 const wishes = { pins: [], absent: [], late: [], sore: [], feetDown: [] } as never;
 const show = (more: object = {}) =>
-  renderUi(
-    <KeepPlan
-      courseId={1}
-      day="2026-11-26"
-      wishes={wishes}
-      prepared={{} as never}
-      revision={4}
-      {...more}
-    />,
-  );
-const hear = (answer: ComposeAnswer) =>
-  act(async () => {
+  renderUi(<KeepPlan courseId={1} day="2026-11-26" wishes={wishes} revision={4} {...more} />);
+const isAsked = () => waitFor(() => expect(asked).toHaveLength(1));
+const hear = async (answer: ComposeAnswer) => {
+  await isAsked();
+  await act(async () => {
     asked[0]!.answer(answer);
     await Promise.resolve();
     await Promise.resolve();
   });
+};
 
 beforeEach(() => {
   asked.length = 0;
   kept.length = 0;
   isRefused = false;
+  isUnprepared = false;
   mockRouter.refresh.mockClear();
 });
 
@@ -74,15 +75,23 @@ it('composes where nothing is kept, and keeps it once, whole', async () => {
   expect(mockRouter.refresh).toHaveBeenCalledTimes(1);
 });
 
-it('says what changed, moves as little as can be, and keeps the letters', () => {
+it('says what changed, moves as little as can be, and keeps the letters', async () => {
   show({ stale: plan('old'), changes: ['Bo is gone'] });
   expect(screen.getByRole('status')).toHaveTextContent(
     'This changed since the plan was made: Bo is gone. Composing it anew',
   );
+  await isAsked();
   expect(asked[0]!.question).toMatchObject({
     before: { '1': { options: ['dog'] } },
     letters: [{ letter: 'Q' }],
   });
+});
+
+it('says why people could not be judged for it', async () => {
+  isUnprepared = true;
+  show();
+  expect(await screen.findByText(/Nobody is enrolled\./)).toBeInTheDocument();
+  expect(asked).toEqual([]);
 });
 
 it('says why a plan could not be kept', async () => {

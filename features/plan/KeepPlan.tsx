@@ -5,17 +5,16 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import type { WishesFile } from '@/core/files/classFile';
 import type { PlanFile } from '@/core/files/planFile';
-import type { PreparedClass } from '@/core/compose/prepared';
 import { done, sayProblems } from '@/server/result';
 import { browserParts } from './browserParts';
-import { PlannerEngine } from './plannerEngine';
+import type { PlannerEngine } from './plannerEngine';
+import { beginPlanner } from './beginPlanner';
 import classes from './plan.module.css';
 
 interface KeepPlanProps {
   readonly courseId: number;
   readonly day: string;
   readonly wishes: WishesFile;
-  readonly prepared: PreparedClass;
   readonly revision: number;
   /** The plan that rests on what has changed; absent: there is none yet. */
   readonly stale?: PlanFile;
@@ -35,23 +34,34 @@ export function KeepPlan({ courseId, day, changes = [], ...start }: KeepPlanProp
   useEffect(() => {
     const { stale, ...own } = begun.current;
     const parts = browserParts(courseId, day);
-    const engine = new PlannerEngine(
-      { ...own, kept: null, ...(stale === undefined ? {} : { stale }) },
-      {
-        ...parts,
-        keep: async (kept, seen) => {
-          // Keeping reads the page anew, which ends the worker: only once what binds is known too.
-          if (engine.state.status !== 'done') return done(seen);
-          const outcome = await parts.keep!(kept, seen);
-          if (outcome.ok) router.refresh();
-          else setProblem(sayProblems(outcome.problems));
-          return outcome;
+    let isOver = false;
+    let engine: PlannerEngine | null = null;
+    const begin = async () => {
+      const begun = await beginPlanner(
+        { ...own, kept: null, ...(stale === undefined ? {} : { stale }) },
+        {
+          ...parts,
+          keep: async (kept, seen) => {
+            // Keeping reads the page anew, which ends the worker: only once what binds is known too.
+            if (engine?.state.status !== 'done') return done(seen);
+            const outcome = await parts.keep(kept, seen);
+            if (outcome.ok) router.refresh();
+            else setProblem(sayProblems(outcome.problems));
+            return outcome;
+          },
+          tell: setProblem,
         },
-        tell: setProblem,
-      },
-    );
-    engine.start(({ gapPercent }) => setGap(gapPercent));
-    return () => engine.end();
+      );
+      if (isOver) return;
+      if (!begun.ok) return setProblem(sayProblems(begun.problems));
+      engine = begun.value;
+      engine.start(({ gapPercent }) => setGap(gapPercent));
+    };
+    void begin().catch(() => setProblem('The plan could not be begun. Load the page again.'));
+    return () => {
+      isOver = true;
+      engine?.end();
+    };
   }, [courseId, day, router]);
   return (
     <p className={classes.keeping} role="status">

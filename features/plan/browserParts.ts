@@ -3,7 +3,15 @@ import type { ComposeAnswer } from '@/workers/compose.worker';
 import { keepPlanAction, prepareAgainAction } from './actions';
 import type { PlannerParts } from './plannerEngine';
 
+/** What a plan of a course has besides: people judged anew, and a place to be kept. */
+type CourseParts = PlannerParts & {
+  readonly prepareAgain: NonNullable<PlannerParts['prepareAgain']>;
+  readonly keep: NonNullable<PlannerParts['keep']>;
+};
+
 /** The parts as a browser has them. */
+export function browserParts(courseId: number, day: string): CourseParts;
+export function browserParts(courseId: number | null, day: string): PlannerParts;
 export function browserParts(courseId: number | null, day: string): PlannerParts {
   return {
     ask: (question, onAnswer) => {

@@ -1,19 +1,10 @@
 import type { ClassView } from '@/server/judging/classViews';
 
 /** What composing and keeping the plan of an evening begins with. */
-export const toKeep = ({
-  course,
-  meeting,
-  wishes,
-  prepared,
-  revision,
-  kept,
-  outdated,
-}: ClassView) => ({
+export const toKeep = ({ course, meeting, wishes, revision, kept, outdated }: ClassView) => ({
   courseId: course.id,
   day: meeting.date,
   wishes,
-  prepared,
   revision,
   ...(kept === null ? {} : { stale: kept }),
   changes: outdated,

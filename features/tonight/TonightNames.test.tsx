@@ -1,4 +1,4 @@
-import { act, screen } from '@testing-library/react';
+import { act, screen, waitFor } from '@testing-library/react';
 import type { PlanFile } from '@/core/files/planFile';
 import type { WishesFile } from '@/core/files/classFile';
 import type { ComposeAnswer, ComposeQuestion } from '@/workers/compose.worker';
@@ -16,7 +16,7 @@ jest.mock('@/features/plan/browserParts', () => ({
       asked.push({ question, answer });
       return () => undefined;
     },
-    prepareAgain: null,
+    prepareAgain: () => Promise.resolve({ ok: true, value: {} }),
     keep: ({ plan }: { plan: PlanFile }) => {
       kept.push(plan);
       return Promise.resolve({ ok: true, value: kept.length });
@@ -60,7 +60,6 @@ const show = () =>
       courseId={1}
       day="2026-11-26"
       wishes={wishes}
-      prepared={{} as never}
       revision={0}
       plan={plan('Hop')}
       members={[
@@ -81,7 +80,7 @@ it('takes two taps to say that somebody is away, and answers with what that chan
   expect(asked).toEqual([]);
   await user.click(screen.getByRole('button', { name: 'Bo' }));
   await user.click(await screen.findByRole('menuitem', { name: 'Away' }));
-  expect(asked).toHaveLength(1);
+  await waitFor(() => expect(asked).toHaveLength(1));
   const { question, answer } = asked[0]!;
   // As little as can be moves, and letters stay.
   expect(question).toMatchObject({
@@ -105,6 +104,7 @@ it('says nothing on the screen of where it is sore', async () => {
   const { user } = show();
   await user.click(screen.getByRole('button', { name: 'Ada' }));
   await user.click(await screen.findByRole('menuitem', { name: 'wrist or hand' }));
+  await waitFor(() => expect(asked).toHaveLength(1));
   expect(asked[0]!.question).toMatchObject({ wishes: { sore: [{ person: '1', place: 'wrist' }] } });
   expect(screen.getByRole('button', { name: 'Ada: spared' })).toBeInTheDocument();
 });

@@ -7,16 +7,16 @@ import { painPlaces, painPlaceTable } from '@/core/catalog/regions';
 import type { WishesFile } from '@/core/files/classFile';
 import { sayPlanChanges } from '@/core/files/planChanges';
 import type { PlanFile } from '@/core/files/planFile';
-import type { PreparedClass } from '@/core/compose/prepared';
 import { browserParts } from '@/features/plan/browserParts';
-import { PlannerEngine } from '@/features/plan/plannerEngine';
+import { beginPlanner } from '@/features/plan/beginPlanner';
+import type { PlannerEngine } from '@/features/plan/plannerEngine';
+import { showProblem, showProblems } from '@/design/notices';
 import classes from './tonight.module.css';
 
 interface TonightNamesProps {
   readonly courseId: number;
   readonly day: string;
   readonly wishes: WishesFile;
-  readonly prepared: PreparedClass;
   readonly revision: number;
   readonly plan: PlanFile;
   readonly members: readonly { readonly id: string; readonly name: string }[];
@@ -38,28 +38,41 @@ const others = (ids: readonly string[], id: string) => ids.filter((one) => one !
 export function TonightNames({ courseId, day, plan, members, ...start }: TonightNamesProps) {
   const router = useRouter();
   const begun = useRef({ ...start, plan });
-  const [engine, setEngine] = useState<PlannerEngine | null>(null);
+  const planner = useRef<Promise<PlannerEngine | null> | null>(null);
   const [wishes, setWishes] = useState(start.wishes);
   const [isBusy, setBusy] = useState(false);
   const [changes, setChanges] = useState<readonly string[] | null>(null);
   // The page is read anew when the plan is kept; the names of whoever is here stay.
   const names = useRef(new Map(members.map(({ id, name }) => [id, name])));
-  useEffect(() => {
+  /** The engine, begun when a name is first opened: most evenings nothing is said. */
+  const begin = () => (planner.current ??= beginOnce().catch(failed));
+  const failed = () => {
+    planner.current = null;
+    setBusy(false);
+    showProblem('That could not be worked out. Try again.');
+    return null;
+  };
+  const beginOnce = async () => {
     const { plan: kept, ...own } = begun.current;
     let stood = kept;
     const parts = browserParts(courseId, day);
-    const made = new PlannerEngine(
+    const made = await beginPlanner(
       { ...own, kept },
       {
         ...parts,
         keep: async (one, seen) => {
-          const outcome = await parts.keep!(one, seen);
+          const outcome = await parts.keep(one, seen);
           if (outcome.ok) router.refresh();
           return outcome;
         },
       },
     );
-    made.start((state) => {
+    if (!made.ok) {
+      showProblems(made.problems);
+      planner.current = null;
+      return null;
+    }
+    made.value.start((state) => {
       setWishes(state.wishes);
       setBusy(state.status === 'starting' || state.status === 'proving');
       if ((state.status === 'asking' || state.status === 'done') && state.plan !== null) {
@@ -70,10 +83,21 @@ export function TonightNames({ courseId, day, plan, members, ...start }: Tonight
         if (state.status === 'done') stood = state.plan;
       }
     });
-    setEngine(made);
-    return () => made.end();
-  }, [courseId, day, router]);
-  const say = (patch: Partial<WishesFile>) => engine?.change(patch, { keeps: true });
+    return made.value;
+  };
+  useEffect(
+    () => () => {
+      void planner.current?.then((engine) => engine?.end());
+    },
+    [],
+  );
+  const say = async (patch: Partial<WishesFile>) => {
+    setBusy(true);
+    setWishes((now) => ({ ...now, ...patch }));
+    const engine = await begin();
+    if (engine === null) setBusy(false);
+    else engine.change(patch, { keeps: true });
+  };
   const without = <T extends { readonly person: string }>(list: readonly T[], id: string) =>
     list.filter(({ person }) => person !== id);
   return (
@@ -84,7 +108,7 @@ export function TonightNames({ courseId, day, plan, members, ...start }: Tonight
           const isDown = wishes.feetDown.includes(id);
           return (
             <li key={id}>
-              <Menu withinPortal>
+              <Menu withinPortal onOpen={() => void begin()}>
                 <Menu.Target>
                   <Button size="compact-md" variant={mark === '' ? 'default' : 'light'}>
                     {name}
@@ -95,7 +119,7 @@ export function TonightNames({ courseId, day, plan, members, ...start }: Tonight
                   {mark !== '' && (
                     <Menu.Item
                       onClick={() =>
-                        say({
+                        void say({
                           absent: others(wishes.absent, id),
                           late: without(wishes.late, id),
                           sore: without(wishes.sore, id),
@@ -106,14 +130,16 @@ export function TonightNames({ courseId, day, plan, members, ...start }: Tonight
                       Comes, as usual
                     </Menu.Item>
                   )}
-                  <Menu.Item onClick={() => say({ absent: [...others(wishes.absent, id), id] })}>
+                  <Menu.Item
+                    onClick={() => void say({ absent: [...others(wishes.absent, id), id] })}
+                  >
                     Away
                   </Menu.Item>
                   {plan.rounds.slice(1).map(({ round }) => (
                     <Menu.Item
                       key={round}
                       onClick={() =>
-                        say({
+                        void say({
                           absent: others(wishes.absent, id),
                           late: [...without(wishes.late, id), { person: id, round }],
                         })
@@ -124,7 +150,7 @@ export function TonightNames({ courseId, day, plan, members, ...start }: Tonight
                   ))}
                   <Menu.Item
                     onClick={() =>
-                      say({
+                      void say({
                         feetDown: isDown ? others(wishes.feetDown, id) : [...wishes.feetDown, id],
                       })
                     }
@@ -136,7 +162,7 @@ export function TonightNames({ courseId, day, plan, members, ...start }: Tonight
                     <Menu.Item
                       key={place}
                       onClick={() =>
-                        say({
+                        void say({
                           sore: [
                             ...wishes.sore.filter(
                               (one) => one.person !== id || one.place !== place,
