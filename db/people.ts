@@ -101,7 +101,35 @@ function byPerson<T extends { readonly personId: number }>(rows: readonly T[]): 
   return map;
 }
 
+// One file, one memory. A transaction is a handle of its own: what it may yet take back stays in it.
+let rowsOf = new WeakMap<Db, Map<number, PersonRow>>();
+
+/** Where somebody was deleted, nothing of them stays in memory either. */
+export function forgetPeople(): void {
+  rowsOf = new WeakMap();
+}
+
+/**
+ * Everything that hangs on people, read again only for those whose revision has moved: triggers
+ * count it up with every change of anything that belongs to them.
+ */
 function assemble(db: Db, rows: readonly PersonRecord[]): PersonRow[] {
+  const known = rowsOf.get(db) ?? new Map<number, PersonRow>();
+  rowsOf.set(db, known);
+  const isKnown = ({ id, uid, revision }: PersonRecord) => {
+    const row = known.get(id);
+    return row?.revision === revision && row.uid === uid;
+  };
+  for (const row of assembleAnew(
+    db,
+    rows.filter((row) => !isKnown(row)),
+  )) {
+    known.set(row.id, row);
+  }
+  return rows.map(({ id }) => known.get(id)!);
+}
+
+function assembleAnew(db: Db, rows: readonly PersonRecord[]): PersonRow[] {
   const ids = rows.map(({ id }) => id);
   if (ids.length === 0) return [];
   const lengths = byPerson(

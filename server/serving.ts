@@ -7,7 +7,7 @@ import { beginCopies, endCopies } from './copies/schedule';
 import { database, databaseFile, endDatabase, holdFolder, noteTrouble } from './database';
 import { findDeviceBy } from './network/devices';
 import { retryErasing } from './files/erasing';
-import { forgetStandings } from './judging/standings';
+import { forgetJudged } from './judging/forget';
 
 interface Front {
   /** Was the device with this token let in? Asked for every request of the network door. */
@@ -56,7 +56,7 @@ export async function beginServing(): Promise<void> {
 function lookThrough(): number {
   const count = database().transaction((tx) => setBadRowsAside(tx, nowMs()));
   if (count > 0) {
-    forgetStandings();
+    forgetJudged();
     console.error(`${count} rows could not be read and were set aside; see Settings.`);
   }
   return count;

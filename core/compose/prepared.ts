@@ -17,6 +17,7 @@ import { isLittleKnown } from '../ladder/gatesAhead';
 import { planChecks, rankChecks, type CheckSlot, type CheckWorth } from '../ladder/tonight';
 import type { KeptDistance } from '../setups/kept';
 import { keptDistances } from '../setups/registry';
+import { rememberFor } from '../units/remember';
 import {
   keepApart,
   partNeighbours,
@@ -145,16 +146,10 @@ interface Brought {
 type EveningOf = Pick<ClassInput, 'families' | 'pieces'> & { readonly ceilingM: number };
 
 /** Cases do not change: what was found for one is found for as long as it is the same one. */
-const broughtBy = new WeakMap<OpenedCase, Map<string, Brought>>();
+const brought = rememberFor<OpenedCase, Brought>();
 
-function bring({ id, body, kept = [], opened }: ClassPerson, evening: EveningOf): Brought {
-  const known = broughtBy.get(opened) ?? new Map<string, Brought>();
-  broughtBy.set(opened, known);
-  const asked = JSON.stringify([id, body, kept, evening]);
-  const found = known.get(asked) ?? findBrought({ id, body, kept, opened }, evening);
-  known.set(asked, found);
-  return found;
-}
+const bring = ({ opened, ...rest }: ClassPerson, evening: EveningOf): Brought =>
+  brought(opened, JSON.stringify([rest, evening]), () => findBrought({ opened, ...rest }, evening));
 
 function findBrought({ id, body, kept = [], opened }: ClassPerson, evening: EveningOf): Brought {
   const { families } = evening;
@@ -185,9 +180,9 @@ function findBrought({ id, body, kept = [], opened }: ClassPerson, evening: Even
 export function prepareClass(input: ClassInput): PreparedClass {
   const { room, pieces, families, people, school } = input;
   const evening = { families, pieces, ceilingM: room.ceilingM };
-  const brought = people.map((person) => bring(person, evening));
-  const ranked = brought.map((one, index) => ({ id: index, ranked: one.ranked }));
-  const unknown = brought.filter((one) => one.isLittleKnown).length;
+  const each = people.map((person) => bring(person, evening));
+  const ranked = each.map((one, index) => ({ id: index, ranked: one.ranked }));
+  const unknown = each.filter((one) => one.isLittleKnown).length;
   // Where little is known of most who come, the evening is for looking (handbook 08).
   const isLooking = unknown > people.length / 2;
   const budget = shareOut({ ...input, isLooking });
@@ -195,7 +190,7 @@ export function prepareClass(input: ClassInput): PreparedClass {
     budget.checks > 0
       ? planChecks(school, ranked, budget.checks, isLooking)
       : { slots: [], minutesUsed: 0 };
-  const prepared = brought.map(({ person }, index): PreparedPerson => ({
+  const prepared = each.map(({ person }, index): PreparedPerson => ({
     ...person,
     checkLoads: slots
       .filter(({ people: own }) => own.some((one) => one.id === index))

@@ -5,6 +5,7 @@ import { drawChair } from './chair';
 import { groundBody, hatchedBox, hatchStrip } from './dimensions';
 import { drawFigure } from './figure/figure';
 import { drawHelper, placeHelper, type Helper } from './helper';
+import { rememberFor } from '../units/remember';
 import { line, makeFrame, rounded, type Frame, type Scene, type Shape } from './scene';
 import { openMove, type OpenMove } from '../atlas/open';
 import type { HelpId } from '../atlas/help';
@@ -117,8 +118,13 @@ export interface StripOptions {
   readonly help?: HelpId;
 }
 
+const strips = rememberFor<Move, Scene>();
+
 /** Every pose of a movement side by side, to one scale. */
-export function drawStrip(move: Move, { heightPx, help }: StripOptions): Scene {
+export const drawStrip = (move: Move, options: StripOptions): Scene =>
+  strips(move, JSON.stringify(options), () => drawAnew(move, options));
+
+function drawAnew(move: Move, { heightPx, help }: StripOptions): Scene {
   const open = openMove(atlasBody, move);
   const last = open.figures.length - 1;
   const helpers = open.figures.map((figure, index) =>

@@ -1,4 +1,5 @@
 import { palettes, strokes, type Palette, type Stroke } from './palette';
+import { rememberFor } from '../units/remember';
 import type { Role, Scene, Shape } from './scene';
 
 const escapes: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' };
@@ -62,8 +63,11 @@ const tones = Object.fromEntries(
   Object.keys(palettes.light).map((tone) => [tone, `var(--lv-${tone})`]),
 ) as Record<keyof Palette, string>;
 
+const onPage = rememberFor<Scene, string>();
+
 /** The same for a page, whose scheme gives the colours. Whatever is text in it is escaped. */
-export const toPageElements = (scene: Scene): string => toElements(scene, tones);
+export const toPageElements = (scene: Scene): string =>
+  onPage(scene, '', () => toElements(scene, tones));
 
 /**
  * The scene as a standalone SVG file at its true scale: one drawing unit is `1 / pxPerM` metres, and

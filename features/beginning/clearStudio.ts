@@ -7,7 +7,7 @@ import { database } from '@/server/database';
 import { finishErasing, noteErasing } from '@/server/files/erasing';
 import { done, refuse, type Outcome } from '@/server/result';
 import { work } from '@/server/useCase';
-import { forgetStandings } from '@/server/judging/standings';
+import { forgetJudged } from '@/server/judging/forget';
 
 export function isStudioEmpty(): boolean {
   const db = database();
@@ -29,6 +29,6 @@ export const clearStudio = work([z.int().min(0)], ({ db }, people): Outcome => {
     noteInDiary(tx, 'emptied');
   });
   finishErasing();
-  forgetStandings();
+  forgetJudged();
   return done(undefined);
 });

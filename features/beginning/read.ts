@@ -3,13 +3,14 @@ import { resolveBody } from '@/core/body/body';
 import { drawStage } from '@/core/drawing/stageSide';
 import type { Scene } from '@/core/drawing/scene';
 import { ladderIds, type LadderId, type StageKey } from '@/core/catalog/stage';
-import { getStageIn } from '@/core/catalog/school';
+import { getStageIn, type School } from '@/core/catalog/school';
 import { judge } from '@/core/ladder/verdict';
 import { findCourse } from '@/db/courses';
 import { listCupboard } from '@/db/cupboards';
 import { listCoursePeople } from '@/db/people';
 import { findPlan } from '@/db/plans';
 import { listPieces } from '@/db/cupboards';
+import { rememberFor } from '@/core/units/remember';
 import { today } from '@/server/clock';
 import { database } from '@/server/database';
 import { readCases } from '@/server/judging/cases';
@@ -86,15 +87,10 @@ export interface PlacingView {
 const pictured = { heightM: 1.7 } as const;
 const pxPerM = 34;
 
-/** Every person of a course and every rung of the main lines, drawn at one usual size. */
-export function readPlacing(courseId: number): PlacingView | null {
-  const db = database();
-  const day = today();
-  const evening = findEvening(db, courseId, day);
-  if (evening === null) return null;
-  const school = readSchool(db, evening.course.profile);
+const pictures = rememberFor<School, PlacingView['rungs']>();
+
+function drawRungs(school: School): PlacingView['rungs'] {
   const body = resolveBody(pictured);
-  const pieces = listPieces(db, courseId);
   const rungsOf = (family: LadderId): PlacingRung[] =>
     school.ladders[family].flatMap((stage): PlacingRung[] => {
       const { spec, ways } = getStageIn(school, stage);
@@ -111,10 +107,21 @@ export function readPlacing(courseId: number): PlacingView | null {
             );
       return [{ stage, label, how, scene }];
     });
-  const rungs = Object.fromEntries(ladderIds.map((family) => [family, rungsOf(family)])) as Record<
+  return Object.fromEntries(ladderIds.map((family) => [family, rungsOf(family)])) as Record<
     LadderId,
     PlacingRung[]
   >;
+}
+
+/** Every person of a course and every rung of the main lines, drawn at one usual size. */
+export function readPlacing(courseId: number): PlacingView | null {
+  const db = database();
+  const day = today();
+  const evening = findEvening(db, courseId, day);
+  if (evening === null) return null;
+  const school = readSchool(db, evening.course.profile);
+  const pieces = listPieces(db, courseId);
+  const rungs = pictures(school, '', () => drawRungs(school));
   const people = listCoursePeople(db, courseId);
   const cases = readCases(db, people, () => ({ school, day, pieces }));
   return {

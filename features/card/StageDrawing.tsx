@@ -6,6 +6,7 @@ import type { ElevationOptions } from '@/core/drawing/elevation';
 import { drawAlternative, drawStage } from '@/core/drawing/stageSide';
 import type { Scene } from '@/core/drawing/scene';
 import type { LengthUnits } from '@/core/units/length';
+import { rememberFor } from '@/core/units/remember';
 import type { Judgement } from '@/server/judging/judgement';
 import { SceneView } from '@/design/drawing/SceneView';
 import classes from './card.module.css';
@@ -19,8 +20,13 @@ interface StageDrawingProps {
 export const stageOf = ({ opened, verdict }: Judgement): StageSpec =>
   getStageIn(opened.school, verdict.stage).spec;
 
+const drawn = rememberFor<Judgement, Scene>();
+
 /** The stage from the side, or what is done instead. */
-export function drawTonight(judgement: Judgement, options: ElevationOptions): Scene {
+export const drawTonight = (judgement: Judgement, options: ElevationOptions): Scene =>
+  drawn(judgement, JSON.stringify(options), () => drawAnew(judgement, options));
+
+function drawAnew(judgement: Judgement, options: ElevationOptions): Scene {
   const { setupInput, verdict } = judgement;
   return verdict.alternative
     ? drawAlternative(setupInput, verdict.alternative, options)

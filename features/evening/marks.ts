@@ -22,6 +22,7 @@ import type { KeptDistance } from '@/core/setups/kept';
 import { keptDistances } from '@/core/setups/registry';
 import type { SetupInput } from '@/core/setups/setup';
 import type { LengthUnits } from '@/core/units/length';
+import { rememberFor } from '@/core/units/remember';
 import type { ClassMember } from '@/server/judging/classViews';
 
 export type PlannedMember = PlanFile['rounds'][number]['people'][number];
@@ -95,15 +96,30 @@ export const piecesFor = (option: PlannedOption, pieces: readonly PieceCount[]) 
     : // The strap or the blanket stands in for the block: none between the hands.
       pieces.filter((one) => specOf(one).kind !== 'block');
 
+const stations = rememberFor<PlannedOption, Scene | null>();
+
 /** One set-up from the side, at this person's size. */
 export function drawStation(
   option: PlannedOption,
   person: string,
-  { prepared, members, school, units }: DrawingContext,
-  { pxPerM, wallM }: StationSize,
+  context: DrawingContext,
+  size: StationSize,
 ): Scene | null {
+  const { members, school, units, prepared } = context;
   const member = members.find(({ id }) => id === person);
   if (member === undefined) return null;
+  const { name: _, ...drawn } = member;
+  return stations(option, JSON.stringify([drawn, school, units, prepared.pieces, size]), () =>
+    drawAnew(option, member, context, size),
+  );
+}
+
+function drawAnew(
+  option: PlannedOption,
+  member: ClassMember,
+  { prepared, school, units }: DrawingContext,
+  { pxPerM, wallM }: StationSize,
+): Scene | null {
   const options = {
     pxPerM,
     units,
@@ -145,13 +161,18 @@ const inputFor = (
   kept: keptDistances(kept),
 });
 
+const wallHeights = rememberFor<ClassMember, number>();
+
 /** High enough for everybody's reach, so that the row stands on one line. */
 export function rowWallM({ members, school, prepared }: DrawingContext): number {
   return Math.max(
     1.6,
     ...members.map((member) => {
-      const input = inputFor(member, school, prepared.pieces);
-      return wallHeightFor(input.body, forearmKickSetup(input));
+      const { name: _, ...drawn } = member;
+      return wallHeights(member, JSON.stringify([drawn, school, prepared.pieces]), () => {
+        const input = inputFor(member, school, prepared.pieces);
+        return wallHeightFor(input.body, forearmKickSetup(input));
+      });
     }),
   );
 }

@@ -6,6 +6,8 @@ import { usualHousehold } from '@/core/home/household';
 import { keptDistances } from '@/core/setups/registry';
 import { addDays, daysBetween, type Day } from '@/core/units/day';
 import { formatLength, type LengthUnits } from '@/core/units/length';
+import { rememberFor } from '@/core/units/remember';
+import type { OpenedCase } from '@/core/ladder/case';
 import { getSettings, listMeetings } from '@/db/courses';
 import { listPieces } from '@/db/cupboards';
 import { findPerson } from '@/db/people';
@@ -30,6 +32,8 @@ export interface HomeView {
   readonly breathSeconds: number;
 }
 
+const practices = rememberFor<OpenedCase, HomePractice>();
+
 /** @returns `null` when there is no such person */
 export function readHome(personId: number): HomeView | null {
   const db = database();
@@ -44,6 +48,7 @@ export function readHome(personId: number): HomeView | null {
   const evening = course === null ? null : findEvening(db, course.id, day);
   const begun = Object.keys(person.present) as (keyof typeof person.present)[];
   const family = evening?.family ?? begun[0] ?? 'forearm-stand';
+  const families = [family, ...begun.filter((one) => one !== family).slice(0, 1)];
   const evenings = (course === null ? [] : listMeetings(db, course.id))
     .map(({ date }) => date)
     .filter((date) => date > day);
@@ -52,11 +57,13 @@ export function readHome(personId: number): HomeView | null {
     uid: person.uid,
     name: person.name,
     // A gate somebody stands before on another ladder counts as well, after the course's own.
-    practice: planHomePractice(
-      opened,
-      { body: resolveBody(person.body), kept: keptDistances(person.kept) },
-      [family, ...begun.filter((one) => one !== family).slice(0, 1)],
-      usualHousehold,
+    practice: practices(opened, families.join(), () =>
+      planHomePractice(
+        opened,
+        { body: resolveBody(person.body), kept: keptDistances(person.kept) },
+        families,
+        usualHousehold,
+      ),
     ),
     today: day,
     evenings,

@@ -9,7 +9,7 @@ import { today } from '@/server/clock';
 import { createCourse } from '@/features/courses/change';
 import { database } from '@/server/database';
 import { createPerson } from '@/features/people/change';
-import { forgetStandings } from '@/server/judging/standings';
+import { forgetJudged } from '@/server/judging/forget';
 
 interface Holder {
   levitarDatabase?: { close: () => void } | undefined;
@@ -21,7 +21,7 @@ export function withThrowawayStudio(): { readonly folder: () => string } {
   beforeEach(() => {
     folder = mkdtempSync(path.join(os.tmpdir(), 'levitar-studio-'));
     process.env.LEVITAR_DATA = folder;
-    forgetStandings();
+    forgetJudged();
     database();
   });
   afterEach(() => {

@@ -18,7 +18,7 @@ import { bundleOf } from '@/server/running/floorBundle';
 import { beginClass, findClass, takeTaps, type Tapper } from '@/server/running/floor';
 import { readPersonPage } from '@/features/person/read';
 import { readCourseRecord, readFloorDays } from '@/features/record/read';
-import { forgetStandings } from '@/server/judging/standings';
+import { forgetJudged } from '@/server/judging/forget';
 import { writeStudioFile } from '@/server/files/studioFile';
 import { copiesAtRest, makeCopyNow } from '@/server/copies/copies';
 import { drawRecord } from './ladders';
@@ -36,7 +36,7 @@ async function withFolder(work: () => unknown): Promise<void> {
   const holder = globalThis as Holder;
   holder.levitarDatabase?.close();
   holder.levitarDatabase = undefined;
-  forgetStandings();
+  forgetJudged();
   await work();
   rmSync(folder, { recursive: true, force: true });
 }
@@ -167,7 +167,7 @@ async function benchYears(): Promise<void> {
       name,
       median: timeCall(
         () => {
-          forgetStandings();
+          forgetJudged();
           return work();
         },
         { runs: 12 },

@@ -18,7 +18,7 @@ import { seededRandom } from '@/demo/random';
 import { today } from '@/server/clock';
 import { database } from '@/server/database';
 import { readChecks, readLadders, readPeople } from '@/features/ladders/read';
-import { forgetStandings } from '@/server/judging/standings';
+import { forgetJudged } from '@/server/judging/forget';
 import { print, timeCall } from './timing';
 
 const bases = ['hands', 'forearms', 'head'] as const;
@@ -144,7 +144,7 @@ export function benchStudio(): void {
       name,
       median: timeCall(
         () => {
-          forgetStandings();
+          forgetJudged();
           return work();
         },
         { runs: 12 },

@@ -18,7 +18,7 @@ import { writeResult } from '../running/floor';
 import { holdingOthers } from '../files/importing';
 import { done, refuse, type Outcome } from '../result';
 import { reading } from '../useCase';
-import { forgetStandings } from '../judging/standings';
+import { forgetJudged } from '../judging/forget';
 import { copyBefore, findCopy } from './copies';
 import { readKeeping } from './keeping';
 
@@ -139,7 +139,7 @@ export function restoreFile(file: string, passphrase: string): Promise<Outcome<s
       opened.close();
       settle(part);
       exchange(part);
-      forgetStandings();
+      forgetJudged();
       database();
       return done(before);
     } catch (error) {
@@ -183,7 +183,7 @@ export function beginAnew(): Outcome {
   noteInDiary(opened.db, 'began-anew');
   opened.close();
   exchange(part);
-  forgetStandings();
+  forgetJudged();
   database();
   return done(undefined);
 }

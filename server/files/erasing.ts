@@ -6,6 +6,7 @@ import { getSettings, saveSettings } from '@/db/courses';
 import type { Db } from '@/db/open';
 import { eraseDeleted } from '@/db/removal';
 import { database } from '../database';
+import { forgetJudged } from '../judging/forget';
 
 /** To be called within the transaction that deletes. */
 export const noteErasing = (db: Db): void => saveSettings(db, { erasePending: true });
@@ -14,6 +15,7 @@ export const noteErasing = (db: Db): void => saveSettings(db, { erasePending: tr
 export function finishErasing(): boolean {
   const db = database();
   if (!getSettings(db).erasePending) return true;
+  forgetJudged();
   try {
     if (!eraseDeleted(db)) return false;
     saveSettings(db, { erasePending: false });

@@ -24,7 +24,7 @@ import { nowMs, today } from '../clock';
 import { database } from '../database';
 import { judgeAllInRunningClasses } from '../running/floorJudge';
 import { done, refuse, type Outcome } from '../result';
-import { forgetStandings } from '../judging/standings';
+import { forgetJudged } from '../judging/forget';
 import {
   BrokenOff,
   lineOf,
@@ -187,6 +187,6 @@ export function takeStudioFile(
       return refuse({ form: `${explain(source, error)} Nothing was stored.` });
     }
   }
-  if (isFinal) forgetStandings();
+  if (isFinal) forgetJudged();
   return done(counts!);
 }

@@ -12,7 +12,7 @@ import { dataFolder } from '../database';
 import { holdingOthers } from './importing';
 import { takeRecordTable, type TableLook } from './recordTable';
 import { refuse, type Outcome } from '../result';
-import { forgetStandings } from '../judging/standings';
+import { forgetJudged } from '../judging/forget';
 import { takeStudioFile, type StudioCounts } from './studioFile';
 import { fileSource } from './studioStream';
 import { dropUpload, uploadFile } from './uploads';
@@ -100,7 +100,7 @@ function takeBeside(
     });
     child.once('error', reject);
     child.once('close', () => {
-      forgetStandings();
+      forgetJudged();
       if (outcome === null) reject(new Error('The import ended early.'));
       else resolve(outcome);
     });

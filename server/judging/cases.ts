@@ -70,7 +70,7 @@ function makeCase(person: PersonRow, evidence: Evidence, context: CaseContext): 
 /** A case holds all of a person's records: so many are kept, those asked for last. */
 const mostCases = 200;
 // One file of a studio, one memory: what is opened anew is read anew.
-const casesOf = new WeakMap<Db, Map<string, OpenedCase>>();
+let casesOf = new WeakMap<Db, Map<string, OpenedCase>>();
 
 /**
  * Everybody's case. Each person is read and judged once for a day, a school and a cupboard, and
@@ -109,3 +109,8 @@ export function readCases(
 /** One person's case. */
 export const readCase = (db: Db, person: PersonRow, context: CaseContext): OpenedCase =>
   readCases(db, [person], () => context).get(person.id)!;
+
+/** Drops every case; whoever is asked for next is read anew. */
+export function forgetCases(): void {
+  casesOf = new WeakMap();
+}

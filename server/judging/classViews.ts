@@ -46,17 +46,23 @@ export interface ClassMember {
   readonly ranges?: Ranges;
 }
 
-/** What the drawings of a class need of somebody. */
-export const toMember = (
-  person: PersonRow,
-  { evidence, school, asOf }: OpenedCase,
-): ClassMember => ({
-  id: memberId(person),
-  name: person.name,
-  body: person.body,
-  kept: person.kept,
-  ranges: measuredRanges(evidence, school, asOf),
-});
+const memberOf = new WeakMap<OpenedCase, ClassMember>();
+
+/** What the drawings of a class need of somebody; the same object for the same case. */
+export function toMember(person: PersonRow, opened: OpenedCase): ClassMember {
+  const known = memberOf.get(opened);
+  if (known !== undefined) return known;
+  const { evidence, school, asOf } = opened;
+  const member = {
+    id: memberId(person),
+    name: person.name,
+    body: person.body,
+    kept: person.kept,
+    ranges: measuredRanges(evidence, school, asOf),
+  };
+  memberOf.set(opened, member);
+  return member;
+}
 
 export interface ClassView {
   readonly course: Pick<CourseRow, 'id' | 'name'>;

@@ -8,6 +8,7 @@ import { judge, type Verdict } from '@/core/ladder/verdict';
 import type { PieceCount } from '@/core/catalog/pieces';
 import type { SetupInput, SetupResult } from '@/core/setups/setup';
 import { keptDistances } from '@/core/setups/registry';
+import { rememberFor } from '@/core/units/remember';
 import type { PersonRow } from '@/db/people';
 
 /** Everything the screens need about one person and the evening's stage. */
@@ -23,7 +24,7 @@ export interface Judgement {
 }
 
 // A case stands for the person as stored; whatever changes about them makes it another one.
-const judgements = new WeakMap<OpenedCase, Map<string, Judgement>>();
+const judged = rememberFor<OpenedCase, Judgement>();
 
 /** One person, one stage, tonight: body, set-ups and verdict from their case. */
 export function judgePerson(
@@ -31,12 +32,9 @@ export function judgePerson(
   opened: OpenedCase,
   { stage, pieces }: { readonly stage: StageKey; readonly pieces: readonly PieceCount[] },
 ): Judgement {
-  const known = judgements.get(opened) ?? new Map<string, Judgement>();
-  judgements.set(opened, known);
-  const asked = JSON.stringify([person.id, stage, pieces]);
-  const found = known.get(asked) ?? judgeAnew(person, opened, stage, pieces);
-  known.set(asked, found);
-  return found;
+  return judged(opened, JSON.stringify([person.id, stage, pieces]), () =>
+    judgeAnew(person, opened, stage, pieces),
+  );
 }
 
 function judgeAnew(

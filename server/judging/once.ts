@@ -8,6 +8,7 @@ import {
 } from '@/core/compose/prepared';
 import { usualSolve } from '@/core/compose/solve';
 import { toPlanFile, type PlanFile } from '@/core/files/planFile';
+import { rememberFor } from '@/core/units/remember';
 
 interface Kept {
   readonly input: ClassInput;
@@ -41,21 +42,20 @@ export function prepareOnce(input: ClassInput): PreparedClass {
   return prepared;
 }
 
-const quickPlans = new WeakMap<PreparedClass, Map<string, PlanFile>>();
+const quickPlans = rememberFor<PreparedClass, PlanFile>();
 
 /** The quick plan of what is prepared, worked out once for the same wishes. */
-export function composeOnce(prepared: PreparedClass, wishes: Wishes): PlanFile {
-  const known = quickPlans.get(prepared) ?? new Map<string, PlanFile>();
-  quickPlans.set(prepared, known);
-  const words = JSON.stringify(wishes);
-  const found =
-    known.get(words) ??
+export const composeOnce = (prepared: PreparedClass, wishes: Wishes): PlanFile =>
+  quickPlans(prepared, JSON.stringify(wishes), () =>
     toPlanFile(
       composeClass(null, prepared, wishes, { ...usualSolve, seed: wishes.seed }),
       prepared,
       wishes,
       { binding: [], relief: null },
-    );
-  known.set(words, found);
-  return found;
+    ),
+  );
+
+/** Drops the classes that were prepared. */
+export function forgetPrepared(): void {
+  kept = [];
 }

@@ -1,0 +1,12 @@
+import { forgetPeople } from '@/db/people';
+import { forgetCases } from './cases';
+import { forgetPrepared } from './once';
+import { forgetStandings } from './standings';
+
+/** What is kept of judging goes with whoever was deleted. */
+export function forgetJudged(): void {
+  forgetPeople();
+  forgetCases();
+  forgetStandings();
+  forgetPrepared();
+}
