@@ -63,11 +63,23 @@ const tones = Object.fromEntries(
   Object.keys(palettes.light).map((tone) => [tone, `var(--lv-${tone})`]),
 ) as Record<keyof Palette, string>;
 
-const onPage = rememberFor<Scene, string>();
+/** A scene as a page takes it: its elements as one text, its size, and what it says. */
+export interface Picture extends Pick<Scene, 'widthPx' | 'heightPx' | 'pxPerM' | 'sentences'> {
+  readonly elements: string;
+}
+
+const onPage = rememberFor<Scene, Picture>();
+
+/** A tenth of a pixel is less than anybody sees; paths are most of a page that draws a class. */
+const coarsened = (elements: string) =>
+  elements.replace(/ d="[^"]*"/g, (path) => path.replace(/(\.\d)\d+/g, '$1'));
 
 /** The same for a page, whose scheme gives the colours. Whatever is text in it is escaped. */
-export const toPageElements = (scene: Scene): string =>
-  onPage(scene, '', () => toElements(scene, tones));
+export const toPicture = (scene: Scene): Picture =>
+  onPage(scene, '', () => {
+    const { widthPx, heightPx, pxPerM, sentences } = scene;
+    return { widthPx, heightPx, pxPerM, sentences, elements: coarsened(toElements(scene, tones)) };
+  });
 
 /**
  * The scene as a standalone SVG file at its true scale: one drawing unit is `1 / pxPerM` metres, and

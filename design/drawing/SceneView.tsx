@@ -1,16 +1,16 @@
 import type { CSSProperties, ReactNode } from 'react';
 import type { Scene } from '@/core/drawing/scene';
-import { toPageElements } from '@/core/drawing/svg';
+import { toPicture, type Picture } from '@/core/drawing/svg';
 import classes from './scene.module.css';
 
 /** The width that makes the drawing true to scale on paper; its height follows. */
-function printWidth(scene: Scene, printScale: number): CSSProperties {
-  const millimetres = (scene.widthPx / scene.pxPerM) * (1000 / printScale);
+function printWidth({ widthPx, pxPerM }: Picture, printScale: number): CSSProperties {
+  const millimetres = (widthPx / pxPerM) * (1000 / printScale);
   return { '--lv-print-width': `${millimetres.toFixed(1)}mm` } as CSSProperties;
 }
 
-interface SceneViewProps {
-  readonly scene: Scene;
+interface PictureViewProps {
+  readonly picture: Picture;
   /** Read out before the drawing's own sentences. */
   readonly label: string;
   /** On paper one metre measures 1000 / printScale mm: 15 draws 1 to 15. Absent: as on screen. */
@@ -25,21 +25,27 @@ interface SceneViewProps {
  * The only place where a scene becomes elements: as one text, which a page of fifty drawings takes
  * in a tenth of the time of as many components.
  */
-export function SceneView({ scene, label, printScale, isFluid, children }: SceneViewProps) {
-  const { widthPx, heightPx } = scene;
+export function PictureView({ picture, label, printScale, isFluid, children }: PictureViewProps) {
+  const { widthPx, heightPx, pxPerM, sentences, elements } = picture;
   return (
     <svg
       role={children ? 'group' : 'img'}
-      aria-label={`${label}. ${scene.sentences.join(' ')}`}
+      aria-label={[label === '' ? '' : `${label}.`, ...sentences].join(' ').trim()}
       viewBox={`0 0 ${widthPx} ${heightPx}`}
       width={isFluid ? '100%' : widthPx}
       height={isFluid ? undefined : heightPx}
       className={classes.scene}
-      style={printScale === undefined ? undefined : printWidth(scene, printScale)}
-      data-px-per-m={scene.pxPerM}
+      style={printScale === undefined ? undefined : printWidth(picture, printScale)}
+      data-px-per-m={pxPerM}
     >
-      <g dangerouslySetInnerHTML={{ __html: toPageElements(scene) }} />
+      <g dangerouslySetInnerHTML={{ __html: elements }} />
       {children}
     </svg>
   );
 }
+
+type SceneViewProps = Omit<PictureViewProps, 'picture'> & { readonly scene: Scene };
+
+export const SceneView = ({ scene, ...rest }: SceneViewProps) => (
+  <PictureView picture={toPicture(scene)} {...rest} />
+);

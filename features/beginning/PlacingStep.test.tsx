@@ -15,7 +15,7 @@ jest.mock('@/features/people/actions', () => ({
 }));
 jest.mock('next/navigation', () => ({ useRouter: () => ({ push: () => undefined }) }));
 
-const rung = (stage: string, label: string) => ({ stage, label, how: '', scene: null });
+const rung = (stage: string, label: string) => ({ stage, label, how: '', picture: null });
 const view: PlacingView = {
   rungs: {
     'forearm-stand': [rung('FS1', 'Base'), rung('FS2', 'Plank')],

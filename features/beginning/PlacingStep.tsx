@@ -4,7 +4,7 @@ import { SegmentedControl } from '@mantine/core';
 import { useState } from 'react';
 import { ladderIds, ladderTable, type LadderId, type StageKey } from '@/core/catalog/stage';
 import { placeByWordAction } from '@/features/people/actions';
-import { SceneView } from '@/design/drawing/SceneView';
+import { PictureView } from '@/design/drawing/SceneView';
 import { LinkButton } from '@/design/LinkButton';
 import { showProblems } from '@/design/notices';
 import type { PlacingPerson, PlacingView } from './read';
@@ -57,9 +57,9 @@ export function PlacingStep({ view, courseId }: PlacingStepProps) {
               <th scope="col" title="Nothing of this family was seen yet">
                 <span className={classes.never}>never seen</span>
               </th>
-              {rungs.map(({ stage, label, how, scene }) => (
+              {rungs.map(({ stage, label, how, picture }) => (
                 <th key={stage} scope="col" title={`${label}. ${how}`}>
-                  {scene && <SceneView scene={scene} label="" />}
+                  {picture && <PictureView picture={picture} label="" />}
                   <span>{label}</span>
                 </th>
               ))}

@@ -1,7 +1,7 @@
 /** What the guided beginning stands on: everything that is there already, and what may be said. */
 import { resolveBody } from '@/core/body/body';
 import { drawStage } from '@/core/drawing/stageSide';
-import type { Scene } from '@/core/drawing/scene';
+import { toPicture, type Picture } from '@/core/drawing/svg';
 import { ladderIds, type LadderId, type StageKey } from '@/core/catalog/stage';
 import { getStageIn, type School } from '@/core/catalog/school';
 import { judge } from '@/core/ladder/verdict';
@@ -65,7 +65,7 @@ export interface PlacingRung {
   readonly stage: StageKey;
   readonly label: string;
   readonly how: string;
-  readonly scene: Scene | null;
+  readonly picture: Picture | null;
 }
 
 export interface PlacingPerson {
@@ -97,15 +97,17 @@ function drawRungs(school: School): PlacingView['rungs'] {
       if (ways.length === 0 || spec.isAside === true || spec.branch !== undefined) return [];
       const { label, how, shape, recipe } = spec;
       const input = { body, profile: school.profile.origin, settings: school.settings, pieces: [] };
-      const scene =
+      const picture =
         shape === undefined
           ? null
-          : drawStage(
-              input,
-              { label, how, shape, recipe },
-              { pxPerM, units: 'cm', detail: 'picture' },
+          : toPicture(
+              drawStage(
+                input,
+                { label, how, shape, recipe },
+                { pxPerM, units: 'cm', detail: 'picture' },
+              ),
             );
-      return [{ stage, label, how, scene }];
+      return [{ stage, label, how, picture }];
     });
   return Object.fromEntries(ladderIds.map((family) => [family, rungsOf(family)])) as Record<
     LadderId,

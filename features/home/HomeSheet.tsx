@@ -4,8 +4,16 @@ import { StripView } from '@/design/atlas/StripView';
 import { homeCaution, type HomeView } from './read';
 import classes from './home.module.css';
 
+export const homeStripPx = 92;
+
+interface HomeSheetProps {
+  readonly view: HomeView;
+  /** The page draws each movement once, for all of its sheets. */
+  readonly isShelved?: boolean;
+}
+
 /** One person's practice on one page. */
-export function HomeSheet({ view }: { readonly view: HomeView }) {
+export function HomeSheet({ view, isShelved = false }: HomeSheetProps) {
   const { name, practice, today, next, units } = view;
   return (
     <article className={classes.sheet} aria-label={`Practice for ${name}`}>
@@ -21,7 +29,14 @@ export function HomeSheet({ view }: { readonly view: HomeView }) {
         {practice.items.map((item) => (
           <li key={item.id}>
             <h3>{item.label}</h3>
-            {item.move !== null && <StripView move={item.move} label={item.label} heightPx={92} />}
+            {item.move !== null && (
+              <StripView
+                move={item.move}
+                label={item.label}
+                heightPx={homeStripPx}
+                isShelved={isShelved}
+              />
+            )}
             <p className={classes.dose}>
               {item.dose}
               <span>{item.days} days a week</span>

@@ -1,7 +1,8 @@
 import { readCourse } from '@/server/judging/views';
 import { readHome } from '@/features/home/read';
 import { HomeBar } from '@/features/home/HomeBar';
-import { HomeSheet } from '@/features/home/HomeSheet';
+import { StripShelf } from '@/design/atlas/StripView';
+import { HomeSheet, homeStripPx } from '@/features/home/HomeSheet';
 import { Page } from '@/design/Page';
 import { EmptyCourse } from '@/features/beginning/EmptyCourse';
 import { teacherPage } from '@/server/network/guarded';
@@ -16,8 +17,12 @@ function HomePracticesPage() {
   return (
     <Page>
       <HomeBar calendar={null} back="/floor" text={null} file={null} />
+      <StripShelf
+        moves={views.flatMap(({ practice }) => practice.items.flatMap(({ move }) => move ?? []))}
+        heightPx={homeStripPx}
+      />
       {views.map((view) => (
-        <HomeSheet key={view.id} view={view} />
+        <HomeSheet key={view.id} view={view} isShelved />
       ))}
     </Page>
   );
