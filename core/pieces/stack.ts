@@ -37,16 +37,17 @@ export interface StackRequest {
  * - under the `sacrum` firm pieces alone;
  * - under the `shoulders` neither cushion nor bolster;
  * - at an upper back that `leans` on it blocks alone, the lowest at least half as deep as all is high;
- * - under the `forearms` firm pieces alone.
+ * - under the `forearms` and the `feet` firm pieces alone.
  * Under the `hands` firm pieces, none on its end, and on its side only what lies on the floor.
  */
-export type StackLoad = 'sacrum' | 'shoulders' | 'leans' | 'forearms' | 'hands';
+export type StackLoad = 'sacrum' | 'shoulders' | 'leans' | 'forearms' | 'hands' | 'feet';
 
 const mayBear: Readonly<Record<StackLoad, (spec: PieceSpec) => boolean>> = {
   sacrum: ({ isFirm }) => isFirm,
   shoulders: ({ kind, isFirm }) => isFirm || kind === 'blanket',
   leans: ({ kind, isFirm }) => kind === 'block' && isFirm,
   forearms: ({ isFirm }) => isFirm,
+  feet: ({ isFirm }) => isFirm,
   hands: ({ isFirm }) => isFirm,
 };
 

@@ -2,6 +2,7 @@
 import type { Body } from '../body/body';
 import type { FigureJoints, Point } from '../posture/joints';
 import type { DistanceId } from '../setups/distanceWords';
+import { platformUnder, type UnderWeight } from '../pieces/underWeight';
 
 export interface Dial {
   readonly parameter: string;
@@ -20,6 +21,8 @@ export interface Dial {
   readonly usual: (body: Body) => number;
   /** The distance of a set-up that this dial is. */
   readonly is?: DistanceId;
+  /** What is stacked to this height bears weight. */
+  readonly stacks?: (body: Body) => UnderWeight;
 }
 
 /** One whose parameter is known by name. */
@@ -27,7 +30,7 @@ export type DialOf<Name extends string> = Dial & { readonly parameter: Name };
 
 export type DialValues = Readonly<Record<string, number>>;
 
-type More = Pick<Dial, 'mark' | 'is'>;
+type More = Pick<Dial, 'mark' | 'is' | 'stacks'>;
 
 export const metres = <Name extends string>(
   parameter: Name,
@@ -82,5 +85,9 @@ export const platformDial: Dial = metres(
   'Platform',
   [0, 0.24],
   ({ heightM }) => 0.083 * heightM,
-  { is: 'platformHeight', mark: { at: ({ shoulder }) => shoulder, axis: 'y', sign: 1 } },
+  {
+    is: 'platformHeight',
+    mark: { at: ({ shoulder }) => shoulder, axis: 'y', sign: 1 },
+    stacks: platformUnder,
+  },
 );

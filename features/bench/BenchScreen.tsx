@@ -2,38 +2,41 @@
 
 import { LinkButton } from '@/design/LinkButton';
 import { saveFile } from '@/design/saveFile';
-import { Button, Group, SegmentedControl, Slider, Switch, Title } from '@mantine/core';
+import { Button, Group, SegmentedControl, Switch, Title } from '@mantine/core';
 import { PickOne } from '@/design/Picker';
 import Link from 'next/link';
-import { useDeferredValue, useMemo, useState } from 'react';
+import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { IconCopy, IconDownload, IconPrinter } from '@tabler/icons-react';
 import { getShape, shapeIds, shapeTable } from '@/core/shapes/registry';
 import { benchSheet, drawBench } from '@/core/drawing/bench';
 import { drawStill } from '@/core/drawing/still';
 import { toSvgFile } from '@/core/drawing/svg';
 import type { ShapeId } from '@/core/shapes/postures';
-import type { Dial } from '@/core/shapes/dials';
 import { beyondSentences } from '@/core/shapes/posed';
 import { getDials } from '@/core/shapes/values';
 import { stillIds, stillTable, type StillId } from '@/core/shapes/stills';
-import { formatHeight, formatLength, type LengthUnits } from '@/core/units/length';
+import { formatHeight, type LengthUnits } from '@/core/units/length';
 import type { BenchView } from '@/server/judging/views';
 import { SceneView } from '@/design/drawing/SceneView';
 import { showSaved } from '@/design/notices';
+import { writeAddress } from './address';
+import { BenchCard } from './BenchCard';
 import { BenchDrawing } from './BenchDrawing';
+import { strangerHeights } from './benchMachine';
+import { DialField } from './DialField';
+import { sayValue } from './dialWords';
 import { describeInputs, listFigures } from './figures';
 import { LoadLadder } from './LoadLadder';
 import { MeasuringGuide } from './MeasuringGuide';
 import { RecipePanel } from './RecipePanel';
 import { SavedSetups } from './SavedSetups';
-import { StackLine } from './StackLine';
-import { benchInput, useBench, type Bench, type Compare } from './useBench';
+import { StackLine, useCupboardStack } from './StackLine';
+import { benchInput, useBench, type Bench, type BenchStart, type Compare } from './useBench';
 import classes from './bench.module.css';
 
 interface BenchScreenProps {
   readonly view: BenchView;
-  readonly firstPersonId: number | null;
-  readonly firstFamily: ShapeId;
+  readonly start: BenchStart;
 }
 
 const stranger = 'stranger';
@@ -55,11 +58,17 @@ const allChoices = [
   },
 ];
 
-export function BenchScreen({ view, firstPersonId, firstFamily }: BenchScreenProps) {
-  const bench = useBench(view, firstPersonId, firstFamily);
-  const [still, setStill] = useState<StillId | null>(null);
+export function BenchScreen({ view, start }: BenchScreenProps) {
+  const bench = useBench(view, start);
+  const [still, setStill] = useState<StillId | null>(start.still);
   const { units } = view.settings;
   const { state, body, values, loads, ghost, problem } = bench;
+  const { personId, heightM, family } = state;
+  useEffect(() => {
+    // In place: a slider being dragged is no step to go back to.
+    window.history.replaceState(null, '', writeAddress({ personId, heightM, family, still }));
+  }, [personId, heightM, family, still]);
+  const stack = useCupboardStack({ body, family, values, pieces: view.pieces });
   // The panels below follow when the drawing has been served: a borrow search may take longer.
   const settledBody = useDeferredValue(body);
   const settledInput = useMemo(
@@ -77,7 +86,8 @@ export function BenchScreen({ view, firstPersonId, firstFamily }: BenchScreenPro
   const figures =
     loads === null
       ? []
-      : listFigures(loads, describeInputs(body, state.family, values, units), units);
+      : listFigures(loads, describeInputs(body, state.family, values, units), units, body);
+  const notes = loads === null ? [] : [...loads.notes, ...beyondSentences(loads)];
   const label = `${person?.name ?? 'Somebody'}: ${getShape(state.family).label}`;
 
   const copy = async () => {
@@ -127,13 +137,7 @@ export function BenchScreen({ view, firstPersonId, firstFamily }: BenchScreenPro
         </Title>
         <Choices bench={bench} view={view} units={units} still={still} onStill={setStill} />
         <Dials bench={bench} units={units} />
-        <StackLine
-          body={body}
-          family={state.family}
-          values={values}
-          pieces={view.pieces}
-          units={units}
-        />
+        <StackLine stack={stack} units={units} />
       </div>
       <div>
         {problem !== null && (
@@ -181,6 +185,7 @@ export function BenchScreen({ view, firstPersonId, firstFamily }: BenchScreenPro
               <dt>{figure.label}</dt>
               <dd>
                 {figure.value}
+                {figure.like !== undefined && <small>{figure.like}</small>}
                 <details>
                   <summary>Why?</summary>
                   {figure.why}
@@ -190,7 +195,7 @@ export function BenchScreen({ view, firstPersonId, firstFamily }: BenchScreenPro
           ))}
         </dl>
         {person && <CareLine person={person} family={state.family} />}
-        {[...(loads?.notes ?? []), ...(loads ? beyondSentences(loads) : [])].map((note) => (
+        {notes.map((note) => (
           <p key={note} className={classes.note}>
             {note}
           </p>
@@ -210,6 +215,20 @@ export function BenchScreen({ view, firstPersonId, firstFamily }: BenchScreenPro
           />
         )}
       </div>
+      {scene && (
+        <BenchCard
+          who={person?.name ?? `Somebody of ${formatHeight(state.heightM, units)}`}
+          family={state.family}
+          values={values}
+          scene={scene}
+          figures={figures}
+          notes={notes}
+          stack={stack}
+          isToLookAt={person?.rulings[state.family]?.isOpen === false}
+          today={view.today}
+          units={units}
+        />
+      )}
       <div className={classes.wide}>
         <div>
           <LoadLadder body={settledBody} />
@@ -231,16 +250,6 @@ export function BenchScreen({ view, firstPersonId, firstFamily }: BenchScreenPro
       </div>
     </div>
   );
-}
-
-function sayValue(
-  dial: Dial,
-  values: Readonly<Record<string, number>>,
-  units: LengthUnits,
-): string {
-  const value = values[dial.parameter]!;
-  if (dial.unit === 'm') return formatLength(value, units);
-  return dial.unit === 'deg' ? `${Math.round(value)}°` : value.toFixed(2);
 }
 
 interface PartProps {
@@ -268,20 +277,13 @@ function Choices({ bench, view, units, still, onStill }: ChoicesProps) {
         onChange={(value) => change({ personId: toId(value) })}
       />
       {state.personId === null && (
-        <div>
-          <span className={classes.dialLabel}>
-            Height <strong>{formatHeight(state.heightM, units)}</strong>
-          </span>
-          <Slider
-            thumbLabel="Height"
-            min={1.2}
-            max={2.2}
-            step={0.01}
-            label={null}
-            value={state.heightM}
-            onChange={(heightM) => change({ heightM })}
-          />
-        </div>
+        <DialField
+          dial={{ label: 'Height', unit: 'm', ...strangerHeights }}
+          value={state.heightM}
+          units={units}
+          say={formatHeight}
+          onTurn={(heightM) => change({ heightM })}
+        />
       )}
       <PickOne
         label="Shape"
@@ -346,20 +348,13 @@ function Dials({ bench, units }: PartProps) {
   return (
     <div className={classes.choices}>
       {getDials(state.family).map((dial) => (
-        <div key={dial.parameter}>
-          <span className={classes.dialLabel}>
-            {dial.label} <strong>{sayValue(dial, values, units)}</strong>
-          </span>
-          <Slider
-            thumbLabel={`${dial.label}, dial`}
-            min={dial.low}
-            max={dial.high}
-            step={dial.unit === 'deg' ? 1 : 0.01}
-            label={null}
-            value={values[dial.parameter] ?? dial.low}
-            onChange={(value) => turn(dial.parameter, value)}
-          />
-        </div>
+        <DialField
+          key={dial.parameter}
+          dial={dial}
+          value={values[dial.parameter] ?? dial.low}
+          units={units}
+          onTurn={(value) => turn(dial.parameter, value)}
+        />
       ))}
     </div>
   );

@@ -15,6 +15,7 @@ import { formatFigure, formatLength, type LengthUnits } from '@/core/units/lengt
 import type { BenchPerson } from '@/server/judging/views';
 import { SceneView } from '@/design/drawing/SceneView';
 import { KeepDistance } from './KeepDistance';
+import { sayLayers } from './stackWords';
 import classes from './bench.module.css';
 
 interface RecipePanelProps {
@@ -27,7 +28,6 @@ interface RecipePanelProps {
 
 const recipeChoices = setupIds.map((id) => ({ value: id, label: getSetup(id).label }));
 const profileChoices = profileIds.map((id) => ({ value: id, label: profileTable[id].label }));
-const faceWords = { flat: 'flat', side: 'on its side', end: 'on its end' } as const;
 const fallback: SetupId = 'forearm-kick';
 
 /** A measured set-up for this body, this profile and the pieces at hand; change any of them. */
@@ -115,14 +115,8 @@ export function RecipePanel({ input, family, person, units }: RecipePanelProps) 
       </table>
       {result.stack?.found && (
         <p className={classes.note}>
-          Stack, from below:{' '}
-          {result.stack.layers
-            .map(
-              ({ count, face, isRefolded, ...one }) =>
-                `${count} ${specOf(one).label.toLowerCase()} ${isRefolded ? 'folded once more' : faceWords[face]}`,
-            )
-            .join(', then ')}
-          : {formatLength(result.stack.heightM!, units)} with weight on it.
+          Stack, from below: {sayLayers(result.stack.layers)}:{' '}
+          {formatLength(result.stack.heightM!, units)} with weight on it.
         </p>
       )}
       {result.spacer && (

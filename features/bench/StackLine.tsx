@@ -1,57 +1,76 @@
 'use client';
 
 import type { Body } from '@/core/body/body';
-import { specOf, type PieceCount } from '@/core/catalog/pieces';
-import type { StackRequest } from '@/core/pieces/stack';
+import type { PieceCount } from '@/core/catalog/pieces';
+import type { Stack, StackRequest } from '@/core/pieces/stack';
+import { stackUnder } from '@/core/pieces/underWeight';
 import type { ShapeId } from '@/core/shapes/postures';
 import type { DialValues } from '@/core/shapes/dials';
+import { getDials } from '@/core/shapes/values';
 import { formatLength, type LengthUnits } from '@/core/units/length';
+import { sayLayers } from './stackWords';
 import { useStack } from './useStack';
 import classes from './bench.module.css';
 
-interface StackLineProps {
+interface StackInput {
   readonly body: Body;
   readonly family: ShapeId;
   readonly values: DialValues;
   readonly pieces: readonly PieceCount[];
+}
+
+/** Under a centimetre nothing is laid out. */
+const leastM = 0.01;
+
+interface Asked {
+  readonly request: StackRequest;
+  readonly times: number;
+}
+
+function requestFor({ body, family, values, pieces }: StackInput): Asked | null {
+  const dial = getDials(family).find(({ stacks }) => stacks !== undefined);
+  const targetM = dial === undefined ? 0 : (values[dial.parameter] ?? 0);
+  if (dial?.stacks === undefined || targetM < leastM) return null;
+  const under = dial.stacks(body);
+  return { request: stackUnder(under, targetM, pieces), times: under.times ?? 1 };
+}
+
+export interface CupboardStack {
+  readonly targetM: number;
+  readonly stack: Stack;
+  /** The same so many times over. */
+  readonly times: number;
+}
+
+/** What the cupboard makes of the height being dragged, following along; `null`: nothing to stack. */
+export function useCupboardStack(input: StackInput): CupboardStack | null {
+  const asked = requestFor(input);
+  const stack = useStack(asked?.request ?? null);
+  if (asked === null || stack === null) return null;
+  return { targetM: asked.request.targetM, stack, times: asked.times };
+}
+
+/** The stack in words: what lies on what, or what comes nearest. */
+export function sayStack({ targetM, stack, times }: CupboardStack, units: LengthUnits): string {
+  if (stack.found) {
+    const each = times === 1 ? '' : ', the same on either side';
+    return `${sayLayers(stack.layers)}: ${formatLength(stack.heightM!, units)}${each}.`;
+  }
+  const nearest = [stack.nearest.below, stack.nearest.above]
+    .filter((height) => height !== null)
+    .map((height) => formatLength(height, units))
+    .join(' or ');
+  return `no stack makes ${formatLength(targetM, units)}; nearest ${nearest || 'none'}.`;
+}
+
+interface StackLineProps {
+  readonly stack: CupboardStack | null;
   readonly units: LengthUnits;
 }
 
-/** Elbows and shoulders lie on a platform with a hand's breadth to spare (handbook 04). */
-const overM = 0.1;
-
-function requestFor({ body, family, values, pieces }: StackLineProps): StackRequest | null {
-  const { outerShoulderWidth, upperArm } = body.lengths;
-  const platform: StackRequest['footprintM'] = [outerShoulderWidth + overM, upperArm + overM];
-  const [targetM, footprintM]: [number, StackRequest['footprintM']] =
-    family === 'shoulderStand' || family === 'plough'
-      ? [values.platformM ?? 0, platform]
-      : family === 'raisedDog'
-        ? [values.supportHeightM ?? 0, [0.4, 0.25]]
-        : family === 'liftedTuck'
-          ? [values.blockM ?? 0, [0.15, 0.09]]
-          : [0, platform];
-  return targetM < 0.01 ? null : { targetM, footprintM, pieces };
-}
-
-/** What the cupboard makes of the height being dragged, following along. */
-export function StackLine(props: StackLineProps) {
-  const { units } = props;
-  const request = requestFor(props);
-  const stack = useStack(request);
-  if (request === null || stack === null) return null;
-  const { below, above } = stack.nearest;
-  return (
+export const StackLine = ({ stack, units }: StackLineProps) =>
+  stack === null ? null : (
     <p className={classes.note} aria-live="polite">
-      <strong>From the cupboard:</strong>{' '}
-      {stack.found
-        ? `${stack.layers.map((layer) => `${layer.count} ${specOf(layer).label.toLowerCase()}`).join(', then ')}: ${formatLength(stack.heightM!, units)}.`
-        : `no stack makes ${formatLength(request.targetM, units)}; nearest ${
-            [below, above]
-              .filter((height) => height !== null)
-              .map((height) => formatLength(height, units))
-              .join(' or ') || 'none'
-          }.`}
+      <strong>From the cupboard:</strong> {sayStack(stack, units)}
     </p>
   );
-}

@@ -39,6 +39,17 @@ describe('the bench', () => {
     expect(on.values.baseM).toBeCloseTo(usual - 0.01, 9);
   });
 
+  it('moves with another height what depends on it, and leaves what was turned', () => {
+    const { view } = open();
+    const stranger = beginBench(view, null, 'dolphin', 1.6);
+    const lifted = turnBench(view, stranger, 'liftM', 0.04);
+    const tall = changeBench(view, lifted, { heightM: 1.9 });
+    const own = beginBench(view, null, 'dolphin', 1.9).state.values;
+    expect(tall.state.values.elbowToBallM).toBe(own.elbowToBallM);
+    expect(own.elbowToBallM).toBeGreaterThan(stranger.state.values.elbowToBallM!);
+    expect(tall.state.values.liftM).toBe(0.04);
+  });
+
   it('forgets with another body what this one could reach', () => {
     const { view, bench, two } = open();
     const moved = turnBench(view, bench, 'baseM', 0.5);

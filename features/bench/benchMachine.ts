@@ -16,8 +16,8 @@ import type { SetupInput } from '@/core/setups/setup';
 import { toMeasuredRanges } from '@/core/shapes/posed';
 import type { BenchPerson, BenchView } from '@/server/judging/views';
 
-/** A body nobody has entered: a height typed on the bench. */
-const strangerHeightM = 1.7;
+/** A body nobody has entered: a height typed on the bench, metres. */
+export const strangerHeights = { usual: 1.7, low: 1.2, high: 2.2 } as const;
 
 export type Compare = 'nobody' | 'person' | 'shape';
 
@@ -129,12 +129,13 @@ export function beginBench(
   view: BenchView,
   personId: number | null,
   family: ShapeId,
+  heightM: number = strangerHeights.usual,
 ): BenchMachine {
-  const body = bodyOf(view.people, personId, strangerHeightM);
+  const body = bodyOf(view.people, personId, heightM);
   return {
     state: {
       personId,
-      heightM: strangerHeightM,
+      heightM,
       family,
       values: startValues(view, personId, family, body),
       oneLeg: false,
@@ -191,6 +192,18 @@ export function holdBench(view: BenchView, { state, reached }: BenchMachine): He
   };
 }
 
+/** For another height: what stood at its own place moves to the new one, what was turned stays. */
+function outgrow(view: BenchView, { family, heightM, values }: BenchState, nextM: number) {
+  const own = startValues(view, null, family, bodyOf(view.people, null, heightM));
+  const next = startValues(view, null, family, bodyOf(view.people, null, nextM));
+  return Object.fromEntries(
+    Object.entries(values).map(([parameter, value]) => [
+      parameter,
+      value === own[parameter] ? (next[parameter] ?? value) : value,
+    ]),
+  );
+}
+
 /** A part of the state changed. Another body or shape begins at its own set-up. */
 export function changeBench(
   view: BenchView,
@@ -212,7 +225,9 @@ export function changeBench(
     };
   }
   // A posture another body could reach says nothing about this one.
-  if (part.heightM !== undefined && state.personId === null) return { state: next, reached: null };
+  if (part.heightM !== undefined && state.personId === null) {
+    return { state: { ...next, values: outgrow(view, state, part.heightM) }, reached: null };
+  }
   const body = bodyOf(view.people, state.personId, state.heightM);
   const closed = solve(view, state, body);
   return {

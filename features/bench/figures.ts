@@ -11,6 +11,8 @@ export interface BenchFigure {
   readonly id: string;
   readonly label: string;
   readonly value: string;
+  /** The same as something one can feel. */
+  readonly like?: string;
   /** The formula in words, its inputs and its source. */
   readonly why: string;
 }
@@ -44,7 +46,7 @@ export function describeInputs(
         ? formatLength(value, units)
         : unit === 'deg'
           ? `${whole(value)}°`
-          : value.toFixed(2);
+          : `${whole(value * 100)} %`;
     return `${label.toLowerCase()} ${said}`;
   });
   const measured = lengthIds.filter((id) => body.basis[id] === 'measured');
@@ -55,12 +57,29 @@ export function describeInputs(
   return `Inputs: ${[...dials, `height ${formatHeight(body.heightM, units)}`, lengths].join(', ')}.`;
 }
 
+const gravity = 9.81;
+
+/** A moment as a weight held out with straight arms: kilograms, or a share of one's own weight. */
+function sayMoment(momentNmPerKg: number, { massKg, lengths }: Body): string {
+  const share = Math.abs(momentNmPerKg) / (gravity * (lengths.upperArm + lengths.forearm));
+  const held =
+    massKg === undefined
+      ? `${Math.round(share * 100)} % of one’s weight`
+      : `${Math.round(share * massKg)} kg`;
+  return `like ${held} held out in front with straight arms`;
+}
+
 /**
  * The bench's figures in the order they are read: loads, line, reserve.
  *
  * @param inputs what all of them rest on, in words
  */
-export function listFigures(loads: Loads, inputs: string, units: LengthUnits): BenchFigure[] {
+export function listFigures(
+  loads: Loads,
+  inputs: string,
+  units: LengthUnits,
+  body: Body,
+): BenchFigure[] {
   const { angles, contacts } = loads;
   const range = ({ low, high }: { low: number; high: number }) =>
     `${whole(low)} to ${whole(high)} %`;
@@ -114,6 +133,7 @@ export function listFigures(loads: Loads, inputs: string, units: LengthUnits): B
       id: 'moment',
       label: 'Shoulder moment',
       value: `${loads.shoulderMomentNmPerKg.toFixed(1)} Nm/kg`,
+      like: sayMoment(loads.shoulderMomentNmPerKg, body),
       why: `Floor reaction at the nominal pressure point times its distance from the shoulder, less the arms' own weight; both arms together, per kilogram of body mass. ${masses}`,
     });
   }
@@ -121,17 +141,18 @@ export function listFigures(loads: Loads, inputs: string, units: LengthUnits): B
     figures.push({
       id: 'clearance',
       label: 'Head clears the floor',
-      value: loads.headClearanceM <= 0 ? 'not' : formatLength(loads.headClearanceM, units),
+      value:
+        loads.headClearanceM <= 0 ? 'no, it touches' : formatLength(loads.headClearanceM, units),
       why: 'Upper arm + 3 cm of shoulder lift - shoulder line to crown. Proportion and not weakness.',
     });
   }
   if (loads.kickRiseM !== undefined) {
-    const joules = (loads.kickRiseM * 9.81).toFixed(1);
     figures.push({
       id: 'kick',
       label: 'Rise in the kick',
-      value: `${formatLength(loads.kickRiseM, units)}, ${joules} J/kg`,
-      why: 'Rise of the centre of mass from the last foot contact (one leg lifted, foot walked in to 0.45 of height, shoulders over the base) to the top.',
+      value: formatLength(loads.kickRiseM, units),
+      like: 'like a step up of that height, from one foot',
+      why: `${(loads.kickRiseM * gravity).toFixed(1)} joules for each kilogram of weight. Rise of the centre of mass from the last foot contact (one leg lifted, foot walked in to 0.45 of height, shoulders over the base) to the top.`,
     });
   }
   if (loads.balance) {

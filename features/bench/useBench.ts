@@ -2,14 +2,25 @@
 
 import { useMemo, useState } from 'react';
 import type { ShapeId } from '@/core/shapes/postures';
+import type { StillId } from '@/core/shapes/stills';
 import type { BenchView } from '@/server/judging/views';
 import { beginBench, changeBench, holdBench, turnBench, type BenchState } from './benchMachine';
 
 export { benchInput, type BenchState, type Compare } from './benchMachine';
 
+/** Who and what it opens with, as the address says it. */
+export interface BenchStart {
+  readonly personId: number | null;
+  readonly family: ShapeId;
+  /** A drawing without loads, in place of the shape. */
+  readonly still: StillId | null;
+  /** Of a body nobody has entered. */
+  readonly heightM?: number;
+}
+
 /** Everything the bench knows; the posture follows each change, or stays at the last possible one. */
-export function useBench(view: BenchView, firstPersonId: number | null, firstFamily: ShapeId) {
-  const [machine, setMachine] = useState(() => beginBench(view, firstPersonId, firstFamily));
+export function useBench(view: BenchView, { personId, family, heightM }: BenchStart) {
+  const [machine, setMachine] = useState(() => beginBench(view, personId, family, heightM));
   const held = useMemo(() => holdBench(view, machine), [view, machine]);
   return {
     ...held,

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import type { RungView, Token } from './read';
 import { VerdictMark, verdictWords } from '@/design/marks/VerdictMark';
 import { RecordButton } from '@/features/check/RecordButton';
+import { rungHref } from './rungHref';
 import classes from './ladders.module.css';
 
 interface RungProps {
@@ -70,7 +71,10 @@ export function Rung({ rung, today, breathSeconds }: RungProps) {
               ))}
             </ul>
           )}
-          <Link href={`/ladders/${rung.stage}`} prefetch={false}>
+          <Link
+            href={rungHref(rung.stage, (rung.here[0] ?? rung.waiting[0])?.id ?? null)}
+            prefetch={false}
+          >
             Open this rung
           </Link>
         </div>

@@ -17,6 +17,7 @@ import { CautionLine, Page } from '@/design/Page';
 import { PersonPicker } from './PersonPicker';
 import { RungDrawing } from './RungDrawing';
 import { VerdictMark, verdictWords } from '@/design/marks/VerdictMark';
+import { rungHref } from './rungHref';
 import classes from './ladders.module.css';
 
 interface RungPageProps {
@@ -133,7 +134,11 @@ function Moves({
   );
 }
 
-function Facts({ view: { stage, gate, say, before, after } }: { readonly view: RungPageView }) {
+function Facts({
+  view: { stage, gate, say, before, after, person },
+}: {
+  readonly view: RungPageView;
+}) {
   const { spec } = stage;
   const first = beforeWeight(spec);
   const loads = Object.entries(spec.loads) as [Region, number][];
@@ -141,7 +146,7 @@ function Facts({ view: { stage, gate, say, before, after } }: { readonly view: R
     list.map(({ stage: key, label }, index) => (
       <span key={key}>
         {index > 0 && ' or '}
-        <Link href={`/ladders/${key}`} prefetch={false}>
+        <Link href={rungHref(key, person?.id ?? null)} prefetch={false}>
           {label}
         </Link>
       </span>

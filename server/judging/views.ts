@@ -195,6 +195,7 @@ export interface BenchView {
   readonly pieces: readonly PieceCount[];
   readonly profile: ProfileId;
   readonly profileSettings: ProfileSettings;
+  readonly today: Day;
 }
 
 /** Bodies, cupboard and saved set-ups for the bench; the computing happens in the browser. */
@@ -233,5 +234,6 @@ export function readBench(): BenchView | null {
     pieces,
     profile: school.profile.origin,
     profileSettings: school.settings,
+    today: today(),
   };
 }

@@ -1,7 +1,6 @@
 import type { Metadata } from 'next';
-import { shapeIds } from '@/core/shapes/registry';
-import { readPersonId } from '@/server/personId';
 import { readBench } from '@/server/judging/views';
+import { readAddress } from '@/features/bench/address';
 import { BenchScreen } from '@/features/bench/BenchScreen';
 import { CautionLine, Page } from '@/design/Page';
 import { EmptyCourse } from '@/features/beginning/EmptyCourse';
@@ -16,18 +15,9 @@ interface BenchPageProps {
 async function BenchPage({ searchParams }: BenchPageProps) {
   const view = readBench();
   if (view === null) return <EmptyCourse />;
-  const { person, shape } = await searchParams;
-  const id = typeof person === 'string' ? readPersonId(person) : null;
-  const first = view.people.find((candidate) => candidate.id === id) ?? view.people[0];
-  const family = shapeIds.find((candidate) => candidate === shape) ?? 'forearmStandWall';
   return (
     <Page>
-      <BenchScreen
-        key={`${first?.id}-${family}`}
-        view={view}
-        firstPersonId={first?.id ?? null}
-        firstFamily={family}
-      />
+      <BenchScreen view={view} start={readAddress(await searchParams, view.people)} />
       <CautionLine />
     </Page>
   );

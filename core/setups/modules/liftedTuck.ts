@@ -1,4 +1,5 @@
 /** Lifted tuck on blocks. Source: handbook 04 "Widths, loops, spacers". */
+import { blocksUnderHands, stackUnder } from '../../pieces/underWeight';
 import { measuring, noAssist, type Setup } from '../setup';
 import { adviseStack } from '../stackAdvice';
 import { stackWays } from './stackWays';
@@ -19,13 +20,10 @@ export const liftedTuck: Setup = {
       };
     }
     // The same under each hand: half the pieces make one of the two.
-    const { stack, cautions } = adviseStack(input, {
-      targetM: height.metres,
-      toleranceM: 0.03,
-      footprintM: [0.15, 0.09],
-      pieces: input.pieces.map((one) => ({ ...one, count: Math.floor(one.count / 2) })),
-      bears: 'hands',
-    });
+    const { stack, cautions } = adviseStack(
+      input,
+      stackUnder(blocksUnderHands, height.metres, input.pieces),
+    );
     return { distances: [height], stack, cautions, notes: ['The same under each hand.'] };
   },
   ways: stackWays((input) => liftedTuck.solve(input), { times: 2 }),

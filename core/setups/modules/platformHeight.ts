@@ -1,6 +1,7 @@
 /** How high the shoulders lie over the head, and what they lie on. Source: handbook 04. */
 import type { Lengths } from '../../body/body';
 import { profileTable } from '../../catalog/profiles';
+import { platformUnder, stackUnder } from '../../pieces/underWeight';
 import { degrees, radians } from '../../posture/geometry';
 import { neckLeverM } from '../../posture/supine';
 import { tolerance } from '../../tolerance';
@@ -10,10 +11,6 @@ import { adviseStack } from '../stackAdvice';
 
 /** The neck bends over this much of height besides skull base to C7. */
 const headShare = 0.06;
-/** Beyond the shoulders and the upper arms. */
-const overM = 0.1;
-/** A platform is as wide as the mat, its pads laid to the edge (handbook 04 "Stacks under weight"). */
-const leastWidthM = 0.6;
 /** A platform kept lower than wanted by more than the stack's own tolerance is too low. */
 const toleranceM = 0.01;
 
@@ -43,14 +40,7 @@ export function platformHeight(input: SetupInput) {
 }
 
 export function stackForPlatform(input: SetupInput, heightM: number) {
-  const { body, pieces } = input;
-  const { outerShoulderWidth, upperArm } = body.lengths;
-  return adviseStack(input, {
-    targetM: heightM,
-    footprintM: [Math.max(leastWidthM, outerShoulderWidth + overM), upperArm + overM],
-    pieces,
-    bears: 'shoulders',
-  });
+  return adviseStack(input, stackUnder(platformUnder(input.body), heightM, input.pieces));
 }
 
 /** A platform too low for this neck is none. */

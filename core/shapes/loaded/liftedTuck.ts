@@ -1,3 +1,4 @@
+import { blocksUnderHands } from '../../pieces/underWeight';
 import { liftedTuck as solve } from '../../posture/crow';
 import { metres } from '../dials';
 import { fromFloor, type Shape } from '../shape';
@@ -15,6 +16,7 @@ export const liftedTuck: Shape<'liftedTuck'> = {
       {
         is: 'blockHeight',
         mark: { at: ({ wrist }) => [wrist[0] + 0.06, wrist[1]], axis: 'y', sign: 1 },
+        stacks: () => blocksUnderHands,
       },
     ),
   ],

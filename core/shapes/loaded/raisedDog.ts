@@ -1,3 +1,4 @@
+import { supportUnderFeet } from '../../pieces/underWeight';
 import { raisedDog as solve } from '../../posture/dogs';
 import { ballAt, lead, metres } from '../dials';
 import { fromFloor, type Shape } from '../shape';
@@ -10,6 +11,7 @@ export const raisedDog: Shape<'raisedDog'> = {
     ballAt('stanceM', 'Knuckles to feet', 0.52),
     metres('supportHeightM', 'Under the feet', [0, 0.9], () => 0.45, {
       mark: { at: ({ heel }) => [heel[0] - 0.12, heel[1]], axis: 'y', sign: 1 },
+      stacks: () => supportUnderFeet,
     }),
     lead,
   ],

@@ -1,0 +1,107 @@
+'use client';
+
+import { NumberInput, Slider } from '@mantine/core';
+import { useState } from 'react';
+import { formatLength, parseLength, type LengthUnits } from '@/core/units/length';
+import type { Dial } from '@/core/shapes/dials';
+import { TextInput } from '@mantine/core';
+import classes from './bench.module.css';
+
+interface DialFieldProps {
+  readonly dial: Pick<Dial, 'label' | 'unit' | 'low' | 'high'>;
+  readonly value: number;
+  readonly units: LengthUnits;
+  /** Written otherwise than a distance: a height in feet and inches. */
+  readonly say?: (metres: number, units: LengthUnits) => string;
+  readonly onTurn: (value: number) => void;
+}
+
+const steps = { m: 0.01, deg: 1, share: 0.01 } as const;
+
+/** A value to slide and to type: what is typed counts with Enter or when the field is left. */
+export function DialField({ dial, value, units, say, onTurn }: DialFieldProps) {
+  const { label, unit, low, high } = dial;
+  return (
+    <div>
+      <div className={classes.dialLabel}>
+        <span>{label}</span>
+        {unit === 'm' ? (
+          <LengthField
+            label={label}
+            range={[low, high]}
+            value={value}
+            units={units}
+            say={say ?? formatLength}
+            onTurn={onTurn}
+          />
+        ) : (
+          <NumberInput
+            aria-label={`${label}, typed`}
+            size="xs"
+            w={84}
+            hideControls
+            clampBehavior="blur"
+            allowDecimal={false}
+            min={unit === 'deg' ? low : low * 100}
+            max={unit === 'deg' ? high : high * 100}
+            suffix={unit === 'deg' ? '°' : ' %'}
+            value={Math.round(unit === 'deg' ? value : value * 100)}
+            onValueChange={({ floatValue }, { source }) => {
+              if (floatValue === undefined || String(source) !== 'event') return;
+              onTurn(unit === 'deg' ? floatValue : floatValue / 100);
+            }}
+          />
+        )}
+      </div>
+      <Slider
+        thumbLabel={`${label}, dial`}
+        min={low}
+        max={high}
+        step={steps[unit]}
+        label={null}
+        value={value}
+        onChange={onTurn}
+      />
+    </div>
+  );
+}
+
+interface LengthFieldProps {
+  readonly label: string;
+  readonly range: readonly [low: number, high: number];
+  readonly value: number;
+  readonly units: LengthUnits;
+  readonly say: (metres: number, units: LengthUnits) => string;
+  readonly onTurn: (value: number) => void;
+}
+
+function LengthField({ label, range: [low, high], value, units, say, onTurn }: LengthFieldProps) {
+  const shown = say(value, units);
+  const [typed, setTyped] = useState<string | null>(null);
+  const read = typed === null ? value : parseLength(typed, units);
+  const isWithin = read !== null && read >= low - 1e-9 && read <= high + 1e-9;
+  const finish = () => {
+    if (typed === null || !isWithin) return;
+    if (typed !== shown) onTurn(read);
+    setTyped(null);
+  };
+  return (
+    <TextInput
+      aria-label={`${label}, typed`}
+      size="xs"
+      w={96}
+      value={typed ?? shown}
+      error={typed !== null && !isWithin && `${say(low, units)} to ${say(high, units)}`}
+      onFocus={(event) => {
+        setTyped(shown);
+        event.currentTarget.select();
+      }}
+      onChange={({ currentTarget }) => setTyped(currentTarget.value)}
+      onBlur={finish}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') finish();
+        if (event.key === 'Escape') setTyped(null);
+      }}
+    />
+  );
+}
