@@ -15,6 +15,13 @@ export const listHomeReports = (db: Db, personId: number): HomeReport[] =>
     .all()
     .map(({ on, item, felt, pain, sign }) => ({ on, item, felt, pain, sign }));
 
+/** What came in with a diary, by the numbers of its rows. */
+export interface TakenDiary {
+  readonly reports: readonly number[];
+  readonly pains: readonly number[];
+  readonly signs: readonly number[];
+}
+
 const keyOf = ({ on, item, felt, pain, sign }: HomeReport) =>
   JSON.stringify([on, item, felt, pain, sign]);
 
@@ -22,14 +29,14 @@ const keyOf = ({ on, item, felt, pain, sign }: HomeReport) =>
  * Takes a diary in. What was taken in before is known again, so that a diary handed back every week
  * grows and repeats nothing. Pain and stop signs close what they close anywhere.
  *
- * @returns how many entries are new
+ * @returns the rows that are new, for the way back
  */
-export function addDiary(db: Db, personId: number, entries: readonly DiaryEntry[]): number {
+export function addDiary(db: Db, personId: number, entries: readonly DiaryEntry[]): TakenDiary {
   const known = new Map<string, number>();
   for (const one of listHomeReports(db, personId)) {
     known.set(keyOf(one), (known.get(keyOf(one)) ?? 0) + 1);
   }
-  let added = 0;
+  const taken = { reports: [] as number[], pains: [] as number[], signs: [] as number[] };
   for (const { pain = null, sign = null, ...entry } of entries) {
     const row = { ...entry, pain, sign };
     const left = known.get(keyOf(row)) ?? 0;
@@ -37,16 +44,38 @@ export function addDiary(db: Db, personId: number, entries: readonly DiaryEntry[
       known.set(keyOf(row), left - 1);
       continue;
     }
-    db.insert(homeReport)
+    const report = db
+      .insert(homeReport)
       .values({ personId, ...row })
-      .run();
-    if (pain !== null) db.insert(painReport).values({ personId, place: pain, date: row.on }).run();
-    if (sign !== null && !isNoted(db, personId, sign, row.on)) {
-      db.insert(stopSign).values({ personId, sign, date: row.on }).run();
+      .returning({ id: homeReport.id })
+      .get();
+    taken.reports.push(report.id);
+    if (pain !== null) {
+      const values = { personId, place: pain, date: row.on };
+      const made = db.insert(painReport).values(values).returning({ id: painReport.id }).get();
+      taken.pains.push(made.id);
     }
-    added += 1;
+    if (sign !== null && !isNoted(db, personId, sign, row.on)) {
+      const values = { personId, sign, date: row.on };
+      const made = db.insert(stopSign).values(values).returning({ id: stopSign.id }).get();
+      taken.signs.push(made.id);
+    }
   }
-  return added;
+  return taken;
+}
+
+/** Takes a diary out again: what came in with it and nothing else. */
+export function dropDiary(db: Db, personId: number, taken: TakenDiary): void {
+  for (const [table, ids] of [
+    [homeReport, taken.reports],
+    [painReport, taken.pains],
+    [stopSign, taken.signs],
+  ] as const) {
+    if (ids.length === 0) continue;
+    db.delete(table)
+      .where(and(eq(table.personId, personId), inArray(table.id, [...ids])))
+      .run();
+  }
 }
 
 const isNoted = (db: Db, personId: number, sign: NonNullable<HomeReport['sign']>, date: string) =>

@@ -52,7 +52,7 @@ export function CourseHead({ course, profiles }: CourseHeadProps) {
           onChange={(event) => setValues({ ...values, place: event.currentTarget.value })}
         />
         <NativeSelect
-          label="Judged by"
+          label="Profile"
           data={profiles.map(({ key, label }) => ({ value: key, label }))}
           value={values.profile}
           onChange={(event) => setValues({ ...values, profile: event.currentTarget.value })}

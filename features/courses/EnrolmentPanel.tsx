@@ -6,7 +6,7 @@ import { IconX } from '@tabler/icons-react';
 import Link from 'next/link';
 import { useTransition } from 'react';
 import { changeEnrolmentAction } from './actions';
-import { showProblems } from '@/design/notices';
+import { showProblems, showUndo } from '@/design/notices';
 import classes from './courses.module.css';
 
 interface EnrolmentPanelProps {
@@ -20,8 +20,12 @@ export function EnrolmentPanel({ courseId, people, others }: EnrolmentPanelProps
   const [isBusy, startBusy] = useTransition();
   const change = (person: number, isIn: boolean) =>
     startBusy(async () => {
+      const name = [...people, ...others].find(({ id }) => id === person)?.name ?? 'Somebody';
       const outcome = await changeEnrolmentAction(courseId, person, isIn);
-      if (!outcome.ok) showProblems(outcome.problems);
+      if (!outcome.ok) return showProblems(outcome.problems);
+      showUndo(isIn ? `${name} is enrolled.` : `${name} is out of the course.`, () =>
+        changeEnrolmentAction(courseId, person, !isIn),
+      );
     });
   return (
     <section aria-label="Enrolled">

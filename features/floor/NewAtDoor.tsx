@@ -7,7 +7,7 @@ import { IconUserPlus } from '@tabler/icons-react';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { noteScreenedAction } from '@/features/person/actions';
-import { joinClassAction } from './actions';
+import { joinClassAction, leaveClassAction } from './actions';
 import { showProblem } from '@/design/notices';
 import { useFloorClass } from './context';
 import classes from './floor.module.css';
@@ -29,7 +29,7 @@ export function NewAtDoor({ others }: NewAtDoorProps) {
   const { floor, bundle } = useFloorClass();
   const router = useRouter();
   const [isOpen, setOpen] = useState(false);
-  const [joined, setJoined] = useState<Other | null>(null);
+  const [joined, setJoined] = useState<(Other & { readonly isEnrolledNow: boolean }) | null>(null);
   const [isBusy, start] = useTransition();
   const form = useForm({
     mode: 'controlled',
@@ -56,9 +56,13 @@ export function NewAtDoor({ others }: NewAtDoorProps) {
       }
       const { roundsDone } = floor.state;
       if (roundsDone > 0) {
-        void floor.say({ kind: 'late', person: outcome.value, round: roundsDone + 1 });
+        void floor.say({ kind: 'late', person: outcome.value.person, round: roundsDone + 1 });
       }
-      setJoined({ id: Number(outcome.value), name: known?.name ?? values.name.trim() });
+      setJoined({
+        id: Number(outcome.value.person),
+        name: known?.name ?? values.name.trim(),
+        isEnrolledNow: outcome.value.isEnrolledNow,
+      });
       router.refresh();
     });
   const nothing = (who: Other) =>
@@ -66,6 +70,19 @@ export function NewAtDoor({ others }: NewAtDoorProps) {
       const outcome = await noteScreenedAction(who.id).catch(() => null);
       if (outcome?.ok === true) close();
       else showProblem('That you asked could not be noted. Try again, or close this and ask anew.');
+    });
+  /** Somebody else was meant: away in the class, and out of the course where they came in now. */
+  const takeBack = ({ id, isEnrolledNow }: NonNullable<typeof joined>) =>
+    start(async () => {
+      void floor.say({ kind: 'absent', person: String(id), isAbsent: true });
+      const outcome = isEnrolledNow
+        ? await leaveClassAction(bundle.uid, id).catch(() => null)
+        : null;
+      if (isEnrolledNow && outcome?.ok !== true) {
+        showProblem('They are away tonight, but still in the course. Take them out on its page.');
+      }
+      close();
+      router.refresh();
     });
   return (
     <>
@@ -140,6 +157,9 @@ export function NewAtDoor({ others }: NewAtDoorProps) {
                 Asked: nothing
               </Button>
             </Group>
+            <Button size="lg" variant="subtle" loading={isBusy} onClick={() => takeBack(joined)}>
+              Somebody else was meant: take it back
+            </Button>
           </div>
         )}
       </Modal>

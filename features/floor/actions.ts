@@ -2,7 +2,8 @@
 
 import { action } from '@/server/action';
 import { beginClass } from '@/server/running/floor';
-import { joinClass } from './joinClass';
+import { joinClass, leaveClass } from './joinClass';
 
 export const beginClassAction = action(beginClass);
 export const joinClassAction = action(joinClass);
+export const leaveClassAction = action(leaveClass);

@@ -7,7 +7,7 @@ import { changeEnrolment } from '@/features/courses/change';
 import { database } from '@/server/database';
 import { findClass, takeTaps } from '@/server/running/floor';
 import { bundleFor, bundleOf } from '@/server/running/floorBundle';
-import { joinClass } from './joinClass';
+import { joinClass, leaveClass } from './joinClass';
 import { mergeInto } from '@/features/people/change';
 import { takeStudioFile, writeStudioFile } from '@/server/files/studioFile';
 import {
@@ -24,7 +24,7 @@ withThrowawayStudio();
 describe('somebody at the door', () => {
   it('is let in, added to the course, and judged like everybody else', () => {
     const { uid, people } = begin(seedDemo);
-    const id = must(joinClass(uid, { name: 'Odile Marsh', height: '171' }));
+    const { person: id } = must(joinClass(uid, { name: 'Odile Marsh', height: '171' }));
     const bundle = bundleOf(findClass(uid)!);
     expect(bundle.members.map((member) => member.id)).toEqual([...people, id]);
     const judged = bundle.prepared.people.find((one) => one.id === id)!;
@@ -44,7 +44,10 @@ describe('somebody at the door', () => {
   it('may be somebody known; nobody without a name, a height or a class comes in', () => {
     const { uid, people } = begin(seedDemo);
     const known = addPerson('Teo Lind');
-    expect(must(joinClass(uid, { person: known }))).toBe(String(known));
+    expect(must(joinClass(uid, { person: known }))).toEqual({
+      person: String(known),
+      isEnrolledNow: true,
+    });
     const before = listPeople(database()).length;
     expect(joinClass(uid, { name: '', height: '170' }).ok).toBe(false);
     expect(joinClass(uid, { name: 'A', height: 'tall' }).ok).toBe(false);
@@ -56,6 +59,19 @@ describe('somebody at the door', () => {
     });
     expect(listPeople(database())).toHaveLength(before);
     expect(bundleOf(findClass(uid)!).members).toHaveLength(people.length + 1);
+  });
+
+  it('is out of the course again when it is taken back, and only who came in now', () => {
+    const { uid, people } = begin(seedDemo);
+    const enrolled = () => listCoursePeople(database(), 1).map((one) => String(one.id));
+    expect(must(joinClass(uid, { person: Number(people[0]) })).isEnrolledNow).toBe(false);
+    const { person, isEnrolledNow } = must(joinClass(uid, { name: 'Odile Marsh', height: '171' }));
+    expect(isEnrolledNow).toBe(true);
+    must(leaveClass(uid, Number(person)));
+    expect(enrolled()).not.toContain(person);
+    // In the class their taps still say who was away.
+    expect(bundleOf(findClass(uid)!).members.map(({ id }) => id)).toContain(person);
+    expect(leaveClass('nothing', Number(person)).ok).toBe(false);
   });
 
   it('who is reported something during the class is closed in it at once', () => {

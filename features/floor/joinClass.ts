@@ -1,14 +1,14 @@
 /** Somebody new in a class that is running. */
 import { z } from 'zod';
-import { enrol } from '@/db/courses';
+import { enrol, withdraw } from '@/db/courses';
 import { findFloorClass } from '@/db/floor';
-import { findPerson, listPeople } from '@/db/people';
+import { findPerson, listCoursePeople, listPeople } from '@/db/people';
 import { database } from '@/server/database';
 import type { FloorBundle } from '@/server/running/floorBundle';
 import { judgeAgain } from '@/server/running/floorJudge';
 import { createPerson } from '@/features/people/change';
 import { done, refuse, type Outcome } from '@/server/result';
-import { change } from '@/server/useCase';
+import { aPerson, change } from '@/server/useCase';
 
 const goneClass = 'This class is no longer here.';
 const aClass = z.string(goneClass).max(80, goneClass);
@@ -21,13 +21,18 @@ const joinForm = z.union(
   'Write a name and a height, or choose somebody.',
 );
 
+interface Joined {
+  readonly person: string;
+  readonly isEnrolledNow: boolean;
+}
+
 /**
  * Lets somebody into a class that is running: somebody known, or somebody new by name and height.
  * They are added to the course as well.
  *
- * @returns their id, as the plan has it
+ * @returns their id as the plan has it, and whether they are in the course only since now
  */
-export const joinClass = change([aClass, joinForm], ({ db: tx }, uid, form): Outcome<string> => {
+export const joinClass = change([aClass, joinForm], ({ db: tx }, uid, form): Outcome<Joined> => {
   const row = findFloorClass(tx, uid);
   if (row === null) return refuse({ form: goneClass });
   if (row.endedMs !== null) return refuse({ form: 'This class has ended.' });
@@ -40,9 +45,18 @@ export const joinClass = change([aClass, joinForm], ({ db: tx }, uid, form): Out
     if (!made.ok) return made;
     id = made.value;
   }
+  const isEnrolledNow = !listCoursePeople(tx, row.courseId).some((one) => one.id === id);
   enrol(tx, row.courseId, id);
   judgeAgain(tx, row, [id]);
-  return done(String(id));
+  return done({ person: String(id), isEnrolledNow });
+});
+
+/** Takes a letting-in back: out of the course again. In the class they are away, as its taps say. */
+export const leaveClass = change([aClass, aPerson], ({ db }, uid, person): Outcome => {
+  const row = findFloorClass(db, uid);
+  if (row === null) return refuse({ form: goneClass });
+  withdraw(db, row.courseId, person.id);
+  return done(undefined);
 });
 
 /** Who could still be let in: everybody of the studio who is not in the class yet. */

@@ -3,8 +3,10 @@ import { renderUi } from '@/design/testing/renderUi';
 import { FromHome } from './FromHome';
 
 const take = jest.fn();
+const drop = jest.fn();
 jest.mock('./actions', () => ({
   takeDiaryAction: (...call: unknown[]) => take(...call) as unknown,
+  undoDiaryAction: (...call: unknown[]) => drop(...call) as unknown,
 }));
 
 const report = (on: string, more = {}) => ({
@@ -16,9 +18,12 @@ const report = (on: string, more = {}) => ({
   ...more,
 });
 
+const taken = { reports: [4, 5], pains: [], signs: [] };
+
 beforeEach(() => {
   take.mockReset();
-  take.mockResolvedValue({ ok: true, value: { added: 2, isToAsk: false } });
+  take.mockResolvedValue({ ok: true, value: { added: 2, isToAsk: false, taken } });
+  drop.mockResolvedValue({ ok: true, value: undefined });
 });
 
 describe('what comes from home', () => {
@@ -61,6 +66,8 @@ describe('what comes from home', () => {
     await waitFor(() => expect(field).toHaveValue(''));
     expect(take).toHaveBeenLastCalledWith(3, { text: 'LV1.abc' });
     expect(screen.queryByText('The code is not whole.')).toBeNull();
+    await user.click(await screen.findByRole('button', { name: 'Undo' }));
+    await waitFor(() => expect(drop).toHaveBeenCalledWith(3, taken));
   });
 
   it('takes the diary’s file in', async () => {

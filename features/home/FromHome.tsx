@@ -6,8 +6,8 @@ import { format, parseISO } from 'date-fns';
 import { useState, useTransition } from 'react';
 import type { HomeReport } from '@/core/home/diary';
 import { feltWords } from '@/core/home/felt';
-import { showSaved } from '@/design/notices';
-import { takeDiaryAction } from './actions';
+import { showSaved, showUndo } from '@/design/notices';
+import { takeDiaryAction, undoDiaryAction } from './actions';
 import classes from './home.module.css';
 
 interface FromHomeProps {
@@ -35,12 +35,12 @@ export function FromHome({ personId, reports, labels }: FromHomeProps) {
       }
       setProblem(null);
       setText('');
-      const { added, isToAsk } = outcome.value;
+      const { added, isToAsk, taken } = outcome.value;
+      if (added === 0) return showSaved('Everything in it was here already.');
       const count = added === 1 ? '1 entry' : `${added} entries`;
-      showSaved(
-        added === 0
-          ? 'Everything in it was here already.'
-          : `${count} taken in.${isToAsk ? ' Something is to be asked about at the door.' : ''}`,
+      showUndo(
+        `${count} taken in.${isToAsk ? ' Something is to be asked about at the door.' : ''}`,
+        () => undoDiaryAction(personId, taken),
       );
     });
   const newest = [...reports].reverse();

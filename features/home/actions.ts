@@ -1,6 +1,7 @@
 'use server';
 
 import { action } from '@/server/action';
-import { takeDiary } from './diaryChanges';
+import { takeDiary, undoDiary } from './diaryChanges';
 
 export const takeDiaryAction = action(takeDiary);
+export const undoDiaryAction = action(undoDiary);

@@ -6,7 +6,12 @@ import { exportPerson } from '@/server/files/exportPerson';
 import { today } from '@/server/clock';
 import { addPerson, careOf, must, withThrowawayStudio } from '@/features/testing/studio';
 import { changeCare } from '@/features/person/change';
-import { takeDiary } from './diaryChanges';
+import { takeDiary, undoDiary } from './diaryChanges';
+import { noteSign } from '@/features/person/careChanges';
+import { begin } from '@/features/testing/floor';
+import { seedDemo } from '@/demo/course';
+import { findClass } from '@/server/running/floor';
+import { bundleOf } from '@/server/running/floorBundle';
 import { dataOf, writeHomeFile } from './homeFile';
 import { readHome } from './read';
 import { sheetOf } from './sheet';
@@ -57,11 +62,20 @@ describe('home practice as one file', () => {
   });
 });
 
+/** What is stored of somebody that a diary may touch. */
+function plain(id: number) {
+  const { pains, signs } = findPerson(database(), id)!;
+  return { pains, signs, reports: listHomeReports(database(), id) };
+}
+
 describe('a diary handed back', () => {
   it('is taken in once, as a code or as a file, and grows', () => {
     const id = addPerson('Ottla');
     const diary = diaryOf(id);
-    expect(must(takeDiary(id, { text: writeCode(diary) }))).toEqual({ added: 1, isToAsk: false });
+    expect(must(takeDiary(id, { text: writeCode(diary) }))).toMatchObject({
+      added: 1,
+      isToAsk: false,
+    });
     const longer = { ...diary, entries: [...diary.entries, ...diary.entries] };
     expect(must(takeDiary(id, { text: JSON.stringify(longer) })).added).toBe(1);
     expect(must(takeDiary(id, { text: JSON.stringify(longer) })).added).toBe(0);
@@ -95,6 +109,37 @@ describe('a diary handed back', () => {
     const after = viewOf(id).practice.items.map((item) => item.id);
     expect(after.filter((one) => before.includes(one))).toEqual([]);
     expect(listToAsk(database(), [id])).toEqual([id]);
+  });
+
+  it('goes out again as it came, and leaves what was noted otherwise', () => {
+    const id = addPerson('Ottla');
+    must(changeCare(id, careOf()));
+    must(noteSign(id, { sign: 'tingling', date: today() }));
+    must(takeDiary(id, { text: writeCode(diaryOf(id)) }));
+    const before = plain(id);
+    const told = diaryOf(id, { pain: 'neck', sign: 'tingling' });
+    const { taken } = must(takeDiary(id, { text: writeCode(told) }));
+    expect(taken.signs).toEqual([]);
+    expect(plain(id)).not.toEqual(before);
+    must(undoDiary(id, taken));
+    expect(plain(id)).toEqual(before);
+    // Nobody else's rows go with somebody's numbers.
+    const other = addPerson('Bo');
+    const { taken: theirs } = must(takeDiary(other, { text: writeCode(diaryOf(other)) }));
+    must(undoDiary(id, theirs));
+    expect(listHomeReports(database(), other)).toHaveLength(1);
+  });
+
+  it('closes at once what it closes in a class that is running', () => {
+    const { uid, people } = begin(seedDemo);
+    const id = Number(people[0]);
+    const options = () =>
+      bundleOf(findClass(uid)!).prepared.people.find((one) => one.id === people[0])!.options;
+    const before = options();
+    const { taken } = must(takeDiary(id, { text: writeCode(diaryOf(id, { pain: 'elsewhere' })) }));
+    expect(options().length).toBeLessThan(before.length);
+    must(undoDiary(id, taken));
+    expect(options()).toEqual(before);
   });
 
   it('counts a stop sign as one, once', () => {

@@ -24,7 +24,7 @@ export async function LaddersPage({ searchParams }: LaddersPageProps) {
         </Title>
         <CoursePicker courses={view.courses} chosen={view.course?.id ?? null} />
         <p className={classes.sub}>
-          {view.count} people · judged by {view.school.profile.label}, version{' '}
+          {view.count} people · profile {view.school.profile.label}, version{' '}
           {view.school.profile.version}
         </p>
         <LinkButton href="/ladders/poster" variant="default" size="sm">

@@ -101,7 +101,7 @@ export function WishesBar({ planner, members, profile, profiles, isFromFile }: W
         }}
       />
       <NativeSelect
-        label="School"
+        label="Profile"
         disabled={isFromFile}
         value={profile}
         data={profiles.map(({ key, label }) => ({ value: key, label }))}

@@ -5,24 +5,26 @@ import { Button, FileButton, Popover, TextInput } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { copyProfileAction, importEntriesAction, importProfileAction } from './actions';
-import { showProblem, showProblems, showSaved } from '@/design/notices';
+import { showProblem, showSaved } from '@/design/notices';
 import classes from './profiles.module.css';
 
 interface CopyProfileProps {
   readonly from: string;
-  readonly label: string;
+  /** A name that no profile has yet. */
+  readonly name: string;
 }
 
 /** A copy under a name of its own; it keeps the link to where it came from. */
-export function CopyProfile({ from, label }: CopyProfileProps) {
+export function CopyProfile({ from, name: free }: CopyProfileProps) {
   const router = useRouter();
-  const [name, setName] = useState(`${label}, my way`);
+  const [name, setName] = useState(free);
+  const [problem, setProblem] = useState<string | null>(null);
   const [isBusy, startBusy] = useTransition();
   const copy = () =>
     startBusy(async () => {
       const outcome = await copyProfileAction(from, name);
       if (outcome.ok) router.push(`/profiles/${outcome.value}`);
-      else showProblems(outcome.problems);
+      else setProblem(sayProblems(outcome.problems));
     });
   return (
     <Popover trapFocus position="bottom-end" withArrow>
@@ -43,6 +45,7 @@ export function CopyProfile({ from, label }: CopyProfileProps) {
             label="Name of the copy"
             maxLength={60}
             value={name}
+            error={problem}
             onChange={(event) => setName(event.currentTarget.value)}
           />
           <Button type="submit" size="sm" loading={isBusy}>

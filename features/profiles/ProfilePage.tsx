@@ -7,6 +7,7 @@ import { readProfilePage } from './read';
 import { LinkButton } from '@/design/LinkButton';
 import { CautionLine, Page } from '@/design/Page';
 import { CopyProfile } from './CopyProfile';
+import { UseFor } from './UseFor';
 import { ProfileEditor, type EditorChecks, type EditorStages } from './ProfileEditor';
 import classes from './profiles.module.css';
 
@@ -17,7 +18,7 @@ interface ProfilePageProps {
 export async function ProfilePage({ params }: ProfilePageProps) {
   const view = readProfilePage((await params).key);
   if (view === null) notFound();
-  const { profile, isShipped, school, catalog, gates } = view;
+  const { profile, isShipped, school, catalog, gates, nameForCopy, courses } = view;
   const origin = profileTable[profile.origin];
   const checks: EditorChecks = [...school.checks].map(([key, { spec, bar }]) => ({
     key,
@@ -53,11 +54,12 @@ export async function ProfilePage({ params }: ProfilePageProps) {
             ? `${origin.summary} It ships with Levitar and stays as it is; copy it to change it.`
             : `from ${origin.label} · version ${profile.version}; earlier versions stay, so that old verdicts can be explained`}
         </p>
-        <CopyProfile from={profile.key} label={profile.label} />
+        <CopyProfile from={profile.key} name={nameForCopy} />
         <LinkButton href={`/profiles/${profile.key}/file`} variant="default" size="sm">
           As a file
         </LinkButton>
       </div>
+      <UseFor profileKey={profile.key} label={profile.label} courses={courses} />
       <ProfileEditor
         key={profile.version}
         profileKey={profile.key}

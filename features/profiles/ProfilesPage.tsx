@@ -9,7 +9,7 @@ import { CopyProfile, ImportFile } from './CopyProfile';
 import classes from './profiles.module.css';
 
 export function ProfilesPage() {
-  const { shipped, copies, catalog, ownCount } = readProfiles();
+  const { shipped, copies, catalog, ownCount, nameFor } = readProfiles();
   return (
     <Page>
       <div className={classes.head}>
@@ -29,7 +29,7 @@ export function ProfilesPage() {
               <Link href={`/profiles/${profile.key}`}>{profile.label}</Link>
             </h2>
             <p>{profileTable[profile.origin].summary}</p>
-            <CopyProfile from={profile.key} label={profile.label} />
+            <CopyProfile from={profile.key} name={nameFor(profile)} />
           </li>
         ))}
         {copies.map((profile) => {
@@ -45,7 +45,7 @@ export function ProfilesPage() {
                   ? 'nothing changed yet'
                   : lines.map(({ what, after }) => `${what}: ${after}`).join(' · ')}
               </p>
-              <CopyProfile from={profile.key} label={profile.label} />
+              <CopyProfile from={profile.key} name={nameFor(profile)} />
             </li>
           );
         })}

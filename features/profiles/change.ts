@@ -33,17 +33,34 @@ import { today } from '@/server/clock';
 import { noteInDiary } from '@/server/network/asking';
 import { done, refuse, toProblems, type Outcome } from '@/server/result';
 import { change, field, work } from '@/server/useCase';
-import { readCatalog, readProfile, readSchool } from '@/server/judging/schools';
+import { listProfileChoices, readCatalog, readProfile, readSchool } from '@/server/judging/schools';
 import { findNextCourse } from '@/server/judging/views';
 
 const label = z.string().overwrite(lineOf).min(1, 'Write a name.').max(60, 'At most 60 signs.');
 const goneProfile = { form: 'This copy is no longer here.' };
 const profileKey = z.string(goneProfile.form).max(60, goneProfile.form);
 
+const takenName = { label: 'There is a profile of this name already. Choose another one.' };
+
+/** Names are compared as they are read: without regard to case. */
+const isNameTaken = (db: Db, name: string, own?: string): boolean =>
+  listProfileChoices(db).some(
+    ({ key, label: other }) => key !== own && other.toLowerCase() === name.toLowerCase(),
+  );
+
+/** The name itself, or with the next free number behind it. */
+export function freeName(db: Db, name: string): string {
+  if (!isNameTaken(db, name)) return name;
+  let number = 2;
+  while (isNameTaken(db, `${name} ${number}`)) number += 1;
+  return `${name} ${number}`;
+}
+
 /** @returns the key of the new copy */
 export const copyProfile = change(
   [profileKey, field('label', label)],
   ({ db }, from, called): Outcome<string> => {
+    if (isNameTaken(db, called)) return refuse(takenName);
     const { origin, changes } = readProfile(db, from);
     return done(addCopy(db, called, origin, changes));
   },
@@ -91,6 +108,7 @@ export const changeProfile = change(
         now: stored.version,
       };
     }
+    if (isNameTaken(tx, form.label, stored.key)) return refuse(takenName);
     const next = { ...stored, ...exact(form), version: stored.version + 1 };
     const problems = validateProfile(next, readCatalog(tx));
     if (problems.length > 0) return refuse(toLines(problems));
@@ -192,7 +210,7 @@ export const importProfile = change([fileText], ({ db: tx }, text): Outcome<stri
   const profile = { key: 'own-new', version: 1, label: name, origin, changes };
   const problems = validateProfile(profile, readCatalog(tx));
   if (problems.length > 0) return refuse(toLines(problems));
-  return done(addCopy(tx, name, origin, changes));
+  return done(addCopy(tx, freeName(tx, name), origin, changes));
 });
 
 function readJson(text: string): Outcome<unknown> {

@@ -8,8 +8,10 @@ import {
   type School,
 } from '@/core/catalog/school';
 import { findProfile, listProfiles, readEntries, type StoredProfile } from '@/db/profiles';
+import type { Db } from '@/db/open';
+import { listCourses } from '@/db/courses';
 import { database } from '@/server/database';
-import { isShippedProfile } from './change';
+import { freeName, isShippedProfile } from './change';
 import { readCatalog, readSchool } from '@/server/judging/schools';
 
 export interface ProfilesView {
@@ -17,7 +19,11 @@ export interface ProfilesView {
   readonly copies: readonly StoredProfile[];
   readonly catalog: Catalog;
   readonly ownCount: number;
+  /** What a copy of it could be called. */
+  readonly nameFor: (profile: ProfileVersion) => string;
 }
+
+const nameForCopy = (db: Db, { label }: ProfileVersion) => freeName(db, `${label}, my way`);
 
 export function readProfiles(): ProfilesView {
   const db = database();
@@ -26,6 +32,7 @@ export function readProfiles(): ProfilesView {
     shipped: profileIds.map(shippedProfile),
     copies: listProfiles(db),
     catalog: readCatalog(db),
+    nameFor: (profile) => nameForCopy(db, profile),
     ownCount: entryKinds.reduce((sum, kind) => sum + Object.keys(entries[kind]).length, 0),
   };
 }
@@ -37,6 +44,16 @@ export interface ProfilePageView {
   readonly catalog: Catalog;
   /** Gates in words, by stage. */
   readonly gates: Readonly<Record<string, string>>;
+  readonly nameForCopy: string;
+  /** Every course, and the profile it is judged with. */
+  readonly courses: readonly CourseProfile[];
+}
+
+export interface CourseProfile {
+  readonly id: number;
+  readonly name: string;
+  readonly place: string;
+  readonly profile: string;
 }
 
 /** A shipped profile, or the newest version of a copy; `null` when there is none. */
@@ -52,6 +69,8 @@ export function readProfilePage(key: string): ProfilePageView | null {
     isShipped,
     school,
     catalog,
+    nameForCopy: nameForCopy(db, school.profile),
+    courses: listCourses(db).map(({ id, name, place, profile }) => ({ id, name, place, profile })),
     gates: Object.fromEntries(
       [...school.stages].map(([stage, { gate }]) => [
         stage,

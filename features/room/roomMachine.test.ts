@@ -5,6 +5,7 @@ import {
   canUndo,
   findRoomProblem,
   reduceRoom,
+  resumeRoom,
   tidy,
   type RoomEvent,
 } from './roomMachine';
@@ -32,6 +33,16 @@ describe('the room being drawn', () => {
     expect(widths).toEqual([9, 8, 7, guessedRoom.widthM]);
     expect(canUndo(run(...dropped))).toBe(true);
     expect(canUndo(run({ kind: 'undo' }))).toBe(false);
+  });
+
+  it('keeps the way back for whoever comes again, unless the room is another one', () => {
+    const left = run({ kind: 'commit', room: wide(7) }, { kind: 'preview', room: wide(8) });
+    const again = resumeRoom(left, wide(7));
+    expect(again.shown.widthM).toBe(7);
+    expect(canUndo(again)).toBe(true);
+    expect(reduceRoom(again, { kind: 'undo' }).shown.widthM).toBe(guessedRoom.widthM);
+    expect(canUndo(resumeRoom(left, wide(6)))).toBe(false);
+    expect(canUndo(resumeRoom(undefined, wide(7)))).toBe(false);
   });
 
   it('takes a handle that was put back where it was for no change', () => {

@@ -24,6 +24,10 @@ export const beginRoom = (room: Room): RoomState => ({ shown: room, kept: beginH
 
 const isSame = (a: Room, b: Room) => JSON.stringify(a) === JSON.stringify(b);
 
+/** A room opened again: with its way back, unless somebody has changed it elsewhere meanwhile. */
+export const resumeRoom = (left: RoomState | undefined, room: Room): RoomState =>
+  left !== undefined && isSame(left.kept.now, room) ? { ...left, shown: room } : beginRoom(room);
+
 export function reduceRoom(state: RoomState, event: RoomEvent): RoomState {
   switch (event.kind) {
     case 'preview':

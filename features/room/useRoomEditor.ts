@@ -4,7 +4,7 @@ import { useEffect, useReducer, useRef } from 'react';
 import type { Room } from '@/core/room/room';
 import { showProblems } from '@/design/notices';
 import { changeRoomAction } from './actions';
-import { beginRoom, canUndo, findRoomProblem, reduceRoom } from './roomMachine';
+import { canUndo, findRoomProblem, reduceRoom, resumeRoom, type RoomState } from './roomMachine';
 
 export interface RoomEditor {
   readonly room: Room;
@@ -17,10 +17,18 @@ export interface RoomEditor {
   readonly undo: () => void;
 }
 
+// The way back outlives the screen, as long as the room is still the one that was left.
+const left = new Map<number, RoomState>();
+
 /** The room being drawn: kept after every change, with the way back. */
 export function useRoomEditor(courseId: number, first: Room): RoomEditor {
-  const [state, tell] = useReducer(reduceRoom, first, beginRoom);
+  const [state, tell] = useReducer(reduceRoom, first, (room) =>
+    resumeRoom(left.get(courseId), room),
+  );
   const { now } = state.kept;
+  useEffect(() => {
+    left.set(courseId, state);
+  }, [courseId, state]);
   const stored = useRef(first);
   useEffect(() => {
     if (now === stored.current) return;
