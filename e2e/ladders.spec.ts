@@ -205,7 +205,7 @@ test('a profile copy shows what it would change for whom, and is kept as a versi
   const effect = page.getByRole('complementary');
   await expect(effect.getByText(/Halina Brook/)).toBeVisible();
   await effect.getByRole('button', { name: 'Keep as version 2' }).click();
-  await expect(effect.getByText('bar 45 → bar 200')).toBeVisible();
+  await expect(effect.getByText('at least 45 s → at least 200 s')).toBeVisible();
   await expectAccessible(page);
 
   await page.getByRole('button', { name: 'Handstand' }).click();

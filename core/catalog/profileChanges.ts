@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { sayBar, sayValue } from './sayCheck';
 import { lineOf } from '../units/text';
 import { inSentence } from '../units/words';
 import { demandSchema, type Demand } from './demand';
@@ -97,8 +98,8 @@ export function describeChanges(profile: ProfileVersion, catalog: Catalog): Chan
     if (before === bar) continue;
     lines.push({
       what: spec?.label ?? check,
-      before: `bar ${before ?? 'unknown'}`,
-      after: `bar ${bar}`,
+      before: spec === undefined || before === undefined ? 'unknown' : sayBar(spec, before),
+      after: spec === undefined ? String(bar) : sayBar(spec, bar),
     });
   }
   for (const [name, value] of Object.entries(settings)) {
@@ -155,7 +156,9 @@ const times: Readonly<Record<string, string>> = {
 export function describeDemand(demand: Demand, catalog: Catalog): string {
   if ('check' in demand) {
     const { check, base, share, value, below, onDays } = demand;
-    const label = inSentence(catalog.checks[check]?.label ?? check);
+    const spec = catalog.checks[check];
+    const label = inSentence(spec?.label ?? check);
+    const say = (asked: number) => (spec === undefined ? String(asked) : sayValue(spec, asked));
     const part =
       share === undefined || share === 1
         ? ''
@@ -163,8 +166,8 @@ export function describeDemand(demand: Demand, catalog: Catalog): string {
     return [
       `${part}${label}`,
       base === undefined ? '' : `(${base})`,
-      value === undefined ? '' : `at ${value}`,
-      below === undefined ? '' : `${below} under its bar`,
+      value === undefined ? '' : `at ${say(value)}`,
+      below === undefined ? '' : `${say(below)} under its bar`,
       onDays === undefined ? '' : `on ${onDays} days`,
     ]
       .filter((words) => words !== '')

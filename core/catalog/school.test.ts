@@ -268,7 +268,7 @@ describe('profile copies', () => {
       shippedCatalog,
     );
     expect(lines.map(({ before, after }) => `${before} → ${after}`)).toEqual([
-      'bar 45 → bar 40',
+      'at least 45 s → at least 40 s',
       '5 cm → 10 cm',
       'open → closed',
       'dolphin hold; head clearance in dolphin or forearm lift → half dolphin hold; head clearance in dolphin or forearm lift',
@@ -283,7 +283,7 @@ describe('profile copies', () => {
     }
     expect(describeGate(stageTable.CR9.gate, shippedCatalog)).toContain('three times crow hold');
     expect(describeGate(stageTable.FS14.gate, shippedCatalog)).toContain(
-      'balance off the wall (forearms) at 30 on 3 days',
+      'balance off the wall (forearms) at 30 s on 3 days',
     );
   });
 

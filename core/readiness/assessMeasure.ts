@@ -1,16 +1,9 @@
 import type { Assessment, ScoreInput } from './assess';
 import type { Scoring } from '../catalog/checks';
+import { sayValue } from '../catalog/sayCheck';
 import { isVoided, readByWords } from './record';
 
 type MeasureScoring = Extract<Scoring, { readonly readingError: number }>;
-
-const unitWords = {
-  cm: 'cm',
-  degrees: '°',
-  percent: '% of body weight',
-  rung: '',
-  points: 'of 10',
-} as const satisfies Record<MeasureScoring['unit'], string>;
 
 /** The newest value inside its valid days against its bar (handbook 06 "Measures and ratings"). */
 export function assessMeasure(input: ScoreInput, scoring: MeasureScoring): Assessment {
@@ -26,7 +19,6 @@ export function assessMeasure(input: ScoreInput, scoring: MeasureScoring): Asses
   }
   const newest = records[records.length - 1]!;
   const shortBy = scoring.better === 'more' ? threshold - newest.value : newest.value - threshold;
-  const unit = unitWords[scoring.unit];
   // What is read off a picture has an error of its own (handbook 13): the larger one counts.
   const error = Math.max(scoring.readingError, newest.readingError ?? 0);
   const value = newest.readBy === undefined ? newest.value : Math.round(newest.value * 10) / 10;
@@ -34,7 +26,7 @@ export function assessMeasure(input: ScoreInput, scoring: MeasureScoring): Asses
     newest.readBy === undefined
       ? ''
       : ` (${readByWords[newest.readBy]}, give or take ${error.toFixed(1)})`;
-  const shown = `${value} ${unit}${by}, bar ${threshold}`.replace(' ,', ',').replace(' °', '°');
+  const shown = `${sayValue(spec, value)}${by}, bar ${sayValue(spec, threshold)}`;
   // A voided measure may only count against: at the bar it proves nothing.
   if (isVoided(spec, newest)) {
     return { ...base, status: 'not-yet', reasons: [`${shown}, with a fault that voids it`] };

@@ -15,6 +15,10 @@ import { showProblem } from '@/design/notices';
 import { showRecorded } from './showRecorded';
 import classes from './record.module.css';
 
+/** A unit of more than a few signs makes its field wider: about so much for each sign. */
+const signPx = 8;
+const wideUnitPx = 48;
+
 interface RecordFormProps {
   readonly personId: number;
   readonly row: GateRow;
@@ -58,6 +62,7 @@ export function RecordForm(props: RecordFormProps) {
   });
   const [showsAll, setShowsAll] = useState(false);
   const isHold = row.valueKind === 'seconds';
+  const unitPx = isHold ? 0 : row.unitLabel.length * signPx;
 
   const save = (values: Values) => {
     startSaving(async () => {
@@ -122,7 +127,8 @@ export function RecordForm(props: RecordFormProps) {
             autoComplete="off"
             data-autofocus
             autoFocus
-            w={120}
+            w={unitPx > wideUnitPx ? 104 + unitPx : 120}
+            rightSectionWidth={Math.max(wideUnitPx, unitPx)}
             rightSection={<span className={classes.unit}>{isHold ? '' : row.unitLabel}</span>}
             {...form.getInputProps('value')}
           />

@@ -1,5 +1,6 @@
 import { format, parseISO } from 'date-fns';
 import { faultTable, type CheckKey, type CheckSpec } from '@/core/catalog/checks';
+import { sayValue } from '@/core/catalog/sayCheck';
 import { painPlaceTable } from '@/core/catalog/regions';
 import { isVoided, readByWords } from '@/core/readiness/record';
 import type { StoredRecord } from '@/server/judging/views';
@@ -12,9 +13,10 @@ type Checks = Readonly<Record<CheckKey, CheckSpec>>;
 function describe(record: StoredRecord, spec: CheckSpec | undefined): string {
   if (spec?.scoring.kind === 'hold') {
     const breaths = record.breaths === null ? '' : ` (${record.breaths} breaths)`;
-    return `${record.stoppedByTeacher ? 'at least ' : ''}${record.value} s${breaths}`;
+    return `${record.stoppedByTeacher ? 'at least ' : ''}${sayValue(spec, record.value)}${breaths}`;
   }
-  return String(Math.round(record.value * 10) / 10);
+  // A check that is gone from the catalog has a number and no unit.
+  return spec === undefined ? String(record.value) : sayValue(spec, record.value);
 }
 
 /** What it was read off, and how sure that is. */

@@ -5,6 +5,7 @@ import type { CheckDemand } from '@/core/catalog/demand';
 import { walkDemand } from '@/core/catalog/demand';
 import type { OpenedCase } from '@/core/ladder/case';
 import { listNext } from '@/core/ladder/stand';
+import { unitOf } from '@/core/catalog/sayCheck';
 import { ladderIds } from '@/core/catalog/stage';
 import type { CheckStatus, SideHistory } from '@/core/readiness/assess';
 import { forecast, type Forecast } from '@/core/readiness/forecast';
@@ -12,13 +13,7 @@ import { fromLogScale, traceLevel } from '@/core/readiness/level';
 import { isVoided, readByWords, type Side } from '@/core/readiness/record';
 import { addDays, type Day } from '@/core/units/day';
 import type { StoredRecord } from '@/db/records';
-import {
-  rowOf,
-  unitOf,
-  valueKindOf,
-  type GateRow,
-  type ValueKind,
-} from '@/server/judging/gateRows';
+import { rowOf, valueKindOf, type GateRow, type ValueKind } from '@/server/judging/gateRows';
 
 export interface ChartPoint {
   readonly date: Day;
@@ -127,7 +122,7 @@ function toHistory(
     .flatMap(({ records }) => records.map(({ date }) => date))
     .sort()
     .at(-1);
-  const unit = unitOf(spec).trim();
+  const unit = unitOf(spec);
   return {
     key,
     check,

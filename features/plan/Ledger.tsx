@@ -45,12 +45,19 @@ export function Ledger({ plan }: { readonly plan: PlanFile }) {
           {plan.rounds.map(({ round, handsUsed, teacherHelps }) => (
             <td key={round} data-full={handsUsed > helpers}>
               {handsUsed}
-              {teacherHelps && <span title="The teacher lends a hand"> *</span>}
+              {teacherHelps && ' *'}
             </td>
           ))}
           <td>{helpers + 1}</td>
         </tr>
       </tbody>
+      {plan.rounds.some(({ teacherHelps }) => teacherHelps) && (
+        <tfoot>
+          <tr>
+            <td colSpan={plan.rounds.length + 2}>* one of the hands is the teacher’s</td>
+          </tr>
+        </tfoot>
+      )}
     </table>
   );
 }

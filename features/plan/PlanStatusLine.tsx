@@ -51,9 +51,13 @@ export function PlanStatusLine({
         {words()}
         {plan !== null && status !== 'starting' && !isOutdated && (
           <span className={classes.figures}>
-            {' '}
-            · {plan.objective.toFixed(2)} of {plan.bound.toFixed(2)}
-            {plan.stoppedBy === 'time' ? ' · ended by the clock' : ''}
+            {plan.stoppedBy === 'time' ? ' · ended by the clock' : ''}{' '}
+            <details className={classes.how}>
+              <summary>How is that known?</summary>
+              Every shape, check, drill and minute of the evening has a worth for each person. This
+              plan comes to {plan.objective.toFixed(2)}; no plan with this room, cupboard and time
+              can come to more than {plan.bound.toFixed(2)}.
+            </details>
           </span>
         )}
       </span>

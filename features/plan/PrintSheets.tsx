@@ -179,9 +179,9 @@ function TeacherSheet({ view, plan }: PrintSheetsProps) {
         <>
           <h3>With care, in the running order</h3>
           <ul>
-            {lines.map(({ id, labels, words }) => (
+            {lines.map(({ id, at, words }) => (
               <li key={`${id}/${words}`}>
-                <strong>{toName(id)}</strong>: {words} ({labels.join(', ').toLowerCase()})
+                <strong>{toName(id)}</strong>: {words} ({at.join(', ')})
               </li>
             ))}
           </ul>
@@ -204,20 +204,21 @@ function TeacherSheet({ view, plan }: PrintSheetsProps) {
   );
 }
 
-/** Each care of one person once, with the lines of the order that it is for. */
+/** Each care of one person once, with the times of the lines that it is for. */
 function sayLines(
   view: ClassView,
   plan: PlanFile,
   person: ClassView['prepared']['people'][number],
-): { id: string; words: string; labels: string[] }[] {
+): { id: string; words: string; at: string[] }[] {
   const groups = new Map<string, Set<string>>();
   for (const item of plan.timeline) {
     if (listSittingOut(item, [person], wishedOut(view, plan, item)).length > 0) continue;
     for (const words of caresIn(item, person)) {
-      groups.set(words, (groups.get(words) ?? new Set()).add(item.label));
+      const at = clockAt(view.meeting.startsAt, item.startsAt);
+      groups.set(words, (groups.get(words) ?? new Set()).add(at));
     }
   }
-  return [...groups].map(([words, labels]) => ({ id: person.id, words, labels: [...labels] }));
+  return [...groups].map(([words, at]) => ({ id: person.id, words, at: [...at] }));
 }
 
 interface RoundCare {
@@ -245,8 +246,6 @@ function sayRounds(cares: readonly RoundCare[]) {
 
 function LayOutSheet({ view, plan }: PrintSheetsProps) {
   const names = shortNames(view.members);
-  const toProps = (list: PlanFile['layOut'][number]['props']) =>
-    propWords(list as Parameters<typeof propWords>[0]);
   return (
     <section className={classes.sheet} data-sheet="layout" aria-label="To lay out">
       <Head view={view} title="To lay out before people come" />
@@ -267,27 +266,47 @@ function LayOutSheet({ view, plan }: PrintSheetsProps) {
           </tr>
         </thead>
         <tbody>
-          {plan.layOut.map((line) => {
-            const { letter, where, props, fallbackProps, people } = line;
-            return (
-              <tr key={letter + where + people.join()}>
-                <td className={classes.letter}>{letter}</td>
-                <td>{where}</td>
-                <td>
-                  {toProps(props)}
-                  {fallbackProps.length > 0 && (
-                    <em>; beside it, if not confirmed at the door: {toProps(fallbackProps)}</em>
-                  )}
-                  {tapeWords(view, plan, line)}
-                </td>
-                <td>{people.map((id) => names.get(id)).join(', ')}</td>
-              </tr>
-            );
-          })}
+          {layOutRows(view, plan).map(({ letters, where, what, beside, people }) => (
+            <tr key={letters.join() + where + what}>
+              <td className={classes.letter}>{letters.join(' ')}</td>
+              <td>{where}</td>
+              <td>
+                {what}
+                {beside !== '' && <em>; beside it, if not confirmed at the door: {beside}</em>}
+              </td>
+              <td>{people.map((id) => names.get(id)).join(', ')}</td>
+            </tr>
+          ))}
         </tbody>
       </table>
     </section>
   );
+}
+
+interface LayOutRow {
+  readonly letters: string[];
+  readonly where: string;
+  readonly what: string;
+  readonly beside: string;
+  readonly people: string[];
+}
+
+const toProps = (list: PlanFile['layOut'][number]['props']) =>
+  propWords(list as Parameters<typeof propWords>[0]);
+
+/** What is laid out once, at one place and in one way, stands once: with all its letters and names. */
+function layOutRows(view: ClassView, plan: PlanFile): LayOutRow[] {
+  const rows = new Map<string, LayOutRow>();
+  for (const line of plan.layOut) {
+    const what = toProps(line.props) + tapeWords(view, plan, line);
+    const beside = line.fallbackProps.length === 0 ? '' : toProps(line.fallbackProps);
+    const key = JSON.stringify([line.where, what, beside]);
+    const row = rows.get(key) ?? { letters: [], where: line.where, what, beside, people: [] };
+    rows.set(key, row);
+    if (!row.letters.includes(line.letter)) row.letters.push(line.letter);
+    row.people.push(...line.people.filter((id) => !row.people.includes(id)));
+  }
+  return [...rows.values()];
 }
 
 /** What is set out by the tape there. */
@@ -311,7 +330,10 @@ function RoomSheet({ view, plan, round }: PrintSheetsProps & { readonly round: n
   return (
     <section className={classes.sheet} data-sheet="rooms" aria-label={title}>
       <Head view={view} title={title} />
-      <p className={classes.scale}>1 to {scale} on paper</p>
+      <p className={classes.scale}>
+        Room drawn 1 to {scale}: a centimetre on paper is {scale} cm of the floor; set-ups 1 to{' '}
+        {stationScale}.
+      </p>
       <div className={classes.room}>
         <RoomView
           plan={plan}

@@ -2,6 +2,7 @@ import { Title } from '@mantine/core';
 import { notFound } from 'next/navigation';
 import { describeChanges } from '@/core/catalog/profileChanges';
 import { profileTable } from '@/core/catalog/profiles';
+import { unitOf } from '@/core/catalog/sayCheck';
 import { ladderIds, ladderTable } from '@/core/catalog/stage';
 import { readProfilePage } from './read';
 import { LinkButton } from '@/design/LinkButton';
@@ -25,7 +26,7 @@ export async function ProfilePage({ params }: ProfilePageProps) {
     label: spec.label,
     bar,
     origin: spec.opensAt[profile.origin],
-    unit: 'unit' in spec.scoring ? spec.scoring.unit : spec.scoring.kind === 'hold' ? 's' : '',
+    unit: unitOf(spec),
   }));
   const stages: EditorStages = ladderIds.map((family) => ({
     family,

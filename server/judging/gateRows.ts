@@ -9,6 +9,7 @@ import {
 import type { MoveId } from '@/core/atlas/moves';
 import { moveOfCheck } from '@/core/catalog/checkKinds';
 import type { CheckDemand, Demand } from '@/core/catalog/demand';
+import { sayValue, unitOf } from '@/core/catalog/sayCheck';
 import type { School } from '@/core/catalog/school';
 import type { GateItem } from '@/core/ladder/gate';
 import type { CheckStatus } from '@/core/readiness/assess';
@@ -54,19 +55,6 @@ function wordsOf(
   };
 }
 
-const measureUnits = {
-  cm: ' cm',
-  degrees: '°',
-  percent: ' %',
-  rung: '',
-  points: ' of 10',
-} as const;
-
-export function unitOf({ scoring }: CheckSpec): string {
-  if (scoring.kind === 'hold') return ' s';
-  return 'unit' in scoring ? measureUnits[scoring.unit] : '';
-}
-
 export function valueKindOf({ scoring }: CheckSpec): ValueKind {
   switch (scoring.kind) {
     case 'hold':
@@ -85,9 +73,6 @@ export function valueKindOf({ scoring }: CheckSpec): ValueKind {
       return scoring satisfies never;
   }
 }
-
-/** Whole numbers for people; shares of a bar may leave fractions. */
-const whole = (value: number) => String(Math.round(value));
 
 /** The check a line of a gate is recorded by: itself, or the first of several that would do. */
 function findRecorded(demand: Demand): CheckDemand | null {
@@ -119,12 +104,11 @@ export function toGateRow(item: GateItem, school: School): GateRow {
       isAtDoor: false,
     };
   }
-  const unit = unitOf(spec);
   const { kind } = spec.scoring;
-  const bar = `bar ${whole(item.threshold)}${unit}`;
+  const bar = `bar ${sayValue(spec, Math.round(item.threshold))}`;
   const now =
     item.level && (kind === 'hold' || kind === 'reps')
-      ? `about ${whole(fromLogScale(kind, item.level.mean))}${unit} now, `
+      ? `about ${sayValue(spec, Math.round(fromLogScale(kind, item.level.mean)))} now, `
       : '';
   const isFigured = item.level || (item.status === 'unknown' && !item.isAtDoor);
   return {
@@ -136,7 +120,7 @@ export function toGateRow(item: GateItem, school: School): GateRow {
     // A measure's own reason already names value and bar.
     figures: isFigured ? `${now}${bar} · ${reasons}` : reasons,
     valueKind: valueKindOf(spec),
-    unitLabel: unit.trim(),
+    unitLabel: unitOf(spec),
     hasSides: spec.hasSides ?? false,
     voidedBy: spec.voidedBy,
     isAtDoor: item.isAtDoor === true,
@@ -154,7 +138,7 @@ export function rowOf(check: CheckKey, base: BaseId | null, spec: CheckSpec): Ga
     status: 'unknown',
     figures: '',
     valueKind: valueKindOf(spec),
-    unitLabel: unitOf(spec).trim(),
+    unitLabel: unitOf(spec),
     hasSides: spec.hasSides ?? false,
     voidedBy: spec.voidedBy,
     isAtDoor: false,

@@ -1,0 +1,93 @@
+/** How the value of a check is said, with its unit, and what its bar asks for. */
+import type { CheckSpec } from './checkKinds';
+
+type Said = Pick<CheckSpec, 'scoring' | 'levels' | 'most'>;
+
+/** No more digits than anybody reads off. */
+const figure = (value: number) => String(Math.round(value * 10) / 10);
+const times = (count: number) => (count === 1 ? 'once' : `${figure(count)} times`);
+
+/**
+ * A value that was seen, in words: `22 s`, `5 times`, `4 cm`, `79°`, `10 % of body weight`,
+ * `2 of 3`, `passed`.
+ */
+export function sayValue({ scoring, most }: Said, value: number): string {
+  switch (scoring.kind) {
+    case 'hold':
+      return `${figure(value)} s`;
+    case 'reps':
+      return times(value);
+    case 'pass':
+    case 'pass-of-last':
+    case 'same-day':
+      return value >= 1 ? 'passed' : 'not passed';
+    case 'measure':
+    case 'level':
+    case 'rating':
+      return sayMeasure(scoring.unit, value, most);
+    default:
+      return scoring satisfies never;
+  }
+}
+
+function sayMeasure(
+  unit: Extract<CheckSpec['scoring'], { unit: string }>['unit'],
+  value: number,
+  most: number,
+): string {
+  switch (unit) {
+    case 'cm':
+      return `${figure(value)} cm`;
+    case 'degrees':
+      return `${figure(value)}°`;
+    case 'percent':
+      return `${figure(value)} % of body weight`;
+    case 'rung':
+    case 'points':
+      return `${figure(value)} of ${most}`;
+    default:
+      return unit satisfies never;
+  }
+}
+
+/** The unit that stands behind a number that is typed: `s`, `cm`, `°`, `of 10`; nothing for a count. */
+export function unitOf({ scoring, most }: Said): string {
+  switch (scoring.kind) {
+    case 'hold':
+      return 's';
+    case 'reps':
+      return 'times';
+    case 'pass':
+    case 'pass-of-last':
+    case 'same-day':
+      return '';
+    case 'measure':
+    case 'level':
+    case 'rating':
+      return sayMeasure(scoring.unit, 0, most).replace(/^0 ?/, '');
+    default:
+      return scoring satisfies never;
+  }
+}
+
+/** What a bar asks for, in words: `at least 20 s`, `at most 1 cm`, `passed 2 times on 2 days`. */
+export function sayBar(spec: Said, bar: number): string {
+  const { scoring } = spec;
+  switch (scoring.kind) {
+    case 'hold':
+    case 'reps':
+      return `at least ${sayValue(spec, bar)}`;
+    case 'pass':
+      return `passed ${times(bar)}${scoring.days > 1 ? ` on ${scoring.days} days` : ''}`;
+    case 'pass-of-last':
+      return `passed ${bar} of the last ${scoring.last} times`;
+    case 'same-day':
+      return 'confirmed on the day';
+    case 'measure':
+    case 'level':
+    case 'rating':
+      return `${scoring.better === 'more' ? 'at least' : 'at most'} ${sayValue(spec, bar)}`;
+    default:
+      return scoring satisfies never;
+  }
+}
