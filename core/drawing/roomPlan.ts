@@ -20,6 +20,8 @@ export interface RoomPlanOptions {
   readonly textPx?: number;
   /** A small plan carries letters alone. */
   readonly withNames?: boolean;
+  /** The walls by name, and whatever blocks them: for drawing the room itself. */
+  readonly withWalls?: boolean;
 }
 
 /** Two ends of a stretch of wall on the sheet, and which way is out of the room. */
@@ -87,7 +89,8 @@ export function drawRoom(
     units,
     withDimensions,
     textPx = sizes.namePx,
-  }: Pick<RoomPlanOptions, 'units' | 'withDimensions' | 'textPx'>,
+    withWalls = false,
+  }: Pick<RoomPlanOptions, 'units' | 'withDimensions' | 'textPx' | 'withWalls'>,
 ): Shape[] {
   const whole = { left: 0, right: room.widthM, bottom: 0, top: room.depthM };
   const low = room.low.flatMap(({ xM, yM, widthM, depthM, heightM, what }): Shape[] => {
@@ -97,12 +100,20 @@ export function drawRoom(
     return [
       box('ghost', frame, spot),
       ...(fits
-        ? [text('tapeText', frame.x(xM + widthM / 2), frame.y(yM) - 6, words, textPx)]
+        ? [
+            text(
+              'tapeText',
+              frame.x(xM + widthM / 2),
+              frame.y(yM) - (withWalls ? 20 : 6),
+              words,
+              textPx,
+            ),
+          ]
         : [
             text(
               'tapeText',
               frame.x(xM + widthM / 2),
-              frame.y(yM) - 6,
+              frame.y(yM) - (withWalls ? 20 : 6),
               formatFigure(heightM, units),
               textPx,
             ),
@@ -115,8 +126,10 @@ export function drawRoom(
     const long = Math.abs(x2 - x1) + Math.abs(y2 - y1);
     const canSay = what !== '' && isLevel && textWidth(what, textPx) < long;
     return [
-      line('witness', x1, y1, x2, y2),
-      ...(canSay
+      ...(withWalls
+        ? drawObstacle(room, { wall, fromM, toM, what }, frame, textPx)
+        : [line('witness', x1, y1, x2, y2)]),
+      ...(canSay && !withWalls
         ? [text('tapeText', (x1 + x2) / 2, y1 + (out[1] > 0 ? textPx + 3 : -6), what, textPx)]
         : []),
     ];
@@ -135,11 +148,69 @@ export function drawRoom(
     : [];
   return [
     box('prop', frame, whole),
-    ...low,
     ...blocked,
+    ...low,
     ...spans.flatMap((span) => drawSpan(room, span, frame)),
     ...room.doors.flatMap((door) => drawDoor(room, door, frame)),
+    ...(withWalls ? drawWallNames(room, frame, textPx) : []),
     ...dimensions,
+  ];
+}
+
+/** Where a wall's name stands: off its middle, where handles are, and so far into the room, pixels. */
+const wallNames = { share: 0.28, inPx: 30 } as const;
+
+/** Each wall called as the lists beside the drawing call it. */
+function drawWallNames(room: Room, frame: RoomFrame, textPx: number): Shape[] {
+  const [west, east] = [frame.x(0), frame.x(room.widthM)];
+  const [north, south] = [frame.y(room.depthM), frame.y(0)];
+  const { share, inPx } = wallNames;
+  const alongX = west + (east - west) * share;
+  const alongY = north + (south - north) * share;
+  return [
+    text('loadText', alongX, north + inPx, 'north wall', textPx),
+    text('loadText', alongX, south - inPx + textPx, 'south wall', textPx),
+    text('loadText', west + inPx, alongY, 'west wall', textPx, 'start'),
+    text('loadText', east - inPx, alongY + textPx, 'east wall', textPx, 'end'),
+  ];
+}
+
+/** How far into the room an obstacle is drawn: a mark of it, not its depth. */
+const obstaclePx = 9;
+/** Words stand clear of the handle in the middle of what they name. */
+const besideHandlePx = 12;
+
+/** A blocked stretch: a hatched band on the wall, with what it is written beside it in the room. */
+function drawObstacle(
+  room: Room,
+  { wall, fromM, toM, what }: Room['blocked'][number],
+  frame: RoomFrame,
+  textPx: number,
+): Shape[] {
+  const { x1, y1, x2, y2, out } = wallLine(room, wall, fromM, toM, frame);
+  const [inX, inY] = [-out[0] * obstaclePx, -out[1] * obstaclePx];
+  const [left, top] = [Math.min(x1, x2 + inX, x1 + inX), Math.min(y1, y2 + inY, y1 + inY)];
+  const [right, bottom] = [Math.max(x1, x2, x1 + inX), Math.max(y1, y2, y1 + inY)];
+  const [midX, midY] = [(x1 + x2) / 2, (y1 + y2) / 2];
+  const words = what === '' ? [] : [what];
+  return [
+    {
+      kind: 'path',
+      role: 'prop',
+      d: `M${rounded(left)},${rounded(top)}H${rounded(right)}V${rounded(bottom)}H${rounded(left)}Z`,
+    },
+    ...words.map((said) =>
+      out[0] === 0
+        ? text('tapeText', midX, midY + inY + Math.sign(inY) * besideHandlePx, said, textPx)
+        : text(
+            'tapeText',
+            midX + inX + Math.sign(inX) * besideHandlePx,
+            midY + 4,
+            said,
+            textPx,
+            out[0] < 0 ? 'start' : 'end',
+          ),
+    ),
   ];
 }
 

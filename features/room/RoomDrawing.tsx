@@ -6,7 +6,7 @@ import { floorBefore, usableSpans, wallLength, type Room, type WallId } from '@/
 import { formatLength, type LengthUnits } from '@/core/units/length';
 import { SceneView } from '@/design/drawing/SceneView';
 import { useHandle } from '@/design/useHandle';
-import { snapM, tidy } from './roomMachine';
+import { resize, snapM, tidy } from './roomMachine';
 import type { RoomEditor } from './useRoomEditor';
 import classes from './room.module.css';
 
@@ -27,6 +27,10 @@ interface Handle {
   readonly cursor: string;
   readonly value: number;
   readonly max: number;
+  /** What stands where, in words, where one number does not say it. */
+  readonly said?: string;
+  /** Taken in the middle: all of it moves. */
+  readonly isWhole?: true;
   /** The room with this handle moved by so many metres across the sheet. */
   readonly move: (dxM: number, dyM: number) => Room;
 }
@@ -49,11 +53,38 @@ export function RoomDrawing({ editor, units }: RoomDrawingProps) {
     widthPx,
     heightPx: frame.heightPx,
     pxPerM: frame.pxPerM,
-    shapes: drawRoom(room, usableSpans(room), frame, { units, withDimensions: true, textPx: 12 }),
+    shapes: drawRoom(room, usableSpans(room), frame, {
+      units,
+      withDimensions: true,
+      textPx: 12,
+      withWalls: true,
+    }),
     sentences: usableSpans(room).map(
       ({ wall, fromM, toM }) =>
         `${wall} wall: usable from ${formatLength(fromM, units)} to ${formatLength(toM, units)}.`,
     ),
+  };
+  /** A door or an obstacle taken in its middle: it keeps its width. */
+  const wholeOf = (of: Room, list: 'blocked' | 'doors', index: number): Handle => {
+    const one = of[list][index]!;
+    const widthM = one.toM - one.fromM;
+    const most = wallLength(of, one.wall) - widthM;
+    const at = floorBefore(of, one.wall, one, 0);
+    return {
+      key: `${list}-${index}-whole`,
+      label: `${stretchName(list, one)} on the ${one.wall} wall`,
+      x: frame.x((at.left + at.right) / 2),
+      y: frame.y((at.bottom + at.top) / 2),
+      cursor: one.wall === 'north' || one.wall === 'south' ? 'ew-resize' : 'ns-resize',
+      value: one.fromM,
+      max: Math.max(0, most),
+      isWhole: true,
+      said: `from ${formatLength(one.fromM, units)} to ${formatLength(one.toM, units)}`,
+      move: (dx, dy) => {
+        const fromM = clamp(tidy(one.fromM + along(one.wall, dx, dy)), 0, Math.max(0, most));
+        return replaceAt(of, list, index, { ...one, fromM, toM: tidy(fromM + widthM) });
+      },
+    };
   };
   const handles = (of: Room): Handle[] => [
     {
@@ -64,7 +95,7 @@ export function RoomDrawing({ editor, units }: RoomDrawingProps) {
       cursor: 'ew-resize',
       value: of.widthM,
       max: 60,
-      move: (dx) => ({ ...of, widthM: clamp(tidy(of.widthM + dx), 1, 60) }),
+      move: (dx) => resize(of, { widthM: clamp(tidy(of.widthM + dx), 1, 60) }),
     },
     {
       key: 'depth',
@@ -74,11 +105,12 @@ export function RoomDrawing({ editor, units }: RoomDrawingProps) {
       cursor: 'ns-resize',
       value: of.depthM,
       max: 60,
-      move: (_, dy) => ({ ...of, depthM: clamp(tidy(of.depthM + dy), 1, 60) }),
+      move: (_, dy) => resize(of, { depthM: clamp(tidy(of.depthM + dy), 1, 60) }),
     },
     ...(['blocked', 'doors'] as const).flatMap((list) =>
-      of[list].flatMap((one, index) =>
-        (['fromM', 'toM'] as const).map((end): Handle => {
+      of[list].flatMap((one, index) => [
+        wholeOf(of, list, index),
+        ...(['fromM', 'toM'] as const).map((end): Handle => {
           const length = wallLength(of, one.wall);
           const at = floorBefore(of, one.wall, { fromM: one[end], toM: one[end] }, 0);
           return {
@@ -99,7 +131,7 @@ export function RoomDrawing({ editor, units }: RoomDrawingProps) {
             },
           };
         }),
-      ),
+      ]),
     ),
     ...of.low.flatMap((one, index): Handle[] => [
       {
@@ -110,6 +142,8 @@ export function RoomDrawing({ editor, units }: RoomDrawingProps) {
         cursor: 'move',
         value: one.xM,
         max: of.widthM,
+        isWhole: true,
+        said: `${formatLength(one.xM, units)} from the west wall, ${formatLength(one.yM, units)} from the south wall`,
         move: (dx, dy) =>
           replaceAt(of, 'low', index, {
             ...one,
@@ -125,6 +159,7 @@ export function RoomDrawing({ editor, units }: RoomDrawingProps) {
         cursor: 'nwse-resize',
         value: one.widthM,
         max: of.widthM,
+        said: `${formatLength(one.widthM, units)} wide, ${formatLength(one.depthM, units)} deep`,
         move: (dx, dy) =>
           replaceAt(of, 'low', index, {
             ...one,
@@ -188,7 +223,8 @@ function RoomHandle({ handle, room, units, find, preview, commit }: RoomHandlePr
       aria-valuemin={0}
       aria-valuemax={handle.max}
       aria-valuenow={handle.value}
-      aria-valuetext={formatLength(handle.value, units)}
+      aria-valuetext={handle.said ?? formatLength(handle.value, units)}
+      data-whole={handle.isWhole}
       className={classes.handle}
       style={{ left: handle.x, top: handle.y, cursor: handle.cursor }}
       {...moves}

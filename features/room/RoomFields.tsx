@@ -6,7 +6,7 @@ import { wallIds, wallLength, type Room, type WallId } from '@/core/room/room';
 import type { LengthUnits } from '@/core/units/length';
 import { LengthInput } from './LengthInput';
 import { replaceAt } from './RoomDrawing';
-import { tidy } from './roomMachine';
+import { resize, tidy } from './roomMachine';
 import type { RoomEditor } from './useRoomEditor';
 import classes from './room.module.css';
 
@@ -29,13 +29,13 @@ export function RoomFields({ editor, units }: RoomFieldsProps) {
           label="Width"
           metres={room.widthM}
           units={units}
-          onChange={(widthM) => commit({ ...room, widthM })}
+          onChange={(widthM) => commit(resize(room, { widthM }))}
         />
         <LengthInput
           label="Depth"
           metres={room.depthM}
           units={units}
-          onChange={(depthM) => commit({ ...room, depthM })}
+          onChange={(depthM) => commit(resize(room, { depthM }))}
         />
         <LengthInput
           label="Ceiling"

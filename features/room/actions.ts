@@ -1,9 +1,11 @@
 'use server';
 
-import { action } from '@/server/action';
+import { action, question } from '@/server/action';
 import * as change from './change';
+import { tellTonight } from './tonight';
 
 export const changeCupboardAction = action(change.changeCupboard);
 export const changeRoomAction = action(change.changeRoom);
 export const keepOwnPieceAction = action(change.keepOwnPiece);
 export const dropOwnPieceAction = action(change.dropOwnPiece);
+export const tellTonightAction = question(tellTonight);

@@ -5,6 +5,7 @@ import {
   canUndo,
   findRoomProblem,
   reduceRoom,
+  resize,
   resumeRoom,
   tidy,
   type RoomEvent,
@@ -33,6 +34,28 @@ describe('the room being drawn', () => {
     expect(widths).toEqual([9, 8, 7, guessedRoom.widthM]);
     expect(canUndo(run(...dropped))).toBe(true);
     expect(canUndo(run({ kind: 'undo' }))).toBe(false);
+  });
+
+  it('takes along what stands at a wall that becomes shorter, and stays a room that can be', () => {
+    const room: Room = {
+      ...guessedRoom,
+      widthM: 9.6,
+      depthM: 7.2,
+      blocked: [{ wall: 'south', fromM: 0, toM: 9.6, what: 'windows' }],
+      doors: [{ wall: 'north', fromM: 8.5, toM: 9.4, opensIn: true }],
+      low: [
+        { xM: 7, yM: 0, widthM: 2, depthM: 7.2, heightM: 2, what: 'beam' },
+        { xM: 9, yM: 0, widthM: 0.5, depthM: 1, heightM: 2, what: 'lamp' },
+      ],
+    };
+    const small = resize(room, { widthM: 8 });
+    expect(findRoomProblem(small)).toBeNull();
+    expect(small.blocked).toMatchObject([{ fromM: 0, toM: 8 }]);
+    expect(small.doors).toMatchObject([{ fromM: 7.1, toM: 8 }]);
+    expect(small.low).toMatchObject([{ xM: 7, widthM: 1 }]);
+    expect(findRoomProblem(resize(room, { widthM: 1, depthM: 1 }))).toBeNull();
+    // A room that grows changes nothing but its size.
+    expect(resize(room, { widthM: 12 })).toEqual({ ...room, widthM: 12 });
   });
 
   it('keeps the way back for whoever comes again, unless the room is another one', () => {

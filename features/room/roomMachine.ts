@@ -1,6 +1,6 @@
 /** The room as it is drawn: what is shown, what is kept, and the way back. */
 import { InputProblem } from '@/core/problem';
-import { assertRoom, roomFile, type Room } from '@/core/room/room';
+import { assertRoom, roomFile, wallLength, type Room } from '@/core/room/room';
 import { beginHistory, canGoBack, goBack, goOn, type History } from '@/design/history';
 
 /** Everything snaps to five centimetres. */
@@ -48,6 +48,32 @@ export function reduceRoom(state: RoomState, event: RoomEvent): RoomState {
 
 export const canUndo = ({ shown, kept }: RoomState): boolean =>
   canGoBack(kept) || !isSame(shown, kept.now);
+
+/**
+ * The room in another size: what stood at a wall that has become shorter stays as far as there is
+ * wall, a door keeps its width, and what lies outside altogether is gone.
+ */
+export function resize(room: Room, size: Partial<Pick<Room, 'widthM' | 'depthM'>>): Room {
+  const next = { ...room, ...size };
+  const fit = <T extends Room['doors'][number] | Room['blocked'][number]>(one: T): T[] => {
+    const toM = Math.min(one.toM, wallLength(next, one.wall));
+    return toM - one.fromM < snapM - 1e-9 ? [] : [{ ...one, toM: tidy(toM) }];
+  };
+  const move = (one: Room['doors'][number]) => {
+    const over = Math.max(0, one.toM - wallLength(next, one.wall));
+    return { ...one, fromM: tidy(Math.max(0, one.fromM - over)), toM: tidy(one.toM - over) };
+  };
+  return {
+    ...next,
+    blocked: room.blocked.flatMap(fit),
+    doors: room.doors.map(move).flatMap(fit),
+    low: room.low.flatMap((one) => {
+      const widthM = tidy(Math.min(one.widthM, next.widthM - one.xM));
+      const depthM = tidy(Math.min(one.depthM, next.depthM - one.yM));
+      return widthM < snapM - 1e-9 || depthM < snapM - 1e-9 ? [] : [{ ...one, widthM, depthM }];
+    }),
+  };
+}
 
 /** What cannot be, in words; nothing is stored while there is something. */
 export function findRoomProblem(room: Room): string | null {

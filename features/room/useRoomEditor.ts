@@ -1,16 +1,19 @@
 'use client';
 
-import { useEffect, useReducer, useRef } from 'react';
+import { useEffect, useReducer, useRef, useState } from 'react';
 import type { Room } from '@/core/room/room';
 import { showProblems } from '@/design/notices';
-import { changeRoomAction } from './actions';
+import { changeRoomAction, tellTonightAction } from './actions';
 import { canUndo, findRoomProblem, reduceRoom, resumeRoom, type RoomState } from './roomMachine';
+import type { TonightChange } from './tonight';
 
 export interface RoomEditor {
   readonly room: Room;
   /** What cannot be, in words; nothing is stored while there is something. */
   readonly problem: string | null;
   readonly canUndo: boolean;
+  /** What the last change does to the plan of the evening; `null`: nothing was changed yet. */
+  readonly tonight: TonightChange | null;
   /** While something is dragged: shown, not stored. */
   readonly preview: (room: Room) => void;
   readonly commit: (room: Room) => void;
@@ -29,19 +32,30 @@ export function useRoomEditor(courseId: number, first: Room): RoomEditor {
   useEffect(() => {
     left.set(courseId, state);
   }, [courseId, state]);
+  const [tonight, setTonight] = useState<TonightChange | null>(null);
   const stored = useRef(first);
   useEffect(() => {
     if (now === stored.current) return;
     stored.current = now;
     if (findRoomProblem(now) !== null) return;
-    void changeRoomAction(courseId, now).then((outcome) => {
-      if (!outcome.ok) showProblems(outcome.problems);
-    });
+    let isOver = false;
+    setTonight(null);
+    const keep = async () => {
+      const outcome = await changeRoomAction(courseId, now);
+      if (!outcome.ok) return showProblems(outcome.problems);
+      const told = await tellTonightAction(courseId);
+      if (told.ok && !isOver) setTonight(told.value);
+    };
+    void keep();
+    return () => {
+      isOver = true;
+    };
   }, [courseId, now]);
   return {
     room: state.shown,
     problem: findRoomProblem(state.shown),
     canUndo: canUndo(state),
+    tonight,
     preview: (room) => tell({ kind: 'preview', room }),
     commit: (room) => tell({ kind: 'commit', room }),
     undo: () => tell({ kind: 'undo' }),

@@ -2,7 +2,7 @@
 import { composeOutput, type PlanFile } from '@/core/files/planFile';
 import { wishesFile, toWishes, type ClassFile, type WishesFile } from '@/core/files/classFile';
 import type { PreparedClass } from '@/core/compose/prepared';
-import { isPlacementOpen } from '@/core/compose/readBack';
+import { listOutdated } from '@/core/compose/outdated';
 import type { BodyInput } from '@/core/body/body';
 import type { ProfileId, ProfileSettings } from '@/core/catalog/profiles';
 import { getStageIn, type School } from '@/core/catalog/school';
@@ -202,30 +202,13 @@ export function readClass(courseId: number | null): ClassView | null {
   };
 }
 
-/**
- * What has changed since a plan was kept, in words for the teacher; none: it stands. Who came or
- * went, and what is no longer open to who should do it. Never why.
- */
-export function whyOutdated(
+/** What has changed since a plan was kept, in words for the teacher; none: it stands. */
+export const whyOutdated = (
   kept: PlanFile,
   prepared: PreparedClass,
   members: readonly Pick<ClassMember, 'id' | 'name'>[],
-): string[] {
-  const nameOf = (id: string) => members.find((one) => one.id === id)?.name ?? 'somebody';
-  const ids = new Set(prepared.people.map(({ id }) => id));
-  const planned = new Set(kept.rounds.flatMap(({ people }) => people.map(({ id }) => id)));
-  const gone = [...planned].filter((id) => !ids.has(id)).map((id) => `${nameOf(id)} is gone`);
-  const come = [...ids]
-    .filter((id) => !kept.wishes.absent.includes(id))
-    .filter((id) => !kept.rounds.every(({ people }) => people.some((one) => one.id === id)))
-    .map((id) => `${nameOf(id)} is not in it`);
-  const closed = kept.rounds.flatMap(({ people }) =>
-    people
-      .filter((one) => ids.has(one.id) && !isPlacementOpen(prepared, one))
-      .map(({ id, label }) => `${nameOf(id)}: ${label} is no longer open`),
-  );
-  return [...new Set([...gone, ...come, ...closed])];
-}
+): string[] =>
+  listOutdated(kept, prepared, (id) => members.find((one) => one.id === id)?.name ?? 'somebody');
 
 /** The plan of an evening, where it is kept and nothing that it rests on has changed. */
 export const findKeptPlan = ({

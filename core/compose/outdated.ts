@@ -1,0 +1,188 @@
+/**
+ * What a plan rests on and what has changed of it: who comes, what is open to them, their distances,
+ * the room, the cupboard. In words for the teacher, and never why.
+ */
+import type { PlanFile } from '../files/planFile';
+import { doorSwings, floorBefore, type Floor, type Room, type Span } from '../room/room';
+import { joinWords } from '../units/words';
+import type { PlannedOption } from './option';
+import { matFloor } from './places';
+import type { PreparedClass } from './prepared';
+import { findOption, isPlacementOpen } from './readBack';
+import { countRows, rowLabel } from './resources';
+import { agrees } from './stations';
+
+type Round = PlanFile['rounds'][number];
+type Placed = Round['people'][number];
+
+const slack = 1e-6;
+
+/** A lane is where it was planned as long as a stretch of that wall still holds all of it, as high. */
+function holdsLane(
+  place: Extract<Placed['place'], { kind: 'lane' }>,
+  planned: PlanFile['spans'],
+  spans: readonly Span[],
+  option: PlannedOption | undefined,
+): boolean {
+  const wall = planned.find(({ id }) => id === place.span)?.wall;
+  return spans.some(
+    (span) =>
+      span.wall === wall &&
+      span.fromM <= place.fromM + slack &&
+      span.toM >= place.toM - slack &&
+      (option?.isAttempt !== true || span.lowestM >= option.heightM - slack),
+  );
+}
+
+const isInside = (floor: Floor, room: Room) =>
+  floor.left >= -slack &&
+  floor.bottom >= -slack &&
+  floor.right <= room.widthM + slack &&
+  floor.top <= room.depthM + slack;
+
+const meet = (a: Floor, b: Floor) =>
+  a.left < b.right - slack &&
+  b.left < a.right - slack &&
+  a.bottom < b.top - slack &&
+  b.bottom < a.top - slack;
+
+/** The floor somebody takes up, in the room as it is; `null`: none of its own. */
+function floorOf({ place }: Placed, room: Room, planned: PlanFile['spans']): Floor | null {
+  switch (place.kind) {
+    case 'lane': {
+      const { wall } = planned.find(({ id }) => id === place.span)!;
+      return floorBefore(room, wall as Span['wall'], place, place.outM);
+    }
+    case 'circle': {
+      const { x, y, radiusM: r } = place;
+      return { left: x - r, right: x + r, bottom: y - r, top: y + r };
+    }
+    case 'mat':
+      return matFloor(place.x, place.y, place.isAcross);
+    case 'aside':
+      return null;
+    default:
+      return place satisfies never;
+  }
+}
+
+/** Is there still the floor, clear of doors, and the height above it? */
+function isPlaceThere(
+  one: Placed,
+  option: PlannedOption | undefined,
+  { room, spans }: Pick<PreparedClass, 'room' | 'spans'>,
+  planned: PlanFile['spans'],
+): boolean {
+  const { place } = one;
+  const floor = floorOf(one, room, planned);
+  if (floor === null) return true;
+  if (!isInside(floor, room) || doorSwings(room).some((swing) => meet(swing, floor))) return false;
+  if (place.kind === 'lane') return holdsLane(place, planned, spans, option);
+  if (place.kind !== 'circle') return true;
+  return !room.low.some(
+    ({ xM, yM, widthM, depthM, heightM }) =>
+      heightM < (option?.heightM ?? 0) - slack &&
+      meet(floor, { left: xM, right: xM + widthM, bottom: yM, top: yM + depthM }),
+  );
+}
+
+/** Does a floor reach into somebody's circle, and not just into the corners of its box? */
+function isOverCircle({ place }: Placed, { left, right, bottom, top }: Floor): boolean {
+  if (place.kind !== 'circle') return true;
+  const nearX = Math.min(Math.max(place.x, left), right);
+  const nearY = Math.min(Math.max(place.y, bottom), top);
+  return Math.hypot(place.x - nearX, place.y - nearY) < place.radiusM - slack;
+}
+
+/** Walls that have moved take their lanes along: who now lies on whom. */
+function listColliding({ people }: Round, room: Room, planned: PlanFile['spans']): string[] {
+  const floors = people.flatMap((one) => {
+    const floor = floorOf(one, room, planned);
+    return floor === null ? [] : [{ one, floor }];
+  });
+  return floors.flatMap(({ one, floor }, index) =>
+    floors
+      .slice(index + 1)
+      .filter(
+        ({ one: other, floor: theirs }) =>
+          one.sharesWith !== other.id &&
+          other.sharesWith !== one.id &&
+          meet(floor, theirs) &&
+          isOverCircle(one, theirs) &&
+          isOverCircle(other, floor),
+      )
+      .flatMap(({ one: other }) => [one.id, other.id]),
+  );
+}
+
+/** Pieces of which a round needs more than there are now. */
+function listShort(plan: PlanFile, { pieces }: Pick<PreparedClass, 'pieces'>): string[] {
+  const there = countRows(pieces);
+  const most = new Map<string, number>();
+  for (const { row, used } of plan.rounds.flatMap((round) => round.pieces)) {
+    if (used > (there[row] ?? 0)) most.set(row, Math.max(used, most.get(row) ?? 0));
+  }
+  return [...most].map(
+    ([row, used]) => `${rowLabel(row, used)} are laid out, there are ${there[row] ?? 0}`,
+  );
+}
+
+/** Do the figures that were written down still fit this body, these bars, what was tried? */
+function hasMoved(plan: PlanFile, { option: id, letter }: Placed, now: PlannedOption | undefined) {
+  const station = plan.stations.find((one) => one.letter === letter && one.option === id);
+  if (station === undefined || now === undefined || id === null) return false;
+  const { baseM, figures } = station;
+  const written = {
+    id,
+    ...(baseM === undefined ? {} : { baseM }),
+    ...(figures === undefined ? {} : { figures: figures as PlannedOption['figures'] & object }),
+  };
+  return !agrees(written, now);
+}
+
+/**
+ * What has changed since a plan was made, in words; none: it stands.
+ *
+ * @param nameOf what people are called
+ */
+export function listOutdated(
+  plan: PlanFile,
+  prepared: PreparedClass,
+  nameOf: (id: string) => string,
+): string[] {
+  const ids = new Set(prepared.people.map(({ id }) => id));
+  const planned = new Set(plan.rounds.flatMap(({ people }) => people.map(({ id }) => id)));
+  const gone = [...planned].filter((id) => !ids.has(id)).map((id) => `${nameOf(id)} is gone`);
+  const come = [...ids]
+    .filter((id) => !plan.wishes.absent.includes(id))
+    .filter((id) => !plan.rounds.every(({ people }) => people.some((one) => one.id === id)))
+    .map((id) => `${nameOf(id)} is not in it`);
+  const here = plan.rounds.flatMap(({ people }) => people.filter(({ id }) => ids.has(id)));
+  const closed: string[] = [];
+  const displaced = new Set<string>();
+  const moved = new Set<string>();
+  for (const one of here) {
+    const option = findOption(prepared, one.id, one.option);
+    if (!isPlacementOpen(prepared, one)) {
+      closed.push(`${nameOf(one.id)}: ${one.label} is no longer open`);
+    } else if (hasMoved(plan, one, option)) {
+      moved.add(nameOf(one.id));
+    }
+    if (!isPlaceThere(one, option, prepared, plan.spans)) displaced.add(nameOf(one.id));
+  }
+  for (const round of plan.rounds) {
+    for (const id of listColliding(round, prepared.room, plan.spans)) displaced.add(nameOf(id));
+  }
+  const say = (names: ReadonlySet<string>, words: string) =>
+    names.size === 0 ? [] : [`${words} ${joinWords([...names])}`];
+  return [
+    ...new Set([
+      ...gone,
+      ...come,
+      ...closed,
+      ...say(displaced, 'the room no longer has the place of'),
+      ...listShort(plan, prepared),
+      ...say(moved, 'distances are others for'),
+    ]),
+  ];
+}
