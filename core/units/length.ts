@@ -70,11 +70,28 @@ function matchLength(typed: string, units: LengthUnits): number | null {
   return units === 'in' ? toInches(match[1]!) * metresPerInch : toNumber(match[1]!) / 100;
 }
 
-/** A standing height as typed; a bare number under 3 can only be metres. */
+/** A bare number as heights are typed: in the only unit in which it can be one. */
+const bareHeight = { mostM: 3, leastCm: 100 } as const;
+
+/**
+ * The unit of a height that was typed without one: under 3 it is metres, from 100 on centimetres,
+ * whatever the units; between them what the studio uses.
+ *
+ * @returns `null` where a unit was typed, or no number
+ */
+export function unitOfBareHeight(text: string, units: LengthUnits): LengthUnits | 'm' | null {
+  const typed = text.trim();
+  if (!/^\d{1,3}(?:[.,]\d+)?$/.test(typed)) return null;
+  const value = toNumber(typed);
+  if (value < bareHeight.mostM) return 'm';
+  return value >= bareHeight.leastCm ? 'cm' : units;
+}
+
+/** A standing height as typed. @returns metres, or `null` when it is none */
 export function parseHeight(text: string, units: LengthUnits): number | null {
-  const bare = /^\d(?:[.,]\d+)?$/.test(text.trim()) ? toNumber(text.trim()) : Number.NaN;
-  if (units === 'cm' && bare < 3) return bare;
-  return parseLength(text, units);
+  const unit = unitOfBareHeight(text, units);
+  if (unit === 'm') return toNumber(text.trim());
+  return parseLength(text, unit ?? units);
 }
 
 /** Whole centimetres or quarter inches, without the unit: the figure on a dimension line. */

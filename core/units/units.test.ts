@@ -81,4 +81,23 @@ describe('days', () => {
     expect(comingMeeting('2026-10-29', '2026-11-26')).toEqual({ date: '2026-11-26', week: 5 });
     expect(comingMeeting('2026-10-29', '2026-10-01')).toEqual({ date: '2026-10-29', week: 1 });
   });
+
+  it('reads a bare height in the only unit in which it can be one', () => {
+    for (const [text, units, metres] of [
+      ['1.68', 'in', 1.68],
+      ['1,68', 'in', 1.68],
+      ['168', 'in', 1.68],
+      ['66', 'in', 1.6764],
+      ['168', 'cm', 1.68],
+      ['1.68', 'cm', 1.68],
+      // Seldom a height in centimetres: said as such by whoever checks the range.
+      ['67', 'cm', 0.67],
+    ] as const) {
+      expect([text, units, parseHeight(text, units)]).toEqual([
+        text,
+        units,
+        expect.closeTo(metres, 6) as unknown,
+      ]);
+    }
+  });
 });

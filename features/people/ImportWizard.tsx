@@ -8,6 +8,7 @@ import {
   NativeSelect,
   Stepper,
   Textarea,
+  TextInput,
 } from '@mantine/core';
 import Link from 'next/link';
 import Papa from 'papaparse';
@@ -30,6 +31,8 @@ interface Table {
   readonly lines: readonly number[];
   readonly warnings: readonly string[];
 }
+
+type Mended = Readonly<Record<number, ImportRow>>;
 
 const mostBytes = 2_000_000;
 const mostShown = 200;
@@ -65,14 +68,23 @@ export function ImportWizard({ courses }: ImportWizardProps) {
       warnings: [...(note === undefined ? [] : [note]), ...warnings],
     });
     setMapping(guessMapping(headings));
+    setMended({});
     setStep(1);
   };
 
-  const mapped = (): ImportRow[] => (table === null ? [] : mapRows(table.rows, mapping));
+  /** By line of the file: what was mended in the preview, in place of what the file says. */
+  const [mended, setMended] = useState<Mended>({});
+  const mapped = (using: Mended = mended): ImportRow[] =>
+    table === null
+      ? []
+      : mapRows(table.rows, mapping).map((row, index) => ({
+          ...row,
+          ...using[table.lines[index]!],
+        }));
 
-  const preview = () =>
+  const preview = (using: Mended = mended) =>
     startBusy(async () => {
-      const outcome = await previewImportAction(mapped());
+      const outcome = await previewImportAction(mapped(using));
       if (!outcome.ok) return showProblems(outcome.problems);
       // By the lines of the file itself, as any program shows them.
       setReadings(
@@ -163,7 +175,7 @@ export function ImportWizard({ courses }: ImportWizardProps) {
             <Button
               loading={isBusy}
               disabled={mapping.name === undefined || mapping.height === undefined}
-              onClick={preview}
+              onClick={() => preview()}
             >
               Look at the rows
             </Button>
@@ -194,7 +206,17 @@ export function ImportWizard({ courses }: ImportWizardProps) {
               onChange={(event) => setCourseId(event.currentTarget.value)}
             />
           </Group>
-          <Readings readings={readings} skipTwins={skipTwins} />
+          <Readings
+            readings={readings}
+            rows={new Map(mapped().map((row, index) => [table!.lines[index]!, row]))}
+            skipTwins={skipTwins}
+            isBusy={isBusy}
+            onMend={(line, row) => {
+              const next = { ...mended, [line]: row };
+              setMended(next);
+              preview(next);
+            }}
+          />
           <Group>
             <Button variant="default" onClick={() => setStep(1)}>
               Back
@@ -264,13 +286,24 @@ function FileStep({ onText }: { readonly onText: (text: string, note?: string) =
 
 interface ReadingsProps {
   readonly readings: readonly RowReading[];
+  /** What each line says now, mended or not. */
+  readonly rows: ReadonlyMap<number, ImportRow>;
   readonly skipTwins: boolean;
+  readonly isBusy: boolean;
+  readonly onMend: (line: number, row: ImportRow) => void;
 }
 
-/** Rows with something to say first. */
-function Readings({ readings, skipTwins }: ReadingsProps) {
+/** Rows with something to say first; what is wrong with one is mended where it stands. */
+function Readings({ readings, rows, skipTwins, isBusy, onMend }: ReadingsProps) {
+  const [open, setOpen] = useState<number | null>(null);
   const rank = ({ problems, isTwin }: RowReading) => (problems.length > 0 ? 0 : isTwin ? 1 : 2);
   const ordered = [...readings].sort((a, b) => rank(a) - rank(b) || a.line - b.line);
+  const words = ({ problems, isTwin }: RowReading) =>
+    problems.length > 0
+      ? `no: ${problems.join('; ')}`
+      : isTwin
+        ? `${skipTwins ? 'no' : 'yes'}: this name is here already`
+        : 'yes';
   return (
     <div className={classes.rows}>
       <table>
@@ -279,25 +312,86 @@ function Readings({ readings, skipTwins }: ReadingsProps) {
             <th scope="col">Line</th>
             <th scope="col">Name</th>
             <th scope="col">Comes in</th>
+            <th scope="col" />
           </tr>
         </thead>
         <tbody>
-          {ordered.slice(0, mostShown).map(({ line, name, problems, isTwin }) => (
-            <tr key={line}>
-              <td>{line}</td>
-              <td>{name === '' ? '—' : name}</td>
-              <td>
-                {problems.length > 0
-                  ? `no: ${problems.join('; ')}`
-                  : isTwin
-                    ? `${skipTwins ? 'no' : 'yes'}: this name is here already`
-                    : 'yes'}
-              </td>
-            </tr>
-          ))}
+          {ordered.slice(0, mostShown).map((reading) => {
+            const { line, name } = reading;
+            const row = rows.get(line);
+            return (
+              <tr key={line}>
+                <td>{line}</td>
+                <td>{name === '' ? '—' : name}</td>
+                <td>
+                  {words(reading)}
+                  {open === line && row !== undefined && (
+                    <MendRow
+                      line={line}
+                      row={row}
+                      isBusy={isBusy}
+                      onMend={(next) => {
+                        setOpen(null);
+                        onMend(line, next);
+                      }}
+                    />
+                  )}
+                </td>
+                <td>
+                  {open !== line && (
+                    <Button
+                      size="compact-sm"
+                      variant={rank(reading) === 2 ? 'subtle' : 'default'}
+                      aria-label={`Mend line ${line}`}
+                      onClick={() => setOpen(line)}
+                    >
+                      Mend
+                    </Button>
+                  )}
+                </td>
+              </tr>
+            );
+          })}
         </tbody>
       </table>
       {ordered.length > mostShown && <p>and {ordered.length - mostShown} more rows</p>}
     </div>
+  );
+}
+
+interface MendRowProps {
+  readonly line: number;
+  readonly row: ImportRow;
+  readonly isBusy: boolean;
+  readonly onMend: (row: ImportRow) => void;
+}
+
+/** One line of the file, to be written otherwise; the file itself stays as it is. */
+function MendRow({ line, row, isBusy, onMend }: MendRowProps) {
+  const [values, setValues] = useState(row);
+  return (
+    <form
+      className={classes.mend}
+      aria-label={`Line ${line}`}
+      onSubmit={(event) => {
+        event.preventDefault();
+        onMend(values);
+      }}
+    >
+      {importFields.map((field, index) => (
+        <TextInput
+          key={field}
+          size="sm"
+          label={fieldLabels[field]}
+          data-autofocus={index === 0 || undefined}
+          autoFocus={index === 0}
+          value={values[field]}
+          onChange={({ currentTarget: { value } }) => setValues({ ...values, [field]: value })}
+        />
+      ))}
+      <Button type="submit" size="sm" loading={isBusy}>
+        Look again
+      </Button>
+    </form>
   );
 }

@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { heightRangeM, massRangeKg } from '@/core/body/lengths';
 import type { Consent } from '@/core/ladder/case';
 import { lineOf } from '@/core/units/text';
-import { parseHeight, type LengthUnits } from '@/core/units/length';
+import { parseHeight, unitOfBareHeight, type LengthUnits } from '@/core/units/length';
 import { enrol, findCourse, getSettings } from '@/db/courses';
 import { addPerson, listPeople } from '@/db/people';
 import type { Db } from '@/db/open';
@@ -96,15 +96,19 @@ function readRows(db: Db, rows: readonly ImportRow[]): ReadRow[] {
         : {
             name,
             heightM,
-            heightTyped: /^[\d.,]+$/.test(row.height.trim())
-              ? `${row.height.trim()} ${Number(row.height.trim().replace(',', '.')) < 3 ? 'm' : units}`
-              : row.height.trim(),
+            heightTyped: withUnit(row.height.trim(), units),
             massKg,
             consent,
             ...(uid === '' ? {} : { uid }),
           };
     return { line: index + 2, name, problems, isTwin, person };
   });
+}
+
+/** As it is shown again: with the unit that it was read in. */
+function withUnit(typed: string, units: LengthUnits): string {
+  const unit = unitOfBareHeight(typed, units);
+  return unit === null ? typed : `${typed} ${unit}`;
 }
 
 function readHeight(text: string, units: LengthUnits, problems: string[]): number | null {
