@@ -4,9 +4,11 @@ import { getStage } from '../catalog/stages';
 import { forearmKickSetup } from '../setups/forearmKick';
 import { UnreachableProblem } from '../posture/geometry';
 import { pointsOf } from '../posture/joints';
+import { distanceWords } from '../setups/distanceWords';
 import { getSetup, type SetupId } from '../setups/registry';
 import { solveStage } from '../setups/solveStage';
 import type { SetupInput, SetupResult } from '../setups/setup';
+import { formatLength, type LengthUnits } from '../units/length';
 import { beyondSentences, poseShape, type PosedShape, type ShapeRef } from '../shapes/posed';
 import { drawChair } from './chair';
 import { groundBody, hatchedBox, hatchStrip } from './dimensions';
@@ -161,6 +163,21 @@ function drawPosed(
         witnessPx: sizes.firstRowPx + 8,
       }),
     ],
-    sentences: [`${label}. ${how}`, ...(posed?.loads ? beyondSentences(posed.loads) : [])],
+    sentences: [
+      `${label}.`,
+      ...sayMeasures(result, units),
+      ...(isCard || result === null ? [how] : []),
+      ...(posed?.loads ? beyondSentences(posed.loads) : []),
+    ],
   };
+}
+
+/** What is measured in a set-up, for whoever does not see the drawing. */
+function sayMeasures(result: SetupResult | null, units: LengthUnits): string[] {
+  const measured = (result?.distances ?? []).filter(({ id }) => distanceWords[id].mayKeep);
+  return measured.length === 0
+    ? []
+    : [
+        `${measured.map(({ label, metres }) => `${label}: ${formatLength(metres, units)}`).join('; ')}.`,
+      ];
 }

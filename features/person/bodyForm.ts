@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { resolveBody } from '@/core/body/body';
 import { heightRangeM, lengthIds, massRangeKg, type LengthId } from '@/core/body/lengths';
 import { InputProblem } from '@/core/problem';
-import { parseHeight, parseLength, type LengthUnits } from '@/core/units/length';
+import { parseHeight, parseLength, unitOfBareHeight, type LengthUnits } from '@/core/units/length';
 import type { BodyChange } from '@/db/people';
 import { done, refuse, type Outcome } from '@/server/result';
 
@@ -29,7 +29,9 @@ export function readHeight(text: string, units: LengthUnits): Outcome<TypedHeigh
   if (heightM < low || heightM > high) {
     return refuse({ height: `Height must be between ${low.toFixed(2)} and ${high.toFixed(2)} m.` });
   }
-  return done({ heightM, heightTyped: withUnit(text.trim(), units) });
+  const unit = unitOfBareHeight(text, units);
+  const heightTyped = unit === null ? withUnit(text.trim(), units) : `${text.trim()} ${unit}`;
+  return done({ heightM, heightTyped });
 }
 
 /** Checks a typed body against the person it describes; nothing is stored here. */

@@ -8,7 +8,7 @@ import type { Ranges } from '@/core/setups/setup';
 import { getStageIn, type School } from '@/core/catalog/school';
 import type { StageKey } from '@/core/catalog/stage';
 import { comingMeeting } from '@/core/units/course';
-import { daysBetween, type Day } from '@/core/units/day';
+import { addDays, daysBetween, type Day } from '@/core/units/day';
 import {
   findFirstCourse,
   getSettings,
@@ -18,6 +18,7 @@ import {
   type Settings,
 } from '@/db/courses';
 import { listPieces } from '@/db/cupboards';
+import { listFloorClasses } from '@/db/floor';
 import type { Db } from '@/db/open';
 import { findPerson, listCoursePeople, listPeople, type PersonRow } from '@/db/people';
 import { listRecords, type StoredRecord } from '@/db/records';
@@ -45,10 +46,22 @@ export interface ComingMeeting {
   readonly stage: StageKey;
 }
 
-/** The next planned meeting on or after a day; the weekly rhythm where none is planned. */
+/** An evening that was held and ended is over: what comes is sought from the day after it. */
+function fromDay(db: Db, courseId: number, day: Day): Day {
+  const isOver = listFloorClasses(db, courseId).some(
+    (held) => held.day === day && held.endedMs !== null,
+  );
+  return isOver ? addDays(day, 1) : day;
+}
+
+/**
+ * The next planned meeting on or after a day that has not ended yet; the weekly rhythm where none
+ * is planned.
+ */
 export function findComing(db: Db, course: CourseRow, school: School, day: Day): ComingMeeting {
+  const from = fromDay(db, course.id, day);
   const planned = listMeetings(db, course.id);
-  const index = planned.findIndex(({ date }) => date >= day);
+  const index = planned.findIndex(({ date }) => date >= from);
   const next = planned[index];
   const stageOf = (peak: string | null | undefined) =>
     peak && school.stages.has(peak)
@@ -58,7 +71,7 @@ export function findComing(db: Db, course: CourseRow, school: School, day: Day):
         : 'FS10';
   if (next === undefined) {
     const { startsAt, minutes, place } = course;
-    const rhythm = comingMeeting(course.startsOn, day);
+    const rhythm = comingMeeting(course.startsOn, from);
     return { ...rhythm, startsAt, minutes, room: place, stage: stageOf(null) };
   }
   return {
@@ -89,7 +102,8 @@ export function readSettings(): Settings {
 export function findNextCourse(db: Db, day: Day): CourseRow | null {
   const courses = listCourses(db);
   const dated = courses.map((course) => {
-    const next = listMeetings(db, course.id).find(({ date }) => date >= day);
+    const from = fromDay(db, course.id, day);
+    const next = listMeetings(db, course.id).find(({ date }) => date >= from);
     return { course, away: next ? daysBetween(day, next.date) : Infinity };
   });
   dated.sort((a, b) => a.away - b.away);
