@@ -10,6 +10,7 @@ import {
   XAxis,
   YAxis,
 } from 'recharts';
+import classes from './record.module.css';
 
 interface Series {
   /** Of the rows. */
@@ -51,7 +52,7 @@ export function EveningChart({ label, rows, bars, line, height = 250 }: EveningC
             {...(domain === undefined ? {} : { domain: [...domain] })}
             {...axis}
           />
-          <Legend />
+          <Legend formatter={(name: string) => <span className={classes.legend}>{name}</span>} />
           {bars.map(({ key, name, fill }) => (
             <Bar
               key={key}

@@ -32,19 +32,20 @@ export function useRoomEditor(courseId: number, first: Room): RoomEditor {
   useEffect(() => {
     left.set(courseId, state);
   }, [courseId, state]);
-  const [tonight, setTonight] = useState<TonightChange | null>(null);
+  const [told, setTold] = useState<{ readonly room: Room; readonly tonight: TonightChange } | null>(
+    null,
+  );
   const stored = useRef(first);
   useEffect(() => {
     if (now === stored.current) return;
     stored.current = now;
     if (findRoomProblem(now) !== null) return;
     let isOver = false;
-    setTonight(null);
     const keep = async () => {
       const outcome = await changeRoomAction(courseId, now);
       if (!outcome.ok) return showProblems(outcome.problems);
-      const told = await tellTonightAction(courseId);
-      if (told.ok && !isOver) setTonight(told.value);
+      const answer = await tellTonightAction(courseId);
+      if (answer.ok && !isOver) setTold({ room: now, tonight: answer.value });
     };
     void keep();
     return () => {
@@ -55,7 +56,8 @@ export function useRoomEditor(courseId: number, first: Room): RoomEditor {
     room: state.shown,
     problem: findRoomProblem(state.shown),
     canUndo: canUndo(state),
-    tonight,
+    // What was said of another room says nothing of this one.
+    tonight: told?.room === now ? told.tonight : null,
     preview: (room) => tell({ kind: 'preview', room }),
     commit: (room) => tell({ kind: 'commit', room }),
     undo: () => tell({ kind: 'undo' }),

@@ -51,3 +51,23 @@ export const deskRoute = (answer: (request: Request) => Answer) =>
   teacherRoute((request) =>
     readAsker(request.headers).isFromNetwork ? closed() : answer(request),
   );
+
+/**
+ * The title of one of many pages, so that tabs and history tell them apart. Whoever the page is not
+ * for sees what such pages are called, and nothing is read for them. People are given by initials:
+ * names stay out of the history of a shared tablet.
+ */
+export const teacherTitle =
+  <Params>(usual: string, find: (params: Params) => string | null) =>
+  async ({ params }: { readonly params: Promise<Params> }): Promise<{ title: string }> => {
+    if (!isFor('teacher', readAsker(await headers()))) return { title: usual };
+    return { title: find(await params) ?? usual };
+  };
+
+/** `A. R.`: enough for whoever knows them. */
+export const initialsOf = (name: string): string =>
+  name
+    .split(/\s+/)
+    .filter((part) => part !== '')
+    .map((part) => `${part[0]!.toUpperCase()}.`)
+    .join(' ');

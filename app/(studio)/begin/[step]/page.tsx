@@ -1,11 +1,12 @@
-import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { BeginPage } from '@/features/beginning/BeginPage';
-import { isBeginStep } from '@/features/beginning/steps';
+import { beginSteps, isBeginStep } from '@/features/beginning/steps';
 import { readCourseParam } from '@/server/courseParam';
-import { teacherPage } from '@/server/network/guarded';
+import { teacherPage, teacherTitle } from '@/server/network/guarded';
 
-export const metadata: Metadata = { title: 'Beginning' };
+export const generateMetadata = teacherTitle<{ step: string }>('Beginning', ({ step }) =>
+  isBeginStep(step) ? `Beginning: ${beginSteps[step].label.toLowerCase()}` : null,
+);
 
 interface StepPageProps {
   readonly params: Promise<{ readonly step: string }>;

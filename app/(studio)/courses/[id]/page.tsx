@@ -6,9 +6,13 @@ import { EnrolmentPanel } from '@/features/courses/EnrolmentPanel';
 import { MeetingTable } from '@/features/courses/MeetingTable';
 import { CautionLine, Page } from '@/design/Page';
 import classes from '@/features/courses/courses.module.css';
-import { teacherPage } from '@/server/network/guarded';
+import { teacherPage, teacherTitle } from '@/server/network/guarded';
+import { database } from '@/server/database';
+import { findCourse } from '@/db/courses';
 
-export const metadata = { title: 'Course' };
+export const generateMetadata = teacherTitle<{ id: string }>('Course', ({ id }) => {
+  return findCourse(database(), readPersonId(id) ?? 0)?.name ?? null;
+});
 
 interface CoursePageProps {
   readonly params: Promise<{ readonly id: string }>;

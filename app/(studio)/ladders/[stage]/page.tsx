@@ -1,6 +1,11 @@
 import { RungPage } from '@/features/ladders/RungPage';
-import { teacherPage } from '@/server/network/guarded';
+import { teacherPage, teacherTitle } from '@/server/network/guarded';
+import { database } from '@/server/database';
+import { readCatalog } from '@/server/judging/schools';
 
-export const metadata = { title: 'A rung' };
+export const generateMetadata = teacherTitle<{ stage: string }>(
+  'A rung',
+  ({ stage }) => readCatalog(database()).stages[stage]?.label ?? null,
+);
 
 export default teacherPage(RungPage);

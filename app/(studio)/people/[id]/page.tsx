@@ -1,8 +1,12 @@
-import type { Metadata } from 'next';
 import { PersonPage } from '@/features/person/PersonPage';
-import { teacherPage } from '@/server/network/guarded';
+import { initialsOf, teacherPage, teacherTitle } from '@/server/network/guarded';
+import { database } from '@/server/database';
+import { findPerson } from '@/db/people';
+import { readPersonId } from '@/server/personId';
 
-// The same title for everyone: names stay out of the history of a shared tablet.
-export const metadata: Metadata = { title: 'Person' };
+export const generateMetadata = teacherTitle<{ id: string }>('Person', ({ id }) => {
+  const found = findPerson(database(), readPersonId(id) ?? 0);
+  return found === null ? null : `${initialsOf(found.name)}`;
+});
 
 export default teacherPage(PersonPage);

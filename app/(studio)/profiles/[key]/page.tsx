@@ -1,6 +1,11 @@
 import { ProfilePage } from '@/features/profiles/ProfilePage';
-import { teacherPage } from '@/server/network/guarded';
+import { teacherPage, teacherTitle } from '@/server/network/guarded';
+import { database } from '@/server/database';
+import { listProfileChoices } from '@/server/judging/schools';
 
-export const metadata = { title: 'Profile' };
+export const generateMetadata = teacherTitle<{ key: string }>(
+  'Profile',
+  ({ key }) => listProfileChoices(database()).find((profile) => profile.key === key)?.label ?? null,
+);
 
 export default teacherPage(ProfilePage);

@@ -2,9 +2,15 @@ import { notFound } from 'next/navigation';
 import { readReview } from '@/features/review/review';
 import { CautionLine, Page } from '@/design/Page';
 import { ReviewScreen } from '@/features/review/ReviewScreen';
-import { teacherPage } from '@/server/network/guarded';
+import { teacherPage, teacherTitle } from '@/server/network/guarded';
+import { database } from '@/server/database';
+import { findFloorClass } from '@/db/floor';
+import { format, parseISO } from 'date-fns';
 
-export const metadata = { title: 'Review' };
+export const generateMetadata = teacherTitle<{ uid: string }>('Review', ({ uid }) => {
+  const held = findFloorClass(database(), uid);
+  return held === null ? null : `Review, ${format(parseISO(held.day), 'd MMMM')}`;
+});
 
 interface ReviewPageProps {
   readonly params: Promise<{ readonly uid: string }>;

@@ -4,9 +4,14 @@ import { readPersonId } from '@/server/personId';
 import { HomeBar } from '@/features/home/HomeBar';
 import { HomeSheet } from '@/features/home/HomeSheet';
 import { Page } from '@/design/Page';
-import { teacherPage } from '@/server/network/guarded';
+import { initialsOf, teacherPage, teacherTitle } from '@/server/network/guarded';
+import { database } from '@/server/database';
+import { findPerson } from '@/db/people';
 
-export const metadata = { title: 'Home practice' };
+export const generateMetadata = teacherTitle<{ id: string }>('Home practice', ({ id }) => {
+  const found = findPerson(database(), readPersonId(id) ?? 0);
+  return found === null ? null : `Home practice, ${initialsOf(found.name)}`;
+});
 
 interface HomePageProps {
   readonly params: Promise<{ readonly id: string }>;
