@@ -14,6 +14,7 @@ import { MoveView } from '@/design/atlas/MoveView';
 import { StripView } from '@/design/atlas/StripView';
 import { LinkButton } from '@/design/LinkButton';
 import { CautionLine, Page } from '@/design/Page';
+import { Beside } from './Beside';
 import { PersonPicker } from './PersonPicker';
 import { RungDrawing } from './RungDrawing';
 import { VerdictMark, verdictWords } from '@/design/marks/VerdictMark';
@@ -22,13 +23,16 @@ import classes from './ladders.module.css';
 
 interface RungPageProps {
   readonly params: Promise<{ readonly stage: string }>;
-  readonly searchParams: Promise<{ readonly person?: string | string[] }>;
+  readonly searchParams: Promise<{
+    readonly person?: string | string[];
+    readonly beside?: string | string[];
+  }>;
 }
 
 export async function RungPage({ params, searchParams }: RungPageProps) {
-  const { person } = await searchParams;
-  const id = typeof person === 'string' ? readPersonId(person) : null;
-  const view = readRungPage(decodeURIComponent((await params).stage), id);
+  const { person, beside } = await searchParams;
+  const idOf = (text: typeof person) => (typeof text === 'string' ? readPersonId(text) : null);
+  const view = readRungPage(decodeURIComponent((await params).stage), idOf(person), idOf(beside));
   if (view === null) notFound();
   const { spec, cue } = view.stage;
   return (
@@ -64,6 +68,7 @@ export async function RungPage({ params, searchParams }: RungPageProps) {
           )}
           <Facts view={view} />
           <Standing view={view} />
+          {view.one !== null && <Beside one={view.one} other={view.other} people={view.people} />}
         </div>
       </div>
       <CautionLine />

@@ -10,7 +10,10 @@ import type { SetupInput, SetupResult } from '@/core/setups/setup';
 import { solveStage } from '@/core/setups/solveStage';
 import { getSettings, listCourses, type Settings } from '@/db/courses';
 import { listPieces } from '@/db/cupboards';
-import { findPerson, listPeople } from '@/db/people';
+import type { OpenedCase } from '@/core/ladder/case';
+import { findPerson, listPeople, type PersonRow } from '@/db/people';
+import { toGateRow } from '@/server/judging/gateRows';
+import type { AtGate } from './Beside';
 import { readCase } from '@/server/judging/cases';
 import { today } from '@/server/clock';
 import { database } from '@/server/database';
@@ -29,6 +32,9 @@ export interface RungPageView {
   readonly person: { readonly id: number; readonly name: string } | null;
   readonly body: Body;
   readonly verdict: Verdict | null;
+  /** Whoever it is drawn for at its gate, and somebody else beside them. */
+  readonly one: AtGate | null;
+  readonly other: AtGate | null;
   /** What the rung's set-up is worked out from. */
   readonly setupInput: SetupInput;
   readonly recipe: SetupResult | null;
@@ -41,8 +47,27 @@ export interface RungPageView {
 /** A body of usual proportions, for a rung opened before there is anybody. */
 const usualHeightM = 1.7;
 
+function toAtGate(
+  key: StageKey,
+  { id, name }: Pick<PersonRow, 'id' | 'name'>,
+  opened: OpenedCase,
+): AtGate {
+  const { kind, cause, items } = judge(key, opened);
+  return {
+    id,
+    name,
+    kind,
+    isClosed: cause !== undefined,
+    rows: items.map((item) => toGateRow(item, opened.school)),
+  };
+}
+
 /** All of a rung's content, drawn at somebody's size; `null` when there is no such stage. */
-export function readRungPage(key: StageKey, personId: number | null): RungPageView | null {
+export function readRungPage(
+  key: StageKey,
+  personId: number | null,
+  besideId: number | null = null,
+): RungPageView | null {
   const db = database();
   const day = today();
   const people = listPeople(db);
@@ -64,6 +89,8 @@ export function readRungPage(key: StageKey, personId: number | null): RungPageVi
     stage: one,
     label: school.stages.get(one)?.spec.label ?? one,
   });
+  // Both by the same profile, the one's own: it is the same gate.
+  const beside = besideId === null || besideId === person?.id ? null : findPerson(db, besideId);
   const group = readLadders(course?.id);
   const rung = group.ladders
     .find(({ family }) => family === stage.spec.family)
@@ -80,6 +107,9 @@ export function readRungPage(key: StageKey, personId: number | null): RungPageVi
     person: person === null ? null : { id: person.id, name: person.name },
     body,
     verdict: opened === null ? null : judge(key, opened),
+    one: person === null || opened === null ? null : toAtGate(key, person, opened),
+    other:
+      beside === null ? null : toAtGate(key, beside, readCase(db, beside, { school, day, pieces })),
     setupInput,
     recipe: solveStage(setupInput, stage.spec),
     people: people.map(({ id, name }) => ({ id, name })),

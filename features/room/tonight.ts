@@ -12,5 +12,5 @@ export interface TonightChange {
 
 export const tellTonight = work([aCourse], (_, course): Outcome<TonightChange> => {
   const view = readClass(course.id);
-  return done({ hasPlan: view?.kept != null, changes: view?.outdated ?? [] });
+  return done({ hasPlan: view !== null && view.kept !== null, changes: view?.outdated ?? [] });
 });
