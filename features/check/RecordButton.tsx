@@ -5,7 +5,7 @@ import { useDisclosure } from '@mantine/hooks';
 import { IconPencilPlus } from '@tabler/icons-react';
 import { useState } from 'react';
 import type { GateRow } from '@/server/judging/gateRows';
-import { RecordForm } from './RecordForm';
+import { RecordForm } from './laterForm';
 import classes from './record.module.css';
 
 interface RecordButtonProps {

@@ -5,7 +5,7 @@ import { IconPencilPlus } from '@tabler/icons-react';
 import { useState } from 'react';
 import type { GateRow } from '@/server/judging/gateRows';
 import { StatusMark, statusWords } from '@/design/marks/StatusMark';
-import { RecordForm } from '@/features/check/RecordForm';
+import { RecordForm } from '@/features/check/laterForm';
 import classes from './person.module.css';
 
 interface GatePanelProps {

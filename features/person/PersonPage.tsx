@@ -17,12 +17,9 @@ import { LinkButton } from '@/design/LinkButton';
 import { CautionLine, Page } from '@/design/Page';
 import { readFloorDays } from '@/features/record/read';
 import { TriesShown } from '@/features/record/TriesShown';
-import { FloorDays } from '@/features/record/FloorDays';
 import { FromHome } from '@/features/home/FromHome';
 import { StageDrawing } from '@/features/card/StageDrawing';
-import { BodyForm } from './BodyForm';
-import { CareForm } from './CareForm';
-import { CheckCharts } from './CheckCharts';
+import { BodyForm, CareForm, CheckCharts, FloorDays, WordsPanel } from './later';
 import { DecisionList } from './DecisionList';
 import { GatePanel } from './GatePanel';
 import { LadderPanel } from './LadderPanel';
@@ -31,7 +28,6 @@ import { PersonMenu } from './PersonMenu';
 import { PrivatePart } from './PrivatePart';
 import { RecordList } from './RecordList';
 import { VerdictPanel } from './VerdictPanel';
-import { WordsPanel } from './WordsPanel';
 import classes from './person.module.css';
 
 interface PersonPageProps {

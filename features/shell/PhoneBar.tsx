@@ -1,10 +1,12 @@
 'use client';
 
-import { Anchor, Drawer, UnstyledButton } from '@mantine/core';
+import { UnstyledButton } from '@mantine/core';
 import { useDisclosure } from '@mantine/hooks';
 import { IconBarbell, IconHome, IconListDetails, IconMenu2, IconUsers } from '@tabler/icons-react';
 import Link from 'next/link';
-import { furtherPages, isHere, places, whens, whenWords } from './places';
+import dynamic from 'next/dynamic';
+import { useState } from 'react';
+import { isHere, places } from './places';
 import classes from './shell.module.css';
 
 const inBar = [
@@ -14,9 +16,13 @@ const inBar = [
   { href: '/people', Icon: IconUsers },
 ] as const satisfies readonly { readonly href: (typeof places)[number]['href']; Icon: unknown }[];
 
+// Not loaded before somebody opens it.
+const PhoneDrawer = dynamic(() => import('./PhoneDrawer').then((one) => one.PhoneDrawer));
+
 /** On a phone: four places at the thumb, all of them in a drawer. */
 export function PhoneBar({ path }: { readonly path: string }) {
   const [isOpen, drawer] = useDisclosure(false);
+  const [isWanted, setWanted] = useState(false);
   return (
     <>
       <nav data-phone-bar aria-label="At the thumb" className={`${classes.bar} no-print`}>
@@ -31,36 +37,18 @@ export function PhoneBar({ path }: { readonly path: string }) {
             {places.find((place) => place.href === href)!.label}
           </Link>
         ))}
-        <UnstyledButton className={classes.barPlace} onClick={drawer.open}>
+        <UnstyledButton
+          className={classes.barPlace}
+          onClick={() => {
+            setWanted(true);
+            drawer.open();
+          }}
+        >
           <IconMenu2 size={22} aria-hidden="true" />
           All places
         </UnstyledButton>
       </nav>
-      <Drawer opened={isOpen} onClose={drawer.close} position="bottom" size="auto" title="Places">
-        <div className={classes.drawer}>
-          {whens.map((when) => (
-            <section key={when} aria-label={whenWords[when]}>
-              <h2>{whenWords[when]}</h2>
-              <ul>
-                {[...places, ...furtherPages]
-                  .filter((place) => place.when === when)
-                  .map(({ href, label }) => (
-                    <li key={href}>
-                      <Anchor
-                        component={Link}
-                        href={href}
-                        onClick={drawer.close}
-                        aria-current={isHere(href, path) ? 'page' : undefined}
-                      >
-                        {label}
-                      </Anchor>
-                    </li>
-                  ))}
-              </ul>
-            </section>
-          ))}
-        </div>
-      </Drawer>
+      {isWanted && <PhoneDrawer isOpen={isOpen} path={path} onClose={drawer.close} />}
     </>
   );
 }

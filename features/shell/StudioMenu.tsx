@@ -1,6 +1,6 @@
-import { Menu, UnstyledButton } from '@mantine/core';
+import { UnstyledButton } from '@mantine/core';
 import { IconChevronDown } from '@tabler/icons-react';
-import Link from 'next/link';
+import { LazyMenu } from '@/design/LazyMenu';
 import { furtherPages, isHere, places } from './places';
 import classes from './shell.module.css';
 
@@ -9,9 +9,14 @@ export function StudioMenu({ path }: { readonly path: string }) {
   const always = [...places, ...furtherPages].filter(({ when }) => when === 'always');
   const here = always.find(({ href }) => isHere(href, path));
   return (
-    <Menu position="bottom-start" width={200} loop>
-      <Menu.Target>
+    <LazyMenu
+      width={200}
+      entries={() =>
+        always.map(({ href, label }) => ({ kind: 'go', href, label, isHere: isHere(href, path) }))
+      }
+      target={(props) => (
         <UnstyledButton
+          {...props}
           className={classes.place}
           data-here={here !== undefined || undefined}
           aria-label={
@@ -20,19 +25,7 @@ export function StudioMenu({ path }: { readonly path: string }) {
         >
           {here?.label ?? 'People, ladders, room'} <IconChevronDown size={15} aria-hidden="true" />
         </UnstyledButton>
-      </Menu.Target>
-      <Menu.Dropdown>
-        {always.map(({ href, label }) => (
-          <Menu.Item
-            key={href}
-            component={Link}
-            href={href}
-            aria-current={isHere(href, path) ? 'page' : undefined}
-          >
-            {label}
-          </Menu.Item>
-        ))}
-      </Menu.Dropdown>
-    </Menu>
+      )}
+    />
   );
 }

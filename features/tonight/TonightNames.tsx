@@ -1,6 +1,6 @@
 'use client';
 
-import { Button, Loader, Menu } from '@mantine/core';
+import { Button, Loader } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import { painPlaces, painPlaceTable } from '@/core/catalog/regions';
@@ -10,6 +10,7 @@ import type { PlanFile } from '@/core/files/planFile';
 import { browserParts } from '@/features/plan/browserParts';
 import { beginPlanner } from '@/features/plan/beginPlanner';
 import type { PlannerEngine } from '@/features/plan/plannerEngine';
+import { LazyMenu, type MenuEntry } from '@/design/LazyMenu';
 import { showProblem, showProblems } from '@/design/notices';
 import classes from './tonight.module.css';
 
@@ -100,83 +101,63 @@ export function TonightNames({ courseId, day, plan, members, ...start }: Tonight
   };
   const without = <T extends { readonly person: string }>(list: readonly T[], id: string) =>
     list.filter(({ person }) => person !== id);
+  /** What can be said of somebody tonight. */
+  const entriesFor = (id: string): MenuEntry[] => {
+    const isDown = wishes.feetDown.includes(id);
+    const told = (label: string, patch: Partial<WishesFile>): MenuEntry => ({
+      kind: 'do',
+      label,
+      onClick: () => void say(patch),
+    });
+    return [
+      ...(markOf(wishes, id) === ''
+        ? []
+        : [
+            told('Comes, as usual', {
+              absent: others(wishes.absent, id),
+              late: without(wishes.late, id),
+              sore: without(wishes.sore, id),
+              feetDown: others(wishes.feetDown, id),
+            }),
+          ]),
+      told('Away', { absent: [...others(wishes.absent, id), id] }),
+      ...plan.rounds.slice(1).map(({ round }) =>
+        told(`Late: from round ${round}`, {
+          absent: others(wishes.absent, id),
+          late: [...without(wishes.late, id), { person: id, round }],
+        }),
+      ),
+      told(isDown ? 'Feet may leave the floor' : 'Feet stay down', {
+        feetDown: isDown ? others(wishes.feetDown, id) : [...wishes.feetDown, id],
+      }),
+      { kind: 'heading', label: 'Something is sore' },
+      ...painPlaces.map((place) =>
+        told(painPlaceTable[place].label, {
+          sore: [
+            ...wishes.sore.filter((one) => one.person !== id || one.place !== place),
+            { person: id, place },
+          ],
+        }),
+      ),
+    ];
+  };
   return (
     <section aria-label="Who comes" className={classes.coming}>
       <ul>
         {members.map(({ id, name }) => {
           const mark = markOf(wishes, id);
-          const isDown = wishes.feetDown.includes(id);
           return (
             <li key={id}>
-              <Menu withinPortal onOpen={() => void begin()}>
-                <Menu.Target>
-                  <Button size="compact-md" variant={mark === '' ? 'default' : 'light'}>
+              <LazyMenu
+                onOpen={() => void begin()}
+                entries={() => entriesFor(id)}
+                target={(props) => (
+                  <Button {...props} size="compact-md" variant={mark === '' ? 'default' : 'light'}>
                     {name}
                     {mark === '' ? '' : `: ${mark}`}
                   </Button>
-                </Menu.Target>
-                <Menu.Dropdown>
-                  {mark !== '' && (
-                    <Menu.Item
-                      onClick={() =>
-                        void say({
-                          absent: others(wishes.absent, id),
-                          late: without(wishes.late, id),
-                          sore: without(wishes.sore, id),
-                          feetDown: others(wishes.feetDown, id),
-                        })
-                      }
-                    >
-                      Comes, as usual
-                    </Menu.Item>
-                  )}
-                  <Menu.Item
-                    onClick={() => void say({ absent: [...others(wishes.absent, id), id] })}
-                  >
-                    Away
-                  </Menu.Item>
-                  {plan.rounds.slice(1).map(({ round }) => (
-                    <Menu.Item
-                      key={round}
-                      onClick={() =>
-                        void say({
-                          absent: others(wishes.absent, id),
-                          late: [...without(wishes.late, id), { person: id, round }],
-                        })
-                      }
-                    >
-                      Late: from round {round}
-                    </Menu.Item>
-                  ))}
-                  <Menu.Item
-                    onClick={() =>
-                      void say({
-                        feetDown: isDown ? others(wishes.feetDown, id) : [...wishes.feetDown, id],
-                      })
-                    }
-                  >
-                    {isDown ? 'Feet may leave the floor' : 'Feet stay down'}
-                  </Menu.Item>
-                  <Menu.Label>Something is sore</Menu.Label>
-                  {painPlaces.map((place) => (
-                    <Menu.Item
-                      key={place}
-                      onClick={() =>
-                        void say({
-                          sore: [
-                            ...wishes.sore.filter(
-                              (one) => one.person !== id || one.place !== place,
-                            ),
-                            { person: id, place },
-                          ],
-                        })
-                      }
-                    >
-                      {painPlaceTable[place].label}
-                    </Menu.Item>
-                  ))}
-                </Menu.Dropdown>
-              </Menu>
+                )}
+              />
             </li>
           );
         })}

@@ -1,0 +1,67 @@
+'use client';
+
+import dynamic from 'next/dynamic';
+import { useRef, useState, type ComponentPropsWithRef, type ReactElement } from 'react';
+
+/** One line of a menu: something to do, somewhere to go, or a heading over the lines below it. */
+export type MenuEntry =
+  | { readonly kind: 'do'; readonly label: string; readonly onClick: () => void }
+  | {
+      readonly kind: 'go';
+      readonly label: string;
+      readonly href: string;
+      readonly isHere?: boolean;
+    }
+  | { readonly kind: 'heading'; readonly label: string };
+
+export type TargetProps = Pick<
+  ComponentPropsWithRef<'button'>,
+  'ref' | 'onClick' | 'onPointerEnter' | 'onFocus' | 'aria-haspopup' | 'aria-expanded'
+>;
+
+export interface LazyMenuProps {
+  /** The button that opens it; it has to hand on what it is given. */
+  readonly target: (props: TargetProps) => ReactElement;
+  /** Asked for when the menu is opened. */
+  readonly entries: () => readonly MenuEntry[];
+  readonly width?: number;
+  /** Told when it is opened. */
+  readonly onOpen?: () => void;
+}
+
+const load = () => import('./OpenedMenu').then((one) => one.OpenedMenu);
+const OpenedMenu = dynamic(load);
+
+/**
+ * A menu whose machinery is fetched when somebody reaches for it: until then there is a button. A
+ * page of fourteen of them is fourteen buttons.
+ */
+export function LazyMenu({ target, entries, width, onOpen }: LazyMenuProps) {
+  const [isWanted, setWanted] = useState(false);
+  const button = useRef<HTMLButtonElement>(null);
+  const reach = () => void load();
+  if (!isWanted) {
+    return target({
+      onClick: () => {
+        onOpen?.();
+        setWanted(true);
+      },
+      onPointerEnter: reach,
+      onFocus: reach,
+      'aria-haspopup': 'menu',
+      'aria-expanded': false,
+    });
+  }
+  return (
+    <OpenedMenu
+      target={target({ ref: button })}
+      entries={entries()}
+      onClose={() => {
+        setWanted(false);
+        // The button is drawn anew; whoever works by keys goes on from it.
+        requestAnimationFrame(() => button.current?.focus());
+      }}
+      {...(width === undefined ? {} : { width })}
+    />
+  );
+}

@@ -1,0 +1,36 @@
+/** How much script a page asks for before anybody touches it. */
+import { gzipSync } from 'node:zlib';
+
+/** At most so much, KiB compressed: what was reached, so that it does not grow unseen. */
+export const scriptBudgets = {
+  '/': 225,
+  '/people': 340,
+  '/people/1': 365,
+  '/floor': 222,
+} as const;
+
+const tags = /<script\b[^>]*>/g;
+const address = /\bsrc="(\/_next\/static\/[^"]+\.js)"/;
+
+/**
+ * Scripts of a page that a browser of today loads at once, compressed, in KiB. What is for browsers
+ * without modules is left out: no other loads it.
+ *
+ * @param read fetches an address of the same server as text
+ */
+export async function firstLoadKiB(
+  path: string,
+  read: (path: string) => Promise<string>,
+): Promise<number> {
+  const html = await read(path);
+  const sources = new Set(
+    [...html.matchAll(tags)].flatMap(([tag]) =>
+      /\bnomodule\b/i.test(tag) ? [] : (address.exec(tag)?.[1] ?? []),
+    ),
+  );
+  if (sources.size === 0) throw new Error(`${path} has no scripts: is it the page that was meant?`);
+  const sizes = await Promise.all(
+    [...sources].map(async (source) => gzipSync(await read(source)).length),
+  );
+  return sizes.reduce((sum, size) => sum + size, 0) / 1024;
+}
