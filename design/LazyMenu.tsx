@@ -1,7 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { useRef, useState, type ComponentPropsWithRef, type ReactElement } from 'react';
+import { useId, useState, type ComponentPropsWithoutRef, type ReactElement } from 'react';
 
 /** One line of a menu: something to do, somewhere to go, or a heading over the lines below it. */
 export type MenuEntry =
@@ -15,8 +15,8 @@ export type MenuEntry =
   | { readonly kind: 'heading'; readonly label: string };
 
 export type TargetProps = Pick<
-  ComponentPropsWithRef<'button'>,
-  'ref' | 'onClick' | 'onPointerEnter' | 'onFocus' | 'aria-haspopup' | 'aria-expanded'
+  ComponentPropsWithoutRef<'button'>,
+  'id' | 'onClick' | 'onPointerEnter' | 'onFocus' | 'aria-haspopup' | 'aria-expanded'
 >;
 
 export interface LazyMenuProps {
@@ -38,10 +38,11 @@ const OpenedMenu = dynamic(load);
  */
 export function LazyMenu({ target, entries, width, onOpen }: LazyMenuProps) {
   const [isWanted, setWanted] = useState(false);
-  const button = useRef<HTMLButtonElement>(null);
+  const id = useId();
   const reach = () => void load();
   if (!isWanted) {
     return target({
+      id,
       onClick: () => {
         onOpen?.();
         setWanted(true);
@@ -54,12 +55,12 @@ export function LazyMenu({ target, entries, width, onOpen }: LazyMenuProps) {
   }
   return (
     <OpenedMenu
-      target={target({ ref: button })}
+      target={target({})}
       entries={entries()}
       onClose={() => {
         setWanted(false);
         // The button is drawn anew; whoever works by keys goes on from it.
-        requestAnimationFrame(() => button.current?.focus());
+        requestAnimationFrame(() => document.getElementById(id)?.focus());
       }}
       {...(width === undefined ? {} : { width })}
     />

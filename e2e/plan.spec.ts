@@ -23,7 +23,10 @@ test('composes the coming class, steps through its rounds, and Tonight shows it'
   await page.getByRole('link', { name: 'Plan', exact: true }).last().click();
   await expect(page.getByRole('list', { name: 'Set-ups of this round' })).toBeVisible();
   await waitForPlan(page);
-  await expect(page.getByText(/\d+\.\d\d of \d+\.\d\d/)).toBeVisible();
+  await page.getByText('How is that known?').click();
+  await expect(
+    page.getByText(/This plan comes to \d+\.\d\d; no plan .* more than \d+\.\d\d/),
+  ).toBeVisible();
   await expect(page.getByRole('region', { name: 'What binds' })).toContainText(/more/);
   expect(await places(page)).toContain('round 1');
   await page.keyboard.press(']');

@@ -1,0 +1,81 @@
+/** A studio of ten years behind the production server: its pages, one by one and for many at once. */
+import { medianOf, print, timeAsync } from './timing';
+
+const base = process.env.LEVITAR_URL!;
+const read = async (path: string) => {
+  const answer = await fetch(base + path);
+  const text = await answer.text();
+  if (!answer.ok) throw new Error(`${path}: ${answer.status}`);
+  return text;
+};
+
+const pages = [
+  '/',
+  '/people',
+  '/people/8',
+  '/people/300',
+  '/plan',
+  '/cards',
+  '/home-practice',
+  '/record',
+  '/ladders',
+  '/ladders/FS10',
+  '/checks',
+  '/bench',
+  '/courses',
+  '/settings',
+] as const;
+for (const path of pages) {
+  print({
+    name: `Ten years: ${path}`,
+    median: await timeAsync(() => read(path), 12),
+    unit: 'ms',
+    target: 150,
+  });
+}
+
+/** The first bytes of something long: what is asked for while it is still being written. */
+async function firstBytes(path: string): Promise<number> {
+  const start = process.hrtime.bigint();
+  const answer = await fetch(base + path);
+  const reader = answer.body!.getReader();
+  await reader.read();
+  const milliseconds = Number(process.hrtime.bigint() - start) / 1e6;
+  await reader.cancel();
+  return milliseconds;
+}
+for (const path of ['/settings/studio', '/settings/records']) {
+  print({
+    name: `Ten years: first bytes of ${path}`,
+    median: medianOf([await firstBytes(path), await firstBytes(path), await firstBytes(path)]),
+    unit: 'ms',
+    target: 200,
+  });
+}
+
+/** Twenty who read at once, each page after page. */
+const readers = 20;
+const each = 12;
+const times: number[] = [];
+const start = process.hrtime.bigint();
+await Promise.all(
+  Array.from({ length: readers }, async (_, reader) => {
+    for (let page = 0; page < each; page += 1) {
+      const from = process.hrtime.bigint();
+      await read(['/', '/people/8', '/ladders', '/floor'][(reader + page) % 4]!);
+      times.push(Number(process.hrtime.bigint() - from) / 1e6);
+    }
+  }),
+);
+const seconds = Number(process.hrtime.bigint() - start) / 1e9;
+print({
+  name: `Ten years: ${readers} readers at once, the middle page`,
+  median: medianOf(times),
+  unit: 'ms',
+  target: 300,
+});
+print({
+  name: 'Ten years: pages in a second (60 wanted)',
+  median: (readers * each) / seconds,
+  unit: '/s',
+});
