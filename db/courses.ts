@@ -51,6 +51,19 @@ export function listEnrolments(db: Db): { courseId: number; personId: number }[]
   return db.select().from(enrolment).all();
 }
 
+/** The courses somebody is enrolled in, in the order of all courses. */
+export const listCoursesOf = (db: Db, personId: number): CourseRow[] => {
+  const own = new Set(
+    db
+      .select({ courseId: enrolment.courseId })
+      .from(enrolment)
+      .where(eq(enrolment.personId, personId))
+      .all()
+      .map(({ courseId }) => courseId),
+  );
+  return own.size === 0 ? [] : listCourses(db).filter(({ id }) => own.has(id));
+};
+
 export function listMeetings(db: Db, courseId: number): MeetingRow[] {
   return db
     .select()

@@ -13,6 +13,7 @@ import {
   findFirstCourse,
   getSettings,
   listCourses,
+  listCoursesOf,
   listMeetings,
   type CourseRow,
   type Settings,
@@ -175,9 +176,7 @@ export function readPerson(id: number, asked?: StageKey): PersonView | null {
 
 /** The course of a person that meets next; the studio's next one for who is in none. */
 export function findCourseOf(db: Db, personId: number, day: Day): CourseRow | null {
-  const own = listCourses(db).filter((course) =>
-    listCoursePeople(db, course.id).some(({ id }) => id === personId),
-  );
+  const own = listCoursesOf(db, personId);
   if (own.length === 0) return findNextCourse(db, day);
   const away = (course: CourseRow) =>
     listMeetings(db, course.id).find(({ date }) => date >= day)?.date ?? '9999-12-31';
