@@ -42,5 +42,5 @@ it('puts behind a typed number what stands behind it in words', () => {
   expect(unitOf(getCheck('head-load'))).toBe('% of body weight');
   expect(unitOf(getCheck('wrist-extension'))).toBe('°');
   expect(unitOf(getCheck('confidence'))).toBe('of 10');
-  expect(unitOf(getCheck('controlled-exit'))).toBe('');
+  expect(unitOf(getCheck('controlled-exit'))).toBe('passes');
 });

@@ -50,7 +50,7 @@ function sayMeasure(
   }
 }
 
-/** The unit that stands behind a number that is typed: `s`, `cm`, `°`, `of 10`; nothing for a count. */
+/** The unit that stands behind a number that is typed: `s`, `cm`, `°`, `of 10`, `passes`. */
 export function unitOf({ scoring, most }: Said): string {
   switch (scoring.kind) {
     case 'hold':
@@ -59,6 +59,7 @@ export function unitOf({ scoring, most }: Said): string {
       return 'times';
     case 'pass':
     case 'pass-of-last':
+      return 'passes';
     case 'same-day':
       return '';
     case 'measure':

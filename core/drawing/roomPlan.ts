@@ -93,32 +93,19 @@ export function drawRoom(
   }: Pick<RoomPlanOptions, 'units' | 'withDimensions' | 'textPx' | 'withWalls'>,
 ): Shape[] {
   const whole = { left: 0, right: room.widthM, bottom: 0, top: room.depthM };
-  const low = room.low.flatMap(({ xM, yM, widthM, depthM, heightM, what }): Shape[] => {
-    const spot = { left: xM, right: xM + widthM, bottom: yM, top: yM + depthM };
+  const low = room.low.map(({ xM, yM, widthM, depthM }) =>
+    box('ghost', frame, { left: xM, right: xM + widthM, bottom: yM, top: yM + depthM }),
+  );
+  const lowWords = room.low.map(({ xM, yM, widthM, heightM, what }) => {
     const words = `${what || 'low'} ${formatFigure(heightM, units)}`;
     const fits = textWidth(words, textPx) < widthM * frame.pxPerM - 4;
-    return [
-      box('ghost', frame, spot),
-      ...(fits
-        ? [
-            text(
-              'tapeText',
-              frame.x(xM + widthM / 2),
-              frame.y(yM) - (withWalls ? 20 : 6),
-              words,
-              textPx,
-            ),
-          ]
-        : [
-            text(
-              'tapeText',
-              frame.x(xM + widthM / 2),
-              frame.y(yM) - (withWalls ? 20 : 6),
-              formatFigure(heightM, units),
-              textPx,
-            ),
-          ]),
-    ];
+    return text(
+      'tapeText',
+      frame.x(xM + widthM / 2),
+      frame.y(yM) - (withWalls ? 20 : 6),
+      fits ? words : formatFigure(heightM, units),
+      textPx,
+    );
   });
   const blocked = room.blocked.flatMap(({ wall, fromM, toM, what }): Shape[] => {
     const { x1, y1, x2, y2, out } = wallLine(room, wall, fromM, toM, frame);
@@ -148,8 +135,10 @@ export function drawRoom(
     : [];
   return [
     box('prop', frame, whole),
-    ...blocked,
+    // Words over everything that is filled.
     ...low,
+    ...blocked,
+    ...lowWords,
     ...spans.flatMap((span) => drawSpan(room, span, frame)),
     ...room.doors.flatMap((door) => drawDoor(room, door, frame)),
     ...(withWalls ? drawWallNames(room, frame, textPx) : []),
