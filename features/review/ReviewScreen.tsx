@@ -137,6 +137,15 @@ function PersonRow({ uid, person, onOpen }: PersonRowProps) {
     <tr data-done={isDone}>
       <th scope="row">
         <Link href={`/people/${id}`}>{name}</Link>
+        {came && (
+          <Link
+            className={classes.home}
+            href={`/people/${id}/home`}
+            aria-label={`Home practice of ${name}`}
+          >
+            home practice
+          </Link>
+        )}
       </th>
       <td>
         {seenWords(person)}

@@ -9,7 +9,10 @@ jest.mock('next/navigation', () => ({
   useRouter: () => mockRouter,
   usePathname: () => mockPath,
 }));
-jest.mock('@/features/settings/actions', () => ({ saveSettingsAction: jest.fn() }));
+const mockSave = jest.fn();
+jest.mock('@/features/settings/actions', () => ({
+  saveSettingsAction: (...call: unknown[]) => mockSave(...call) as unknown,
+}));
 jest.mock('./actions', () => ({
   listFindablesAction: () =>
     Promise.resolve({
@@ -90,6 +93,18 @@ it('finds somebody by initials and goes there, by keys alone', async () => {
   await screen.findByText('Corin Vale');
   await user.keyboard('{ArrowDown}{Enter}');
   expect(mockRouter.push).toHaveBeenCalledWith('/people/3');
+});
+
+it('does what can be done from anywhere, by keys alone', async () => {
+  const { user } = show();
+  await user.keyboard('{Control>}k{/Control}');
+  await user.type(await screen.findByLabelText('Find', { selector: 'input' }), 'feet');
+  await user.keyboard('{ArrowDown}{Enter}');
+  expect(mockSave).toHaveBeenCalledWith({ units: 'in' });
+  await user.keyboard('{Control>}k{/Control}');
+  await user.type(await screen.findByLabelText('Find', { selector: 'input' }), 'keys');
+  await user.keyboard('{ArrowDown}{Enter}');
+  expect(await screen.findByRole('dialog', { name: 'Keys' })).toBeInTheDocument();
 });
 
 it('says so where nothing is called that', async () => {

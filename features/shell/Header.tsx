@@ -46,6 +46,8 @@ interface HeaderProps {
 export function Header({ units, isTeacher, canLock }: HeaderProps) {
   const [shown, setShown] = useState<'palette' | 'keys' | null>(null);
   const close = () => setShown(null);
+  // What was chosen in it may have opened something else already.
+  const leavePalette = () => setShown((now) => (now === 'palette' ? null : now));
   useHotkeys([
     [lockKey, () => canLock && isTeacher && void lockDesk()],
     [findKey, () => isTeacher && setShown('palette')],
@@ -61,6 +63,22 @@ export function Header({ units, isTeacher, canLock }: HeaderProps) {
   const chosen = useComputedColorScheme('light', { getInitialValueInEffect: true });
   const scheme = isAwake ? chosen : 'light';
   const next = scheme === 'dark' ? 'light' : 'dark';
+  const saveUnits = (value: LengthUnits) =>
+    startSaving(async () => {
+      await saveSettingsAction({ units: value });
+    });
+  const doings = [
+    {
+      label: units === 'cm' ? 'Lengths in feet and inches' : 'Lengths in centimetres',
+      run: () => saveUnits(units === 'cm' ? 'in' : 'cm'),
+    },
+    {
+      label: next === 'dark' ? 'Dark screen' : 'Light screen',
+      run: () => setColorScheme(next),
+    },
+    { label: 'The keys there are', run: () => setShown('keys') },
+    ...(canLock ? [{ label: 'Lock the desk', run: () => void lockDesk() }] : []),
+  ];
   // The running class fills the screen: nothing beside it may be hit by mistake.
   if (/^\/floor\/.+/.test(path)) return null;
   return (
@@ -118,11 +136,7 @@ export function Header({ units, isTeacher, canLock }: HeaderProps) {
               { value: 'cm', label: 'cm' },
               { value: 'in', label: 'ft, in' },
             ]}
-            onChange={(value) => {
-              startSaving(async () => {
-                await saveSettingsAction({ units: value });
-              });
-            }}
+            onChange={saveUnits}
           />
           {isTeacher && (
             <ActionIcon
@@ -157,7 +171,7 @@ export function Header({ units, isTeacher, canLock }: HeaderProps) {
         </Group>
       </header>
       {isTeacher && <PhoneBar path={path} />}
-      {shown === 'palette' && <Palette onClose={close} />}
+      {shown === 'palette' && <Palette doings={doings} onClose={leavePalette} />}
       {shown === 'keys' && <Shortcuts onClose={close} />}
     </>
   );

@@ -17,10 +17,21 @@ const pages = [...places, ...furtherPages].map(({ href, label }) => ({
   label,
   group: 'Pages' as const,
 }));
-const groups = ['Pages', 'People', 'Rungs'] as const;
+const groups = ['Pages', 'To do', 'People', 'Rungs', 'Set-ups'] as const;
 
-/** A person, a rung or a page by the beginnings of its words, or by initials. */
-export function Palette({ onClose }: { readonly onClose: () => void }) {
+/** Something that can be done from anywhere. */
+export interface Doing {
+  readonly label: string;
+  readonly run: () => void;
+}
+
+interface PaletteProps {
+  readonly doings: readonly Doing[];
+  readonly onClose: () => void;
+}
+
+/** A page, a person, a rung, a set-up or something to do, by the beginnings of its words or by initials. */
+export function Palette({ doings, onClose }: PaletteProps) {
   const router = useRouter();
   const [typed, setTyped] = useState('');
   const [found, setFound] = useState<readonly Findable[]>([]);
@@ -36,7 +47,9 @@ export function Palette({ onClose }: { readonly onClose: () => void }) {
       isOver = true;
     };
   }, []);
-  const shown = findAll([...pages, ...found], typed, typed === '' ? pages.length : mostShown);
+  const toDo = doings.map(({ label, run }) => ({ label, run, group: 'To do' as const }));
+  const first = [...pages, ...toDo];
+  const shown = findAll([...first, ...found], typed, typed === '' ? first.length : mostShown);
   return (
     <Spotlight.Root
       query={typed}
@@ -46,15 +59,22 @@ export function Palette({ onClose }: { readonly onClose: () => void }) {
       scrollable
       maxHeight="60vh"
     >
-      <Spotlight.Search placeholder="A person, a rung or a page" aria-label="Find" />
+      <Spotlight.Search
+        placeholder="A person, a rung, a set-up, a page, something to do"
+        aria-label="Find"
+      />
       <Spotlight.ActionsList>
         {shown.length === 0 && <Spotlight.Empty>Nothing is called that.</Spotlight.Empty>}
         {groups.map((group) => {
           const own = shown.filter((one) => one.group === group);
           return own.length === 0 ? null : (
             <Spotlight.ActionsGroup key={group} label={group}>
-              {own.map(({ href, label }) => (
-                <Spotlight.Action key={href} label={label} onClick={() => router.push(href)} />
+              {own.map((one) => (
+                <Spotlight.Action
+                  key={`${group} ${one.label} ${'href' in one ? one.href : ''}`}
+                  label={one.label}
+                  onClick={() => ('run' in one ? one.run() : router.push(one.href))}
+                />
               ))}
             </Spotlight.ActionsGroup>
           );
