@@ -1,5 +1,7 @@
 import { screen } from '@testing-library/react';
 import { useState } from 'react';
+import { renderToString } from 'react-dom/server';
+import { MantineProvider } from '@mantine/core';
 import { renderUi } from './testing/renderUi';
 import { PickOne, PickSome } from './Picker';
 
@@ -92,4 +94,13 @@ it('takes several one after the other, and keeps what names nobody', async () =>
   await user.click(screen.getByRole('button', { name: 'elsewhere' }));
   expect(input).toHaveValue('xaver');
   expect(screen.getByText(/“xaver” was not taken: nothing here/)).toBeInTheDocument();
+});
+
+it('shows the choice in what the server sends', () => {
+  const html = renderToString(
+    <MantineProvider>
+      <PickOne label="Who" data={people} value="3" onChange={() => undefined} />
+    </MantineProvider>,
+  );
+  expect(html).toContain('value="Zoë Lind"');
 });

@@ -59,8 +59,13 @@ const filter: OptionsFilter = ({ options, search }) =>
   });
 
 /** What is typed: kept when the field is left without a choice, and said. */
-function useTyped(choices: readonly Choice[], chosen: readonly string[]) {
-  const [typed, setTyped] = useState('');
+function useTyped(choices: readonly Choice[], chosen: readonly string[], isOne: boolean) {
+  // The server shows the choice as well: its label stands there from the first.
+  const [typed, setTyped] = useState(
+    () =>
+      (chosen.length === 1 && isOne && choices.find(({ value }) => value === chosen[0])?.label) ||
+      '',
+  );
   const [left, setLeft] = useState<string | null>(null);
   // The field empties itself as it is left; what was typed is put back.
   const isLeaving = useRef(false);
@@ -103,7 +108,7 @@ function useTyped(choices: readonly Choice[], chosen: readonly string[]) {
 
 /** One of many by typing: Enter takes the only match, what is not taken stays and is said. */
 export function PickOne({ data, value, onChange, error, ...rest }: PickOneProps) {
-  const { said, take, field } = useTyped(flatten(data), value === null ? [] : [value]);
+  const { said, take, field } = useTyped(flatten(data), value === null ? [] : [value], true);
   return (
     <Select
       {...rest}
@@ -122,7 +127,7 @@ export function PickOne({ data, value, onChange, error, ...rest }: PickOneProps)
 
 /** Several of many, in the same way. */
 export function PickSome({ data, value, onChange, error, ...rest }: PickSomeProps) {
-  const { said, take, field } = useTyped(flatten(data), value);
+  const { said, take, field } = useTyped(flatten(data), value, false);
   return (
     <MultiSelect
       {...rest}
