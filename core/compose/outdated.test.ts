@@ -105,6 +105,16 @@ it('is silent of a changed room or cupboard only where every hard rule still hol
   expect(Math.min(silent, told)).toBeGreaterThan(20);
 });
 
+it('takes a lane at a wall that the plan does not know for no place at all', () => {
+  const { file, input } = Array.from({ length: 20 }, (_, index) => compose(index + 1)).find(
+    ({ file: { rounds } }) =>
+      rounds.some(({ people }) => people.some(({ place }) => place.kind === 'lane')),
+  )!;
+  expect(outdated({ ...file, spans: [] }, input).join()).toContain(
+    'the room no longer has the place of',
+  );
+});
+
 it('names whose distances moved with their body, and nobody else’s', () => {
   const made = Array.from({ length: 20 }, (_, index) => compose(index + 1)).find(
     ({ file: { stations, layOut } }) =>

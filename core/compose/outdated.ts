@@ -50,8 +50,8 @@ const meet = (a: Floor, b: Floor) =>
 function floorOf({ place }: Placed, room: Room, planned: PlanFile['spans']): Floor | null {
   switch (place.kind) {
     case 'lane': {
-      const { wall } = planned.find(({ id }) => id === place.span)!;
-      return floorBefore(room, wall as Span['wall'], place, place.outM);
+      const wall = planned.find(({ id }) => id === place.span)?.wall;
+      return wall === undefined ? null : floorBefore(room, wall as Span['wall'], place, place.outM);
     }
     case 'circle': {
       const { x, y, radiusM: r } = place;
@@ -75,7 +75,8 @@ function isPlaceThere(
 ): boolean {
   const { place } = one;
   const floor = floorOf(one, room, planned);
-  if (floor === null) return true;
+  // A lane at a wall that the plan itself does not know is nowhere.
+  if (floor === null) return place.kind !== 'lane';
   if (!isInside(floor, room) || doorSwings(room).some((swing) => meet(swing, floor))) return false;
   if (place.kind === 'lane') return holdsLane(place, planned, spans, option);
   if (place.kind !== 'circle') return true;

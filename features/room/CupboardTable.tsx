@@ -4,10 +4,12 @@ import { ActionIcon, NumberInput } from '@mantine/core';
 import { IconMinus, IconPlus } from '@tabler/icons-react';
 import { useState } from 'react';
 import { listKinds, pieceIds, specOf, type PieceCount } from '@/core/catalog/pieces';
-import { changeCupboardAction } from './actions';
+import { changeCupboardAction, tellTonightAction } from './actions';
 import type { RoomView } from './read';
 import { showProblems } from '@/design/notices';
 import { PiecePicture } from './PiecePicture';
+import type { TonightChange } from './tonight';
+import { TonightLine } from './TonightLine';
 import classes from './room.module.css';
 
 interface Line {
@@ -20,6 +22,7 @@ export function CupboardTable({ view }: { readonly view: RoomView }) {
   const [lines, setLines] = useState<Readonly<Record<string, Line>>>(() =>
     Object.fromEntries(view.cupboard.map(({ piece, count, worn }) => [piece, { count, worn }])),
   );
+  const [tonight, setTonight] = useState<TonightChange | null>(null);
   const kinds: readonly PieceCount[] = listKinds([
     ...pieceIds.map((piece) => ({ piece, count: 0 })),
     ...view.own.map(({ piece, spec }) => ({
@@ -43,74 +46,80 @@ export function CupboardTable({ view }: { readonly view: RoomView }) {
     if (!outcome.ok) {
       setLines(before);
       showProblems(outcome.problems);
+      return;
     }
+    const told = await tellTonightAction(view.course.id);
+    if (told.ok) setTonight(told.value);
   };
   return (
-    <ul className={classes.cupboard} aria-label="The cupboard">
-      {kinds.map((one) => {
-        const { piece } = one;
-        const spec = specOf(one);
-        const line = lines[piece] ?? { count: 0, worn: 0 };
-        return (
-          <li key={piece} data-none={line.count === 0}>
-            <PiecePicture piece={piece} spec={spec} />
-            <div>
-              <p>{spec.label}</p>
-              <div className={classes.counter}>
-                <ActionIcon
-                  variant="default"
-                  size={32}
-                  aria-label={`One ${spec.label.toLowerCase()} fewer`}
-                  disabled={line.count === 0}
-                  onClick={() => keep(piece, { count: line.count - 1 })}
-                >
-                  <IconMinus size={16} />
-                </ActionIcon>
-                <NumberInput
-                  size="sm"
-                  w={58}
-                  hideControls
-                  aria-label={`How many: ${spec.label}`}
-                  min={0}
-                  max={200}
-                  allowDecimal={false}
-                  value={line.count}
-                  onChange={(value) => {
-                    if (typeof value === 'number' && value !== line.count)
-                      void keep(piece, { count: value });
-                  }}
-                />
-                <ActionIcon
-                  variant="default"
-                  size={32}
-                  aria-label={`One ${spec.label.toLowerCase()} more`}
-                  onClick={() => keep(piece, { count: line.count + 1 })}
-                >
-                  <IconPlus size={16} />
-                </ActionIcon>
-                {line.count > 0 && (
+    <>
+      <TonightLine tonight={tonight} courseId={view.course.id} />
+      <ul className={classes.cupboard} aria-label="The cupboard">
+        {kinds.map((one) => {
+          const { piece } = one;
+          const spec = specOf(one);
+          const line = lines[piece] ?? { count: 0, worn: 0 };
+          return (
+            <li key={piece} data-none={line.count === 0}>
+              <PiecePicture piece={piece} spec={spec} />
+              <div>
+                <p>{spec.label}</p>
+                <div className={classes.counter}>
+                  <ActionIcon
+                    variant="default"
+                    size={32}
+                    aria-label={`One ${spec.label.toLowerCase()} fewer`}
+                    disabled={line.count === 0}
+                    onClick={() => keep(piece, { count: line.count - 1 })}
+                  >
+                    <IconMinus size={16} />
+                  </ActionIcon>
                   <NumberInput
                     size="sm"
-                    w={64}
+                    w={58}
                     hideControls
-                    prefix="− "
-                    title="Worn or lent out, not for use tonight"
-                    aria-label={`Of them worn or lent out: ${spec.label}`}
+                    aria-label={`How many: ${spec.label}`}
                     min={0}
-                    max={line.count}
+                    max={200}
                     allowDecimal={false}
-                    value={line.worn}
+                    value={line.count}
                     onChange={(value) => {
-                      if (typeof value === 'number' && value !== line.worn)
-                        void keep(piece, { worn: value });
+                      if (typeof value === 'number' && value !== line.count)
+                        void keep(piece, { count: value });
                     }}
                   />
-                )}
+                  <ActionIcon
+                    variant="default"
+                    size={32}
+                    aria-label={`One ${spec.label.toLowerCase()} more`}
+                    onClick={() => keep(piece, { count: line.count + 1 })}
+                  >
+                    <IconPlus size={16} />
+                  </ActionIcon>
+                  {line.count > 0 && (
+                    <NumberInput
+                      size="sm"
+                      w={64}
+                      hideControls
+                      prefix="− "
+                      title="Worn or lent out, not for use tonight"
+                      aria-label={`Of them worn or lent out: ${spec.label}`}
+                      min={0}
+                      max={line.count}
+                      allowDecimal={false}
+                      value={line.worn}
+                      onChange={(value) => {
+                        if (typeof value === 'number' && value !== line.worn)
+                          void keep(piece, { worn: value });
+                      }}
+                    />
+                  )}
+                </div>
               </div>
-            </div>
-          </li>
-        );
-      })}
-    </ul>
+            </li>
+          );
+        })}
+      </ul>
+    </>
   );
 }

@@ -3,7 +3,6 @@
 import { Button, Group, NativeSelect, Title } from '@mantine/core';
 import { useHotkeys } from '@mantine/hooks';
 import { IconArrowBackUp } from '@tabler/icons-react';
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { usableSpans } from '@/core/room/room';
 import type { RoomView } from './read';
@@ -12,7 +11,7 @@ import { CupboardTable } from './CupboardTable';
 import { OwnPieces } from './OwnPieces';
 import { RoomDrawing } from './RoomDrawing';
 import { RoomFields, usableWords } from './RoomFields';
-import type { TonightChange } from './tonight';
+import { TonightLine } from './TonightLine';
 import { useRoomEditor } from './useRoomEditor';
 import { WhatToGet } from './WhatToGet';
 import classes from './room.module.css';
@@ -77,29 +76,5 @@ export function RoomScreen({ view }: { readonly view: RoomView }) {
         <WhatToGet courseId={view.course.id} people={view.people} />
       </div>
     </div>
-  );
-}
-
-/** What a changed room does to the evening that is planned. */
-function TonightLine({
-  tonight,
-  courseId,
-}: {
-  readonly tonight: TonightChange | null;
-  readonly courseId: number;
-}) {
-  if (tonight === null || !tonight.hasPlan) return null;
-  if (tonight.changes.length === 0) {
-    return (
-      <p className={classes.note} role="status">
-        This changes nothing of the evening that is planned.
-      </p>
-    );
-  }
-  return (
-    <p className={classes.note} role="status">
-      <strong>For the evening that is planned:</strong> {tonight.changes.join('; ')}.{' '}
-      <Link href={`/plan?course=${courseId}`}>Compose it anew</Link>
-    </p>
   );
 }

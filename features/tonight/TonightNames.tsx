@@ -38,9 +38,10 @@ const others = (ids: readonly string[], id: string) => ids.filter((one) => one !
 /** Who is away, late or sore, said on tonight's own names; the answer is what that changes. */
 export function TonightNames({ courseId, day, plan, members, ...start }: TonightNamesProps) {
   const router = useRouter();
-  const begun = useRef({ ...start, plan });
   const planner = useRef<Promise<PlannerEngine | null> | null>(null);
-  const [wishes, setWishes] = useState(start.wishes);
+  /** What was said here; absent: what the page came with stands. */
+  const [said, setSaid] = useState<WishesFile | null>(null);
+  const wishes = said ?? start.wishes;
   const [isBusy, setBusy] = useState(false);
   const [changes, setChanges] = useState<readonly string[] | null>(null);
   // The page is read anew when the plan is kept; the names of whoever is here stay.
@@ -54,11 +55,11 @@ export function TonightNames({ courseId, day, plan, members, ...start }: Tonight
     return null;
   };
   const beginOnce = async () => {
-    const { plan: kept, ...own } = begun.current;
-    let stood = kept;
+    // As the page is now: it may have been read anew since it was opened.
+    let stood = plan;
     const parts = browserParts(courseId, day);
     const made = await beginPlanner(
-      { ...own, kept },
+      { ...start, kept: plan },
       {
         ...parts,
         keep: async (one, seen) => {
@@ -74,7 +75,7 @@ export function TonightNames({ courseId, day, plan, members, ...start }: Tonight
       return null;
     }
     made.value.start((state) => {
-      setWishes(state.wishes);
+      setSaid(state.wishes);
       setBusy(state.status === 'starting' || state.status === 'proving');
       if ((state.status === 'asking' || state.status === 'done') && state.plan !== null) {
         if (state.plan.rounds !== stood.rounds) {
@@ -94,7 +95,7 @@ export function TonightNames({ courseId, day, plan, members, ...start }: Tonight
   );
   const say = async (patch: Partial<WishesFile>) => {
     setBusy(true);
-    setWishes((now) => ({ ...now, ...patch }));
+    setSaid({ ...wishes, ...patch });
     const engine = await begin();
     if (engine === null) setBusy(false);
     else engine.change(patch, { keeps: true });
