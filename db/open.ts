@@ -15,6 +15,15 @@ export { NewerDatabaseError };
 /** The database, or a transaction on it. */
 export type Db = BaseSQLiteDatabase<'sync', Database.RunResult, typeof schema>;
 
+/**
+ * Is what is read through this handle what stands on the disk? Within a transaction it may yet be
+ * taken back, by whichever handle it is read: nothing of it may be remembered.
+ */
+export function isSettled(db: Db): boolean {
+  const { $client: client } = db as { readonly $client?: Database.Database };
+  return client !== undefined && !client.inTransaction;
+}
+
 interface Journal {
   readonly entries: readonly { readonly when: number; readonly tag: string }[];
 }

@@ -8,7 +8,7 @@ import type { Consent } from '@/core/ladder/case';
 import type { KeptDistance } from '@/core/setups/kept';
 import { keptFromSaved } from '@/core/setups/saved';
 import type { Day } from '@/core/units/day';
-import type { Db } from './open';
+import { isSettled, type Db } from './open';
 import {
   clearance,
   enrolment,
@@ -101,7 +101,7 @@ function byPerson<T extends { readonly personId: number }>(rows: readonly T[]): 
   return map;
 }
 
-// One file, one memory. A transaction is a handle of its own: what it may yet take back stays in it.
+// One file, one memory. What a transaction may yet take back is never remembered.
 let rowsOf = new WeakMap<Db, Map<number, PersonRow>>();
 
 /** Where somebody was deleted, nothing of them stays in memory either. */
@@ -114,6 +114,7 @@ export function forgetPeople(): void {
  * count it up with every change of anything that belongs to them.
  */
 function assemble(db: Db, rows: readonly PersonRecord[]): PersonRow[] {
+  if (!isSettled(db)) return assembleAnew(db, rows);
   const known = rowsOf.get(db) ?? new Map<number, PersonRow>();
   rowsOf.set(db, known);
   const isKnown = ({ id, uid, revision }: PersonRecord) => {

@@ -149,6 +149,26 @@ it('judges anew after every change, and says what judging from nothing says', ()
   }
 });
 
+it('remembers nothing of a transaction that was taken back, by whichever handle it was read', () => {
+  const db = database();
+  db.transaction((tx) => seedDemo(tx, today()));
+  look(db);
+  const takenBack = new Error('taken back');
+  expect(() =>
+    db.transaction((tx) => {
+      addSign(tx, who, { sign: 'tingling', date: today() });
+      // Read through the transaction, and through the handle that everybody else has.
+      look(tx);
+      look(db);
+      throw takenBack;
+    }),
+  ).toThrow(takenBack);
+  expect(look(db)).toBe(lookAnew());
+  // The next change counts the revision up to where the one taken back had been.
+  addRecord(db, { ...record, date: today() });
+  expect(look(db)).toBe(lookAnew());
+});
+
 it('judges nobody again while nothing changed, and only whom a change is about', () => {
   const db = database();
   db.transaction((tx) => seedDemo(tx, today()));

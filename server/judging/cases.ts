@@ -5,7 +5,7 @@ import type { Evidence } from '@/core/readiness/record';
 import { toSetupInput } from '@/core/ladder/sized';
 import { forearmKickSetup } from '@/core/setups/forearmKick';
 import { keptDistances } from '@/core/setups/registry';
-import type { Db } from '@/db/open';
+import { isSettled, type Db } from '@/db/open';
 import { careOf, type PersonRow } from '@/db/people';
 import { readEvidence } from '@/db/records';
 import { stampCase, type CaseContext } from './stamps';
@@ -81,8 +81,11 @@ export function readCases(
   people: readonly PersonRow[],
   contextOf: (person: PersonRow) => CaseContext,
 ): Map<number, OpenedCase> {
-  const known = casesOf.get(db) ?? new Map<string, OpenedCase>();
-  casesOf.set(db, known);
+  const known = isSettled(db)
+    ? (casesOf.get(db) ?? new Map<string, OpenedCase>())
+    : // Within a transaction everything may yet be taken back: judged for now alone.
+      new Map<string, OpenedCase>();
+  if (isSettled(db)) casesOf.set(db, known);
   const asked = people.map((person) => {
     const context = contextOf(person);
     return { person, context, stamp: stampCase(person, context) };

@@ -5,7 +5,7 @@ import { findStands } from '@/core/ladder/stand';
 import { rankChecks, type CheckWorth } from '@/core/ladder/tonight';
 import type { VerdictKind } from '@/core/ladder/verdict';
 import type { AlternativeId } from '@/core/catalog/alternatives';
-import type { Db } from '@/db/open';
+import { isSettled, type Db } from '@/db/open';
 import type { PersonRow } from '@/db/people';
 import { readCases, type CaseContext } from './cases';
 import { toGateRow, type GateRow } from './gateRows';
@@ -55,8 +55,10 @@ export function readStandings(
   contextOf: (person: PersonRow) => CaseContext,
   withWorth = false,
 ): Map<number, PersonStanding> {
-  const kept = standingsOf.get(db) ?? new Map<number, Kept>();
-  standingsOf.set(db, kept);
+  const kept = isSettled(db)
+    ? (standingsOf.get(db) ?? new Map<number, Kept>())
+    : new Map<number, Kept>();
+  if (isSettled(db)) standingsOf.set(db, kept);
   const found = new Map<number, PersonStanding>();
   const open: { person: PersonRow; context: CaseContext; stamp: string }[] = [];
   for (const person of people) {
