@@ -2,6 +2,7 @@
 
 import { Button, Group } from '@mantine/core';
 import type { Tap } from '@/core/running/tap';
+import { saveFile } from '@/design/saveFile';
 import classes from './settings.module.css';
 
 export interface Unsent {
@@ -10,15 +11,12 @@ export interface Unsent {
 }
 
 /** Hands the taps out as a file; nothing in its name says whose they are. */
-function saveAsFile(unsent: readonly Unsent[]): void {
-  const text = JSON.stringify({ format: 'levitar-taps', version: 1, classes: unsent }, null, 1);
-  const url = URL.createObjectURL(new Blob([text], { type: 'application/json' }));
-  const link = document.createElement('a');
-  link.href = url;
-  link.download = 'taps.json';
-  link.click();
-  URL.revokeObjectURL(url);
-}
+const saveAsFile = (unsent: readonly Unsent[]): void =>
+  saveFile(
+    'taps.json',
+    'application/json',
+    JSON.stringify({ format: 'levitar-taps', version: 1, classes: unsent }, null, 1),
+  );
 
 /** A device that was put out still holds taps that nobody else has. */
 export function LeftBehind({
