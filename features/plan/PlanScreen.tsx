@@ -21,6 +21,7 @@ import { Lanes } from './Lanes';
 import { Ledger } from './Ledger';
 import { nameOf, type DrawingContext } from '@/features/evening/marks';
 import { Refused } from '@/features/evening/Refused';
+import { PlanChanges } from './PlanChanges';
 import { PlanStatusLine } from './PlanStatusLine';
 import { RoomView } from '@/features/evening/RoomView';
 import { StationRow } from '@/features/evening/StationRow';
@@ -173,6 +174,7 @@ function PlanBody({ source, onTaken, onBack }: PlanBodyProps) {
         isFromFile={isFromFile}
       />
       <PlanStatusLine planner={planner} outdated={source.shown === null ? view.outdated : []} />
+      <PlanChanges planner={planner} members={members} />
       {view.isRoomGuessed && !isFromFile && (
         <p className={classes.note}>
           This room is a guess of 9 by 6 m. <a href={`/room?course=${course.id}`}>Draw yours</a>,

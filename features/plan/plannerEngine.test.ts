@@ -58,6 +58,21 @@ const settle = () => new Promise((resolve) => setImmediate(resolve));
 const named = (plan: PlanFile, note: string): PlanFile => ({ ...plan, notes: [note] });
 
 describe('the planner', () => {
+  it('knows what stood before the newest word, and takes nothing half made for it', () => {
+    const { engine, asked, plan, now } = open({ isKept: true });
+    expect(now().stood).toBeNull();
+    engine.change({ absent: ['3'] }, { keeps: true });
+    expect(now().stood).toBe(plan);
+    asked[0]!.answer({ kind: 'quick', plan: named(plan, 'quick') } as ComposeAnswer);
+    // Said while the first answer is still being proved: the plan of before is what stood.
+    engine.change({ absent: ['3', '4'] }, { keeps: true });
+    expect(now().stood).toBe(plan);
+    const made = named(plan, 'made');
+    asked[1]!.answer({ kind: 'done', plan: made } as ComposeAnswer);
+    engine.undo();
+    expect(now().stood).toBe(made);
+  });
+
   it('leaves a plan that was kept alone, and composes where there is none', () => {
     const kept = open({ isKept: true });
     expect(kept.asked).toEqual([]);

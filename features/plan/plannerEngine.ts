@@ -25,6 +25,8 @@ interface Wished {
 
 export interface PlannerState extends Wished {
   readonly plan: PlanFile | null;
+  /** The plan that stood before the newest change; `null`: nothing was changed here yet. */
+  readonly stood: PlanFile | null;
   readonly status: PlanStatus;
   /** While proving: how far the best known plan is from what no plan can exceed. */
   readonly gapPercent: number | null;
@@ -68,6 +70,7 @@ export interface PlannerStart extends Wished {
 export class PlannerEngine {
   private history: History<Wished>;
   private plan: PlanFile | null;
+  private stood: PlanFile | null = null;
   private status: PlanStatus;
   private gapPercent: number | null = null;
   private asked: readonly [number, number] | null = null;
@@ -90,10 +93,11 @@ export class PlannerEngine {
   }
 
   get state(): PlannerState {
-    const { plan, status, gapPercent, asked } = this;
+    const { plan, stood, status, gapPercent, asked } = this;
     return {
       ...this.history.now,
       plan,
+      stood,
       status,
       gapPercent,
       asked,
@@ -130,6 +134,7 @@ export class PlannerEngine {
     const next = { ...wishes, ...patch };
     this.turn += 1;
     const mine = this.turn;
+    this.remember();
     this.history = goOn(before, { wishes: next, prepared });
     this.show();
     if (judges && this.parts.prepareAgain !== null) {
@@ -150,9 +155,28 @@ export class PlannerEngine {
   undo = (): void => {
     if (!canGoBack(this.history)) return;
     this.turn += 1;
+    this.remember();
     this.history = goBack(this.history);
     this.compose(this.plan === null ? {} : beforeOf(this.plan));
   };
+
+  /** What stands before something changes. A plan on its way to being proved stands for nothing yet. */
+  private remember(): void {
+    switch (this.status) {
+      case 'kept':
+      case 'asking':
+      case 'done':
+      case 'stopped':
+        this.stood = this.plan;
+        return;
+      case 'starting':
+      case 'proving':
+      case 'failed':
+        return;
+      default:
+        this.status satisfies never;
+    }
+  }
 
   /** The best plan so far stands. */
   stop = (): void => {

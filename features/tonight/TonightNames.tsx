@@ -55,10 +55,9 @@ export function TonightNames({ courseId, day, plan, members, ...start }: Tonight
     return null;
   };
   const beginOnce = async () => {
-    // As the page is now: it may have been read anew since it was opened.
-    let stood = plan;
     const parts = browserParts(courseId, day);
     const made = await beginPlanner(
+      // As the page is now: it may have been read anew since it was opened.
       { ...start, kept: plan },
       {
         ...parts,
@@ -77,12 +76,9 @@ export function TonightNames({ courseId, day, plan, members, ...start }: Tonight
     made.value.start((state) => {
       setSaid(state.wishes);
       setBusy(state.status === 'starting' || state.status === 'proving');
-      if ((state.status === 'asking' || state.status === 'done') && state.plan !== null) {
-        if (state.plan.rounds !== stood.rounds) {
-          setChanges(sayPlanChanges(stood, state.plan, (id) => names.current.get(id) ?? id));
-        }
-        // Asking what binds changes nothing of it.
-        if (state.status === 'done') stood = state.plan;
+      const isKnown = state.status === 'asking' || state.status === 'done';
+      if (isKnown && state.plan !== null && state.stood !== null) {
+        setChanges(sayPlanChanges(state.stood, state.plan, (id) => names.current.get(id) ?? id));
       }
     });
     return made.value;
