@@ -123,7 +123,7 @@ describe('a clinician’s word', () => {
       outcome: 'care',
       isWatched: true,
       adaptations: [
-        'as the clinician’s word allows: inversions with little or no neck load, until 2027-05-01',
+        'as the clinician’s word allows: inversions with little or no neck load, until 1 May 2027',
       ],
     });
   });

@@ -10,7 +10,7 @@ import {
   type CautionSpec,
 } from '../catalog/cautions';
 import { ladderTable, type LadderId } from '../catalog/stage';
-import type { Day } from '../units/day';
+import { sayDay, type Day } from '../units/day';
 import { findClearance, listOpenSigns, type Care, type Clearance } from './care';
 
 export interface CautionVerdict {
@@ -115,7 +115,7 @@ function scopeWords({ covers, ladders, until }: Clearance): string {
     ladders === undefined
       ? ''
       : ` (${ladders.map((ladder) => ladderTable[ladder].label.toLowerCase()).join(', ')})`;
-  return `as the clinician’s word allows: ${kinds}${where}, until ${until}`;
+  return `as the clinician’s word allows: ${kinds}${where}, until ${sayDay(until)}`;
 }
 
 /** Where a sign would close this column: the note that answers it. */

@@ -47,3 +47,29 @@ export function addDays(day: Day, days: number): Day {
 export function daysBetween(from: Day, to: Day): number {
   return dayNumber(to) - dayNumber(from);
 }
+
+const months = [
+  'January',
+  'February',
+  'March',
+  'April',
+  'May',
+  'June',
+  'July',
+  'August',
+  'September',
+  'October',
+  'November',
+  'December',
+] as const;
+
+/**
+ * A day as it is said: `3 December 2026`. The figures of a date are for files.
+ *
+ * @throws InputProblem `invalid` when the text is not a day of the calendar
+ */
+export function sayDay(day: Day): string {
+  dayNumber(day, []);
+  const [year, month, date] = day.split('-').map(Number);
+  return `${date} ${months[month! - 1]} ${year}`;
+}

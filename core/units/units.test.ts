@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { comingMeeting } from './course';
-import { addDays, daysBetween, dayNumber, findDayNumber } from './day';
+import { addDays, daysBetween, dayNumber, findDayNumber, sayDay } from './day';
 import { formatFigure, formatHeight, formatLength, parseHeight, parseLength } from './length';
 
 describe('typed lengths', () => {
@@ -99,5 +99,13 @@ describe('days', () => {
         expect.closeTo(metres, 6) as unknown,
       ]);
     }
+  });
+});
+
+describe('a day as it is said', () => {
+  it('has its month in words and no noughts', () => {
+    expect(sayDay('2026-12-03')).toBe('3 December 2026');
+    expect(sayDay('2027-01-31')).toBe('31 January 2027');
+    expect(() => sayDay('2027-02-30')).toThrow();
   });
 });

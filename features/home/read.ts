@@ -4,7 +4,7 @@ import { resolveBody } from '@/core/body/body';
 import { planHomePractice, type HomePractice } from '@/core/home/homePractice';
 import { usualHousehold } from '@/core/home/household';
 import { keptDistances } from '@/core/setups/registry';
-import { addDays, daysBetween, type Day } from '@/core/units/day';
+import { addDays, daysBetween, sayDay, type Day } from '@/core/units/day';
 import { formatLength, type LengthUnits } from '@/core/units/length';
 import { rememberFor } from '@/core/units/remember';
 import type { OpenedCase } from '@/core/ladder/case';
@@ -95,7 +95,7 @@ export function writeHomeText({ name, practice, next, units }: HomeView): string
     lines.push('', 'Not alone:');
     for (const { label, why } of practice.notAlone) lines.push(`- ${label} (${why})`);
   }
-  if (next !== null) lines.push('', `Next time: ${next}`);
+  if (next !== null) lines.push('', `Next time: ${sayDay(next)}`);
   lines.push('', homeCaution, '');
   return lines.join('\n');
 }

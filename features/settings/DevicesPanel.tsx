@@ -5,6 +5,7 @@ import { format } from 'date-fns';
 import { useState, useTransition } from 'react';
 import { createPairingAction, dropDeviceAction } from './actions';
 import type { Pairing } from '@/server/network/devices';
+import { sayDay } from '@/core/units/day';
 import { showProblems } from '@/design/notices';
 import classes from './settings.module.css';
 
@@ -71,7 +72,7 @@ export function DevicesPanel({ devices, isOpen }: DevicesPanelProps) {
                 {name}, {role}
                 <span className={classes.quiet}>
                   {' '}
-                  since {addedOn}
+                  since {sayDay(addedOn)}
                   {seenMs !== null && `, last heard ${format(seenMs, 'd MMM HH:mm')}`}
                 </span>
               </span>
