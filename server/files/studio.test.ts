@@ -314,7 +314,8 @@ describe('profiles', () => {
     const text = JSON.stringify(writeProfileFile('own-1'));
     const key = must(importProfile(text));
     expect(findProfile(database(), key)).toMatchObject({
-      label: 'Oakum, slow',
+      // The one it was written from is still here: no two of one name.
+      label: 'Oakum, slow 2',
       origin: 'prop-led',
     });
     expect(readProfiles().copies).toHaveLength(2);
