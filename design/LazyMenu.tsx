@@ -59,8 +59,11 @@ export function LazyMenu({ target, entries, width, onOpen }: LazyMenuProps) {
       entries={entries()}
       onClose={() => {
         setWanted(false);
-        // The button is drawn anew; whoever works by keys goes on from it.
-        requestAnimationFrame(() => document.getElementById(id)?.focus());
+        // The button is drawn anew; whoever works by keys goes on from it. Who has gone elsewhere
+        // meanwhile stays there.
+        requestAnimationFrame(() => {
+          if (document.activeElement === document.body) document.getElementById(id)?.focus();
+        });
       }}
       {...(width === undefined ? {} : { width })}
     />

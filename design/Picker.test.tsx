@@ -73,6 +73,36 @@ it('keeps and says what was typed and not taken', async () => {
   expect(screen.queryByText(/was not taken/)).not.toBeInTheDocument();
 });
 
+it('says as well of a name written out in full that it was not taken', async () => {
+  const onPick = jest.fn();
+  const { user } = renderUi(<One onPick={onPick} />);
+  await user.clear(field());
+  await user.type(field(), 'Benno Adler');
+  await user.click(screen.getByRole('button', { name: 'elsewhere' }));
+  expect(onPick).not.toHaveBeenCalled();
+  expect(screen.getByText(/“Benno Adler” was not taken/)).toBeInTheDocument();
+});
+
+it('takes what is chosen already for taken', async () => {
+  const onPick = jest.fn();
+  const { user } = renderUi(<One onPick={onPick} />);
+  await user.clear(field());
+  await user.type(field(), 'zo');
+  await user.click(screen.getByRole('option', { name: 'Zoë Lind' }));
+  expect(field()).toHaveValue('Zoë Lind');
+  await user.click(screen.getByRole('button', { name: 'elsewhere' }));
+  expect(screen.queryByText(/was not taken/)).not.toBeInTheDocument();
+});
+
+it('shows what was picked while whoever asked is still on the way', async () => {
+  const { user } = renderUi(
+    <PickOne label="Who" data={people} value="3" onChange={() => undefined} />,
+  );
+  await user.clear(field());
+  await user.type(field(), 'bett{Enter}');
+  expect(field()).toHaveValue('Bettina Rohr');
+});
+
 function Some() {
   const [value, setValue] = useState<readonly string[]>([]);
   return (

@@ -60,17 +60,19 @@ const filter: OptionsFilter = ({ options, search }) =>
 
 /** What is typed: kept when the field is left without a choice, and said. */
 function useTyped(choices: readonly Choice[], chosen: readonly string[], isOne: boolean) {
+  const labelOf = (chosenValue: string) =>
+    choices.find(({ value }) => value === chosenValue)?.label ?? '';
   // The server shows the choice as well: its label stands there from the first.
-  const [typed, setTyped] = useState(
-    () =>
-      (chosen.length === 1 && isOne && choices.find(({ value }) => value === chosen[0])?.label) ||
-      '',
+  const [typed, setTyped] = useState(() =>
+    isOne && chosen[0] !== undefined ? labelOf(chosen[0]) : '',
   );
   const [left, setLeft] = useState<string | null>(null);
   // The field empties itself as it is left; what was typed is put back.
   const isLeaving = useRef(false);
   const matches = typed === '' ? [] : choices.filter(({ label }) => isMeant(label, typed));
-  const isTaken = (text: string) => text === '' || choices.some(({ label }) => label === text);
+  // A name written out in full is not taken either, unless it is the one that is chosen.
+  const isTaken = (text: string) =>
+    text === '' || (isOne && chosen.some((one) => labelOf(one) === text));
   return {
     said:
       left === null
@@ -78,9 +80,10 @@ function useTyped(choices: readonly Choice[], chosen: readonly string[], isOne: 
         : `“${left}” was not taken: ${
             matches.length === 0 ? 'nothing here is called that' : 'choose one of those it may mean'
           }.`,
-    take: () => {
+    /** Something was chosen: where nothing was before, whoever asks decides whether it stays. */
+    take: (picked: string | null) => {
       setLeft(null);
-      setTyped('');
+      setTyped(picked !== null && isOne && chosen.length > 0 ? labelOf(picked) : '');
     },
     field: {
       searchable: true,
@@ -117,9 +120,13 @@ export function PickOne({ data, value, onChange, error, ...rest }: PickOneProps)
       value={value}
       allowDeselect={false}
       error={error ?? said}
-      onChange={(chosen) => {
-        take();
-        onChange(chosen);
+      // What is chosen already is no change, and is taken all the same.
+      onOptionSubmit={(picked) => {
+        if (picked === value) take(picked);
+      }}
+      onChange={(picked) => {
+        take(picked);
+        onChange(picked);
       }}
     />
   );
@@ -136,7 +143,7 @@ export function PickSome({ data, value, onChange, error, ...rest }: PickSomeProp
       value={[...value]}
       error={error ?? said}
       onChange={(chosen) => {
-        take();
+        take(null);
         onChange(chosen);
       }}
     />

@@ -1,10 +1,9 @@
 'use client';
 
-import { NumberInput, Slider } from '@mantine/core';
+import { NumberInput, Slider, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { formatLength, parseLength, type LengthUnits } from '@/core/units/length';
 import type { Dial } from '@/core/shapes/dials';
-import { TextInput } from '@mantine/core';
 import classes from './bench.module.css';
 
 interface DialFieldProps {
