@@ -7,27 +7,20 @@ import {
   outAsWished,
 } from '@/core/compose/sittingOut';
 import { Refused } from '@/features/evening/Refused';
-import { format, parseISO } from 'date-fns';
 import type { PlanFile } from '@/core/files/planFile';
 import { sayMoves } from '@/core/files/planLines';
 import { findOption } from '@/core/compose/readBack';
-import { rowLabel } from '@/core/compose/resources';
-import { listOut, propWords } from '@/core/compose/stations';
-import type { PlannedFigure } from '@/core/compose/option';
+import { propWords } from '@/core/compose/stations';
 import type { ClassView } from '@/server/judging/classViews';
 import { CautionLine } from '@/design/Page';
 import { clockAt, nameOf, shortNames, type DrawingContext } from '@/features/evening/marks';
 import { RoomView } from '@/features/evening/RoomView';
 import { StationRow } from '@/features/evening/StationRow';
 import classes from './print.module.css';
+import { LayOutSheet } from './LayOutSheet';
+import { SheetHead, type SheetProps } from './SheetHead';
 import { StripSheet } from './StripSheet';
 import { StudentCards } from './StudentCards';
-import { figureWords } from '@/features/evening/figureWords';
-
-interface PrintSheetsProps {
-  readonly view: ClassView;
-  readonly plan: PlanFile;
-}
 
 const toContext = ({ prepared, members, school, settings }: ClassView): DrawingContext => ({
   prepared,
@@ -37,7 +30,7 @@ const toContext = ({ prepared, members, school, settings }: ClassView): DrawingC
 });
 
 /** The class on paper: the order, what to lay out, the room, the helper's sheet, everybody's card. */
-export function PrintSheets({ view, plan }: PrintSheetsProps) {
+export function PrintSheets({ view, plan }: SheetProps) {
   return (
     <div className={classes.sheets}>
       <OrderSheet view={view} plan={plan} />
@@ -73,18 +66,6 @@ function listRoomSheets({ rounds }: PlanFile): number[] {
   return looks.flatMap((look, index) => (index > 0 && look === looks[index - 1] ? [] : [index]));
 }
 
-function Head({ view, title }: { readonly view: ClassView; readonly title: string }) {
-  return (
-    <header className={classes.head}>
-      <h2>{title}</h2>
-      <p>
-        {view.course.name} · {format(parseISO(view.meeting.date), 'EEEE d MMMM yyyy')},{' '}
-        {view.meeting.startsAt} · {view.meeting.room}
-      </p>
-    </header>
-  );
-}
-
 /** What was said of tonight before the class. */
 const wishedOut = (
   { prepared }: ClassView,
@@ -92,11 +73,11 @@ const wishedOut = (
   item: PlanFile['timeline'][number],
 ) => outAsWished(item, wishes, drillsOf(prepared));
 
-function OrderSheet({ view, plan }: PrintSheetsProps) {
+function OrderSheet({ view, plan }: SheetProps) {
   const names = shortNames(view.members);
   return (
     <section className={classes.sheet} data-sheet="order" aria-label="Running order">
-      <Head view={view} title="Running order" />
+      <SheetHead view={view} title="Running order" />
       <ol className={classes.order}>
         {plan.timeline.map((item) => {
           const { id, label, startsAt, minutes, kind, waves } = item;
@@ -148,7 +129,7 @@ function OrderSheet({ view, plan }: PrintSheetsProps) {
 const sayCount = (count: number, one: string) => `${count} ${one}${count === 1 ? '' : 's'}`;
 
 /** What the teacher alone reads: who is refused what, who does what with care, what is asked. */
-function TeacherSheet({ view, plan }: PrintSheetsProps) {
+function TeacherSheet({ view, plan }: SheetProps) {
   const names = shortNames(view.members);
   const toName = (id: string) => names.get(id) ?? id;
   const { people } = view.prepared;
@@ -172,7 +153,7 @@ function TeacherSheet({ view, plan }: PrintSheetsProps) {
   if (isQuiet) return null;
   return (
     <section className={classes.sheet} data-sheet="teacher" aria-label="For the teacher alone">
-      <Head view={view} title="For the teacher alone" />
+      <SheetHead view={view} title="For the teacher alone" />
       <p>Kept in the pocket: it is not for the wall, nor for anybody else’s eyes.</p>
       <Refused plan={plan} people={here} nameOf={toName} hasPages={false} />
       {lines.length > 0 && (
@@ -244,92 +225,14 @@ function sayRounds(cares: readonly RoundCare[]) {
   }));
 }
 
-function LayOutSheet({ view, plan }: PrintSheetsProps) {
-  const names = shortNames(view.members);
-  return (
-    <section className={classes.sheet} data-sheet="layout" aria-label="To lay out">
-      <Head view={view} title="To lay out before people come" />
-      <p className={classes.out}>
-        From the cupboard:{' '}
-        {listOut(plan)
-          .map(({ row, most }) => rowLabel(row, most))
-          .join(', ') || 'mats alone'}
-        . A mat for everybody.
-      </p>
-      <table className={classes.table}>
-        <thead>
-          <tr>
-            <th scope="col" />
-            <th scope="col">Where</th>
-            <th scope="col">What</th>
-            <th scope="col">For</th>
-          </tr>
-        </thead>
-        <tbody>
-          {layOutRows(view, plan).map(({ letters, where, what, beside, people }) => (
-            <tr key={letters.join() + where + what}>
-              <td className={classes.letter}>{letters.join(' ')}</td>
-              <td>{where}</td>
-              <td>
-                {what}
-                {beside !== '' && <em>; beside it, if not confirmed at the door: {beside}</em>}
-              </td>
-              <td>{people.map((id) => names.get(id)).join(', ')}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </section>
-  );
-}
-
-interface LayOutRow {
-  readonly letters: string[];
-  readonly where: string;
-  readonly what: string;
-  readonly beside: string;
-  readonly people: string[];
-}
-
-const toProps = (list: PlanFile['layOut'][number]['props']) =>
-  propWords(list as Parameters<typeof propWords>[0]);
-
-/** What is laid out once, at one place and in one way, stands once: with all its letters and names. */
-function layOutRows(view: ClassView, plan: PlanFile): LayOutRow[] {
-  const rows = new Map<string, LayOutRow>();
-  for (const line of plan.layOut) {
-    const what = toProps(line.props) + tapeWords(view, plan, line);
-    const beside = line.fallbackProps.length === 0 ? '' : toProps(line.fallbackProps);
-    const key = JSON.stringify([line.where, what, beside]);
-    const row = rows.get(key) ?? { letters: [], where: line.where, what, beside, people: [] };
-    rows.set(key, row);
-    if (!row.letters.includes(line.letter)) row.letters.push(line.letter);
-    row.people.push(...line.people.filter((id) => !row.people.includes(id)));
-  }
-  return [...rows.values()];
-}
-
-/** What is set out by the tape there. */
-function tapeWords(view: ClassView, plan: PlanFile, line: PlanFile['layOut'][number]): string {
-  const { baseM } = plan.stations.find((station) => station.letter === line.letter) ?? {};
-  const words = figureWords(
-    {
-      ...(baseM === undefined ? {} : { baseM }),
-      ...(line.figures === undefined ? {} : { figures: line.figures as PlannedFigure[] }),
-    },
-    view.settings.units,
-  );
-  return words === '' ? '' : `; ${words}`;
-}
-
-function RoomSheet({ view, plan, round }: PrintSheetsProps & { readonly round: number }) {
+function RoomSheet({ view, plan, round }: SheetProps & { readonly round: number }) {
   const same = listRoomSheets(plan);
   const next = same[same.indexOf(round) + 1] ?? plan.rounds.length;
   const scale = roomScale(view.prepared.room);
   const title = next - round > 1 ? `Rounds ${round + 1} to ${next}` : `Round ${round + 1}`;
   return (
     <section className={classes.sheet} data-sheet="rooms" aria-label={title}>
-      <Head view={view} title={title} />
+      <SheetHead view={view} title={title} />
       <p className={classes.scale}>
         Room drawn 1 to {scale}: a centimetre on paper is {scale} cm of the floor; set-ups 1 to{' '}
         {stationScale}.
@@ -360,7 +263,7 @@ function RoomSheet({ view, plan, round }: PrintSheetsProps & { readonly round: n
 }
 
 /** What a helper needs: where, whom, whether to ask first. Nothing of anybody's health. */
-function HelperSheet({ view, plan }: PrintSheetsProps) {
+function HelperSheet({ view, plan }: SheetProps) {
   const names = shortNames(view.members);
   const outs = plan.timeline.flatMap((item) => {
     const words = sayingOut(
@@ -371,7 +274,7 @@ function HelperSheet({ view, plan }: PrintSheetsProps) {
   });
   return (
     <section className={classes.sheet} data-sheet="helper" aria-label="For the assistant">
-      <Head view={view} title="For the assistant" />
+      <SheetHead view={view} title="For the assistant" />
       <p>
         Hands on only where it says so. Ask first where it says ask. Anything unusual: the teacher.
       </p>
