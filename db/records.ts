@@ -65,7 +65,7 @@ export function listRecords(db: Db, personIds: readonly number[]): StoredRecord[
 
 /** One person's records by check, as the ladder reads them. */
 export function toEvidence(records: readonly StoredRecord[]): Evidence {
-  const evidence: Record<CheckKey, StoredRecord[]> = {};
+  const evidence: Partial<Record<CheckKey, StoredRecord[]>> = {};
   for (const record of records) (evidence[record.check] ??= []).push(record);
   return evidence;
 }
@@ -117,7 +117,7 @@ type RawRow = [
  * studio's tens of thousands of records are read for every ladder view.
  */
 export function readEvidence(db: Db, personIds: readonly number[]): Map<number, Evidence> {
-  const people = new Map<number, Record<CheckKey, CheckRecord[]>>();
+  const people = new Map<number, Partial<Record<CheckKey, CheckRecord[]>>>();
   for (const id of personIds) people.set(id, {});
   if (personIds.length === 0) return people;
   const rows = evidenceQuery(db, personIds).values() as unknown as RawRow[];

@@ -160,7 +160,7 @@ describe('what is told', () => {
   const strong = { 'forearm-plank-hold': held([0, 1, 3], 120) };
   const weak = { 'forearm-plank-hold': [...held([0, 1], 120), ...held([3, 4], 90, sagging)] };
   const decision = (suggested: 'advance' | 'stay', decided: 'advance' | 'stay') => ({
-    stage: 'FS4',
+    stage: 'FS4' as const,
     suggested,
     decided,
     on: addDays(begins, 14),

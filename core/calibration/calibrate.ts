@@ -1,4 +1,5 @@
 /** Was it right? The record of a studio asked about its own chances. */
+import { entriesOf } from '../units/keyed';
 import type { BaseId, CheckKey } from '../catalog/checks';
 import type { School } from '../catalog/school';
 import { replayPerson, type Forecast } from './forecasts';
@@ -65,7 +66,7 @@ function findRounding(school: School, people: readonly PersonTold[]): Rounding {
   let holds = 0;
   let fives = 0;
   for (const { evidence } of people) {
-    for (const [check, records = []] of Object.entries(evidence)) {
+    for (const [check, records = []] of entriesOf(evidence)) {
       if (school.checks.get(check)?.spec.scoring.kind !== 'hold') continue;
       for (const { value, stoppedByTeacher } of records) {
         // A hold stopped at the bar is a round number by right.

@@ -2,6 +2,7 @@
  * The record replayed without its future: what would have been said before each evening, and what
  * came. Source: handbook 06 (the chances), and nothing that was known later.
  */
+import { entriesOf } from '../units/keyed';
 import { baseIds, type BaseId, type CheckKey } from '../catalog/checks';
 import type { School } from '../catalog/school';
 import { passChance } from '../readiness/assessPass';
@@ -80,7 +81,7 @@ function kindOf(kind: string): LevelKind | 'pass' | null {
 export function replayPerson(school: School, person: string, evidence: Evidence): Replayed {
   const forecasts: Forecast[] = [];
   let undecided = 0;
-  for (const [check, records = []] of Object.entries(evidence)) {
+  for (const [check, records = []] of entriesOf(evidence)) {
     const found = school.checks.get(check);
     const kind = found === undefined ? null : kindOf(found.spec.scoring.kind);
     if (found === undefined || kind === null) continue;

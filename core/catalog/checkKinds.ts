@@ -4,6 +4,7 @@ import type { CautionColumn } from './cautions';
 import type { FaultId } from './faults';
 import type { ProfileId } from './profiles';
 import type { BodyRegion, RegionLoads } from './regions';
+import type { StageKey } from './stage';
 
 export type BaseId = 'hands' | 'forearms' | 'head';
 export const baseIds = ['hands', 'forearms', 'head'] as const satisfies readonly BaseId[];
@@ -28,10 +29,8 @@ export type Scoring =
       readonly readingError: number;
     };
 
-/** A check of the table, or a teacher's own. Whether it exists is the catalog's to say. */
-export type CheckKey = string;
-
-export interface CheckSpec {
+/** `Stage` is for the table of the checks alone: the stages' gates are made of its keys. */
+export interface CheckSpec<Stage extends string = StageKey> {
   readonly label: string;
   readonly scoring: Scoring;
   /** The bar in each profile, in the check's own unit (passes for pass/fail checks). */
@@ -60,7 +59,7 @@ export interface CheckSpec {
    * The stage it is shown in, by its key; by base, where it is kept apart by base. Nobody is asked to
    * show something whose stage is closed to them, or not open yet.
    */
-  readonly takenIn?: string | Readonly<Record<BaseId, string>>;
+  readonly takenIn?: Stage | Readonly<Record<BaseId, Stage>>;
   /** How it is taken, drawn; of a teacher’s own, the nearest they chose. */
   readonly move?: MoveId | Readonly<Record<BaseId, MoveId>>;
   /** Asked in the middle of the shape that stands beside, not on arriving. */
@@ -76,7 +75,7 @@ export interface CheckSpec {
 }
 
 /** A check that ships also says how it is taken. */
-export interface ShippedCheck extends CheckSpec {
+export interface ShippedCheck<Stage extends string = StageKey> extends CheckSpec<Stage> {
   readonly move: MoveId | Readonly<Record<BaseId, MoveId>>;
   readonly method: string;
   readonly minutes: number;

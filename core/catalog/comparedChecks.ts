@@ -122,4 +122,4 @@ export const comparedChecks = {
     method:
       'Sitting: how far the head turns without the shoulders, each way. Taken before the class and after it, to be compared.',
   },
-} as const satisfies Record<string, ShippedCheck>;
+} as const satisfies Record<string, ShippedCheck<string>>;

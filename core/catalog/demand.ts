@@ -4,6 +4,7 @@
  */
 import { z } from 'zod';
 import { baseIds, type BaseId, type CheckKey } from './checks';
+import { namedCheck, namedStage } from './keys';
 import type { StageKey } from './stage';
 
 /** Things and adaptations that do instead of a check and become part of the set-up. */
@@ -34,26 +35,26 @@ export interface CheckDemand {
 }
 
 /** The stage was worked at before: the student stands there or beyond, or one of the checks was seen. */
-export interface PractisedDemand {
-  readonly practised: StageKey;
+export interface PractisedDemand<Stage extends string = StageKey> {
+  readonly practised: Stage;
   readonly seenBy?: readonly CheckDemand[];
 }
 
-export type Demand =
+/** `Stage` is for the table of the stages alone, which cannot ask for its own keys while it is made. */
+export type Demand<Stage extends string = StageKey> =
   | CheckDemand
   | { readonly with: EquipmentId }
   /** A helper's hands throughout, within the student's word on touch. */
   | { readonly assist: true }
-  | PractisedDemand
+  | PractisedDemand<Stage>
   /** Another stage's whole gate. */
-  | { readonly opens: StageKey }
-  | { readonly anyOf: readonly Demand[] }
-  | { readonly allOf: readonly Demand[] };
+  | { readonly opens: Stage }
+  | { readonly anyOf: readonly Demand<Stage>[] }
+  | { readonly allOf: readonly Demand<Stage>[] };
 
-const key = z.string().min(1).max(60);
 const checkDemandSchema = z
   .strictObject({
-    check: key,
+    check: namedCheck,
     base: z.enum(baseIds).optional(),
     share: z.number().positive().max(10).optional(),
     value: z.number().positive().max(3600).optional(),
@@ -72,8 +73,8 @@ export const demandSchema: z.ZodType<Demand> = z.lazy(() =>
     checkDemandSchema,
     z.strictObject({ with: z.enum(equipmentIds) }),
     z.strictObject({ assist: z.literal(true) }),
-    z.strictObject({ practised: key, seenBy: z.array(checkDemandSchema).max(6).optional() }),
-    z.strictObject({ opens: key }),
+    z.strictObject({ practised: namedStage, seenBy: z.array(checkDemandSchema).max(6).optional() }),
+    z.strictObject({ opens: namedStage }),
     z.strictObject({ anyOf: z.array(demandSchema).min(1).max(6) }),
     z.strictObject({ allOf: z.array(demandSchema).min(1).max(6) }),
   ]),

@@ -3,6 +3,7 @@ import type { MoveId } from '../atlas/moves';
 import type { CautionColumn } from './cautions';
 import type { CheckKey } from './checks';
 import { breaths, seconds, times, type Dose } from './dose';
+import type { OwnKey } from './ownKey';
 import type { PieceId } from './pieces';
 import type { LadderId, StageKey } from './stage';
 import type { BodyRegion, RegionLoads } from './regions';
@@ -450,10 +451,10 @@ export const drillTable = {
   DrillSpec & { readonly position: DrillPosition; readonly move: MoveId }
 >;
 
-/** A shipped drill, or a teacher's own. Whether it exists is the catalog's to say. */
-export type DrillKey = string;
+/** A shipped drill, or a teacher's own. Whether an own one exists is the catalog's to say. */
+export type DrillKey = DrillId | OwnKey;
 /** The drills of a school: what ships with a teacher's own laid over it. */
-export type DrillBook = Readonly<Record<DrillKey, DrillSpec>>;
+export type DrillBook = Readonly<Partial<Record<DrillKey, DrillSpec>>>;
 
 export type DrillId = keyof typeof drillTable;
 export const drillIds = Object.keys(drillTable) as [DrillId, ...DrillId[]];

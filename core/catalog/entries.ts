@@ -10,6 +10,8 @@ import { bodyRegions, regions } from './regions';
 import { cautionColumns, type CautionColumn } from './cautions';
 import { faultIds, type CheckSpec } from './checks';
 import { demandSchema } from './demand';
+import { namedBranch, namedCheck, ownKey, namedStage } from './keys';
+import type { OwnKey } from './ownKey';
 import { pieceIds } from './pieces';
 import { profileIds } from './profiles';
 import { shippedCatalog, withEntries, type Catalog } from './school';
@@ -24,11 +26,6 @@ import { perIds } from './dose';
 import { drillPositions, type DrillSpec } from './drills';
 import { wayUpIds } from './waysUp';
 
-export const ownKey = z
-  .string()
-  .regex(/^own-[a-z0-9]+(-[a-z0-9]+)*$/, 'Own keys look like own-wall-walk.')
-  .max(60);
-
 const everyColumn = Object.keys(cautionColumns) as [CautionColumn, ...CautionColumn[]];
 const columns = z.array(z.enum(everyColumn));
 const words = (most: number) =>
@@ -38,7 +35,7 @@ const strains = z.array(z.enum(bodyRegions)).default([]);
 
 const per = z.enum(perIds).optional();
 const spanOf = z.tuple([z.int().min(1).max(100), z.int().min(1).max(100)]);
-const more = { sets: z.int().min(1).max(20).optional(), per, held: z.string().max(60).optional() };
+const more = { sets: z.int().min(1).max(20).optional(), per, held: namedCheck.optional() };
 const doseStep = z.union([
   z.strictObject({ seconds: z.number().positive().max(3600), ...more }),
   z.strictObject({ breaths: spanOf, ...more }),
@@ -50,9 +47,9 @@ export const ownStageSchema = z.strictObject({
   family: z.enum(ladderIds),
   label: words(60),
   sanskrit: z.string().max(60).optional(),
-  branch: z.string().max(60).optional(),
+  branch: namedBranch.optional(),
   isAside: z.literal(true).optional(),
-  after: z.array(z.string()).max(6),
+  after: z.array(namedStage).max(6),
   how: words(200),
   dose: words(140),
   round: z.array(doseStep).max(6).optional(),
@@ -60,7 +57,7 @@ export const ownStageSchema = z.strictObject({
   gate: z.array(demandSchema).max(12),
   faults: z.array(z.enum(faultIds)),
   stepDown: words(140),
-  downTo: z.string().max(60).optional(),
+  downTo: namedStage.optional(),
   assist: z.string().max(140).nullable(),
   exit: words(140),
   /** Drawn: how it is come into, how it is left, who helps; the nearest there is. */
@@ -144,7 +141,7 @@ export const ownDrillSchema = z.strictObject({
   label: words(60),
   sanskrit: z.string().max(60).optional(),
   how: words(200),
-  serves: z.array(z.string()).max(12),
+  serves: z.array(namedCheck).max(12),
   loads,
   dose: words(140),
   move: z.enum(moveIds).optional(),
@@ -163,7 +160,7 @@ export const ownDrillSchema = z.strictObject({
   columns,
   strains,
   /** A stage whose gate must be open. */
-  asStage: z.string().max(60).optional(),
+  asStage: namedStage.optional(),
 });
 
 export const ownBranchSchema = z.strictObject({ label: words(60) });
@@ -179,10 +176,10 @@ export const entriesFile = z.strictObject({
 });
 
 export interface OwnEntries {
-  readonly stages: Readonly<Record<string, StageSpec>>;
-  readonly branches: Readonly<Record<string, { readonly label: string }>>;
-  readonly drills: Readonly<Record<string, DrillSpec>>;
-  readonly checks: Readonly<Record<string, CheckSpec>>;
+  readonly stages: Readonly<Record<OwnKey, StageSpec>>;
+  readonly branches: Readonly<Record<OwnKey, { readonly label: string }>>;
+  readonly drills: Readonly<Record<OwnKey, DrillSpec>>;
+  readonly checks: Readonly<Record<OwnKey, CheckSpec>>;
 }
 
 export const noEntries: OwnEntries = { stages: {}, branches: {}, drills: {}, checks: {} };
@@ -199,10 +196,10 @@ export const entrySchemas = {
 
 /** Entries that were kept before they had to say what they ask of a body. */
 function asAsked(entries: OwnEntries): OwnEntries {
-  const fill = <Spec extends object>(table: Readonly<Record<string, Spec>>, usual: object) =>
+  const fill = <Spec extends object>(table: Readonly<Record<OwnKey, Spec>>, usual: object) =>
     Object.fromEntries(
       Object.entries(table).map(([key, spec]) => [key, { ...usual, ...spec }]),
-    ) as Readonly<Record<string, Spec>>;
+    ) as Readonly<Record<OwnKey, Spec>>;
   return {
     ...entries,
     stages: fill(entries.stages, { strains: [] }),

@@ -1,14 +1,15 @@
 import { z } from 'zod';
 import { sayBar, sayValue } from './sayCheck';
+import { entriesOf } from '../units/keyed';
 import { lineOf } from '../units/text';
 import { inSentence } from '../units/words';
 import { demandSchema, type Demand } from './demand';
 import { choiceIn, choicesOf, eyeAspectIds, getAspect, type EyeAspectId } from './eye';
 import { profileIds, profileTable, settingsOf, type ProfileSettings } from './profiles';
+import { namedBranch, namedCheck, namedStage } from './keys';
 import type { Catalog, ProfileVersion } from './school';
+import type { BranchKey, StageKey } from './stage';
 import { wayUpIds } from './waysUp';
-
-const key = z.string().min(1).max(60);
 
 /** One field for every aspect, with its own choices. */
 const eyeFields = {
@@ -23,7 +24,7 @@ const eyeFields = {
 
 /** What a copy of a profile may set otherwise. */
 export const profileChangesSchema = z.strictObject({
-  bars: z.record(key, z.number().positive().max(3600)).optional(),
+  bars: z.partialRecord(namedCheck, z.number().positive().max(3600)).optional(),
   settings: z
     .strictObject({
       forearmGapM: z.number().min(0).max(0.4).optional(),
@@ -35,10 +36,10 @@ export const profileChangesSchema = z.strictObject({
       ...eyeFields,
     })
     .optional(),
-  closedBranches: z.array(key).max(40).optional(),
-  closedStages: z.array(key).max(200).optional(),
-  gates: z.record(key, z.array(demandSchema).max(12)).optional(),
-  cues: z.record(key, z.string().overwrite(lineOf).max(140)).optional(),
+  closedBranches: z.array(namedBranch).max(40).optional(),
+  closedStages: z.array(namedStage).max(200).optional(),
+  gates: z.partialRecord(namedStage, z.array(demandSchema).max(12)).optional(),
+  cues: z.partialRecord(namedStage, z.string().overwrite(lineOf).max(140)).optional(),
 });
 
 /** A copy as a file, so that it can be handed on. */
@@ -92,7 +93,7 @@ export function describeChanges(profile: ProfileVersion, catalog: Catalog): Chan
     cues = {},
   } = profile.changes;
   const lines: ChangeLine[] = [];
-  for (const [check, bar] of Object.entries(bars)) {
+  for (const [check, bar] of entriesOf(bars)) {
     const spec = catalog.checks[check];
     const before = spec?.opensAt[profile.origin];
     if (before === bar) continue;
@@ -108,8 +109,8 @@ export function describeChanges(profile: ProfileVersion, catalog: Catalog): Chan
     lines.push({ what: settingWords[id], before: shown(id, usual[id]), after: shown(id, value) });
   }
   if (closedBranches) {
-    const was: readonly string[] = origin.closedBranches;
-    for (const [branch, { label }] of Object.entries(catalog.branches)) {
+    const was: readonly BranchKey[] = origin.closedBranches;
+    for (const [branch, { label }] of entriesOf(catalog.branches)) {
       const [before, after] = [was.includes(branch), closedBranches.includes(branch)];
       if (before !== after) {
         lines.push({
@@ -123,7 +124,7 @@ export function describeChanges(profile: ProfileVersion, catalog: Catalog): Chan
   for (const stage of closedStages ?? []) {
     lines.push({ what: catalog.stages[stage]?.label ?? stage, before: 'open', after: 'closed' });
   }
-  for (const [stage, gate] of Object.entries(gates)) {
+  for (const [stage, gate] of entriesOf(gates)) {
     const spec = catalog.stages[stage];
     const before = spec?.gateByProfile?.[profile.origin]?.gate ?? spec?.gate ?? [];
     lines.push({
@@ -132,8 +133,8 @@ export function describeChanges(profile: ProfileVersion, catalog: Catalog): Chan
       after: describeGate(gate, catalog),
     });
   }
-  for (const [stage, cue] of Object.entries(cues)) {
-    const before = (origin.cues as Readonly<Record<string, string>>)[stage] ?? 'no cue';
+  for (const [stage, cue] of entriesOf(cues)) {
+    const before = (origin.cues as Readonly<Partial<Record<StageKey, string>>>)[stage] ?? 'no cue';
     if (before !== cue) {
       lines.push({ what: `Cue at ${catalog.stages[stage]?.label ?? stage}`, before, after: cue });
     }

@@ -14,6 +14,7 @@ import {
   shippedCatalog,
   shippedProfile,
   shippedSchool,
+  withEntries,
   type Catalog,
   type ProfileChanges,
 } from './school';
@@ -124,6 +125,10 @@ describe('validation finds', () => {
     [{ branch: 'own-nowhere' }, /a branch that is not there/],
     [{ stepDown: ' ' }, /has no way down/],
     [{ exit: '' }, /has no way out/],
+    [
+      { round: [{ hold: true, held: 'own-x' }] },
+      /held as long as a check that is not there: own-x/,
+    ],
     [{ how: 'x'.repeat(201) }, /too long to read while standing/],
     [{ loads: { neck: 1.5 } }, /loads neck by 1.5/],
     [{ faults: ['giggles' as never] }, /a fault that is not there/],
@@ -134,11 +139,18 @@ describe('validation finds', () => {
     );
   });
 
+  it('a drill that stands for a stage that is not there', () => {
+    const drills = { 'own-d': { ...drillTable.hollow, asStage: 'own-x' as const } };
+    expect(find(withEntries(shippedCatalog, { drills })).join()).toMatch(
+      /drill own-d: stands for a stage that is not there: own-x/,
+    );
+  });
+
   it('a stage that only leads in from a circle', () => {
     const catalog = withStage('own-a', { after: ['own-b'] });
     const both = {
       ...catalog,
-      stages: { ...catalog.stages, 'own-b': { ...stageTable.FS6, after: ['own-a'] } },
+      stages: { ...catalog.stages, 'own-b': { ...stageTable.FS6, after: ['own-a' as const] } },
     };
     expect(find(both).length).toBeGreaterThan(0);
   });

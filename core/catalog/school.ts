@@ -3,10 +3,11 @@
  * branches of one profile. Everything that judges takes a school; nothing looks at a profile's name.
  */
 import { InputProblem } from '../problem';
+import { entriesOf, laidOver } from '../units/keyed';
 import type { CheckKey, CheckSpec } from './checks';
 import { checkTable } from './checks';
 import { isCheckDemand, type CheckDemand, type Demand } from './demand';
-import { drillTable, type DrillSpec } from './drills';
+import { drillTable, type DrillKey, type DrillSpec } from './drills';
 import {
   profileTable,
   settingsOf,
@@ -29,7 +30,7 @@ export interface Catalog {
   readonly checks: Readonly<Record<CheckKey, CheckSpec>>;
   readonly stages: Readonly<Record<StageKey, StageSpec>>;
   readonly branches: Readonly<Record<BranchKey, { readonly label: string }>>;
-  readonly drills: Readonly<Record<string, DrillSpec>>;
+  readonly drills: Readonly<Record<DrillKey, DrillSpec>>;
 }
 
 /** What ships; a teacher's own entries are laid over it. */
@@ -40,21 +41,24 @@ export const shippedCatalog: Catalog = {
   drills: drillTable,
 };
 
-export const withEntries = (catalog: Catalog, entries: Partial<Catalog>): Catalog => ({
-  checks: { ...catalog.checks, ...entries.checks },
-  stages: { ...catalog.stages, ...entries.stages },
-  branches: { ...catalog.branches, ...entries.branches },
-  drills: { ...catalog.drills, ...entries.drills },
+/** A teacher's own rows, or shipped ones said otherwise. */
+export type Entries = { readonly [Kind in keyof Catalog]?: Readonly<Partial<Catalog[Kind]>> };
+
+export const withEntries = (catalog: Catalog, entries: Entries): Catalog => ({
+  checks: laidOver(catalog.checks, entries.checks),
+  stages: laidOver(catalog.stages, entries.stages),
+  branches: laidOver(catalog.branches, entries.branches),
+  drills: laidOver(catalog.drills, entries.drills),
 });
 
 /** What a copy changed against its origin, and nothing else. */
 export interface ProfileChanges {
-  readonly bars?: Readonly<Record<CheckKey, number>>;
+  readonly bars?: Readonly<Partial<Record<CheckKey, number>>>;
   readonly settings?: Partial<ProfileSettings>;
   readonly closedBranches?: readonly BranchKey[];
   readonly closedStages?: readonly StageKey[];
-  readonly gates?: Readonly<Record<StageKey, readonly Demand[]>>;
-  readonly cues?: Readonly<Record<StageKey, string>>;
+  readonly gates?: Readonly<Partial<Record<StageKey, readonly Demand[]>>>;
+  readonly cues?: Readonly<Partial<Record<StageKey, string>>>;
 }
 
 /** A shipped profile (version 1 for ever) or one version of a copy. */
@@ -167,12 +171,12 @@ export function buildSchool(profile: ProfileVersion, catalog: Catalog = shippedC
   const origin: ProfileSpec = profileTable[profile.origin];
   const { changes } = profile;
   const checks = new Map<CheckKey, CheckInSchool>(
-    Object.entries(catalog.checks).map(([key, spec]) => [
+    entriesOf(catalog.checks).map(([key, spec]) => [
       key,
       { spec, bar: changes.bars?.[key] ?? spec.opensAt[profile.origin] },
     ]),
   );
-  const closedBranches: readonly string[] = changes.closedBranches ?? origin.closedBranches;
+  const closedBranches: readonly BranchKey[] = changes.closedBranches ?? origin.closedBranches;
   const stageAt = (key: StageKey): StageSpec => {
     const spec = catalog.stages[key];
     if (spec === undefined) throw new Error(`There is no stage ${key} in this catalog.`);
@@ -191,13 +195,13 @@ export function buildSchool(profile: ProfileVersion, catalog: Catalog = shippedC
     const spec = stageAt(key);
     return spec.gateByProfile?.[profile.origin] ?? spec;
   };
-  const cues: Readonly<Record<string, string>> = { ...origin.cues, ...changes.cues };
+  const cues: NonNullable<ProfileChanges['cues']> = { ...origin.cues, ...changes.cues };
   const ladders = Object.fromEntries(ladderIds.map((id) => [id, [] as StageKey[]])) as Record<
     LadderId,
     StageKey[]
   >;
   const stages = new Map<StageKey, StageInSchool>();
-  for (const [key, spec] of Object.entries(catalog.stages)) {
+  for (const [key, spec] of entriesOf(catalog.stages)) {
     ladders[spec.family].push(key);
     stages.set(key, {
       key,

@@ -7,9 +7,11 @@ import type { CautionColumn, CautionId } from './cautions';
 import type { CheckKey, FaultId } from './checks';
 import type { DoseStep } from './dose';
 import type { Demand } from './demand';
+import type { OwnKey } from './ownKey';
 import type { ShippedPieceId } from './pieces';
 import type { ProfileId } from './profiles';
 import type { BodyRegion, RegionLoads } from './regions';
+import type { StageId } from './stages';
 import type { WayUpId } from './waysUp';
 
 /** What follows a family's holds, and what it asks of a body. */
@@ -106,27 +108,30 @@ export const branchTable = {
 export type BranchId = keyof typeof branchTable;
 export const branchIds = Object.keys(branchTable) as [BranchId, ...BranchId[]];
 
-/** A shipped stage or branch, or a teacher's own. Whether it exists is the catalog's to say. */
-export type StageKey = string;
-export type BranchKey = string;
+/** A shipped stage or branch, or a teacher's own. Whether an own one exists is the catalog's to say. */
+export type StageKey = StageId | OwnKey;
+export type BranchKey = BranchId | OwnKey;
 
 /** The nearest shape that can be drawn at a person's own size. */
 export type StageShape = ShapeRef;
 
 /** How one profile asks otherwise than the table. */
-export interface ProfileGate {
-  readonly gate: readonly Demand[];
+export interface ProfileGate<Stage extends string = StageKey> {
+  readonly gate: readonly Demand<Stage>[];
   /** Checks whose earlier bars on the way do not count here: an earlier try with support. */
   readonly replaces?: readonly CheckKey[];
 }
 
-/** A stage of the table: all of it is drawn. */
-export interface ShippedStage extends StageSpec {
+/**
+ * A stage of the table: all of it is drawn. Its stages are any text while the table is made; that each of
+ * them is a stage, `getStage` has the compiler say.
+ */
+export interface ShippedStage extends StageSpec<string> {
   readonly move: MoveId;
   readonly leave: MoveId;
 }
 
-export interface StageSpec {
+export interface StageSpec<Stage extends string = StageKey> {
   readonly family: LadderId;
   readonly label: string;
   readonly sanskrit?: string;
@@ -134,18 +139,18 @@ export interface StageSpec {
   /** A side line: complete in itself, not on the way to what follows. */
   readonly isAside?: true;
   /** Where one comes from; any one of them will do. Empty at the foot of the ladder. */
-  readonly after: readonly StageKey[];
+  readonly after: readonly Stage[];
   readonly how: string;
   readonly dose: string;
   /** What of it one round holds; of tries, `tries` says it. Absent: a teacher’s own, in words. */
   readonly round?: readonly DoseStep[];
-  readonly gate: readonly Demand[];
-  readonly gateByProfile?: Readonly<Partial<Record<ProfileId, ProfileGate>>>;
+  readonly gate: readonly Demand<Stage>[];
+  readonly gateByProfile?: Readonly<Partial<Record<ProfileId, ProfileGate<Stage>>>>;
   /** Faults after which the try does not count. */
   readonly faults: readonly FaultId[];
   readonly stepDown: string;
   /** The stage that the step down is, where it is one. */
-  readonly downTo?: StageKey;
+  readonly downTo?: Stage;
   readonly assist: string | null;
   /** Where the helper stands and holds. */
   readonly help?: HelpId;

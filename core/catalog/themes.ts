@@ -1,4 +1,5 @@
 /** What a whole class can be about, where it is not about a family's next rung. Source: handbook 08. */
+import type { CheckKey } from './checks';
 import type { DrillSpec } from './drills';
 
 interface ThemeSpec {
@@ -12,7 +13,7 @@ const loads =
   (drill: DrillSpec) =>
     wanted.some((region) => (drill.loads[region] ?? 0) >= 0.3);
 
-const serves = (drill: DrillSpec, ...checks: readonly string[]) =>
+const serves = (drill: DrillSpec, ...checks: readonly CheckKey[]) =>
   checks.some((check) => drill.serves.includes(check));
 
 export const themeTable = {

@@ -1,5 +1,6 @@
 /** Is a catalog sound? Used for what ships, for a teacher's own entries and for edited gates. */
 import { getShapeKinds } from '../shapes/kinds';
+import { entriesOf, keysOf, laidOver, tableOf } from '../units/keyed';
 import type { CheckKey, CheckSpec } from './checks';
 import { faultIds } from './checks';
 import { walkDemand, type Demand } from './demand';
@@ -21,8 +22,8 @@ export const mostWords = { how: 200, line: 140, label: 60 } as const;
 export function validateCatalog(catalog: Catalog): CatalogProblem[] {
   const problems: CatalogProblem[] = [];
   const add = (where: string, message: string) => problems.push({ where, message });
-  for (const [key, spec] of Object.entries(catalog.checks)) checkCheck(key, spec, add);
-  for (const [key, stage] of Object.entries(catalog.stages)) {
+  for (const [key, spec] of entriesOf(catalog.checks)) checkCheck(key, spec, add);
+  for (const [key, stage] of entriesOf(catalog.stages)) {
     const where = `stage ${key}`;
     checkStage(where, stage, catalog, add);
     for (const gate of [
@@ -32,10 +33,13 @@ export function validateCatalog(catalog: Catalog): CatalogProblem[] {
       for (const demand of gate) checkDemand(where, demand, catalog, add);
     }
   }
-  for (const [key, drill] of Object.entries(catalog.drills)) {
+  for (const [key, drill] of entriesOf(catalog.drills)) {
     for (const check of drill.serves) {
       if (!(check in catalog.checks))
         add(`drill ${key}`, `serves a check that is not there: ${check}`);
+    }
+    if (drill.asStage !== undefined && !(drill.asStage in catalog.stages)) {
+      add(`drill ${key}`, `stands for a stage that is not there: ${drill.asStage}`);
     }
     if (!(drill.minutes > 0)) add(`drill ${key}`, 'takes no time');
   }
@@ -78,6 +82,11 @@ function checkStage(where: string, stage: StageSpec, catalog: Catalog, add: Add)
   if (stage.stepDown.trim() === '') add(where, 'has no way down');
   if (stage.downTo !== undefined && !(stage.downTo in catalog.stages)) {
     add(where, `steps down to a stage that is not there: ${stage.downTo}`);
+  }
+  for (const { held } of stage.round ?? []) {
+    if (held !== undefined && !(held in catalog.checks)) {
+      add(where, `is held as long as a check that is not there: ${held}`);
+    }
   }
   if (stage.exit.trim() === '') add(where, 'has no way out');
   if (stage.label.trim() === '') add(where, 'has no name');
@@ -143,7 +152,7 @@ function findCircle({ stages }: Catalog): StageKey | null {
     state.set(key, 'done');
     return found;
   };
-  return Object.keys(stages).find(visit) ?? null;
+  return keysOf(stages).find(visit) ?? null;
 }
 
 /** Every stage has a way up in the shipped profiles together; a stage in none is unreachable. */
@@ -193,7 +202,7 @@ export function validateProfile(profile: ProfileVersion, catalog: Catalog): Cata
     closedBranches = [],
     closedStages = [],
   } = profile.changes;
-  for (const [check, bar] of Object.entries(bars)) {
+  for (const [check, bar] of entriesOf(bars)) {
     const spec = catalog.checks[check];
     if (spec === undefined) add(`bar ${check}`, 'is for a check that is not there');
     else if (!(bar > 0)) add(`bar ${check}`, 'would be passed by everyone');
@@ -206,7 +215,7 @@ export function validateProfile(profile: ProfileVersion, catalog: Catalog): Cata
       add(`bar ${check}`, `would be looser than ${loosest}, the loosest of the profiles that ship`);
     }
   }
-  for (const [stage, gate] of Object.entries(gates)) {
+  for (const [stage, gate] of entriesOf(gates)) {
     const where = `stage ${stage}`;
     if (!(stage in catalog.stages)) add(where, 'is not there');
     for (const demand of gate) checkDemand(where, demand, catalog, add);
@@ -222,24 +231,27 @@ export function validateProfile(profile: ProfileVersion, catalog: Catalog): Cata
       }
     }
   }
-  for (const stage of [...Object.keys(cues), ...closedStages]) {
+  for (const stage of [...keysOf(cues), ...closedStages]) {
     if (!(stage in catalog.stages)) add(`stage ${stage}`, 'is not there');
   }
   for (const branch of closedBranches) {
     if (!(branch in catalog.branches)) add(`branch ${branch}`, 'is not there');
   }
-  for (const [stage, cue] of Object.entries(cues)) {
+  for (const [stage, cue] of entriesOf(cues)) {
     if (cue.length > mostWords.line)
       add(`stage ${stage}`, 'has a cue too long to read while standing');
   }
   if (problems.length > 0) return problems;
   const changed: Catalog = {
     ...catalog,
-    stages: Object.fromEntries(
-      Object.entries(catalog.stages).map(([key, stage]) => [
-        key,
-        gates[key] ? { ...stage, gate: gates[key] } : stage,
-      ]),
+    stages: laidOver(
+      catalog.stages,
+      tableOf(
+        entriesOf(gates).flatMap(([key, gate]) => {
+          const stage = catalog.stages[key];
+          return stage === undefined ? [] : [[key, { ...stage, gate }] as const];
+        }),
+      ),
     ),
   };
   const circle = findCircle(changed);

@@ -3,6 +3,7 @@
  * programme of its own: drills are few, and what they leave of the reserves is looked at afterwards
  * by living through them. Source: handbook 08 "Drills", 03.
  */
+import { entriesOf } from '../units/keyed';
 import type { Highs } from 'highs';
 import type { DrillKey } from '../catalog/drills';
 import { isOnTheme } from '../catalog/themes';
@@ -43,7 +44,7 @@ export function listDrills({
 }: Pick<DrillTask, 'drills' | 'people' | 'pieces'> &
   Partial<Pick<DrillTask, 'circles'>>): PlannedDrill[] {
   const rows = countRows(pieces);
-  return Object.entries(drills).flatMap(([drill, spec]): PlannedDrill[] => {
+  return entriesOf(drills).flatMap(([drill, spec]): PlannedDrill[] => {
     // Resets and releases are put in by the order, not chosen.
     if (spec.purpose === 'releases') return [];
     const doing = people.filter(({ closedDrills }) => !closedDrills.includes(drill)).length;

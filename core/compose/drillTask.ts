@@ -1,4 +1,5 @@
 /** Which drills there are to choose from, and for whom. */
+import type { CheckKey } from '../catalog/checks';
 import type { DrillBook, DrillKey, DrillSpec } from '../catalog/drills';
 import type { PieceCount } from '../catalog/pieces';
 import type { Region } from '../catalog/regions';
@@ -7,7 +8,7 @@ import type { ThemeId } from '../catalog/themes';
 
 export interface DrillPerson {
   readonly id: string;
-  readonly weak: readonly { readonly check: string; readonly weight: number }[];
+  readonly weak: readonly { readonly check: CheckKey; readonly weight: number }[];
   readonly closedDrills: readonly DrillKey[];
 }
 

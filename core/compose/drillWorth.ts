@@ -1,4 +1,5 @@
 /** What a set of drills is worth to a group: what it serves, prepares and costs. Source: handbook 08. */
+import { entriesOf } from '../units/keyed';
 import type { DrillSpec, PreparationPart } from '../catalog/drills';
 import { isEverywhere } from '../catalog/pieces';
 import type { LadderId } from '../catalog/stage';
@@ -82,7 +83,7 @@ export function listParts({
 }: Pick<DrillTask, 'families' | 'drills'>): FamilyPart[] {
   return families.flatMap((family) => {
     const parts = new Set(
-      Object.values(drills).flatMap(({ prepares }) => prepares?.[family] ?? []),
+      entriesOf(drills).flatMap(([, { prepares }]) => prepares?.[family] ?? []),
     );
     return [...parts].map((part) => ({ family, part }));
   });

@@ -1,4 +1,5 @@
 /** Which drills and checks are open to one person today, by the one gatekeeper. */
+import { entriesOf, tableOf } from '../units/keyed';
 import { baseIds } from '../catalog/checks';
 import type { DrillKey, DrillSpec } from '../catalog/drills';
 import type { OpenedCase } from '../ladder/case';
@@ -10,7 +11,7 @@ import {
   type Pass,
 } from '../ladder/gatekeeper';
 import { judge, opensStage } from '../ladder/verdict';
-import { closedKey } from '../running/closedKey';
+import { closedKey, type ClosedKey } from '../running/closedKey';
 
 /**
  * May this person do this drill? What leaves the floor or puts weight on the crown asks for what its
@@ -30,9 +31,9 @@ export const isDrillOpen = (person: OpenedCase, drill: DrillSpec): boolean =>
   passToDrill(person, drill) !== null;
 
 /** The drills that are open to somebody: what is not among them is not told to them. */
-export const listDrillPasses = (person: OpenedCase): Readonly<Record<DrillKey, Pass>> =>
-  Object.fromEntries(
-    Object.entries(person.school.catalog.drills).flatMap(([key, drill]) => {
+export const listDrillPasses = (person: OpenedCase): Readonly<Partial<Record<DrillKey, Pass>>> =>
+  tableOf(
+    entriesOf(person.school.catalog.drills).flatMap(([key, drill]) => {
       const pass = passToDrill(person, drill);
       return pass === null ? [] : [[key, pass] as const];
     }),
@@ -40,13 +41,13 @@ export const listDrillPasses = (person: OpenedCase): Readonly<Record<DrillKey, P
 
 /** Drills that cautions, pains and gates keep from this person. */
 export function listClosedDrills(person: OpenedCase): DrillKey[] {
-  return Object.entries(person.school.catalog.drills).flatMap(([key, drill]) => {
+  return entriesOf(person.school.catalog.drills).flatMap(([key, drill]) => {
     return isDrillOpen(person, drill) ? [] : [key];
   });
 }
 
 /** Checks whose shape a caution, a sign or pain closes, by base where they are kept apart by base. */
-export function listClosedChecks(person: OpenedCase): string[] {
+export function listClosedChecks(person: OpenedCase): ClosedKey[] {
   return [...person.school.checks].flatMap(([check, { spec }]) =>
     (spec.byBase ? baseIds : [null]).flatMap((base) => {
       const thing = thingOfCheck(person, check, base ?? undefined);

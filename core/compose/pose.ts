@@ -1,4 +1,5 @@
 /** From what is prepared and wished to the running order, and the rounds as a problem. */
+import { entriesOf } from '../units/keyed';
 import type { Highs } from 'highs';
 import { closedRegions, regions, type BodyRegion, type Region } from '../catalog/regions';
 import type { DrillKey, DrillSpec } from '../catalog/drills';
@@ -54,7 +55,7 @@ function presentPeople(
   prepared: PreparedClass,
   { absent, sore, feetDown = [] }: Wishes,
 ): PreparedPerson[] {
-  const drills = Object.entries(drillsOf(prepared));
+  const drills = entriesOf(drillsOf(prepared));
   return prepared.people
     .filter(({ id }) => !absent.includes(id))
     .map((person) => (feetDown.includes(person.id) ? withFeetDown(person, drills) : person))

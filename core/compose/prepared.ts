@@ -2,6 +2,8 @@
  * A class ready for composing: everybody judged, everything counted, nothing of anybody's health
  * left in it. Plain data, so that it can be handed to a worker or kept.
  */
+import type { ClosedKey } from '../running/closedKey';
+import type { CheckKey } from '../catalog/checks';
 import { resolveBody, type BodyInput } from '../body/body';
 import { drillTable, type DrillBook, type DrillKey } from '../catalog/drills';
 import type { PieceCount } from '../catalog/pieces';
@@ -94,10 +96,10 @@ export interface PreparedPerson {
   readonly gone?: readonly PlannedOption[];
   readonly shut: readonly Shut[];
   readonly capacities: Capacities;
-  readonly weak: readonly { readonly check: string; readonly weight: number }[];
+  readonly weak: readonly { readonly check: CheckKey; readonly weight: number }[];
   readonly closedDrills: readonly DrillKey[];
   /** Drills that the gatekeeper lets them into; absent in classes begun before it was said. */
-  readonly drillPasses?: Readonly<Record<DrillKey, Pass>>;
+  readonly drillPasses?: Readonly<Partial<Record<DrillKey, Pass>>>;
   /** Families whose counterpose is closed to this person; absent in classes begun before it was asked. */
   readonly closedCounters?: readonly LadderId[];
   /** What the gatekeeper refuses tonight, for the teacher alone. */
@@ -105,7 +107,7 @@ export interface PreparedPerson {
   /** What to do differently in a drill, or after a family's holds; for the teacher alone. */
   readonly cares?: readonly CareLine[];
   /** Checks whose shape is closed to this person; absent in classes begun before it was asked. */
-  readonly closedChecks?: readonly string[];
+  readonly closedChecks?: readonly ClosedKey[];
   /** Loads of the holds among the checks worth taking from this person tonight. */
   readonly checkLoads: readonly RegionLoads[];
 }

@@ -1,7 +1,7 @@
-import { drillTable } from '../catalog/drills';
+import { drillTable, type DrillKey } from '../catalog/drills';
 import { doneByAll, insteadOf, listSittingOut, outAsWished, sayingOut } from './sittingOut';
 
-const person = (id: string, closedDrills: string[], instead?: string) => ({
+const person = (id: string, closedDrills: DrillKey[], instead?: string) => ({
   id,
   closedDrills,
   fallbacks:

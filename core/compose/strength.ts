@@ -1,4 +1,5 @@
 /** What keeps somebody back, and how long they can hold: what drills are chosen and counted by. */
+import type { CheckKey } from '../catalog/checks';
 import type { LadderId } from '../catalog/stage';
 import type { Capacities } from '../fatigue/reserve';
 import type { OpenedCase } from '../ladder/case';
@@ -13,8 +14,8 @@ const furtherShare = 0.7;
 export function listWeakChecks(
   person: OpenedCase,
   families: readonly LadderId[],
-): { readonly check: string; readonly weight: number }[] {
-  const weights = new Map<string, number>();
+): { readonly check: CheckKey; readonly weight: number }[] {
+  const weights = new Map<CheckKey, number>();
   for (const family of families) {
     for (const { items, ahead } of listGatesAhead(family, person)) {
       items

@@ -1,30 +1,30 @@
 import fc from 'fast-check';
 import { findFlow, rungOn, type Climber } from './flow';
 
-const order = ['A', 'B', 'C'];
+const order = ['FS1', 'FS2', 'FS3'] as const;
 const days = ['2026-10-01', '2026-10-08', '2026-10-15'];
 const ada: Climber = {
   id: 'ada',
-  start: 'A',
+  start: 'FS1',
   moves: [
-    { on: '2026-10-08', stage: 'B' },
-    { on: '2026-10-15', stage: 'A' },
+    { on: '2026-10-08', stage: 'FS2' },
+    { on: '2026-10-15', stage: 'FS1' },
   ],
 };
-const bo: Climber = { id: 'bo', start: null, moves: [{ on: '2026-10-10', stage: 'A' }] };
+const bo: Climber = { id: 'bo', start: null, moves: [{ on: '2026-10-10', stage: 'FS1' }] };
 
 it('stands on the rung of the newest move, from its day on', () => {
-  expect(days.map((day) => rungOn(ada, day))).toEqual(['A', 'B', 'A']);
-  expect(days.map((day) => rungOn(bo, day))).toEqual([null, null, 'A']);
+  expect(days.map((day) => rungOn(ada, day))).toEqual(['FS1', 'FS2', 'FS1']);
+  expect(days.map((day) => rungOn(bo, day))).toEqual([null, null, 'FS1']);
 });
 
 it('tells who went from where to where, foot first', () => {
   const { weeks, links } = findFlow([ada, bo], days, order);
   expect(weeks[1]!.rungs).toEqual([
     { stage: null, people: ['bo'] },
-    { stage: 'B', people: ['ada'] },
+    { stage: 'FS2', people: ['ada'] },
   ]);
-  expect(links).toContainEqual({ fromWeek: 1, from: 'B', to: 'A', people: ['ada'] });
+  expect(links).toContainEqual({ fromWeek: 1, from: 'FS2', to: 'FS1', people: ['ada'] });
   expect(links).toContainEqual({ fromWeek: 0, from: null, to: null, people: ['bo'] });
 });
 

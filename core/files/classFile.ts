@@ -1,7 +1,7 @@
 /** A class as a file: who comes, where, with what, and what the teacher wants of the evening. */
 import { exact } from '../exact';
 import { z } from 'zod';
-import { drillKey } from './keys';
+import { drillKey } from '../catalog/keys';
 import { pieceCount } from '../catalog/ownPiece';
 import { painPlaces } from '../catalog/regions';
 import type { School } from '../catalog/school';

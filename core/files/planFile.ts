@@ -1,6 +1,6 @@
 /** A composed class as a file: the same for the command, the app and whoever else reads it. */
 import { z } from 'zod';
-import { checkKey, drillKey, pieceKey } from './keys';
+import { checkKey, drillKey, pieceKey } from '../catalog/keys';
 import type { PieceCount } from '../catalog/pieces';
 import { painPlaces } from '../catalog/regions';
 import { drillPositions } from '../catalog/drills';

@@ -1,4 +1,5 @@
 /** Everything a studio holds as one file. People go by their uid, courses by a number of the file. */
+import { checkKey, stageKey } from '../catalog/keys';
 import { homeReport } from '../home/diary';
 import { keptPicture } from '../plumb/sheet';
 import { measureIds } from '../plumb/measureTable';
@@ -69,10 +70,10 @@ export const studioPerson = z.strictObject({
   signs: z.array(z.strictObject({ sign: z.enum(stopSigns), date: day, from: origin })).max(1000),
   pains: z.array(z.strictObject({ place: z.enum(painPlaces), date: day, from: origin })).max(1000),
   rungs: z
-    .array(z.strictObject({ family: z.enum(ladderIds), stage: words(60), since: day }))
+    .array(z.strictObject({ family: z.enum(ladderIds), stage: stageKey, since: day }))
     .max(10),
   placings: z
-    .array(z.strictObject({ family: z.enum(ladderIds), stage: words(60).nullable(), on: day }))
+    .array(z.strictObject({ family: z.enum(ladderIds), stage: stageKey.nullable(), on: day }))
     .max(10)
     .default([])
     .meta({ description: 'The teacher’s word of a day; without a stage: never seen.' }),
@@ -85,7 +86,7 @@ export const studioPerson = z.strictObject({
     .max(5000),
   records: z.array(
     z.strictObject({
-      check: words(60),
+      check: checkKey,
       date: day,
       value: z.number().min(0).max(3600),
       breaths: z.number().min(0).max(1200).nullable().optional(),
@@ -105,7 +106,7 @@ export const studioPerson = z.strictObject({
     z.strictObject({
       date: day,
       what: z.enum(['hop', 'kick']),
-      stage: words(60).nullable(),
+      stage: stageKey.nullable(),
       base: z.enum(baseIds).nullable(),
       leg: side,
       reached: z.boolean(),
@@ -132,7 +133,7 @@ export const studioPerson = z.strictObject({
   decisions: z.array(
     z.strictObject({
       family: z.enum(ladderIds),
-      stage: words(60),
+      stage: stageKey,
       madeOn: day,
       suggested: z.enum(verdictKinds),
       grounds: z.strictObject({
@@ -165,7 +166,7 @@ export const studioCourse = z.strictObject({
   startsAt: clock,
   minutes,
   profile: words(80),
-  stage: words(60),
+  stage: stageKey,
   weeks: z.int().min(1).max(60),
   meetings: z
     .array(
@@ -175,7 +176,7 @@ export const studioCourse = z.strictObject({
         minutes,
         room: words(80),
         family: z.enum(ladderIds).nullable(),
-        peak: words(60).nullable(),
+        peak: stageKey.nullable(),
       }),
     )
     .max(3000),

@@ -2,6 +2,8 @@
  * What a file of a studio must keep to beyond its shape: the same rules as the forms. Each throws
  * an InputProblem with the path within the piece it was given.
  */
+import type { StageKey } from '../catalog/stage';
+import { isKeyOf } from '../units/keyed';
 import { z } from 'zod';
 import { findLengthProblem } from '../body/body';
 import { entrySchemas, layOver, type OwnEntries } from '../catalog/entries';
@@ -87,7 +89,8 @@ export function readStudioContext(head: Head, here: OwnEntries): StudioContext {
   return { catalog, pieces: new Set(head.ownPieces.map(({ id }) => `own-${id}`)) };
 }
 
-const isStage = ({ catalog }: StudioContext, key: string) => Object.hasOwn(catalog.stages, key);
+const isStage = ({ catalog }: StudioContext, key: string): key is StageKey =>
+  isKeyOf(catalog.stages, key);
 
 export function assertStudioPerson(person: StudioPerson, context: StudioContext): void {
   person.lengths.forEach(({ length, metres }, index) => {
@@ -101,9 +104,7 @@ export function assertStudioPerson(person: StudioPerson, context: StudioContext)
     }
   });
   person.records.forEach(({ check, value }, index) => {
-    const spec = Object.hasOwn(context.catalog.checks, check)
-      ? context.catalog.checks[check]
-      : undefined;
+    const spec = isKeyOf(context.catalog.checks, check) ? context.catalog.checks[check] : undefined;
     if (spec === undefined) refuse(['records', index, 'check'], 'This check is not known here.');
     else if (value > spec.most) {
       refuse(['records', index, 'value'], `More than ${spec.most} cannot be.`);

@@ -129,7 +129,7 @@ describe('what is never sent home', () => {
         base: 'forearms' as const,
       })),
     });
-    const present = { 'forearm-stand': 'FS11' };
+    const present = { 'forearm-stand': 'FS11' } as const;
     const stages = (evidence: Evidence) => plan({ present, evidence });
     expect(stages({}).notAlone.map(({ stage }) => stage)).toContain('FS11');
     // Its way down alone is not enough where class would not open it.

@@ -1,10 +1,11 @@
 /** What is asked before something is done tonight, and where. Source: handbook 06, 07. */
-import type { CheckSpec } from '../catalog/checks';
+import { screeningKey } from '../catalog/keys';
+import type { CheckKey, CheckSpec } from '../catalog/checks';
 
 /** Something to ask one person, answered with a tap. */
 export interface DoorQuestion {
   /** The check that the answer is a record of, or what it is kept as. */
-  readonly key: string;
+  readonly key: CheckKey | typeof screeningKey;
   readonly label: string;
   readonly question: string;
   /** On arriving, or in the middle of the shape that is done until then. */
@@ -13,7 +14,7 @@ export interface DoorQuestion {
 
 /** Asked of whoever was never asked: no answer, no inversion. Its key is no check's. */
 export const screeningQuestion: DoorQuestion = {
-  key: 'screening',
+  key: screeningKey,
   label: 'First questions',
   question:
     'Asked once, aside: is there anything to be careful with? Fine means nothing was named.',
@@ -22,7 +23,7 @@ export const screeningQuestion: DoorQuestion = {
 
 /** The question of a check of the day; `null`: it is none. */
 export function questionOf(
-  key: string,
+  key: CheckKey,
   { label, scoring, method, askedIn }: CheckSpec & { readonly method?: string },
 ): DoorQuestion | null {
   if (scoring.kind !== 'same-day') return null;

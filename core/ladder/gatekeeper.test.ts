@@ -1,3 +1,4 @@
+import type { StageKey } from '../catalog/stage';
 import { resolveBody } from '../body/body';
 import { drillTable } from '../catalog/drills';
 import { listOptions } from '../compose/options';
@@ -8,7 +9,7 @@ import { isCheckOpen } from './openChecks';
 import { rankChecks } from './tonight';
 import { judge } from './verdict';
 
-const kindOf = (stage: string, ...args: Parameters<typeof makeCase>) =>
+const kindOf = (stage: StageKey, ...args: Parameters<typeof makeCase>) =>
   judge(stage, makeCase(...args)).kind;
 
 describe('stepping back', () => {
@@ -115,7 +116,7 @@ describe('pain', () => {
   });
 
   it('in a knee closes hops, kicks and squats', () => {
-    for (const stage of ['FS9', 'FS10', 'HB10', 'HB11', 'CR4', 'CR6']) {
+    for (const stage of ['FS9', 'FS10', 'HB10', 'HB11', 'CR4', 'CR6'] as const) {
       expect([stage, kindOf(stage, person('leg'))]).toEqual([stage, 'stop']);
     }
     expect(kindOf('HB3', person('leg'))).toBe('advance');

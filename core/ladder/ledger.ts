@@ -2,6 +2,7 @@
  * What is refused to one person today, what they do instead, and what would open it: for the teacher.
  * Why stands on the person's page and nowhere else. Source: handbook 07.
  */
+import { entriesOf } from '../units/keyed';
 import { cautionColumns, cautionTable, type CautionColumn } from '../catalog/cautions';
 import type { DrillKey } from '../catalog/drills';
 import { getStageIn } from '../catalog/school';
@@ -147,7 +148,7 @@ export function refusalWords(refused: readonly Refusal[], instead: string): stri
 
 /** Drills and counterposes that somebody does with care, and how. */
 export function listCares(person: OpenedCase, families: readonly LadderId[]): CareLine[] {
-  const drills = Object.entries(person.school.catalog.drills).map(([drill, spec]): CareLine => ({
+  const drills = entriesOf(person.school.catalog.drills).map(([drill, spec]): CareLine => ({
     drill,
     words: careFor(person, thingOfDrill(person, spec)).watch,
   }));

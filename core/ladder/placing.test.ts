@@ -1,4 +1,5 @@
 /** The teacher's word: evidence of its own kind. Handbook 06. */
+import type { StageKey } from '../catalog/stage';
 import type { Evidence } from '../readiness/record';
 import { ago, everything, makeCase } from '../testing/cases';
 import { evaluateGate } from './gate';
@@ -6,7 +7,7 @@ import { isLittleKnown } from './gatesAhead';
 import { rankChecks } from './tonight';
 import { judge } from './verdict';
 
-const said = (stage: string, days = 7, evidence: Evidence = {}) =>
+const said = (stage: StageKey, days = 7, evidence: Evidence = {}) =>
   makeCase({
     evidence,
     present: { 'forearm-stand': stage },

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { checkTable } from '../catalog/checks';
+import { checkTable, type CheckKey } from '../catalog/checks';
 import { readClock } from './clock';
 import { nextDelivery, stillWaiting, takeIn, waitAfter } from './queue';
 import { secondsUpsideDown, toPains, toRecords, toSigns } from './records';
@@ -40,7 +40,7 @@ function makeDevice(device: string, { wallMs = 1_000_000, monoMs = 0, boot = 'a'
   };
 }
 
-const start = (hold: string, people: string[], check: string | null = 'dolphin-hold') =>
+const start = (hold: string, people: string[], check: CheckKey | null = 'dolphin-hold') =>
   ({ kind: 'hold-start', hold, check, base: null, side: null, people }) as const;
 const down = (hold: string, person: string) => ({ kind: 'hold-down', hold, person }) as const;
 const stop = (hold: string) => ({ kind: 'hold-stop', hold }) as const;

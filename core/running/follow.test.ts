@@ -1,4 +1,7 @@
-import { toPlanFile } from '../files/planFile';
+import { checkInClass } from '../catalog/keys';
+import { entriesOf } from '../units/keyed';
+import type { CheckKey } from '../catalog/checks';
+import { toPlanFile, type PlanFile } from '../files/planFile';
 import { composeClass } from '../compose/composeClass';
 import { prepareClass, putPerson } from '../compose/prepared';
 import { usualSolve } from '../compose/solve';
@@ -160,11 +163,11 @@ describe('somebody who comes into a running class', () => {
 
 describe('a check of the day', () => {
   const placed = { id: '1', confirmAtDoor: ['Neck ease', 'Talk test'] } as unknown as PlacedPerson;
-  const keyOf = (label: string) => label.toLowerCase().replace(' ', '-');
-  const door = (answers: Record<string, boolean>) =>
+  const keyOf = (label: string) => (label === 'Neck ease' ? 'neck-ease' : 'talk-test');
+  const door = (answers: Partial<Record<CheckKey, boolean>>) =>
     doorOf(
       placed,
-      { door: new Map(Object.entries(answers).map(([check, is]) => [doorKey('1', check), is])) },
+      { door: new Map(entriesOf(answers).map(([check, is]) => [doorKey('1', check), is])) },
       keyOf,
     );
 
@@ -196,7 +199,7 @@ describe('an assistant', () => {
 
   it('sees a stage unlocked by the same answers as the teacher, under other names', () => {
     const placed = { id: '1', confirmAtDoor: ['Neck ease', 'Talk test'].map(hide) };
-    const state = (...answers: [string, boolean][]) =>
+    const state = (...answers: [CheckKey, boolean][]) =>
       replay(
         say(
           ...answers.map(([check, isFine]): FloorAct => ({
@@ -207,8 +210,10 @@ describe('an assistant', () => {
           })),
         ).flatMap((tap) => tapForAssistant(tap, hide) ?? []),
       );
-    const door = (...answers: [string, boolean][]) =>
-      doorOf(placed as unknown as PlacedPerson, state(...answers), (label) => label);
+    const door = (...answers: [CheckKey, boolean][]) =>
+      doorOf(placed as unknown as PlacedPerson, state(...answers), (label) =>
+        checkInClass.parse(label),
+      );
     expect(door(['neck-ease', true])).toBe('ask');
     expect(door(['neck-ease', true], ['talk-test', true])).toBe('confirmed');
     expect(door(['neck-ease', true], ['talk-test', false])).toBe('instead');
@@ -245,7 +250,7 @@ describe('an assistant', () => {
       { ...slot, check: 'own-dizzy', label: 'Dizzy after' },
       { ...slot, check: 'crown-control', label: 'Crown control' },
       { ...slot, check: 'hollow-hold', label: 'Hollow hold' },
-    ];
+    ] satisfies PlanFile['checks'];
     const named = (list: readonly { readonly check: string }[]) => list.map(({ check }) => check);
     expect(named(planForAssistant({ ...write(wishes), checks }, own).checks)).toEqual([
       'hollow-hold',

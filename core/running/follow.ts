@@ -1,4 +1,5 @@
 /** How a running class follows its plan: who is where, what is locked, what a change asks for. */
+import type { CheckInClass } from '../catalog/keys';
 import { exact } from '../exact';
 import type { BaseId } from '../catalog/checks';
 import type { LadderId } from '../catalog/stage';
@@ -29,7 +30,7 @@ export type DoorState = 'free' | 'ask' | 'confirmed' | 'instead';
 export function doorOf(
   placed: PlacedPerson,
   state: Pick<FloorState, 'door'>,
-  keyOf: (label: string) => string,
+  keyOf: (label: string) => CheckInClass,
 ): DoorState {
   if (placed.confirmAtDoor.length === 0) return 'free';
   const answers = placed.confirmAtDoor.map((label) =>

@@ -1,3 +1,4 @@
+import type { CheckKey } from '../catalog/checks';
 import { isOutOfHold, isOutTonight, isUpFor, saidTonight } from './holdOut';
 import { replay } from './replay';
 import type { FloorAct } from './tap';
@@ -11,8 +12,8 @@ const after = (...acts: FloorAct[]) =>
       act,
     })),
   );
-const person = { id: '1', closedChecks: ['headstand-hold', 'wall-hold/hands'] };
-const hold = (check: string, more: object = {}) => ({ check, byBase: false, ...more });
+const person = { id: '1', closedChecks: ['headstand-hold', 'wall-hold/hands'] } as const;
+const hold = (check: CheckKey, more: object = {}) => ({ check, byBase: false, ...more });
 
 describe('who takes no part in a hold', () => {
   it('is to whom it was closed when the class was judged, on that base alone', () => {

@@ -1,4 +1,5 @@
 /** What the record keeps of a class: checks, tries, minutes upside down. Source: handbook 03, 06, 08. */
+import { isKeyOf } from '../units/keyed';
 import type { BaseId, CheckKey, CheckSpec, FaultId } from '../catalog/checks';
 import type { PainPlace, StopSign } from '../catalog/regions';
 import { fatigueRule } from '../fatigue/reserve';
@@ -135,16 +136,18 @@ export function toRecords(
       side,
       base,
     }));
-  const door = [...state.door].map(([key, isFine]): FloorRecord => {
+  const door = [...state.door].flatMap(([key, isFine]): FloorRecord[] => {
     const at = key.indexOf('/');
     const [person, check] = [key.slice(0, at), key.slice(at + 1)];
-    return { ...plain, key: `door/${key}`, person, check, value: isFine ? 1 : 0 };
+    // An assistant's device has names of its own for what is the teacher's alone.
+    if (!isKeyOf(checks, check)) return [];
+    return [{ ...plain, key: `door/${key}`, person, check, value: isFine ? 1 : 0 }];
   });
   return [
     ...state.holds.flatMap((hold) => holdRecords(hold, checks)),
     ...tryRecords(state),
     ...seen,
-    ...door.filter(({ check }) => checks[check] !== undefined),
+    ...door,
   ];
 }
 

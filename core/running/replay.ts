@@ -1,5 +1,6 @@
 /** From the taps of a class to how it stands: a pure function of the set, in any order. */
-import type { BaseId, FaultId } from '../catalog/checks';
+import type { CheckInClass } from '../catalog/keys';
+import type { BaseId, FaultId, CheckKey } from '../catalog/checks';
 import type { PainPlace, StopSign } from '../catalog/regions';
 import type { PlanFile } from '../files/planFile';
 import type { Side } from '../readiness/record';
@@ -15,7 +16,7 @@ export interface HoldPerson {
 
 export interface Hold {
   readonly id: string;
-  readonly check: string | null;
+  readonly check: CheckKey | null;
   readonly base: BaseId | null;
   readonly side: Side | null;
   readonly people: readonly HoldPerson[];
@@ -73,7 +74,7 @@ export interface FloorState {
   readonly undoable: ReadonlyMap<string, Tap>;
 }
 
-export const doorKey = (person: string, check: string) => `${person}/${check}`;
+export const doorKey = (person: string, check: CheckInClass) => `${person}/${check}`;
 
 /** Acts that say something about the class; the others only carry it. */
 const isSaid = ({ kind }: FloorAct) => kind !== 'anchor' && kind !== 'undo';

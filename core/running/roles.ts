@@ -3,10 +3,12 @@
  * nothing that says why. Source: handbook 07 "Touch": assistants see set-ups and consent, not
  * health notes.
  */
+import type { CheckInClass, HiddenCheck } from '../catalog/keys';
+import { entriesOf, tableOf } from '../units/keyed';
 import type { DrillKey } from '../catalog/drills';
 import { checkOfKey } from './closedKey';
 import type { PlanFile } from '../files/planFile';
-import { getCheck, isShippedCheck } from '../catalog/checks';
+import { getCheck, isShippedCheck, type CheckKey } from '../catalog/checks';
 import type { PlannedOption } from '../compose/option';
 import type { PreparedClass } from '../compose/prepared';
 import type { FloorAct, Tap } from './tap';
@@ -38,39 +40,44 @@ export function mayTap(role: FloorRole, { device, act }: Tap): boolean {
 
 /** A check as a class carries it. */
 interface CheckOfClass {
-  readonly check: string;
+  readonly check: CheckKey;
   readonly label: string;
   readonly isPrivate?: true;
 }
 
 /** The teacher's alone; classes that began before they said so are known by the catalog. */
-export const isPrivateCheck = ({ check, isPrivate }: Omit<CheckOfClass, 'label'>): boolean =>
-  isPrivate === true || (isShippedCheck(check) && getCheck(check).isPrivate === true);
+export const isPrivateCheck = ({
+  check,
+  isPrivate,
+}: {
+  readonly check: CheckInClass;
+  readonly isPrivate?: true;
+}): boolean => isPrivate === true || (isShippedCheck(check) && getCheck(check).isPrivate === true);
 
 export interface Hide {
   /** A name for a check of the day that does not say what it is about. */
-  (checkOrLabel: string): string;
-  readonly isPrivate: (check: string) => boolean;
+  (checkOrLabel: string): HiddenCheck;
+  readonly isPrivate: (check: CheckInClass) => boolean;
 }
 
 /** Numbers the checks of the day: that one is confirmed is an assistant's to know, not which. */
 export function hideChecks(checks: readonly CheckOfClass[]): Hide {
   const names = new Map(
     checks.flatMap(({ check, label }, index) => {
-      const name = `ask the teacher ${index + 1}`;
+      const name: HiddenCheck = `ask the teacher ${index + 1}`;
       return [
         [check, name],
         [label, name],
       ] as const;
     }),
   );
-  const hidden = new Set(checks.filter(isPrivateCheck).map(({ check }) => check));
+  const hidden = new Set<CheckInClass>(checks.filter(isPrivateCheck).map(({ check }) => check));
   return Object.assign((text: string) => names.get(text) ?? 'ask the teacher', {
-    isPrivate: (check: string) => hidden.has(check) || isPrivateCheck({ check }),
+    isPrivate: (check: CheckInClass) => hidden.has(check) || isPrivateCheck({ check }),
   });
 }
 
-const withoutPrivate = <T extends { readonly check: string }>(
+const withoutPrivate = <T extends { readonly check: CheckKey }>(
   checks: readonly T[],
   hide: Hide,
 ): T[] => checks.filter(({ check }) => !hide.isPrivate(check));
@@ -335,9 +342,7 @@ export function preparedForAssistant(
         ...(one.drillPasses === undefined
           ? {}
           : {
-              drillPasses: Object.fromEntries(
-                Object.entries(one.drillPasses).filter(([drill]) => done.has(drill)),
-              ),
+              drillPasses: tableOf(entriesOf(one.drillPasses).filter(([drill]) => done.has(drill))),
             }),
         ...(one.closedCounters === undefined ? {} : { closedCounters: one.closedCounters }),
         // That somebody is out of a hold, and nothing of why.

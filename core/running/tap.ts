@@ -2,6 +2,7 @@
  * What a finger on the tablet says. A class is the set of its taps: whatever order they arrive in,
  * however often, the same set gives the same record. Source: handbook 08 "On the floor".
  */
+import { checkInClass, checkKey, stageKey } from '../catalog/keys';
 import { z } from 'zod';
 import { baseIds, faultIds } from '../catalog/checks';
 import { painPlaces, stopSigns } from '../catalog/regions';
@@ -43,7 +44,7 @@ export const floorAct = z.discriminatedUnion('kind', [
     kind: z.literal('hold-start'),
     hold: key,
     /** Null: time in the shape, for the record alone. */
-    check: key.nullable(),
+    check: checkKey.nullable(),
     base: z.enum(baseIds).nullable(),
     side: side.nullable(),
     /** Nobody: whoever it was about was deleted since. */
@@ -64,7 +65,7 @@ export const floorAct = z.discriminatedUnion('kind', [
     person: key,
     /** The stage, for the record; the option of the plan otherwise. */
     what: z.enum(['hop', 'kick']),
-    stage: key.nullable(),
+    stage: stageKey.nullable(),
     base: z.enum(baseIds).nullable(),
     round: z.int().min(1).max(12).nullable(),
     leg: side.nullable(),
@@ -83,14 +84,19 @@ export const floorAct = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('seen'),
     person: key,
-    check: key,
+    check: checkKey,
     value: z.number().min(0).max(3600),
     base: z.enum(baseIds).nullable(),
     side: side.nullable(),
     faults: z.array(z.enum(faultIds)).max(19),
   }),
   /** Asked at the door: may the stage that needs it be done? */
-  z.strictObject({ kind: z.literal('door'), person: key, check: key, isFine: z.boolean() }),
+  z.strictObject({
+    kind: z.literal('door'),
+    person: key,
+    check: checkInClass,
+    isFine: z.boolean(),
+  }),
   z.strictObject({ kind: z.literal('assist'), person: key, round: z.int().min(1).max(12) }),
   z.strictObject({ kind: z.literal('sign'), person: key, sign: z.enum(stopSigns) }),
   z.strictObject({ kind: z.literal('sore'), person: key, place: z.enum(painPlaces) }),

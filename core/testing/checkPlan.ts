@@ -2,6 +2,8 @@
  * The hard rules of handbook 08 once more, from a plan file and the class alone: its own geometry,
  * its own counting, its own reserves. Nothing of the composer is used here.
  */
+import type { StageKey } from '../catalog/stage';
+import type { CheckKey } from '../catalog/checks';
 import { alternativeTable } from '../catalog/alternatives';
 import type { RegionLoads } from '../catalog/regions';
 import { specOf, type PieceCount } from '../catalog/pieces';
@@ -61,7 +63,7 @@ const swingsOf = (room: Room): Box[] =>
       laneBox(room, wall, fromM - (toM - fromM), toM + (toM - fromM), toM - fromM),
     );
 
-const stageOf = (option: string) => option.split('+')[0]!;
+const stageOf = (option: string) => option.split('+')[0] as StageKey;
 
 /** Can these needs be served from these pieces? Straps by length, blocks by height, one each. */
 function canServe(needs: readonly PieceCount[], pieces: readonly PieceCount[]): boolean {
@@ -90,14 +92,14 @@ function canServe(needs: readonly PieceCount[], pieces: readonly PieceCount[]): 
 
 /** Seconds somebody can bear a load, as handbook 07 has it, from the holds that were seen. */
 function secondsFor(person: OpenedCase, region: string, load: number): number {
-  const by: Record<string, [string, number]> = {
+  const by: Record<string, [CheckKey, number]> = {
     shoulder: ['dolphin-hold', 0.6],
     scapula: ['dolphin-hold', 0.6],
     wrist: ['plank-hold', 0.7],
     core: ['hollow-hold', 0.9],
   };
-  const [check, reference] = by[region] ?? ['', 1];
-  const level = person.school.checks.has(check) ? person.assessor.histories(check)[0]!.level : null;
+  const [check, reference] = by[region] ?? [null, 1];
+  const level = check === null ? null : person.assessor.histories(check)[0]!.level;
   const seconds = level === null ? 60 : Math.exp(level.mean);
   return level === null ? 60 / load ** 2 : seconds * (reference / load) ** 2;
 }

@@ -3,7 +3,7 @@ import { cautionIds } from '../catalog/cautions';
 import { pieceIds, type PieceCount } from '../catalog/pieces';
 import { profileIds } from '../catalog/profiles';
 import { shippedSchool } from '../catalog/school';
-import { ladderIds, type LadderId } from '../catalog/stage';
+import { ladderIds, type LadderId, type StageKey } from '../catalog/stage';
 import type { ClassInput, ClassPerson, Wishes } from '../compose/prepared';
 import { seededRandom } from '../random';
 import type { Evidence } from '../readiness/record';
@@ -40,7 +40,7 @@ export function inventClass(seed: number, count?: number): Invented {
     .filter(() => random() < 0.8)
     .map((piece) => ({ piece, count: whole(0, 9) }));
   const people = Array.from({ length: count ?? whole(1, 16) }, (_, index): ClassPerson => {
-    const present: Partial<Record<LadderId, string>> = {};
+    const present: Partial<Record<LadderId, StageKey>> = {};
     const ladders = shippedSchool(profile).ladders;
     for (const family of families) {
       if (random() < 0.85) present[family] = pick(ladders[family].slice(0, 9));

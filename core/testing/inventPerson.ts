@@ -1,4 +1,5 @@
 /** Made-up people with cautions, notes, signs and pains, and what the watcher is told of them. */
+import type { CheckKey } from '../catalog/checks';
 import { alternativeIds, getAlternative } from '../catalog/alternatives';
 import { cautionColumns, cautionIds, type CautionColumn } from '../catalog/cautions';
 import { drillTable } from '../catalog/drills';
@@ -68,7 +69,7 @@ export function tellStage(person: OpenedCase, id: StageId): Told {
   };
 }
 
-export const isShown = (person: OpenedCase, checks: readonly string[]) =>
+export const isShown = (person: OpenedCase, checks: readonly CheckKey[]) =>
   checks.some((check) => (person.evidence[check] ?? []).length > 0);
 
 export const tellDrill = (person: OpenedCase, id: keyof typeof drillTable): Told => ({
@@ -118,7 +119,7 @@ export function watchPerson(seed: number): WatchCount {
     const { stage } = getAlternative(id);
     if (stage !== undefined) watch(tellStage(person, stage), isOpenTo(id, 'handstand', person));
   }
-  const closed = new Set(listClosedChecks(person));
+  const closed = new Set<string>(listClosedChecks(person));
   for (const id of watchedHolds) watch({ id }, !closed.has(id));
   return { told, kept, wrong };
 }

@@ -1,9 +1,10 @@
 /** Random people, and everything they are told: nothing of it may be what the handbook closes. */
+import { checkKey } from '../catalog/keys';
 import { resolveBody } from '../body/body';
 import { cautionIds } from '../catalog/cautions';
 import { drillTable } from '../catalog/drills';
 import { painPlaces } from '../catalog/regions';
-import { ladderIds } from '../catalog/stage';
+import { ladderIds, type StageKey } from '../catalog/stage';
 import { getStage, stageIds, type StageId } from '../catalog/stages';
 import type { Care } from '../caution/care';
 import { isDrillOpen } from '../compose/openToday';
@@ -53,7 +54,7 @@ it('sends nobody home with what class closes, and asks nobody for what is closed
           ? tellDrill(person, id as keyof typeof drillTable)
           : stageIds.some((stage) => stage === id)
             ? tellStage(person, id as StageId)
-            : { id, isNew: !isShown(person, [id]) };
+            : { id, isNew: !isShown(person, [checkKey.parse(id)]) };
       const why = whyClosed(who, asked);
       if (why !== null) throw new Error(`seed ${seed} takes home ${id}, closed by ${why}`);
     }
@@ -163,7 +164,7 @@ describe('harder on the same branch', () => {
         ];
         for (const care of cares) {
           const person = makeCase({ care, present: { [family]: harder } });
-          const isStopped = (stage: string) => judge(stage, person).kind === 'stop';
+          const isStopped = (stage: StageKey) => judge(stage, person).kind === 'stop';
           if (isStopped(easier) && !isStopped(harder)) {
             opened.push(`${easier} closed, ${harder} open: ${JSON.stringify(care)}`);
           }

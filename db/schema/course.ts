@@ -2,7 +2,7 @@
 import { integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import { pieceKinds } from '@/core/catalog/ownPiece';
 import type { PieceId } from '@/core/catalog/pieces';
-import { ladderIds } from '@/core/catalog/stage';
+import { ladderIds, type StageKey } from '@/core/catalog/stage';
 
 /** One row: how this teacher reads lengths and counts breaths. */
 export const settings = sqliteTable('settings', {
@@ -36,7 +36,7 @@ export const course = sqliteTable('course', {
   minutes: integer('minutes').notNull(),
   /** A shipped profile or the key of a copy. */
   profile: text('profile').notNull(),
-  stage: text('stage').notNull(),
+  stage: text('stage').$type<StageKey>().notNull(),
   /** How many weekly meetings it was planned for. */
   weeks: integer('weeks').notNull().default(10),
 });
@@ -55,7 +55,7 @@ export const meeting = sqliteTable(
     room: text('room').notNull().default(''),
     /** The week's family and, where one was chosen, its peak. */
     family: text('family', { enum: ladderIds }),
-    peak: text('peak'),
+    peak: text('peak').$type<StageKey>(),
   },
   (table) => [uniqueIndex('meeting_course_date').on(table.courseId, table.date)],
 );

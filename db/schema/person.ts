@@ -13,7 +13,7 @@ import {
 } from 'drizzle-orm/sqlite-core';
 import { cautionIds, type CautionColumn } from '@/core/catalog/cautions';
 import { painPlaces, stopSigns } from '@/core/catalog/regions';
-import { ladderIds, type LadderId } from '@/core/catalog/stage';
+import { ladderIds, type LadderId, type StageKey } from '@/core/catalog/stage';
 import type { Sheet } from '@/core/plumb/marks';
 import { feltIds } from '@/core/home/felt';
 import { savedOfIds } from '@/core/setups/saved';
@@ -60,7 +60,7 @@ export const personRung = sqliteTable(
       .notNull()
       .references(() => person.id, { onDelete: 'cascade' }),
     family: text('family', { enum: ladderIds }).notNull(),
-    stage: text('stage').notNull(),
+    stage: text('stage').$type<StageKey>().notNull(),
     since: text('since').notNull(),
   },
   (table) => [primaryKey({ columns: [table.personId, table.family] })],
@@ -74,7 +74,7 @@ export const personPlacing = sqliteTable(
       .notNull()
       .references(() => person.id, { onDelete: 'cascade' }),
     family: text('family', { enum: ladderIds }).notNull(),
-    stage: text('stage'),
+    stage: text('stage').$type<StageKey>(),
     on: text('on').notNull(),
   },
   (table) => [primaryKey({ columns: [table.personId, table.family] })],

@@ -8,12 +8,12 @@ import {
   text,
   uniqueIndex,
 } from 'drizzle-orm/sqlite-core';
-import { baseIds, type FaultId } from '@/core/catalog/checks';
+import { baseIds, type CheckKey, type FaultId } from '@/core/catalog/checks';
 import { wayUpIds } from '@/core/catalog/waysUp';
 import { trySupports } from '@/core/running/tap';
 import { painPlaces } from '@/core/catalog/regions';
 import { readings } from '@/core/readiness/record';
-import { ladderIds } from '@/core/catalog/stage';
+import { ladderIds, type StageKey } from '@/core/catalog/stage';
 import { verdictKinds } from '@/core/ladder/verdict';
 import { course, meeting } from './course';
 import { person } from './person';
@@ -60,7 +60,7 @@ export const checkRecord = sqliteTable(
       .notNull()
       .references(() => person.id, { onDelete: 'cascade' }),
     /** A shipped check or a teacher's own. */
-    check: text('check').notNull(),
+    check: text('check').$type<CheckKey>().notNull(),
     date: text('date').notNull(),
     /** Seconds, repetitions, 1 or 0, or the measure. */
     value: real('value').notNull(),
@@ -107,7 +107,7 @@ export const decision = sqliteTable(
       .notNull()
       .references(() => person.id, { onDelete: 'cascade' }),
     family: text('family', { enum: ladderIds }).notNull(),
-    stage: text('stage').notNull(),
+    stage: text('stage').$type<StageKey>().notNull(),
     madeOn: text('made_on').notNull(),
     suggested: text('suggested', { enum: verdictKinds }).notNull(),
     grounds: text('grounds', { mode: 'json' }).$type<DecisionGrounds>().notNull(),
@@ -135,7 +135,7 @@ export const attempt = sqliteTable(
     originKey: text('origin_key'),
     date: text('date').notNull(),
     what: text('what', { enum: ['hop', 'kick'] }).notNull(),
-    stage: text('stage'),
+    stage: text('stage').$type<StageKey>(),
     base: text('base', { enum: baseIds }),
     leg: text('leg', { enum: ['left', 'right'] }),
     reached: integer('reached', { mode: 'boolean' }).notNull(),

@@ -1,3 +1,4 @@
+import type { StageKey } from '@/core/catalog/stage';
 import { screen } from '@testing-library/react';
 import { renderUi } from '@/design/testing/renderUi';
 import { PlacingStep } from './PlacingStep';
@@ -15,7 +16,7 @@ jest.mock('@/features/people/actions', () => ({
 }));
 jest.mock('next/navigation', () => ({ useRouter: () => ({ push: () => undefined }) }));
 
-const rung = (stage: string, label: string) => ({ stage, label, how: '', picture: null });
+const rung = (stage: StageKey, label: string) => ({ stage, label, how: '', picture: null });
 const view: PlacingView = {
   rungs: {
     'forearm-stand': [rung('FS1', 'Base'), rung('FS2', 'Plank')],

@@ -159,7 +159,7 @@ describe('an evening for looking, on the floor', () => {
       {
         kind: 'hold-start' as const,
         hold: 'h1',
-        check: 'forearm-plank-hold',
+        check: 'forearm-plank-hold' as const,
         base: null,
         side: null,
         people: [people[0]!],

@@ -65,10 +65,12 @@ export function RecordForm(props: RecordFormProps) {
   const unitPx = isHold ? 0 : row.unitLabel.length * signPx;
 
   const save = (values: Values) => {
+    const { check } = row;
+    if (check === null) return;
     startSaving(async () => {
       const outcome = await recordCheckAction(personId, {
         ...values,
-        check: row.check ?? '',
+        check,
         base: row.base,
       });
       if (!outcome.ok) {

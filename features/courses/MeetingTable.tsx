@@ -159,7 +159,9 @@ function MeetingForm({ meeting, view }: MeetingFormProps) {
           ]}
           value={values.peak ?? ''}
           error={problems.peak}
-          onChange={(event) => set({ peak: event.currentTarget.value || null })}
+          onChange={({ currentTarget: { value } }) =>
+            set({ peak: stages.find(({ stage }) => stage === value)?.stage ?? null })
+          }
         />
       </Group>
       <Group>

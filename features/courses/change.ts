@@ -1,4 +1,5 @@
 /** Courses, their evenings, who is enrolled and who came. */
+import { stageKey } from '@/core/catalog/keys';
 import { exact } from '@/core/exact';
 import { z } from 'zod';
 import { lineOf, wordsOf } from '@/core/units/text';
@@ -95,7 +96,7 @@ const meetingForm = z.strictObject({
   minutes,
   room: z.string().overwrite(lineOf).max(80, 'At most 80 signs.'),
   family: z.enum(ladderIds).nullable(),
-  peak: z.string().max(60).nullable(),
+  peak: stageKey.nullable(),
 });
 
 function checkPeak(db: Db, form: z.infer<typeof meetingForm>): Outcome {

@@ -1,5 +1,6 @@
 'use client';
 
+import type { CheckKey } from '@/core/catalog/checks';
 import { Button, Menu } from '@mantine/core';
 import {
   IconChevronLeft,
@@ -133,7 +134,7 @@ function MoreMenu() {
   );
 }
 
-function usualHold({ plan, checks }: FloorBundle): string | null {
+function usualHold({ plan, checks }: FloorBundle): CheckKey | null {
   const planned = plan.checks.find(
     ({ check }) => checks.find((one) => one.check === check)?.kind === 'hold',
   );

@@ -1,3 +1,4 @@
+import type { CheckKey } from '@/core/catalog/checks';
 import { screen, within } from '@testing-library/react';
 import type { FloorAct } from '@/core/running/tap';
 import { fakeBundle, fakeFloor, type FakeFloor } from '@/features/floor/testing/fakeFloor';
@@ -8,7 +9,7 @@ import { HoldPanel } from './HoldPanel';
 import type { HoldWish } from './view';
 
 const wish: HoldWish = { check: 'dolphin-hold', people: ['1', '2'] };
-const start = (check = 'dolphin-hold', side: 'left' | null = null): FloorAct => ({
+const start = (check: CheckKey = 'dolphin-hold', side: 'left' | null = null): FloorAct => ({
   kind: 'hold-start',
   hold: 'h',
   check,

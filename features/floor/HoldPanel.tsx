@@ -3,7 +3,7 @@
 import { Button, NativeSelect, SegmentedControl } from '@mantine/core';
 import { IconPlayerPlay, IconPlayerStopFilled, IconWind } from '@tabler/icons-react';
 import { useState } from 'react';
-import type { BaseId, FaultId } from '@/core/catalog/checks';
+import type { BaseId, FaultId, CheckKey } from '@/core/catalog/checks';
 import { listPace } from '@/core/running/pacer';
 import { needsWord, type Hold } from '@/core/running/replay';
 import type { FloorBundle, FloorCheck } from '@/server/running/floorBundle';
@@ -46,7 +46,7 @@ const otherSide = (side: 'left' | 'right') => (side === 'left' ? 'right' : 'left
 function HoldSetup({ wish, onShow, onClose }: HoldPanelProps) {
   const { floor, bundle, names, here } = useFloorClass();
   const holds = bundle.checks.filter(({ kind }) => kind === 'hold');
-  const [check, setCheck] = useState(wish.check ?? '');
+  const [check, setCheck] = useState<CheckKey | null>(wish.check);
   const [side, setSide] = useState<'left' | 'right'>(wish.side ?? 'left');
   const [base, setBase] = useState<BaseId>(wish.base ?? usualBase(bundle));
   const [wanted, setPeople] = useState<ReadonlySet<string>>(
@@ -80,12 +80,14 @@ function HoldSetup({ wish, onShow, onClose }: HoldPanelProps) {
         <NativeSelect
           size="lg"
           aria-label="What is held"
-          value={check}
+          value={check ?? ''}
           data={[
             ...holds.map((one) => ({ value: one.check, label: one.label })),
             { value: '', label: 'Time in the shape' },
           ]}
-          onChange={({ currentTarget: { value } }) => setCheck(value)}
+          onChange={({ currentTarget: { value } }) =>
+            setCheck(holds.find((one) => one.check === value)?.check ?? null)
+          }
         />
         {spec?.hasSides && (
           <SegmentedControl
@@ -119,7 +121,7 @@ function HoldSetup({ wish, onShow, onClose }: HoldPanelProps) {
             {
               kind: 'hold-start',
               hold,
-              check: check === '' ? null : check,
+              check,
               base: spec?.byBase ? base : null,
               side: spec?.hasSides ? side : null,
               people: here.filter((id) => people.has(id)),

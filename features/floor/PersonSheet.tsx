@@ -1,5 +1,6 @@
 'use client';
 
+import { checkInClass, type CheckInClass } from '@/core/catalog/keys';
 import { Button, Drawer, SegmentedControl } from '@mantine/core';
 import { IconHandStop } from '@tabler/icons-react';
 import { propWords } from '@/core/compose/stations';
@@ -33,10 +34,12 @@ const consentWords = {
 
 export const keyOfLabel =
   ({ checks, questions = [] }: FloorBundle) =>
-  (label: string) =>
+  (label: string): CheckInClass =>
     questions.find((one) => one.label === label)?.key ??
     checks.find((one) => one.label === label)?.check ??
-    label;
+    // An assistant's device has no other name for it than this one.
+    checkInClass.safeParse(label).data ??
+    'ask the teacher';
 
 /** How something is asked; `undefined` on an assistant's device, and in classes begun earlier. */
 export const questionFor = ({ questions = [] }: FloorBundle, label: string) =>

@@ -1,7 +1,7 @@
 import { firstView, reduceView, type ViewEvent } from './view';
 
 const run = (...events: ViewEvent[]) => events.reduce(reduceView, firstView);
-const wish = { check: 'dolphin-hold', people: ['1', '2'] };
+const wish = { check: 'dolphin-hold' as const, people: ['1', '2'] };
 
 describe('what the tablet shows', () => {
   it('shows one thing at a time, and the line again when it is closed', () => {

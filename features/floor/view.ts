@@ -2,11 +2,11 @@
  * What the tablet shows over a running class: its line, or one thing instead of it, and at most one
  * sheet on top. Pure: the class itself is the engine's.
  */
-import type { BaseId } from '@/core/catalog/checks';
+import type { BaseId, CheckKey } from '@/core/catalog/checks';
 
 /** A hold as somebody asks for it; `null`: time in the shape. */
 export interface HoldWish {
-  readonly check: string | null;
+  readonly check: CheckKey | null;
   readonly people: readonly string[];
   readonly side?: 'left' | 'right';
   readonly base?: BaseId;

@@ -12,7 +12,7 @@ jest.mock('next/navigation', () => ({
 
 const row = (key: string, status: GateRow['status'], figures: string): GateRow => ({
   key,
-  check: key,
+  check: 'dolphin-hold',
   base: null,
   label: key,
   status,

@@ -1,3 +1,4 @@
+import { stageKey } from '@/core/catalog/keys';
 import { beforeWeight } from '@/core/setups/beforeWeight';
 import { SetupFigures } from '@/features/card/SetupFigures';
 import { Title } from '@mantine/core';
@@ -32,7 +33,8 @@ interface RungPageProps {
 export async function RungPage({ params, searchParams }: RungPageProps) {
   const { person, beside } = await searchParams;
   const idOf = (text: typeof person) => (typeof text === 'string' ? readPersonId(text) : null);
-  const view = readRungPage(decodeURIComponent((await params).stage), idOf(person), idOf(beside));
+  const stage = stageKey.safeParse(decodeURIComponent((await params).stage));
+  const view = stage.success ? readRungPage(stage.data, idOf(person), idOf(beside)) : null;
   if (view === null) notFound();
   const { spec, cue } = view.stage;
   return (

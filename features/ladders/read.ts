@@ -1,4 +1,5 @@
 /** Everyone on their rungs: what the ladders, the people table and tonight's checks read. */
+import type { CheckKey } from '@/core/catalog/checks';
 import { alternativeTable } from '@/core/catalog/alternatives';
 import { describeDemand } from '@/core/catalog/profileChanges';
 import { getStageIn, type School } from '@/core/catalog/school';
@@ -103,7 +104,7 @@ export interface LadderView {
 
 export interface Bottleneck {
   readonly label: string;
-  readonly check: string;
+  readonly check: CheckKey;
   readonly base: GateRow['base'];
   /** For how many people it keeps some next rung closed. */
   readonly people: readonly Token[];

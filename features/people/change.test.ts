@@ -1,3 +1,4 @@
+import type { StageKey } from '@/core/catalog/stage';
 import { anybodysWords } from '@/server/useCase';
 import type { BodyForm } from '@/features/person/bodyForm';
 import type { ClearanceForm } from '@/features/person/careChanges';
@@ -74,7 +75,7 @@ describe('adding people', () => {
       'forearm-stand': 'FS5',
     });
     expect(placeOnRung(id, { family: 'handstand', stage: 'FS5' }).ok).toBe(false);
-    expect(placeOnRung(id, { family: 'handstand', stage: 'XX' }).ok).toBe(false);
+    expect(placeOnRung(id, { family: 'handstand', stage: 'own-not-there' }).ok).toBe(false);
     must(placeOnRung(id, { family: 'handstand', stage: null }));
     expect(findPerson(database(), id)!.present).toEqual({ 'forearm-stand': 'FS5' });
   });
@@ -119,7 +120,7 @@ describe('care', () => {
   it('notes a clinician’s word, which lifts only what it names, and takes it back', () => {
     const id = add('Ada');
     must(changeCare(id, care({ cautions: ['osteoporosis'] })));
-    const kindAt = (stage: string) => readPersonPage(id, stage)!.verdict.kind;
+    const kindAt = (stage: StageKey) => readPersonPage(id, stage)!.verdict.kind;
     expect(kindAt('FS8')).toBe('stop');
     const note = must(noteClearance(id, clearance()));
     expect(kindAt('FS8')).toBe('stay');

@@ -1,4 +1,5 @@
 /** Adding, putting away, merging and really deleting people; placing them on a rung. */
+import { stageKey } from '@/core/catalog/keys';
 import { z } from 'zod';
 import { getStageIn } from '@/core/catalog/school';
 import { ladderIds } from '@/core/catalog/stage';
@@ -139,7 +140,7 @@ export const mergeInto = work([aPerson, aPerson], ({ db }, { id: kept }, { id: d
 const placingForm = z.strictObject({
   family: z.enum(ladderIds),
   /** `null`: never seen. */
-  stage: z.string().max(60).nullable(),
+  stage: stageKey.nullable(),
 });
 
 /** The teacher's word of today: the shape that they have seen this person do in control. */
@@ -162,7 +163,7 @@ export const placeByWord = change(
 
 const rungForm = z.strictObject({
   family: z.enum(ladderIds),
-  stage: z.string().max(60).nullable(),
+  stage: stageKey.nullable(),
 });
 
 /** Where the student works on a ladder, as the teacher sees it; `null` takes them off it. */

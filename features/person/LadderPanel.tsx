@@ -20,7 +20,7 @@ interface LadderPanelProps {
   readonly personId: number;
   readonly standings: readonly Standing[];
   /** Rungs of each ladder, foot first. */
-  readonly rungs: Readonly<Record<LadderId, readonly { value: string; label: string }[]>>;
+  readonly rungs: Readonly<Record<LadderId, readonly { value: StageKey; label: string }[]>>;
   /** Stages last agreed to with support, and when. */
   readonly tried: Readonly<Partial<Record<StageKey, Day>>>;
 }
@@ -46,7 +46,7 @@ export function LadderPanel({ personId, standings, rungs, tried }: LadderPanelPr
 interface OneLadderProps {
   readonly personId: number;
   readonly standing: Standing;
-  readonly rungs: readonly { value: string; label: string }[];
+  readonly rungs: readonly { value: StageKey; label: string }[];
   /** The next one was tried with support on this day. */
   readonly tried: Day | undefined;
 }
@@ -61,7 +61,7 @@ function OneLadder({ personId, standing, rungs, tried }: OneLadderProps) {
     startMoving(async () => {
       const outcome = await placeOnRungAction(personId, {
         family,
-        stage: value === '' ? null : value,
+        stage: rungs.find((one) => one.value === value)?.value ?? null,
       });
       if (!outcome.ok) showProblems(outcome.problems);
     });

@@ -1,3 +1,4 @@
+import { tableOf } from '@/core/units/keyed';
 import { Title } from '@mantine/core';
 import { IconRuler2 } from '@tabler/icons-react';
 import Link from 'next/link';
@@ -235,12 +236,12 @@ function currentLengths({ body, settings }: PersonPageView): Record<LengthId, st
 }
 
 /** The newest word on each stage, where that was: with support. */
-function triedWithSupport({ decisions }: PersonPageView): Record<StageKey, Day> {
+function triedWithSupport({ decisions }: PersonPageView): Partial<Record<StageKey, Day>> {
   const newest = new Map<StageKey, PersonPageView['decisions'][number]>();
   for (const one of decisions) if (!newest.has(one.stage)) newest.set(one.stage, one);
-  return Object.fromEntries(
+  return tableOf(
     [...newest].flatMap(([stage, { decided, madeOn }]) =>
-      decided === 'advance-with-support' ? [[stage, madeOn]] : [],
+      decided === 'advance-with-support' ? [[stage, madeOn] as const] : [],
     ),
   );
 }
@@ -254,7 +255,7 @@ function rungChoices({ school }: PersonPageView) {
         label: getStageIn(school, stage).spec.label,
       })),
     ]),
-  ) as Record<LadderId, { value: string; label: string }[]>;
+  ) as Record<LadderId, { value: StageKey; label: string }[]>;
 }
 
 /** The lengths whose uncertainty moves this person's distances most. */

@@ -1,4 +1,5 @@
 /** Suggestion and decision side by side; immutable once saved. */
+import { stageKey } from '@/core/catalog/keys';
 import { z } from 'zod';
 import { wordsOf } from '@/core/units/text';
 import { getStageIn } from '@/core/catalog/school';
@@ -11,7 +12,7 @@ import { aPerson, change } from '@/server/useCase';
 import { readOwnCase } from '@/server/judging/views';
 
 const decisionForm = z.strictObject({
-  stage: z.string().max(60),
+  stage: stageKey,
   decided: z.enum(verdictKinds, 'Choose what you decide.'),
   reason: z.string().overwrite(wordsOf).max(300, 'At most 300 signs.'),
   corrects: z.int().positive().nullable(),

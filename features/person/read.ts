@@ -1,3 +1,4 @@
+import { isKeyOf } from '@/core/units/keyed';
 import { alternativeIds, getAlternative } from '@/core/catalog/alternatives';
 import type { School } from '@/core/catalog/school';
 import type { StageKey } from '@/core/catalog/stage';
@@ -39,12 +40,15 @@ export interface PersonPageView extends PersonView {
 
 const mostWorth = 3;
 
+const labelIn = (table: Readonly<Record<string, { readonly label: string }>>, item: string) =>
+  isKeyOf(table, item) ? table[item]?.label : undefined;
+
 /** Rows of a sheet by their names: a drill, a check, a stage or an alternative. */
 function labelsOf(school: School, reports: readonly HomeReport[]): Record<string, string> {
   const labelOf = (item: string) =>
-    school.catalog.drills[item]?.label ??
-    school.checks.get(item)?.spec.label ??
-    school.stages.get(item)?.spec.label ??
+    labelIn(school.catalog.drills, item) ??
+    labelIn(school.catalog.checks, item) ??
+    labelIn(school.catalog.stages, item) ??
     alternativeIds.filter((id) => id === item).map((id) => getAlternative(id).label)[0];
   return Object.fromEntries(
     reports.flatMap(({ item }) => {

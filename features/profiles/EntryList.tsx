@@ -1,5 +1,7 @@
 'use client';
 
+import { entriesOf } from '@/core/units/keyed';
+import type { OwnKey } from '@/core/catalog/ownKey';
 import { sayDose } from '@/core/catalog/dose';
 import { Button } from '@mantine/core';
 import { useTransition } from 'react';
@@ -18,32 +20,32 @@ const kindWords: Record<EntryKind, string> = {
 
 interface Line {
   readonly kind: EntryKind;
-  readonly key: string;
+  readonly key: OwnKey;
   readonly label: string;
   readonly more: string;
 }
 
 function listLines({ stages, branches, drills, checks }: OwnEntries): Line[] {
   return [
-    ...Object.entries(stages).map(([key, { label, family }]): Line => ({
+    ...entriesOf(stages).map(([key, { label, family }]): Line => ({
       kind: 'stages',
       key,
       label,
       more: ladderTable[family].label,
     })),
-    ...Object.entries(checks).map(([key, { label, scoring }]): Line => ({
+    ...entriesOf(checks).map(([key, { label, scoring }]): Line => ({
       kind: 'checks',
       key,
       label,
       more: scoring.kind,
     })),
-    ...Object.entries(drills).map(([key, { label, dose }]): Line => ({
+    ...entriesOf(drills).map(([key, { label, dose }]): Line => ({
       kind: 'drills',
       key,
       label,
       more: sayDose(dose),
     })),
-    ...Object.entries(branches).map(([key, { label }]): Line => ({
+    ...entriesOf(branches).map(([key, { label }]): Line => ({
       kind: 'branches',
       key,
       label,

@@ -11,7 +11,7 @@ import {
 } from '@mantine/core';
 import { IconX } from '@tabler/icons-react';
 import { useState } from 'react';
-import { getCheck, checkIds, type BaseId, type CheckId } from '@/core/catalog/checks';
+import type { BaseId } from '@/core/catalog/checks';
 import type { CheckDemand, Demand } from '@/core/catalog/demand';
 import { describeDemand } from '@/core/catalog/profileChanges';
 import { shippedCatalog } from '@/core/catalog/school';
@@ -93,10 +93,9 @@ export function GateEditor(props: GateEditorProps) {
               ]}
               value=""
               onChange={(event) => {
-                const check = event.currentTarget.value;
-                if (check === '') return;
-                const byBase =
-                  checkIds.includes(check as CheckId) && getCheck(check as CheckId).byBase;
+                const added = checks.find(({ key }) => key === event.currentTarget.value);
+                if (added === undefined) return;
+                const { key: check, byBase } = added;
                 onGate([...current, { check, ...(byBase ? { base: 'hands' as const } : {}) }]);
               }}
             />

@@ -1,5 +1,6 @@
 'use client';
 
+import type { CheckKey } from '@/core/catalog/checks';
 import { sayProblems } from '@/server/result';
 import {
   Accordion,
@@ -19,7 +20,7 @@ import { choiceIn, choicesOf, eyeAspectIds, getAspect } from '@/core/catalog/eye
 import type { ProfileSettings } from '@/core/catalog/profiles';
 import { wayUpIds, wayUpTable } from '@/core/catalog/waysUp';
 import type { ProfileChanges } from '@/core/catalog/school';
-import type { LadderId } from '@/core/catalog/stage';
+import type { LadderId, BranchKey, StageKey } from '@/core/catalog/stage';
 import type { VerdictKind } from '@/core/ladder/verdict';
 import type { ProfilePreview } from './change';
 import { changeProfileAction, previewProfileAction, retireProfileAction } from './actions';
@@ -29,15 +30,16 @@ import { GateEditor } from './GateEditor';
 import classes from './profiles.module.css';
 
 export type EditorChecks = readonly {
-  readonly key: string;
+  readonly key: CheckKey;
   readonly label: string;
   readonly bar: number;
   readonly origin: number;
   readonly unit: string;
+  readonly byBase: boolean;
 }[];
 
 export interface EditorStage {
-  readonly key: string;
+  readonly key: StageKey;
   readonly label: string;
   readonly gate: readonly Demand[];
   readonly originGate: readonly Demand[];
@@ -62,8 +64,8 @@ interface ProfileEditorProps {
   readonly checks: EditorChecks;
   readonly stages: EditorStages;
   readonly settings: ProfileSettings;
-  readonly branches: readonly { readonly key: string; readonly label: string }[];
-  readonly closedBranches: readonly string[];
+  readonly branches: readonly { readonly key: BranchKey; readonly label: string }[];
+  readonly closedBranches: readonly BranchKey[];
 }
 
 /** A copy's bars, gates, branches, distances and cues; what they would change is shown at once. */
@@ -98,7 +100,7 @@ export function ProfileEditor(props: ProfileEditorProps) {
       if (outcome.ok) showSaved(`Kept as version ${outcome.value}.`);
       else showProblem(outcome.problems.form ?? sayProblems(outcome.problems));
     });
-  const setBar = (check: string, origin: number, value: number | string) => {
+  const setBar = (check: CheckKey, origin: number, value: number | string) => {
     const bars = { ...changes.bars };
     const bar = typeof value === 'number' ? value : Number(value);
     // A bar like the origin's is no change.

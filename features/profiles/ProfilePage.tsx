@@ -1,3 +1,4 @@
+import { entriesOf } from '@/core/units/keyed';
 import { Title } from '@mantine/core';
 import { notFound } from 'next/navigation';
 import { describeChanges } from '@/core/catalog/profileChanges';
@@ -27,6 +28,7 @@ export async function ProfilePage({ params }: ProfilePageProps) {
     bar,
     origin: spec.opensAt[profile.origin],
     unit: unitOf(spec),
+    byBase: spec.byBase === true,
   }));
   const stages: EditorStages = ladderIds.map((family) => ({
     family,
@@ -72,7 +74,7 @@ export async function ProfilePage({ params }: ProfilePageProps) {
         checks={checks}
         stages={stages}
         settings={school.settings}
-        branches={Object.entries(catalog.branches).map(([key, { label }]) => ({ key, label }))}
+        branches={entriesOf(catalog.branches).map(([key, { label }]) => ({ key, label }))}
         closedBranches={[...(profile.changes.closedBranches ?? origin.closedBranches)]}
       />
       <CautionLine />

@@ -1,4 +1,5 @@
 /** Profile copies and a teacher's own entries: validated like what ships, kept in versions. */
+import { ownKey } from '@/core/catalog/keys';
 import { exact } from '@/core/exact';
 import { z } from 'zod';
 import { lineOf } from '@/core/units/text';
@@ -7,7 +8,6 @@ import {
   entryKinds,
   entrySchemas,
   layOver,
-  ownKey,
   type EntryKind,
   type OwnEntries,
 } from '@/core/catalog/entries';

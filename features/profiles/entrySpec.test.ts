@@ -1,4 +1,5 @@
-import { noEntries, layOver, ownCheckSchema, ownKey, ownStageSchema } from '@/core/catalog/entries';
+import { ownKey } from '@/core/catalog/keys';
+import { noEntries, layOver, ownCheckSchema, ownStageSchema } from '@/core/catalog/entries';
 import type { StageSpec } from '@/core/catalog/stage';
 import type { CheckSpec } from '@/core/catalog/checks';
 import { keyFor, toCheckSpec, toStageSpec, type StageForm } from './entrySpec';

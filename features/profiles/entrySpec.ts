@@ -1,4 +1,5 @@
 /** From what the forms hold to entries as the catalog reads them. */
+import type { OwnKey } from '@/core/catalog/ownKey';
 import type { MoveId } from '@/core/atlas/moves';
 import { baseOfLadder } from '@/core/running/follow';
 import type { CautionColumn } from '@/core/catalog/cautions';
@@ -7,7 +8,7 @@ import { regions, type BodyRegion, type Region, type RegionLoads } from '@/core/
 import type { LadderId } from '@/core/catalog/stage';
 
 /** `Wall walk, up!` becomes `own-wall-walk-up`. */
-export function keyFor(label: string): string {
+export function keyFor(label: string): OwnKey {
   const plain = label
     .normalize('NFD')
     .replace(/\p{Diacritic}/gu, '')

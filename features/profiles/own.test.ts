@@ -1,4 +1,5 @@
 /** What is a teacher's own, or a person's own, reaches every screen that shipped things reach. */
+import type { StageKey } from '@/core/catalog/stage';
 import { anybodysWords } from '@/server/useCase';
 import { asTeacher } from '@/server/network/testingAsker';
 import loadHighs from 'highs';
@@ -92,7 +93,7 @@ describe('a drill of the teacher’s own', () => {
     const order = [
       { drill: 'own-wall-press', minutes: 3 },
       { drill: 'hollow', minutes: 3 },
-    ];
+    ] as const;
     const drillsIn = (from: typeof prepared) =>
       composeClass(null, from, { ...toWishes(wishes), order }, usualSolve).timeline.flatMap(
         ({ drill, kind }) => (drill === undefined || kind !== 'drill' ? [] : [drill]),
@@ -133,7 +134,7 @@ describe('a drill of the teacher’s own', () => {
             ...readSchool(database(), 'prop-led'),
             catalog: {
               ...readSchool(database(), 'prop-led').catalog,
-              drills: { 'own-wall-press': { ...ownDrill, ...more } as never },
+              drills: { 'own-wall-press': { ...ownDrill, ...more } } as never,
             },
           },
           evidence: {},
@@ -170,8 +171,8 @@ describe('what is measured of a person', () => {
     const [person] = listCoursePeople(database(), 1);
     return person;
   };
-  const figures = (rung: string, id: number) => readRungPage(rung, id)!.recipe!.distances;
-  const metres = (rung: string, id: number, distance: string) =>
+  const figures = (rung: StageKey, id: number) => readRungPage(rung, id)!.recipe!.distances;
+  const metres = (rung: StageKey, id: number, distance: string) =>
     figures(rung, id).find((one) => one.id === distance)?.metres;
 
   it('moves the platform and the plough when a leg raise is recorded', () => {
@@ -237,7 +238,7 @@ describe('a distance found by trying', () => {
     const { id } = listCoursePeople(database(), 1)[0]!;
     must(keepSetup(id, { family: 'platform', values: { platformHeight: 0.09 }, note: '' }));
     must(keepSetup(id, { family: 'strap-forearm', values: { strapLoop: 0.9 }, note: '' }));
-    const find = (rung: string, distance: string) =>
+    const find = (rung: StageKey, distance: string) =>
       readRungPage(rung, id)!.recipe!.distances.find((one) => one.id === distance)!.metres;
     expect(find('SS8', 'platformHeight')).toBe(0.09);
     expect(find('SS6', 'platformHeight')).toBe(0.09);

@@ -1,5 +1,6 @@
 'use client';
 
+import type { StageKey } from '@/core/catalog/stage';
 import { format, parseISO } from 'date-fns';
 import { ResponsiveContainer, Sankey } from 'recharts';
 import type { CourseRecord } from './read';
@@ -13,7 +14,7 @@ export function FlowChart({ record }: { readonly record: CourseRecord }) {
       .reverse()
       .map(({ stage, people }) => ({ week, stage, on, people: people.length, name: '' })),
   );
-  const indexOf = (week: number, stage: string | null) =>
+  const indexOf = (week: number, stage: StageKey | null) =>
     nodes.findIndex((node) => node.week === week && node.stage === stage);
   const links = flow.links.map(({ fromWeek, from, to, people }) => ({
     source: indexOf(fromWeek, from),
@@ -21,7 +22,8 @@ export function FlowChart({ record }: { readonly record: CourseRecord }) {
     value: people.length,
     climbs: from !== to,
   }));
-  const short = (stage: string | null) => (stage === null ? 'not begun' : (labels[stage] ?? stage));
+  const short = (stage: StageKey | null) =>
+    stage === null ? 'not begun' : (labels[stage] ?? stage);
   if (links.length === 0) {
     return (
       <p>
@@ -65,7 +67,7 @@ interface NodeProps {
   readonly index: number;
   readonly payload: {
     readonly week: number;
-    readonly stage: string | null;
+    readonly stage: StageKey | null;
     readonly on: string;
     readonly people: number;
   };
@@ -79,7 +81,7 @@ function Rung({
   payload,
   lastWeek,
   short,
-}: NodeProps & { readonly lastWeek: number; readonly short: (stage: string | null) => string }) {
+}: NodeProps & { readonly lastWeek: number; readonly short: (stage: StageKey | null) => string }) {
   const { week, stage, on, people } = payload;
   const isFirst = week === 0;
   const isLast = week === lastWeek;

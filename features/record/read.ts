@@ -2,7 +2,7 @@
 import { writeTable } from '@/server/files/csv';
 import { composeOutput } from '@/core/files/planFile';
 import { getStageIn } from '@/core/catalog/school';
-import { ladderIds, ladderTable, type LadderId } from '@/core/catalog/stage';
+import { ladderIds, ladderTable, type LadderId, type StageKey } from '@/core/catalog/stage';
 import { findFlow, type Climber, type Flow } from '@/core/course/flow';
 import { opensStage } from '@/core/ladder/verdict';
 import { addDays, type Day } from '@/core/units/day';
@@ -62,9 +62,9 @@ const mostWeeks = 12;
 /** What a decision means for where somebody works. */
 function toMove(
   { decided, stage, madeOn }: DecisionRow,
-  before: string | null,
+  before: StageKey | null,
   school: School,
-): { on: Day; stage: string | null } | null {
+): { on: Day; stage: StageKey | null } | null {
   if (opensStage(decided)) return { on: madeOn, stage };
   if (decided !== 'step-back' || before === null) return null;
   return { on: madeOn, stage: school.stages.get(before)?.spec.after[0] ?? before };
@@ -84,7 +84,7 @@ function toClimber(
   const present = person.present[family] ?? null;
   const start =
     first === undefined ? present : (school.stages.get(first.stage)?.spec.after[0] ?? null);
-  const moves: { on: Day; stage: string | null }[] = [];
+  const moves: { on: Day; stage: StageKey | null }[] = [];
   let at = start;
   for (const one of own) {
     const move = toMove(one, at, school);

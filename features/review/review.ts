@@ -1,4 +1,6 @@
 /** The evening looked through, one person after the other, and what comes of it. */
+import type { StageKey } from '@/core/catalog/stage';
+import { stageKey } from '@/core/catalog/keys';
 import { z } from 'zod';
 import { wordsOf } from '@/core/units/text';
 import { verdictKinds } from '@/core/ladder/verdict';
@@ -41,7 +43,7 @@ export interface ReviewPerson {
   readonly seen: readonly string[];
   readonly upsideSeconds: number;
   readonly next: {
-    readonly stage: string;
+    readonly stage: StageKey;
     readonly label: string;
     readonly kind: VerdictKind;
     readonly reasons: readonly string[];
@@ -200,7 +202,7 @@ const reviewForm = z.strictObject({
   /** Absent: nothing to decide. */
   decision: z
     .strictObject({
-      stage: z.string().max(60),
+      stage: stageKey,
       decided: z.enum(verdictKinds, 'Choose what you decide.'),
       reason: z.string().overwrite(wordsOf).max(300, 'At most 300 signs.'),
     })

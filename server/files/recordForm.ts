@@ -1,3 +1,4 @@
+import { checkKey } from '@/core/catalog/keys';
 import { z } from 'zod';
 import { baseIds, faultIds, type CheckKey, type CheckSpec } from '@/core/catalog/checks';
 import { findCoarse } from '@/core/plumb/feeds';
@@ -10,7 +11,7 @@ import { done, refuse, toProblems, type Outcome } from '@/server/result';
 
 /** One recorded check as typed. Values stay text until they are judged, so that they can be kept. */
 export const recordForm = z.strictObject({
-  check: z.string().max(60),
+  check: checkKey,
   value: z.string().max(20),
   unit: z.enum(['plain', 'breaths'], 'Seconds or breaths.'),
   date: z.string(),

@@ -1,3 +1,5 @@
+import { keysOf } from '@/core/units/keyed';
+import type { StageKey } from '@/core/catalog/stage';
 import { anybodysWords } from '@/server/useCase';
 import ICAL from 'ical.js';
 import { stageTable } from '@/core/catalog/stages';
@@ -177,7 +179,7 @@ describe('the demo studio', () => {
 
   it('gives its Saturday people the verdicts their stories tell', () => {
     demo();
-    const at = (name: string, stage: string) => readPersonPage(idOf(name), stage)!.verdict;
+    const at = (name: string, stage: StageKey) => readPersonPage(idOf(name), stage)!.verdict;
     expect(at('Petra Lune', 'FS8').kind).toMatch(/^advance/);
     expect(at('Petra Lune', 'SS7').kind).toBe('stop');
     expect(at('Quentin Ash', 'FS10').kind).toMatch(/^advance/);
@@ -248,8 +250,8 @@ describe('ladders and checks', () => {
     expect(view.gate).toContain('wrist extension or wedge');
     expect(view.before.map(({ stage }) => stage)).toEqual(['HB6b', 'HB7']);
     expect(view.recipe!.distances.length).toBeGreaterThan(2);
-    expect(readRungPage('XX', null)).toBeNull();
-    for (const stage of Object.keys(stageTable)) expect(readRungPage(stage, null)).not.toBeNull();
+    expect(readRungPage('own-not-there', null)).toBeNull();
+    for (const stage of keysOf(stageTable)) expect(readRungPage(stage, null)).not.toBeNull();
   });
 
   it('draws a person’s checks with points, bands, the bar and how long they are good for', () => {
@@ -360,7 +362,7 @@ describe('own entries', () => {
   });
 
   it('refuse shipped names, broken shapes and words too long', () => {
-    expect(keepEntry('stages', 'FS1', stage).ok).toBe(false);
+    expect(anybodysWords(keepEntry)('stages', 'FS1', stage).ok).toBe(false);
     expect(keepEntry('checks', 'own-x', { ...check, most: -1 }).ok).toBe(false);
     expect(anybodysWords(keepEntry)('tricks', 'own-x', check).ok).toBe(false);
     expect(keepEntry('checks', 'own-x', { ...check, label: 'x'.repeat(90) }).ok).toBe(false);

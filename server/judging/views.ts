@@ -64,7 +64,7 @@ export function findComing(db: Db, course: CourseRow, school: School, day: Day):
   const planned = listMeetings(db, course.id);
   const index = planned.findIndex(({ date }) => date >= from);
   const next = planned[index];
-  const stageOf = (peak: string | null | undefined) =>
+  const stageOf = (peak: StageKey | null | undefined) =>
     peak && school.stages.has(peak)
       ? peak
       : school.stages.has(course.stage)

@@ -2,7 +2,7 @@
 import type { MoveId } from '@/core/atlas/moves';
 import type { DrillKey } from '@/core/catalog/drills';
 import { doneByAll } from '@/core/compose/sittingOut';
-import type { StageSpec } from '@/core/catalog/stage';
+import type { StageSpec, StageKey } from '@/core/catalog/stage';
 import type { CheckSpec } from '@/core/catalog/checks';
 import type { BodyRegion } from '@/core/catalog/regions';
 import { sayAt, watchAt } from '@/core/ladder/eyeWords';
@@ -254,7 +254,7 @@ function regionsOfCheck(school: School, { loads = {}, strains, takenIn }: CheckS
 
 /** The bases on which the stage that a check is shown in lifts a foot. */
 function basesUp(school: School, { takenIn, columns }: CheckSpec): (BaseId | null)[] {
-  const isUp = (stage: string) => {
+  const isUp = (stage: StageKey) => {
     const spec = school.stages.get(stage)?.spec;
     return spec !== undefined && liftsFeet(spec);
   };

@@ -9,4 +9,6 @@ export const check = (id: CheckId, more: Omit<CheckDemand, 'check'> = {}): Check
 
 export const atHalf = (demand: CheckDemand): CheckDemand => ({ ...demand, share: 0.5 });
 
-export const wristsReady: Demand = { anyOf: [check('wrist-extension'), { with: 'wedge' }] };
+export const wristsReady = {
+  anyOf: [check('wrist-extension'), { with: 'wedge' }],
+} as const satisfies Demand<string>;
