@@ -4,7 +4,7 @@
  */
 import { z } from 'zod';
 import { baseIds, type BaseId, type CheckKey } from './checks';
-import { namedCheck, namedStage } from './keys';
+import { namedCheck, namedStage } from './namedKeys';
 import type { StageKey } from './stage';
 
 /** Things and adaptations that do instead of a check and become part of the set-up. */

@@ -10,7 +10,7 @@ import { bodyRegions, regions } from './regions';
 import { cautionColumns, type CautionColumn } from './cautions';
 import { faultIds, type CheckSpec } from './checks';
 import { demandSchema } from './demand';
-import { namedBranch, namedCheck, ownKey, namedStage } from './keys';
+import { namedBranch, namedCheck, ownKey, namedStage } from './namedKeys';
 import type { OwnKey } from './ownKey';
 import { pieceIds } from './pieces';
 import { profileIds } from './profiles';

@@ -3,20 +3,12 @@
  * key exists in this studio is for the catalog it is laid over to say.
  */
 import { z } from 'zod';
-import { checkIds, type CheckKey } from './checks';
+import { checkIds } from './checks';
 import { drillIds } from './drills';
+import { ownKey, screeningKey } from './namedKeys';
 import { ownPieceId } from './ownPiece';
 import { pieceIds } from './pieces';
-import { type BranchKey, type StageKey } from './stage';
 import { stageIds } from './stages';
-
-const longest = 60;
-
-export const ownKey = z
-  .templateLiteral(['own-', z.string().regex(/^[a-z0-9]+(-[a-z0-9]+)*$/)], {
-    error: 'Own keys look like own-wall-walk.',
-  })
-  .refine((key) => key.length <= longest, `Own keys have at most ${longest} letters.`);
 
 export const checkKey = z
   .union([z.enum(checkIds), ownKey], 'This check is in no list.')
@@ -29,25 +21,12 @@ export const drillKey = z
   .meta({ id: 'drill' });
 export const pieceKey = z.union([z.enum(pieceIds), ownPieceId], 'This piece is in no list.');
 
-/**
- * In what is laid over a catalog, gates, bars and ways: every name there is looked up by `validate.ts`, which
- * says where it stands and what is wrong with it.
- */
-const named = <Key extends string>() =>
-  z.string().min(1).max(longest) as unknown as z.ZodType<Key, Key>;
-export const namedCheck = named<CheckKey>();
-export const namedStage = named<StageKey>();
-export const namedBranch = named<BranchKey>();
-
 /** What an assistant's device calls a check that is the teacher's alone: it does not say which. */
 export const hiddenCheck = z.templateLiteral([
   'ask the teacher',
   z.string().regex(/^( \d{1,3})?$/),
 ]);
 export type HiddenCheck = z.infer<typeof hiddenCheck>;
-
-/** The first questions, asked at the door of whoever was never asked: no check, and answered like one. */
-export const screeningKey = 'screening';
 
 /** What can be answered or taken in a class, as its devices call it. */
 export const checkInClass = z.union(

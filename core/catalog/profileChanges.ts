@@ -6,7 +6,7 @@ import { inSentence } from '../units/words';
 import { demandSchema, type Demand } from './demand';
 import { choiceIn, choicesOf, eyeAspectIds, getAspect, type EyeAspectId } from './eye';
 import { profileIds, profileTable, settingsOf, type ProfileSettings } from './profiles';
-import { namedBranch, namedCheck, namedStage } from './keys';
+import { namedBranch, namedCheck, namedStage } from './namedKeys';
 import type { Catalog, ProfileVersion } from './school';
 import type { BranchKey, StageKey } from './stage';
 import { wayUpIds } from './waysUp';

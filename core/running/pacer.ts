@@ -1,4 +1,5 @@
 /** A breath pacer as data: what the next seconds hold. Whoever shows or sounds it drives the time. */
+import type { ComingDown } from './roundPace';
 import { sidesOf, type Dose, type DoseStep } from '../catalog/dose';
 
 export type PaceSpec =
@@ -18,6 +19,10 @@ export interface PaceStep {
   readonly kind: 'hold' | 'reset';
   readonly label: string;
   readonly seconds: number;
+  /** Whoever has less of it than the others, in the order in which they come down. */
+  readonly down?: readonly ComingDown[];
+  /** Whoever has no further set. */
+  readonly done?: readonly string[];
 }
 
 export interface PaceNow {

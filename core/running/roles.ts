@@ -229,6 +229,7 @@ export function optionForAssistant(option: PlannedOption): PlannedOption {
     wayUp,
     same,
     dose,
+    work,
     checkFirst,
     value,
     heightM,
@@ -271,6 +272,8 @@ export function optionForAssistant(option: PlannedOption): PlannedOption {
     ...(wayUp === undefined ? {} : { wayUp }),
     ...(same === undefined ? {} : { same }),
     ...(dose === undefined ? {} : { dose }),
+    // The dose as it is paced.
+    ...(work === undefined ? {} : { work: { sets: work.sets, seconds: work.seconds } }),
     ...(checkFirst === undefined ? {} : { checkFirst }),
     ...(alongM === undefined ? {} : { alongM }),
     ...(outM === undefined ? {} : { outM }),

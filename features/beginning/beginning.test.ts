@@ -1,6 +1,7 @@
 /** From nothing to a class: the use cases behind the guided beginning. */
 import { resolveBody } from '@/core/body/body';
 import { measureDistance } from '@/core/setups/distance';
+import { tapId } from '@/core/running/tap';
 import { createCourse } from '@/features/courses/change';
 import { createRoster, placeByWord } from '@/features/people/change';
 import { changeCare } from '@/features/person/change';
@@ -178,5 +179,28 @@ describe('an evening for looking, on the floor', () => {
     expect(answer.revision).toBeGreaterThan(before);
     // Once seen, with support: the block comes within reach on the same evening.
     expect(stages()).toContain('FS4');
+  });
+
+  it('judges whoever was counted as soon as the count is noted, and back when it is taken back', () => {
+    const { uid, people } = begin(() => void firstEvening());
+    const judged = (index: number) => bundleOf(findClass(uid)!).prepared.people[index]!;
+    const [before, other] = [judged(0), judged(1)];
+    const seen = {
+      kind: 'seen' as const,
+      person: people[0]!,
+      check: 'dolphin-push-ups' as const,
+      value: 30,
+      base: null,
+      side: null,
+      faults: [],
+    };
+    const [counted] = tapsOf([seen]);
+    const first = send(uid, [counted!]).revision;
+    expect(first).toBe(1);
+    expect(judged(0)).not.toEqual(before);
+    expect(judged(1)).toEqual(other);
+    const back = { kind: 'undo' as const, tap: tapId(counted!) };
+    expect(send(uid, tapsOf([back])).revision).toBe(2);
+    expect(judged(0)).toEqual(before);
   });
 });

@@ -31,9 +31,11 @@ const show = (id: string) => (
 it('runs the dose of its line, and stands ready when the class has gone on', () => {
   const { rerender } = renderUi(show('first'));
   expect(screen.getByRole('button', { name: 'End the pace' })).toBeInTheDocument();
-  expect(screen.getByRole('radio', { name: 'This line' })).toBeChecked();
+  // What cannot be turned while it runs is not in the way.
+  expect(screen.queryByRole('radio')).toBeNull();
   rerender(show('second'));
   // Nothing of the line that is over: breaths, and not begun.
+  expect(screen.getByRole('radio', { name: 'Breaths' })).toBeChecked();
   expect(screen.queryByRole('radio', { name: 'This line' })).toBeNull();
   expect(screen.getByRole('button', { name: /^Pace, / })).toBeInTheDocument();
 });

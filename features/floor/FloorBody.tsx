@@ -96,8 +96,8 @@ export function FloorBody({ view: { over }, place, others }: FloorBodyProps) {
   const onPerson = (person: string) => tell({ kind: 'sheet', sheet: { kind: 'person', person } });
   return (
     <div className={classes.body}>
-      <Now item={item} next={place.next} isPacing={over.kind === 'pace'} />
-      {over.kind === 'pace' && <PacerPanel key={paced?.id ?? 'free'} line={paced} />}
+      <Now item={item} next={place.next} round={round} isPacing={over.kind === 'pace'} />
+      {over.kind === 'pace' && <PacerPanel key={paced?.id ?? 'free'} line={paced} round={round} />}
       {over.kind === 'load' && isTeacher && <LoadPanel />}
       {(over.kind === 'door' || item?.kind === 'arrive') && isTeacher && (
         <DoorPanel
@@ -108,7 +108,9 @@ export function FloorBody({ view: { over }, place, others }: FloorBodyProps) {
       {isLine && item?.kind === 'checks' && (
         <ChecksPanel onHold={(wish) => tell({ kind: 'open-hold', wish })} />
       )}
-      {isLine && round !== null && <RoundPanel round={round - 1} onPerson={onPerson} />}
+      {(isLine || over.kind === 'pace') && round !== null && (
+        <RoundPanel round={round - 1} onPerson={onPerson} />
+      )}
       {isLine && (item?.kind === 'reset' || item?.kind === 'settle') && (
         <ResetPanel round={rounds} onPerson={onPerson} />
       )}

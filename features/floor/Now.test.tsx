@@ -3,6 +3,7 @@ import { times } from '@/core/catalog/dose';
 import type { FloorAct } from '@/core/running/tap';
 import { renderUi } from '@/design/testing/renderUi';
 import { Now } from './Now';
+import { listTurns } from './roundTurns';
 import { fakeBundle, fakeFloor } from './testing/fakeFloor';
 import { InClass } from './testing/renderFloor';
 
@@ -80,5 +81,80 @@ describe('the line that the class is at', () => {
   it('but not for a place that it does not load', () => {
     show([{ kind: 'sore', person: '2', place: 'wrist' }]);
     expect(screen.getByText('Instead: Ada: Standing')).toBeInTheDocument();
+  });
+});
+
+describe('a round', () => {
+  const option = (id: string, more: object = {}) => ({
+    id,
+    label: id,
+    pass: 'open',
+    value: 1,
+    work: { sets: 2, seconds: 30 },
+    ...more,
+  });
+  const placed = (id: string, confirmAtDoor: string[] = []) => ({
+    id,
+    option: `o${id}`,
+    label: 'Dolphin',
+    place: null,
+    confirmAtDoor,
+  });
+  const inRound = (more: object = {}, confirm: string[] = []) => {
+    const plan = fakeBundle().plan;
+    return fakeBundle({
+      startedMs: 0,
+      prepared: {
+        people: [
+          { id: '1', options: [option('o1')], fallbacks: [], closedDrills: [] },
+          {
+            id: '2',
+            options: [option('o2', { work: { sets: 1, seconds: 10 }, ...more })],
+            fallbacks: [],
+            closedDrills: [],
+          },
+        ],
+      } as never,
+      plan: {
+        ...plan,
+        rounds: [{ round: 1, people: [placed('1'), placed('2', confirm)] }],
+      } as never,
+      drills: {},
+    });
+  };
+  const turnsOf = (
+    bundle: ReturnType<typeof inRound>,
+    before: FloorAct[] = [],
+    here = ['1', '2'],
+  ) => listTurns(0, { floor: fakeFloor(before).now(), bundle, here }).map(({ person }) => person);
+
+  it('is paced with everybody’s own dose', () => {
+    const told: unknown[] = [];
+    const item = {
+      id: 'round-1',
+      kind: 'round',
+      label: 'Round 1',
+      minutes: 4,
+      startsAt: 0,
+    } as const;
+    renderUi(
+      <InClass fake={fakeFloor()} bundle={inRound()} tell={(event) => told.push(event)}>
+        <Now item={item} round={1} />
+      </InClass>,
+    );
+    // Two sets of thirty seconds, the rest of the four minutes shared out, a minute at most.
+    screen.getByRole('button', { name: 'Pace it, 2:00' }).click();
+    expect(told).toEqual([{ kind: 'pace-line', line: 'round-1' }]);
+  });
+
+  it('counts whoever works by the clock, and nobody who is away, stopped, unconfirmed, resting or trying', () => {
+    expect(turnsOf(inRound())).toEqual(['1', '2']);
+    expect(turnsOf(inRound(), [], ['1'])).toEqual(['1']);
+    expect(turnsOf(inRound(), [{ kind: 'sign', person: '2', sign: 'ringing' }])).toEqual(['1']);
+    expect(turnsOf(inRound(), [{ kind: 'sore', person: '2', place: 'wrist' }])).toEqual(['1']);
+    expect(turnsOf(inRound({}, ['Neck ease']))).toEqual(['1']);
+    expect(turnsOf(inRound({ isRest: true }))).toEqual(['1']);
+    expect(turnsOf(inRound({ tries: 2 }))).toEqual(['1']);
+    expect(turnsOf(inRound({ work: undefined }))).toEqual(['1']);
   });
 });

@@ -22,15 +22,19 @@ import { leftWords } from './words';
 export function Now({
   item,
   next,
+  round = null,
   isPacing = false,
 }: {
   readonly item: FloorBundle['plan']['timeline'][number] | undefined;
   /** The line after it, shown small. */
   readonly next?: FloorBundle['plan']['timeline'][number] | undefined;
+  /** Of the line, counted from 1; none outside the rounds. */
+  readonly round?: number | null;
   /** The pacer is on the screen already. */
   readonly isPacing?: boolean;
 }) {
-  const { floor, bundle, names, here, tell } = useFloorClass();
+  const own = useFloorClass();
+  const { floor, bundle, names, here, tell } = own;
   const now = useNow(500);
   if (item === undefined) return null;
   const { state, nowLine } = floor;
@@ -55,7 +59,7 @@ export function Now({
   );
   const moves = sayMoves(item);
   const drill = item.drill === undefined ? undefined : bundle.drills[item.drill];
-  const steps = linePace(item, bundle);
+  const steps = linePace(item, round, own);
   return (
     <section className={classes.now} aria-label="Now">
       <div>

@@ -17,11 +17,14 @@ type Kind = PaceSpec['kind'] | 'line';
 interface PacerPanelProps {
   /** The line it was opened from: its own dose runs at once. */
   readonly line?: FloorBundle['plan']['timeline'][number] | undefined;
+  /** Of that line, counted from 1; none outside the rounds. */
+  readonly round?: number | null;
 }
 
 /** Breath seen and heard: the line's own dose, so many breaths, three-two-one, or rounds with resets. */
-export function PacerPanel({ line }: PacerPanelProps) {
-  const { bundle } = useFloorClass();
+export function PacerPanel({ line, round = null }: PacerPanelProps) {
+  const own = useFloorClass();
+  const { bundle, names } = own;
   const { breathSeconds } = bundle;
   const [kind, setKind] = useState<Kind>(line === undefined ? 'breaths' : 'line');
   const [breaths, setBreaths] = useState(5);
@@ -37,10 +40,14 @@ export function PacerPanel({ line }: PacerPanelProps) {
       : kind === 'pyramid'
         ? { kind, from: 3, breathsEach: 2 }
         : { kind, rounds, holdSeconds: breaths * seconds, resetSeconds: 20 };
+  // A round stands as it was begun: whoever stops meanwhile does not stop the clock of the others.
+  const [lineSteps] = useState(() => linePace(line, round, own));
   const steps =
-    kind === 'line'
-      ? linePace(line, { drills: bundle.drills, breathSeconds: seconds })
-      : listPace(spec, seconds);
+    kind !== 'line'
+      ? listPace(spec, seconds)
+      : round !== null || seconds === breathSeconds
+        ? lineSteps
+        : linePace(line, round, own, seconds);
   return (
     <section className={classes.pacer} aria-label="Breath pacer">
       {startedAt === null ? (
@@ -51,58 +58,62 @@ export function PacerPanel({ line }: PacerPanelProps) {
           steps={steps}
           breathSeconds={seconds}
           isHeard={isHeard}
+          names={names}
           onOver={() => setStarted(null)}
         />
       )}
       <div className={classes.pacerDials}>
-        <SegmentedControl
-          size="md"
-          aria-label="Kind of pace"
-          value={kind}
-          disabled={startedAt !== null}
-          data={[
-            ...(line === undefined ? [] : [{ value: 'line', label: 'This line' }]),
-            { value: 'breaths', label: 'Breaths' },
-            { value: 'pyramid', label: '3-2-1' },
-            { value: 'rounds', label: 'Rounds' },
-          ]}
-          onChange={(value) => setKind(value as Kind)}
-        />
-        {(kind === 'breaths' || kind === 'rounds') && (
-          <NumberInput
-            size="md"
-            label="Breaths"
-            w={92}
-            min={1}
-            max={40}
-            value={breaths}
-            disabled={startedAt !== null}
-            onChange={(value) => setBreaths(Math.min(40, Math.max(1, Number(value) || 1)))}
-          />
+        {/* Nothing of it can be turned while it runs. */}
+        {startedAt === null && (
+          <>
+            <SegmentedControl
+              size="md"
+              aria-label="Kind of pace"
+              value={kind}
+              data={[
+                ...(line === undefined
+                  ? []
+                  : [{ value: 'line', label: round === null ? 'This line' : 'This round' }]),
+                { value: 'breaths', label: 'Breaths' },
+                { value: 'pyramid', label: '3-2-1' },
+                { value: 'rounds', label: 'Rounds' },
+              ]}
+              onChange={(value) => setKind(value as Kind)}
+            />
+            {(kind === 'breaths' || kind === 'rounds') && (
+              <NumberInput
+                size="md"
+                label="Breaths"
+                w={92}
+                min={1}
+                max={40}
+                value={breaths}
+                onChange={(value) => setBreaths(Math.min(40, Math.max(1, Number(value) || 1)))}
+              />
+            )}
+            {kind === 'rounds' && (
+              <NumberInput
+                size="md"
+                label="Rounds"
+                w={92}
+                min={2}
+                max={12}
+                value={rounds}
+                onChange={(value) => setRounds(Math.min(12, Math.max(2, Number(value) || 2)))}
+              />
+            )}
+            <NumberInput
+              size="md"
+              label="Seconds a breath"
+              w={140}
+              min={3}
+              max={8}
+              step={0.5}
+              value={seconds}
+              onChange={(value) => setSeconds(Math.min(8, Math.max(3, Number(value) || 5)))}
+            />
+          </>
         )}
-        {kind === 'rounds' && (
-          <NumberInput
-            size="md"
-            label="Rounds"
-            w={92}
-            min={2}
-            max={12}
-            value={rounds}
-            disabled={startedAt !== null}
-            onChange={(value) => setRounds(Math.min(12, Math.max(2, Number(value) || 2)))}
-          />
-        )}
-        <NumberInput
-          size="md"
-          label="Seconds a breath"
-          w={140}
-          min={3}
-          max={8}
-          step={0.5}
-          value={seconds}
-          disabled={startedAt !== null}
-          onChange={(value) => setSeconds(Math.min(8, Math.max(3, Number(value) || 5)))}
-        />
         <Switch
           size="lg"
           label="Heard"

@@ -1,6 +1,5 @@
 'use client';
 
-import { checkInClass, type CheckInClass } from '@/core/catalog/keys';
 import { Button, Drawer, SegmentedControl } from '@mantine/core';
 import { IconHandStop } from '@tabler/icons-react';
 import { propWords } from '@/core/compose/stations';
@@ -13,6 +12,7 @@ import type { FloorBundle } from '@/server/running/floorBundle';
 import { useFloorClass } from './context';
 import classes from './floor.module.css';
 import { figureWords } from '@/features/evening/figureWords';
+import { keyOfLabel, questionFor } from './questions';
 import { Tries } from './Tries';
 
 interface PersonSheetProps {
@@ -31,19 +31,6 @@ const consentWords = {
   ask: 'Hands-on help: ask each time',
   no: 'Hands-on help: no',
 } as const;
-
-export const keyOfLabel =
-  ({ checks, questions = [] }: FloorBundle) =>
-  (label: string): CheckInClass =>
-    questions.find((one) => one.label === label)?.key ??
-    checks.find((one) => one.label === label)?.check ??
-    // An assistant's device has no other name for it than this one.
-    checkInClass.safeParse(label).data ??
-    'ask the teacher';
-
-/** How something is asked; `undefined` on an assistant's device, and in classes begun earlier. */
-export const questionFor = ({ questions = [] }: FloorBundle, label: string) =>
-  questions.find((one) => one.label === label);
 
 /** One person at their place: what they do, what was tried, a stop within reach. */
 export function PersonSheet(props: PersonSheetProps) {

@@ -8,7 +8,7 @@ import type { FloorBundle } from '@/server/running/floorBundle';
 import { RoomView } from '@/features/evening/RoomView';
 import { StationRow } from '@/features/evening/StationRow';
 import { PersonTile } from './PersonTile';
-import { keyOfLabel } from './PersonSheet';
+import { keyOfLabel } from './questions';
 import { useFloorClass } from './context';
 import classes from './floor.module.css';
 

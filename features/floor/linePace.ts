@@ -1,15 +1,27 @@
 import { timesOver } from '@/core/files/planLines';
 import { listDosePace, type PaceStep } from '@/core/running/pacer';
+import { listRoundPace } from '@/core/running/roundPace';
+import type { FloorClass } from './context';
+import { listTurns } from './roundTurns';
 import type { FloorBundle } from '@/server/running/floorBundle';
 
 type Line = FloorBundle['plan']['timeline'][number];
 
-/** The dose of a line on the pacer; nothing where it has none, or none that can be counted. */
+/**
+ * A line on the pacer: the dose of its drill, or a round with everybody's own dose in it; nothing where
+ * there is nothing to count.
+ *
+ * @param round of the line, counted from 1; `null` outside the rounds
+ */
 export function linePace(
   item: Line | undefined,
-  { drills, breathSeconds }: Pick<FloorBundle, 'drills' | 'breathSeconds'>,
+  round: number | null,
+  here: Pick<FloorClass, 'floor' | 'bundle' | 'here'>,
+  breathSeconds = here.bundle.breathSeconds,
 ): PaceStep[] {
-  const paced = item?.drill === undefined ? undefined : drills[item.drill]?.paced;
-  if (item === undefined || paced === undefined) return [];
+  if (item === undefined) return [];
+  if (round !== null) return listRoundPace(listTurns(round - 1, here), item.minutes);
+  const paced = item.drill === undefined ? undefined : here.bundle.drills[item.drill]?.paced;
+  if (paced === undefined) return [];
   return listDosePace(paced.dose, breathSeconds, timesOver(paced, item.minutes, item.waves));
 }

@@ -1,5 +1,5 @@
 /** Profile copies and a teacher's own entries: validated like what ships, kept in versions. */
-import { ownKey } from '@/core/catalog/keys';
+import { ownKey } from '@/core/catalog/namedKeys';
 import { exact } from '@/core/exact';
 import { z } from 'zod';
 import { lineOf } from '@/core/units/text';

@@ -1,4 +1,4 @@
-import { ownKey } from '@/core/catalog/keys';
+import { ownKey } from '@/core/catalog/namedKeys';
 import { noEntries, layOver, ownCheckSchema, ownStageSchema } from '@/core/catalog/entries';
 import type { StageSpec } from '@/core/catalog/stage';
 import type { CheckSpec } from '@/core/catalog/checks';

@@ -174,8 +174,9 @@ export function takeTaps(uid: unknown, input: unknown, tapper: Tapper): Taken {
     addTaps(tx, row.id, taken.fresh);
     if (taken.fresh.some(({ act }) => act.kind !== 'anchor')) {
       writeResult(tx, row);
-      if (hasLooked(row, taken.fresh)) {
-        judgeAgain(tx, row, [...known].map(Number));
+      const looked = lookedAt(row, taken.fresh, known);
+      if (looked.length > 0) {
+        judgeAgain(tx, row, looked.map(Number));
         ({ revision } = bundleOf(findFloorClass(tx, row.uid)!));
       }
     }
@@ -200,16 +201,31 @@ export function takeTaps(uid: unknown, input: unknown, tapper: Tapper): Taken {
 }
 
 /**
- * On an evening for looking, what is seen counts for the rounds of the same evening: people are
- * judged anew when a hold that was a check is over, and when the class moves on.
+ * On an evening for looking, what is seen counts for the rounds of the same evening: whoever was seen
+ * is judged anew as soon as it is noted. A hold is of many people, and what is taken back may have
+ * been of anybody: then everybody is.
  */
-function hasLooked(row: FloorClassRow, fresh: readonly Tap[]): boolean {
+function lookedAt(
+  row: FloorClassRow,
+  fresh: readonly Tap[],
+  members: ReadonlySet<string>,
+): readonly string[] {
   const { prepared, plan } = bundleOf(row);
-  if (prepared.isLooking !== true) return false;
+  if (prepared.isLooking !== true) return [];
   const first = plan.timeline.findIndex(({ kind }) => kind === 'round');
-  return fresh.some(
-    ({ act }) => act.kind === 'hold-stop' || (act.kind === 'segment' && act.index <= first),
-  );
+  const seen = new Set<string>();
+  for (const { act } of fresh) {
+    if (act.kind === 'seen' || act.kind === 'try') seen.add(act.person);
+    else if (
+      act.kind === 'hold-stop' ||
+      act.kind === 'hold-settle' ||
+      act.kind === 'undo' ||
+      (act.kind === 'segment' && act.index <= first)
+    ) {
+      return [...members];
+    }
+  }
+  return [...seen].filter((id) => members.has(id));
 }
 
 /** Reads the whole class again and writes what changed in the record of its people. */
