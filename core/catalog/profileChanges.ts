@@ -29,6 +29,7 @@ export const profileChangesSchema = z.strictObject({
     .strictObject({
       forearmGapM: z.number().min(0).max(0.4).optional(),
       shoulderLiftM: z.number().min(0).max(0.08).optional(),
+      bolsterLeadM: z.number().min(0).max(0.03).optional(),
       handLMethod: z.enum(['sitting', 'table', 'reach']).optional(),
       platformMethod: z.enum(['innerLeg', 'legReach', 'sitOnIt']).optional(),
       neckFlexionDeg: z.number().min(30).max(80).optional(),
@@ -60,6 +61,7 @@ const settingWords: Record<keyof ProfileSettings, string> = {
   ...eyeLabels,
   forearmGapM: 'Fingertips to the wall, forearms',
   shoulderLiftM: 'Shoulder lift asked for',
+  bolsterLeadM: 'Shoulders ahead at the bolster',
   handLMethod: 'How the L on the hands is measured',
   platformMethod: 'How the shoulder stand finds its place',
   neckFlexionDeg: 'Neck bend over the platform',

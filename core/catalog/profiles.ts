@@ -13,6 +13,8 @@ export interface ProfileSpec {
   readonly forearmGapM: number;
   /** Shoulder lift a student is asked for in forearm shapes, metres: relaxed-active. */
   readonly shoulderLiftM: number;
+  /** How far the shoulders may stand ahead of the wrists with a bolster to lean on, metres. */
+  readonly bolsterLeadM: number;
   /** How the L on the hands finds its distance: sitting reach, table on all fours, arm's reach. */
   readonly handLMethod: HandLMethod;
   /** How the shoulder stand finds its place from the wall. */
@@ -36,6 +38,7 @@ export const profileTable = {
       'Platforms, straps and spacers; long quiet holds; head always lower than supported shoulders; distances at the close end.',
     forearmGapM: 0.05,
     shoulderLiftM: 0.03,
+    bolsterLeadM: 0.02,
     handLMethod: 'sitting',
     platformMethod: 'innerLeg',
     neckFlexionDeg: 55,
@@ -63,6 +66,7 @@ export const profileTable = {
       'Bars before attempts, no head weight until the push bars are passed; tuck entries; the wall close and used little.',
     forearmGapM: 0,
     shoulderLiftM: 0.03,
+    bolsterLeadM: 0.02,
     handLMethod: 'table',
     platformMethod: 'legReach',
     neckFlexionDeg: 55,
@@ -90,6 +94,7 @@ export const profileTable = {
       'Early supported tries, hops from the first class, moderate bars; the student’s own word weighs more.',
     forearmGapM: 0.15,
     shoulderLiftM: 0.03,
+    bolsterLeadM: 0.02,
     handLMethod: 'reach',
     platformMethod: 'sitOnIt',
     neckFlexionDeg: 65,
@@ -118,7 +123,13 @@ export const profileIds = Object.keys(profileTable) as [ProfileId, ...ProfileId[
 /** Figures and methods of a profile that a copy may set otherwise. */
 export type ProfileSettings = Pick<
   ProfileSpec,
-  'forearmGapM' | 'shoulderLiftM' | 'handLMethod' | 'platformMethod' | 'neckFlexionDeg' | 'wayUp'
+  | 'forearmGapM'
+  | 'shoulderLiftM'
+  | 'bolsterLeadM'
+  | 'handLMethod'
+  | 'platformMethod'
+  | 'neckFlexionDeg'
+  | 'wayUp'
 > &
   EyeSettings;
 
@@ -126,6 +137,7 @@ export type ProfileSettings = Pick<
 export function settingsOf({
   forearmGapM,
   shoulderLiftM,
+  bolsterLeadM,
   handLMethod,
   platformMethod,
   neckFlexionDeg,
@@ -135,6 +147,7 @@ export function settingsOf({
   return {
     forearmGapM,
     shoulderLiftM,
+    bolsterLeadM,
     handLMethod,
     platformMethod,
     neckFlexionDeg,

@@ -69,7 +69,7 @@ export function toOptions(
   const watch = verdict.caution.adaptations;
   const isTry = spec.isAttempt === true && !isEased;
   const capacities = findCapacities(person);
-  const first = beforeWeight(spec);
+  const first = beforeWeight(spec, person.school.settings);
   const dose =
     isTry || spec.round === undefined ? null : doseInRound(spec.round, spec.loads, capacities);
 

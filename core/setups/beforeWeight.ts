@@ -2,7 +2,9 @@
  * What is looked at before weight goes on: of the shape, of its set-up, and of whoever goes upside down.
  */
 import type { CautionColumn } from '../catalog/cautions';
+import type { ProfileSettings } from '../catalog/profiles';
 import { getSetup, type SetupId } from './registry';
+import { checkFirstOf } from './setup';
 
 interface Weighted {
   readonly checkFirst?: readonly string[] | undefined;
@@ -13,8 +15,14 @@ interface Weighted {
 const canTalk = 'Breath easy, able to talk';
 
 /** Lines in the order in which they are looked at; each once. */
-export function beforeWeight({ checkFirst = [], recipe, columns }: Weighted): string[] {
-  const own = [...checkFirst, ...(recipe === undefined ? [] : getSetup(recipe).checkFirst)];
+export function beforeWeight(
+  { checkFirst = [], recipe, columns }: Weighted,
+  settings: ProfileSettings,
+): string[] {
+  const own = [
+    ...checkFirst,
+    ...(recipe === undefined ? [] : checkFirstOf(getSetup(recipe), settings)),
+  ];
   const isUpsideDown = columns.some(
     (column) => column === 'light' || column === 'neck' || column === 'shoulders',
   );

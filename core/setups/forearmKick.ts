@@ -5,7 +5,12 @@
 import type { Body, Lengths } from '../body/body';
 import { spreadOf, type Spread } from '../body/spread';
 import { refOf, specOf, type PieceCount, type PieceRef } from '../catalog/pieces';
-import { profileTable, type ProfileId } from '../catalog/profiles';
+import {
+  profileTable,
+  settingsOf,
+  type ProfileId,
+  type ProfileSettings,
+} from '../catalog/profiles';
 import { findForearmLift, type ForearmLift } from '../pieces/lift';
 import { findSpacer, type Spacer } from '../pieces/spacer';
 import { findStrap } from '../pieces/strap';
@@ -28,6 +33,8 @@ const rules = {
   leastClearanceM: 0.03,
   /** A shoulder joint width beyond the wrist spacing by more than this asks for two blocks. */
   secondBlockBeyondM: 0.08,
+  /** Wrists and elbows as far apart as one can set them by eye. */
+  parallelWithinM: 0.02,
   /** The grip method is worth correcting beyond this. */
   gripOffM: 0.02,
   /** A spacer off by more than this asks for a folded blanket. */
@@ -85,7 +92,8 @@ export interface ForearmKickInput extends SetupInput {
 export function forearmKickSetup(input: ForearmKickInput): ForearmKickSetup {
   const { body, profile, pieces } = input;
   const grip = input.grip ?? 'lGrip';
-  const { forearmGapM, shoulderLiftM } = input.settings ?? profileTable[profile];
+  const school = input.settings ?? settingsOf(profileTable[profile]);
+  const { forearmGapM, shoulderLiftM } = school;
   const block = chooseHandBlock(body, pieces);
   const reach = (held: BlockGrip | 'none') => (l: Lengths) => {
     if (held === 'none' || block === null) return l.hand;
@@ -170,7 +178,7 @@ export function forearmKickSetup(input: ForearmKickInput): ForearmKickSetup {
   return {
     ...setup,
     cautions: [...outgrown(), ...describeLack(setup)],
-    notes: [...elbowNotes, ...describeFit(setup)],
+    notes: [...elbowNotes, ...describeForearms(setup, school), ...describeFit(setup)],
   };
 }
 
@@ -234,6 +242,29 @@ function describeLack({ distances, block, strap, spacer, lift, needsLift }: Part
     );
   }
   return lacks;
+}
+
+/** How the forearms run with this block, against what the school wants of them (handbook 09). */
+function describeForearms({ distances }: Parts, { forearms }: ProfileSettings): string[] {
+  const { elbowWidth, wristSpacing } = distances;
+  if (wristSpacing === undefined) return [];
+  const closerM = elbowWidth.metres - wristSpacing.metres;
+  switch (forearms) {
+    case 'slight-v':
+      return [
+        closerM > rules.parallelWithinM
+          ? `With this block the wrists stand ${cm(closerM)} closer together than the elbows: the slight V that is wanted.`
+          : `With this block the wrists stand as far apart as the elbows: for a slight V hold a shorter face of it.`,
+      ];
+    case 'parallel':
+      return Math.abs(closerM) <= rules.parallelWithinM
+        ? []
+        : [
+            `With this block the wrists stand ${cm(Math.abs(closerM))} ${closerM > 0 ? 'closer together' : 'further apart'} than the elbows; without it the forearms run parallel.`,
+          ];
+    default:
+      return forearms satisfies never;
+  }
 }
 
 function describeFit({ distances, needsLift, easyGapM, lean, lift }: Parts): string[] {

@@ -80,8 +80,8 @@ export interface Setup {
   readonly onlyFor?: Readonly<Partial<Record<DistanceId, readonly ShapeId[]>>>;
   /** Distances that are another set-up's. */
   readonly shares?: Sharing;
-  /** What to look at before weight goes on. */
-  readonly checkFirst: readonly string[];
+  /** What to look at before weight goes on; by the school, where schools differ. */
+  readonly checkFirst: readonly string[] | ((settings: ProfileSettings) => readonly string[]);
   readonly assist: string;
   readonly exit: string;
   /** Which view from above it has; absent: the side says it all. */
@@ -93,6 +93,11 @@ export interface Setup {
 }
 
 export const noAssist = 'None needed';
+
+export const checkFirstOf = (
+  { checkFirst }: Pick<Setup, 'checkFirst'>,
+  settings: ProfileSettings,
+): readonly string[] => (typeof checkFirst === 'function' ? checkFirst(settings) : checkFirst);
 
 export const cm = (metres: number) => `${Math.round(metres * 100)} cm`;
 

@@ -1,10 +1,19 @@
 import fc from 'fast-check';
 import { resolveBody, type BodyInput } from '../body/body';
 import type { PieceCount } from '../catalog/pieces';
-import { profileIds, type ProfileId } from '../catalog/profiles';
+import { profileChangesSchema } from '../catalog/profileChanges';
+import {
+  profileIds,
+  profileTable,
+  settingsOf,
+  type ProfileId,
+  type ProfileSettings,
+} from '../catalog/profiles';
 import { neckFlexionDeg } from '../posture/supine';
 import type { DistanceId } from './distance';
+import { forearmKickSetup } from './forearmKick';
 import { getSetup, setupIds, type SetupId } from './registry';
+import { checkFirstOf } from './setup';
 
 const cupboard: readonly PieceCount[] = [
   { piece: 'foam-block', count: 6 },
@@ -144,5 +153,64 @@ describe('every recipe for every body', () => {
       }),
       { numRuns: 12 },
     );
+  });
+});
+
+describe('a school of one’s own', () => {
+  const prop = settingsOf(profileTable['prop-led']);
+  const solved = (recipe: SetupId, more: Partial<ProfileSettings>) =>
+    getSetup(recipe).solve({
+      body: resolveBody({ heightM: 1.7 }),
+      profile: 'prop-led',
+      pieces: cupboard,
+      settings: { ...prop, ...more },
+    });
+  const of = (recipe: SetupId, id: DistanceId, more: Partial<ProfileSettings>) =>
+    solved(recipe, more).distances.find((one) => one.id === id)!;
+
+  it('that stands over the first knuckle has the hands nearer to the wall in the L', () => {
+    const over = { shoulderPlace: 'knuckle' } as const;
+    const knuckle = 0.055 * 1.7;
+    expect(of('hand-L', 'base', over).metres).toBeCloseTo((0.53 - 0.055) * 1.7, 6);
+    expect(of('hand-L', 'base', over).why).toContain('less wrist to first knuckle');
+    for (const id of ['base.sitting', 'base.table'] as const) {
+      expect(of('hand-L', id, {}).metres - of('hand-L', id, over).metres).toBeCloseTo(knuckle, 6);
+    }
+    // Arm's reach, then turn: where the hands land is where they landed.
+    const turned = { ...over, handLMethod: 'reach' } as const;
+    expect(of('hand-L', 'base', turned).metres).toBeCloseTo(0.592 * 1.7, 6);
+    expect(of('hand-L', 'base', turned).why).not.toContain('knuckle');
+    expect(checkFirstOf(getSetup('hand-L'), { ...prop, ...over })[0]).toMatch(/first knuckles/);
+    expect(checkFirstOf(getSetup('hand-L'), prop)[0]).toMatch(/wrists/);
+  });
+
+  it('says how far the shoulders stand ahead at the bolster', () => {
+    for (const bolsterLeadM of [0, 0.01, 0.03]) {
+      const base = of('bolster-lean', 'base', { bolsterLeadM });
+      expect(base.metres).toBeCloseTo(0.22 + 0.06 * 1.7 + bolsterLeadM, 6);
+      expect(base.why).toContain(`lead of ${Math.round(bolsterLeadM * 100)} cm`);
+    }
+    expect(profileChangesSchema.safeParse({ settings: { bolsterLeadM: 0.04 } }).success).toBe(
+      false,
+    );
+  });
+
+  it('is told how its forearms run with the block', () => {
+    const notes = (more: Partial<ProfileSettings>, width?: number) =>
+      forearmKickSetup({
+        body: resolveBody({
+          heightM: 1.7,
+          ...(width === undefined ? {} : { lengths: { shoulderJointWidth: width } }),
+        }),
+        profile: 'prop-led',
+        pieces: cupboard,
+        settings: { ...prop, ...more },
+      }).notes.join(' ');
+    // A face of 23 and a palm of 8 between elbows at 35.
+    expect(notes({})).toContain('4 cm closer together than the elbows; without it');
+    expect(notes({ forearms: 'slight-v' })).toContain('the slight V that is wanted');
+    expect(notes({}, 0.31)).not.toContain('With this block the wrists');
+    expect(notes({ forearms: 'slight-v' }, 0.31)).toContain('hold a shorter face');
+    expect(notes({}, 0.26)).toContain('5 cm further apart than the elbows');
   });
 });

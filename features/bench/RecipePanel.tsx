@@ -1,11 +1,12 @@
 'use client';
 
+import { checkFirstOf } from '@/core/setups/setup';
 import { NumberInput, Select } from '@mantine/core';
 import { PickOne } from '@/design/Picker';
 import { useMemo, useState } from 'react';
 import { lengthTable } from '@/core/body/lengths';
 import { listKinds, pieceIds, specOf, type PieceId } from '@/core/catalog/pieces';
-import { profileIds, profileTable, type ProfileId } from '@/core/catalog/profiles';
+import { profileIds, profileTable, type ProfileId, settingsOf } from '@/core/catalog/profiles';
 import { drawTopView } from '@/core/drawing/topView';
 import type { ShapeId } from '@/core/shapes/postures';
 import { getSetup, setupIds, type SetupId } from '@/core/setups/registry';
@@ -47,6 +48,10 @@ export function RecipePanel({ input, family, person, units }: RecipePanelProps) 
     const own = school === profile && settings !== undefined ? { settings } : {};
     return spec.solve({ ...rest, ...own, profile: school, pieces: atHand });
   }, [spec, input, profile, school, counts, pieces]);
+  const checkFirst = checkFirstOf(
+    spec,
+    (school === profile ? input.settings : undefined) ?? settingsOf(profileTable[school]),
+  );
   const top = drawTopView({
     body,
     recipe,
@@ -145,8 +150,8 @@ export function RecipePanel({ input, family, person, units }: RecipePanelProps) 
         />
       )}
       <p>
-        <strong>Before weight goes on:</strong> {spec.checkFirst.join('; ')}.{' '}
-        <strong>Assist:</strong> {spec.assist}. <strong>Way out:</strong> {spec.exit}.
+        <strong>Before weight goes on:</strong> {checkFirst.join('; ')}. <strong>Assist:</strong>{' '}
+        {spec.assist}. <strong>Way out:</strong> {spec.exit}.
       </p>
       <details>
         <summary>Pieces at hand</summary>

@@ -136,7 +136,7 @@ function StageBody({ judgement, units }: BodyProps) {
         <SayAndWatch judgement={judgement} />
         <h2>Before weight goes on</h2>
         <ul>
-          {beforeWeight(stage).map((check) => (
+          {beforeWeight(stage, judgement.opened.school.settings).map((check) => (
             <li key={check}>{check}</li>
           ))}
         </ul>

@@ -1,4 +1,5 @@
 /** From a plan file to what the drawings need: shared by Plan, print and Tonight. */
+import { profileTable, settingsOf } from '@/core/catalog/profiles';
 import { resolveBody } from '@/core/body/body';
 import {
   getPiece,
@@ -155,7 +156,8 @@ const inputFor = (
 ): SetupInput => ({
   body: resolveBody(body),
   profile: origin,
-  settings,
+  // A class that was begun earlier knows nothing of what schools have come to differ in since.
+  settings: { ...settingsOf(profileTable[origin]), ...settings },
   pieces,
   ...ranges,
   kept: keptDistances(kept),

@@ -314,6 +314,27 @@ function Settings({ settings, isShipped, onChange }: SettingsProps) {
         value={Math.round(settings.forearmGapM * 1000) / 10}
         onChange={(value) => onChange({ forearmGapM: centimetres(value) })}
       />
+      <NumberInput
+        label="Shoulder lift asked for"
+        w={190}
+        suffix=" cm"
+        min={0}
+        max={8}
+        disabled={isShipped}
+        value={Math.round(settings.shoulderLiftM * 1000) / 10}
+        onChange={(value) => onChange({ shoulderLiftM: centimetres(value) })}
+      />
+      <NumberInput
+        label="Shoulders ahead at the bolster"
+        w={210}
+        suffix=" cm"
+        min={0}
+        max={3}
+        step={0.5}
+        disabled={isShipped}
+        value={Math.round(settings.bolsterLeadM * 1000) / 10}
+        onChange={(value) => onChange({ bolsterLeadM: centimetres(value) })}
+      />
       <NativeSelect
         label="L on the hands, measured by"
         disabled={isShipped}

@@ -1,18 +1,19 @@
 /** Handstand leaning into an upright bolster. Source: handbook 04 "Wall distances". */
 import { pieceTable } from '../../catalog/pieces';
+import { profileTable } from '../../catalog/profiles';
 import { armLengthM } from '../../posture/pose';
 import { cm, countOf, laidOut, measuring, type Setup } from '../setup';
 import { ellReachM } from './ellReach';
 import { wristWords } from './wristWords';
 
 const bolsterShare = 0.06;
-const leadM = 0.02;
 const bolster = pieceTable['bolster-round'];
 
 export const bolsterLean: Setup = {
   label: 'Handstand leaning into a bolster',
   solve: (input) => {
-    const { body, pieces } = input;
+    const { body, pieces, profile, settings } = input;
+    const { bolsterLeadM } = settings ?? profileTable[profile];
     const { thicknessM } = bolster;
     const palms = body.lengths.shoulderJointWidth - body.lengths.palmBreadth;
     const { measure, outgrown } = measuring(input, 'bolster-lean', {
@@ -28,9 +29,9 @@ export const bolsterLean: Setup = {
     }
     return {
       distances: [
-        measure('base', () => thicknessM + bolsterShare * body.heightM + leadM, {
+        measure('base', () => thicknessM + bolsterShare * body.heightM + bolsterLeadM, {
           ...wristWords,
-          why: 'bolster thickness + 0.06 of height + shoulder lead of 2 cm',
+          why: `bolster thickness + 0.06 of height + shoulder lead of ${cm(bolsterLeadM)}`,
         }),
       ],
       cautions: [...outgrown(), ...cautions],

@@ -1,6 +1,6 @@
 /** L at the wall on the hands, by the profile's method. Source: handbook 04 "Wall distances". */
 import type { Lengths } from '../../body/body';
-import { profileTable, type HandLMethod } from '../../catalog/profiles';
+import { profileTable, settingsOf, type HandLMethod } from '../../catalog/profiles';
 import { armLengthM } from '../../posture/pose';
 import { distanceWords } from '../distanceWords';
 import { laidOut, measuring, type Setup } from '../setup';
@@ -14,17 +14,22 @@ export const handL: Setup = {
     const { measure, outgrown } = measuring(input, 'hand-L', {
       limits: { base: ellReachM(body, armLengthM(body)) },
     });
+    const school = settings ?? settingsOf(profileTable[profile]);
+    // Over the first knuckle: hips and shoulders stand that much further from the wall than the wrists.
+    const isOverKnuckle = school.shoulderPlace === 'knuckle';
+    const over = (l: Lengths) => (isOverKnuckle ? l.knuckle : 0);
     const methods = {
-      sitting: (l) => l.sittingLegReach,
-      table: (l) => l.shank + body.ankleM + l.trunk,
+      sitting: (l) => l.sittingLegReach - over(l),
+      table: (l) => l.shank + body.ankleM + l.trunk - over(l),
       reach: (l) => l.armReach + l.foot,
     } as const satisfies Record<HandLMethod, (lengths: Lengths) => number>;
-    const chosen = (settings ?? profileTable[profile]).handLMethod;
+    const chosen = school.handLMethod;
+    const less = isOverKnuckle && chosen !== 'reach' ? ', less wrist to first knuckle' : '';
     return {
       distances: [
         measure('base', methods[chosen], {
           ...wristWords,
-          why: distanceWords[`base.${chosen}`].why,
+          why: `${distanceWords[`base.${chosen}`].why}${less}`,
         }),
         measure('base.sitting', methods.sitting),
         measure('base.table', methods.table),
@@ -40,7 +45,12 @@ export const handL: Setup = {
   },
   onlyFor: { footHeight: ['wallL'] },
   ways: laidOut(),
-  checkFirst: ['Shoulders over the wrists, not past them', 'Ribs in'],
+  checkFirst: ({ shoulderPlace }) => [
+    shoulderPlace === 'knuckle'
+      ? 'Shoulders over the first knuckles, not past them'
+      : 'Shoulders over the wrists, not past them',
+    'Ribs in',
+  ],
   assist: 'Blade tips drawn together until both feet are down',
   exit: 'One foot at a time',
   topView: 'lane',
