@@ -27,6 +27,13 @@ describe('ranges from the records', () => {
     expect(legs(record(60, { date: '2026-08-26' }))).toBeUndefined();
   });
 
+  it('are read of the wrists as well, the stiffer side first', () => {
+    const wrists = (...records: CheckRecord[]) =>
+      measuredRanges({ 'wrist-extension': records }, school, asOf).wristExtensionDeg;
+    expect(wrists(record(85, { side: 'left' }), record(70, { side: 'right' }))).toBe(70);
+    expect(wrists(record(70, { pain: true }))).toBeUndefined();
+  });
+
   it('leave out what was reached by arching, or with pain', () => {
     expect(shoulders(record(150), record(178, { faults: ['ribs-flare'] }))).toBe(150);
     expect(shoulders(record(178, { pain: true }))).toBeUndefined();

@@ -9,6 +9,7 @@ import { isVoided, type CheckRecord, type Evidence, type Side } from './record';
 const measuredBy = {
   straightLegRaiseDeg: 'straight-leg-raise',
   shoulderFlexionDeg: 'shoulder-flexion',
+  wristExtensionDeg: 'wrist-extension',
 } as const satisfies Record<keyof Ranges, CheckId>;
 
 const sides: readonly Side[] = ['left', 'right'];

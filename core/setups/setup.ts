@@ -17,6 +17,8 @@ export interface Ranges {
   readonly straightLegRaiseDeg?: number;
   /** Arms overhead with the back flat: lets the elbows out. */
   readonly shoulderFlexionDeg?: number;
+  /** Palm flat, forearm over it: asks for a wedge, or hands turned out. */
+  readonly wristExtensionDeg?: number;
 }
 
 /** What a set-up is worked out from. */

@@ -214,3 +214,35 @@ describe('a school of one’s own', () => {
     expect(notes({}, 0.26)).toContain('5 cm further apart than the elbows');
   });
 });
+
+describe('stiff wrists', () => {
+  const notes = (recipe: SetupId, wristExtensionDeg?: number, pieces = cupboard) =>
+    getSetup(recipe)
+      .solve({
+        body: resolveBody({ heightM: 1.7 }),
+        profile: 'prop-led',
+        pieces,
+        ...(wristExtensionDeg === undefined ? {} : { wristExtensionDeg }),
+      })
+      .notes.join(' ');
+
+  it('ask for help in what stands on flat hands, and nothing where they were not measured or bend enough', () => {
+    for (const recipe of ['hand-L', 'hand-kick', 'bolster-lean', 'box'] as const) {
+      expect(notes(recipe)).not.toContain('wrists bend');
+      expect(notes(recipe, 80)).not.toContain('wrists bend');
+      expect(notes(recipe, 72)).toContain('The wrists bend 72°');
+    }
+    expect(notes('forearm-L', 60)).not.toContain('wrists bend');
+  });
+
+  it('are helped by what is there, and the price is said', () => {
+    const wedge = [...cupboard, { piece: 'wedge' as const, count: 1 }];
+    expect(notes('hand-L', 72)).toContain('a rolled towel');
+    expect(notes('hand-L', 72, wedge)).toContain('a wedge under the heels');
+    // A hand of 18 cm turned out by 45 degrees reaches 13.
+    expect(notes('hand-L', 72)).toContain('5 cm less of fingers to brake with');
+    // One hand and 5 cm of gap, and what the turned hand still reaches.
+    expect(notes('hand-kick', 72)).toContain('the wrists then stand 36 cm from the wall');
+    expect(notes('hand-L', 60, wedge)).toContain('more than a wedge makes up for');
+  });
+});

@@ -4,6 +4,7 @@ import { profileTable } from '../../catalog/profiles';
 import { armLengthM } from '../../posture/pose';
 import { cm, countOf, laidOut, measuring, type Setup } from '../setup';
 import { ellReachM } from './ellReach';
+import { wristNotes } from '../wrists';
 import { wristWords } from './wristWords';
 
 const bolsterShare = 0.06;
@@ -35,7 +36,10 @@ export const bolsterLean: Setup = {
         }),
       ],
       cautions: [...outgrown(), ...cautions],
-      notes: ['Fingertips end beside the bolster, not in it and not in the wall.'],
+      notes: [
+        ...wristNotes(input),
+        'Fingertips end beside the bolster, not in it and not in the wall.',
+      ],
     };
   },
   ways: laidOut(),

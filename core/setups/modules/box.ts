@@ -2,6 +2,7 @@
 import { armLengthM } from '../../posture/pose';
 import { laidOut, measuring, type Setup } from '../setup';
 import { ellReachM } from './ellReach';
+import { wristNotes } from '../wrists';
 import { wristWords } from './wristWords';
 
 export const box: Setup = {
@@ -20,6 +21,7 @@ export const box: Setup = {
       ],
       cautions: outgrown(),
       notes: [
+        ...wristNotes(input),
         'If it goes, a step down; over into a bridge only for who has it and whose back may arch. The floor behind stays free.',
       ],
     };

@@ -5,6 +5,7 @@ import { laidOut, measuring, type Setup } from '../setup';
 import { armLengthM } from '../../posture/pose';
 import { ellReachM } from './ellReach';
 import { wallAhead } from './wallAhead';
+import { wristNotes } from '../wrists';
 import { wristWords } from './wristWords';
 
 /** Beyond one hand from the wall. */
@@ -30,14 +31,18 @@ export const handKick: Setup = {
       why: 'gap + hand',
     });
     const isBaseKept = findKept('base') !== undefined;
+    const gap = isBaseKept
+      ? following(ownGap, ownBase, Math.max(0, ownBase.metres - hand))
+      : ownGap;
     return {
       distances: [
-        isBaseKept ? following(ownGap, ownBase, Math.max(0, ownBase.metres - hand)) : ownGap,
+        gap,
         isBaseKept ? ownBase : following(ownBase, ownGap, ownGap.metres + hand),
         measure('base.halfReach', (l) => l.armReach / 2),
       ],
       cautions: outgrown(),
       notes: [
+        ...wristNotes(input, gap),
         'Bent-knee and straddle hops: fingertips 15 to 30 cm from the wall. Slow single leg: 10 to 15 cm.',
       ],
     };

@@ -5,6 +5,7 @@ import { armLengthM } from '../../posture/pose';
 import { distanceWords } from '../distanceWords';
 import { laidOut, measuring, type Setup } from '../setup';
 import { ellReachM } from './ellReach';
+import { wristNotes } from '../wrists';
 import { wristWords } from './wristWords';
 
 export const handL: Setup = {
@@ -38,6 +39,7 @@ export const handL: Setup = {
       ],
       cautions: outgrown(),
       notes: [
+        ...wristNotes(input),
         'If the waist looks short, hands away from the wall until the sides are long; too strong, 5 cm further still.',
         'The L is full weight on the hands with the fear taken out.',
       ],
