@@ -19,7 +19,7 @@ import { StationRow } from '@/features/evening/StationRow';
 import classes from './print.module.css';
 import { LayOutSheet } from './LayOutSheet';
 import { SheetHead, type SheetProps } from './SheetHead';
-import { StripSheet } from './StripSheet';
+import { StripSheet, type StripSheetProps } from './StripSheet';
 import { StudentCards } from './StudentCards';
 
 const toContext = ({ prepared, members, school, settings }: ClassView): DrawingContext => ({
@@ -30,7 +30,7 @@ const toContext = ({ prepared, members, school, settings }: ClassView): DrawingC
 });
 
 /** The class on paper: the order, what to lay out, the room, the helper's sheet, everybody's card. */
-export function PrintSheets({ view, plan }: SheetProps) {
+export function PrintSheets({ view, plan, stages }: SheetProps & Pick<StripSheetProps, 'stages'>) {
   return (
     <div className={classes.sheets}>
       <OrderSheet view={view} plan={plan} />
@@ -40,7 +40,7 @@ export function PrintSheets({ view, plan }: SheetProps) {
         <RoomSheet key={round} view={view} plan={plan} round={round} />
       ))}
       {plan.rounds.length > 0 && <HelperSheet view={view} plan={plan} />}
-      <StripSheet view={view} plan={plan} />
+      <StripSheet view={view} plan={plan} stages={stages} />
       {plan.rounds.length > 0 && (
         <div data-sheet="cards">
           <StudentCards plan={plan} context={toContext(view)} members={view.members} />

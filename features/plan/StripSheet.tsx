@@ -1,7 +1,7 @@
 import { doneByAll } from '@/core/compose/sittingOut';
 import { drillsOf } from '@/core/compose/prepared';
 import { findOption } from '@/core/compose/readBack';
-import { stageIds, stageTable } from '@/core/catalog/stages';
+import type { Catalog } from '@/core/catalog/school';
 import type { MoveId } from '@/core/atlas/moves';
 import type { PlanFile } from '@/core/files/planFile';
 import { StripView } from '@/design/atlas/StripView';
@@ -9,9 +9,11 @@ import { clockAt } from '@/features/evening/marks';
 import type { ClassView } from '@/server/judging/classViews';
 import classes from './print.module.css';
 
-interface StripSheetProps {
+export interface StripSheetProps {
   readonly view: ClassView;
   readonly plan: PlanFile;
+  /** The school's: a teacher's own stages have drawings too. */
+  readonly stages: Catalog['stages'];
 }
 
 interface Shown {
@@ -21,7 +23,11 @@ interface Shown {
 }
 
 /** What is done in a round: each thing once, with the letters that do it. */
-function listShown({ prepared }: ClassView, round: PlanFile['rounds'][number]): Shown[] {
+function listShown(
+  { prepared }: ClassView,
+  stages: Catalog['stages'],
+  round: PlanFile['rounds'][number],
+): Shown[] {
   const shown = new Map<string, Shown>();
   for (const { id, option, letter, label } of round.people) {
     if (letter === null) continue;
@@ -32,15 +38,14 @@ function listShown({ prepared }: ClassView, round: PlanFile['rounds'][number]): 
       continue;
     }
     const stage = findOption(prepared, id, option)?.stage;
-    const shipped = stageIds.find((key) => key === stage);
-    const move = shipped === undefined ? null : stageTable[shipped].move;
+    const move = stage === undefined ? null : (stages[stage]?.move ?? null);
     shown.set(label, { letters: [letter], label, move });
   }
   return [...shown.values()].sort((a, b) => (a.letters[0] ?? '').localeCompare(b.letters[0] ?? ''));
 }
 
 /** The class as drawings on one page, to put on the floor: read from standing, and no word of anybody. */
-export function StripSheet({ view, plan }: StripSheetProps) {
+export function StripSheet({ view, plan, stages }: StripSheetProps) {
   const drills = drillsOf(view.prepared);
   const lines = plan.timeline.flatMap((item) => {
     const drill = doneByAll(item);
@@ -68,7 +73,7 @@ export function StripSheet({ view, plan }: StripSheetProps) {
           <section key={round.round} aria-label={`Round ${round.round}`}>
             <h3>Round {round.round}</h3>
             <ul>
-              {listShown(view, round).map(({ letters, label, move }) => (
+              {listShown(view, stages, round).map(({ letters, label, move }) => (
                 <li key={label}>
                   <p>
                     <strong>{letters.join(', ')}</strong> {label}

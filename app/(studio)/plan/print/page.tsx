@@ -1,4 +1,6 @@
 import { Group, Title } from '@mantine/core';
+import { database } from '@/server/database';
+import { readCatalog } from '@/server/judging/schools';
 import { findKeptPlan, readClass } from '@/server/judging/classViews';
 import { readCourseParam } from '@/server/courseParam';
 import { LinkButton } from '@/design/LinkButton';
@@ -36,7 +38,11 @@ async function PlanPrintPage({ searchParams }: PrintPageProps) {
           <PaperPicker />
         </Group>
       </Group>
-      {plan === null ? <KeepPlan {...toKeep(view)} /> : <PrintSheets view={view} plan={plan} />}
+      {plan === null ? (
+        <KeepPlan {...toKeep(view)} />
+      ) : (
+        <PrintSheets view={view} plan={plan} stages={readCatalog(database()).stages} />
+      )}
     </Page>
   );
 }
