@@ -70,6 +70,7 @@ test('the printed class holds the doses, names and numbers of the plan', async (
   let numbers = 0;
   ids.forEach((id, index) => {
     const own = text.slice(starts[index], starts[index + 1] ?? text.length);
+    const written = [...own.matchAll(/(\d+) cm/g)].map(([, one]) => Number(one));
     for (const { people } of plan.rounds) {
       const placed = people.find((one) => one.id === id)!;
       const said = plain(
@@ -80,7 +81,9 @@ test('the printed class holds the doses, names and numbers of the plan', async (
       for (const { metres } of figuresOf(id, placed.option)) {
         // Nothing to lay out is not said.
         if (metres < 0.005) continue;
-        expect(own, `${names[index]}: ${metres}`).toContain(`${Math.round(metres * 100)} cm`);
+        // A letter is shared by whose figures agree; the card says everybody's own.
+        const nearest = written.map((one) => Math.abs(one - metres * 100)).sort((a, b) => a - b)[0];
+        expect(nearest, `${names[index]}: ${metres}`).toBeLessThanOrEqual(2.5);
         numbers += 1;
       }
     }
