@@ -90,7 +90,7 @@ function toAlternative(
   if (made === null) return null;
   const dose =
     spec?.round === undefined ? null : doseInRound(spec.round, loads, findCapacities(person));
-  const first = beforeWeight(spec ?? { columns }, school.settings);
+  const first = beforeWeight(spec ?? { columns }, school.settings, made.figures ?? []);
   const { watch } = careFor(person, thingOfAlternative(person, getAlternative(id), family));
   return {
     pass,

@@ -69,12 +69,12 @@ export function toOptions(
   const watch = verdict.caution.adaptations;
   const isTry = spec.isAttempt === true && !isEased;
   const capacities = findCapacities(person);
-  const first = beforeWeight(spec, person.school.settings);
   const dose =
     isTry || spec.round === undefined ? null : doseInRound(spec.round, spec.loads, capacities);
 
   const toWay = (way: StageWay, up: WayUpId | undefined, order: number): PlannedOption | string => {
     const { variant, props: own, less } = way;
+    const first = beforeWeight(spec, person.school.settings, way.result?.distances ?? []);
     const base = way.result?.distances.find(({ id }) => id === 'base');
     const space = spaceFor(spec, context.body, {
       baseM: base?.metres ?? usualBaseM,

@@ -4,7 +4,7 @@
 import type { CautionColumn } from '../catalog/cautions';
 import type { ProfileSettings } from '../catalog/profiles';
 import { getSetup, type SetupId } from './registry';
-import { checkFirstOf } from './setup';
+import { checkFirstOf, type SetFigure } from './setup';
 
 interface Weighted {
   readonly checkFirst?: readonly string[] | undefined;
@@ -14,14 +14,19 @@ interface Weighted {
 
 const canTalk = 'Breath easy, able to talk';
 
-/** Lines in the order in which they are looked at; each once. */
+/**
+ * Lines in the order in which they are looked at; each once.
+ *
+ * @param distances of the solved set-up: nothing is looked at that is not laid out
+ */
 export function beforeWeight(
   { checkFirst = [], recipe, columns }: Weighted,
   settings: ProfileSettings,
+  distances: readonly SetFigure[],
 ): string[] {
   const own = [
     ...checkFirst,
-    ...(recipe === undefined ? [] : checkFirstOf(getSetup(recipe), settings)),
+    ...(recipe === undefined ? [] : checkFirstOf(getSetup(recipe), settings, distances)),
   ];
   const isUpsideDown = columns.some(
     (column) => column === 'light' || column === 'neck' || column === 'shoulders',

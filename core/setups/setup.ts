@@ -45,6 +45,9 @@ export interface SetupResult {
   readonly notes: readonly string[];
 }
 
+/** A figure as it is set out. */
+export type SetFigure = Pick<Distance, 'id' | 'metres'>;
+
 /** What stands in for the block. */
 export type Variant = 'strap' | 'blanket';
 
@@ -82,8 +85,10 @@ export interface Setup {
   readonly onlyFor?: Readonly<Partial<Record<DistanceId, readonly ShapeId[]>>>;
   /** Distances that are another set-up's. */
   readonly shares?: Sharing;
-  /** What to look at before weight goes on; by the school, where schools differ. */
-  readonly checkFirst: readonly string[] | ((settings: ProfileSettings) => readonly string[]);
+  /** What to look at before weight goes on; by the school and by what is laid out, where they differ. */
+  readonly checkFirst:
+    | readonly string[]
+    | ((settings: ProfileSettings, distances: readonly SetFigure[]) => readonly string[]);
   readonly assist: string;
   readonly exit: string;
   /** Which view from above it has; absent: the side says it all. */
@@ -99,7 +104,9 @@ export const noAssist = 'None needed';
 export const checkFirstOf = (
   { checkFirst }: Pick<Setup, 'checkFirst'>,
   settings: ProfileSettings,
-): readonly string[] => (typeof checkFirst === 'function' ? checkFirst(settings) : checkFirst);
+  distances: readonly SetFigure[],
+): readonly string[] =>
+  typeof checkFirst === 'function' ? checkFirst(settings, distances) : checkFirst;
 
 export const cm = (metres: number) => `${Math.round(metres * 100)} cm`;
 

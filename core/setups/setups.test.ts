@@ -180,8 +180,8 @@ describe('a school of one’s own', () => {
     const turned = { ...over, handLMethod: 'reach' } as const;
     expect(of('hand-L', 'base', turned).metres).toBeCloseTo(0.592 * 1.7, 6);
     expect(of('hand-L', 'base', turned).why).not.toContain('knuckle');
-    expect(checkFirstOf(getSetup('hand-L'), { ...prop, ...over })[0]).toMatch(/first knuckles/);
-    expect(checkFirstOf(getSetup('hand-L'), prop)[0]).toMatch(/wrists/);
+    expect(checkFirstOf(getSetup('hand-L'), { ...prop, ...over }, [])[0]).toMatch(/first knuckles/);
+    expect(checkFirstOf(getSetup('hand-L'), prop, [])[0]).toMatch(/wrists/);
   });
 
   it('says how far the shoulders stand ahead at the bolster', () => {
@@ -245,4 +245,13 @@ describe('stiff wrists', () => {
     expect(notes('hand-kick', 72)).toContain('the wrists then stand 36 cm from the wall');
     expect(notes('hand-L', 60, wedge)).toContain('more than a wedge makes up for');
   });
+});
+
+it('looks before weight only at what is laid out', () => {
+  const settings = settingsOf(profileTable['prop-led']);
+  const first = (body: BodyInput) =>
+    checkFirstOf(getSetup('head-clearance'), settings, solve('head-clearance', { body }).distances);
+  // Long upper arms clear the head by themselves; short ones stand on something.
+  expect(first({ heightM: 1.7, lengths: { upperArm: 0.36 } })).toEqual([]);
+  expect(first({ heightM: 1.7, lengths: { upperArm: 0.27 } })).toContain('Nothing slides');
 });

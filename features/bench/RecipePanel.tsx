@@ -51,6 +51,7 @@ export function RecipePanel({ input, family, person, units }: RecipePanelProps) 
   const checkFirst = checkFirstOf(
     spec,
     (school === profile ? input.settings : undefined) ?? settingsOf(profileTable[school]),
+    result.distances,
   );
   const top = drawTopView({
     body,
@@ -150,8 +151,9 @@ export function RecipePanel({ input, family, person, units }: RecipePanelProps) 
         />
       )}
       <p>
-        <strong>Before weight goes on:</strong> {checkFirst.join('; ')}. <strong>Assist:</strong>{' '}
-        {spec.assist}. <strong>Way out:</strong> {spec.exit}.
+        <strong>Before weight goes on:</strong>{' '}
+        {checkFirst.length === 0 ? 'nothing is laid out' : checkFirst.join('; ')}.{' '}
+        <strong>Assist:</strong> {spec.assist}. <strong>Way out:</strong> {spec.exit}.
       </p>
       <details>
         <summary>Pieces at hand</summary>

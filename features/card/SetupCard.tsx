@@ -136,9 +136,11 @@ function StageBody({ judgement, units }: BodyProps) {
         <SayAndWatch judgement={judgement} />
         <h2>Before weight goes on</h2>
         <ul>
-          {beforeWeight(stage, judgement.opened.school.settings).map((check) => (
-            <li key={check}>{check}</li>
-          ))}
+          {beforeWeight(stage, judgement.opened.school.settings, setup?.distances ?? []).map(
+            (check) => (
+              <li key={check}>{check}</li>
+            ),
+          )}
         </ul>
         <dl className={classes.ways}>
           <dt>Assist</dt>

@@ -142,12 +142,12 @@ function Moves({
 }
 
 function Facts({
-  view: { stage, gate, say, before, after, person, school },
+  view: { stage, gate, say, before, after, person, school, recipe },
 }: {
   readonly view: RungPageView;
 }) {
   const { spec } = stage;
-  const first = beforeWeight(spec, school.settings);
+  const first = beforeWeight(spec, school.settings, recipe?.distances ?? []);
   const loads = Object.entries(spec.loads) as [Region, number][];
   const links = (list: RungPageView['before']) =>
     list.map(({ stage: key, label }, index) => (

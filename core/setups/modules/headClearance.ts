@@ -2,7 +2,7 @@
 import type { Lengths } from '../../body/body';
 import { profileTable } from '../../catalog/profiles';
 import { elbowsApart } from '../elbows';
-import { laidOut, measuring, type Setup } from '../setup';
+import { laidOut, measuring, metresOf, type Setup } from '../setup';
 import { forearmShares } from '../shares';
 import { adviseStack } from '../stackAdvice';
 
@@ -34,7 +34,10 @@ export const headClearance: Setup = {
   },
   // A lift is only laid out where it stands in for a check; that is added where it does.
   ways: laidOut(),
-  checkFirst: ['The same height under both forearms and hands', 'Nothing slides'],
+  checkFirst: (_, distances) =>
+    (metresOf(distances, 'forearmLift') ?? 0) === 0
+      ? []
+      : ['The same height under both forearms and hands', 'Nothing slides'],
   assist: 'Hips drawn back',
   exit: 'Knees down',
 };
