@@ -10,14 +10,14 @@ interface StationRowProps {
   readonly round: number;
   readonly context: DrawingContext;
   readonly pxPerM?: number;
-  readonly chosen?: string | null;
-  readonly onChoose?: (person: string) => void;
+  readonly chosen?: string | null | undefined;
+  readonly onChoose?: ((person: string) => void) | undefined;
   /** Where a name leads, on screens that do not choose. */
-  readonly hrefOf?: (person: string) => string;
+  readonly hrefOf?: ((person: string) => string) | undefined;
   /** Every set-up in sight, in as many rows as it takes. */
   readonly wraps?: boolean;
   /** On paper 1 to this. */
-  readonly printScale?: number;
+  readonly printScale?: number | undefined;
 }
 
 /** A number and its unit stay on one line. */
@@ -35,67 +35,95 @@ export function StationRow({
   wraps,
   printScale,
 }: StationRowProps) {
-  const names = shortNames(context.members);
   const wallM = rowWallM(context);
   const stations = stationsIn(plan, round, context.prepared);
   if (stations.length === 0)
     return <p className={classes.quiet}>Nobody is upside down in this round.</p>;
   return (
     <ul className={classes.row} data-wraps={wraps} aria-label="Set-ups of this round">
-      {stations.map(({ letter, label, option, people, baseM, isFound }) => {
-        const scene = drawStation(option, people[0]!.id, context, { pxPerM, wallM });
-        const door = people.filter(({ confirmAtDoor }) => confirmAtDoor.length > 0);
-        return (
-          <li key={letter} className={classes.station}>
-            {scene && (
-              <SceneView
-                scene={scene}
-                label={`${letter}: ${label}, ${names.get(people[0]!.id)}`}
-                {...(printScale === undefined ? {} : { printScale })}
-              />
-            )}
-            <p className={classes.stationHead}>
-              <span className={classes.letter}>{letter}</span>
-              <span>
-                {label}
-                {baseM === undefined ? '' : `, ${unbroken(formatLength(baseM, context.units))}`}
-                {isFound && ' (found by trying)'}
-              </span>
-            </p>
-            <p className={classes.stationPeople}>
-              {people.map(({ id, sharesWith, needsHand }, index) => (
-                <span key={id}>
-                  {index > 0 && ', '}
-                  {onChoose ? (
-                    <button
-                      type="button"
-                      className={classes.nameButton}
-                      aria-pressed={chosen === id}
-                      onClick={() => onChoose(id)}
-                    >
-                      {names.get(id) ?? id}
-                    </button>
-                  ) : hrefOf ? (
-                    <Link href={hrefOf(id)} prefetch={false}>
-                      {names.get(id) ?? id}
-                    </Link>
-                  ) : (
-                    (names.get(id) ?? id)
-                  )}
-                  {sharesWith !== undefined && ' (in turn)'}
-                  {needsHand && ' (with help)'}
-                </span>
-              ))}
-            </p>
-            {door.length > 0 && (
-              <p className={classes.doorNote}>
-                at the door: {door[0]!.confirmAtDoor.join(', ').toLowerCase()}; otherwise{' '}
-                {door[0]!.otherwise?.toLowerCase()}
-              </p>
-            )}
-          </li>
-        );
-      })}
+      {stations.map((station) => (
+        <Station
+          key={station.letter}
+          station={station}
+          wallM={wallM}
+          {...{ context, pxPerM, chosen, onChoose, hrefOf, printScale }}
+        />
+      ))}
     </ul>
+  );
+}
+
+interface StationProps extends Pick<
+  StationRowProps,
+  'context' | 'chosen' | 'onChoose' | 'hrefOf' | 'printScale'
+> {
+  readonly station: ReturnType<typeof stationsIn>[number];
+  readonly pxPerM: number;
+  readonly wallM: number;
+}
+
+/** Each is drawn by itself: between two of them the page answers whoever is dragging something. */
+function Station({
+  station: { letter, label, option, people, baseM, isFound },
+  context,
+  pxPerM,
+  wallM,
+  chosen,
+  onChoose,
+  hrefOf,
+  printScale,
+}: StationProps) {
+  const names = shortNames(context.members);
+  const scene = drawStation(option, people[0]!.id, context, { pxPerM, wallM });
+  const door = people.filter(({ confirmAtDoor }) => confirmAtDoor.length > 0);
+  return (
+    <li className={classes.station}>
+      {scene && (
+        <SceneView
+          scene={scene}
+          label={`${letter}: ${label}, ${names.get(people[0]!.id)}`}
+          {...(printScale === undefined ? {} : { printScale })}
+        />
+      )}
+      <p className={classes.stationHead}>
+        <span className={classes.letter}>{letter}</span>
+        <span>
+          {label}
+          {baseM === undefined ? '' : `, ${unbroken(formatLength(baseM, context.units))}`}
+          {isFound && ' (found by trying)'}
+        </span>
+      </p>
+      <p className={classes.stationPeople}>
+        {people.map(({ id, sharesWith, needsHand }, index) => (
+          <span key={id}>
+            {index > 0 && ', '}
+            {onChoose ? (
+              <button
+                type="button"
+                className={classes.nameButton}
+                aria-pressed={chosen === id}
+                onClick={() => onChoose(id)}
+              >
+                {names.get(id) ?? id}
+              </button>
+            ) : hrefOf ? (
+              <Link href={hrefOf(id)} prefetch={false}>
+                {names.get(id) ?? id}
+              </Link>
+            ) : (
+              (names.get(id) ?? id)
+            )}
+            {sharesWith !== undefined && ' (in turn)'}
+            {needsHand && ' (with help)'}
+          </span>
+        ))}
+      </p>
+      {door.length > 0 && (
+        <p className={classes.doorNote}>
+          at the door: {door[0]!.confirmAtDoor.join(', ').toLowerCase()}; otherwise{' '}
+          {door[0]!.otherwise?.toLowerCase()}
+        </p>
+      )}
+    </li>
   );
 }

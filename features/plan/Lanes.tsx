@@ -24,59 +24,71 @@ export function Lanes({ plan, prepared, members, pxPerMinute, chosen, onChoose }
     prepared.people.map(({ id }) => id).filter((id) => !plan.wishes.absent.includes(id));
   return (
     <div className={classes.lanes} role="group" aria-label="Everybody’s evening">
-      {ids.map((id) => {
-        const own = prepared.people.find((person) => person.id === id);
-        const name = names.get(id) ?? id;
+      {ids.map((id) => (
+        <Lane
+          key={id}
+          id={id}
+          name={names.get(id) ?? id}
+          {...{ plan, prepared, pxPerMinute, chosen, onChoose }}
+        />
+      ))}
+    </div>
+  );
+}
+
+interface LaneProps extends Omit<LanesProps, 'members'> {
+  readonly id: string;
+  readonly name: string;
+}
+
+/** One person’s evening; each by itself, so that the page answers between two of them. */
+function Lane({ id, name, plan, prepared, pxPerMinute, chosen, onChoose }: LaneProps) {
+  const own = prepared.people.find((person) => person.id === id);
+
+  return (
+    <button
+      type="button"
+      className={classes.lane}
+      aria-pressed={chosen === id}
+      aria-label={`${name}: ${laneWords(plan, id)}`}
+      onClick={() => onChoose(id)}
+    >
+      <span className={classes.laneName}>{name}</span>
+      {plan.timeline.map((item) => {
+        const round = item.kind === 'round' ? Number(item.id.split('-')[1]) - 1 : null;
+        const mine =
+          round === null ? null : plan.rounds[round]?.people.find((one) => one.id === id);
+        const [out] =
+          own === undefined
+            ? []
+            : listSittingOut(item, [own], outAsWished(item, plan.wishes, drillsOf(prepared)));
+        const sitsOut = out !== undefined;
+        const isWatched =
+          own !== undefined &&
+          (caresIn(item, own).length > 0 ||
+            findOption(prepared, id, mine?.option ?? null)?.watch !== undefined);
+        const isChecked =
+          item.kind === 'checks' &&
+          plan.checks.some(({ people }) => people.some((one) => one.id === id));
         return (
-          <button
-            key={id}
-            type="button"
-            className={classes.lane}
-            aria-pressed={chosen === id}
-            aria-label={`${name}: ${laneWords(plan, id)}`}
-            onClick={() => onChoose(id)}
+          <span
+            key={item.id}
+            className={classes.laneCell}
+            data-kind={item.kind}
+            data-out={sitsOut || (round !== null && !mine?.letter)}
+            style={{ height: Math.max(leastPx, item.minutes * pxPerMinute) }}
+            title={sitsOut ? `${item.label}: ${out.instead} instead` : (mine?.label ?? item.label)}
           >
-            <span className={classes.laneName}>{name}</span>
-            {plan.timeline.map((item) => {
-              const round = item.kind === 'round' ? Number(item.id.split('-')[1]) - 1 : null;
-              const mine =
-                round === null ? null : plan.rounds[round]?.people.find((one) => one.id === id);
-              const [out] =
-                own === undefined
-                  ? []
-                  : listSittingOut(item, [own], outAsWished(item, plan.wishes, drillsOf(prepared)));
-              const sitsOut = out !== undefined;
-              const isWatched =
-                own !== undefined &&
-                (caresIn(item, own).length > 0 ||
-                  findOption(prepared, id, mine?.option ?? null)?.watch !== undefined);
-              const isChecked =
-                item.kind === 'checks' &&
-                plan.checks.some(({ people }) => people.some((one) => one.id === id));
-              return (
-                <span
-                  key={item.id}
-                  className={classes.laneCell}
-                  data-kind={item.kind}
-                  data-out={sitsOut || (round !== null && !mine?.letter)}
-                  style={{ height: Math.max(leastPx, item.minutes * pxPerMinute) }}
-                  title={
-                    sitsOut ? `${item.label}: ${out.instead} instead` : (mine?.label ?? item.label)
-                  }
-                >
-                  {mine?.letter}
-                  {mine?.needsHand && '°'}
-                  {mine !== null && mine !== undefined && mine.confirmAtDoor.length > 0 && '?'}
-                  {isWatched && !sitsOut && '!'}
-                  {isChecked && '✓'}
-                  {sitsOut && '–'}
-                </span>
-              );
-            })}
-          </button>
+            {mine?.letter}
+            {mine?.needsHand && '°'}
+            {mine !== null && mine !== undefined && mine.confirmAtDoor.length > 0 && '?'}
+            {isWatched && !sitsOut && '!'}
+            {isChecked && '✓'}
+            {sitsOut && '–'}
+          </span>
         );
       })}
-    </div>
+    </button>
   );
 }
 
