@@ -6,7 +6,7 @@ import { inSentence } from '@/core/units/words';
 import { getSettings } from '@/db/courses';
 import { saveBody, saveCare, savePainCleared, type PersonRow } from '@/db/people';
 import { countJpegs } from '@/db/pictures';
-import { noteErasing } from '@/server/files/erasing';
+import { finishErasing, noteErasing } from '@/server/files/erasing';
 import { addRecord, removeRecord } from '@/db/records';
 import { bodyForm, readBodyForm, type BodyForm } from './bodyForm';
 import { careForm, type CareForm } from './careForm';
@@ -97,21 +97,34 @@ function describeCareConflict(seen: CareForm, now: CareForm): string[] {
   return lines;
 }
 
-/** @param seen the form as it was when opened; absent: not compared */
-export const changeCare = change(
+const keepCare = change(
   [aPerson, careForm, careForm.optional()],
-  ({ db, today }, person, form, seen): Outcome => {
+  ({ db, today }, person, form, seen): Outcome<{ readonly picturesWent: boolean }> => {
     if (seen !== undefined) {
       const lines = describeCareConflict(seen, careNow(person));
       if (lines.length > 0) return conflict(lines, careNow(person));
     }
-    // Pictures go with the consent: what they leave on the disk is overwritten as well.
-    if (countJpegs(db, person.id) > 0) noteErasing(db);
+    const before = countJpegs(db, person.id);
     saveCare(db, person.id, { ...form, on: today });
+    // Pictures go with the consent.
+    const picturesWent = countJpegs(db, person.id) < before;
+    if (picturesWent) noteErasing(db);
     judgeInRunningClasses(db, person.id);
-    return done(undefined);
+    return done({ picturesWent });
   },
 );
+
+/**
+ * What pictures that are no longer agreed to leave on the disk is overwritten at once.
+ *
+ * @param seen the form as it was when opened; absent: not compared
+ */
+export function changeCare(...asked: Parameters<typeof keepCare>): Outcome {
+  const kept = keepCare(...asked);
+  if (!kept.ok) return kept;
+  if (kept.value.picturesWent) finishErasing();
+  return done(undefined);
+}
 
 /** @returns the id of the record, for undo */
 export const recordCheck = change(

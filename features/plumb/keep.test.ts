@@ -1,17 +1,20 @@
 import { readFileSync } from 'node:fs';
-import { findPerson } from '@/db/people';
+import { findPerson, listPeople } from '@/db/people';
 import { countJpegs, findJpeg, listPictures } from '@/db/pictures';
 import { readStudioHead, readStudioPeople } from '@/db/studioRead';
 import { StudioWriter } from '@/db/studioWrite';
+import { cleanJpeg } from '@/core/files/jpeg';
 import { studioPerson } from '@/core/files/studioFile';
 import { deletePerson, mergeInto } from '@/features/people/change';
 import { changeCare } from '@/features/person/change';
 import { addPerson, careOf, must, withThrowawayStudio } from '@/features/testing/studio';
 import { database, databaseFile } from '@/server/database';
+import { isErasePending } from '@/server/files/erasing';
 import { exportPerson } from '@/server/files/exportPerson';
+import { takeStudioFile, writeStudioFile } from '@/server/files/studioFile';
 import { today } from '@/server/clock';
 import { answerPicture } from './answerPicture';
-import { cleanJpeg, deletePicture, keepPicture, type KeepForm } from './keep';
+import { deletePicture, keepPicture, type KeepForm } from './keep';
 import { emptySheet } from './plumbMachine';
 
 withThrowawayStudio();
@@ -89,7 +92,7 @@ describe('what is kept of a picture', () => {
     agrees(id, 'yes');
     const wrong = [
       Buffer.from('a text file'),
-      Buffer.concat([jpeg(), Buffer.from('tail')]),
+      jpeg().subarray(0, -2),
       Buffer.from([0xff, 0xd8, 0xff, 0xd9]),
       Buffer.from([0xff, 0xd8, 0x00, 0x10, 0x00, 0x02, 0xff, 0xd9]),
     ];
@@ -113,7 +116,21 @@ describe('what is kept of a picture', () => {
     const kept = must(keepPicture(id, form({ jpeg: telling.toString('base64') })));
     // All that is left is what has to be there to see it.
     expect(findJpeg(database(), kept)).toEqual(jpeg());
-    expect(cleanJpeg(jpeg())).toEqual({ ok: true, jpeg: jpeg() });
+    const clean = (picture: Buffer) => {
+      const cleaned = cleanJpeg(picture);
+      return cleaned.ok ? Buffer.from(cleaned.jpeg) : cleaned.problem;
+    };
+    expect(clean(jpeg())).toEqual(jpeg());
+    // Nor between two scans, nor behind the end, where phones put more.
+    const scans = jpeg().subarray(0, -2);
+    const second = jpeg([0xe1, 'Exif: 52 N 13 E']).subarray(2);
+    expect(clean(Buffer.concat([scans, second]))).toEqual(
+      Buffer.concat([scans, jpeg().subarray(2)]),
+    );
+    expect(clean(Buffer.concat([jpeg(), jpeg([0xfe, 'a film'])]))).toEqual(jpeg());
+    for (const broken of [scans, jpeg().subarray(0, 9), Buffer.from('no'), Buffer.alloc(0)]) {
+      expect(clean(broken)).toMatch(/no JPEG/);
+    }
   });
 });
 
@@ -132,6 +149,43 @@ describe('a kept picture', () => {
     expect((await deletePicture(id, first)).ok).toBe(false);
     must(await deletePerson(id));
     expect(bytesOf().includes(words)).toBe(false);
+  });
+
+  it('leaves nothing on the disk when the consent is taken back, and stays while it is not', () => {
+    const id = addPerson('Ida');
+    agrees(id, 'yes');
+    must(keepPicture(id, form()));
+    must(changeCare(id, careOf({ pictureConsent: 'yes', otherWords: ['likes the window'] })));
+    expect(isErasePending()).toBe(false);
+    expect(bytesOf().includes(words)).toBe(true);
+    agrees(id, 'no');
+    expect(countJpegs(database(), id)).toBe(0);
+    expect(bytesOf().includes(words)).toBe(false);
+    expect(isErasePending()).toBe(false);
+  });
+
+  it('comes in from a file as nothing but a picture', () => {
+    const id = addPerson('Jon');
+    agrees(id, 'yes');
+    must(keepPicture(id, form()));
+    const whole = [...writeStudioFile()].join('');
+    const told = jpeg([0xe1, 'Exif: 52 N 13 E']).toString('base64');
+    const { uid } = findPerson(database(), id)!;
+    const edited = JSON.parse(whole) as {
+      people: { uid: string; pictures: { uid: string; jpeg: string }[] }[];
+    };
+    const own = edited.people.find((one) => one.uid === uid)!;
+    own.uid = 'another-jon';
+    own.pictures[0] = { ...own.pictures[0]!, uid: 'another-picture', jpeg: told };
+    must(takeStudioFile(JSON.stringify(edited), true));
+    const jons = listPeople(database()).filter(({ name }) => name === 'Jon');
+    const pictures = jons.flatMap((one) => listPictures(database(), one.id));
+    expect(pictures).toHaveLength(2);
+    for (const picture of pictures) expect(findJpeg(database(), picture.id)).toEqual(jpeg());
+    own.uid = 'a-third-jon';
+    own.pictures[0]!.jpeg = Buffer.from('a film').toString('base64');
+    const refused = takeStudioFile(JSON.stringify(edited), true);
+    expect(!refused.ok && Object.values(refused.problems).join()).toMatch(/no JPEG/);
   });
 
   it('is nobody else’s to delete', async () => {

@@ -7,7 +7,8 @@ import {
   type ParseError,
 } from 'jsonc-parser';
 import { assertVersion, checkShape } from '@/core/files/parse';
-import { studioCourse, studioHead, studioPerson } from '@/core/files/studioFile';
+import { cleanJpeg } from '@/core/files/jpeg';
+import { studioCourse, studioHead, studioPerson, type StudioPerson } from '@/core/files/studioFile';
 import {
   assertStudioCourse,
   assertStudioPerson,
@@ -101,6 +102,17 @@ function explain(source: ByteSource, error: unknown): string {
   return line === null ? problem.message : `Line ${line}: ${problem.message}`;
 }
 
+/** A picture is a picture, and small enough: what is written beside it is left out when it is stored. */
+function assertPictures({ pictures }: StudioPerson): void {
+  pictures.forEach(({ jpeg }, index) => {
+    if (jpeg === null) return;
+    const cleaned = cleanJpeg(Buffer.from(jpeg, 'base64'));
+    if (cleaned.ok) return;
+    const path = ['pictures', index, 'jpeg'] as const;
+    throw new InputProblem('invalid', `${path.join('.')}: ${cleaned.problem}`, path);
+  });
+}
+
 class OnlyLooked extends Error {}
 
 type Progress = (share: number) => void;
@@ -131,6 +143,7 @@ function writeAll(db: Db, source: ByteSource, onProgress: Progress): StudioCount
       }
       seen.add(person.uid);
       assertStudioPerson(person, context);
+      assertPictures(person);
       writer.person(person);
     },
     onBytes: share(0, 0.4),
