@@ -1,5 +1,5 @@
 /** Marks of pictures that were kept, and the pictures where that was agreed to. */
-import { and, desc, eq, sql } from 'drizzle-orm';
+import { and, desc, eq, isNotNull, sql } from 'drizzle-orm';
 import type { Sheet } from '@/core/plumb/marks';
 import type { Day } from '@/core/units/day';
 import type { Db } from './open';
@@ -61,3 +61,12 @@ export const findJpeg = (db: Db, id: number): Buffer | null =>
 /** How many pictures of somebody are kept. */
 export const countJpegs = (db: Db, personId: number): number =>
   listPictures(db, personId).filter(({ hasPicture }) => hasPicture).length;
+
+/** The numbers of all pictures that are kept, of anybody. */
+export const listJpegIds = (db: Db): number[] =>
+  db
+    .select({ id: personPicture.id })
+    .from(personPicture)
+    .where(isNotNull(personPicture.jpeg))
+    .all()
+    .map(({ id }) => id);

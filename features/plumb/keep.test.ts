@@ -188,6 +188,24 @@ describe('a kept picture', () => {
     expect(!refused.ok && Object.values(refused.problems).join()).toMatch(/no JPEG/);
   });
 
+  it('leaves nothing on the disk when a file says that somebody is under 16', () => {
+    const id = addPerson('Kim');
+    agrees(id, 'yes');
+    must(keepPicture(id, form()));
+    const file = JSON.parse([...writeStudioFile()].join('')) as {
+      people: { uid: string; cautions: { caution: string; notedOn: string }[] }[];
+    };
+    const { uid } = findPerson(database(), id)!;
+    file.people.find((one) => one.uid === uid)!.cautions.push({
+      caution: 'under-16',
+      notedOn: today(),
+    });
+    must(takeStudioFile(JSON.stringify(file), true));
+    expect(countJpegs(database(), id)).toBe(0);
+    expect(bytesOf().includes(words)).toBe(false);
+    expect(isErasePending()).toBe(false);
+  });
+
   it('is nobody else’s to delete', async () => {
     const [id, other] = [addPerson('Fay'), addPerson('Gil')];
     const kept = must(keepPicture(id, form({ jpeg: null })));

@@ -16,10 +16,12 @@ import {
 } from '@/core/files/studioRules';
 import { InputProblem, type ProblemPath } from '@/core/problem';
 import type { Db } from '@/db/open';
+import { listJpegIds } from '@/db/pictures';
 import { readEntries } from '@/db/profiles';
 import { readStudioHead, readStudioPeople } from '@/db/studioRead';
 import { StudioWriter, type StudioCounts } from '@/db/studioWrite';
 import { setBadRowsAside } from '@/db/setAside';
+import { finishErasing, noteErasing } from './erasing';
 import { noteInDiary } from '../network/asking';
 import { nowMs, today } from '../clock';
 import { database } from '../database';
@@ -189,10 +191,14 @@ export function takeStudioFile(
   let counts: StudioCounts | null = null;
   try {
     database().transaction((tx) => {
+      const before = listJpegIds(tx);
       counts = writeAll(tx, source, onProgress);
       if (!isFinal) throw new OnlyLooked();
       noteInDiary(tx, 'imported');
       setBadRowsAside(tx, nowMs());
+      // A file may say more of somebody who is here: pictures go with a consent, or an age.
+      const after = new Set(listJpegIds(tx));
+      if (before.some((id) => !after.has(id))) noteErasing(tx);
       judgeAllInRunningClasses(tx);
     });
   } catch (error) {
@@ -200,6 +206,9 @@ export function takeStudioFile(
       return refuse({ form: `${explain(source, error)} Nothing was stored.` });
     }
   }
-  if (isFinal) forgetJudged();
+  if (isFinal) {
+    forgetJudged();
+    finishErasing();
+  }
   return done(counts!);
 }
