@@ -35,6 +35,13 @@ const noForeignStyles = {
   message: 'One feature does not wear the styles of another: move them to design.',
 };
 
+/** Days look alike everywhere: they are written in one place. */
+const noDaysOfOnesOwn = {
+  group: ['date-fns'],
+  importNames: ['format'],
+  message: 'Days and moments are written by design/days.',
+};
+
 /** What runs in the browser: it sees the server through actions and through types alone. */
 const inBrowser = {
   files: ['features/**/*.tsx', 'features/**/use*.ts', 'design/**/*.{ts,tsx}'],
@@ -119,7 +126,7 @@ export default tseslint.config(
   },
   layer('db', ['app', 'features', 'design', 'server', 'demo', 'workers']),
   layer('server', ['app', 'features', 'design', 'demo']),
-  layer('features', ['app', 'demo'], [noForeignStyles]),
+  layer('features', ['app', 'demo'], [noForeignStyles, noDaysOfOnesOwn]),
   layer('design', ['app', 'features', 'db', 'demo']),
   {
     // Where a studio begins, the made-up one may be brought in.

@@ -1,5 +1,5 @@
+import { sayEvening } from '@/design/days';
 import { IconPlayerPlay, IconPrinter } from '@tabler/icons-react';
-import { format, parseISO } from 'date-fns';
 import type { PlanFile } from '@/core/files/planFile';
 import type { ClassView } from '@/server/judging/classViews';
 import { LinkButton } from '@/design/LinkButton';
@@ -19,8 +19,7 @@ export function FirstClass({ view, plan }: FirstClassProps) {
   return (
     <>
       <p>
-        {format(parseISO(meeting.date), 'EEEE d MMMM')}, {meeting.startsAt}, {plan.wishes.minutes}{' '}
-        min.{' '}
+        {sayEvening(meeting.date)}, {meeting.startsAt}, {plan.wishes.minutes} min.{' '}
         {prepared.isLooking &&
           'Little is known yet: checks that are work as well come first, and the rounds follow what they show.'}
       </p>

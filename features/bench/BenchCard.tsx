@@ -1,4 +1,4 @@
-import { format, parseISO } from 'date-fns';
+import { sayDay } from '@/core/units/day';
 import type { BenchScene } from '@/core/drawing/bench';
 import type { DialValues } from '@/core/shapes/dials';
 import type { ShapeId } from '@/core/shapes/postures';
@@ -43,7 +43,7 @@ export function BenchCard(props: BenchCardProps) {
           <p>{label}</p>
         </div>
         <p>
-          {format(parseISO(today), 'd MMMM yyyy')}
+          {sayDay(today)}
           <br />
           drawn 1 to {printScale}
         </p>

@@ -1,5 +1,5 @@
+import { sayEveningOnPaper } from '@/design/days';
 import { beforeWeight } from '@/core/setups/beforeWeight';
-import { format, parseISO } from 'date-fns';
 import { alternativeTable } from '@/core/catalog/alternatives';
 import { toDrawn } from '@/core/drawing/stageSide';
 import { forearmKickSetup, type ForearmKickSetup } from '@/core/setups/forearmKick';
@@ -43,7 +43,7 @@ export function SetupCard({ judgement, date, units, tonight }: SetupCardProps) {
           {tonight !== undefined && <p className={classes.mark}>{tonight}</p>}
         </div>
         <p className={classes.facts}>
-          {format(parseISO(date), 'EEEE d MMMM yyyy')}
+          {sayEveningOnPaper(date)}
           <br />
           {judgement.opened.school.profile.label} profile
           <br />

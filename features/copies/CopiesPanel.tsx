@@ -1,7 +1,8 @@
 'use client';
 
+import { sayMoment } from '@/design/days';
 import { Button, Checkbox, Group, NumberInput, PasswordInput, TextInput } from '@mantine/core';
-import { format, formatDistanceStrict } from 'date-fns';
+import { formatDistanceStrict } from 'date-fns';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { CopiesView } from '@/server/copies/schedule';
@@ -50,7 +51,7 @@ export function CopiesPanel({ view, nowMs }: CopiesPanelProps) {
       {lastGoodMs !== null && (
         <p>
           Last good copy: <strong>{formatDistanceStrict(lastGoodMs, nowMs)} ago</strong>,{' '}
-          {format(lastGoodMs, 'EEE d MMM, HH:mm')}.
+          {sayMoment(lastGoodMs)}.
         </p>
       )}
       {warning !== null && (

@@ -1,7 +1,7 @@
 'use client';
 
+import { sayMoment } from '@/design/days';
 import { Button, Group, PasswordInput } from '@mantine/core';
-import { format } from 'date-fns';
 import { useState } from 'react';
 import type { CopyKind } from '@/server/copies/keeping';
 import type { RestoreLook } from '@/server/copies/restore';
@@ -84,7 +84,7 @@ export function CopyList({ copies, look, restore, onRestored }: CopyListProps) {
         {copies.slice(0, isAll ? copies.length : atFirst).map((copy) => (
           <li key={copy.name} data-chosen={copy.name === chosen?.name}>
             <span>
-              <strong>{format(copy.atMs, 'EEE d MMM, HH:mm')}</strong> {kindWords[copy.kind]}
+              <strong>{sayMoment(copy.atMs)}</strong> {kindWords[copy.kind]}
               <span className={classes.quiet}>
                 {' '}
                 {sizeOf(copy.bytes)}
@@ -96,7 +96,7 @@ export function CopyList({ copies, look, restore, onRestored }: CopyListProps) {
               variant="default"
               loading={isBusy && copy.name === chosen?.name}
               onClick={() => open(copy)}
-              aria-label={`Look into the copy of ${format(copy.atMs, 'd MMM, HH:mm')}`}
+              aria-label={`Look into the copy of ${sayMoment(copy.atMs)}`}
             >
               Look into it
             </Button>
@@ -171,8 +171,8 @@ function Difference({ found: { atMs, now, then, gone, back } }: { readonly found
   return (
     <>
       <p>
-        As of {format(atMs, 'EEEE d MMMM, HH:mm')}. What is here now goes among the copies first, so
-        this can be taken back too.
+        As of {sayMoment(atMs)}. What is here now goes among the copies first, so this can be taken
+        back too.
       </p>
       <table className={classes.table}>
         <thead>

@@ -1,5 +1,5 @@
+import { sayMeetingDay } from '@/design/days';
 import { Title } from '@mantine/core';
-import { format, parseISO } from 'date-fns';
 import Link from 'next/link';
 import { readCourses } from './read';
 import { NewCourse } from './NewCourse';
@@ -23,8 +23,8 @@ export function CoursesPage() {
             </h2>
             <p>
               {enrolled} enrolled · {meetings} evenings ·{' '}
-              {next === null ? 'nothing ahead' : `next ${format(parseISO(next), 'EEE d MMM')}`} ·{' '}
-              {course.minutes} min · {course.place}
+              {next === null ? 'nothing ahead' : `next ${sayMeetingDay(next)}`} · {course.minutes}{' '}
+              min · {course.place}
             </p>
           </li>
         ))}

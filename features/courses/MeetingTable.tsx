@@ -1,7 +1,7 @@
 'use client';
 
+import { sayMeetingDay } from '@/design/days';
 import { Button, Chip, Group, NativeSelect, NumberInput, TextInput } from '@mantine/core';
-import { format, parseISO } from 'date-fns';
 import { useState, useTransition } from 'react';
 import { ladderIds, ladderTable, type LadderId } from '@/core/catalog/stage';
 import { addDays } from '@/core/units/day';
@@ -61,7 +61,7 @@ export function MeetingTable({ view }: { readonly view: CoursePageView }) {
               onClick={() => setOpen(open === meeting.id ? null : meeting.id)}
             >
               <span>{index + 1}</span>
-              <span>{format(parseISO(meeting.date), 'EEE d MMM')}</span>
+              <span>{sayMeetingDay(meeting.date)}</span>
               <span>
                 {meeting.family === null ? 'open' : ladderTable[meeting.family].label}
                 {meeting.peakLabel ? `: ${meeting.peakLabel}` : ''}

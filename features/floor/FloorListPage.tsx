@@ -1,5 +1,6 @@
+import { sayEvening } from '@/design/days';
+import { sayDay } from '@/core/units/day';
 import { Title } from '@mantine/core';
-import { format, parseISO } from 'date-fns';
 import Link from 'next/link';
 import { readFloorLines } from './read';
 import { askerOf } from '@/server/network/guarded';
@@ -40,13 +41,13 @@ export async function FloorListPage() {
                 <p>
                   {people} people
                   {coming !== null &&
-                    ` · ${coming.date === today ? 'today' : format(parseISO(coming.date), 'EEEE d MMMM')}, ${coming.startsAt}`}
+                    ` · ${coming.date === today ? 'today' : sayEvening(coming.date)}, ${coming.startsAt}`}
                 </p>
                 {begun
                   .filter(({ uid }) => uid !== running?.uid)
                   .map(({ uid, day, reviewed }) => (
                     <p key={uid}>
-                      {format(parseISO(day), 'd MMMM')}:{' '}
+                      {sayDay(day)}:{' '}
                       {isTeacher && (
                         <Link href={`/review/${uid}`}>
                           {reviewed === 0 ? 'review' : `review, ${reviewed} done`}

@@ -1,8 +1,8 @@
 'use client';
 
+import { sayClock } from '@/design/days';
 import { Button } from '@mantine/core';
 import { IconArrowBackUp } from '@tabler/icons-react';
-import { format } from 'date-fns';
 import { useFloorClass } from './context';
 import classes from './floor.module.css';
 import { useNow } from '@/design/useNow';
@@ -32,7 +32,7 @@ export function TopBar({ replan }: { readonly replan: Replan }) {
   return (
     <header className={classes.top}>
       <strong className={classes.wall} suppressHydrationWarning>
-        {format(new Date(), 'HH:mm')}
+        {sayClock(new Date())}
       </strong>
       <span className={classes.course}>{bundle.course.name}</span>
       <span className={classes.saved} data-link={link} role="status">

@@ -43,7 +43,7 @@ describe('what comes from home', () => {
     expect(screen.getByRole('link', { name: 'to ask about' })).toHaveAttribute('href', '#closed');
     expect(screen.queryByText(/wrist/)).toBeNull();
     // The newest first; what no row is called is shown as it came.
-    expect(screen.getAllByRole('listitem')[0]).toHaveTextContent('5 Nov · gone · about right');
+    expect(screen.getAllByRole('listitem')[0]).toHaveTextContent('5 Nov 2026 · gone · about right');
   });
 
   it('folds the old ones away', () => {

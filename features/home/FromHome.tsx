@@ -1,8 +1,8 @@
 'use client';
 
+import { sayShortDay } from '@/design/days';
 import { Button, FileButton, Group, Textarea } from '@mantine/core';
 import { IconFile } from '@tabler/icons-react';
-import { format, parseISO } from 'date-fns';
 import { useState, useTransition } from 'react';
 import type { HomeReport } from '@/core/home/diary';
 import { feltWords } from '@/core/home/felt';
@@ -49,8 +49,7 @@ export function FromHome({ personId, reports, labels }: FromHomeProps) {
     <ul className={classes.reports}>
       {shown.map((one, index) => (
         <li key={`${one.on}-${one.item}-${index}`}>
-          {format(parseISO(one.on), 'd MMM')} · {labels[one.item] ?? one.item} ·{' '}
-          {feltWords[one.felt]}
+          {sayShortDay(one.on)} · {labels[one.item] ?? one.item} · {feltWords[one.felt]}
           {(one.pain !== null || one.sign !== null) && (
             // Where it hurts stands with what is closed, folded away.
             <strong>

@@ -1,4 +1,5 @@
-import { format, parseISO } from 'date-fns';
+import { sayEvening } from '@/design/days';
+import { sayDay } from '@/core/units/day';
 import { formatLength } from '@/core/units/length';
 import { StripView } from '@/design/atlas/StripView';
 import { homeCaution, type HomeView } from './read';
@@ -20,8 +21,8 @@ export function HomeSheet({ view, isShelved = false }: HomeSheetProps) {
       <header className={classes.head}>
         <h2>{name}</h2>
         <p>
-          {format(parseISO(today), 'd MMMM yyyy')}
-          {next !== null && ` · next time ${format(parseISO(next), 'EEEE d MMMM')}`}
+          {sayDay(today)}
+          {next !== null && ` · next time ${sayEvening(next)}`}
         </p>
       </header>
       {practice.instead !== null && <p className={classes.instead}>{practice.instead}</p>}

@@ -1,12 +1,11 @@
 /** Home practice as one file for a phone: drawings, timer, breath and diary, and no request. */
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
-import { format, parseISO } from 'date-fns';
 import { painPlaceTable, stopSignTable } from '@/core/catalog/regions';
 import { feltWords } from '@/core/home/felt';
 import { listFrames } from '@/core/home/frames';
 import { listDosePace } from '@/core/running/pacer';
-import { addDays, type Day } from '@/core/units/day';
+import { addDays, type Day, sayDay } from '@/core/units/day';
 import { formatLength } from '@/core/units/length';
 import { homeCaution, type HomeView } from './read';
 import { sheetOf } from './sheet';
@@ -85,7 +84,7 @@ export function dataOf(view: HomeView) {
     sheet: sheetOf(uid),
     name: name.split(' ')[0] ?? name,
     ends,
-    endsWords: format(parseISO(ends), 'd MMMM yyyy'),
+    endsWords: sayDay(ends),
     breathS: breathSeconds,
     words,
     instead: practice.instead,

@@ -1,5 +1,6 @@
 'use client';
 
+import { sayShortDay } from '@/design/days';
 import { Button, Checkbox, Group, NativeSelect, TextInput } from '@mantine/core';
 import { useDebouncedValue } from '@mantine/hooks';
 import {
@@ -10,7 +11,6 @@ import {
   type SortingState,
 } from '@tanstack/react-table';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { format, parseISO } from 'date-fns';
 import Link from 'next/link';
 import { useMemo, useRef, useState, useTransition } from 'react';
 import { ladderIds, ladderTable } from '@/core/catalog/stage';
@@ -255,7 +255,7 @@ function PersonLine({ row, family, units, isPicked, onPick }: PersonLineProps) {
       <td className={classes.courses}>{row.courses.join(', ')}</td>
       <td className={classes.number}>{formatHeight(row.heightM, units)}</td>
       <td className={classes.number}>
-        {row.lastSeen === null ? 'never' : format(parseISO(row.lastSeen), 'd MMM')}
+        {row.lastSeen === null ? 'never' : sayShortDay(row.lastSeen)}
       </td>
       <td>{consentWords[row.consent]}</td>
       <td>{row.isScreeningDue ? 'due' : ''}</td>

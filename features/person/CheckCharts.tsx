@@ -1,7 +1,7 @@
 'use client';
 
+import { sayOnAxis, sayShortDay } from '@/design/days';
 import { SegmentedControl } from '@mantine/core';
-import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
 import {
   Area,
@@ -158,7 +158,7 @@ function LevelChart({
             dataKey="x"
             domain={[low, high]}
             tickCount={4}
-            tickFormatter={(day: number) => format(new Date(day * 86_400_000), 'd MMM')}
+            tickFormatter={(day: number) => sayOnAxis(new Date(day * 86_400_000))}
             tick={{ fill: 'var(--lv-muted)', fontSize: 12 }}
             stroke="var(--lv-ink)"
             allowDuplicatedCategory={false}
@@ -246,7 +246,7 @@ function Figures({ history }: { readonly history: CheckHistory }) {
       <tbody>
         {newest.map((point, index) => (
           <tr key={`${point.date}-${index}`}>
-            <td>{format(parseISO(point.date), 'd MMM')}</td>
+            <td>{sayShortDay(point.date)}</td>
             <td>
               {history.valueKind === 'pass' ? (point.value >= 1 ? 'passed' : 'not') : point.value}
               {history.unit && history.valueKind !== 'pass' ? ` ${history.unit}` : ''}

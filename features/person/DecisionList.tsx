@@ -1,7 +1,7 @@
 'use client';
 
+import { sayShortDay } from '@/design/days';
 import { Button, Modal } from '@mantine/core';
-import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
 import type { DecisionView } from './read';
 import { VerdictMark, verdictWords } from '@/design/marks/VerdictMark';
@@ -23,7 +23,7 @@ export function DecisionList({ personId, decisions }: DecisionListProps) {
         {decisions.map((decision) => (
           <li key={decision.id}>
             <p>
-              {format(parseISO(decision.madeOn), 'd MMM')} · <strong>{decision.stageLabel}</strong>
+              {sayShortDay(decision.madeOn)} · <strong>{decision.stageLabel}</strong>
               {decision.by !== '' && `, ${decision.by}`}
               {decision.corrects !== null && ' · corrects an earlier one'}
             </p>

@@ -1,8 +1,8 @@
 'use client';
 
+import { sayShortDay } from '@/design/days';
 import { Button, Modal, NativeSelect } from '@mantine/core';
 import { useDisclosure } from '@mantine/hooks';
-import { format, parseISO } from 'date-fns';
 import Link from 'next/link';
 import { useState, useTransition } from 'react';
 import { placeOnRungAction } from '@/features/people/actions';
@@ -102,9 +102,7 @@ function OneLadder({ personId, standing, rungs, tried }: OneLadderProps) {
             )}
           </p>
           {tried !== undefined && (
-            <p className={classes.tried}>
-              tried with support, {format(parseISO(tried), 'd MMM yyyy')}
-            </p>
+            <p className={classes.tried}>tried with support, {sayShortDay(tried)}</p>
           )}
           <ul className={classes.obstacles}>
             {next.obstacles.slice(0, 3).map((row) => (

@@ -1,7 +1,8 @@
 'use client';
 
+import { sayShortDay } from '@/design/days';
+import { sayDay } from '@/core/units/day';
 import { TextInput } from '@mantine/core';
-import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
 import { getShape } from '@/core/shapes/registry';
 import { ladderTable, type LadderId } from '@/core/catalog/stage';
@@ -37,7 +38,7 @@ export function MeetingList({ personId, meetings }: MeetingListProps) {
       {meetings.map((evening) => (
         <li key={evening.meetingId}>
           <span className={evening.came ? undefined : classes.away}>
-            {format(parseISO(evening.date), 'd MMM')}
+            {sayShortDay(evening.date)}
             {evening.family === null ? '' : `, ${ladderTable[evening.family].label.toLowerCase()}`}
             {evening.came ? '' : ': away'}
           </span>
@@ -57,7 +58,7 @@ function NoteLine({ personId, evening }: { personId: number; evening: Evening })
   };
   return (
     <TextInput
-      aria-label={`A line about ${format(parseISO(evening.date), 'd MMMM')}`}
+      aria-label={`A line about ${sayDay(evening.date)}`}
       placeholder="a line"
       size="xs"
       variant="unstyled"
@@ -84,7 +85,7 @@ export function SetupList({ setups, units }: SetupListProps) {
       {[...setups].reverse().map((setup) => (
         <li key={setup.id}>
           <span>
-            {format(parseISO(setup.savedOn), 'd MMM')}, {savedLabel(setup)}
+            {sayShortDay(setup.savedOn)}, {savedLabel(setup)}
           </span>
           <span>
             {savedFigures(setup, units)}

@@ -1,4 +1,4 @@
-import { format, parseISO } from 'date-fns';
+import { sayShortDay } from '@/design/days';
 import { faultTable, type CheckKey, type CheckSpec } from '@/core/catalog/checks';
 import { sayValue } from '@/core/catalog/sayCheck';
 import { painPlaceTable } from '@/core/catalog/regions';
@@ -48,7 +48,7 @@ export function RecordList({
       <tbody>
         {newest.map((record) => (
           <tr key={record.id}>
-            <td>{format(parseISO(record.date), 'd MMM')}</td>
+            <td>{sayShortDay(record.date)}</td>
             <td>
               {checks[record.check]?.label ?? record.check}
               {record.base ? `, ${record.base}` : ''}

@@ -1,8 +1,8 @@
 'use client';
 
+import { sayShortDay } from '@/design/days';
 import { Button, Chip, Group, Modal, Select, TextInput } from '@mantine/core';
 import { useDisclosure } from '@mantine/hooks';
-import { format, parseISO } from 'date-fns';
 import type { ClearanceForm } from './careChanges';
 import { useState, useTransition } from 'react';
 import {
@@ -44,7 +44,7 @@ interface WordsPanelProps {
 
 const aboutLabel = (about: Word['about']) =>
   about === 'stop-sign' ? 'The stop sign of an earlier class' : cautionTable[about].label;
-const shortDay = (day: Day) => format(parseISO(day), 'd MMM yyyy');
+const shortDay = (day: Day) => sayShortDay(day);
 const columns = Object.keys(cautionColumns) as CautionColumn[];
 const usualDays = 182;
 

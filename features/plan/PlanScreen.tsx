@@ -1,9 +1,9 @@
 'use client';
 
+import { sayEvening } from '@/design/days';
 import { Button, NativeSelect, SegmentedControl, Title } from '@mantine/core';
 import { useHotkeys } from '@mantine/hooks';
 import { IconArrowBackUp, IconPrinter } from '@tabler/icons-react';
-import { format, parseISO } from 'date-fns';
 import { useRouter } from 'next/navigation';
 import { memo, useMemo, useState } from 'react';
 import type { WishesFile } from '@/core/files/classFile';
@@ -121,7 +121,7 @@ function PlanBody({ source, onTaken, onBack }: PlanBodyProps) {
         <p className={classes.facts}>
           {isFromFile
             ? 'nothing of it is stored'
-            : `${format(parseISO(meeting.date), 'EEEE d MMMM')}, ${meeting.startsAt} · ${meeting.room}`}
+            : `${sayEvening(meeting.date)}, ${meeting.startsAt} · ${meeting.room}`}
         </p>
         <div className={classes.actions}>
           {!isFromFile && view.courses.length > 1 && (

@@ -1,4 +1,4 @@
-import { format, parseISO } from 'date-fns';
+import { sayEveningOnPaper } from '@/design/days';
 import type { PlanFile } from '@/core/files/planFile';
 import type { ClassView } from '@/server/judging/classViews';
 import classes from './print.module.css';
@@ -15,8 +15,8 @@ export function SheetHead({ view, title }: { readonly view: ClassView; readonly 
     <header className={classes.head}>
       <h2>{title}</h2>
       <p>
-        {view.course.name} · {format(parseISO(view.meeting.date), 'EEEE d MMMM yyyy')},{' '}
-        {view.meeting.startsAt} · {view.meeting.room}
+        {view.course.name} · {sayEveningOnPaper(view.meeting.date)}, {view.meeting.startsAt} ·{' '}
+        {view.meeting.room}
       </p>
     </header>
   );

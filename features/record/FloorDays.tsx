@@ -1,7 +1,7 @@
 'use client';
 
+import { sayOnAxis, sayShortDay } from '@/design/days';
 import { SegmentedControl } from '@mantine/core';
-import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
 import type { FloorDay } from './read';
 import { EveningChart, tryBars } from './EveningChart';
@@ -36,7 +36,7 @@ export function FloorDays({
     right,
   );
   const rows = days.map((day) => ({
-    day: format(parseISO(day.date), 'd MMM'),
+    day: sayOnAxis(day.date),
     minutes: Math.round(day.upsideSeconds / 6) / 10,
     reached: day.reached,
     missed: day.tries - day.reached,
@@ -76,7 +76,7 @@ export function FloorDays({
         <FigureTable
           head={['evening', 'minutes', 'tries', 'reached', 'left', 'right', 'soft', 'heavy']}
           rows={days.map((day) => [
-            format(parseISO(day.date), 'd MMM yyyy'),
+            sayShortDay(day.date),
             (day.upsideSeconds / 60).toFixed(1),
             ...[day.tries, day.reached, day.left, day.right, day.soft, day.heavy].map(String),
           ])}

@@ -1,7 +1,7 @@
 'use client';
 
+import { sayOnAxis } from '@/design/days';
 import type { StageKey } from '@/core/catalog/stage';
-import { format, parseISO } from 'date-fns';
 import { ResponsiveContainer, Sankey } from 'recharts';
 import type { CourseRecord } from './read';
 
@@ -108,7 +108,7 @@ function Rung({
         fill="var(--lv-brass)"
         fontWeight={700}
       >
-        {format(parseISO(on), 'd MMM')}
+        {sayOnAxis(on)}
       </text>
     </g>
   );

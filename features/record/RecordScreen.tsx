@@ -1,7 +1,7 @@
 'use client';
 
+import { sayOnAxis } from '@/design/days';
 import { NativeSelect, SegmentedControl, Title } from '@mantine/core';
-import { format, parseISO } from 'date-fns';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState, type ReactNode } from 'react';
@@ -12,7 +12,7 @@ import { FigureTable } from './FigureTable';
 import { TriesShown } from './TriesShown';
 import classes from './record.module.css';
 
-const dayWords = (date: string) => format(parseISO(date), 'd MMM');
+const dayWords = (date: string) => sayOnAxis(date);
 
 /** The weeks of a course: each chart with its figures as a table behind it, and as a file. */
 export function RecordScreen({ record }: { readonly record: CourseRecord }) {

@@ -1,7 +1,7 @@
 'use client';
 
+import { sayEvening } from '@/design/days';
 import { Button, Group, Title } from '@mantine/core';
-import { format, parseISO } from 'date-fns';
 import Link from 'next/link';
 import { useState, useTransition } from 'react';
 import { VerdictMark, verdictWords } from '@/design/marks/VerdictMark';
@@ -47,8 +47,8 @@ export function ReviewScreen({ view }: { readonly view: ReviewView }) {
         {view.course}
       </Title>
       <p className={classes.facts}>
-        {format(parseISO(view.day), 'EEEE d MMMM')} · {view.people.length - open.length} of{' '}
-        {view.people.length} looked through
+        {sayEvening(view.day)} · {view.people.length - open.length} of {view.people.length} looked
+        through
         {view.hasEnded ? '' : ' · the class has not been ended yet'}
         {view.unsettled > 0 && ` · ${view.unsettled} holds wait for your word on the Floor screen`}
       </p>

@@ -1,7 +1,7 @@
 'use client';
 
+import { sayClock, sayMoment } from '@/design/days';
 import { Button, Group } from '@mantine/core';
-import { format } from 'date-fns';
 import { useState, useTransition } from 'react';
 import { createPairingAction, dropDeviceAction } from './actions';
 import type { Pairing } from '@/server/network/devices';
@@ -60,7 +60,7 @@ export function DevicesPanel({ devices, isOpen }: DevicesPanelProps) {
             <p className={classes.code}>
               {pairing.code.slice(0, 4)} {pairing.code.slice(4)}
             </p>
-            <p>until {format(pairing.expiresMs, 'HH:mm')}, for one device</p>
+            <p>until {sayClock(pairing.expiresMs)}, for one device</p>
           </div>
         </div>
       )}
@@ -73,7 +73,7 @@ export function DevicesPanel({ devices, isOpen }: DevicesPanelProps) {
                 <span className={classes.quiet}>
                   {' '}
                   since {sayDay(addedOn)}
-                  {seenMs !== null && `, last heard ${format(seenMs, 'd MMM HH:mm')}`}
+                  {seenMs !== null && `, last heard ${sayMoment(seenMs)}`}
                 </span>
               </span>
               <Button

@@ -1,5 +1,5 @@
+import { sayMoment } from '@/design/days';
 import { Button, Group, Title } from '@mantine/core';
-import { format } from 'date-fns';
 import Link from 'next/link';
 import { diaryTable } from '@/core/files/diaryKinds';
 import { nowMs } from '@/server/clock';
@@ -98,8 +98,7 @@ export function SettingsPage() {
           <ul className={classes.diary}>
             {diary.map(({ id, atMs, who, kind }) => (
               <li key={id}>
-                <span className={classes.quiet}>{format(atMs, 'd MMM HH:mm')}</span> {who}:{' '}
-                {diaryTable[kind]}
+                <span className={classes.quiet}>{sayMoment(atMs)}</span> {who}: {diaryTable[kind]}
               </li>
             ))}
           </ul>

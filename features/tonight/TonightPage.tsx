@@ -1,6 +1,6 @@
+import { sayEvening } from '@/design/days';
 import { Title } from '@mantine/core';
 import { IconClipboardList, IconPlayerPlay, IconPrinter } from '@tabler/icons-react';
-import { format, parseISO } from 'date-fns';
 import { findStandingPlan, readClass } from '@/server/judging/classViews';
 import { readCourse } from '@/server/judging/views';
 import { startDemoAction } from '@/features/beginning/actions';
@@ -50,9 +50,8 @@ export function TonightPage() {
           </LinkButton>
         </div>
         <p className={classes.facts}>
-          {format(parseISO(meeting.date), 'EEEE d MMMM')}, {meeting.startsAt} · week {meeting.week}{' '}
-          · {meeting.minutes} min · {meeting.room} · {people.length} people ·{' '}
-          {view.school.profile.label}
+          {sayEvening(meeting.date)}, {meeting.startsAt} · week {meeting.week} · {meeting.minutes}{' '}
+          min · {meeting.room} · {people.length} people · {view.school.profile.label}
         </p>
       </div>
       {!isKept && prepared.people.length > 0 && <KeepPlan {...toKeep(coming)} />}

@@ -1,7 +1,7 @@
 'use client';
 
+import { sayShortDay } from '@/design/days';
 import { Button, Checkbox, NativeSelect } from '@mantine/core';
-import { format, parseISO } from 'date-fns';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState, useTransition } from 'react';
 import { resolveBody } from '@/core/body/body';
@@ -30,7 +30,7 @@ interface ComparePaneProps {
 }
 
 type Kept = PlumbView['kept'][number];
-const dayWords = (day: string) => format(parseISO(day), 'd MMM yyyy');
+const dayWords = (day: string) => sayShortDay(day);
 const viewWords = {
   side: 'from the side',
   front: 'from the front',

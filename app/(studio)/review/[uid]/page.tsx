@@ -1,3 +1,4 @@
+import { sayDay } from '@/core/units/day';
 import { notFound } from 'next/navigation';
 import { readReview } from '@/features/review/review';
 import { CautionLine, Page } from '@/design/Page';
@@ -5,11 +6,10 @@ import { ReviewScreen } from '@/features/review/ReviewScreen';
 import { teacherPage, teacherTitle } from '@/server/network/guarded';
 import { database } from '@/server/database';
 import { findFloorClass } from '@/db/floor';
-import { format, parseISO } from 'date-fns';
 
 export const generateMetadata = teacherTitle<{ uid: string }>('Review', ({ uid }) => {
   const held = findFloorClass(database(), uid);
-  return held === null ? null : `Review, ${format(parseISO(held.day), 'd MMMM')}`;
+  return held === null ? null : `Review, ${sayDay(held.day)}`;
 });
 
 interface ReviewPageProps {
