@@ -8,6 +8,7 @@ const asked: { question: ComposeQuestion; answer: (one: ComposeAnswer) => void }
 const kept: { plan: PlanFile; seen: number }[] = [];
 let isRefused = false;
 let isUnprepared = false;
+let isCutOff = false;
 const mockRouter = { refresh: jest.fn() };
 jest.mock('next/navigation', () => ({ useRouter: () => mockRouter }));
 jest.mock('./browserParts', () => ({
@@ -17,11 +18,13 @@ jest.mock('./browserParts', () => ({
       return () => undefined;
     },
     prepareAgain: () =>
-      Promise.resolve(
-        isUnprepared
-          ? { ok: false, problems: { form: 'Nobody is enrolled.' } }
-          : { ok: true, value: {} },
-      ),
+      isCutOff
+        ? Promise.reject(new Error('no answer'))
+        : Promise.resolve(
+            isUnprepared
+              ? { ok: false, problems: { form: 'Nobody is enrolled.' } }
+              : { ok: true, value: {} },
+          ),
     keep: ({ plan }: { plan: PlanFile }, seen: number) => {
       kept.push({ plan, seen });
       return Promise.resolve(
@@ -61,6 +64,7 @@ beforeEach(() => {
   kept.length = 0;
   isRefused = false;
   isUnprepared = false;
+  isCutOff = false;
   mockRouter.refresh.mockClear();
 });
 
@@ -100,4 +104,19 @@ it('says why a plan could not be kept', async () => {
   await hear({ kind: 'done', plan: plan('done') });
   expect(await screen.findByText(/Not kept\./)).toBeInTheDocument();
   expect(mockRouter.refresh).not.toHaveBeenCalled();
+});
+
+it('says why nothing could be begun, and tries again when told', async () => {
+  isCutOff = true;
+  show();
+  expect(await screen.findByText(/server did not answer/)).toBeInTheDocument();
+  expect(asked).toEqual([]);
+  isCutOff = false;
+  await act(async () => {
+    screen.getByRole('button', { name: 'Try again' }).click();
+    await Promise.resolve();
+  });
+  expect(screen.getByRole('status')).toHaveTextContent('Composing the plan of this evening');
+  await hear({ kind: 'done', plan: plan('done') });
+  expect(kept).toHaveLength(1);
 });

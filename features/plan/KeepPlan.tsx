@@ -1,6 +1,6 @@
 'use client';
 
-import { Loader } from '@mantine/core';
+import { Button, Loader } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import type { WishesFile } from '@/core/files/classFile';
@@ -22,6 +22,12 @@ interface KeepPlanProps {
   readonly changes?: readonly string[];
 }
 
+/** Nothing came back: was it the way there, or the server? */
+const whyNotBegun = () =>
+  navigator.onLine
+    ? 'The plan could not be begun: the studio’s server did not answer. Is it running?'
+    : 'The plan could not be begun: this device has no connection.';
+
 /**
  * There is one plan for an evening. Where none is kept yet, or what it rests on has changed, it is
  * composed and kept here, so that Tonight, paper, cards and Floor show the same.
@@ -30,6 +36,7 @@ export function KeepPlan({ courseId, day, changes = [], ...start }: KeepPlanProp
   const router = useRouter();
   const [gap, setGap] = useState<number | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
+  const [attempt, setAttempt] = useState(1);
   const begun = useRef(start);
   useEffect(() => {
     const { stale, ...own } = begun.current;
@@ -57,18 +64,31 @@ export function KeepPlan({ courseId, day, changes = [], ...start }: KeepPlanProp
       engine = begun.value;
       engine.start(({ gapPercent }) => setGap(gapPercent));
     };
-    void begin().catch(() => setProblem('The plan could not be begun. Load the page again.'));
+    void begin().catch(() => setProblem(whyNotBegun()));
     return () => {
       isOver = true;
       engine?.end();
     };
-  }, [courseId, day, router]);
+  }, [courseId, day, router, attempt]);
   return (
     <p className={classes.keeping} role="status">
       {problem === null && <Loader size="xs" />}
       {changes.length > 0 && <>This changed since the plan was made: {changes.join('; ')}. </>}
       {problem ??
         `Composing ${changes.length > 0 ? 'it anew' : 'the plan of this evening'}${gap === null ? '' : `, ${gap.toFixed(1)} % to go`}`}
+      {problem !== null && (
+        <Button
+          size="compact-sm"
+          variant="default"
+          onClick={() => {
+            setProblem(null);
+            setGap(null);
+            setAttempt(attempt + 1);
+          }}
+        >
+          Try again
+        </Button>
+      )}
     </p>
   );
 }
