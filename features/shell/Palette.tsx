@@ -3,7 +3,7 @@
 import { Spotlight, spotlight } from '@mantine/spotlight';
 import '@mantine/spotlight/styles.css';
 import { useRouter } from 'next/navigation';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { showProblems } from '@/design/notices';
 import { listFindablesAction } from './actions';
 import type { Findable } from './find';
@@ -18,6 +18,9 @@ const pages = [...places, ...furtherPages].map(({ href, label }) => ({
   group: 'Pages' as const,
 }));
 const groups = ['Pages', 'To do', 'People', 'Rungs', 'Set-ups'] as const;
+
+/** What scrolls can be reached and has a name; the library's own types do not know of it. */
+const asRegion = { viewportProps: { tabIndex: 0, 'aria-label': 'Found', role: 'region' } };
 
 /** Something that can be done from anywhere. */
 export interface Doing {
@@ -50,6 +53,18 @@ export function Palette({ doings, onClose }: PaletteProps) {
   const toDo = doings.map(({ label, run }) => ({ label, run, group: 'To do' as const }));
   const first = [...pages, ...toDo];
   const shown = findAll([...first, ...found], typed, typed === '' ? first.length : mostShown);
+  const inOrder = groups.flatMap((group) => shown.filter((one) => one.group === group));
+  const go = (one: (typeof shown)[number]) => ('run' in one ? one.run() : router.push(one.href));
+  const list = useRef<HTMLDivElement>(null);
+  // The library marks the first of what was listed before the last key; where that went, nothing is
+  // marked, and Enter takes the first of what is listed now.
+  const takeFirst = ({ key }: KeyboardEvent) => {
+    const [first] = inOrder;
+    const isMarked = list.current?.querySelector('[data-selected]') !== null;
+    if (key !== 'Enter' || typed === '' || first === undefined || isMarked) return;
+    go(first);
+    spotlight.close();
+  };
   return (
     <Spotlight.Root
       query={typed}
@@ -58,12 +73,14 @@ export function Palette({ doings, onClose }: PaletteProps) {
       shortcut={null}
       scrollable
       maxHeight="60vh"
+      attributes={{ content: { 'aria-label': 'Find' } }}
     >
       <Spotlight.Search
         placeholder="A person, a rung, a set-up, a page, something to do"
         aria-label="Find"
+        onKeyDown={takeFirst}
       />
-      <Spotlight.ActionsList>
+      <Spotlight.ActionsList ref={list} {...asRegion}>
         {shown.length === 0 && <Spotlight.Empty>Nothing is called that.</Spotlight.Empty>}
         {groups.map((group) => {
           const own = shown.filter((one) => one.group === group);
@@ -73,7 +90,7 @@ export function Palette({ doings, onClose }: PaletteProps) {
                 <Spotlight.Action
                   key={`${group} ${one.label} ${'href' in one ? one.href : ''}`}
                   label={one.label}
-                  onClick={() => ('run' in one ? one.run() : router.push(one.href))}
+                  onClick={() => go(one)}
                 />
               ))}
             </Spotlight.ActionsGroup>

@@ -1,0 +1,68 @@
+import type { Page } from '@playwright/test';
+import { expect, expectAccessible, test } from './support';
+
+test.use({ viewport: { width: 390, height: 780 }, isMobile: true, hasTouch: true });
+test.describe.configure({ timeout: 240_000 });
+
+/** As wide as the page wants to be: more than the screen scrolls sideways. */
+const widthOf = (page: Page) => page.evaluate(() => document.documentElement.scrollWidth);
+
+/** What a finger is asked to hit and is too low for it, by name; links in a running text are no targets. */
+const tooSmall = (page: Page) =>
+  page.evaluate(() => {
+    const wide = '.mantine-Input-wrapper, .mantine-SegmentedControl-control';
+    const bodies = '.mantine-Switch-body, .mantine-Checkbox-body, .mantine-Radio-body, label';
+    const targets = 'button, [role=button], select, input:not([type=hidden], [type=file])';
+    return [...document.querySelectorAll<HTMLElement>(targets)].flatMap((one) => {
+      const { width, height } = one.getBoundingClientRect();
+      if (width === 0 || height === 0 || getComputedStyle(one).visibility === 'hidden') return [];
+      const around = [one.closest(wide), one.closest(bodies)].map(
+        (box) => box?.getBoundingClientRect().height ?? 0,
+      );
+      const tall = Math.max(height, ...around);
+      const name = one.getAttribute('aria-label') ?? one.textContent ?? one.tagName;
+      return tall < 43.5 ? [`${name.trim().slice(0, 40)}: ${Math.round(tall)}`] : [];
+    });
+  });
+
+const pages = [
+  ['/', '/people', '/people/4', '/people/4/card', '/people/4/home', '/cards', '/home-practice'],
+  ['/plan', '/room', '/floor', '/record', '/ladders', '/ladders/FS10', '/checks', '/bench'],
+  ['/plumb', '/courses', '/courses/1', '/profiles', '/profiles/prop-led', '/entries', '/settings'],
+  ['/devices', '/begin/people?course=1', '/begin/room?course=1', '/begin/cupboard?course=1'],
+  ['/begin/placing?course=1', '/begin/class?course=1'],
+].flat();
+
+test('no page scrolls sideways, and every target is large enough for a finger', async ({
+  page,
+}) => {
+  for (const address of pages) {
+    await page.goto(address);
+    await page.getByRole('heading', { level: 1 }).first().waitFor();
+    expect(await widthOf(page), address).toBeLessThanOrEqual(390);
+    expect(await tooSmall(page), address).toEqual([]);
+  }
+});
+
+test('a check is recorded on a phone, from Tonight to the record', async ({ page }) => {
+  await page.goto('/people/4');
+  const button = page.getByRole('button', { name: /^Record Dolphin hold/ }).first();
+  await button.click();
+  await expect(page.getByRole('button', { name: 'Keep this record' })).toBeVisible();
+  expect(await widthOf(page)).toBeLessThanOrEqual(390);
+  expect(await tooSmall(page)).toEqual([]);
+  await expectAccessible(page);
+});
+
+test('a class runs on a phone: the line, a person, a stop within reach', async ({ page }) => {
+  await page.goto('/floor');
+  await page.getByRole('button', { name: 'Begin the class' }).first().click();
+  await page.waitForURL(/\/floor\/[0-9a-f-]{36}$/);
+  await expect(page.getByText('all saved')).toBeVisible({ timeout: 60_000 });
+  expect(await widthOf(page)).toBeLessThanOrEqual(390);
+  expect(await tooSmall(page)).toEqual([]);
+  await page.getByRole('button', { name: 'Stop', exact: true }).click();
+  await expect(page.getByRole('dialog')).toBeVisible();
+  expect(await widthOf(page)).toBeLessThanOrEqual(390);
+  await expectAccessible(page);
+});
