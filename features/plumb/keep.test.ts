@@ -196,10 +196,12 @@ describe('a kept picture', () => {
       people: { uid: string; cautions: { caution: string; notedOn: string }[] }[];
     };
     const { uid } = findPerson(database(), id)!;
-    file.people.find((one) => one.uid === uid)!.cautions.push({
-      caution: 'under-16',
-      notedOn: today(),
-    });
+    file.people
+      .find((one) => one.uid === uid)!
+      .cautions.push({
+        caution: 'under-16',
+        notedOn: today(),
+      });
     must(takeStudioFile(JSON.stringify(file), true));
     expect(countJpegs(database(), id)).toBe(0);
     expect(bytesOf().includes(words)).toBe(false);
