@@ -12,16 +12,16 @@ const executablePath = ensureChromium();
 if (!ensureBuild()) process.exit(1);
 
 const views = [
-  { name: 'plan', path: '/plan', until: /Kept for Tonight/, fullPage: true },
+  { name: 'plan', path: '/plan?course=1', until: /Kept for Tonight/, fullPage: true },
   { name: 'tonight', path: '/' },
   { name: 'plan-print', path: '/plan/print?course=1' },
-  { name: 'room', path: '/room' },
+  { name: 'room', path: '/room?course=1' },
   { name: 'people', path: '/people' },
   { name: 'person', path: '/people/8', open: 'Record Dolphin, one leg up' },
   { name: 'ladders', path: '/ladders' },
   { name: 'rung', path: '/ladders/HB8?person=2' },
   { name: 'poster', path: '/ladders/poster?ladder=headstand', fullPage: true },
-  { name: 'record', path: '/record', height: 900, until: /^Kick to the wall, block in hands, 1/ },
+  { name: 'record', path: '/record?course=1', height: 900, until: /^Kick to the wall, block in hands, 1/ },
   { name: 'home-practice', path: '/people/2/home' },
   { name: 'card', path: '/people/4/card', fullPage: true },
   { name: 'bench', path: '/bench?person=3' },

@@ -1,9 +1,12 @@
 import { screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
 import { times } from '@/core/catalog/dose';
 import type { FloorAct } from '@/core/running/tap';
 import { renderUi } from '@/design/testing/renderUi';
 import { Now } from './Now';
+import { PacerPanel } from './PacerPanel';
 import { listTurns } from './roundTurns';
+import type { Floor } from './useFloor';
 import { fakeBundle, fakeFloor } from './testing/fakeFloor';
 import { InClass } from './testing/renderFloor';
 
@@ -156,5 +159,29 @@ describe('a round', () => {
     expect(turnsOf(inRound({ isRest: true }))).toEqual(['1']);
     expect(turnsOf(inRound({ tries: 2 }))).toEqual(['1']);
     expect(turnsOf(inRound({ work: undefined }))).toEqual(['1']);
+  });
+
+  it('is paced anew as it then is, once it was ended', async () => {
+    const fake = fakeFloor();
+    const item = {
+      id: 'round-1',
+      kind: 'round',
+      label: 'Round 1',
+      minutes: 4,
+      startsAt: 0,
+    } as const;
+    const shown = inRound();
+    const panel = (floor: Floor) => (
+      <InClass fake={fake} floor={floor} bundle={shown}>
+        <PacerPanel line={item} round={1} />
+      </InClass>
+    );
+    const { rerender } = renderUi(panel(fake.now()));
+    await userEvent.click(screen.getByRole('button', { name: 'End the pace' }));
+    expect(screen.getByRole('button', { name: 'Pace, 2:00' })).toBeInTheDocument();
+    // Whoever has the longer dose has to stop: ten seconds of the other are left.
+    await fake.floor.say({ kind: 'sign', person: '1', sign: 'ringing' });
+    rerender(panel(fake.now()));
+    expect(screen.getByRole('button', { name: 'Pace, 0:10' })).toBeInTheDocument();
   });
 });

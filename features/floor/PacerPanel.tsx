@@ -41,13 +41,9 @@ export function PacerPanel({ line, round = null }: PacerPanelProps) {
         ? { kind, from: 3, breathsEach: 2 }
         : { kind, rounds, holdSeconds: breaths * seconds, resetSeconds: 20 };
   // A round stands as it was begun: whoever stops meanwhile does not stop the clock of the others.
-  const [lineSteps] = useState(() => linePace(line, round, own));
-  const steps =
-    kind !== 'line'
-      ? listPace(spec, seconds)
-      : round !== null || seconds === breathSeconds
-        ? lineSteps
-        : linePace(line, round, own, seconds);
+  const [begun, setBegun] = useState(() => linePace(line, round, own));
+  const asked = kind === 'line' ? linePace(line, round, own, seconds) : listPace(spec, seconds);
+  const steps = kind === 'line' && startedAt !== null ? begun : asked;
   return (
     <section className={classes.pacer} aria-label="Breath pacer">
       {startedAt === null ? (
@@ -126,6 +122,7 @@ export function PacerPanel({ line, round = null }: PacerPanelProps) {
             leftSection={<IconPlayerPlay size={22} />}
             onClick={() => {
               wakeSound();
+              setBegun(asked);
               setStarted(performance.now());
             }}
           >
