@@ -21,7 +21,12 @@ const views = [
   { name: 'ladders', path: '/ladders' },
   { name: 'rung', path: '/ladders/HB8?person=2' },
   { name: 'poster', path: '/ladders/poster?ladder=headstand', fullPage: true },
-  { name: 'record', path: '/record?course=1', height: 900, until: /^Kick to the wall, block in hands, 1/ },
+  {
+    name: 'record',
+    path: '/record?course=1',
+    height: 900,
+    until: /^Kick to the wall, block in hands, 1/,
+  },
   { name: 'home-practice', path: '/people/2/home' },
   { name: 'card', path: '/people/4/card', fullPage: true },
   { name: 'bench', path: '/bench?person=3' },
