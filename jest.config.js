@@ -1,3 +1,5 @@
+import { testDay } from './scripts/testDay.mjs';
+
 /** Unit tests beside the code they test; the compiler is the same as the application's. */
 const shared = {
   roots: ['<rootDir>'],
@@ -20,6 +22,9 @@ const shared = {
   // These ship as modules only.
   transformIgnorePatterns: ['/node_modules/(?!(d3-shape|d3-path)/)'],
 };
+
+// The same day of the week whenever somebody runs the tests; what jest starts takes it over.
+process.env.LEVITAR_DAY ??= testDay();
 
 export default {
   watchman: false,

@@ -3,8 +3,10 @@ import { rmSync } from 'node:fs';
 import process from 'node:process';
 import { bin, ensureBuild, ensureChromium, ensurePackages, ensurePdfTools, run } from './setup.mjs';
 import { makeTemplate } from './server.mjs';
+import { testDay } from './testDay.mjs';
 
 ensurePackages();
+process.env.LEVITAR_DAY ??= testDay();
 const chromium = ensureChromium();
 ensurePdfTools();
 if (!ensureBuild()) process.exit(1);

@@ -6,8 +6,10 @@ import path from 'node:path';
 import { chromium } from '@playwright/test';
 import { ensureBuild, ensureChromium, ensurePackages, root, say } from './setup.mjs';
 import { startThrowaway } from './server.mjs';
+import { testDay } from './testDay.mjs';
 
 ensurePackages();
+process.env.LEVITAR_DAY ??= testDay();
 const executablePath = ensureChromium();
 if (!ensureBuild()) process.exit(1);
 
