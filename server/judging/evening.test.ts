@@ -1,5 +1,5 @@
 /** Which evening is the next one. */
-import { seedDemo } from '@/demo/course';
+import { comingThursday, seedDemo } from '@/demo/course';
 import { begin, send, tapsOf } from '@/features/testing/floor';
 import { must, withThrowawayStudio } from '@/features/testing/studio';
 import { beginClass } from '../running/floor';
@@ -8,6 +8,15 @@ import { readClass } from './classViews';
 import { readCourse } from './views';
 
 withThrowawayStudio();
+
+const usual = process.env.LEVITAR_DAY;
+/** The day the course meets on. */
+beforeEach(() => {
+  process.env.LEVITAR_DAY = comingThursday(today());
+});
+afterEach(() => {
+  process.env.LEVITAR_DAY = usual;
+});
 
 it('is tonight until tonight has ended, and the one after it from then on', () => {
   const { uid } = begin(seedDemo);
