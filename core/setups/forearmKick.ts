@@ -253,14 +253,14 @@ function describeForearms({ distances }: Parts, { forearms }: ProfileSettings): 
     case 'slight-v':
       return [
         closerM > rules.parallelWithinM
-          ? `With this block the wrists stand ${cm(closerM)} closer together than the elbows: the slight V that is wanted.`
-          : `With this block the wrists stand as far apart as the elbows: for a slight V hold a shorter face of it.`,
+          ? `With this block the wrists are ${cm(closerM)} closer than the elbows: the slight V.`
+          : `With this block the forearms run parallel: for a slight V hold a shorter face.`,
       ];
     case 'parallel':
       return Math.abs(closerM) <= rules.parallelWithinM
         ? []
         : [
-            `With this block the wrists stand ${cm(Math.abs(closerM))} ${closerM > 0 ? 'closer together' : 'further apart'} than the elbows; without it the forearms run parallel.`,
+            `With this block the wrists are ${cm(Math.abs(closerM))} ${closerM > 0 ? 'closer' : 'further apart'} than the elbows; parallel is without it.`,
           ];
     default:
       return forearms satisfies never;
