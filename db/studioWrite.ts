@@ -1,5 +1,4 @@
 /** The file that holds everything into the tables: what is here stays, what restricts is united. */
-import { cleanJpeg } from '@/core/files/jpeg';
 import { and, eq } from 'drizzle-orm';
 import type { SQLiteTable } from 'drizzle-orm/sqlite-core';
 import type { StudioCourse, StudioFile, StudioHead, StudioPerson } from '@/core/files/studioFile';
@@ -267,13 +266,6 @@ function writePerson(db: Db, one: StudioPerson, counts: StudioCounts): number | 
   return id;
 }
 
-/** What is kept of a picture from a file: nothing but the picture; `null` where it is none. */
-function pictureOf(jpeg: string | null): Buffer | null {
-  if (jpeg === null) return null;
-  const cleaned = cleanJpeg(Buffer.from(jpeg, 'base64'));
-  return cleaned.ok ? Buffer.from(cleaned.jpeg) : null;
-}
-
 /** Pictures by their own name; what the consent does not carry is left out by the table itself. */
 function writePictures(db: Db, personId: number, { pictures }: StudioPerson): void {
   for (const { jpeg, ...row } of pictures) {
@@ -282,7 +274,7 @@ function writePictures(db: Db, personId: number, { pictures }: StudioPerson): vo
         ...row,
         personId,
         sheet: row.sheet as Sheet,
-        jpeg: pictureOf(jpeg),
+        jpeg: jpeg === null ? null : Buffer.from(jpeg, 'base64'),
       })
       .onConflictDoNothing()
       .run();

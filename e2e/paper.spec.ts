@@ -25,6 +25,13 @@ async function readPaper(
 /** Line ends and hyphens of the setting are the paper's, not the words'. */
 const plain = (words: string) => words.replace(/\s+/g, ' ').replace(/([-â€“]) (?=[a-z\d])/g, '$1');
 
+/** Everybody's name, in the order of their cards. */
+const namesOnCards = (page: Page) =>
+  page
+    .getByRole('region', { name: 'Cards', exact: true })
+    .getByRole('heading', { level: 3 })
+    .allInnerTexts();
+
 async function keptPlan(page: Page): Promise<PlanFile> {
   await page.goto('/plan?course=1');
   await page
@@ -42,10 +49,7 @@ async function keptPlan(page: Page): Promise<PlanFile> {
 test('the printed class holds the doses, names and numbers of the plan', async ({ page }, info) => {
   const plan = await keptPlan(page);
   await page.goto('/plan/print?course=1');
-  const names = await page
-    .getByRole('region', { name: 'Cards', exact: true })
-    .getByRole('heading', { level: 3 })
-    .allInnerTexts();
+  const names = await namesOnCards(page);
   const ids = plan.rounds[0]!.people.map(({ id }) => id);
   expect(names).toHaveLength(ids.length);
   const { text } = await readPaper(page, info);
@@ -97,10 +101,7 @@ test('the class as drawings is one page, with every line and letter and nobodyâ€
 }, info) => {
   const plan = await keptPlan(page);
   await page.goto('/plan/print?course=1');
-  const names = await page
-    .getByRole('region', { name: 'Cards', exact: true })
-    .getByRole('heading', { level: 3 })
-    .allInnerTexts();
+  const names = await namesOnCards(page);
   // The sheets are chosen as a teacher does: the drawings, and nothing else.
   const sheets = page.getByRole('group', { name: 'Sheets' });
   for (const chip of await sheets.getByRole('checkbox').all()) {

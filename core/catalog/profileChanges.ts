@@ -5,10 +5,10 @@ import { lineOf } from '../units/text';
 import { inSentence } from '../units/words';
 import { demandSchema, type Demand } from './demand';
 import { choiceIn, choicesOf, eyeAspectIds, getAspect, type EyeAspectId } from './eye';
-import { profileIds, profileTable, settingsOf, type ProfileSettings } from './profiles';
+import { cuesOf, profileIds, profileTable, settingsOf, type ProfileSettings } from './profiles';
 import { namedBranch, namedCheck, namedStage } from './namedKeys';
 import type { Catalog, ProfileVersion } from './school';
-import type { BranchKey, StageKey } from './stage';
+import type { BranchKey } from './stage';
 import { wayUpIds } from './waysUp';
 
 /** One field for every aspect, with its own choices. */
@@ -57,7 +57,8 @@ const eyeLabels = Object.fromEntries(eyeAspectIds.map((id) => [id, getAspect(id)
   string
 >;
 
-const settingWords: Record<keyof ProfileSettings, string> = {
+/** What each setting is called, wherever it is shown. */
+export const settingWords: Record<keyof ProfileSettings, string> = {
   ...eyeLabels,
   forearmGapM: 'Fingertips to the wall, forearms',
   shoulderLiftM: 'Shoulder lift asked for',
@@ -136,7 +137,7 @@ export function describeChanges(profile: ProfileVersion, catalog: Catalog): Chan
     });
   }
   for (const [stage, cue] of entriesOf(cues)) {
-    const before = (origin.cues as Readonly<Partial<Record<StageKey, string>>>)[stage] ?? 'no cue';
+    const before = cuesOf(profile.origin)[stage] ?? 'no cue';
     if (before !== cue) {
       lines.push({ what: `Cue at ${catalog.stages[stage]?.label ?? stage}`, before, after: cue });
     }

@@ -1,5 +1,5 @@
 import type { EyeSettings } from './eye';
-import type { BranchId } from './stage';
+import type { BranchId, StageKey } from './stage';
 import type { WayUpId } from './waysUp';
 
 export type HandLMethod = 'sitting' | 'table' | 'reach';
@@ -119,6 +119,10 @@ export const profileTable = {
 
 export type ProfileId = keyof typeof profileTable;
 export const profileIds = Object.keys(profileTable) as [ProfileId, ...ProfileId[]];
+
+/** What a shipped profile says at a stage, by stage. */
+export const cuesOf = (id: ProfileId): Readonly<Partial<Record<StageKey, string>>> =>
+  profileTable[id].cues;
 
 /** Figures and methods of a profile that a copy may set otherwise. */
 export type ProfileSettings = Pick<

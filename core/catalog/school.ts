@@ -9,6 +9,7 @@ import { checkTable } from './checks';
 import { isCheckDemand, type CheckDemand, type Demand } from './demand';
 import { drillTable, type DrillKey, type DrillSpec } from './drills';
 import {
+  cuesOf,
   profileTable,
   settingsOf,
   type ProfileId,
@@ -195,7 +196,7 @@ export function buildSchool(profile: ProfileVersion, catalog: Catalog = shippedC
     const spec = stageAt(key);
     return spec.gateByProfile?.[profile.origin] ?? spec;
   };
-  const cues: NonNullable<ProfileChanges['cues']> = { ...origin.cues, ...changes.cues };
+  const cues = { ...cuesOf(profile.origin), ...changes.cues };
   const ladders = Object.fromEntries(ladderIds.map((id) => [id, [] as StageKey[]])) as Record<
     LadderId,
     StageKey[]

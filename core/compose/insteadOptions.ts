@@ -110,7 +110,7 @@ function toAlternative(
     ...(watch.length === 0 ? {} : { watch }),
     loads,
     strains,
-    ...(dose === null ? {} : { dose: dose.words, work: dose.work }),
+    ...(dose === null ? {} : { dose: dose.words, work: dose.work, spans: dose.spans }),
     ...(first.length === 0 ? {} : { checkFirst: first }),
     why: 'the same place in the class',
     atDoor: [],

@@ -82,6 +82,8 @@ export interface PlannedOption extends RoundOption {
   readonly dose?: string;
   /** The same as work. */
   readonly work?: DrillWork;
+  /** The same set by set, seconds; absent in classes begun before it was said. */
+  readonly spans?: readonly number[];
   /** A foot leaves the floor: not for whoever keeps the feet down today. */
   readonly feetUp?: true;
   /** What to do differently and look at; for the teacher alone. */

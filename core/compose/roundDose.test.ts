@@ -12,7 +12,11 @@ describe('the dose of a round', () => {
     expect(doseInRound([breaths(5, 5, { sets: 2 })], { shoulder: 0.3 }, fresh)).toEqual({
       words: '2 × 5 breaths',
       work: { sets: 2, seconds: 25 },
+      spans: [25, 25],
     });
+    // Held on each side first, then counted on each: no set is as long as another.
+    const mixed = [breaths(5, 5, { per: 'side' }), times(3, 4, { per: 'side' })];
+    expect(doseInRound(mixed, { core: 0.5 }, fresh).spans).toEqual([25, 25, 12, 12]);
     expect(doseInRound([times(3, 3, { per: 'side' })], { core: 0.5 }, fresh).work).toEqual({
       sets: 2,
       seconds: 9,

@@ -9,6 +9,8 @@ export interface RoundDose {
   /** `2 × 5 breaths`. */
   readonly words: string;
   readonly work: DrillWork;
+  /** Seconds of each set in the order in which they are done; 0: as long as it is good. */
+  readonly spans: readonly number[];
 }
 
 /** Seconds of one breath and of one slow repetition, where nobody has said otherwise. */
@@ -57,6 +59,7 @@ export function doseInRound(
       sets: work.reduce((sum, { sets }) => sum + sets, 0),
       seconds: Math.max(0, ...work.map(({ seconds }) => seconds)),
     },
+    spans: work.flatMap(({ sets, seconds }) => Array<number>(sets).fill(seconds)),
   };
 }
 

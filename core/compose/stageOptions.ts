@@ -115,7 +115,7 @@ export function toOptions(
       ...(needsHand ? { needsHand: true as const, assist: spec.assist! } : {}),
       ...(needsHand && person.consent === 'ask' ? { asksFirst: true as const } : {}),
       ...(isTry ? { isAttempt: true as const, tries, dose: sayTries(tries) } : {}),
-      ...(dose === null ? {} : { dose: dose.words, work: dose.work }),
+      ...(dose === null ? {} : { dose: dose.words, work: dose.work, spans: dose.spans }),
       ...(first.length === 0 ? {} : { checkFirst: first }),
       ...(liftsFeet(spec) ? { feetUp: true as const } : {}),
       ...(watch.length === 0 ? {} : { watch }),

@@ -1,5 +1,4 @@
 /** A breath pacer as data: what the next seconds hold. Whoever shows or sounds it drives the time. */
-import type { ComingDown } from './roundPace';
 import { sidesOf, type Dose, type DoseStep } from '../catalog/dose';
 
 export type PaceSpec =
@@ -14,6 +13,12 @@ export type PaceSpec =
       readonly holdSeconds: number;
       readonly resetSeconds: number;
     };
+
+/** Whoever comes down before the set of the others is over, seconds after it began. */
+export interface ComingDown {
+  readonly seconds: number;
+  readonly people: readonly string[];
+}
 
 export interface PaceStep {
   readonly kind: 'hold' | 'reset';

@@ -229,7 +229,7 @@ export function optionForAssistant(option: PlannedOption): PlannedOption {
     wayUp,
     same,
     dose,
-    work,
+    spans,
     checkFirst,
     value,
     heightM,
@@ -273,7 +273,7 @@ export function optionForAssistant(option: PlannedOption): PlannedOption {
     ...(same === undefined ? {} : { same }),
     ...(dose === undefined ? {} : { dose }),
     // The dose as it is paced.
-    ...(work === undefined ? {} : { work: { sets: work.sets, seconds: work.seconds } }),
+    ...(spans === undefined ? {} : { spans }),
     ...(checkFirst === undefined ? {} : { checkFirst }),
     ...(alongM === undefined ? {} : { alongM }),
     ...(outM === undefined ? {} : { outM }),

@@ -4,7 +4,7 @@ import { downAt, listRoundPace, type RoundTurn } from './roundPace';
 
 const turn = (person: string, sets: number, seconds: number): RoundTurn => ({
   person,
-  work: { sets, seconds },
+  spans: Array<number>(sets).fill(seconds),
 });
 
 describe('one clock for a round', () => {
@@ -24,6 +24,14 @@ describe('one clock for a round', () => {
     expect(left[2]).not.toHaveProperty('down');
   });
 
+  it('gives each set its own length: a hold first, then something counted', () => {
+    const mixed: RoundTurn = { person: 'a', spans: [25, 25, 12, 12] };
+    const holds = listRoundPace([mixed, turn('b', 3, 20)], 8).filter(({ kind }) => kind === 'hold');
+    expect(holds.map(({ seconds }) => seconds)).toEqual([25, 25, 20, 12]);
+    expect(holds[2]!.down).toEqual([{ seconds: 12, people: ['a'] }]);
+    expect(listRoundPace([{ person: 'a', spans: [20, 0] }], 4)).toEqual([]);
+  });
+
   it('leaves out what has no length of its own, and is nothing where nobody works by it', () => {
     expect(listRoundPace([turn('a', 1, 0)], 4)).toEqual([]);
     expect(listRoundPace([], 4)).toEqual([]);
@@ -41,30 +49,22 @@ describe('one clock for a round', () => {
   });
 
   it('asks of nobody more than their dose, and of everybody all of it', () => {
+    const spans = fc.array(fc.integer({ min: 5, max: 60 }), { minLength: 1, maxLength: 5 });
     const turns = fc
-      .array(
-        fc.record({
-          sets: fc.integer({ min: 1, max: 4 }),
-          seconds: fc.integer({ min: 5, max: 60 }),
-        }),
-        {
-          minLength: 1,
-          maxLength: 12,
-        },
-      )
-      .map((list) => list.map(({ sets, seconds }, index) => turn(String(index), sets, seconds)));
+      .array(spans, { minLength: 1, maxLength: 12 })
+      .map((list) => list.map((own, index): RoundTurn => ({ person: String(index), spans: own })));
     fc.assert(
       fc.property(turns, fc.integer({ min: 2, max: 8 }), (list, minutes) => {
         const steps = listRoundPace(list, minutes);
         const holds = steps.filter(({ kind }) => kind === 'hold');
-        for (const { person, work } of list) {
+        for (const { person, spans: asked } of list) {
           const own = holds
             .filter(({ done = [] }) => !done.includes(person))
             .map(
               ({ seconds, down = [] }) =>
                 down.find(({ people }) => people.includes(person))?.seconds ?? seconds,
             );
-          expect(own).toEqual(Array.from({ length: work.sets }, () => work.seconds));
+          expect(own).toEqual(asked);
         }
         // Where there is time, it is rest, and no more of it than the round has.
         const worked = holds.reduce((sum, { seconds }) => sum + seconds, 0);

@@ -3,50 +3,42 @@
  * has less of it comes down while the others go on. Source: handbook 07 (work within what somebody can
  * bear), 08 (one clock for many).
  */
-import type { DrillWork } from '../catalog/drills';
-import type { PaceStep } from './pacer';
+import type { ComingDown, PaceStep } from './pacer';
 
 export interface RoundTurn {
   readonly person: string;
-  readonly work: DrillWork;
-}
-
-/** Whoever comes down before the set of the others is over, seconds after it began. */
-export interface ComingDown {
-  readonly seconds: number;
-  readonly people: readonly string[];
+  /** Seconds of each set, in their order; 0: as long as it is good. */
+  readonly spans: readonly number[];
 }
 
 /** Rest between two sets, seconds: never less, and no longer than keeps people warm. */
 const rest = { least: 20, most: 60 } as const;
 
 /**
- * @param turns who works by the clock; work without seconds is as long as it is good, and has none
+ * @param turns who works by the clock; whose sets last as long as they are good is not in it
  * @param minutes of the round; what the sets leave of it is shared out as rest between them
  * @returns nothing where nobody works by the clock
  */
 export function listRoundPace(turns: readonly RoundTurn[], minutes: number): PaceStep[] {
-  const timed = turns.filter(({ work }) => work.sets > 0 && work.seconds > 0);
-  const sets = Math.max(0, ...timed.map(({ work }) => work.sets));
+  const timed = turns.filter(({ spans }) => spans.length > 0 && spans.every((span) => span > 0));
+  const sets = Math.max(0, ...timed.map(({ spans }) => spans.length));
   const holds = Array.from({ length: sets }, (_, set): PaceStep => {
-    const own = timed.filter(({ work }) => work.sets > set);
-    const seconds = Math.max(...own.map(({ work }) => work.seconds));
-    const earlier = [...new Set(own.map(({ work }) => work.seconds))]
-      .filter((length) => length < seconds)
-      .sort((a, b) => a - b);
-    const done = timed.filter(({ work }) => work.sets <= set).map(({ person }) => person);
+    const lengths = new Map<number, string[]>();
+    for (const { person, spans } of timed) {
+      const span = spans[set];
+      if (span !== undefined) lengths.set(span, [...(lengths.get(span) ?? []), person]);
+    }
+    const seconds = Math.max(...lengths.keys());
+    const down = [...lengths]
+      .filter(([length]) => length < seconds)
+      .sort(([a], [b]) => a - b)
+      .map(([length, people]): ComingDown => ({ seconds: length, people }));
+    const done = timed.filter(({ spans }) => spans.length <= set).map(({ person }) => person);
     return {
       kind: 'hold',
       label: sets === 1 ? 'Up' : `Set ${set + 1} of ${sets}`,
       seconds,
-      ...(earlier.length === 0
-        ? {}
-        : {
-            down: earlier.map((length): ComingDown => ({
-              seconds: length,
-              people: own.filter(({ work }) => work.seconds === length).map(({ person }) => person),
-            })),
-          }),
+      ...(down.length === 0 ? {} : { down }),
       ...(done.length === 0 ? {} : { done }),
     };
   });

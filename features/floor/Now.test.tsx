@@ -88,12 +88,13 @@ describe('the line that the class is at', () => {
 });
 
 describe('a round', () => {
+  const item = { id: 'round-1', kind: 'round', label: 'Round 1', minutes: 4, startsAt: 0 } as const;
   const option = (id: string, more: object = {}) => ({
     id,
     label: id,
     pass: 'open',
     value: 1,
-    work: { sets: 2, seconds: 30 },
+    spans: [30, 30],
     ...more,
   });
   const placed = (id: string, confirmAtDoor: string[] = []) => ({
@@ -112,7 +113,7 @@ describe('a round', () => {
           { id: '1', options: [option('o1')], fallbacks: [], closedDrills: [] },
           {
             id: '2',
-            options: [option('o2', { work: { sets: 1, seconds: 10 }, ...more })],
+            options: [option('o2', { spans: [10], ...more })],
             fallbacks: [],
             closedDrills: [],
           },
@@ -133,13 +134,6 @@ describe('a round', () => {
 
   it('is paced with everybody’s own dose', () => {
     const told: unknown[] = [];
-    const item = {
-      id: 'round-1',
-      kind: 'round',
-      label: 'Round 1',
-      minutes: 4,
-      startsAt: 0,
-    } as const;
     renderUi(
       <InClass fake={fakeFloor()} bundle={inRound()} tell={(event) => told.push(event)}>
         <Now item={item} round={1} />
@@ -158,18 +152,11 @@ describe('a round', () => {
     expect(turnsOf(inRound({}, ['Neck ease']))).toEqual(['1']);
     expect(turnsOf(inRound({ isRest: true }))).toEqual(['1']);
     expect(turnsOf(inRound({ tries: 2 }))).toEqual(['1']);
-    expect(turnsOf(inRound({ work: undefined }))).toEqual(['1']);
+    expect(turnsOf(inRound({ spans: undefined }))).toEqual(['1']);
   });
 
   it('is paced anew as it then is, once it was ended', async () => {
     const fake = fakeFloor();
-    const item = {
-      id: 'round-1',
-      kind: 'round',
-      label: 'Round 1',
-      minutes: 4,
-      startsAt: 0,
-    } as const;
     const shown = inRound();
     const panel = (floor: Floor) => (
       <InClass fake={fake} floor={floor} bundle={shown}>

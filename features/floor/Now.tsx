@@ -74,7 +74,8 @@ export function Now({
         {steps.length > 0 && !isPacing && (
           <Button
             size="lg"
-            variant="light"
+            variant="default"
+            mt="sm"
             leftSection={<IconPlayerPlay size={22} />}
             onClick={() => {
               wakeSound();

@@ -77,26 +77,10 @@ export function PacerPanel({ line, round = null }: PacerPanelProps) {
               onChange={(value) => setKind(value as Kind)}
             />
             {(kind === 'breaths' || kind === 'rounds') && (
-              <NumberInput
-                size="md"
-                label="Breaths"
-                w={92}
-                min={1}
-                max={40}
-                value={breaths}
-                onChange={(value) => setBreaths(Math.min(40, Math.max(1, Number(value) || 1)))}
-              />
+              <Count label="Breaths" from={1} to={40} value={breaths} onChange={setBreaths} />
             )}
             {kind === 'rounds' && (
-              <NumberInput
-                size="md"
-                label="Rounds"
-                w={92}
-                min={2}
-                max={12}
-                value={rounds}
-                onChange={(value) => setRounds(Math.min(12, Math.max(2, Number(value) || 2)))}
-              />
+              <Count label="Rounds" from={2} to={12} value={rounds} onChange={setRounds} />
             )}
             <NumberInput
               size="md"
@@ -142,6 +126,27 @@ export function PacerPanel({ line, round = null }: PacerPanelProps) {
     </section>
   );
 }
+
+interface CountProps {
+  readonly label: string;
+  readonly from: number;
+  readonly to: number;
+  readonly value: number;
+  readonly onChange: (value: number) => void;
+}
+
+/** So many of something, within what can be counted along. */
+const Count = ({ label, from, to, value, onChange }: CountProps) => (
+  <NumberInput
+    size="md"
+    label={label}
+    w={92}
+    min={from}
+    max={to}
+    value={value}
+    onChange={(typed) => onChange(Math.min(to, Math.max(from, Number(typed) || from)))}
+  />
+);
 
 const Resting = () => (
   <div className={classes.breath} aria-hidden="true">

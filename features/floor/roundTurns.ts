@@ -28,9 +28,9 @@ export function listTurns(
     const door = doorOf(placed, state, keyOf);
     if (isOut || door === 'ask' || door === 'instead') return [];
     const option = findOption(bundle.prepared, id, placed.option);
-    const { work } = option ?? {};
-    if (option === undefined || work === undefined) return [];
+    const { spans } = option ?? {};
+    if (option === undefined || spans === undefined) return [];
     if (option.isRest === true || option.tries !== undefined) return [];
-    return [{ person: id, work }];
+    return [{ person: id, spans }];
   });
 }

@@ -15,7 +15,7 @@ import { useDebouncedValue } from '@mantine/hooks';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState, useTransition } from 'react';
 import type { Demand } from '@/core/catalog/demand';
-import type { ChangeLine } from '@/core/catalog/profileChanges';
+import { settingWords, type ChangeLine } from '@/core/catalog/profileChanges';
 import { choiceIn, choicesOf, eyeAspectIds, getAspect } from '@/core/catalog/eye';
 import type { ProfileSettings } from '@/core/catalog/profiles';
 import { wayUpIds, wayUpTable } from '@/core/catalog/waysUp';
@@ -300,41 +300,30 @@ interface SettingsProps {
   readonly onChange: (part: Partial<ProfileSettings>) => void;
 }
 
+/** What a school measures in centimetres, and how far a copy may set it. */
+const lengthSettings = [
+  { id: 'forearmGapM', most: 40, step: 1 },
+  { id: 'shoulderLiftM', most: 8, step: 1 },
+  { id: 'bolsterLeadM', most: 3, step: 0.5 },
+] as const;
+
 function Settings({ settings, isShipped, onChange }: SettingsProps) {
-  const centimetres = (value: number | string) => Math.round(Number(value) * 10) / 1000;
   return (
     <Group align="flex-end" mt="sm">
-      <NumberInput
-        label="Fingertips to the wall, forearms"
-        w={210}
-        suffix=" cm"
-        min={0}
-        max={40}
-        disabled={isShipped}
-        value={Math.round(settings.forearmGapM * 1000) / 10}
-        onChange={(value) => onChange({ forearmGapM: centimetres(value) })}
-      />
-      <NumberInput
-        label="Shoulder lift asked for"
-        w={190}
-        suffix=" cm"
-        min={0}
-        max={8}
-        disabled={isShipped}
-        value={Math.round(settings.shoulderLiftM * 1000) / 10}
-        onChange={(value) => onChange({ shoulderLiftM: centimetres(value) })}
-      />
-      <NumberInput
-        label="Shoulders ahead at the bolster"
-        w={210}
-        suffix=" cm"
-        min={0}
-        max={3}
-        step={0.5}
-        disabled={isShipped}
-        value={Math.round(settings.bolsterLeadM * 1000) / 10}
-        onChange={(value) => onChange({ bolsterLeadM: centimetres(value) })}
-      />
+      {lengthSettings.map(({ id, most, step }) => (
+        <NumberInput
+          key={id}
+          label={settingWords[id]}
+          w={210}
+          suffix=" cm"
+          min={0}
+          max={most}
+          step={step}
+          disabled={isShipped}
+          value={Math.round(settings[id] * 1000) / 10}
+          onChange={(value) => onChange({ [id]: Math.round(Number(value) * 10) / 1000 })}
+        />
+      ))}
       <NativeSelect
         label="L on the hands, measured by"
         disabled={isShipped}

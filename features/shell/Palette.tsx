@@ -51,16 +51,19 @@ export function Palette({ doings, onClose }: PaletteProps) {
     };
   }, []);
   const toDo = doings.map(({ label, run }) => ({ label, run, group: 'To do' as const }));
-  const first = [...pages, ...toDo];
-  const shown = findAll([...first, ...found], typed, typed === '' ? first.length : mostShown);
-  const inOrder = groups.flatMap((group) => shown.filter((one) => one.group === group));
+  const always = [...pages, ...toDo];
+  const shown = findAll([...always, ...found], typed, typed === '' ? always.length : mostShown);
+  const listed = groups.map((group) => ({
+    group,
+    own: shown.filter((one) => one.group === group),
+  }));
   const go = (one: (typeof shown)[number]) => ('run' in one ? one.run() : router.push(one.href));
   const list = useRef<HTMLDivElement>(null);
   // The library marks the first of what was listed before the last key; where that went, nothing is
   // marked, and Enter takes the first of what is listed now.
   const takeFirst = ({ key }: KeyboardEvent) => {
-    const [first] = inOrder;
-    const isMarked = list.current?.querySelector('[data-selected]') !== null;
+    const [first] = listed.flatMap(({ own }) => own);
+    const isMarked = (list.current?.querySelector('[data-selected]') ?? null) !== null;
     if (key !== 'Enter' || typed === '' || first === undefined || isMarked) return;
     go(first);
     spotlight.close();
@@ -82,9 +85,8 @@ export function Palette({ doings, onClose }: PaletteProps) {
       />
       <Spotlight.ActionsList ref={list} {...asRegion}>
         {shown.length === 0 && <Spotlight.Empty>Nothing is called that.</Spotlight.Empty>}
-        {groups.map((group) => {
-          const own = shown.filter((one) => one.group === group);
-          return own.length === 0 ? null : (
+        {listed.map(({ group, own }) =>
+          own.length === 0 ? null : (
             <Spotlight.ActionsGroup key={group} label={group}>
               {own.map((one) => (
                 <Spotlight.Action
@@ -94,8 +96,8 @@ export function Palette({ doings, onClose }: PaletteProps) {
                 />
               ))}
             </Spotlight.ActionsGroup>
-          );
-        })}
+          ),
+        )}
       </Spotlight.ActionsList>
     </Spotlight.Root>
   );

@@ -104,15 +104,20 @@ function explain(source: ByteSource, error: unknown): string {
   return line === null ? problem.message : `Line ${line}: ${problem.message}`;
 }
 
-/** A picture is a picture, and small enough: what is written beside it is left out when it is stored. */
-function assertPictures({ pictures }: StudioPerson): void {
-  pictures.forEach(({ jpeg }, index) => {
-    if (jpeg === null) return;
+/**
+ * The same person with nothing in their pictures but what has to be there to see them.
+ *
+ * @throws InputProblem `invalid` for one that is no picture, or too large
+ */
+function withCleanPictures(person: StudioPerson): StudioPerson {
+  const pictures = person.pictures.map(({ jpeg, ...row }, index) => {
+    if (jpeg === null) return { ...row, jpeg };
     const cleaned = cleanJpeg(Buffer.from(jpeg, 'base64'));
-    if (cleaned.ok) return;
+    if (cleaned.ok) return { ...row, jpeg: Buffer.from(cleaned.jpeg).toString('base64') };
     const path = ['pictures', index, 'jpeg'] as const;
     throw new InputProblem('invalid', `${path.join('.')}: ${cleaned.problem}`, path);
   });
+  return { ...person, pictures };
 }
 
 class OnlyLooked extends Error {}
@@ -145,8 +150,7 @@ function writeAll(db: Db, source: ByteSource, onProgress: Progress): StudioCount
       }
       seen.add(person.uid);
       assertStudioPerson(person, context);
-      assertPictures(person);
-      writer.person(person);
+      writer.person(withCleanPictures(person));
     },
     onBytes: share(0, 0.4),
   });
