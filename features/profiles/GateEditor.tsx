@@ -13,8 +13,8 @@ import { IconX } from '@tabler/icons-react';
 import { useState } from 'react';
 import type { BaseId } from '@/core/catalog/checks';
 import type { CheckDemand, Demand } from '@/core/catalog/demand';
-import { describeDemand } from '@/core/catalog/profileChanges';
-import { shippedCatalog } from '@/core/catalog/school';
+import { describeDemand, describeGate } from '@/core/catalog/profileChanges';
+import type { Catalog } from '@/core/catalog/school';
 import type { EditorChecks, EditorStage } from './ProfileEditor';
 import classes from './profiles.module.css';
 
@@ -26,6 +26,8 @@ interface GateEditorProps {
   readonly cue: string;
   readonly isClosed: boolean;
   readonly checks: EditorChecks;
+  /** With the teacher's own rows: they have names, too. */
+  readonly catalog: Catalog;
   readonly onGate: (gate: readonly Demand[] | null) => void;
   readonly onCue: (cue: string) => void;
   readonly onClosed: (isClosed: boolean) => void;
@@ -41,7 +43,7 @@ const shares = [
 
 /** One stage in a copy: open or closed, what it asks, what to say. */
 export function GateEditor(props: GateEditorProps) {
-  const { stage, isShipped, gate, cue, isClosed, checks, onGate, onCue, onClosed } = props;
+  const { stage, isShipped, gate, cue, isClosed, checks, catalog, onGate, onCue, onClosed } = props;
   const [isOpen, setIsOpen] = useState(false);
   const current = gate ?? stage.originGate;
   const set = (index: number, demand: Demand | null) => {
@@ -55,7 +57,7 @@ export function GateEditor(props: GateEditorProps) {
           <strong>{stage.label}</strong>
           {gate !== null && <span className={classes.mark}> changed</span>}
           {isClosed && <span className={classes.mark}> closed</span>}
-          <p>{current.length === 0 ? 'opens with nothing' : current.map(words).join('; ')}</p>
+          <p>{current.length === 0 ? 'opens with nothing' : describeGate(current, catalog)}</p>
         </div>
         {!isShipped && (
           <Button
@@ -78,8 +80,9 @@ export function GateEditor(props: GateEditorProps) {
           />
           {current.map((demand, index) => (
             <DemandLine
-              key={`${index}-${words(demand)}`}
+              key={`${index}-${describeDemand(demand, catalog)}`}
               demand={demand}
+              catalog={catalog}
               onChange={(next) => set(index, next)}
             />
           ))}
@@ -118,15 +121,14 @@ export function GateEditor(props: GateEditorProps) {
   );
 }
 
-const words = (demand: Demand) => describeDemand(demand, shippedCatalog);
-
 interface DemandLineProps {
   readonly demand: Demand;
+  readonly catalog: Catalog;
   readonly onChange: (demand: Demand | null) => void;
 }
 
 /** A plain check can be set to a share of its bar or to a figure; "or" lines only go as a whole. */
-function DemandLine({ demand, onChange }: DemandLineProps) {
+function DemandLine({ demand, catalog, onChange }: DemandLineProps) {
   const isPlain = 'check' in demand;
   const change = (part: Partial<CheckDemand>) => {
     const { check, base, onDays } = demand as CheckDemand;
@@ -139,7 +141,7 @@ function DemandLine({ demand, onChange }: DemandLineProps) {
   };
   return (
     <Group gap="sm">
-      <span className={classes.demand}>{words(demand)}</span>
+      <span className={classes.demand}>{describeDemand(demand, catalog)}</span>
       {isPlain && (
         <>
           {demand.base !== undefined && (
@@ -178,7 +180,7 @@ function DemandLine({ demand, onChange }: DemandLineProps) {
       )}
       <ActionIcon
         variant="subtle"
-        aria-label={`Take out ${words(demand)}`}
+        aria-label={`Take out ${describeDemand(demand, catalog)}`}
         onClick={() => onChange(null)}
       >
         <IconX size={15} />

@@ -13,13 +13,18 @@ import {
 } from '@mantine/core';
 import { useDebouncedValue } from '@mantine/hooks';
 import { useRouter } from 'next/navigation';
-import { useEffect, useState, useTransition } from 'react';
+import { useEffect, useMemo, useState, useTransition } from 'react';
 import type { Demand } from '@/core/catalog/demand';
 import { settingWords, type ChangeLine } from '@/core/catalog/profileChanges';
 import { choiceIn, choicesOf, eyeAspectIds, getAspect } from '@/core/catalog/eye';
 import type { ProfileSettings } from '@/core/catalog/profiles';
 import { wayUpIds, wayUpTable } from '@/core/catalog/waysUp';
-import type { ProfileChanges } from '@/core/catalog/school';
+import {
+  shippedCatalog,
+  withEntries,
+  type Entries,
+  type ProfileChanges,
+} from '@/core/catalog/school';
 import type { LadderId, BranchKey, StageKey } from '@/core/catalog/stage';
 import type { VerdictKind } from '@/core/ladder/verdict';
 import type { ProfilePreview } from './change';
@@ -43,7 +48,6 @@ export interface EditorStage {
   readonly label: string;
   readonly gate: readonly Demand[];
   readonly originGate: readonly Demand[];
-  readonly gateWords: string;
   readonly cue: string;
   readonly branch: string | null;
 }
@@ -64,6 +68,8 @@ interface ProfileEditorProps {
   readonly checks: EditorChecks;
   readonly stages: EditorStages;
   readonly settings: ProfileSettings;
+  /** The teacher's own checks and stages, for their names in gates. */
+  readonly own: Entries;
   readonly branches: readonly { readonly key: BranchKey; readonly label: string }[];
   readonly closedBranches: readonly BranchKey[];
 }
@@ -72,6 +78,7 @@ interface ProfileEditorProps {
 export function ProfileEditor(props: ProfileEditorProps) {
   const { profileKey, version, isShipped, lines, checks, stages, settings, branches } = props;
   const router = useRouter();
+  const catalog = useMemo(() => withEntries(shippedCatalog, props.own), [props.own]);
   const [label, setLabel] = useState(props.label);
   const [changes, setChanges] = useState<ProfileChanges>(props.changes);
   const [preview, setPreview] = useState<ProfilePreview | null>(null);
@@ -187,6 +194,7 @@ export function ProfileEditor(props: ProfileEditorProps) {
                     cue={changes.cues?.[stage.key] ?? stage.cue}
                     isClosed={(changes.closedStages ?? []).includes(stage.key)}
                     checks={checks}
+                    catalog={catalog}
                     onGate={(gate) => {
                       const gates = { ...changes.gates };
                       if (gate === null) delete gates[stage.key];

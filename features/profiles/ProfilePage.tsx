@@ -1,4 +1,7 @@
-import { entriesOf } from '@/core/units/keyed';
+import { isShippedCheck } from '@/core/catalog/checks';
+import type { Catalog, Entries } from '@/core/catalog/school';
+import { stageIds } from '@/core/catalog/stages';
+import { entriesOf, tableOf } from '@/core/units/keyed';
 import { Title } from '@mantine/core';
 import { notFound } from 'next/navigation';
 import { describeChanges } from '@/core/catalog/profileChanges';
@@ -17,10 +20,16 @@ interface ProfilePageProps {
   readonly params: Promise<{ readonly key: string }>;
 }
 
+/** What of a catalog does not ship: the page has the rest. */
+const ownRows = ({ checks, stages }: Catalog): Entries => ({
+  checks: tableOf(entriesOf(checks).filter(([key]) => !isShippedCheck(key))),
+  stages: tableOf(entriesOf(stages).filter(([key]) => !stageIds.some((id) => id === key))),
+});
+
 export async function ProfilePage({ params }: ProfilePageProps) {
   const view = readProfilePage((await params).key);
   if (view === null) notFound();
-  const { profile, isShipped, school, catalog, gates, nameForCopy, courses } = view;
+  const { profile, isShipped, school, catalog, nameForCopy, courses } = view;
   const origin = profileTable[profile.origin];
   const checks: EditorChecks = [...school.checks].map(([key, { spec, bar }]) => ({
     key,
@@ -40,7 +49,6 @@ export async function ProfilePage({ params }: ProfilePageProps) {
         label: stage.spec.label,
         gate: stage.gate,
         originGate: stage.spec.gateByProfile?.[profile.origin]?.gate ?? stage.spec.gate,
-        gateWords: gates[key] ?? '',
         cue: stage.cue ?? '',
         branch: stage.spec.branch ?? null,
       };
@@ -72,6 +80,7 @@ export async function ProfilePage({ params }: ProfilePageProps) {
         changes={profile.changes}
         lines={describeChanges(profile, catalog)}
         checks={checks}
+        own={ownRows(catalog)}
         stages={stages}
         settings={school.settings}
         branches={entriesOf(catalog.branches).map(([key, { label }]) => ({ key, label }))}

@@ -1,5 +1,4 @@
 import { entryKinds, type OwnEntries } from '@/core/catalog/entries';
-import { describeDemand } from '@/core/catalog/profileChanges';
 import { profileIds } from '@/core/catalog/profiles';
 import {
   shippedProfile,
@@ -42,8 +41,6 @@ export interface ProfilePageView {
   readonly isShipped: boolean;
   readonly school: School;
   readonly catalog: Catalog;
-  /** Gates in words, by stage. */
-  readonly gates: Readonly<Record<string, string>>;
   readonly nameForCopy: string;
   /** Every course, and the profile it is judged with. */
   readonly courses: readonly CourseProfile[];
@@ -71,12 +68,6 @@ export function readProfilePage(key: string): ProfilePageView | null {
     catalog,
     nameForCopy: nameForCopy(db, school.profile),
     courses: listCourses(db).map(({ id, name, place, profile }) => ({ id, name, place, profile })),
-    gates: Object.fromEntries(
-      [...school.stages].map(([stage, { gate }]) => [
-        stage,
-        gate.map((demand) => describeDemand(demand, catalog)).join('; '),
-      ]),
-    ),
   };
 }
 
