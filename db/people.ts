@@ -1,6 +1,7 @@
 import { and, asc, eq, inArray, isNull } from 'drizzle-orm';
 import type { BodyInput } from '@/core/body/body';
-import type { LengthId } from '@/core/body/lengths';
+import type { ForearmHandsId } from '@/core/body/hands';
+import { bodyOfTaken, type TakenId } from '@/core/body/taken';
 import type { CautionId } from '@/core/catalog/cautions';
 import type { LadderId, StageKey } from '@/core/catalog/stage';
 import type { Care, Clearance, PainReport, SignReport } from '@/core/caution/care';
@@ -38,7 +39,7 @@ export interface PersonRow {
   readonly body: BodyInput;
   readonly heightTyped: string;
   /** Measured lengths as typed. */
-  readonly typedLengths: Readonly<Partial<Record<LengthId, string>>>;
+  readonly typedLengths: Readonly<Partial<Record<TakenId, string>>>;
   readonly consent: Consent;
   /** Pictures that are kept. */
   readonly pictureConsent: Consent;
@@ -86,7 +87,9 @@ export interface BodyChange {
   readonly heightM: number;
   readonly heightTyped: string;
   readonly massKg: number | null;
-  readonly lengths: readonly { length: LengthId; metres: number; typed: string }[];
+  /** Absent: as it is; `null`: as the school has them. */
+  readonly forearmHands?: ForearmHandsId | null;
+  readonly lengths: readonly { length: TakenId; metres: number; typed: string }[];
 }
 
 type PersonRecord = typeof person.$inferSelect;
@@ -183,7 +186,8 @@ function assembleAnew(db: Db, rows: readonly PersonRecord[]): PersonRow[] {
         heightM: row.heightM,
         ...(row.heightTyped === '' ? { isHeightGuessed: true as const } : {}),
         ...(row.massKg === null ? {} : { massKg: row.massKg }),
-        lengths: Object.fromEntries(own.map(({ length, metres }) => [length, metres])),
+        ...(row.forearmHands === null ? {} : { forearmHands: row.forearmHands }),
+        ...bodyOfTaken(own),
       },
       heightTyped: row.heightTyped,
       typedLengths: Object.fromEntries(own.map(({ length, typed }) => [length, typed])),
@@ -279,8 +283,11 @@ export function saveName(db: Db, id: number, name: string): void {
 }
 
 export function saveBody(db: Db, id: number, change: BodyChange): void {
-  const { heightM, heightTyped, massKg } = change;
-  db.update(person).set({ heightM, heightTyped, massKg }).where(eq(person.id, id)).run();
+  const { heightM, heightTyped, massKg, forearmHands } = change;
+  db.update(person)
+    .set({ heightM, heightTyped, massKg, forearmHands })
+    .where(eq(person.id, id))
+    .run();
   db.delete(personLength).where(eq(personLength.personId, id)).run();
   const rows = change.lengths.map((length) => ({ personId: id, ...length }));
   if (rows.length > 0) db.insert(personLength).values(rows).run();

@@ -34,6 +34,7 @@ const full = {
   heightM: 1.62,
   heightTyped: '162',
   massKg: 58,
+  forearmHands: 'clasped',
   consent: 'no',
   pictureConsent: 'ask',
   painClearedOn: '2026-10-02',
@@ -97,6 +98,7 @@ describe('the columns of a person', () => {
     const other = { ...full, otherWords: [...full.otherWords] };
     expect(unitePeople('merged', here, other)).toMatchObject({
       massKg: 58,
+      forearmHands: 'clasped',
       consent: 'no',
       pictureConsent: 'ask',
       screenedOn: '2026-09-01',

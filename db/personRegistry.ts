@@ -57,6 +57,7 @@ export const personColumns: PersonColumns = {
   heightM: { inFile: true, merged: stays, imported: stays },
   heightTyped: { inFile: true, merged: stays, imported: stays },
   massKg: { inFile: true, merged: either, imported: stays },
+  forearmHands: { inFile: true, merged: either, imported: stays },
   consent: { inFile: true, merged: strictest, imported: strictest },
   pictureConsent: { inFile: true, merged: strictest, imported: strictest },
   // Pain that only one of the two entries knew to be gone is not gone.

@@ -1,6 +1,7 @@
 /** What each table may hold, for rows that came in by no door of ours; see setAside.ts. */
-import { findLengthProblem } from '@/core/body/body';
-import { heightRangeM, lengthIds, massRangeKg, type LengthId } from '@/core/body/lengths';
+import { forearmHandsIds } from '@/core/body/hands';
+import { heightRangeM, massRangeKg } from '@/core/body/lengths';
+import { findTakenProblem, takenIds, type TakenId } from '@/core/body/taken';
 import { cautionIds } from '@/core/catalog/cautions';
 import { pieceSpec } from '@/core/catalog/ownPiece';
 import { isOwnPiece, pieceIds, type PieceId } from '@/core/catalog/pieces';
@@ -60,6 +61,7 @@ export const rules: readonly Rule[] = [
     find: ({
       height_m,
       mass_kg,
+      forearm_hands,
       consent,
       picture_consent,
       other_words,
@@ -73,6 +75,13 @@ export const rules: readonly Rule[] = [
       }
       if (mass_kg !== null && !isRange(mass_kg, massRangeKg.low, massRangeKg.high)) {
         return { words: 'A body mass cannot be; it is left open.', set: { mass_kg: null } };
+      }
+      if (forearm_hands !== null && !isIn(forearmHandsIds, forearm_hands)) {
+        return {
+          words:
+            'Hands in a forearm stand are in no way we know; they are as the profile has them.',
+          set: { forearm_hands: null },
+        };
       }
       if (!isIn(['yes', 'ask', 'no'], consent)) {
         return { words: 'A consent is not known; it is “no” until asked.', set: { consent: 'no' } };
@@ -97,11 +106,10 @@ export const rules: readonly Rule[] = [
     table: 'person_length',
     place: 'measured length',
     find: (row) => {
-      if (!isIn(lengthIds, row.length))
-        return { words: 'A measured length is of no limb we know.' };
+      if (!isIn(takenIds, row.length)) return { words: 'A measured length is of no limb we know.' };
       if (!isRange(row.metres, 0, 5)) return { words: 'A measured length cannot be.' };
-      const problem = findLengthProblem(
-        row.length as LengthId,
+      const problem = findTakenProblem(
+        row.length as TakenId,
         Number(row.metres),
         Number(row.height_of),
       );

@@ -16,7 +16,7 @@ test('changes measures and sees the distances follow; keeps what was typed wrong
   await expect(height).toHaveValue('2.75 m');
 
   await height.fill('5\'9"');
-  await page.getByRole('button', { name: /more lengths/ }).click();
+  await page.getByRole('button', { name: /more measures/ }).click();
   await page.getByLabel(/Forearm, elbow to wrist/).fill('60');
   await page.getByRole('button', { name: 'Keep measures' }).click();
   await expect(page.getByText(/does not fit a height of 175 cm/)).toBeVisible();

@@ -1,4 +1,7 @@
 import { InputProblem } from '../problem';
+import { entriesOf } from '../units/keyed';
+import { findGirthProblem, type Girths } from './girths';
+import type { ForearmHandsId } from './hands';
 import {
   fixedFractions,
   heightRangeM,
@@ -22,6 +25,10 @@ export interface BodyInput {
   readonly massKg?: number;
   /** Only what somebody measured, in metres. */
   readonly lengths?: Readonly<Partial<Record<LengthId, number>>>;
+  /** Only what somebody measured, metres. */
+  readonly girths?: Girths;
+  /** How this person's hands lie in a forearm stand; absent: as the school has them. */
+  readonly forearmHands?: ForearmHandsId;
 }
 
 /** A body with every length filled in. Metres and kilograms throughout. */
@@ -30,6 +37,9 @@ export interface Body {
   /** One standard deviation of the height, metres; 0 where it was said. */
   readonly heightSdM: number;
   readonly massKg?: number;
+  readonly forearmHands?: ForearmHandsId;
+  /** As far as measured. */
+  readonly girths?: Girths;
   readonly lengths: Lengths;
   readonly basis: Readonly<Record<LengthId, Basis>>;
   /** One standard deviation of each length, metres. */
@@ -107,6 +117,8 @@ export function resolveBody(input: BodyInput): Body {
     heightM,
     heightSdM: input.isHeightGuessed ? guessedHeight.sdM : 0,
     ...(massKg === undefined ? {} : { massKg }),
+    ...(input.forearmHands === undefined ? {} : { forearmHands: input.forearmHands }),
+    ...(input.girths === undefined ? {} : { girths: checkedGirths(input.girths, heightM) }),
     lengths,
     basis,
     sdM,
@@ -114,6 +126,17 @@ export function resolveBody(input: BodyInput): Body {
     ankleOnBallM: fixedFractions.ankleOnBall * heightM,
     earM: fixedFractions.ear * heightM,
   };
+}
+
+/** @throws InputProblem `out-of-range` for a girth that cannot be */
+function checkedGirths(girths: Girths, heightM: number): Girths {
+  for (const [id, metres] of entriesOf(girths)) {
+    const problem = findGirthProblem(id, metres, heightM);
+    if (problem !== null || !Number.isFinite(metres)) {
+      throw new InputProblem('out-of-range', problem ?? 'This is not a girth.', ['girths', id]);
+    }
+  }
+  return girths;
 }
 
 function rescaleParts(

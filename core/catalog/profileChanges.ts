@@ -1,10 +1,12 @@
 import { z } from 'zod';
+import { forearmHandsIds } from '../body/hands';
 import { sayBar, sayValue } from './sayCheck';
 import { entriesOf } from '../units/keyed';
 import { lineOf } from '../units/text';
 import { inSentence } from '../units/words';
 import { demandSchema, type Demand } from './demand';
 import { choiceIn, choicesOf, eyeAspectIds, getAspect, type EyeAspectId } from './eye';
+import { choicesIn, methodIds, methodTable } from './methods';
 import { cuesOf, profileIds, profileTable, settingsOf, type ProfileSettings } from './profiles';
 import { namedBranch, namedCheck, namedStage } from './namedKeys';
 import type { Catalog, ProfileVersion } from './school';
@@ -30,6 +32,7 @@ export const profileChangesSchema = z.strictObject({
       forearmGapM: z.number().min(0).max(0.4).optional(),
       shoulderLiftM: z.number().min(0).max(0.08).optional(),
       bolsterLeadM: z.number().min(0).max(0.03).optional(),
+      forearmHands: z.enum(forearmHandsIds).optional(),
       handLMethod: z.enum(['sitting', 'table', 'reach']).optional(),
       platformMethod: z.enum(['innerLeg', 'legReach', 'sitOnIt']).optional(),
       neckFlexionDeg: z.number().min(30).max(80).optional(),
@@ -63,16 +66,19 @@ export const settingWords: Record<keyof ProfileSettings, string> = {
   forearmGapM: 'Fingertips to the wall, forearms',
   shoulderLiftM: 'Shoulder lift asked for',
   bolsterLeadM: 'Shoulders ahead at the bolster',
-  handLMethod: 'How the L on the hands is measured',
-  platformMethod: 'How the shoulder stand finds its place',
+  forearmHands: methodTable.forearmHands.label,
+  handLMethod: methodTable.handLMethod.label,
+  platformMethod: methodTable.platformMethod.label,
   neckFlexionDeg: 'Neck bend over the platform',
-  wayUp: 'Way up that comes first',
+  wayUp: methodTable.wayUp.label,
 };
 
 const shown = (key: keyof ProfileSettings, value: number | string) => {
   if (typeof value === 'string') {
     const aspect = eyeAspectIds.find((id) => id === key);
-    return aspect === undefined ? value : choiceIn(aspect, value).label;
+    if (aspect !== undefined) return choiceIn(aspect, value).label;
+    const method = methodIds.find((id) => id === key);
+    return (method === undefined ? undefined : choicesIn(method)[value]) ?? value;
   }
   return key === 'neckFlexionDeg' ? `${value}°` : `${Math.round(value * 1000) / 10} cm`;
 };

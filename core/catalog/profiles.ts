@@ -1,3 +1,4 @@
+import type { ForearmHandsId } from '../body/hands';
 import type { EyeSettings } from './eye';
 import type { BranchId, StageKey } from './stage';
 import type { WayUpId } from './waysUp';
@@ -15,6 +16,8 @@ export interface ProfileSpec {
   readonly shoulderLiftM: number;
   /** How far the shoulders may stand ahead of the wrists with a bolster to lean on, metres. */
   readonly bolsterLeadM: number;
+  /** How the hands lie in a forearm stand, where the person does not choose otherwise. */
+  readonly forearmHands: ForearmHandsId;
   /** How the L on the hands finds its distance: sitting reach, table on all fours, arm's reach. */
   readonly handLMethod: HandLMethod;
   /** How the shoulder stand finds its place from the wall. */
@@ -39,6 +42,7 @@ export const profileTable = {
     forearmGapM: 0.05,
     shoulderLiftM: 0.03,
     bolsterLeadM: 0.02,
+    forearmHands: 'block',
     handLMethod: 'sitting',
     platformMethod: 'innerLeg',
     neckFlexionDeg: 55,
@@ -67,6 +71,7 @@ export const profileTable = {
     forearmGapM: 0,
     shoulderLiftM: 0.03,
     bolsterLeadM: 0.02,
+    forearmHands: 'block',
     handLMethod: 'table',
     platformMethod: 'legReach',
     neckFlexionDeg: 55,
@@ -95,6 +100,7 @@ export const profileTable = {
     forearmGapM: 0.15,
     shoulderLiftM: 0.03,
     bolsterLeadM: 0.02,
+    forearmHands: 'block',
     handLMethod: 'reach',
     platformMethod: 'sitOnIt',
     neckFlexionDeg: 65,
@@ -130,6 +136,7 @@ export type ProfileSettings = Pick<
   | 'forearmGapM'
   | 'shoulderLiftM'
   | 'bolsterLeadM'
+  | 'forearmHands'
   | 'handLMethod'
   | 'platformMethod'
   | 'neckFlexionDeg'
@@ -142,6 +149,7 @@ export function settingsOf({
   forearmGapM,
   shoulderLiftM,
   bolsterLeadM,
+  forearmHands,
   handLMethod,
   platformMethod,
   neckFlexionDeg,
@@ -152,6 +160,7 @@ export function settingsOf({
     forearmGapM,
     shoulderLiftM,
     bolsterLeadM,
+    forearmHands,
     handLMethod,
     platformMethod,
     neckFlexionDeg,

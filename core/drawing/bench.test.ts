@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { resolveBody } from '../body/body';
-import { lengthIds } from '../body/lengths';
+import { takenIds } from '../body/taken';
 import { shapeIds } from '../shapes/registry';
 import { UnreachableProblem } from '../posture/geometry';
 import { getDials, toPosture, usualOfDials, usualValues } from '../shapes/values';
@@ -11,7 +11,7 @@ import { getStill, stillIds } from '../shapes/stills';
 import { getSetup, setupIds } from '../setups/registry';
 import { tellingLengths } from '../setups/telling';
 import { benchSheet, drawBench } from './bench';
-import { drawLength } from './measure';
+import { drawMeasure } from './measure';
 import { textWidth, type Scene } from './scene';
 import { drawStill } from './still';
 import { toSvgFile } from './svg';
@@ -129,7 +129,7 @@ describe('shapes without loads, pictures of lengths, views from above', () => {
   });
 
   it('draws every length and every set-up from above without a broken figure', () => {
-    for (const id of lengthIds) sound(drawLength(id));
+    for (const id of takenIds) sound(drawMeasure(id));
     for (const recipe of setupIds) {
       const result = getSetup(recipe).solve({
         body,

@@ -1,5 +1,5 @@
 import type { Body } from '../body/body';
-import type { ForearmKickSetup } from '../setups/forearmKick';
+import { bodyAlongWall, type ForearmKickSetup } from '../setups/forearmKick';
 import { forearmStandWallPose } from '../posture/wallStand';
 import { shifted, type FigureJoints } from '../posture/joints';
 import { formatFigure, formatLength, type LengthUnits } from '../units/length';
@@ -60,10 +60,11 @@ export function wallHeightFor(body: Body, setup: ForearmKickSetup): number {
  * and dimensions. The card adds the view from above, in line with the side view.
  */
 export function drawForearmKick(
-  body: Body,
+  own: Body,
   setup: ForearmKickSetup,
   options: ElevationOptions,
 ): Scene {
+  const body = bodyAlongWall(own, setup);
   const { pxPerM, units, detail } = options;
   const { distances, lift } = setup;
   const baseM = distances.base.metres;

@@ -1,6 +1,8 @@
 /** A small picture for each length: where the tape runs. Drawn on a body of usual proportions. */
 import { resolveBody, type Body } from '../body/body';
+import { girthTable, type GirthId } from '../body/girths';
 import { lengthTable, type LengthId } from '../body/lengths';
+import { isGirth, type TakenId } from '../body/taken';
 import type { FigureJoints, Point } from '../posture/joints';
 import { drawFigure } from './figure/figure';
 import { hatchStrip } from './dimensions';
@@ -165,8 +167,55 @@ function outline(id: LengthId): { d: string; tape: readonly [number, number, num
   }
 }
 
+/** Where the tape goes round: height of the band, and how far it reaches to the front and the back. */
+function bandOf(id: GirthId, { joints, body }: { joints: FigureJoints; body: Body }): Tape {
+  const { shoulder, hip } = joints;
+  const { heightM, lengths } = body;
+  const level = (y: number, halfM: number): Tape => ({ from: [-halfM, y], to: [halfM, y] });
+  switch (id) {
+    case 'chestGirth':
+      return level(shoulder[1] - 0.18 * lengths.trunk, 0.068 * heightM);
+    case 'bellyGirth':
+      return level(hip[1] + 0.36 * lengths.trunk, 0.066 * heightM);
+    case 'thighGirth':
+      return level(hip[1] - 0.14 * lengths.thigh, 0.07 * heightM);
+    default:
+      return id satisfies never;
+  }
+}
+
+/** Where the tape goes round for one girth, as a small scene. */
+function drawGirth(id: GirthId): Scene {
+  const body = resolveBody({ heightM: 1.7, massKg: 62 });
+  const joints = standing(body);
+  const frame = makeFrame(68, 46, sizes.floorPx);
+  const { from, to } = bandOf(id, { joints, body });
+  const [x1, x2, y] = [frame.x(from[0]), frame.x(to[0]), frame.y(from[1])];
+  const bow = 3;
+  return {
+    widthPx: sizes.widthPx,
+    heightPx: sizes.heightPx,
+    pxPerM: 68,
+    sentences: [girthTable[id].howTo],
+    shapes: [
+      ...drawFigure('figure', frame, body, joints),
+      line('floor', 6, sizes.floorPx, 98, sizes.floorPx),
+      {
+        kind: 'path',
+        role: 'measure',
+        d: `M${x1},${y}Q${(x1 + x2) / 2},${y + 2 * bow} ${x2},${y}`,
+      },
+      line('dimensionTick', x1, y - 5, x1, y + 5),
+      line('dimensionTick', x2, y - 5, x2, y + 5),
+    ],
+  };
+}
+
+/** Where the tape runs for one measure, as a small scene. */
+export const drawMeasure = (id: TakenId): Scene => (isGirth(id) ? drawGirth(id) : drawLength(id));
+
 /** Where the tape runs for one length, as a small scene. */
-export function drawLength(id: LengthId): Scene {
+function drawLength(id: LengthId): Scene {
   const body = resolveBody({ heightM: 1.7, massKg: 62 });
   const base = {
     widthPx: sizes.widthPx,

@@ -32,14 +32,14 @@ export function drawPlan(
   setup: ForearmKickSetup,
   { units, textPx }: PlanOptions,
 ): Shape[] {
-  const { distances, block } = setup;
+  const { distances, block, alongWall } = setup;
   const scale = frame.pxPerM;
   const heightPx = planHeightM(setup) * scale;
   const middle = topPx + heightPx / 2;
   const wallPx = frame.x(0);
   const elbowX = frame.x(-distances.base.metres);
-  const wristX = frame.x(-distances.base.metres + body.lengths.forearm);
-  const tipX = wristX + body.lengths.hand * scale;
+  const wristX = frame.x(-distances.base.metres + alongWall.forearm);
+  const tipX = wristX + alongWall.hand * scale;
   const elbowHalf = (distances.elbowWidth.metres / 2) * scale;
   const wristHalf = ((distances.wristSpacing?.metres ?? distances.elbowWidth.metres) / 2) * scale;
   const strapX = elbowX + 0.045 * scale;

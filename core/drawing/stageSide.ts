@@ -63,7 +63,9 @@ export function poseStage(
 ): PosedShape | null {
   if (shape === undefined) return null;
   try {
-    return poseShape(input, shape, recipe, result);
+    const seenAs = recipe === undefined ? undefined : getSetup(recipe).seenAs;
+    const seen = seenAs === undefined ? input : { ...input, body: seenAs(input) };
+    return poseShape(seen, shape, recipe, result);
   } catch (error) {
     if (error instanceof UnreachableProblem) return null;
     throw error;

@@ -60,7 +60,8 @@ function drawLane({ distances, body, units }: TopInput): Drawn {
   const pxPerM = Math.min(190, (sheet.widthPx - 70) / Math.max(mat.lengthM, base.metres + 0.4));
   const middle = 14 + (mat.widthM / 2) * pxPerM;
   const frame = makeFrame(pxPerM, sheet.widthPx - hatchPx - 24, middle);
-  const half = body.lengths.shoulderJointWidth / 2;
+  const apart = find(distances, 'handWidth') ?? find(distances, 'elbowWidth');
+  const half = (apart?.metres ?? body.lengths.shoulderJointWidth) / 2;
   const markX = frame.x(-base.metres);
   const marks = [half, -half].map((y): Shape => {
     const cy = frame.y(y);

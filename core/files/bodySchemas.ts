@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { girthIds } from '../body/girths';
+import { forearmHandsIds } from '../body/hands';
 import { lengthIds } from '../body/lengths';
 import { pieceCount } from '../catalog/ownPiece';
 import { profileIds } from '../catalog/profiles';
@@ -18,6 +20,14 @@ export const bodyInput = z
       .meta({ description: 'Nobody has said the height: taken as usual.' }),
     massKg: z.number().optional(),
     lengths: z.partialRecord(z.enum(lengthIds), z.number()).optional(),
+    girths: z
+      .partialRecord(z.enum(girthIds), z.number())
+      .optional()
+      .meta({ description: 'All round, metres; only where somebody measured.' }),
+    forearmHands: z
+      .enum(forearmHandsIds)
+      .optional()
+      .meta({ description: 'Hands in a forearm stand; absent: as the profile has them.' }),
   })
   .meta({ description: 'Metres and kilograms; lengths only where somebody measured.' });
 
@@ -116,7 +126,14 @@ export const loadsOutput = z.object({
   shoulderLeadM: z.number().optional(),
   kickRiseM: z.number().optional(),
   beyondRange: z
-    .object({ shoulderDeg: z.number().optional(), hamstringDeg: z.number().optional() })
+    .object({
+      shoulderDeg: z.number().optional(),
+      hamstringDeg: z.number().optional(),
+      foldDeg: z
+        .number()
+        .optional()
+        .meta({ description: 'The fold goes this much further than belly and thighs leave.' }),
+    })
     .optional(),
   notes: z.array(z.string()),
 });

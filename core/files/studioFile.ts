@@ -5,7 +5,8 @@ import { keptPicture } from '../plumb/sheet';
 import { measureIds } from '../plumb/measureTable';
 import { readings } from '../readiness/record';
 import { z } from 'zod';
-import { lengthIds } from '../body/lengths';
+import { forearmHandsIds } from '../body/hands';
+import { takenIds } from '../body/taken';
 import { cautionColumns, cautionIds, type CautionColumn } from '../catalog/cautions';
 import { baseIds, faultIds } from '../catalog/checks';
 import { entryKinds } from '../catalog/entries';
@@ -40,6 +41,11 @@ export const studioPerson = z.strictObject({
   heightM: z.number().min(heightRangeM.low).max(heightRangeM.high),
   heightTyped: words(40),
   massKg: z.number().min(massRangeKg.low).max(massRangeKg.high).nullable(),
+  forearmHands: z
+    .enum(forearmHandsIds)
+    .nullable()
+    .default(null)
+    .meta({ description: 'Hands in a forearm stand; null: as the profile has them.' }),
   consent: z.enum(['yes', 'ask', 'no']),
   pictureConsent: z.enum(['yes', 'ask', 'no']).default('no'),
   painClearedOn: day.nullable(),
@@ -49,7 +55,7 @@ export const studioPerson = z.strictObject({
   lengths: z
     .array(
       z.strictObject({
-        length: z.enum(lengthIds),
+        length: z.enum(takenIds),
         metres: z.number().min(0.01).max(3),
         typed: words(40),
       }),

@@ -5,7 +5,7 @@
 import type { StageKey } from '../catalog/stage';
 import { isKeyOf } from '../units/keyed';
 import { z } from 'zod';
-import { findLengthProblem } from '../body/body';
+import { findTakenProblem } from '../body/taken';
 import { entrySchemas, layOver, type OwnEntries } from '../catalog/entries';
 import { pieceSpec } from '../catalog/ownPiece';
 import { isOwnPiece, pieceIds, type PieceId } from '../catalog/pieces';
@@ -94,7 +94,7 @@ const isStage = ({ catalog }: StudioContext, key: string): key is StageKey =>
 
 export function assertStudioPerson(person: StudioPerson, context: StudioContext): void {
   person.lengths.forEach(({ length, metres }, index) => {
-    const problem = findLengthProblem(length, metres, person.heightM);
+    const problem = findTakenProblem(length, metres, person.heightM);
     if (problem !== null) refuse(['lengths', index, 'metres'], problem);
   });
   person.rungs.forEach(({ family, stage }, index) => {

@@ -12,7 +12,7 @@ it('never lays shoulders on a cushion or a bolster', () => {
 it('is at least as wide as the mat under a narrow body', () => {
   const narrow = resolveBody({ heightM: 1.4 });
   expect(platformUnder(narrow).footprintM[0]).toBe(0.6);
-  const wide = { lengths: { ...body.lengths, outerShoulderWidth: 0.58 } };
+  const wide = { ...body, lengths: { ...body.lengths, outerShoulderWidth: 0.58 } };
   expect(platformUnder(wide).footprintM[0]).toBeCloseTo(0.68, 9);
 });
 

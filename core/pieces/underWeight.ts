@@ -1,5 +1,6 @@
 /** What is stacked under a part of the body that bears weight (handbook 04 "Stacks under weight"). */
 import type { Body } from '../body/body';
+import { trunkAcrossM } from '../body/girths';
 import type { StackRequest } from './stack';
 
 /** All of a request but the height and what is at hand. */
@@ -14,12 +15,14 @@ const overM = 0.1;
 const leastWidthM = 0.6;
 
 /** A shoulder stand's platform carries shoulders and elbows. */
-export const platformUnder = ({
-  lengths: { outerShoulderWidth, upperArm },
-}: Pick<Body, 'lengths'>): UnderWeight => ({
-  footprintM: [Math.max(leastWidthM, outerShoulderWidth + overM), upperArm + overM],
-  bears: 'shoulders',
-});
+export function platformUnder(body: Pick<Body, 'heightM' | 'girths' | 'lengths'>): UnderWeight {
+  const { outerShoulderWidth, upperArm } = body.lengths;
+  const acrossM = Math.max(outerShoulderWidth, trunkAcrossM(body) ?? 0);
+  return {
+    footprintM: [Math.max(leastWidthM, acrossM + overM), upperArm + overM],
+    bears: 'shoulders',
+  };
+}
 
 /** Blocks under both hands, equally high. */
 export const blocksUnderHands: UnderWeight = {

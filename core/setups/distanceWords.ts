@@ -104,6 +104,18 @@ export const distanceWords = {
     'middle of one wrist to middle of the other',
     'the block’s face between the hands + one palm breadth',
   ),
+  handWidth: words(
+    0.01,
+    'Hands apart',
+    'middle of one wrist to middle of the other',
+    'shoulder joint to shoulder joint, so that the arms stand straight',
+  ),
+  feetApart: words(
+    0.02,
+    'Feet apart',
+    'middle of one heel to middle of the other',
+    'one thigh’s thickness, so that both have room',
+  ),
   strapLoop: words(
     0.01,
     'Strap loop',

@@ -3,6 +3,7 @@
  * "Widths, loops, spacers"; the widening is ours (docs/decisions).
  */
 import type { Lengths } from '../body/body';
+import { widerForTrunkM } from '../body/girths';
 import { loopLength } from '../pieces/strap';
 import type { Distance } from './distance';
 import { cm, measuring, type SetupInput } from './setup';
@@ -28,6 +29,8 @@ export const widerForShoulders = (shoulderFlexionDeg: number | undefined): numbe
 
 export interface Elbows {
   readonly elbowWidth: Distance;
+  /** Middle to middle, as they stand. */
+  readonly widthM: (lengths: Lengths) => number;
   readonly outerElbowM: (lengths: Lengths) => number;
   /** Inside to inside, just below the crease. */
   readonly betweenM: (lengths: Lengths) => number;
@@ -38,13 +41,19 @@ export interface Elbows {
 
 export function elbowsApart(input: SetupInput): Elbows {
   const { measure } = measuring(input, 'forearm-kick', { shares: forearmShares });
-  const widerM = widerForShoulders(input.shoulderFlexionDeg);
+  const forShouldersM = widerForShoulders(input.shoulderFlexionDeg);
+  const forTrunkM = widerForTrunkM(input.body);
+  // Room for the one is room for the other.
+  const widerM = Math.max(forShouldersM, forTrunkM);
+  const isForShoulders = forShouldersM >= forTrunkM;
   const elbowWidth = measure(
     'elbowWidth',
     (l) => l.shoulderJointWidth + widerM,
     widerM === 0
       ? {}
-      : { why: `shoulder joint to shoulder joint and ${cm(widerM)} more for the shoulders` },
+      : {
+          why: `shoulder joint to shoulder joint and ${cm(widerM)} more for the ${isForShoulders ? 'shoulders' : 'trunk'}`,
+        },
   );
   // Strap and spacer hold the elbows where they stand, wherever that was found to be.
   const beyondJointM = elbowWidth.metres - input.body.lengths.shoulderJointWidth;
@@ -53,12 +62,17 @@ export function elbowsApart(input: SetupInput): Elbows {
   const isWider = widerM > 0 && elbowWidth.found === undefined;
   return {
     elbowWidth,
+    widthM,
     outerElbowM,
     betweenM: (l) => Math.max(0, widthM(l) - l.upperArmThickness),
     loopM: (l) => loopLength(outerElbowM(l) - rules.strapUnderM, l.upperArmThickness),
     notes: isWider
       ? [
-          `Elbows ${cm(widerM)} wider than the shoulder joints, since the arms go ${Math.round(input.shoulderFlexionDeg!)}° overhead; the price: they slide out sooner, so the strap earns its place.`,
+          `Elbows ${cm(widerM)} wider than the shoulder joints, ${
+            isForShoulders
+              ? `since the arms go ${Math.round(input.shoulderFlexionDeg!)}° overhead`
+              : 'so that the trunk has room between'
+          }; the price: they slide out sooner, so the strap earns its place.`,
         ]
       : [],
   };

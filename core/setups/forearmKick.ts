@@ -3,6 +3,7 @@
  * Source: handbook 04 "Wall distances" and "Widths, loops, spacers", 05 for the lean.
  */
 import type { Body, Lengths } from '../body/body';
+import { claspedWristsM, getForearmHands, wristsAheadM, type ForearmHandsId } from '../body/hands';
 import { spreadOf, type Spread } from '../body/spread';
 import { refOf, specOf, type PieceCount, type PieceRef } from '../catalog/pieces';
 import {
@@ -43,6 +44,11 @@ const rules = {
   comfortableLeanDeg: 15,
 } as const;
 
+/** What the hands do: hold a block in one of two ways, lie flat, or hold each other. */
+type Held = BlockGrip | 'flat' | 'clasped';
+
+type AlongLine = Pick<Lengths, 'forearm' | 'hand'>;
+
 export interface HandBlock {
   /** Blocks side by side between the hands, each with its face across. */
   readonly faces: readonly (PieceRef & { readonly metres: number })[];
@@ -56,15 +62,18 @@ export interface HandBlock {
 export interface ForearmKickSetup {
   readonly profile: ProfileId;
   readonly grip: BlockGrip;
+  readonly hands: ForearmHandsId;
   readonly distances: Readonly<
     Record<'gap' | 'base' | 'elbowWidth' | 'gripElbowWidth' | 'strapLoop' | 'spacerGap', Distance>
   > & {
     readonly headClearance: Distance;
     readonly forearmLift: Distance;
-    /** Absent without a block. */
+    /** Absent where a block is wanted and there is none. */
     readonly wristSpacing?: Distance;
     readonly otherBases: readonly Distance[];
   };
+  /** Forearm and hand as far as they reach towards the wall, metres: for whoever draws them. */
+  readonly alongWall: AlongLine;
   readonly block: HandBlock | null;
   readonly strap: PieceRef | null;
   readonly spacer: Spacer | null;
@@ -84,6 +93,16 @@ export interface ForearmKickInput extends SetupInput {
   readonly grip?: BlockGrip;
 }
 
+/** The body as it lies along the line to the wall: clasped hands shorten what is seen from the side. */
+export const bodyAlongWall = (
+  body: Body,
+  { alongWall }: Pick<ForearmKickSetup, 'alongWall'>,
+): Body => ({ ...body, lengths: { ...body.lengths, ...alongWall } });
+
+/** The person's own way wins over the school's. */
+export const forearmHandsOf = ({ body, profile, settings }: SetupInput): ForearmHandsId =>
+  body.forearmHands ?? (settings ?? profileTable[profile]).forearmHands;
+
 /**
  * Every distance and piece for one student, or the sentence that says what is missing.
  *
@@ -94,27 +113,45 @@ export function forearmKickSetup(input: ForearmKickInput): ForearmKickSetup {
   const grip = input.grip ?? 'lGrip';
   const school = input.settings ?? settingsOf(profileTable[profile]);
   const { forearmGapM, shoulderLiftM } = school;
-  const block = chooseHandBlock(body, pieces);
-  const reach = (held: BlockGrip | 'none') => (l: Lengths) => {
-    if (held === 'none' || block === null) return l.hand;
+  const hands = forearmHandsOf(input);
+  const block = hands === 'block' ? chooseHandBlock(body, pieces) : null;
+  const {
+    elbowWidth,
+    widthM: elbowWidthM,
+    outerElbowM,
+    betweenM,
+    loopM,
+    notes: elbowNotes,
+  } = elbowsApart(input);
+  const reach = (held: Held) => (l: Lengths) => {
+    if (held === 'clasped') return getForearmHands(held).reachM(l);
+    if (held === 'flat' || block === null) return getForearmHands('flat').reachM(l);
     const wristToNearFace = held === 'lGrip' ? l.knuckle : 0;
     return Math.max(l.hand, wristToNearFace + block.depthM);
   };
-  const held = block === null ? 'none' : grip;
+  const ahead = (held: Held) => (l: Lengths) =>
+    held === 'clasped' ? wristsAheadM(l.forearm, elbowWidthM(l), claspedWristsM(l)) : l.forearm;
+  const held = heldBy(hands, block === null ? 'flat' : grip);
   // A distance kept before the body was measured anew may no longer reach: then it counts no more,
   // and the card says so, rather than one person's old note closing everyone's page.
   const { measure, findKept, outgrown } = measuring(input, 'forearm-kick', {
     shares: kickShares,
     limits: { base: shoulderToHeelM(body.lengths, body.ankleM) },
   });
-  const beyondGapM = reach(held)(body.lengths) + body.lengths.forearm;
+  const alongWall: AlongLine = {
+    forearm: ahead(held)(body.lengths),
+    hand: held === 'clasped' ? reach(held)(body.lengths) : body.lengths.hand,
+  };
+  const beyondGapM = reach(held)(body.lengths) + alongWall.forearm;
   const keptBase = findKept('base');
   const keptGap = keptBase === undefined ? findKept('gap') : undefined;
   const gapM = keptGap?.metres ?? forearmGapM;
-  const baseFor = (how: BlockGrip | 'none', from: number) => (l: Lengths) =>
-    from + reach(how)(l) + l.forearm;
+  const baseFor = (how: Held, from: number) => (l: Lengths) => from + reach(how)(l) + ahead(how)(l);
   const ownBase = measure('base', baseFor(held, forearmGapM), {
-    why: 'gap + the longer of hand and (wrist to near face + block depth) + forearm',
+    why:
+      held === 'clasped'
+        ? 'gap + wrist to knuckles + how far ahead of the elbows the wrists lie'
+        : 'gap + the longer of hand and (wrist to near face + block depth) + forearm',
   });
   const ownGap = keptBase === undefined ? measure('gap', () => forearmGapM) : null;
   const base = ownGap === null ? ownBase : following(ownBase, ownGap, gapM + beyondGapM);
@@ -126,7 +163,6 @@ export function forearmKickSetup(input: ForearmKickInput): ForearmKickSetup {
       base,
       Math.max(0, base.metres - beyondGapM),
     );
-  const { elbowWidth, outerElbowM, betweenM, loopM, notes: elbowNotes } = elbowsApart(input);
   const clearance = (l: Lengths) => l.upperArm + shoulderLiftM - l.shoulderToCrown;
   const headClearance = measure('headClearance', clearance);
   const forearmLift = measure('forearmLift', (l) =>
@@ -141,20 +177,19 @@ export function forearmKickSetup(input: ForearmKickInput): ForearmKickSetup {
   const setup = {
     profile,
     grip,
+    hands,
     distances: {
       gap,
       base,
       elbowWidth,
       gripElbowWidth: measure('gripElbowWidth', (l) => l.forearm + l.palmBreadth),
-      ...(block === null
-        ? {}
-        : { wristSpacing: measure('wristSpacing', (l) => block.acrossM + l.palmBreadth) }),
+      ...wristsApart(input, { hands, block, elbowWidth }, measure),
       strapLoop,
       spacerGap,
       headClearance,
       forearmLift,
       otherBases: [
-        measure('base.noBlock', baseFor('none', gapM)),
+        ...(hands === 'flat' ? [] : [measure('base.noBlock', baseFor('flat', gapM))]),
         ...(block === null
           ? []
           : [
@@ -163,6 +198,7 @@ export function forearmKickSetup(input: ForearmKickInput): ForearmKickSetup {
             ]),
       ],
     },
+    alongWall,
     block,
     strap: findStrap(strapLoop.metres, pieces),
     spacer: findSpacer(spacerGap.metres, pieces),
@@ -178,8 +214,56 @@ export function forearmKickSetup(input: ForearmKickInput): ForearmKickSetup {
   return {
     ...setup,
     cautions: [...outgrown(), ...describeLack(setup)],
-    notes: [...elbowNotes, ...describeForearms(setup, school), ...describeFit(setup)],
+    notes: [
+      ...elbowNotes,
+      ...describeHands(setup, body),
+      ...describeForearms(setup, school),
+      ...describeFit(setup),
+    ],
   };
+}
+
+function heldBy(hands: ForearmHandsId, withBlock: Held): Held {
+  switch (hands) {
+    case 'block':
+      return withBlock;
+    case 'flat':
+    case 'clasped':
+      return hands;
+    default:
+      return hands satisfies never;
+  }
+}
+
+/**
+ * Wrist to wrist. Beside a block it may have been found by trying; flat and clasped hands follow the
+ * elbows and each other.
+ */
+function wristsApart(
+  { body }: ForearmKickInput,
+  { hands, block, elbowWidth }: Pick<Parts, 'hands' | 'block'> & { readonly elbowWidth: Distance },
+  measure: (id: 'wristSpacing', figure: (lengths: Lengths) => number) => Distance,
+): { readonly wristSpacing?: Distance } {
+  switch (hands) {
+    case 'block':
+      return block === null
+        ? {}
+        : { wristSpacing: measure('wristSpacing', (l) => block.acrossM + l.palmBreadth) };
+    case 'flat': {
+      const beyondJointM = elbowWidth.metres - body.lengths.shoulderJointWidth;
+      return {
+        wristSpacing: measureDistance(
+          body,
+          'wristSpacing',
+          (l) => l.shoulderJointWidth + beyondJointM,
+        ),
+      };
+    }
+    case 'clasped':
+      return { wristSpacing: measureDistance(body, 'wristSpacing', claspedWristsM) };
+    default:
+      return hands satisfies never;
+  }
 }
 
 /** The longest face at hand across; a second, thin one for shoulders much wider than that. */
@@ -220,9 +304,37 @@ function findEasyGap(body: Body, gapToElbowM: number): number | null {
 
 type Parts = Omit<ForearmKickSetup, 'cautions' | 'notes'>;
 
-function describeLack({ distances, block, strap, spacer, lift, needsLift }: Parts): string[] {
+/** Forearms and hands on the floor from above: what somebody stands on, square metres. */
+const standingAreaM2 = (widthM: number, wristsM: number, along: AlongLine, palmM: number) =>
+  ((widthM + wristsM) / 2) * along.forearm + (wristsM + palmM) * along.hand;
+
+/** How the hands lie, where that is not the usual block, and what they give to stand on. */
+function describeHands({ hands, distances, alongWall }: Parts, { lengths }: Body): string[] {
+  if (hands === 'block') return [];
+  const { say } = getForearmHands(hands);
+  if (hands === 'flat') return [say];
+  const elbowsM = distances.elbowWidth.metres;
+  const wristsM = distances.wristSpacing?.metres ?? elbowsM;
+  const palmM = lengths.palmBreadth;
+  const share =
+    standingAreaM2(elbowsM, wristsM, alongWall, palmM) /
+    standingAreaM2(elbowsM, elbowsM, lengths, palmM);
+  return [
+    `${say} The most power in the arms and the smallest base: ${Math.round(share * 100)} percent of what flat hands give, so less room to save a wobble.`,
+  ];
+}
+
+function describeLack({
+  hands,
+  distances,
+  block,
+  strap,
+  spacer,
+  lift,
+  needsLift,
+}: Parts): string[] {
   const lacks: string[] = [];
-  if (block === null)
+  if (hands === 'block' && block === null)
     lacks.push(
       'No block at hand: fold a blanket to a hand’s breadth and hold it between the hands.',
     );
@@ -245,9 +357,9 @@ function describeLack({ distances, block, strap, spacer, lift, needsLift }: Part
 }
 
 /** How the forearms run with this block, against what the school wants of them (handbook 09). */
-function describeForearms({ distances }: Parts, { forearms }: ProfileSettings): string[] {
+function describeForearms({ block, distances }: Parts, { forearms }: ProfileSettings): string[] {
   const { elbowWidth, wristSpacing } = distances;
-  if (wristSpacing === undefined) return [];
+  if (block === null || wristSpacing === undefined) return [];
   const closerM = elbowWidth.metres - wristSpacing.metres;
   switch (forearms) {
     case 'slight-v':

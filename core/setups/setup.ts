@@ -95,6 +95,8 @@ export interface Setup {
   readonly topView?: 'platform' | 'arms' | 'lane';
   /** `kick`: drawn with block, strap and the lean it forces. Absent: the posture it gives. */
   readonly sideView?: 'kick';
+  /** The body as it is seen from the side in this set-up, where hands or arms shorten it. */
+  readonly seenAs?: (input: SetupInput) => Body;
   /** What is drawn beside the figure, at the distances listed. */
   readonly around?: (result: SetupResult, placed: Placed, body: Body) => Around;
 }

@@ -1,3 +1,4 @@
+import { leastHipDeg } from '../body/girths';
 import type { Body } from '../body/body';
 import { shareFloor, shareWithWall, type ContactLoad } from '../posture/contacts';
 import { dog, dolphin } from '../posture/dogs';
@@ -42,7 +43,12 @@ export interface Loads {
   readonly shoulderMomentNmPerKg?: number;
   readonly shoulderLeadM?: number;
   readonly kickRiseM?: number;
-  readonly beyondRange?: { readonly shoulderDeg?: number; readonly hamstringDeg?: number };
+  readonly beyondRange?: {
+    readonly shoulderDeg?: number;
+    readonly hamstringDeg?: number;
+    /** The fold goes this much further than belly and thighs leave. */
+    readonly foldDeg?: number;
+  };
   readonly notes: readonly string[];
 }
 
@@ -62,7 +68,7 @@ export function computeLoads(body: Body, posture: Posture, ranges: MeasuredRange
     : shareFloor(pose.floor, mass[0]);
   const moment = shoulderMoment(body, pose, contacts);
   const angles = anglesOf(body, pose, facts);
-  const beyond = beyondRange(angles, ranges);
+  const beyond = beyondRange(angles, ranges, leastHipDeg(body));
   return {
     pose,
     centreOfMass: mass,
@@ -157,12 +163,15 @@ function kickStartY(body: Body, carrier: Carrier): number {
 function beyondRange(
   { shoulderDeg, hipDeg }: Loads['angles'],
   { shoulderDeg: shoulderRange, hamstringDeg }: MeasuredRanges,
+  leastHip: number | null,
 ): Loads['beyondRange'] {
   const shoulder = shoulderRange === undefined ? 0 : shoulderDeg - shoulderRange;
   const hamstring = hamstringDeg === undefined ? 0 : 180 - hipDeg - hamstringDeg;
-  if (shoulder <= 0 && hamstring <= 0) return undefined;
+  const fold = leastHip === null ? 0 : leastHip - hipDeg;
+  if (shoulder <= 0 && hamstring <= 0 && fold <= 0) return undefined;
   return {
     ...(shoulder > 0 ? { shoulderDeg: shoulder } : {}),
     ...(hamstring > 0 ? { hamstringDeg: hamstring } : {}),
+    ...(fold > 0 ? { foldDeg: fold } : {}),
   };
 }

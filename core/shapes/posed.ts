@@ -105,7 +105,7 @@ export function poseShape(
 
 /** What a shape asks beyond the ranges measured of this person, in sentences. */
 export function beyondSentences({ beyondRange }: Pick<Loads, 'beyondRange'>): string[] {
-  const { shoulderDeg, hamstringDeg } = beyondRange ?? {};
+  const { shoulderDeg, hamstringDeg, foldDeg } = beyondRange ?? {};
   return [
     ...(shoulderDeg === undefined
       ? []
@@ -116,6 +116,11 @@ export function beyondSentences({ beyondRange }: Pick<Loads, 'beyondRange'>): st
       ? []
       : [
           `The legs would have to fold ${Math.ceil(hamstringDeg)}° further than was measured: bend the knees, or rest the feet higher.`,
+        ]),
+    ...(foldDeg === undefined
+      ? []
+      : [
+          `Trunk and thighs meet ${Math.ceil(foldDeg)}° before this fold: knees wide to either side, hands wider, or the feet on a chair; that is build and not weakness.`,
         ]),
   ];
 }

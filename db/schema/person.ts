@@ -17,7 +17,8 @@ import { ladderIds, type LadderId, type StageKey } from '@/core/catalog/stage';
 import type { Sheet } from '@/core/plumb/marks';
 import { feltIds } from '@/core/home/felt';
 import { savedOfIds } from '@/core/setups/saved';
-import { lengthIds } from '@/core/body/lengths';
+import { forearmHandsIds } from '@/core/body/hands';
+import { takenIds } from '@/core/body/taken';
 import { floorClass } from './floor';
 
 export const person = sqliteTable('person', {
@@ -34,6 +35,8 @@ export const person = sqliteTable('person', {
   /** As typed, so that nobody's 5'6" comes back as 5'5 7/8". */
   heightTyped: text('height_typed').notNull(),
   massKg: real('mass_kg'),
+  /** Hands in a forearm stand; absent: as the school has them. */
+  forearmHands: text('forearm_hands', { enum: forearmHandsIds }),
   /** Hands-on help: yes, ask each time, no. */
   consent: text('consent', { enum: ['yes', 'ask', 'no'] })
     .notNull()
@@ -184,7 +187,7 @@ export const personLength = sqliteTable(
     personId: integer('person_id')
       .notNull()
       .references(() => person.id, { onDelete: 'cascade' }),
-    length: text('length', { enum: lengthIds }).notNull(),
+    length: text('length', { enum: takenIds }).notNull(),
     metres: real('metres').notNull(),
     typed: text('typed').notNull(),
   },

@@ -1,8 +1,8 @@
-import { lengthTable, type LengthId } from '@/core/body/lengths';
-import { drawLength } from '@/core/drawing/measure';
+import { takenTable, type TakenId } from '@/core/body/taken';
+import { drawMeasure } from '@/core/drawing/measure';
 import { SceneView } from '@/design/drawing/SceneView';
 
-/** Where the tape runs for one length. */
-export function LengthPicture({ length }: { readonly length: LengthId }) {
-  return <SceneView scene={drawLength(length)} label={lengthTable[length].label} />;
+/** Where the tape runs for one measure. */
+export function LengthPicture({ length }: { readonly length: TakenId }) {
+  return <SceneView scene={drawMeasure(length)} label={takenTable[length].label} />;
 }

@@ -82,7 +82,13 @@ describe('adding people', () => {
 });
 
 describe('two windows on the same person', () => {
-  const body = (change: object = {}) => ({ height: '170 cm', mass: '', lengths: {}, ...change });
+  const body = (change: object = {}) => ({
+    height: '170 cm',
+    mass: '',
+    forearmHands: '' as const,
+    lengths: {},
+    ...change,
+  });
 
   it('tells the second what changed, overwrites nothing, and keeps it when saved again', () => {
     const id = add('Ada');

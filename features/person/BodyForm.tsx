@@ -1,10 +1,11 @@
 'use client';
 
-import { Button, Collapse, Group, TextInput } from '@mantine/core';
+import { Button, Collapse, Group, NativeSelect, TextInput } from '@mantine/core';
 import { useForm } from '@mantine/form';
 import { useState, useTransition } from 'react';
 import { saveBodyAction } from './actions';
-import { lengthIds, lengthTable, type LengthId } from '@/core/body/lengths';
+import type { LengthId } from '@/core/body/lengths';
+import { isGirth, takenIds, takenTable, type TakenId } from '@/core/body/taken';
 import type { LengthUnits } from '@/core/units/length';
 import type { BodyForm as Values } from './bodyForm';
 import { showProblem, showSaved } from '@/design/notices';
@@ -16,14 +17,16 @@ export interface BodyFormProps {
   readonly initial: Values;
   /** What each length comes to now, estimated or measured, in the teacher's units. */
   readonly current: Readonly<Record<LengthId, string>>;
+  /** How the hands may lie, each with what it gives this person. */
+  readonly hands: readonly { readonly value: Values['forearmHands']; readonly label: string }[];
   /** The lengths this set-up rests on most, the most telling first. */
   readonly telling: readonly LengthId[];
 }
 
 /** Height, mass and whatever was measured. An empty length stays estimated from height. */
-export function BodyForm({ personId, units, initial, current, telling }: BodyFormProps) {
+export function BodyForm({ personId, units, initial, current, hands, telling }: BodyFormProps) {
   const [isSaving, startSaving] = useTransition();
-  const rest = lengthIds.filter((id) => !telling.includes(id));
+  const rest = takenIds.filter((id) => isGirth(id) || !telling.includes(id));
   const [showsAll, setShowsAll] = useState(rest.some((id) => initial.lengths[id]));
   const form = useForm<Values>({ mode: 'controlled', initialValues: initial });
   // What was stored when this window last knew: a second window must not overwrite unseen changes.
@@ -45,12 +48,12 @@ export function BodyForm({ personId, units, initial, current, telling }: BodyFor
     });
   };
 
-  const lengthInput = (id: LengthId) => (
+  const lengthInput = (id: TakenId) => (
     <TextInput
       key={id}
-      label={lengthTable[id].label}
-      description={lengthTable[id].howTo}
-      placeholder={`${current[id]} estimated`}
+      label={takenTable[id].label}
+      description={takenTable[id].howTo}
+      placeholder={isGirth(id) ? 'taken as usual' : `${current[id]} estimated`}
       autoComplete="off"
       {...form.getInputProps(`lengths.${id}`)}
     />
@@ -73,6 +76,11 @@ export function BodyForm({ personId, units, initial, current, telling }: BodyFor
           {...form.getInputProps('mass')}
         />
       </Group>
+      <NativeSelect
+        label="Hands in a forearm stand"
+        data={[...hands]}
+        {...form.getInputProps('forearmHands')}
+      />
       {telling.map(lengthInput)}
       <Button
         variant="subtle"
@@ -80,7 +88,7 @@ export function BodyForm({ personId, units, initial, current, telling }: BodyFor
         aria-expanded={showsAll}
         onClick={() => setShowsAll(!showsAll)}
       >
-        {showsAll ? 'Fewer lengths' : `${rest.length} more lengths`}
+        {showsAll ? 'Fewer measures' : `${rest.length} more measures`}
       </Button>
       <Collapse expanded={showsAll}>
         <div className={classes.form}>{rest.map(lengthInput)}</div>

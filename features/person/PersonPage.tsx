@@ -3,7 +3,10 @@ import { Title } from '@mantine/core';
 import { IconRuler2 } from '@tabler/icons-react';
 import Link from 'next/link';
 import { notFound } from 'next/navigation';
+import { forearmHandsIds, getForearmHands, type ForearmHandsId } from '@/core/body/hands';
 import { lengthIds, type LengthId } from '@/core/body/lengths';
+import { takenIds } from '@/core/body/taken';
+import { forearmKickSetup } from '@/core/setups/forearmKick';
 import { getSetup } from '@/core/setups/registry';
 import { getStageIn } from '@/core/catalog/school';
 import { firstUp } from '@/core/units/words';
@@ -156,11 +159,13 @@ export async function PersonPage({ params }: PersonPageProps) {
                 units={units}
                 telling={tellingLengths(view)}
                 current={currentLengths(view)}
+                hands={handChoices(view)}
                 initial={{
                   height: person.heightTyped,
                   mass: person.body.massKg === undefined ? '' : String(person.body.massKg),
+                  forearmHands: person.body.forearmHands ?? '',
                   lengths: Object.fromEntries(
-                    lengthIds.map((length) => [length, person.typedLengths[length] ?? '']),
+                    takenIds.map((length) => [length, person.typedLengths[length] ?? '']),
                   ),
                 }}
               />
@@ -227,6 +232,31 @@ function hasOldPain({ verdict, records, person, today }: PersonPageView): boolea
     (records.some(({ pain, date }) => pain === true && date < today) ||
       person.pains.some(({ date }) => date < today))
   );
+}
+
+/** How the hands may lie in a forearm stand, each with the place and the base it gives here. */
+function handChoices({ setupInput, school, settings }: PersonPageView) {
+  const give = (hands: ForearmHandsId) => {
+    const { distances } = forearmKickSetup({
+      ...setupInput,
+      body: { ...setupInput.body, forearmHands: hands },
+    });
+    const { base, elbowWidth, wristSpacing } = distances;
+    const say = (metres: number) => formatLength(metres, settings.units);
+    const wrists = wristSpacing === undefined ? '' : `, wrists ${say(wristSpacing.metres)}`;
+    return `elbows ${say(base.metres)} from the wall, ${say(elbowWidth.metres)} apart${wrists}`;
+  };
+  const usual = school.settings.forearmHands;
+  return [
+    {
+      value: '' as const,
+      label: `As ${school.profile.label} has them: ${getForearmHands(usual).label}`,
+    },
+    ...forearmHandsIds.map((value) => ({
+      value,
+      label: `${getForearmHands(value).label}: ${give(value)}`,
+    })),
+  ];
 }
 
 function currentLengths({ body, settings }: PersonPageView): Record<LengthId, string> {

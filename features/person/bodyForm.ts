@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { resolveBody } from '@/core/body/body';
-import { heightRangeM, lengthIds, massRangeKg, type LengthId } from '@/core/body/lengths';
+import { forearmHandsIds } from '@/core/body/hands';
+import { heightRangeM, massRangeKg } from '@/core/body/lengths';
+import { bodyOfTaken, takenIds, type TakenId } from '@/core/body/taken';
 import { InputProblem } from '@/core/problem';
 import { parseHeight, parseLength, unitOfBareHeight, type LengthUnits } from '@/core/units/length';
 import type { BodyChange } from '@/db/people';
@@ -10,7 +12,9 @@ import { done, refuse, type Outcome } from '@/server/result';
 export const bodyForm = z.strictObject({
   height: z.string().max(40),
   mass: z.string().max(40),
-  lengths: z.partialRecord(z.enum(lengthIds), z.string().max(40)),
+  /** Empty: as the school has them. */
+  forearmHands: z.enum(['', ...forearmHandsIds]),
+  lengths: z.partialRecord(z.enum(takenIds), z.string().max(40)),
 });
 
 export type BodyForm = z.infer<typeof bodyForm>;
@@ -44,8 +48,8 @@ export function readBodyForm(form: BodyForm, units: LengthUnits): Outcome<BodyCh
   if (massKg !== null && !(massKg >= massRangeKg.low && massKg <= massRangeKg.high)) {
     problems.mass = `Body mass must be between ${massRangeKg.low} and ${massRangeKg.high} kg.`;
   }
-  const lengths: { length: LengthId; metres: number; typed: string }[] = [];
-  for (const length of lengthIds) {
+  const lengths: { length: TakenId; metres: number; typed: string }[] = [];
+  for (const length of takenIds) {
     const typed = form.lengths[length]?.trim() ?? '';
     if (typed === '') continue;
     const metres = parseLength(typed, units);
@@ -57,12 +61,13 @@ export function readBodyForm(form: BodyForm, units: LengthUnits): Outcome<BodyCh
   const change: BodyChange = {
     ...height.value,
     massKg,
+    forearmHands: form.forearmHands === '' ? null : form.forearmHands,
     lengths,
   };
   try {
     resolveBody({
       heightM,
-      lengths: Object.fromEntries(lengths.map(({ length, metres }) => [length, metres])),
+      ...bodyOfTaken(lengths),
     });
   } catch (error) {
     if (error instanceof InputProblem) return refuse({ [error.path.join('.')]: error.message });

@@ -23,7 +23,13 @@ import { readPersonId } from '@/server/personId';
 import { readForeignRecord as readRecordForm, type RecordForm } from '@/server/files/recordForm';
 import { readBench, readCourse, readPerson } from '@/server/judging/views';
 
-const body = (change: object = {}) => ({ height: '168', mass: '', lengths: {}, ...change });
+const body = (change: object = {}) => ({
+  height: '168',
+  mass: '',
+  forearmHands: '' as const,
+  lengths: {},
+  ...change,
+});
 const record = (change: Partial<RecordForm> = {}): RecordForm => ({
   check: 'dolphin-hold',
   value: '40',
@@ -183,7 +189,12 @@ describe('on the demo course', () => {
 
   it('moves every distance when a length is measured', () => {
     const { person, setup } = find('Corin Vale');
-    const typed = { height: '175', mass: '104', lengths: { forearm: '30' } };
+    const typed = {
+      height: '175',
+      mass: '104',
+      forearmHands: '' as const,
+      lengths: { forearm: '30' },
+    };
     expect(changeBody(person.id, typed).ok).toBe(true);
     const after = metresOf(find('Corin Vale').setup!.distances, 'base')!;
     expect(after - metresOf(setup!.distances, 'base')!).toBeCloseTo(0.3 - 0.146 * 1.75, 6);

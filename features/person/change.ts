@@ -1,5 +1,6 @@
 /** What is kept of a person: body, what they report, records of checks. */
-import { lengthIds, lengthTable } from '@/core/body/lengths';
+import { getForearmHands } from '@/core/body/hands';
+import { takenIds, takenTable } from '@/core/body/taken';
 import { cautionTable } from '@/core/catalog/cautions';
 import { parseHeight, parseLength, type LengthUnits } from '@/core/units/length';
 import { inSentence } from '@/core/units/words';
@@ -17,10 +18,11 @@ import { done, refuse, type Outcome } from '@/server/result';
 import { aPerson, change, numberOf } from '@/server/useCase';
 
 /** What the body form showed when it was opened; the second of two tabs is told what changed. */
-function bodyNow(person: PersonRow): BodyForm {
+export function bodyNow(person: PersonRow): BodyForm {
   return {
     height: person.heightTyped,
     mass: person.body.massKg === undefined ? '' : String(person.body.massKg),
+    forearmHands: person.body.forearmHands ?? '',
     lengths: person.typedLengths,
   };
 }
@@ -39,10 +41,15 @@ function describeBodyConflict(seen: BodyForm, now: BodyForm, units: LengthUnits)
   if (!isSame(seen.mass, now.mass)) {
     lines.push(`body mass ${now.mass || 'none'} (was ${seen.mass || 'none'})`);
   }
-  for (const id of lengthIds) {
+  const handsOf = ({ forearmHands }: BodyForm) =>
+    forearmHands === '' ? 'as the profile has them' : getForearmHands(forearmHands).label;
+  if (seen.forearmHands !== now.forearmHands) {
+    lines.push(`hands in a forearm stand ${handsOf(now)} (was ${handsOf(seen)})`);
+  }
+  for (const id of takenIds) {
     const [was, is] = [seen.lengths[id] ?? '', now.lengths[id] ?? ''];
     if (!isLike(was, is, parseLength)) {
-      const label = inSentence(lengthTable[id].label);
+      const label = inSentence(takenTable[id].label);
       lines.push(`${label} ${is || 'not measured'} (was ${was || 'not measured'})`);
     }
   }

@@ -18,7 +18,7 @@ import type { Demand } from '@/core/catalog/demand';
 import { settingWords, type ChangeLine } from '@/core/catalog/profileChanges';
 import { choiceIn, choicesOf, eyeAspectIds, getAspect } from '@/core/catalog/eye';
 import type { ProfileSettings } from '@/core/catalog/profiles';
-import { wayUpIds, wayUpTable } from '@/core/catalog/waysUp';
+import { choicesIn, methodIds, methodTable } from '@/core/catalog/methods';
 import {
   shippedCatalog,
   withEntries,
@@ -332,34 +332,16 @@ function Settings({ settings, isShipped, onChange }: SettingsProps) {
           onChange={(value) => onChange({ [id]: Math.round(Number(value) * 10) / 1000 })}
         />
       ))}
-      <NativeSelect
-        label="L on the hands, measured by"
-        disabled={isShipped}
-        data={[
-          { value: 'sitting', label: 'sitting at the wall' },
-          { value: 'table', label: 'table on all fours' },
-          { value: 'reach', label: 'arm’s reach' },
-        ]}
-        value={settings.handLMethod}
-        onChange={(event) =>
-          onChange({ handLMethod: event.currentTarget.value as ProfileSettings['handLMethod'] })
-        }
-      />
-      <NativeSelect
-        label="Shoulder stand, placed by"
-        disabled={isShipped}
-        data={[
-          { value: 'innerLeg', label: 'inner leg' },
-          { value: 'legReach', label: 'leg reach' },
-          { value: 'sitOnIt', label: 'sitting on it' },
-        ]}
-        value={settings.platformMethod}
-        onChange={(event) =>
-          onChange({
-            platformMethod: event.currentTarget.value as ProfileSettings['platformMethod'],
-          })
-        }
-      />
+      {methodIds.map((id) => (
+        <NativeSelect
+          key={id}
+          label={methodTable[id].label}
+          disabled={isShipped}
+          data={Object.entries(choicesIn(id)).map(([value, label]) => ({ value, label }))}
+          value={settings[id]}
+          onChange={(event) => onChange({ [id]: event.currentTarget.value })}
+        />
+      ))}
       <NumberInput
         label="Neck bend over the platform"
         w={190}
@@ -369,15 +351,6 @@ function Settings({ settings, isShipped, onChange }: SettingsProps) {
         disabled={isShipped}
         value={settings.neckFlexionDeg}
         onChange={(value) => onChange({ neckFlexionDeg: Number(value) })}
-      />
-      <NativeSelect
-        label="Way up that comes first"
-        disabled={isShipped}
-        data={wayUpIds.map((value) => ({ value, label: wayUpTable[value].label }))}
-        value={settings.wayUp}
-        onChange={(event) =>
-          onChange({ wayUp: event.currentTarget.value as ProfileSettings['wayUp'] })
-        }
       />
       {eyeAspectIds.map((id) => (
         <NativeSelect

@@ -267,7 +267,7 @@ describe('a distance found by trying', () => {
     seedDemo(database(), today());
     const { id } = listCoursePeople(database(), 1)[0]!;
     must(keepSetup(id, { family: 'hand-kick', values: { base: 1.9 }, note: '' }));
-    must(changeBody(id, { height: '140', mass: '', lengths: {} }));
+    must(changeBody(id, { height: '140', mass: '', forearmHands: '' as const, lengths: {} }));
     const { distances, cautions } = readRungPage('HB11', id)!.recipe!;
     expect(distances.find((one) => one.id === 'base')!.metres).toBeLessThan(0.5);
     expect(cautions[0]).toMatch(/out of reach/);

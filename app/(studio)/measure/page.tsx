@@ -1,6 +1,6 @@
 import { Title } from '@mantine/core';
 import type { Metadata } from 'next';
-import { lengthIds, lengthTable } from '@/core/body/lengths';
+import { takenIds, takenTable } from '@/core/body/taken';
 import { CautionLine, Page } from '@/design/Page';
 import { LengthPicture } from '@/features/measure/LengthPicture';
 import classes from '@/features/measure/measure.module.css';
@@ -17,14 +17,16 @@ function MeasurePage() {
       <p>
         Any one of these makes the distances surer; the bench and each person’s page name the four
         that settle most for the set-up at hand. Shoes off, tape straight, to the half centimetre.
+        The three measured all round are nobody’s duty: they give hands, elbows, feet and folds
+        room.
       </p>
       <ul className={classes.lengths}>
-        {lengthIds.map((id) => (
+        {takenIds.map((id) => (
           <li key={id}>
             <LengthPicture length={id} />
             <div>
-              <strong>{lengthTable[id].label}</strong>
-              <p>{lengthTable[id].howTo}</p>
+              <strong>{takenTable[id].label}</strong>
+              <p>{takenTable[id].howTo}</p>
             </div>
           </li>
         ))}

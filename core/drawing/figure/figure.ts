@@ -2,10 +2,10 @@ import type { Body } from '../../body/body';
 import type { FigureJoints, Leg, Point } from '../../posture/joints';
 import { rounded, type Frame, type Role, type Shape } from '../scene';
 import { armOutlines, drawnElbow, holdOf } from './arm';
-import { buildFactor, flesh } from './flesh';
+import { buildFactor, flesh, thighFlesh, trunkFlesh } from './flesh';
 import { footOutline } from './foot';
 import { headOutlines } from './head';
-import { foldLine, limb, toLine, toPath, type Facing } from './outline';
+import { foldLine, limb, toLine, toPath, type Facing, type Station } from './outline';
 
 export type { Facing } from './outline';
 export { buildFactor } from './flesh';
@@ -27,11 +27,12 @@ function legParts(
   scaleM: number,
   wideM: number,
   facing: Facing,
+  thigh: readonly Station[],
 ): { readonly leg: readonly string[]; readonly fold: readonly string[] } {
   const { hip, knee, ankle } = joints;
   return {
     leg: [
-      limb(hip, knee, flesh.thigh, wideM, facing),
+      limb(hip, knee, thigh, wideM, facing),
       limb(knee, ankle, flesh.shank, wideM, facing),
       footOutline(joints, scaleM, facing),
     ].map((outline) => toPath(frame, outline)),
@@ -54,8 +55,9 @@ export function listParts(
   const wideM = scaleM * buildFactor(body);
   const { otherLeg, otherArm, hip, shoulder, crown } = joints;
   const head = headOutlines(shoulder, crown, scaleM, facing);
-  const near = legParts(frame, joints, scaleM, wideM, facing);
-  const far = otherLeg && legParts(frame, { ...otherLeg, hip }, scaleM, wideM, facing);
+  const thigh = thighFlesh(body);
+  const near = legParts(frame, joints, scaleM, wideM, facing, thigh);
+  const far = otherLeg && legParts(frame, { ...otherLeg, hip }, scaleM, wideM, facing, thigh);
   const hold = holdOf(joints);
   const elbow = drawnElbow(joints, hold, scaleM);
   const armFold =
@@ -64,7 +66,7 @@ export function listParts(
       : foldLine(shoulder, elbow, joints.wrist, [...flesh.forearm].map(reversed).reverse(), scaleM);
   const pathsOfArm = (own: FigureJoints) =>
     armOutlines(own, scaleM, wideM, facing).map((outline) => toPath(frame, outline));
-  const trunk = limb(shoulder, hip, flesh.trunk, wideM, facing);
+  const trunk = limb(shoulder, hip, trunkFlesh(body), wideM, facing);
   const parts: DrawnPart[] = [
     { part: 'far-arm', pieces: otherArm ? pathsOfArm({ ...joints, ...otherArm }) : [] },
     { part: 'far-leg', pieces: far?.leg ?? [] },
@@ -131,7 +133,14 @@ export function drawLeg(
   facing: Facing = 1,
 ): Shape[] {
   const scaleM = body.heightM;
-  const { leg } = legParts(frame, joints, scaleM, scaleM * buildFactor(body), facing);
+  const { leg } = legParts(
+    frame,
+    joints,
+    scaleM,
+    scaleM * buildFactor(body),
+    facing,
+    thighFlesh(body),
+  );
   return [{ kind: 'path', role, d: leg.join('') }];
 }
 

@@ -1,4 +1,5 @@
 import type { Body } from '../../body/body';
+import { girthFactor } from '../../body/girths';
 import type { Station } from './outline';
 
 /**
@@ -42,6 +43,37 @@ export const flesh = {
     [1, 0.021, 0.021],
   ],
 } as const satisfies Record<string, readonly Station[]>;
+
+type Stations = readonly Station[];
+
+/** Where along the trunk chest and belly are measured: shares from the shoulder. */
+const measuredAt = { chest: 0.14, belly: 0.62 } as const;
+
+const within = (factor: number) => Math.min(buildLimits.high, Math.max(buildLimits.low, factor));
+
+/** Bones told thicker or thinner by what was measured round them, over the build as a whole. */
+const scaled = (stations: Stations, factorAt: (t: number) => number): Station[] =>
+  stations.map(([t, front, back]) => [t, front * factorAt(t), back * factorAt(t)]);
+
+/** The trunk's outline: chest and belly as deep as they were measured, what lies between between. */
+export function trunkFlesh(body: Body): Stations {
+  const build = buildFactor(body);
+  const [chest, belly] = [girthFactor(body, 'chestGirth'), girthFactor(body, 'bellyGirth')];
+  if (chest === null && belly === null) return flesh.trunk;
+  const atChest = chest === null ? 1 : within(chest) / build;
+  const atBelly = belly === null ? 1 : within(belly) / build;
+  const share = (t: number) =>
+    Math.min(1, Math.max(0, (t - measuredAt.chest) / (measuredAt.belly - measuredAt.chest)));
+  return scaled(flesh.trunk, (t) => atChest + (atBelly - atChest) * share(t));
+}
+
+/** The thigh's outline, thick as measured under the seat and as built at the knee. */
+export function thighFlesh(body: Body): Stations {
+  const thigh = girthFactor(body, 'thighGirth');
+  if (thigh === null) return flesh.thigh;
+  const atSeat = within(thigh) / buildFactor(body);
+  return scaled(flesh.thigh, (t) => atSeat + (1 - atSeat) * t);
+}
 
 /** Body mass index the flesh above was drawn for, and how far a build may show (kg per m2). */
 const drawnIndex = 22;

@@ -14,7 +14,9 @@ export function blockWays(
   result: SetupResult,
   solve: (input: SetupInput) => SetupResult,
 ): Ways {
-  const { block } = forearmKickSetup(input);
+  const { block, hands } = forearmKickSetup(input);
+  // Flat hands, and hands that hold each other, need nothing between them.
+  if (hands !== 'block') return { ways: [{ props: [], less: 0, result }] };
   const free = {
     ...input,
     pieces: input.pieces.filter((one) => specOf(one).kind !== 'block'),

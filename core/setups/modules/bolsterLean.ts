@@ -4,6 +4,7 @@ import { profileTable } from '../../catalog/profiles';
 import { armLengthM } from '../../posture/pose';
 import { cm, countOf, laidOut, measuring, type Setup } from '../setup';
 import { ellReachM } from './ellReach';
+import { palmShares, palmsApart } from '../palms';
 import { wristNotes } from '../wrists';
 import { wristWords } from './wristWords';
 
@@ -12,20 +13,22 @@ const bolster = pieceTable['bolster-round'];
 
 export const bolsterLean: Setup = {
   label: 'Handstand leaning into a bolster',
+  shares: palmShares,
   solve: (input) => {
     const { body, pieces, profile, settings } = input;
     const { bolsterLeadM } = settings ?? profileTable[profile];
     const { thicknessM } = bolster;
-    const palms = body.lengths.shoulderJointWidth - body.lengths.palmBreadth;
+    const palms = palmsApart(input);
+    const betweenM = palms.handWidth.metres - body.lengths.palmBreadth;
     const { measure, outgrown } = measuring(input, 'bolster-lean', {
       limits: { base: ellReachM(body, armLengthM(body)) },
     });
     const cautions: string[] = [];
     if (countOf(pieces, 'bolster-round') === 0) {
       cautions.push('No round bolster at hand: a blanket rolled to the same thickness, tied.');
-    } else if (thicknessM >= palms) {
+    } else if (thicknessM >= betweenM) {
       cautions.push(
-        `The bolster (${cm(thicknessM)}) does not fit between the palms (${cm(palms)}): use a rolled blanket.`,
+        `The bolster (${cm(thicknessM)}) does not fit between the palms (${cm(betweenM)}): use a rolled blanket.`,
       );
     }
     return {
@@ -34,9 +37,11 @@ export const bolsterLean: Setup = {
           ...wristWords,
           why: `bolster thickness + 0.06 of height + shoulder lead of ${cm(bolsterLeadM)}`,
         }),
+        palms.handWidth,
       ],
       cautions: [...outgrown(), ...cautions],
       notes: [
+        ...palms.notes,
         ...wristNotes(input),
         'Fingertips end beside the bolster, not in it and not in the wall.',
       ],

@@ -1,6 +1,6 @@
 /** Forearm stand, kick at the wall. Source: handbook 04 "Wall distances". */
 import { type Setup } from '../setup';
-import { forearmKickSetup } from '../forearmKick';
+import { bodyAlongWall, forearmKickSetup } from '../forearmKick';
 import { kickShares } from '../shares';
 import { blockWays } from './blockWays';
 import { wallAhead } from './wallAhead';
@@ -28,6 +28,7 @@ export const forearmKick: Setup = {
     };
   },
   ways: (input, result) => blockWays(input, result, (own) => forearmKick.solve(own)),
+  seenAs: (input) => bodyAlongWall(input.body, forearmKickSetup(input)),
   around: wallAhead('elbow'),
   checkFirst: ['Elbows at their width, measured again with the block', 'Head free of the floor'],
   assist: 'Lifted leg held firmly while the student presses it down',

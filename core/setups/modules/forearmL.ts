@@ -1,12 +1,13 @@
 /** Forearm L at the wall. Source: handbook 04 "Wall distances". */
 import { elbowsApart } from '../elbows';
 import { laidOut, measuring, type Setup } from '../setup';
+import { feetBeside } from '../palms';
 import { forearmShares } from '../shares';
 import { ellReachM } from './ellReach';
 
 export const forearmL: Setup = {
   label: 'Forearm L at the wall',
-  shares: forearmShares,
+  shares: { ...forearmShares, feetApart: 'hand-L' },
   solve: (input) => {
     const { body } = input;
     const { elbowWidth, notes } = elbowsApart(input);
@@ -21,6 +22,7 @@ export const forearmL: Setup = {
         }),
         measure('footHeight', (l) => l.upperArm + l.trunk),
         elbowWidth,
+        ...feetBeside(input),
       ],
       cautions: outgrown(),
       notes: [

@@ -1,15 +1,21 @@
 /** Block between the hands. Source: handbook 04 "Widths, loops, spacers". */
 import { specOf } from '../../catalog/pieces';
 import { forearmKickSetup } from '../forearmKick';
-import { cm, noAssist, type Setup } from '../setup';
+import { cm, noAssist, type Setup, type SetupInput } from '../setup';
 import { kickShares } from '../shares';
 import { blockWays } from './blockWays';
+
+const withBlock = (input: SetupInput): SetupInput => ({
+  ...input,
+  body: { ...input.body, forearmHands: 'block' },
+});
 
 export const handBlock: Setup = {
   label: 'Block between the hands',
   shares: kickShares,
-  solve: (input) => {
-    const { distances, block } = forearmKickSetup(input);
+  // It is about the block: whoever stands on clasped hands elsewhere holds one here.
+  solve: (given) => {
+    const { distances, block } = forearmKickSetup(withBlock(given));
     if (block === null) {
       return { distances: [distances.base], cautions: ['No block at hand.'], notes: [] };
     }
@@ -24,7 +30,7 @@ export const handBlock: Setup = {
       notes: [`${names.join(' and ')}, long face across (${cm(block.acrossM)}), flat.`],
     };
   },
-  ways: (input, result) => blockWays(input, result, (own) => handBlock.solve(own)),
+  ways: (input, result) => blockWays(withBlock(input), result, (own) => handBlock.solve(own)),
   checkFirst: ['Block flat, long face across'],
   assist: noAssist,
   exit: 'Knees down',

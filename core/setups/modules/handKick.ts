@@ -5,6 +5,7 @@ import { laidOut, measuring, type Setup } from '../setup';
 import { armLengthM } from '../../posture/pose';
 import { ellReachM } from './ellReach';
 import { wallAhead } from './wallAhead';
+import { palmShares, palmsApart } from '../palms';
 import { wristNotes } from '../wrists';
 import { wristWords } from './wristWords';
 
@@ -13,6 +14,7 @@ const overM = 0.05;
 
 export const handKick: Setup = {
   label: 'Handstand, kick at the wall',
+  shares: palmShares,
   solve: (input) => {
     const { body, wayUp } = input;
     const { hand } = body.lengths;
@@ -30,6 +32,7 @@ export const handKick: Setup = {
       ...wristWords,
       why: 'gap + hand',
     });
+    const palms = palmsApart(input);
     const isBaseKept = findKept('base') !== undefined;
     const gap = isBaseKept
       ? following(ownGap, ownBase, Math.max(0, ownBase.metres - hand))
@@ -39,9 +42,11 @@ export const handKick: Setup = {
         gap,
         isBaseKept ? ownBase : following(ownBase, ownGap, ownGap.metres + hand),
         measure('base.halfReach', (l) => l.armReach / 2),
+        palms.handWidth,
       ],
       cautions: outgrown(),
       notes: [
+        ...palms.notes,
         ...wristNotes(input, gap),
         'Bent-knee and straddle hops: fingertips 15 to 30 cm from the wall. Slow single leg: 10 to 15 cm.',
       ],

@@ -5,11 +5,13 @@ import { armLengthM } from '../../posture/pose';
 import { distanceWords } from '../distanceWords';
 import { laidOut, measuring, type Setup } from '../setup';
 import { ellReachM } from './ellReach';
+import { palmShares, palmsApart } from '../palms';
 import { wristNotes } from '../wrists';
 import { wristWords } from './wristWords';
 
 export const handL: Setup = {
   label: 'L at the wall, hands',
+  shares: palmShares,
   solve: (input) => {
     const { body, profile, settings } = input;
     const { measure, outgrown } = measuring(input, 'hand-L', {
@@ -25,6 +27,7 @@ export const handL: Setup = {
       reach: (l) => l.armReach + l.foot,
     } as const satisfies Record<HandLMethod, (lengths: Lengths) => number>;
     const chosen = school.handLMethod;
+    const palms = palmsApart(input);
     const less = isOverKnuckle && chosen !== 'reach' ? ', less wrist to first knuckle' : '';
     return {
       distances: [
@@ -36,9 +39,12 @@ export const handL: Setup = {
         measure('base.table', methods.table),
         measure('base.reach', methods.reach),
         measure('footHeight', (l) => l.forearm + l.upperArm + l.trunk),
+        palms.handWidth,
+        ...palms.feetApart,
       ],
       cautions: outgrown(),
       notes: [
+        ...palms.notes,
         ...wristNotes(input),
         'If the waist looks short, hands away from the wall until the sides are long; too strong, 5 cm further still.',
         'The L is full weight on the hands with the fear taken out.',

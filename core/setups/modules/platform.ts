@@ -1,5 +1,6 @@
 /** Platform for shoulder stand and plough. Source: handbook 04. */
 import type { Lengths } from '../../body/body';
+import { leastHipDeg } from '../../body/girths';
 import { profileTable, type PlatformMethod } from '../../catalog/profiles';
 import { chairSize } from '../../posture/chair';
 import { radians } from '../../posture/geometry';
@@ -51,8 +52,11 @@ export const platform: Setup = {
     const edge = isEdgeKept
       ? ownEdge
       : following(ownEdge, ownLine, Math.max(0, ownLine.metres - thumb));
+    // Legs fold as far as hamstrings, belly and thighs let them.
+    const leastHip = leastHipDeg(body);
+    const foldsDeg = Math.min(straightLegRaiseDeg ?? 180, leastHip === null ? 180 : 180 - leastHip);
     const toeRest =
-      straightLegRaiseDeg === undefined && findKept('toeRest') === undefined
+      straightLegRaiseDeg === undefined && leastHip === null && findKept('toeRest') === undefined
         ? []
         : [
             measure('toeRest', (l) =>
@@ -60,8 +64,7 @@ export const platform: Setup = {
                 0,
                 height.metres +
                   l.trunk +
-                  legLengthM({ ...body, lengths: l }) *
-                    Math.cos(radians(straightLegRaiseDeg ?? 180)) -
+                  legLengthM({ ...body, lengths: l }) * Math.cos(radians(foldsDeg)) -
                   body.ankleOnBallM,
               ),
             ),
