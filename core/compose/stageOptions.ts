@@ -9,7 +9,7 @@ import { toSetupInput } from '../ladder/sized';
 import { judge, type Verdict } from '../ladder/verdict';
 import { spaceFor } from '../room/space';
 import { beforeWeight } from '../setups/beforeWeight';
-import type { SetupInput } from '../setups/setup';
+import { variantTable, type SetupInput, type Variant } from '../setups/setup';
 import { inSentence } from '../units/words';
 import { usualBaseM } from './insteadOptions';
 import { addPieces, findLiftPieces, findSetup, type StageWay } from './needs';
@@ -159,11 +159,11 @@ function labelOf(
   spec: StageSpec,
   isEased: boolean,
   up: WayUpId | undefined,
-  variant: string | undefined,
+  variant: Variant | undefined,
 ): string {
   const own = isEased ? `${spec.label}: ${inSentence(spec.stepDown)}` : spec.label;
   const way = up === undefined ? own : `${own}, ${getWayUp(up).label}`;
-  return variant === undefined ? way : `${way}, ${variant} version`;
+  return variant === undefined ? way : `${way}, ${variantTable[variant]}`;
 }
 
 /**

@@ -48,6 +48,17 @@ describe('the words for the eye', () => {
     expect(profileChangesSchema.safeParse({ settings: { gaze: 'up' } }).success).toBe(false);
   });
 
+  it('speak of a person’s own hands where the school has them otherwise, and of nothing that contradicts', () => {
+    const propLed = shippedSchool('prop-led');
+    const clasped = sayAt(propLed, 'FS10', 'clasped');
+    expect(clasped[0]).toMatch(/^Hands clasped/);
+    expect(clasped.join()).not.toMatch(/block|parallel/);
+    expect(clasped.length).toBe(sayAt(propLed, 'FS10').length - 1);
+    // The school's own way, and a stage that the hands do not decide, say what they always say.
+    expect(sayAt(propLed, 'FS10', 'block')).toEqual(sayAt(propLed, 'FS10'));
+    expect(sayAt(propLed, 'HB8', 'clasped')).toEqual(sayAt(propLed, 'HB8'));
+  });
+
   it('have words for every choice', () => {
     for (const id of eyeAspectIds) {
       expect(choicesOf(id).length).toBeGreaterThan(1);

@@ -1,4 +1,5 @@
 import type { Body, Lengths } from '../body/body';
+import type { ForearmHandsId } from '../body/hands';
 import type { PieceCount } from '../catalog/pieces';
 import type { ProfileId, ProfileSettings } from '../catalog/profiles';
 import type { WayUpId } from '../catalog/waysUp';
@@ -48,8 +49,16 @@ export interface SetupResult {
 /** A figure as it is set out. */
 export type SetFigure = Pick<Distance, 'id' | 'metres'>;
 
-/** What stands in for the block. */
-export type Variant = 'strap' | 'blanket';
+/** What stands in for the block, or how the hands lie that need none; each as it is added to a label. */
+export const variantTable = {
+  strap: 'strap version',
+  blanket: 'blanket version',
+  flat: 'hands flat',
+  clasped: 'hands clasped',
+} as const satisfies Readonly<Record<Exclude<ForearmHandsId, 'block'>, string>> &
+  Readonly<Record<string, string>>;
+
+export type Variant = keyof typeof variantTable;
 
 /** One way to make a set-up, with the figures that way has. */
 export interface SetupWay {
@@ -95,6 +104,8 @@ export interface Setup {
   readonly topView?: 'platform' | 'arms' | 'lane';
   /** `kick`: drawn with block, strap and the lean it forces. Absent: the posture it gives. */
   readonly sideView?: 'kick';
+  /** The hands lie as the person or the school chooses. */
+  readonly hasHands?: true;
   /** The body as it is seen from the side in this set-up, where hands or arms shorten it. */
   readonly seenAs?: (input: SetupInput) => Body;
   /** What is drawn beside the figure, at the distances listed. */

@@ -157,7 +157,7 @@ function StageBody({ judgement, units }: BodyProps) {
 
 function SayAndWatch({ judgement }: Pick<SetupCardProps, 'judgement'>) {
   const { opened, verdict } = judgement;
-  const say = sayAt(opened.school, verdict.stage);
+  const say = sayAt(opened.school, verdict.stage, judgement.setupInput.body.forearmHands);
   const watch = watchAt(stageOf(judgement));
   if (say.length === 0 && watch.length === 0) return null;
   return (

@@ -43,7 +43,8 @@ export function PersonSheet(props: PersonSheetProps) {
   const own = bundle.prepared.people.find(({ id }) => id === placed.id);
   const refused = own === undefined ? null : sayingRefused(own, [placed.label]);
   const first = option?.checkFirst ?? [];
-  const { say = [], watch = [] } = bundle.stages[option?.stage ?? ''] ?? {};
+  const { say: usual = [], sayWith, watch = [] } = bundle.stages[option?.stage ?? ''] ?? {};
+  const say = (option?.variant === undefined ? undefined : sayWith?.[option.variant]) ?? usual;
   const props_ = option === undefined ? '' : propWords(option.props);
   return (
     <Drawer

@@ -99,7 +99,7 @@ export function readRungPage(
     school,
     stage,
     gate: stage.gate.map((demand) => describeDemand(demand, school.catalog)),
-    say: sayAt(school, key),
+    say: sayAt(school, key, person?.body.forearmHands),
     before: stage.spec.after.map(named),
     after: school.ladders[stage.spec.family]
       .filter((one) => school.stages.get(one)?.spec.after.includes(key))

@@ -9,6 +9,9 @@ import { sayAt, watchAt } from '@/core/ladder/eyeWords';
 import { drillLiftsFeet, liftsFeet, regionsOf } from '@/core/ladder/gatekeeper';
 import { sayDose, type Dose } from '@/core/catalog/dose';
 import type { BodyInput } from '@/core/body/body';
+import { forearmHandsIds } from '@/core/body/hands';
+import type { PlannedOption } from '@/core/compose/option';
+import type { Variant } from '@/core/setups/setup';
 import type { BaseId, CheckKey, FaultId } from '@/core/catalog/checks';
 import {
   baseIds,
@@ -99,6 +102,8 @@ export interface FloorBundle {
         /** What is said, and what is watched for, in words; absent in classes begun before. */
         readonly say?: readonly string[];
         readonly watch?: readonly string[];
+        /** What is said instead to whoever's hands lie otherwise; absent in classes begun before. */
+        readonly sayWith?: Readonly<Partial<Record<Variant, readonly string[]>>>;
       }
     >
   >;
@@ -142,6 +147,16 @@ const faultsSeen = ({ faults, family }: Pick<StageSpec, 'faults' | 'family'>): F
     return !isPrivate && (faults.includes(fault) || notedOn.includes(family));
   });
 
+/** What is said at a stage to those whose hands lie in a way of their own. */
+const sayWith = (school: School, stage: StageKey, options: readonly PlannedOption[]) =>
+  Object.fromEntries(
+    forearmHandsIds.flatMap((hands) =>
+      options.some((one) => one.stage === stage && one.variant === hands)
+        ? [[hands, sayAt(school, stage, hands)] as const]
+        : [],
+    ),
+  ) as Partial<Record<Variant, readonly string[]>>;
+
 export function stagesOf(
   school: School,
   people: readonly Pick<PreparedPerson, 'options' | 'fallbacks'>[],
@@ -160,6 +175,7 @@ export function stagesOf(
             label,
             ...(isHop ? { isHop } : {}),
             say: sayAt(school, stage),
+            sayWith: sayWith(school, stage, options),
             watch: watchAt(found.spec),
             ...(isAttempt ? { faults: faultsSeen(found.spec) } : {}),
           },
@@ -292,6 +308,7 @@ export function bundleFor(role: FloorRole, bundle: FloorBundle): FloorBundle {
       body: {
         heightM: body.heightM,
         ...(body.lengths === undefined ? {} : { lengths: body.lengths }),
+        ...(body.forearmHands === undefined ? {} : { forearmHands: body.forearmHands }),
       },
       consent,
     })),

@@ -16,7 +16,7 @@ export function blockWays(
 ): Ways {
   const { block, hands } = forearmKickSetup(input);
   // Flat hands, and hands that hold each other, need nothing between them.
-  if (hands !== 'block') return { ways: [{ props: [], less: 0, result }] };
+  if (hands !== 'block') return { ways: [{ variant: hands, props: [], less: 0, result }] };
   const free = {
     ...input,
     pieces: input.pieces.filter((one) => specOf(one).kind !== 'block'),

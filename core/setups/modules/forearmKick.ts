@@ -28,9 +28,13 @@ export const forearmKick: Setup = {
     };
   },
   ways: (input, result) => blockWays(input, result, (own) => forearmKick.solve(own)),
+  hasHands: true,
   seenAs: (input) => bodyAlongWall(input.body, forearmKickSetup(input)),
   around: wallAhead('elbow'),
-  checkFirst: ['Elbows at their width, measured again with the block', 'Head free of the floor'],
+  checkFirst: [
+    'Elbows at their width, measured again once the hands are set',
+    'Head free of the floor',
+  ],
   assist: 'Lifted leg held firmly while the student presses it down',
   exit: 'One leg down, slowly, then the other',
   topView: 'lane',
