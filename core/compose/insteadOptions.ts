@@ -89,7 +89,9 @@ function toAlternative(
   const made = measureInstead(id, spec, person, context, measured);
   if (made === null) return null;
   const dose =
-    spec?.round === undefined ? null : doseInRound(spec.round, loads, findCapacities(person));
+    spec?.round === undefined
+      ? null
+      : doseInRound(spec.round, loads, findCapacities(person), context.breathSeconds);
   const first = beforeWeight(spec ?? { columns }, school.settings, made.figures ?? []);
   const { watch } = careFor(person, thingOfAlternative(person, getAlternative(id), family));
   return {

@@ -94,6 +94,8 @@ export interface OptionContext extends Sized {
   readonly families: readonly LadderId[];
   readonly ceilingM: number;
   readonly pieces: readonly PieceCount[];
+  /** How long this studio counts a breath; absent: as is usual. */
+  readonly breathSeconds?: number;
 }
 
 /** A stage that the verdict opens and something else does not. */

@@ -136,6 +136,8 @@ export interface ClassInput extends BudgetInput {
   readonly pieces: readonly PieceCount[];
   readonly people: readonly ClassPerson[];
   readonly school: School;
+  /** How long this studio counts a breath; absent: as is usual. */
+  readonly breathSeconds?: number;
 }
 
 /** What one person brings to a class, whoever else comes. */
@@ -145,7 +147,9 @@ interface Brought {
   readonly isLittleKnown: boolean;
 }
 
-type EveningOf = Pick<ClassInput, 'families' | 'pieces'> & { readonly ceilingM: number };
+type EveningOf = Pick<ClassInput, 'families' | 'pieces' | 'breathSeconds'> & {
+  readonly ceilingM: number;
+};
 
 /** Cases do not change: what was found for one is found for as long as it is the same one. */
 const brought = rememberFor<OpenedCase, Brought>();
@@ -181,7 +185,13 @@ function findBrought({ id, body, kept = [], opened }: ClassPerson, evening: Even
  */
 export function prepareClass(input: ClassInput): PreparedClass {
   const { room, pieces, families, people, school } = input;
-  const evening = { families, pieces, ceilingM: room.ceilingM };
+  const { breathSeconds } = input;
+  const evening = {
+    families,
+    pieces,
+    ceilingM: room.ceilingM,
+    ...(breathSeconds === undefined ? {} : { breathSeconds }),
+  };
   const each = people.map((person) => bring(person, evening));
   const ranked = each.map((one, index) => ({ id: index, ranked: one.ranked }));
   const unknown = each.filter((one) => one.isLittleKnown).length;

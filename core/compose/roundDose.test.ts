@@ -8,6 +8,12 @@ const fresh = {};
 const weak = { shoulder: { seconds: 12, referenceLoad: 0.6 } };
 
 describe('the dose of a round', () => {
+  it('counts a breath as long as the studio does', () => {
+    const steps = [breaths(5, 5, { sets: 2 })];
+    expect(doseInRound(steps, { shoulder: 0.3 }, fresh, 4).spans).toEqual([20, 20]);
+    expect(doseInRound(steps, { shoulder: 0.3 }, fresh, 8).spans).toEqual([40, 40]);
+  });
+
   it('is what the shape asks of whoever can bear it', () => {
     expect(doseInRound([breaths(5, 5, { sets: 2 })], { shoulder: 0.3 }, fresh)).toEqual({
       words: '2 × 5 breaths',

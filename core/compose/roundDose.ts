@@ -13,11 +13,13 @@ export interface RoundDose {
   readonly spans: readonly number[];
 }
 
-/** Seconds of one breath and of one slow repetition, where nobody has said otherwise. */
-const each = { breath: 5, repetition: 3, least: 5 } as const;
+/** Seconds of one breath, where nobody has said otherwise. */
+export const usualBreathSeconds = 5;
+/** Seconds of one slow repetition, and of the shortest set. */
+const each = { repetition: 3, least: 5 } as const;
 
 /** A step as far as somebody can bear it: never more than it asks, and never nothing. */
-function within(step: DoseStep, mostSeconds: number): DoseStep {
+function within(step: DoseStep, mostSeconds: number, breathSeconds: number): DoseStep {
   if ('seconds' in step) {
     return {
       ...step,
@@ -25,17 +27,17 @@ function within(step: DoseStep, mostSeconds: number): DoseStep {
     };
   }
   if ('breaths' in step) {
-    const most = Math.max(1, Math.floor(mostSeconds / each.breath));
+    const most = Math.max(1, Math.floor(mostSeconds / breathSeconds));
     const [least, asked] = step.breaths;
     return { ...step, breaths: [Math.min(least, most), Math.min(asked, most)] };
   }
   return step;
 }
 
-function workOfStep(step: DoseStep): DrillWork {
+function workOfStep(step: DoseStep, breathSeconds: number): DrillWork {
   const sets = (step.sets ?? 1) * (step.per === undefined ? 1 : 2);
   if ('seconds' in step) return { sets, seconds: step.seconds };
-  if ('breaths' in step) return { sets, seconds: step.breaths[1] * each.breath };
+  if ('breaths' in step) return { sets, seconds: step.breaths[1] * breathSeconds };
   if ('times' in step) return { sets, seconds: step.times[1] * each.repetition };
   return { sets, seconds: 0 };
 }
@@ -43,15 +45,18 @@ function workOfStep(step: DoseStep): DrillWork {
 /**
  * The dose of one round for one student: what the shape asks, within two thirds of what they can
  * bear. The rest of the round is rest.
+ *
+ * @param breathSeconds how long this studio counts a breath
  */
 export function doseInRound(
   steps: readonly DoseStep[],
   loads: RegionLoads,
   capacities: Capacities,
+  breathSeconds = usualBreathSeconds,
 ): RoundDose {
   const most = borneSeconds(loads, capacities);
-  const own = steps.map((step) => within(step, most));
-  const work = own.map(workOfStep);
+  const own = steps.map((step) => within(step, most, breathSeconds));
+  const work = own.map((step) => workOfStep(step, breathSeconds));
   return {
     // Something that is lain in takes the round as it is.
     words: own.every((step) => 'hold' in step) ? 'the whole round' : sayDose(own),

@@ -70,7 +70,9 @@ export function toOptions(
   const isTry = spec.isAttempt === true && !isEased;
   const capacities = findCapacities(person);
   const dose =
-    isTry || spec.round === undefined ? null : doseInRound(spec.round, spec.loads, capacities);
+    isTry || spec.round === undefined
+      ? null
+      : doseInRound(spec.round, spec.loads, capacities, context.breathSeconds);
 
   const toWay = (way: StageWay, up: WayUpId | undefined, order: number): PlannedOption | string => {
     const { variant, props: own, less } = way;

@@ -2,8 +2,10 @@ import { sayEveningOnPaper } from '@/design/days';
 import { beforeWeight } from '@/core/setups/beforeWeight';
 import { alternativeTable } from '@/core/catalog/alternatives';
 import { toDrawn } from '@/core/drawing/stageSide';
-import { forearmKickSetup, type ForearmKickSetup } from '@/core/setups/forearmKick';
+import { forearmHandsOf, forearmKickSetup, type ForearmKickSetup } from '@/core/setups/forearmKick';
 import { sayAt, watchAt } from '@/core/ladder/eyeWords';
+import type { StageSpec } from '@/core/catalog/stage';
+import { variantTable } from '@/core/setups/setup';
 import { getSetup } from '@/core/setups/registry';
 import { solveStage } from '@/core/setups/solveStage';
 import type { LengthUnits } from '@/core/units/length';
@@ -39,6 +41,7 @@ export function SetupCard({ judgement, date, units, tonight }: SetupCardProps) {
           <h2>{person.name}</h2>
           <p className={classes.stage}>
             {alternative ? alternativeTable[alternative].label : stage.label}
+            {alternative ? '' : handsSaid(judgement, stage)}
           </p>
           {tonight !== undefined && <p className={classes.mark}>{tonight}</p>}
         </div>
@@ -60,6 +63,13 @@ export function SetupCard({ judgement, date, units, tonight }: SetupCardProps) {
       <CautionLine />
     </article>
   );
+}
+
+/** Hands that need no block, beside a name that speaks of one. */
+function handsSaid({ setupInput }: Judgement, { recipe }: StageSpec): string {
+  if (recipe === undefined || getSetup(recipe).hasHands !== true) return '';
+  const hands = forearmHandsOf(setupInput);
+  return hands === 'block' ? '' : `, ${variantTable[hands]}`;
 }
 
 type BodyProps = Omit<SetupCardProps, 'date'>;

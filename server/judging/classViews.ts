@@ -143,6 +143,7 @@ export function prepareCourse(
     room: findRoom(db, course.id).room,
     pieces,
     school,
+    breathSeconds: getSettings(db).breathSeconds,
     people: people.map((person) => ({
       id: memberId(person),
       body: person.body,
