@@ -10,7 +10,8 @@ import { painPlaces, stopSigns } from '@/core/catalog/regions';
 import { feltIds } from '@/core/home/felt';
 import { savedOfIds } from '@/core/setups/saved';
 import { ladderIds } from '@/core/catalog/stage';
-import { assertRoom, roomFile } from '@/core/room/room';
+import { assertRoom } from '@/core/room/room';
+import { roomFile } from '@/core/room/roomFile';
 import { findDayNumber } from '@/core/units/day';
 
 export type Row = Readonly<Record<string, unknown>>;

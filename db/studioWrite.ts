@@ -3,7 +3,7 @@ import { and, eq } from 'drizzle-orm';
 import type { SQLiteTable } from 'drizzle-orm/sqlite-core';
 import type { StudioCourse, StudioFile, StudioHead, StudioPerson } from '@/core/files/studioFile';
 import type { Sheet } from '@/core/plumb/marks';
-import { aboutPeople } from '@/core/running/tap';
+import { aboutPeople } from '@/core/running/taps';
 import { withOtherPeople } from './classPeople';
 import { saveSettings } from './courses';
 import type { Db } from './open';

@@ -2,7 +2,8 @@ import type { PieceCount } from '@/core/catalog/pieces';
 import { buildSchool, shippedProfile, shippedSchool, type School } from '@/core/catalog/school';
 import type { LadderId, StageKey } from '@/core/catalog/stage';
 import { openCase } from '@/core/ladder/case';
-import { judge, opensStage, type VerdictKind } from '@/core/ladder/verdict';
+import { judge } from '@/core/ladder/verdict';
+import { opensStage, type VerdictKind } from '@/core/ladder/verdictKinds';
 import { addDays, daysBetween, type Day } from '@/core/units/day';
 import {
   addCourse,

@@ -2,7 +2,8 @@
 import { shippedProfile, shippedSchool } from '@/core/catalog/school';
 import type { StageId } from '@/core/catalog/stages';
 import { openCase } from '@/core/ladder/case';
-import { judge, opensStage } from '@/core/ladder/verdict';
+import { judge } from '@/core/ladder/verdict';
+import { opensStage } from '@/core/ladder/verdictKinds';
 import type { Evidence } from '@/core/readiness/record';
 import { addDays, type Day } from '@/core/units/day';
 import { addDecision } from '@/db/decisions';

@@ -1,5 +1,5 @@
 /** The made-up loft: one good wall, one half-blocked, a low beam at one end, a door that swings in. */
-import { roomFile } from '@/core/room/room';
+import { roomFile } from '@/core/room/roomFile';
 
 export const demoRoom = roomFile.parse({
   format: 'levitar-room',

@@ -21,12 +21,8 @@ export const drillKey = z
   .meta({ id: 'drill' });
 export const pieceKey = z.union([z.enum(pieceIds), ownPieceId], 'This piece is in no list.');
 
-/** What an assistant's device calls a check that is the teacher's alone: it does not say which. */
-export const hiddenCheck = z.templateLiteral([
-  'ask the teacher',
-  z.string().regex(/^( \d{1,3})?$/),
-]);
-export type HiddenCheck = z.infer<typeof hiddenCheck>;
+/** The same, as a file has it. */
+const hiddenCheck = z.templateLiteral(['ask the teacher', z.string().regex(/^( \d{1,3})?$/)]);
 
 /** What can be answered or taken in a class, as its devices call it. */
 export const checkInClass = z.union(

@@ -8,7 +8,7 @@ import { exact } from '../exact';
 import { profileInput, readSchool } from '../files/personInput';
 import { assertRecordable } from '../files/recordable';
 import { day, recordInput } from '../files/schemas';
-import { verdictKinds } from '../ladder/verdict';
+import { verdictKinds } from '../ladder/verdictKinds';
 import type { CheckRecord } from '../readiness/record';
 
 const person = z

@@ -3,7 +3,8 @@ import { alternativeIds, getAlternative, type AlternativeId } from '../catalog/a
 import type { LadderId, StageSpec } from '../catalog/stage';
 import { passTo } from '../ladder/alternative';
 import type { OpenedCase } from '../ladder/case';
-import { careFor, liftsFeet, thingOfAlternative, type Pass } from '../ladder/gatekeeper';
+import { careFor, thingOfAlternative, type Pass } from '../ladder/gatekeeper';
+import { liftsFeet } from '../ladder/asked';
 import { toSetupInput } from '../ladder/sized';
 import { beforeWeight } from '../setups/beforeWeight';
 import { wallLane } from '../room/space';
@@ -106,6 +107,7 @@ function toAlternative(
     heightM: lowShapeM,
     ...(needsWall ? { alongM: lane.alongM, outM: lane.outM } : {}),
     ...(shape === undefined ? {} : { shape }),
+    ...(spec?.recipe === undefined ? {} : { recipe: spec.recipe }),
     ...made,
     pieces: rowsTaken(made.props),
     ...(liftsFeet(spec ?? { columns }) ? { feetUp: true as const } : {}),

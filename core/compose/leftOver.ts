@@ -1,6 +1,6 @@
 /** What is left to somebody who says something at the door. */
 import { closedRegions, type PainPlace } from '../catalog/regions';
-import { regionsOf } from '../ladder/gatekeeper';
+import { regionsOf } from '../ladder/asked';
 import type { PersonOptions, PlannedOption } from './option';
 
 /** What is left to somebody who says at the door that it hurts: the same functions, one place more. */

@@ -10,7 +10,8 @@ import {
   thingOfDrill,
   type Pass,
 } from '../ladder/gatekeeper';
-import { judge, opensStage } from '../ladder/verdict';
+import { judge } from '../ladder/verdict';
+import { opensStage } from '../ladder/verdictKinds';
 import { closedKey, type ClosedKey } from '../running/closedKey';
 
 /**

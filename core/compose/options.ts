@@ -5,7 +5,8 @@ import type { OpenedCase } from '../ladder/case';
 import { evaluateGate, hasReached } from '../ladder/gate';
 import { restPass } from '../ladder/gatekeeper';
 import { listNext } from '../ladder/stand';
-import { judge, opensStage } from '../ladder/verdict';
+import { judge } from '../ladder/verdict';
+import { opensStage } from '../ladder/verdictKinds';
 import { listInstead, type Measured } from './insteadOptions';
 import {
   optionValues,

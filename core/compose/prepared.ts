@@ -5,7 +5,7 @@
 import type { ClosedKey } from '../running/closedKey';
 import type { CheckKey } from '../catalog/checks';
 import { resolveBody, type BodyInput } from '../body/body';
-import { drillTable, type DrillBook, type DrillKey } from '../catalog/drills';
+import type { DrillBook, DrillKey } from '../catalog/drills';
 import type { PieceCount } from '../catalog/pieces';
 import type { PainPlace, RegionLoads } from '../catalog/regions';
 import type { School } from '../catalog/school';
@@ -14,7 +14,8 @@ import type { ThemeId } from '../catalog/themes';
 import type { Capacities } from '../fatigue/reserve';
 import type { OpenedCase } from '../ladder/case';
 import { isOpenUnasked, thingOfCounter, type Pass } from '../ladder/gatekeeper';
-import { listCares, listRefused, type CareLine, type Refusal } from '../ladder/ledger';
+import { listCares, listRefused, type CareLine } from '../ladder/ledger';
+import type { Refusal } from '../ladder/refusal';
 import { isLittleKnown } from '../ladder/gatesAhead';
 import { planChecks, rankChecks, type CheckSlot, type CheckWorth } from '../ladder/tonight';
 import type { KeptDistance } from '../setups/kept';
@@ -224,10 +225,6 @@ export function prepareClass(input: ClassInput): PreparedClass {
     people: prepared,
   };
 }
-
-/** The drills of a class. */
-export const drillsOf = ({ drills }: Pick<PreparedClass, 'drills'>): DrillBook =>
-  drills ?? drillTable;
 
 const openOf = ({ options, fallbacks }: PreparedPerson) => [...options, ...fallbacks];
 

@@ -2,8 +2,8 @@
 import type { DrillBook, DrillId, DrillKey } from '../catalog/drills';
 import { closedRegions } from '../catalog/regions';
 import type { LadderId } from '../catalog/stage';
-import { drillLiftsFeet, regionsOf } from '../ladder/gatekeeper';
-import { refusalWords } from '../ladder/ledger';
+import { drillLiftsFeet, regionsOf } from '../ladder/asked';
+import { refusalWords } from '../ladder/refusal';
 import type { PreparedPerson, Wishes } from './prepared';
 import type { TimelineItem } from './timeline';
 

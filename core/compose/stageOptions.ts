@@ -3,7 +3,7 @@ import { getStageIn } from '../catalog/school';
 import { getWayUp, type WayUpId } from '../catalog/waysUp';
 import type { StageKey, StageSpec } from '../catalog/stage';
 import type { OpenedCase } from '../ladder/case';
-import { liftsFeet } from '../ladder/gatekeeper';
+import { liftsFeet } from '../ladder/asked';
 import { evaluateDemand } from '../ladder/gate';
 import { toSetupInput } from '../ladder/sized';
 import { judge, type Verdict } from '../ladder/verdict';

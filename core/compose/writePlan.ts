@@ -3,7 +3,8 @@ import { listDrills } from './drillChoice';
 import type { PlannedOption } from './option';
 import { placeEverybody, type Place } from './places';
 import { roundOf, type BeforeById, type Posed } from './pose';
-import { drillsOf, type Pin, type PreparedClass, type Wishes } from './prepared';
+import type { Pin, PreparedClass, Wishes } from './prepared';
+import { drillsOf } from './drillsOf';
 import {
   countTurns,
   firstOpen,

@@ -6,7 +6,7 @@ import { profileIds } from '../catalog/profiles';
 import { forearmKickSetup } from '../setups/forearmKick';
 import { drawForearmKick } from './elevation';
 import { textWidth, type Scene, type Shape } from './scene';
-import { drawAlternative } from './stageSide';
+import { drawAlternative } from './alternativeSide';
 import { toSvgFile } from './svg';
 
 const pieces: readonly PieceCount[] = [

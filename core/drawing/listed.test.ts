@@ -15,7 +15,8 @@ import { stillIds, stillTable } from '../shapes/stills';
 import { formatFigure } from '../units/length';
 import type { Scene } from './scene';
 import { metresAcross } from './shapeDimensions';
-import { drawStage, poseStage, toDrawn, type DrawnStage } from './stageSide';
+import { drawStage, poseStage, type DrawnStage } from './stageSide';
+import { toDrawn } from './alternativeSide';
 import { drawTopView } from './topView';
 
 const pieces: readonly PieceCount[] = [

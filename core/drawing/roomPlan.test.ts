@@ -1,4 +1,5 @@
-import { roomFile, usableSpans, wallIds } from '../room/room';
+import { usableSpans, wallIds } from '../room/room';
+import { roomFile } from '../room/roomFile';
 import { fittedName, type PlanMark } from './placeMark';
 import { roomFrame } from './roomFrame';
 import { drawRoomPlan } from './roomPlan';

@@ -3,7 +3,8 @@ import { alternativeIds, getAlternative } from '../catalog/alternatives';
 import { stageIds, getStage } from '../catalog/stages';
 
 import { textWidth, type Scene, type Shape } from './scene';
-import { drawAlternative, drawStage } from './stageSide';
+import { drawStage } from './stageSide';
+import { drawAlternative } from './alternativeSide';
 
 const options = { pxPerM: 90, units: 'cm', detail: 'row' } as const;
 const inputOf = (body: Body) => ({ body, profile: 'prop-led', pieces: [] }) as const;

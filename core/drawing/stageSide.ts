@@ -1,6 +1,4 @@
 /** A stage, or what is done in its place, from the side at a person's own size. */
-import { getAlternative, type AlternativeId } from '../catalog/alternatives';
-import { getStage } from '../catalog/stages';
 import { forearmKickSetup } from '../setups/forearmKick';
 import { UnreachableProblem } from '../posture/geometry';
 import { pointsOf } from '../posture/joints';
@@ -40,20 +38,6 @@ export interface DrawnStage {
   readonly shape?: ShapeRef | undefined;
   readonly recipe?: SetupId | undefined;
 }
-
-/** The alternative as something that is drawn: where it is a stage, with that stage's set-up. */
-export function toDrawn(alternative: AlternativeId): DrawnStage {
-  const { label, how, shape, stage } = getAlternative(alternative);
-  const recipe = stage === undefined ? undefined : getStage(stage).recipe;
-  return { label, how, ...(shape === null ? {} : { shape }), ...(recipe ? { recipe } : {}) };
-}
-
-/** Another shape, to the same scale as the stage it stands in for. */
-export const drawAlternative = (
-  input: SetupInput,
-  alternative: AlternativeId,
-  options: ElevationOptions,
-): Scene => drawStage(input, toDrawn(alternative), options);
 
 /** @returns `null` where the stage has no drawing, or this body cannot be in it at these distances */
 export function poseStage(

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { entriesFile } from '../catalog/entries';
 import { profileFile } from '../catalog/profileChanges';
-import { roomFile } from '../room/room';
+import { roomFile } from '../room/roomFile';
 import { commands } from '../commands/commands';
 import { studioFile } from './studioFile';
 

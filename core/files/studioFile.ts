@@ -14,7 +14,7 @@ import { pieceKinds } from '../catalog/ownPiece';
 import { profileIds } from '../catalog/profiles';
 import { painPlaces, stopSigns } from '../catalog/regions';
 import { ladderIds } from '../catalog/stage';
-import { verdictKinds } from '../ladder/verdict';
+import { verdictKinds } from '../ladder/verdictKinds';
 import { heightRangeM, massRangeKg } from '../body/lengths';
 import { tap, trySupports } from '../running/tap';
 import { wayUpIds } from '../catalog/waysUp';

@@ -13,7 +13,8 @@ import { profileChangesSchema } from '../catalog/profileChanges';
 import type { Catalog } from '../catalog/school';
 import { savedOfIds } from '../setups/saved';
 import { InputProblem, type ProblemPath } from '../problem';
-import { assertRoom, roomFile } from '../room/room';
+import { assertRoom } from '../room/room';
+import { roomFile } from '../room/roomFile';
 import { checkShape } from './parse';
 import type { StudioCourse, StudioFile, StudioPerson } from './studioFile';
 

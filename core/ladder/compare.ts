@@ -3,7 +3,8 @@ import { ladderIds } from '../catalog/stage';
 import type { School } from '../catalog/school';
 import { openCase, type PersonCase } from './case';
 import { findStand } from './stand';
-import { judge, type VerdictKind } from './verdict';
+import { judge } from './verdict';
+import type { VerdictKind } from './verdictKinds';
 
 /** One verdict that a change of profile turns. */
 export interface VerdictChange {

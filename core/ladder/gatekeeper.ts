@@ -8,11 +8,12 @@ import type { AlternativeSpec } from '../catalog/alternatives';
 import type { CautionColumn, CautionId } from '../catalog/cautions';
 import type { BaseId, CheckKey } from '../catalog/checks';
 import type { DrillSpec } from '../catalog/drills';
-import type { BodyRegion, Region, RegionLoads } from '../catalog/regions';
+import type { BodyRegion, RegionLoads } from '../catalog/regions';
 import { getStageIn } from '../catalog/school';
 import { ladderTable, type LadderId, type StageKey, type StageSpec } from '../catalog/stage';
 import { evaluateCautions, type CautionVerdict } from '../caution/evaluate';
 import type { OpenedCase, OpenPain } from './case';
+import { isScreenedFor, regionsOf } from './asked';
 import { hasReached } from './gate';
 
 /** What something asks of a body. All of it is said; nothing is taken for granted. */
@@ -67,16 +68,6 @@ export type CareRuling =
       readonly pain: OpenPain | null;
     };
 
-/** Every region that something loads or strains. */
-export const regionsOf = ({
-  loads,
-  // A class that was begun before strains were named has none.
-  strains = [],
-}: Pick<Thing, 'loads'> & Partial<Pick<Thing, 'strains'>>): BodyRegion[] => [
-  ...(Object.keys(loads) as Region[]),
-  ...strains,
-];
-
 /** The newest open pain that something would meet. */
 export function findPainFor(
   pains: readonly OpenPain[],
@@ -105,12 +96,6 @@ function ruleAsIs(person: OpenedCase, thing: Thing): CareRuling {
     pass,
   };
 }
-
-/** Columns that nobody is let into unasked (handbook 07 "One gatekeeper"). */
-const screenedColumns: readonly CautionColumn[] = ['light', 'neck', 'shoulders'];
-
-const isScreenedFor = ({ columns, isAttempt }: Pick<Thing, 'columns' | 'isAttempt'>): boolean =>
-  isAttempt === true || columns.some((column) => screenedColumns.includes(column));
 
 /** What to do differently in something that is open; nothing for what is closed. */
 export function careFor(person: OpenedCase, thing: Thing): { readonly watch: readonly string[] } {
@@ -145,19 +130,6 @@ export function ruleOnCare(person: OpenedCase, thing: Thing): CareRuling {
     caution: { ...spared.caution, isWatched: true, adaptations: watch },
   };
 }
-
-/** Does a foot leave the floor? Whatever is upside down, every try, and what says so itself. */
-export const liftsFeet = ({
-  columns,
-  isAttempt,
-  isFree,
-  feetUp,
-}: Pick<Thing, 'columns' | 'isAttempt' | 'isFree'> & { readonly feetUp?: true }): boolean =>
-  feetUp === true || isFree === true || isScreenedFor({ columns, isAttempt: isAttempt === true });
-
-/** The same of a drill: one that asks for what a stage asks leaves the floor or turns upside down. */
-export const drillLiftsFeet = (drill: DrillSpec): boolean =>
-  drill.asStage !== undefined || liftsFeet(drill);
 
 /** A stage as the gatekeeper sees it for one person. */
 export const thingOfStage = (person: OpenedCase, stage: StageKey, spec: StageSpec): Thing => ({

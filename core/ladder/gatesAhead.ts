@@ -5,7 +5,8 @@ import type { LadderId, StageKey } from '../catalog/stage';
 import type { OpenedCase } from './case';
 import { evaluateGate, type GateItem } from './gate';
 import { findStand } from './stand';
-import { judge, opensStage } from './verdict';
+import { judge } from './verdict';
+import { opensStage } from './verdictKinds';
 
 export interface GateAhead {
   readonly stage: StageKey;

@@ -2,7 +2,8 @@ import { noCare } from '../caution/care';
 import { cautionIds, cautionTable } from '../catalog/cautions';
 import { ladderIds } from '../catalog/stage';
 import { ago, asOf, everything, makeCase } from '../testing/cases';
-import { listCares, listClosed, listRefused, refusalWords } from './ledger';
+import { listCares, listClosed, listRefused } from './ledger';
+import { refusalWords } from './refusal';
 import { openCase } from './case';
 import { judge } from './verdict';
 

@@ -3,7 +3,8 @@ import { getStageIn } from '../catalog/school';
 import type { OpenedCase } from './case';
 import { hasReached } from './gate';
 import { letThrough, stageOfCheck, thingOfCheck, type Pass } from './gatekeeper';
-import { judge, opensStage } from './verdict';
+import { judge } from './verdict';
+import { opensStage } from './verdictKinds';
 
 /**
  * May this person be asked to show this check? Not where a caution, a sign or pain closes its shape,

@@ -18,7 +18,8 @@ import { getStage, stageIds, type StageId } from '../catalog/stages';
 import type { Clearance, SignReport } from '../caution/care';
 import { seededRandom } from '../random';
 import { ago, asOf, everything, makeCase } from '../testing/cases';
-import { judge, opensStage } from './verdict';
+import { judge } from './verdict';
+import { opensStage } from './verdictKinds';
 
 const people = 100_000;
 const columns: readonly CautionColumn[] = [

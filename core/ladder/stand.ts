@@ -1,7 +1,8 @@
 import { getStageIn } from '../catalog/school';
 import { ladderIds, type LadderId, type StageKey } from '../catalog/stage';
 import type { OpenedCase } from './case';
-import { judge, opensStage, type Verdict } from './verdict';
+import { judge, type Verdict } from './verdict';
+import { opensStage } from './verdictKinds';
 
 /** One person on one ladder. */
 export interface LadderStand {

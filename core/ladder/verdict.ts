@@ -11,20 +11,7 @@ import type { OpenedCase } from './case';
 import { byObstacle, evaluateGate, evaluateOwnGate, hasReached, type GateItem } from './gate';
 import { screeningQuestion } from './door';
 import { ruleOnCare, thingOfStage, type CareCause, type Pass } from './gatekeeper';
-
-export const verdictKinds = [
-  'advance',
-  'advance-with-support',
-  'stay',
-  're-check',
-  'step-back',
-  'stop',
-] as const;
-export type VerdictKind = (typeof verdictKinds)[number];
-
-/** The verdicts that let a student do the stage. */
-export const opensStage = (kind: VerdictKind) =>
-  kind === 'advance' || kind === 'advance-with-support';
+import type { VerdictKind } from './verdictKinds';
 
 export interface Verdict {
   readonly kind: VerdictKind;

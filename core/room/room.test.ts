@@ -6,13 +6,13 @@ import { packLanes, placeCircles, type Lane } from './pack';
 import {
   assertRoom,
   partNeighbours,
-  roomFile,
   subtract,
   usableSpans,
   wallLength,
   type Room,
   type Span,
 } from './room';
+import { roomFile } from './roomFile';
 import { spaceFor } from './space';
 
 const room = (change: object = {}): Room =>

@@ -3,7 +3,8 @@
  * reload, a sleep or somebody setting the clock is bridged by the server's answers, and where what
  * is left disagrees the time says so. Source: handbook 08; issue of the live class.
  */
-import { tapId, type Stamp, type Tap } from './tap';
+import type { Stamp, Tap } from './tap';
+import { tapId } from './taps';
 
 export const clockRule = {
   /** Clocks that differ by no more than this tell the same time, milliseconds. */

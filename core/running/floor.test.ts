@@ -4,7 +4,8 @@ import { readClock } from './clock';
 import { nextDelivery, stillWaiting, takeIn, waitAfter } from './queue';
 import { secondsUpsideDown, toPains, toRecords, toSigns } from './records';
 import { hasSign, needsWord, replay } from './replay';
-import { aboutPeople, tapId, uniteTaps, type FloorAct, type Tap } from './tap';
+import type { FloorAct, Tap } from './tap';
+import { aboutPeople, tapId, uniteTaps } from './taps';
 
 /** A device with two clocks that a test can set, put to sleep and reload. */
 function makeDevice(device: string, { wallMs = 1_000_000, monoMs = 0, boot = 'a' } = {}) {

@@ -2,7 +2,8 @@
  * How taps travel: kept on the device until the server has them, sent in order, taken in once. Both
  * ends are pure; whoever owns the store and the wire drives them.
  */
-import { tapId, type Tap } from './tap';
+import type { Tap } from './tap';
+import { tapId } from './taps';
 
 export const queueRule = {
   /** Taps in one delivery. */

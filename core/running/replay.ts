@@ -5,7 +5,8 @@ import type { PainPlace, StopSign } from '../catalog/regions';
 import type { PlanFile } from '../files/planFile';
 import type { Side } from '../readiness/record';
 import { readClock, type ClassClock, type Elapsed } from './clock';
-import { tapId, type ActOf, type FloorAct, type Tap } from './tap';
+import type { ActOf, FloorAct, Tap } from './tap';
+import { tapId } from './taps';
 
 export interface HoldPerson {
   readonly person: string;

@@ -3,7 +3,8 @@
  * nothing that says why. Source: handbook 07 "Touch": assistants see set-ups and consent, not
  * health notes.
  */
-import type { CheckInClass, HiddenCheck } from '../catalog/keys';
+import type { CheckInClass } from '../catalog/keys';
+import type { HiddenCheck } from '../catalog/hiddenCheck';
 import { entriesOf, tableOf } from '../units/keyed';
 import type { DrillKey } from '../catalog/drills';
 import { checkOfKey } from './closedKey';

@@ -11,7 +11,8 @@ import { checkPlan } from '../testing/checkPlan';
 import { inventClass } from '../testing/inventClass';
 import { mergePlan, wishesNow } from './follow';
 import { replay, type FloorState } from './replay';
-import { tapId, type FloorAct, type Tap } from './tap';
+import type { FloorAct, Tap } from './tap';
+import { tapId } from './taps';
 
 let highs: Highs;
 beforeAll(async () => {

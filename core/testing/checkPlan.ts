@@ -13,7 +13,8 @@ import type { OpenedCase } from '../ladder/case';
 import { findPainFor } from '../ladder/gatekeeper';
 import type { DrillSpec } from '../catalog/drills';
 import { evaluateCautions } from '../caution/evaluate';
-import { judge, opensStage } from '../ladder/verdict';
+import { judge } from '../ladder/verdict';
+import { opensStage } from '../ladder/verdictKinds';
 import type { Room } from '../room/room';
 
 export interface CheckedPerson {

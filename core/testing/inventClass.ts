@@ -7,7 +7,8 @@ import { ladderIds, type LadderId, type StageKey } from '../catalog/stage';
 import type { ClassInput, ClassPerson, Wishes } from '../compose/prepared';
 import { seededRandom } from '../random';
 import type { Evidence } from '../readiness/record';
-import { assertRoom, roomFile, wallIds, type Room } from '../room/room';
+import { assertRoom, wallIds, type Room } from '../room/room';
+import { roomFile } from '../room/roomFile';
 import { everything, makeCase } from './cases';
 
 export const usualWishes: Wishes = {

@@ -14,7 +14,7 @@ import { trySupports } from '@/core/running/tap';
 import { painPlaces } from '@/core/catalog/regions';
 import { readings } from '@/core/readiness/record';
 import { ladderIds, type StageKey } from '@/core/catalog/stage';
-import { verdictKinds } from '@/core/ladder/verdict';
+import { verdictKinds } from '@/core/ladder/verdictKinds';
 import { course, meeting } from './course';
 import { person } from './person';
 import { floorClass } from './floor';

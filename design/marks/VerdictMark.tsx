@@ -1,4 +1,4 @@
-import type { VerdictKind } from '@/core/ladder/verdict';
+import type { VerdictKind } from '@/core/ladder/verdictKinds';
 
 /** Each verdict has its own shape; colour only sets *stop* apart (handbook 10). */
 const paths = {

@@ -1,7 +1,7 @@
 /** From nothing to a class: the use cases behind the guided beginning. */
 import { resolveBody } from '@/core/body/body';
 import { measureDistance } from '@/core/setups/distance';
-import { tapId } from '@/core/running/tap';
+import { tapId } from '@/core/running/taps';
 import { createCourse } from '@/features/courses/change';
 import { createRoster, placeByWord } from '@/features/people/change';
 import { changeCare } from '@/features/person/change';

@@ -1,7 +1,7 @@
 import { sayEveningOnPaper } from '@/design/days';
 import { beforeWeight } from '@/core/setups/beforeWeight';
 import { alternativeTable } from '@/core/catalog/alternatives';
-import { toDrawn } from '@/core/drawing/stageSide';
+import { toDrawn } from '@/core/drawing/alternativeSide';
 import { forearmHandsOf, forearmKickSetup, type ForearmKickSetup } from '@/core/setups/forearmKick';
 import { sayAt, watchAt } from '@/core/ladder/eyeWords';
 import type { StageSpec } from '@/core/catalog/stage';

@@ -2,7 +2,7 @@
 import { createEvents, type EventAttributes } from 'ics';
 import { getStageIn, type School } from '@/core/catalog/school';
 import { ladderIds, ladderTable, type LadderId, type StageKey } from '@/core/catalog/stage';
-import { opensStage } from '@/core/ladder/verdict';
+import { opensStage } from '@/core/ladder/verdictKinds';
 import type { Day } from '@/core/units/day';
 import {
   findCourse,

@@ -8,13 +8,13 @@ import {
   type PieceCount,
   type ShippedPiece,
 } from '@/core/catalog/pieces';
-import { alternativeTable } from '@/core/catalog/alternatives';
+import { alternativeTable, getAlternative } from '@/core/catalog/alternatives';
 import type { ProfileId, ProfileSettings } from '@/core/catalog/profiles';
 import type { PlanFile } from '@/core/files/planFile';
 import type { PlannedOption } from '@/core/compose/option';
 import type { PreparedClass } from '@/core/compose/prepared';
 import { findOption } from '@/core/compose/readBack';
-import { drawAlternative, drawStage, toDrawn } from '@/core/drawing/stageSide';
+import { drawStage } from '@/core/drawing/stageSide';
 import { wallHeightFor } from '@/core/drawing/elevation';
 import type { PlanMark } from '@/core/drawing/placeMark';
 import type { Scene } from '@/core/drawing/scene';
@@ -136,14 +136,16 @@ function drawAnew(
     ),
     ...(wayUp === undefined ? {} : { wayUp }),
   };
-  if (option.alternative !== undefined) return drawAlternative(input, option.alternative, options);
-  const { label, why, shape, recipe } = option;
-  return drawStage(input, { label, how: why, shape, recipe }, options);
+  const { alternative, label, why, shape, recipe } = option;
+  // Of a class begun before alternatives named their set-up there is no drawing that its list bears out.
+  if (alternative !== undefined && recipe === undefined && option.figures !== undefined)
+    return null;
+  const how = alternative === undefined ? why : getAlternative(alternative).how;
+  return drawStage(input, { label, how, shape, recipe }, options);
 }
 
 /** Where nothing is known of what somebody kept, the drawing takes what the plan lists. */
-function keptAsListed({ alternative, recipe, figures = [] }: PlannedOption): KeptDistance[] {
-  const setup = alternative === undefined ? recipe : toDrawn(alternative).recipe;
+function keptAsListed({ recipe: setup, figures = [] }: PlannedOption): KeptDistance[] {
   if (setup === undefined) return [];
   return figures.map(({ id, metres }) => ({ setup, distance: id, metres, on: '', note: '' }));
 }

@@ -3,7 +3,8 @@
 import { SegmentedControl } from '@mantine/core';
 import { awayFrom, feetDownNow, planOf } from '@/core/running/follow';
 import { doorKey } from '@/core/running/replay';
-import { NewAtDoor, type Other } from './NewAtDoor';
+import { NewAtDoor } from './later';
+import type { Other } from './NewAtDoor';
 import { keyOfLabel, questionFor } from './questions';
 import { useFloorClass } from './context';
 import classes from './floor.module.css';

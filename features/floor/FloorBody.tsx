@@ -8,7 +8,7 @@ import { useFloorClass } from './context';
 import { DoorPanel } from './DoorPanel';
 import classes from './floor.module.css';
 import { HoldPanel } from './HoldPanel';
-import { LoadPanel } from './LoadPanel';
+import { LoadPanel } from './later';
 import type { Other } from './NewAtDoor';
 import { Now } from './Now';
 import { PacerPanel } from './PacerPanel';

@@ -2,7 +2,7 @@
 
 import { Button, Modal } from '@mantine/core';
 import { useState } from 'react';
-import { tapId } from '@/core/running/tap';
+import { tapId } from '@/core/running/taps';
 import { PersonTile } from './PersonTile';
 import { useFloorClass } from './context';
 import classes from './floor.module.css';

@@ -8,7 +8,8 @@ import type { PlannedOption } from '@/core/compose/option';
 import { findOption } from '@/core/compose/readBack';
 import { baseOfLadder, type PlacedPerson } from '@/core/running/follow';
 import type { FloorState } from '@/core/running/replay';
-import { isFrom, type TrySupport } from '@/core/running/tap';
+import type { TrySupport } from '@/core/running/tap';
+import { isFrom } from '@/core/running/taps';
 import { useFloorClass } from './context';
 import classes from './floor.module.css';
 

@@ -5,7 +5,8 @@
  */
 import { waitAfter } from '@/core/running/queue';
 import { replay, type FloorState } from '@/core/running/replay';
-import { tapId, uniteTaps, type FloorAct, type Tap } from '@/core/running/tap';
+import type { FloorAct, Tap } from '@/core/running/tap';
+import { tapId, uniteTaps } from '@/core/running/taps';
 import { NotHeard, waitingOf, type Exchange } from './sync';
 
 export type Link = 'starting' | 'heard' | NotHeard['kind'];

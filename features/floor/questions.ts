@@ -1,4 +1,5 @@
-import { checkInClass, type CheckInClass } from '@/core/catalog/keys';
+import { isHiddenCheck } from '@/core/catalog/hiddenCheck';
+import type { CheckInClass } from '@/core/catalog/keys';
 import type { FloorBundle } from '@/server/running/floorBundle';
 
 /** The check that a label of the plan stands for, as this device calls it. */
@@ -8,8 +9,7 @@ export const keyOfLabel =
     questions.find((one) => one.label === label)?.key ??
     checks.find((one) => one.label === label)?.check ??
     // An assistant's device has no other name for it than this one.
-    checkInClass.safeParse(label).data ??
-    'ask the teacher';
+    (isHiddenCheck(label) ? label : 'ask the teacher');
 
 /** How something is asked; `undefined` on an assistant's device, and in classes begun earlier. */
 export const questionFor = ({ questions = [] }: Pick<FloorBundle, 'questions'>, label: string) =>

@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { usePathname, useRouter, useSearchParams } from 'next/navigation';
 import type { GateRow } from '@/server/judging/gateRows';
-import type { VerdictKind } from '@/core/ladder/verdict';
+import type { VerdictKind } from '@/core/ladder/verdictKinds';
 import { PickOne } from '@/design/Picker';
 import { StatusMark, statusWords } from '@/design/marks/StatusMark';
 import { VerdictMark, verdictWords } from '@/design/marks/VerdictMark';

@@ -6,7 +6,7 @@ import { getStageIn, type School } from '@/core/catalog/school';
 import { ladderIds, ladderTable, type LadderId, type StageKey } from '@/core/catalog/stage';
 import { isScreeningDue } from '@/core/caution/care';
 import { planChecks, type CheckSlot } from '@/core/ladder/tonight';
-import type { VerdictKind } from '@/core/ladder/verdict';
+import type { VerdictKind } from '@/core/ladder/verdictKinds';
 import { daysBetween, type Day } from '@/core/units/day';
 import {
   findCourse,

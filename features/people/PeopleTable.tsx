@@ -14,7 +14,7 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import Link from 'next/link';
 import { useMemo, useRef, useState, useTransition } from 'react';
 import { ladderIds, ladderTable } from '@/core/catalog/stage';
-import { verdictKinds } from '@/core/ladder/verdict';
+import { verdictKinds } from '@/core/ladder/verdictKinds';
 import { formatHeight, type LengthUnits } from '@/core/units/length';
 import type { PeopleRow } from '@/features/ladders/read';
 import { archivePeopleAction } from './actions';

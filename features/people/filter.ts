@@ -1,5 +1,5 @@
 import type { LadderId } from '@/core/catalog/stage';
-import type { VerdictKind } from '@/core/ladder/verdict';
+import type { VerdictKind } from '@/core/ladder/verdictKinds';
 import type { PeopleRow } from '@/features/ladders/read';
 
 export interface PeopleFilter {

@@ -3,7 +3,7 @@
 import { Button, Group, Radio, Textarea } from '@mantine/core';
 import { useState, useTransition } from 'react';
 import { decideAction } from './actions';
-import { verdictKinds, type VerdictKind } from '@/core/ladder/verdict';
+import { verdictKinds, type VerdictKind } from '@/core/ladder/verdictKinds';
 import type { StageKey } from '@/core/catalog/stage';
 import { VerdictMark, verdictWords } from '@/design/marks/VerdictMark';
 import { showProblem, showSaved } from '@/design/notices';

@@ -27,10 +27,11 @@ import { BodyForm, CareForm, CheckCharts, FloorDays, WordsPanel } from './later'
 import { DecisionList } from './DecisionList';
 import { GatePanel } from './GatePanel';
 import { LadderPanel } from './LadderPanel';
-import { MeetingList, SetupList } from './Lists';
+import { MeetingList } from './MeetingList';
 import { PersonMenu } from './PersonMenu';
 import { PrivatePart } from './PrivatePart';
 import { RecordList } from './RecordList';
+import { SetupList } from './SetupList';
 import { VerdictPanel } from './VerdictPanel';
 import classes from './person.module.css';
 

@@ -10,7 +10,7 @@ import os from 'node:os';
 import path from 'node:path';
 import { checkTable } from '@/core/catalog/checks';
 import { addDays } from '@/core/units/day';
-import { verdictKinds } from '@/core/ladder/verdict';
+import { verdictKinds } from '@/core/ladder/verdictKinds';
 import { seedDemo } from '@/demo/course';
 import { demoPeople } from '@/demo/people';
 import { bodyForm, readBodyForm } from './bodyForm';

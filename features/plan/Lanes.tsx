@@ -1,7 +1,8 @@
 import { findOption } from '@/core/compose/readBack';
 import { caresIn, listSittingOut, outAsWished } from '@/core/compose/sittingOut';
 import type { PlanFile } from '@/core/files/planFile';
-import { drillsOf, type PreparedClass } from '@/core/compose/prepared';
+import type { PreparedClass } from '@/core/compose/prepared';
+import { drillsOf } from '@/core/compose/drillsOf';
 import type { ClassMember } from '@/server/judging/classViews';
 import { shortNames } from '@/features/evening/marks';
 import { leastPx } from './TimeBand';

@@ -16,7 +16,7 @@ import { showSaved } from '@/design/notices';
 import { BindingPanel } from './BindingPanel';
 import { ComparePanel } from './ComparePanel';
 import { FilesMenu } from './FilesMenu';
-import { drillsOf } from '@/core/compose/prepared';
+import { drillsOf } from '@/core/compose/drillsOf';
 import { Lanes } from './Lanes';
 import { Ledger } from './Ledger';
 import { nameOf, type DrawingContext } from '@/features/evening/marks';

@@ -1,4 +1,4 @@
-import { drillsOf } from '@/core/compose/prepared';
+import { drillsOf } from '@/core/compose/drillsOf';
 import {
   caresIn,
   listSittingOut,

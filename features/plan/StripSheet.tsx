@@ -1,5 +1,5 @@
 import { doneByAll } from '@/core/compose/sittingOut';
-import { drillsOf } from '@/core/compose/prepared';
+import { drillsOf } from '@/core/compose/drillsOf';
 import { findOption } from '@/core/compose/readBack';
 import type { Catalog } from '@/core/catalog/school';
 import type { MoveId } from '@/core/atlas/moves';

@@ -7,7 +7,7 @@ import Link from 'next/link';
 import { painPlaces, painPlaceTable, type PainPlace } from '@/core/catalog/regions';
 import type { WishesFile } from '@/core/files/classFile';
 import type { PlanFile } from '@/core/files/planFile';
-import { drillsOf } from '@/core/compose/prepared';
+import { drillsOf } from '@/core/compose/drillsOf';
 import { findOption } from '@/core/compose/readBack';
 import { sayingRefused } from '@/core/compose/sittingOut';
 import { firstUp } from '@/core/units/words';

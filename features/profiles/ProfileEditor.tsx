@@ -26,7 +26,7 @@ import {
   type ProfileChanges,
 } from '@/core/catalog/school';
 import type { LadderId, BranchKey, StageKey } from '@/core/catalog/stage';
-import type { VerdictKind } from '@/core/ladder/verdict';
+import type { VerdictKind } from '@/core/ladder/verdictKinds';
 import type { ProfilePreview } from './change';
 import { changeProfileAction, previewProfileAction, retireProfileAction } from './actions';
 import { VerdictMark, verdictWords } from '@/design/marks/VerdictMark';

@@ -4,7 +4,7 @@ import { composeOutput } from '@/core/files/planFile';
 import { getStageIn } from '@/core/catalog/school';
 import { ladderIds, ladderTable, type LadderId, type StageKey } from '@/core/catalog/stage';
 import { findFlow, type Climber, type Flow } from '@/core/course/flow';
-import { opensStage } from '@/core/ladder/verdict';
+import { opensStage } from '@/core/ladder/verdictKinds';
 import { addDays, type Day } from '@/core/units/day';
 import { findCourse, listAttendance, listCourses, listMeetings } from '@/db/courses';
 import { listDecisionsOf, type DecisionRow } from '@/db/decisions';

@@ -3,7 +3,7 @@
 import { Button, Group, Radio, TextInput } from '@mantine/core';
 import { useHotkeys } from '@mantine/hooks';
 import { useState, useTransition } from 'react';
-import { verdictKinds, type VerdictKind } from '@/core/ladder/verdict';
+import { verdictKinds, type VerdictKind } from '@/core/ladder/verdictKinds';
 import { VerdictMark, verdictWords } from '@/design/marks/VerdictMark';
 import { showProblem } from '@/design/notices';
 import { keepReviewAction } from './actions';

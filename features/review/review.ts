@@ -3,7 +3,7 @@ import type { StageKey } from '@/core/catalog/stage';
 import { stageKey } from '@/core/catalog/keys';
 import { z } from 'zod';
 import { wordsOf } from '@/core/units/text';
-import { verdictKinds } from '@/core/ladder/verdict';
+import { verdictKinds } from '@/core/ladder/verdictKinds';
 import { listMeetings, saveAttendance, listAttendance } from '@/db/courses';
 import {
   findFloorClass,
@@ -20,7 +20,7 @@ import { needsWord, replay, type Halt } from '@/core/running/replay';
 import { faultTable, type FaultId } from '@/core/catalog/checks';
 import { findStand } from '@/core/ladder/stand';
 import { getStageIn } from '@/core/catalog/school';
-import type { VerdictKind } from '@/core/ladder/verdict';
+import type { VerdictKind } from '@/core/ladder/verdictKinds';
 import type { Day } from '@/core/units/day';
 import { findCourse } from '@/db/courses';
 import { listPieces } from '@/db/cupboards';

@@ -3,7 +3,8 @@ import { z } from 'zod';
 import { ownPieceId, pieceSpec } from '@/core/catalog/ownPiece';
 import { isOwnPiece, pieceIds, type PieceId, type PieceSpec } from '@/core/catalog/pieces';
 import { InputProblem } from '@/core/problem';
-import { assertRoom, roomFile } from '@/core/room/room';
+import { assertRoom } from '@/core/room/room';
+import { roomFile } from '@/core/room/roomFile';
 import type { Db } from '@/db/open';
 import {
   addOwnPiece,

@@ -1,6 +1,7 @@
 /** The room as it is drawn: what is shown, what is kept, and the way back. */
 import { InputProblem } from '@/core/problem';
-import { assertRoom, roomFile, wallLength, type Room } from '@/core/room/room';
+import { assertRoom, wallLength, type Room } from '@/core/room/room';
+import { roomFile } from '@/core/room/roomFile';
 import { beginHistory, canGoBack, goBack, goOn, type History } from '@/design/history';
 
 /** Everything snaps to five centimetres. */

@@ -1,6 +1,6 @@
 import Link from 'next/link';
 import { isScreeningDue } from '@/core/caution/care';
-import { verdictKinds } from '@/core/ladder/verdict';
+import { verdictKinds } from '@/core/ladder/verdictKinds';
 import { formatFigure } from '@/core/units/length';
 import type { PlanFile } from '@/core/files/planFile';
 import { rowLabel } from '@/core/compose/resources';

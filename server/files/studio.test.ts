@@ -4,7 +4,7 @@ import { anybodysWords } from '@/server/useCase';
 import ICAL from 'ical.js';
 import { stageTable } from '@/core/catalog/stages';
 import { cautionIds, cautionOutcomes } from '@/core/catalog/cautions';
-import { verdictKinds } from '@/core/ladder/verdict';
+import { verdictKinds } from '@/core/ladder/verdictKinds';
 import { addDays } from '@/core/units/day';
 import { seedDemo } from '@/demo/course';
 import { listCourses, listMeetings } from '@/db/courses';

@@ -4,7 +4,7 @@ import loadHighs, { type Highs } from 'highs';
 import { composeInput } from '@/core/files/classFile';
 import { planPrepared, runCompose } from '@/core/commands/composeCommand';
 import { writeMarkdown } from '@/core/files/planMarkdown';
-import { drillsOf } from '@/core/compose/prepared';
+import { drillsOf } from '@/core/compose/drillsOf';
 import { traceReserves } from '@/core/compose/curve';
 import { beforeOf, findOption } from '@/core/compose/readBack';
 import { checkPlan } from '@/core/testing/checkPlan';

@@ -1,5 +1,6 @@
 /** The room and the shelves of a course, as the screens and the composer read them. */
-import { roomFile, type Room } from '@/core/room/room';
+import type { Room } from '@/core/room/room';
+import { roomFile } from '@/core/room/roomFile';
 import { readRoom } from '@/db/cupboards';
 import type { Db } from '@/db/open';
 

@@ -3,7 +3,7 @@ import { getStageIn, type School } from '@/core/catalog/school';
 import type { LadderId, StageKey } from '@/core/catalog/stage';
 import { findStands } from '@/core/ladder/stand';
 import { rankChecks, type CheckWorth } from '@/core/ladder/tonight';
-import type { VerdictKind } from '@/core/ladder/verdict';
+import type { VerdictKind } from '@/core/ladder/verdictKinds';
 import type { AlternativeId } from '@/core/catalog/alternatives';
 import { isSettled, type Db } from '@/db/open';
 import type { PersonRow } from '@/db/people';

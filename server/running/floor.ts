@@ -6,7 +6,8 @@ import { awayFrom } from '@/core/running/follow';
 import { replay, type FloorState } from '@/core/running/replay';
 import { hideChecks, mayTap, tapForAssistant, type FloorRole } from '@/core/running/roles';
 import { nothingTap, queueRule, takeIn } from '@/core/running/queue';
-import { aboutPeople, tap as tapShape, type Tap } from '@/core/running/tap';
+import { tap as tapShape, type Tap } from '@/core/running/tap';
+import { aboutPeople } from '@/core/running/taps';
 import { getSettings, listMeetings, addMeeting, saveAttendance } from '@/db/courses';
 import {
   addFloorClass,

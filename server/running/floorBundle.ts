@@ -6,7 +6,7 @@ import type { StageSpec, StageKey } from '@/core/catalog/stage';
 import type { CheckSpec } from '@/core/catalog/checks';
 import type { BodyRegion } from '@/core/catalog/regions';
 import { sayAt, watchAt } from '@/core/ladder/eyeWords';
-import { drillLiftsFeet, liftsFeet, regionsOf } from '@/core/ladder/gatekeeper';
+import { drillLiftsFeet, liftsFeet, regionsOf } from '@/core/ladder/asked';
 import { sayDose, type Dose } from '@/core/catalog/dose';
 import type { BodyInput } from '@/core/body/body';
 import { forearmHandsIds } from '@/core/body/hands';

@@ -1,7 +1,8 @@
 /** A class on the floor whose taps are only noted. */
 import { checkTable } from '@/core/catalog/checks';
 import { replay } from '@/core/running/replay';
-import { uniteTaps, type FloorAct, type Tap } from '@/core/running/tap';
+import type { FloorAct, Tap } from '@/core/running/tap';
+import { uniteTaps } from '@/core/running/taps';
 import type { FloorBundle } from '@/server/running/floorBundle';
 import type { Floor } from '@/features/floor/useFloor';
 

@@ -1,0 +1,21 @@
+/** What is done in place of a stage, from the side. */
+import { getAlternative, type AlternativeId } from '../catalog/alternatives';
+import { getStage } from '../catalog/stages';
+import type { SetupInput } from '../setups/setup';
+import type { ElevationOptions } from './elevation';
+import type { Scene } from './scene';
+import { drawStage, type DrawnStage } from './stageSide';
+
+/** The alternative as something that is drawn: where it is a stage, with that stage's set-up. */
+export function toDrawn(alternative: AlternativeId): DrawnStage {
+  const { label, how, shape, stage } = getAlternative(alternative);
+  const recipe = stage === undefined ? undefined : getStage(stage).recipe;
+  return { label, how, ...(shape === null ? {} : { shape }), ...(recipe ? { recipe } : {}) };
+}
+
+/** Another shape, to the same scale as the stage it stands in for. */
+export const drawAlternative = (
+  input: SetupInput,
+  alternative: AlternativeId,
+  options: ElevationOptions,
+): Scene => drawStage(input, toDrawn(alternative), options);
