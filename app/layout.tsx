@@ -6,10 +6,10 @@ import '@/design/tokens.css';
 import '@/design/global.css';
 
 import { ColorSchemeScript, mantineHtmlProps, MantineProvider } from '@mantine/core';
-import { Notifications } from '@mantine/notifications';
 import type { Metadata, Viewport } from 'next';
 import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
+import { NoticeList } from '@/design/NoticeList';
 import { theme } from '@/design/theme';
 
 export const metadata: Metadata = {
@@ -30,7 +30,7 @@ export default async function RootLayout({ children }: { readonly children: Reac
       </head>
       <body>
         <MantineProvider theme={theme} defaultColorScheme="auto">
-          <Notifications position="bottom-right" />
+          <NoticeList />
           {children}
         </MantineProvider>
       </body>

@@ -1,17 +1,8 @@
 /** Pieces as files and forms give them: the shipped ones by name, own ones with their faces. */
 import { z } from 'zod';
+import { pieceKinds } from './pieceKinds';
 import { lineOf } from '../units/text';
 import { pieceIds, type PieceCount, type PieceSpec } from './pieces';
-
-export const pieceKinds = [
-  'block',
-  'pad',
-  'blanket',
-  'bolster',
-  'strap',
-  'furniture',
-  'other',
-] as const;
 
 const side = z
   .number('Write a length.')

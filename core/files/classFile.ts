@@ -1,6 +1,7 @@
 /** A class as a file: who comes, where, with what, and what the teacher wants of the evening. */
 import { exact } from '../exact';
 import { z } from 'zod';
+import { toWishes } from './toWishes';
 import { drillKey } from '../catalog/keys';
 import { pieceCount } from '../catalog/ownPiece';
 import { painPlaces } from '../catalog/regions';
@@ -104,33 +105,7 @@ export const wishesFile = z.strictObject({
 
 export type WishesFile = z.infer<typeof wishesFile>;
 
-/** Without the fields that are absent, as exact types ask. */
-export function toWishes(file: z.infer<z.ZodObject<typeof wishesInput>>): Wishes {
-  const { order, pins, theme, spare, ...rest } = file;
-  return {
-    minutes: rest.minutes,
-    rounds: rest.rounds,
-    roundMinutes: rest.roundMinutes,
-    resetMinutes: rest.resetMinutes,
-    helpers: rest.helpers,
-    seed: rest.seed,
-    absent: rest.absent,
-    late: rest.late,
-    sore: rest.sore,
-    feetDown: rest.feetDown,
-    done: rest.done,
-    pins: pins.map((pin) =>
-      'round' in pin && pin.round === undefined ? withoutRound(pin) : pin,
-    ) as Wishes['pins'],
-    ...(order === undefined ? {} : { order }),
-    ...(theme === undefined ? {} : { theme }),
-    ...(spare === undefined ? {} : { spare }),
-  };
-}
-
-function withoutRound<T extends { round?: unknown }>({ round: _, ...pin }: T) {
-  return pin;
-}
+export type WishesInput = z.infer<z.ZodObject<typeof wishesInput>>;
 
 /** @throws InputProblem with the path of what cannot be */
 export function readClassFile(input: ClassFile): {

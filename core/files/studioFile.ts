@@ -10,7 +10,7 @@ import { takenIds } from '../body/taken';
 import { cautionColumns, cautionIds, type CautionColumn } from '../catalog/cautions';
 import { baseIds, faultIds } from '../catalog/checks';
 import { entryKinds } from '../catalog/entries';
-import { pieceKinds } from '../catalog/ownPiece';
+import { pieceKinds } from '../catalog/pieceKinds';
 import { profileIds } from '../catalog/profiles';
 import { painPlaces, stopSigns } from '../catalog/regions';
 import { ladderIds } from '../catalog/stage';

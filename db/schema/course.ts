@@ -1,6 +1,6 @@
 /** The studio, its courses, rooms and cupboards, and what is planned. */
 import { integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
-import { pieceKinds } from '@/core/catalog/ownPiece';
+import { pieceKinds } from '@/core/catalog/pieceKinds';
 import type { PieceId } from '@/core/catalog/pieces';
 import { ladderIds, type StageKey } from '@/core/catalog/stage';
 

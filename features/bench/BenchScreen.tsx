@@ -26,7 +26,7 @@ import { strangerHeights } from './benchMachine';
 import { DialField } from './DialField';
 import { sayValue } from './dialWords';
 import { describeInputs, listFigures } from './figures';
-import { LoadLadder } from './LoadLadder';
+import { LoadLadder } from './later';
 import { MeasuringGuide } from './MeasuringGuide';
 import { RecipePanel } from './RecipePanel';
 import { SavedSetups } from './SavedSetups';

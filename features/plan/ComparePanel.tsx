@@ -2,7 +2,8 @@
 
 import { Button, NativeSelect } from '@mantine/core';
 import { useEffect, useRef, useState } from 'react';
-import { toWishes, type WishesFile } from '@/core/files/classFile';
+import type { WishesFile } from '@/core/files/classFile';
+import { toWishes } from '@/core/files/toWishes';
 import type { PlanFile } from '@/core/files/planFile';
 import type { ClassMember } from '@/server/judging/classViews';
 import type { ComposeAnswer, ComposeQuestion } from '@/workers/compose.worker';

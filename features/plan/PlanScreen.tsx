@@ -6,8 +6,6 @@ import { useHotkeys } from '@mantine/hooks';
 import { IconArrowBackUp, IconPrinter } from '@tabler/icons-react';
 import { useRouter } from 'next/navigation';
 import { memo, useMemo, useState } from 'react';
-import type { WishesFile } from '@/core/files/classFile';
-import { wishesFile } from '@/core/files/classFile';
 import type { PlanFile } from '@/core/files/planFile';
 import type { Taken } from './change';
 import type { ClassView } from '@/server/judging/classViews';
@@ -52,12 +50,11 @@ export function PlanScreen({ view }: { readonly view: ClassView }) {
     }
     showSaved('The class is on the screen. Nothing was stored.');
     const { prepared, wishes, members } = file;
-    const wished: WishesFile = wishesFile.parse({ ...wishes, families: prepared.families });
     setTaken({
       key: `class ${Date.now()}`,
       isFromFile: true,
       shown: null,
-      view: { ...view, prepared, members, wishes: wished, kept: null, outdated: [] },
+      view: { ...view, prepared, members, wishes, kept: null, outdated: [] },
     });
   };
   return (

@@ -12,7 +12,7 @@ import { findOption } from '@/core/compose/readBack';
 import { sayingRefused } from '@/core/compose/sittingOut';
 import { firstUp } from '@/core/units/words';
 import type { LengthUnits } from '@/core/units/length';
-import { Curves } from './Curves';
+import { Curves } from './later';
 import type { Planner } from './usePlanner';
 import classes from './plan.module.css';
 import { figureWords } from '@/features/evening/figureWords';

@@ -1,9 +1,10 @@
 /** Use cases around a class to come: preparing it anew, keeping its plan, taking files in. */
 import { z } from 'zod';
-import { composeInput, readClassFile, toWishes, wishesFile } from '@/core/files/classFile';
+import { composeInput, readClassFile, wishesFile, type WishesFile } from '@/core/files/classFile';
+import { toWishes } from '@/core/files/toWishes';
 import { assertVersion, checkShape, parseJson } from '@/core/files/parse';
 import { composeOutput, type PlanFile } from '@/core/files/planFile';
-import { prepareClass, type PreparedClass, type Wishes } from '@/core/compose/prepared';
+import { prepareClass, type PreparedClass } from '@/core/compose/prepared';
 import type { CourseClass } from '@/core/compose/shopping';
 import { InputProblem } from '@/core/problem';
 import type { LadderId } from '@/core/catalog/stage';
@@ -55,7 +56,7 @@ export type Taken =
   | {
       readonly kind: 'class';
       readonly prepared: PreparedClass;
-      readonly wishes: Wishes;
+      readonly wishes: WishesFile;
       readonly members: readonly ClassMember[];
     }
   | { readonly kind: 'plan'; readonly plan: PlanFile };
@@ -77,7 +78,7 @@ export const takeFile = reading([fileText], (text): Outcome<Taken> => {
     const { classInput, wishes } = readClassFile(file);
     return done({
       kind: 'class',
-      wishes,
+      wishes: wishesFile.parse({ ...wishes, families: classInput.families }),
       prepared: prepareClass(classInput),
       members: file.people.map(({ id: name, body }) => ({ id: name, name, body })),
     } as Taken);

@@ -4,7 +4,8 @@
  * be run by hand.
  */
 import type { KeptLetter } from '@/core/compose/stations';
-import { toWishes, type WishesFile } from '@/core/files/classFile';
+import type { WishesFile } from '@/core/files/classFile';
+import { toWishes } from '@/core/files/toWishes';
 import type { PlanFile } from '@/core/files/planFile';
 import type { BeforeById } from '@/core/compose/pose';
 import type { PreparedClass } from '@/core/compose/prepared';

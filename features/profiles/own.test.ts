@@ -3,7 +3,7 @@ import type { StageKey } from '@/core/catalog/stage';
 import { anybodysWords } from '@/server/useCase';
 import { asTeacher } from '@/server/network/testingAsker';
 import loadHighs from 'highs';
-import { toWishes } from '@/core/files/classFile';
+import { toWishes } from '@/core/files/toWishes';
 import { planPrepared } from '@/core/commands/composeCommand';
 import { drillTable } from '@/core/catalog/drills';
 import { getStage } from '@/core/catalog/stages';

@@ -3,7 +3,7 @@
 import { Button, Checkbox, Group, NativeSelect, TextInput } from '@mantine/core';
 import { useForm } from '@mantine/form';
 import { useTransition } from 'react';
-import { pieceKinds } from '@/core/catalog/ownPiece';
+import { pieceKinds } from '@/core/catalog/pieceKinds';
 import type { PieceKind } from '@/core/catalog/pieces';
 import { formatLength, parseLength, type LengthUnits } from '@/core/units/length';
 import { dropOwnPieceAction, keepOwnPieceAction } from './actions';

@@ -11,7 +11,7 @@ import { poseClass } from '@/core/compose/pose';
 import { prepareClass, type PreparedClass, type Wishes } from '@/core/compose/prepared';
 import { solveRounds, usualSolve } from '@/core/compose/solve';
 import { inventClass } from '@/core/testing/inventClass';
-import { toWishes } from '@/core/files/classFile';
+import { toWishes } from '@/core/files/toWishes';
 import { seedDemo } from '@/demo/course';
 import { readClass } from '@/server/judging/classViews';
 import { today } from '@/server/clock';

@@ -8,7 +8,7 @@ import { drillsOf } from '@/core/compose/drillsOf';
 import { traceReserves } from '@/core/compose/curve';
 import { beforeOf, findOption } from '@/core/compose/readBack';
 import { checkPlan } from '@/core/testing/checkPlan';
-import { toWishes } from '@/core/files/classFile';
+import { toWishes } from '@/core/files/toWishes';
 import { seedDemo } from '@/demo/course';
 import { listPieces } from '@/db/cupboards';
 import { listCoursePeople, saveCare, saveRung, saveScreened } from '@/db/people';

@@ -1,6 +1,7 @@
 /** A class to come as the Plan screen, the print and Tonight read it. */
 import { composeOutput, type PlanFile } from '@/core/files/planFile';
-import { wishesFile, toWishes, type ClassFile, type WishesFile } from '@/core/files/classFile';
+import { wishesFile, type ClassFile, type WishesFile } from '@/core/files/classFile';
+import { toWishes } from '@/core/files/toWishes';
 import type { PreparedClass } from '@/core/compose/prepared';
 import { listOutdated } from '@/core/compose/outdated';
 import type { BodyInput } from '@/core/body/body';
