@@ -37,7 +37,7 @@ it('opens by key, does what is chosen, and gives the button its focus back', asy
   await user.tab();
   await user.keyboard('{Enter}');
   await user.click(await screen.findByRole('menuitem', { name: 'Away' }));
-  expect(away).toHaveBeenCalledTimes(1);
+  await waitFor(() => expect(away).toHaveBeenCalledTimes(1));
   await waitFor(() => expect(screen.getByRole('button', { name: 'Ada' })).toHaveFocus());
   await user.keyboard('{Enter}');
   expect(await screen.findByRole('menuitem', { name: 'Room' })).toHaveAttribute(

@@ -3,7 +3,7 @@
 import dynamic from 'next/dynamic';
 import { useId, useState, type ComponentPropsWithoutRef, type ReactElement } from 'react';
 
-/** One line of a menu: something to do, somewhere to go, or a heading over the lines below it. */
+/** One line of a menu: something to do, somewhere to go, a file, or a heading over the lines below it. */
 export type MenuEntry =
   | { readonly kind: 'do'; readonly label: string; readonly onClick: () => void }
   | {
@@ -12,6 +12,8 @@ export type MenuEntry =
       readonly href: string;
       readonly isHere?: boolean;
     }
+  /** Something the browser takes home: no page. */
+  | { readonly kind: 'file'; readonly label: string; readonly href: string }
   | { readonly kind: 'heading'; readonly label: string };
 
 export type TargetProps = Pick<
@@ -57,12 +59,14 @@ export function LazyMenu({ target, entries, width, onOpen }: LazyMenuProps) {
     <OpenedMenu
       target={target({})}
       entries={entries()}
-      onClose={() => {
+      onClose={(chosen) => {
         setWanted(false);
         // The button is drawn anew; whoever works by keys goes on from it. Who has gone elsewhere
-        // meanwhile stays there.
+        // meanwhile stays there. What was chosen is done after that, so that a dialog knows where to
+        // go back to.
         requestAnimationFrame(() => {
           if (document.activeElement === document.body) document.getElementById(id)?.focus();
+          chosen?.();
         });
       }}
       {...(width === undefined ? {} : { width })}

@@ -2,25 +2,27 @@
 
 import { Menu } from '@mantine/core';
 import Link from 'next/link';
-import { useState, type ReactElement } from 'react';
+import { useRef, useState, type ReactElement } from 'react';
 import type { MenuEntry } from './LazyMenu';
 
 interface OpenedMenuProps {
   readonly target: ReactElement;
   readonly entries: readonly MenuEntry[];
   readonly width?: number;
-  readonly onClose: () => void;
+  /** Told what was chosen, where something was. */
+  readonly onClose: (chosen: (() => void) | null) => void;
 }
 
 /** The menu itself, open from the first. */
 export function OpenedMenu({ target, entries, width, onClose }: OpenedMenuProps) {
   const [isOpen, setOpen] = useState(true);
+  const chosen = useRef<(() => void) | null>(null);
   return (
     <Menu
       opened={isOpen}
       onChange={(open) => {
         setOpen(open);
-        if (!open) onClose();
+        if (!open) onClose(chosen.current);
       }}
       withinPortal
       position="bottom-start"
@@ -44,9 +46,20 @@ export function OpenedMenu({ target, entries, width, onClose }: OpenedMenuProps)
                   {entry.label}
                 </Menu.Item>
               );
+            case 'file':
+              return (
+                <Menu.Item key={entry.href} component="a" href={entry.href}>
+                  {entry.label}
+                </Menu.Item>
+              );
             case 'do':
               return (
-                <Menu.Item key={entry.label} onClick={entry.onClick}>
+                <Menu.Item
+                  key={entry.label}
+                  onClick={() => {
+                    chosen.current = entry.onClick;
+                  }}
+                >
                   {entry.label}
                 </Menu.Item>
               );

@@ -4,6 +4,7 @@ import { hasDeskLock } from '@/server/desk/desk';
 import { askerOf } from '@/server/network/guarded';
 import { readSettings } from '@/server/judging/views';
 import { Header } from '@/features/shell/Header';
+import { Main } from '@/features/shell/Main';
 import { Watch } from '@/features/shell/Watch';
 
 /** Of every page behind the doors. */
@@ -16,7 +17,7 @@ export default async function StudioLayout({ children }: { readonly children: Re
       <Header units={units} isTeacher={classRole(asker) === 'teacher'} canLock={isDesk} />
       {asker.isFromNetwork && <Watch at="device" />}
       {isDesk && !asker.isLocked && <Watch at="desk" idleMinutes={deskIdleMinutes} />}
-      <main id="main">{children}</main>
+      <Main>{children}</Main>
     </>
   );
 }

@@ -15,11 +15,18 @@ interface RecordButtonProps {
   readonly today: string;
   readonly breathSeconds: number;
   readonly label?: string;
+  /** Asked for from elsewhere: open from the first. */
+  readonly isAsked?: boolean;
+  readonly onClose?: () => void;
 }
 
 /** Two taps and a number; the next person follows by themselves. */
-export function RecordButton({ people, row, today, breathSeconds, label }: RecordButtonProps) {
-  const [isOpen, { open, close }] = useDisclosure(false);
+export function RecordButton(props: RecordButtonProps) {
+  const { people, row, today, breathSeconds, label, isAsked = false, onClose } = props;
+  const [isOpen, { open, close }] = useDisclosure(
+    isAsked,
+    onClose === undefined ? {} : { onClose },
+  );
   const [at, setAt] = useState(0);
   const person = people[Math.min(at, people.length - 1)];
   if (row.check === null || person === undefined) return null;

@@ -15,6 +15,7 @@ import {
   YAxis,
 } from 'recharts';
 import { dayNumber } from '@/core/units/day';
+import { useRouter } from 'next/navigation';
 import type { ChartPoint, CheckHistory } from './personHistory';
 import { StatusMark, statusWords } from '@/design/marks/StatusMark';
 import { RecordButton } from '@/features/check/RecordButton';
@@ -26,11 +27,14 @@ interface CheckChartsProps {
   readonly histories: readonly CheckHistory[];
   readonly today: string;
   readonly breathSeconds: number;
+  /** The check that is to be recorded at once, as its history is called. */
+  readonly asked?: string;
 }
 
 /** Every check's level over time: what was seen, how sure the model is, and the bar. */
 export function CheckCharts(props: CheckChartsProps) {
   const { personId, personName, histories, today, breathSeconds } = props;
+  const router = useRouter();
   const [shown, setShown] = useState<'charts' | 'figures'>('charts');
   if (histories.length === 0) return <p>Nothing recorded yet.</p>;
   return (
@@ -62,6 +66,12 @@ export function CheckCharts(props: CheckChartsProps) {
                 row={history.row}
                 today={today}
                 breathSeconds={breathSeconds}
+                {...(history.key === props.asked
+                  ? {
+                      isAsked: true,
+                      onClose: () => router.replace(`/people/${personId}`, { scroll: false }),
+                    }
+                  : {})}
               />
             </div>
             <p className={classes.words}>

@@ -9,7 +9,7 @@ import { VerdictMark, verdictWords } from '@/design/marks/VerdictMark';
 import { showProblem, showSaved } from '@/design/notices';
 import classes from './person.module.css';
 
-interface DecisionFormProps {
+export interface DecisionFormProps {
   readonly personId: number;
   readonly stage: StageKey;
   readonly suggested: VerdictKind;

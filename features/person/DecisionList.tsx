@@ -1,11 +1,11 @@
 'use client';
 
 import { sayShortDay } from '@/design/days';
-import { Button, Modal } from '@mantine/core';
+import { Button } from '@mantine/core';
 import { useState } from 'react';
 import type { DecisionView } from './read';
 import { VerdictMark, verdictWords } from '@/design/marks/VerdictMark';
-import { DecisionForm } from './DecisionForm';
+import { DecisionDialog } from './later';
 import classes from './person.module.css';
 
 interface DecisionListProps {
@@ -16,6 +16,12 @@ interface DecisionListProps {
 /** Suggestion and decision side by side, each explained by what it stood on then. */
 export function DecisionList({ personId, decisions }: DecisionListProps) {
   const [correcting, setCorrecting] = useState<DecisionView | null>(null);
+  // The last one stays named while its dialog goes.
+  const [last, setLast] = useState<DecisionView | null>(null);
+  const correct = (decision: DecisionView) => {
+    setLast(decision);
+    setCorrecting(decision);
+  };
   if (decisions.length === 0) return <p>Nothing decided yet. Decide beside a ladder above.</p>;
   return (
     <>
@@ -53,29 +59,27 @@ export function DecisionList({ personId, decisions }: DecisionListProps) {
                 ))}
               </ul>
             </details>
-            <Button size="compact-sm" variant="subtle" onClick={() => setCorrecting(decision)}>
+            <Button size="compact-sm" variant="subtle" onClick={() => correct(decision)}>
               Correct by a new one
             </Button>
           </li>
         ))}
       </ul>
-      <Modal
-        opened={correcting !== null}
-        onClose={() => setCorrecting(null)}
-        title={correcting?.stageLabel}
-        size="lg"
-      >
-        {correcting && (
-          <DecisionForm
-            personId={personId}
-            stage={correcting.stage}
-            suggested={correcting.suggested}
-            reasons={['as it stood then; it is judged anew when you keep this']}
-            corrects={correcting.id}
-            onDone={() => setCorrecting(null)}
-          />
-        )}
-      </Modal>
+      {last !== null && (
+        <DecisionDialog
+          title={last.stageLabel}
+          onClose={() => setCorrecting(null)}
+          about={
+            correcting && {
+              personId,
+              stage: correcting.stage,
+              suggested: correcting.suggested,
+              reasons: ['as it stood then; it is judged anew when you keep this'],
+              corrects: correcting.id,
+            }
+          }
+        />
+      )}
     </>
   );
 }

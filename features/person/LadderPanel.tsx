@@ -1,7 +1,7 @@
 'use client';
 
 import { sayShortDay } from '@/design/days';
-import { Button, Modal, NativeSelect } from '@mantine/core';
+import { Button, NativeSelect } from '@mantine/core';
 import { useDisclosure } from '@mantine/hooks';
 import Link from 'next/link';
 import { useState, useTransition } from 'react';
@@ -12,7 +12,7 @@ import type { Day } from '@/core/units/day';
 import type { Standing } from '@/server/judging/standings';
 import { StatusMark } from '@/design/marks/StatusMark';
 import { AnotherWayMark, VerdictMark, verdictWords } from '@/design/marks/VerdictMark';
-import { DecisionForm } from './DecisionForm';
+import { DecisionDialog } from './later';
 import { showProblems } from '@/design/notices';
 import classes from './ladders.module.css';
 
@@ -54,7 +54,12 @@ interface OneLadderProps {
 function OneLadder({ personId, standing, rungs, tried }: OneLadderProps) {
   const { family, present, next } = standing;
   const [isMoving, startMoving] = useTransition();
-  const [isOpen, { open, close }] = useDisclosure(false);
+  const [isOpen, { open: show, close }] = useDisclosure(false);
+  const [wasOpen, setWasOpen] = useState(false);
+  const open = () => {
+    setWasOpen(true);
+    show();
+  };
   const [stage, setStage] = useState(present ?? '');
   const move = (value: string) => {
     setStage(value);
@@ -123,15 +128,22 @@ function OneLadder({ personId, standing, rungs, tried }: OneLadderProps) {
           <Button variant="default" size="sm" onClick={open}>
             Decide
           </Button>
-          <Modal opened={isOpen} onClose={close} title={next.label} size="lg">
-            <DecisionForm
-              personId={personId}
-              stage={next.stage}
-              suggested={next.kind}
-              reasons={next.reasons}
-              onDone={close}
+          {wasOpen && (
+            <DecisionDialog
+              title={next.label}
+              onClose={close}
+              about={
+                isOpen
+                  ? {
+                      personId,
+                      stage: next.stage,
+                      suggested: next.kind,
+                      reasons: next.reasons,
+                    }
+                  : null
+              }
             />
-          </Modal>
+          )}
         </>
       )}
     </>

@@ -37,12 +37,15 @@ import classes from './person.module.css';
 
 interface PersonPageProps {
   readonly params: Promise<{ readonly id: string }>;
+  /** What is to be recorded at once, from the palette. */
+  readonly searchParams: Promise<{ readonly record?: string }>;
 }
 
 /** How many of the most telling lengths stand on the form before the rest unfolds. */
 const tellingCount = 4;
 
-export async function PersonPage({ params }: PersonPageProps) {
+export async function PersonPage({ params, searchParams }: PersonPageProps) {
+  const { record: asked } = await searchParams;
   const id = readPersonId((await params).id);
   const view = id === null ? null : readPersonPage(id);
   if (view === null) notFound();
@@ -191,6 +194,8 @@ export async function PersonPage({ params }: PersonPageProps) {
       <section className={classes.section}>
         <h2>Checks over the weeks</h2>
         <CheckCharts
+          key={asked ?? ''}
+          {...(asked === undefined ? {} : { asked })}
           personId={person.id}
           personName={person.name}
           histories={view.histories}

@@ -29,3 +29,13 @@ export const CareForm = dynamic(() => import('./CareForm').then((one) => one.Car
 export const WordsPanel = dynamic(() => import('./WordsPanel').then((one) => one.WordsPanel), {
   ssr: false,
 });
+
+// Dialogs: nobody has asked yet.
+export const PersonDialogs = dynamic(
+  () => import('./PersonDialogs').then((one) => one.PersonDialogs),
+  { ssr: false },
+);
+export const DecisionDialog = dynamic(
+  () => import('./DecisionDialog').then((one) => one.DecisionDialog),
+  { ssr: false },
+);

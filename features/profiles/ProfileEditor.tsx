@@ -11,9 +11,9 @@ import {
   Switch,
   TextInput,
 } from '@mantine/core';
-import { useDebouncedValue } from '@mantine/hooks';
+import { useDebouncedValue, useHotkeys } from '@mantine/hooks';
 import { useRouter } from 'next/navigation';
-import { useEffect, useMemo, useState, useTransition } from 'react';
+import { useEffect, useMemo, useRef, useState, useTransition } from 'react';
 import type { Demand } from '@/core/catalog/demand';
 import { settingWords, type ChangeLine } from '@/core/catalog/profileChanges';
 import { choiceIn, choicesOf, eyeAspectIds, getAspect } from '@/core/catalog/eye';
@@ -72,6 +72,8 @@ interface ProfileEditorProps {
   readonly own: Entries;
   readonly branches: readonly { readonly key: BranchKey; readonly label: string }[];
   readonly closedBranches: readonly BranchKey[];
+  /** The check whose bar was looked for: its field takes the focus. */
+  readonly aim?: string;
 }
 
 /** A copy's bars, gates, branches, distances and cues; what they would change is shown at once. */
@@ -107,6 +109,15 @@ export function ProfileEditor(props: ProfileEditorProps) {
       if (outcome.ok) showSaved(`Kept as version ${outcome.value}.`);
       else showProblem(outcome.problems.form ?? sayProblems(outcome.problems));
     });
+  // Whoever works by keys keeps from wherever they are.
+  useHotkeys([['mod+Enter', () => !isShipped && isChanged && save()]], []);
+  const bars = useRef<HTMLUListElement>(null);
+  useEffect(() => {
+    const fields = bars.current?.querySelectorAll<HTMLInputElement>('input[data-check]') ?? [];
+    const field = [...fields].find((one) => one.dataset.check === props.aim);
+    field?.focus();
+    field?.select();
+  }, [props.aim]);
   const setBar = (check: CheckKey, origin: number, value: number | string) => {
     const bars = { ...changes.bars };
     const bar = typeof value === 'number' ? value : Number(value);
@@ -137,13 +148,14 @@ export function ProfileEditor(props: ProfileEditorProps) {
           />
         )}
         <h2>Bars</h2>
-        <ul className={classes.bars}>
+        <ul className={classes.bars} ref={bars}>
           {checks.map(({ key, label: name, origin, unit }) => {
             const value = changes.bars?.[key] ?? origin;
             return (
               <li key={key} data-changed={value !== origin || undefined}>
                 <NumberInput
                   label={name}
+                  data-check={key}
                   size="sm"
                   min={0}
                   allowNegative={false}

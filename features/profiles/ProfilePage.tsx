@@ -18,6 +18,8 @@ import classes from './profiles.module.css';
 
 interface ProfilePageProps {
   readonly params: Promise<{ readonly key: string }>;
+  /** The check whose bar was looked for. */
+  readonly searchParams: Promise<{ readonly bar?: string }>;
 }
 
 /** What of a catalog does not ship: the page has the rest. */
@@ -26,11 +28,12 @@ const ownRows = ({ checks, stages }: Catalog): Entries => ({
   stages: tableOf(entriesOf(stages).filter(([key]) => !stageIds.some((id) => id === key))),
 });
 
-export async function ProfilePage({ params }: ProfilePageProps) {
+export async function ProfilePage({ params, searchParams }: ProfilePageProps) {
   const view = readProfilePage((await params).key);
   if (view === null) notFound();
   const { profile, isShipped, school, catalog, nameForCopy, courses } = view;
   const origin = profileTable[profile.origin];
+  const { bar: aim } = await searchParams;
   const checks: EditorChecks = [...school.checks].map(([key, { spec, bar }]) => ({
     key,
     label: spec.label,
@@ -77,6 +80,7 @@ export async function ProfilePage({ params }: ProfilePageProps) {
         label={profile.label}
         version={profile.version}
         isShipped={isShipped}
+        {...(aim === undefined ? {} : { aim })}
         changes={profile.changes}
         lines={describeChanges(profile, catalog)}
         checks={checks}

@@ -14,6 +14,7 @@ jest.mock('@/features/settings/actions', () => ({
   saveSettingsAction: (...call: unknown[]) => mockSave(...call) as unknown,
 }));
 jest.mock('./actions', () => ({
+  listRecordablesAction: () => Promise.resolve({ ok: true, value: [] }),
   listFindablesAction: () =>
     Promise.resolve({
       ok: true,

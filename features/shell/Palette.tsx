@@ -2,10 +2,10 @@
 
 import { Spotlight, spotlight } from '@mantine/spotlight';
 import '@mantine/spotlight/styles.css';
-import { useRouter } from 'next/navigation';
+import { usePathname, useRouter } from 'next/navigation';
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { showProblems } from '@/design/notices';
-import { listFindablesAction } from './actions';
+import { listFindablesAction, listRecordablesAction } from './actions';
 import type { Findable } from './find';
 import { findAll } from '@/design/match';
 import { furtherPages, places } from './places';
@@ -17,7 +17,7 @@ const pages = [...places, ...furtherPages].map(({ href, label }) => ({
   label,
   group: 'Pages' as const,
 }));
-const groups = ['Pages', 'To do', 'People', 'Rungs', 'Set-ups'] as const;
+const groups = ['Pages', 'To do', 'People', 'Rungs', 'Set-ups', 'Bars'] as const;
 
 /** What scrolls can be reached and has a name; the library's own types do not know of it. */
 const asRegion = { viewportProps: { tabIndex: 0, 'aria-label': 'Found', role: 'region' } };
@@ -33,23 +33,29 @@ interface PaletteProps {
   readonly onClose: () => void;
 }
 
-/** A page, a person, a rung, a set-up or something to do, by the beginnings of its words or by initials. */
+/** A page, a person, a rung, a set-up, a bar or something to do, by the beginnings of its words or by initials. */
 export function Palette({ doings, onClose }: PaletteProps) {
   const router = useRouter();
+  // As it was when this was opened: what is found leads away from it.
+  const path = usePathname();
+  const [openedAt] = useState(path);
   const [typed, setTyped] = useState('');
   const [found, setFound] = useState<readonly Findable[]>([]);
   useEffect(() => {
     spotlight.open();
     let isOver = false;
-    void listFindablesAction().then((outcome) => {
+    const add = (outcome: Awaited<ReturnType<typeof listFindablesAction>>) => {
       if (isOver) return;
-      if (outcome.ok) setFound(outcome.value);
+      if (outcome.ok) setFound((before) => [...before, ...outcome.value]);
       else showProblems(outcome.problems);
-    });
+    };
+    void listFindablesAction().then(add);
+    const person = /^\/people\/(\d+)$/.exec(openedAt)?.[1];
+    if (person !== undefined) void listRecordablesAction(Number(person)).then(add);
     return () => {
       isOver = true;
     };
-  }, []);
+  }, [openedAt]);
   const toDo = doings.map(({ label, run }) => ({ label, run, group: 'To do' as const }));
   const always = [...pages, ...toDo];
   const shown = findAll([...always, ...found], typed, typed === '' ? always.length : mostShown);

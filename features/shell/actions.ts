@@ -1,6 +1,7 @@
 'use server';
 
 import { question } from '@/server/action';
-import { listFindables } from './find';
+import { listFindables, listRecordables } from './find';
 
 export const listFindablesAction = question(listFindables);
+export const listRecordablesAction = question(listRecordables);

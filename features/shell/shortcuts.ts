@@ -28,7 +28,11 @@ export const shortcuts: readonly Shortcut[] = [
   { keys: 'mod+Z', does: 'take the last step back', where: 'Plan, Room, Plumb' },
   { keys: '[', does: 'the round before', where: 'Plan' },
   { keys: ']', does: 'the next round', where: 'Plan' },
-  { keys: 'mod+Enter', does: 'agree with what is suggested', where: 'Review' },
+  {
+    keys: 'mod+Enter',
+    does: 'agree with what is suggested, keep what was changed',
+    where: 'Review, Profiles',
+  },
   { keys: 'N', does: 'the next person', where: 'Review' },
   {
     keys: 'arrows',
