@@ -19,6 +19,11 @@ export const FloorDays = dynamic(
   { ssr: false, loading: waiting(220) },
 );
 
+export const FromHome = dynamic(
+  () => import('@/features/home/FromHome').then((one) => one.FromHome),
+  { ssr: false, loading: waiting(180) },
+);
+
 // Folded away until they are asked for.
 export const BodyForm = dynamic(() => import('./BodyForm').then((one) => one.BodyForm), {
   ssr: false,
