@@ -35,7 +35,7 @@ export const profileChangesSchema = z.strictObject({
       forearmHands: z.enum(forearmHandsIds).optional(),
       handLMethod: z.enum(['sitting', 'table', 'reach']).optional(),
       platformMethod: z.enum(['innerLeg', 'legReach', 'sitOnIt']).optional(),
-      neckFlexionDeg: z.number().min(30).max(80).optional(),
+      neckFlexionDeg: z.number().min(30).max(90).optional(),
       wayUp: z.enum(wayUpIds).optional(),
       ...eyeFields,
     })

@@ -58,7 +58,7 @@ export const keepsPosition = (before: DrillSpec, after: DrillSpec): boolean =>
   before.position !== undefined && before.position === after.position;
 
 /** What is fetched for the second and put away after the first. */
-export function propMoves(before: DrillSpec | undefined, after: DrillSpec | undefined) {
+function propMoves(before: DrillSpec | undefined, after: DrillSpec | undefined) {
   const out = before === undefined ? [] : propsOf(before);
   const now = after === undefined ? [] : propsOf(after);
   return {

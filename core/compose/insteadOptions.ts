@@ -6,6 +6,7 @@ import type { OpenedCase } from '../ladder/case';
 import { careFor, thingOfAlternative, type Pass } from '../ladder/gatekeeper';
 import { liftsFeet } from '../ladder/asked';
 import { toSetupInput } from '../ladder/sized';
+import { flatMostSeconds, isOnFlat } from '../setups/flat';
 import { beforeWeight } from '../setups/beforeWeight';
 import { wallLane } from '../room/space';
 import { findSetup } from './needs';
@@ -92,7 +93,13 @@ function toAlternative(
   const dose =
     spec?.round === undefined
       ? null
-      : doseInRound(spec.round, loads, findCapacities(person), context.breathSeconds);
+      : doseInRound(
+          spec.round,
+          loads,
+          findCapacities(person),
+          context.breathSeconds,
+          isOnFlat(spec, school.settings) ? flatMostSeconds : Infinity,
+        );
   const first = beforeWeight(spec ?? { columns }, school.settings, made.figures ?? []);
   const { watch } = careFor(person, thingOfAlternative(person, getAlternative(id), family));
   return {

@@ -47,14 +47,16 @@ function workOfStep(step: DoseStep, breathSeconds: number): DrillWork {
  * bear. The rest of the round is rest.
  *
  * @param breathSeconds how long this studio counts a breath
+ * @param mostSeconds no set is longer, whoever does it
  */
 export function doseInRound(
   steps: readonly DoseStep[],
   loads: RegionLoads,
   capacities: Capacities,
   breathSeconds = usualBreathSeconds,
+  mostSeconds = Infinity,
 ): RoundDose {
-  const most = borneSeconds(loads, capacities);
+  const most = Math.min(mostSeconds, borneSeconds(loads, capacities));
   const own = steps.map((step) => within(step, most, breathSeconds));
   const work = own.map((step) => workOfStep(step, breathSeconds));
   return {

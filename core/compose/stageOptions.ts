@@ -8,6 +8,7 @@ import { evaluateDemand } from '../ladder/gate';
 import { toSetupInput } from '../ladder/sized';
 import { judge, type Verdict } from '../ladder/verdict';
 import { spaceFor } from '../room/space';
+import { flatMostSeconds, isOnFlat } from '../setups/flat';
 import { beforeWeight } from '../setups/beforeWeight';
 import { variantTable, type SetupInput, type Variant } from '../setups/setup';
 import { inSentence } from '../units/words';
@@ -72,7 +73,13 @@ export function toOptions(
   const dose =
     isTry || spec.round === undefined
       ? null
-      : doseInRound(spec.round, spec.loads, capacities, context.breathSeconds);
+      : doseInRound(
+          spec.round,
+          spec.loads,
+          capacities,
+          context.breathSeconds,
+          isOnFlat(spec, person.school.settings) ? flatMostSeconds : Infinity,
+        );
 
   const toWay = (way: StageWay, up: WayUpId | undefined, order: number): PlannedOption | string => {
     const { variant, props: own, less } = way;

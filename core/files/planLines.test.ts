@@ -52,6 +52,30 @@ describe('a line', () => {
     ]);
   });
 
+  it('leaves out what comes into use again, and puts it away before a round', () => {
+    const moves = (items: readonly TimelineItem[]) =>
+      writeLines(items, prepared, wishes).map(({ fetch = [], putAway = [] }) => [
+        fetch.length,
+        putAway.length,
+      ]);
+    const [first, between, last] = [
+      drill('outward-forearm', 2),
+      drill('boat', 2),
+      drill('block-behind-head', 2),
+    ];
+    expect(moves([first, between, last])).toEqual([
+      [1, 0],
+      [0, 0],
+      [0, 1],
+    ]);
+    expect(moves([first, between, round, last])).toEqual([
+      [1, 1],
+      [0, 0],
+      [0, 0],
+      [1, 1],
+    ]);
+  });
+
   it('begins anew after the rounds', () => {
     const lines = writeLines([drill('boat', 2), round, drill('hollow', 5)], prepared, wishes);
     expect(lines[2]).toMatchObject({ fetch: ['foam-block'] });

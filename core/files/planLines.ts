@@ -3,7 +3,7 @@ import { sayDose } from '../catalog/dose';
 import { positionTable, type DrillSpec } from '../catalog/drills';
 import { usualMinutes } from '../compose/drillTask';
 import { rowWords } from '../compose/resources';
-import { propMoves } from '../compose/drillOrder';
+import { propsOf } from '../compose/drillWorth';
 import type { PreparedClass, Wishes } from '../compose/prepared';
 import { drillsOf } from '../compose/drillsOf';
 import { listSittingOut, outAsWished } from '../compose/sittingOut';
@@ -22,10 +22,13 @@ export function writeLines(
   const here = prepared.people.filter(({ id }) => !wishes.absent.includes(id));
   return items.map((item, at): Line => {
     const { id, kind, label, startsAt, minutes, drill, family, waves, spec } = item;
-    const before = findNear(items, at, -1);
-    const after = findNear(items, at, 1);
-    const { fetched } = propMoves(before, spec);
-    const { putAway } = propMoves(spec, after);
+    const [before] = listNear(items, at, -1);
+    // What comes into use again before the room is needed for a round stays out, and is fetched once.
+    const earlier = listNear(items, at, -1).flatMap(propsOf);
+    const later = listNear(items, at, 1).flatMap(propsOf);
+    const used = spec === undefined ? [] : propsOf(spec);
+    const fetched = used.filter((prop) => !earlier.includes(prop));
+    const putAway = used.filter((prop) => !later.includes(prop));
     const out = listSittingOut(item, here, outAsWished(item, wishes, drills));
     const isMove = spec !== undefined && before !== undefined && before.position !== spec.position;
     return {
@@ -63,14 +66,18 @@ function doseOfLine(spec: DrillSpec, minutes: number, waves: 1 | 2 | undefined):
 
 const asRows = (rows: readonly string[]) => [...rows] as NonNullable<Line['fetch']>;
 
-/** The drill before or after a line; a pause or the checks between them leave things where they lie. */
-function findNear(items: readonly TimelineItem[], at: number, step: 1 | -1) {
+/**
+ * The drills before or after a line, the nearest first, as far as nothing is cleared away between them: a
+ * pause or the checks leave things where they lie, a round wants the floor.
+ */
+function listNear(items: readonly TimelineItem[], at: number, step: 1 | -1): DrillSpec[] {
+  const near: DrillSpec[] = [];
   for (let index = at + step; index >= 0 && index < items.length; index += step) {
     const { kind, spec } = items[index]!;
-    if (kind === 'round' || kind === 'settle' || kind === 'arrive') return undefined;
-    if (spec !== undefined) return spec;
+    if (kind === 'round' || kind === 'settle' || kind === 'arrive') break;
+    if (spec !== undefined) near.push(spec);
   }
-  return undefined;
+  return near;
 }
 
 /** How often everybody moves, and how often something is fetched or put away, before the rounds. */

@@ -5,13 +5,17 @@ import { forearmHandsIds } from '../body/hands';
 import { girthIds, girthTable } from '../body/girths';
 import type { PieceCount } from '../catalog/pieces';
 import { profileIds } from '../catalog/profiles';
+import { profileChangesSchema } from '../catalog/profileChanges';
 import { buildSchool, shippedProfile } from '../catalog/school';
+import { doseInRound } from '../compose/roundDose';
 import { drawForearmKick } from '../drawing/elevation';
 import { drawStage, poseStage } from '../drawing/stageSide';
 import { pointsOf } from '../posture/joints';
 import { poseShape, beyondSentences } from '../shapes/posed';
 import type { DistanceId } from './distanceWords';
+import { flatMostSeconds, isOnFlat } from './flat';
 import { forearmKickSetup } from './forearmKick';
+import { checkFirstOf } from './setup';
 import { getSetup, keptDistances, type SetupId } from './registry';
 
 const cupboard: readonly PieceCount[] = [
@@ -186,5 +190,51 @@ describe('room for larger bodies', () => {
     const joints = (body: BodyInput) =>
       pointsOf(poseShape({ body: resolveBody(body) }, { family: 'crow' }, undefined, null).joints);
     expect(joints(large)).toEqual(joints({ heightM: 1.7 }));
+  });
+});
+
+describe('a school whose shoulder stand is flat', () => {
+  const copyOf = (neckFlexionDeg: number) =>
+    buildSchool({
+      ...shippedProfile('prop-led'),
+      key: 'flat',
+      changes: { settings: { neckFlexionDeg } },
+    });
+  const flat = copyOf(90);
+  const on = (id: SetupId, { settings } = flat) =>
+    getSetup(id).solve({ ...input({ heightM: 1.7 }), settings });
+
+  it('lays nothing under the shoulders and says what that asks, in its own copy alone', () => {
+    const { distances, stack, cautions, notes } = on('platform');
+    expect(distances.find(({ id }) => id === 'platformHeight')?.metres).toBeCloseTo(0, 9);
+    expect(stack).toMatchObject({ found: true, layers: [] });
+    expect(cautions[0]).toMatch(/neck bends about 90°.*25 seconds at most/);
+    expect(notes.join()).not.toContain('smooth folded edge');
+    for (const usual of [buildSchool(shippedProfile('play-led')), copyOf(80)]) {
+      expect(on('platform', usual).cautions.join()).not.toContain('chin locked');
+    }
+    const first = checkFirstOf(getSetup('platform'), flat.settings, distances);
+    expect(first.join()).not.toContain('Head lower than the shoulders');
+    expect(first).toContain('Can speak');
+    expect(profileChangesSchema.safeParse({ settings: { neckFlexionDeg: 91 } }).success).toBe(
+      false,
+    );
+  });
+
+  it('keeps the shoulders over the head on the chair', () => {
+    const height = ({ settings }: typeof flat) =>
+      on('chair-shoulder-stand', { ...flat, settings }).distances.find(
+        ({ id }) => id === 'platformHeight',
+      )!.metres;
+    expect(height(flat)).toBeCloseTo(0.145 * 1.7 * Math.cos((65 * Math.PI) / 180), 6);
+    expect(isOnFlat({ recipe: 'platform' }, flat.settings)).toBe(true);
+    expect(isOnFlat({ recipe: 'chair-shoulder-stand' }, flat.settings)).toBe(false);
+    expect(isOnFlat({ recipe: 'platform' }, copyOf(55).settings)).toBe(false);
+  });
+
+  it('holds it for short times, whoever can bear more', () => {
+    const strong = {} as Parameters<typeof doseInRound>[2];
+    const steps = [{ seconds: 180 }] as const;
+    expect(doseInRound(steps, {}, strong, 5, flatMostSeconds).spans).toEqual([25]);
   });
 });

@@ -18,6 +18,7 @@ import type { Demand } from '@/core/catalog/demand';
 import { settingWords, type ChangeLine } from '@/core/catalog/profileChanges';
 import { choiceIn, choicesOf, eyeAspectIds, getAspect } from '@/core/catalog/eye';
 import type { ProfileSettings } from '@/core/catalog/profiles';
+import { isFlat } from '@/core/setups/flat';
 import { choicesIn, methodIds, methodTable } from '@/core/catalog/methods';
 import {
   shippedCatalog,
@@ -359,7 +360,8 @@ function Settings({ settings, isShipped, onChange }: SettingsProps) {
         w={190}
         suffix="°"
         min={30}
-        max={80}
+        max={90}
+        {...(isFlat(settings) ? { description: 'flat, chin locked: short times' } : {})}
         disabled={isShipped}
         value={settings.neckFlexionDeg}
         onChange={(value) => onChange({ neckFlexionDeg: Number(value) })}

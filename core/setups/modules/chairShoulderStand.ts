@@ -1,5 +1,7 @@
 /** Shoulder stand on a chair. Source: handbook 04 "Platform for shoulder stand and plough". */
-import { countOf, measuring, type Setup } from '../setup';
+import { profileTable, settingsOf } from '../../catalog/profiles';
+import { isFlat, usualNeckDeg } from '../flat';
+import { countOf, measuring, type Setup, type SetupInput } from '../setup';
 import { platformShares } from '../shares';
 import { platformHeight, stackForPlatform, unlessTooLow } from './platformHeight';
 import { stackWays } from './stackWays';
@@ -7,11 +9,19 @@ import { stackWays } from './stackWays';
 /** Up to this trunk the blankets touch the chair. */
 const chairTrunkM = 0.47;
 
+/** On the chair the shoulders always lie higher than the head, whatever a school does on the floor. */
+function raised(input: SetupInput): SetupInput {
+  const settings = input.settings ?? settingsOf(profileTable[input.profile]);
+  return isFlat(settings)
+    ? { ...input, settings: { ...settings, neckFlexionDeg: usualNeckDeg } }
+    : input;
+}
+
 export const chairShoulderStand: Setup = {
   label: 'Shoulder stand on a chair',
   shares: platformShares,
   solve: (input) => {
-    const { height, tooHigh, tooLow } = platformHeight(input);
+    const { height, tooHigh, tooLow } = platformHeight(raised(input));
     const { stack, cautions } = stackForPlatform(input, height.metres);
     const noChair = countOf(input.pieces, 'chair') === 0 ? ['No chair at hand.'] : [];
     const { measure } = measuring(input, 'chair-shoulder-stand');
@@ -24,7 +34,7 @@ export const chairShoulderStand: Setup = {
   },
   ways: (input, result) =>
     unlessTooLow(
-      input,
+      raised(input),
       result,
       stackWays((each) => chairShoulderStand.solve(each)),
     ),

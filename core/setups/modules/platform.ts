@@ -6,6 +6,7 @@ import { chairSize } from '../../posture/chair';
 import { radians } from '../../posture/geometry';
 import { legLengthM } from '../../posture/pose';
 import { following } from '../distance';
+import { flatChecks, isFlat } from '../flat';
 import { cm, measuring, metresOf, type Setup } from '../setup';
 import { platformShares } from '../shares';
 import { platformHeight, stackForPlatform, unlessTooLow } from './platformHeight';
@@ -41,7 +42,7 @@ export const platform: Setup = {
     } as const satisfies Record<PlatformMethod, unknown>;
     const shoulderOf = (method: PlatformMethod) => (l: Lengths) => edges[method](l) + l.thumb;
     const chosen = settings.platformMethod;
-    const { height, tooHigh, tooLow } = platformHeight(input);
+    const { height, tooHigh, tooLow, flat } = platformHeight(input);
     const { stack, cautions } = stackForPlatform(input, height.metres);
     const ownLine = measure('shoulderLineToWall', shoulderOf(chosen));
     const ownEdge = measure('headEdgeToWall', edges[chosen]);
@@ -82,10 +83,22 @@ export const platform: Setup = {
         ...toeRest,
       ],
       stack,
-      cautions: [...outgrown(), ...tooHigh, ...(tooLow === null ? [] : [tooLow]), ...cautions],
+      cautions: [
+        ...flat,
+        ...outgrown(),
+        ...tooHigh,
+        ...(tooLow === null ? [] : [tooLow]),
+        ...cautions,
+      ],
       notes: [
-        `Neck bends about ${settings.neckFlexionDeg}° with an upright trunk; flat on the floor it would be about 90°.`,
-        'The smooth folded edge goes towards the head; sticky mat over the lower part so that the elbows hold.',
+        ...(flat.length > 0
+          ? [
+              'Nothing under the shoulders but the mat; sticky mat under the elbows so that they hold.',
+            ]
+          : [
+              `Neck bends about ${settings.neckFlexionDeg}° with an upright trunk; flat on the floor it would be about 90°.`,
+              'The smooth folded edge goes towards the head; sticky mat over the lower part so that the elbows hold.',
+            ]),
         ...(short > 0 ? [`${cm(short)} closer for the hamstrings.`] : []),
         ...(isBench
           ? [
@@ -112,7 +125,10 @@ export const platform: Setup = {
       dimensions: [{ kind: 'level', distance: 'shoulderLineToWall', fromX: x, toX: x + lineM }],
     };
   },
-  checkFirst: ['Head lower than the shoulders', 'No shirt trapped under the stack', 'Can speak'],
+  checkFirst: (settings) =>
+    isFlat(settings)
+      ? flatChecks
+      : ['Head lower than the shoulders', 'No shirt trapped under the stack', 'Can speak'],
   assist: 'Hips guided over',
   exit: 'Roll down, one vertebra at a time; head quiet',
   topView: 'platform',

@@ -5,6 +5,7 @@ import { platformUnder, stackUnder } from '../../pieces/underWeight';
 import { degrees, radians } from '../../posture/geometry';
 import { neckLeverM } from '../../posture/supine';
 import { tolerance } from '../../tolerance';
+import { flatCaution, isFlat } from '../flat';
 import { cm, measuring, type Setup, type SetupInput, type SetupResult, type Ways } from '../setup';
 import { platformShares } from '../shares';
 import { adviseStack } from '../stackAdvice';
@@ -36,7 +37,8 @@ export function platformHeight(input: SetupInput) {
     shortM > toleranceM + tolerance.roundingM
       ? `Kept ${cm(shortM)} lower than this neck wants: it would bend about ${Math.round(bendDeg)}°, not ${neckFlexionDeg}°. Closed until the platform is higher.`
       : null;
-  return { height, tooHigh, tooLow };
+  const flat = isFlat({ neckFlexionDeg }) ? [flatCaution] : [];
+  return { height, tooHigh, tooLow, flat };
 }
 
 export function stackForPlatform(input: SetupInput, heightM: number) {
