@@ -41,6 +41,16 @@ function ell(body: Body, { baseM, footHeightM }: LInput, arm: Arm) {
     // Hips over or beyond the hands, never folded against the wall.
     'nearHead',
   );
+  // Lower than somebody sits there is no L, and what the wall carries cannot be told.
+  const missingM = body.lengths.hipToSeat - hip[1];
+  if (missingM > 0) {
+    throw new UnreachableProblem(
+      'the hips',
+      missingM,
+      `Out of reach: with the feet so low the hips would lie on the floor, ${Math.ceil(missingM * 100)} cm lower than anybody sits.`,
+      ['posture', 'footHeightM'],
+    );
+  }
   const shoulder = between([0, 0], hip, arm.lengthM / lineM);
   const share = body.lengths.thigh / legLengthM(body);
   const leg = legFlat(body, between(hip, ankle, share), ankle, -90, 180);

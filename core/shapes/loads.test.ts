@@ -205,6 +205,12 @@ describe('every family', () => {
     );
   });
 
+  it('an L that would lie on the floor is none', () => {
+    const flat = { family: 'wallL', baseM: 0.2184, footHeightM: 0 } as const;
+    expect(() => computeLoads(resolveBody({ heightM: 1.3 }), flat)).toThrow(UnreachableProblem);
+    expect(() => computeLoads(resolveBody({ heightM: 1.3 }), flat)).toThrow(/hips would lie/);
+  });
+
   it('gives sound numbers or names the limb, whatever is asked', () => {
     const metres = fc.double({ min: 0, max: 3, noNaN: true });
     const lead = fc.option(fc.double({ min: -0.6, max: 0.6, noNaN: true }), { nil: undefined });
