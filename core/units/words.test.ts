@@ -1,4 +1,4 @@
-import { inSentence } from './words';
+import { inSentence, keepTogether } from './words';
 
 it.each([
   ['Dolphin hold', 'dolphin hold'],
@@ -8,4 +8,12 @@ it.each([
   ['Child’s pose', 'child’s pose'],
 ])('%j stands in a sentence as %j', (label, expected) => {
   expect(inSentence(label)).toBe(expected);
+});
+
+it.each([
+  ['2 × 4 breaths', '2\u00a0×\u00a04\u00a0breaths'],
+  ['4 breaths a side, 3–4 times', '4\u00a0breaths a side, 3–4\u00a0times'],
+  ['the whole round', 'the whole round'],
+])('%j keeps its figures beside what they count', (dose, expected) => {
+  expect(keepTogether(dose)).toBe(expected);
 });

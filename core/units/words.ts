@@ -10,3 +10,7 @@ export const firstUp = (words: string): string => words.charAt(0).toUpperCase() 
 /** `A`, `A and B`, `A, B and C`. */
 export const joinWords = (words: readonly string[]): string =>
   words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
+
+/** A dose whose figures stay beside what they count, however narrow the line: `2 × 4` never breaks. */
+export const keepTogether = (dose: string): string =>
+  dose.replace(/ × /g, '\u00a0×\u00a0').replace(/(\d) (?=[a-z])/g, '$1\u00a0');

@@ -1,5 +1,6 @@
 'use client';
 
+import { keepTogether } from '@/core/units/words';
 import { findOption, isPlacementOpen } from '@/core/compose/readBack';
 import { propWords } from '@/core/compose/stations';
 import { doorOf, listMoves, planOf, type PlacedPerson } from '@/core/running/follow';
@@ -55,7 +56,7 @@ export function RoundPanel({ round, onPerson }: RoundPanelProps) {
                 key={placed.id}
                 name={names.get(placed.id) ?? placed.id}
                 letter={placed.letter}
-                line={`${line}${line === placed.label && placed.dose !== undefined ? `, ${placed.dose}` : ''}${placed.needsHand ? ' · with help' : ''}${tries > 0 ? ` · ${tries}` : ''}`}
+                line={`${line}${line === placed.label && placed.dose !== undefined ? `, ${keepTogether(placed.dose)}` : ''}${placed.needsHand ? ' · with help' : ''}${tries > 0 ? ` · ${tries}` : ''}`}
                 isStopped={isStopped}
                 marks={isStopped ? ['stopped'] : []}
                 onTap={() => onPerson(placed.id)}
