@@ -96,13 +96,14 @@ export function drawRoom(
   const low = room.low.map(({ xM, yM, widthM, depthM }) =>
     box('ghost', frame, { left: xM, right: xM + widthM, bottom: yM, top: yM + depthM }),
   );
-  const lowWords = room.low.map(({ xM, yM, widthM, heightM, what }) => {
+  // Mats stand along the walls: the middle of a low spot is where its words are least often covered.
+  const lowWords = room.low.map(({ xM, yM, widthM, depthM, heightM, what }) => {
     const words = `${what || 'low'} ${formatFigure(heightM, units)}`;
     const fits = textWidth(words, textPx) < widthM * frame.pxPerM - 4;
     return text(
       'tapeText',
       frame.x(xM + widthM / 2),
-      frame.y(yM) - (withWalls ? 20 : 6),
+      withWalls ? frame.y(yM) - 20 : frame.y(yM + depthM / 2) + textPx / 3,
       fits ? words : formatFigure(heightM, units),
       textPx,
     );
