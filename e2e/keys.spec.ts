@@ -120,4 +120,19 @@ test('ten hops are recorded, and a bar is changed, with fewer than thirty keys e
   await bar.press('Control+Enter');
   await expect(page.getByText('at least 45 s → at least 50 s')).toBeVisible();
   expect(1 + bar.count()).toBeLessThan(30);
+
+  // The next one is looked for from within a field.
+  await expect(field).toBeVisible();
+  await field.focus();
+  await page.keyboard.press('Control+k');
+  await expect(find).toBeFocused();
+  await page.keyboard.type('bar hollow');
+  await expect(
+    page
+      .getByRole('dialog')
+      .getByRole('button', { name: /^Bar of hollow.*Quick/ })
+      .first(),
+  ).toBeVisible();
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel(/^Hollow hold/)).toBeFocused();
 });

@@ -48,12 +48,16 @@ export function Header({ units, isTeacher, canLock }: HeaderProps) {
   const close = () => setShown(null);
   // What was chosen in it may have opened something else already.
   const leavePalette = () => setShown((now) => (now === 'palette' ? null : now));
-  useHotkeys([
-    [lockKey, () => canLock && isTeacher && void lockDesk()],
-    [findKey, () => isTeacher && setShown('palette')],
-    // The sign itself, wherever a keyboard has it.
-    [`shift+${helpKey}`, () => isTeacher && setShown('keys')],
-  ]);
+  // Also while a field has the focus: nobody types these.
+  useHotkeys(
+    [
+      [lockKey, () => canLock && isTeacher && void lockDesk()],
+      [findKey, () => isTeacher && setShown('palette')],
+    ],
+    [],
+  );
+  // The sign itself, wherever a keyboard has it; in a field it is a letter like any other.
+  useHotkeys([[`shift+${helpKey}`, () => isTeacher && setShown('keys')]]);
   const path = usePathname();
   const then = nextPlace(path);
   const [isSaving, startSaving] = useTransition();
