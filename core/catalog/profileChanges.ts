@@ -11,6 +11,7 @@ import { cuesOf, profileIds, profileTable, settingsOf, type ProfileSettings } fr
 import { namedBranch, namedCheck, namedStage } from './namedKeys';
 import type { Catalog, ProfileVersion } from './school';
 import type { BranchKey } from './stage';
+import { flatNeckDeg } from '../setups/flat';
 import { wayUpIds } from './waysUp';
 
 /** One field for every aspect, with its own choices. */
@@ -35,7 +36,7 @@ export const profileChangesSchema = z.strictObject({
       forearmHands: z.enum(forearmHandsIds).optional(),
       handLMethod: z.enum(['sitting', 'table', 'reach']).optional(),
       platformMethod: z.enum(['innerLeg', 'legReach', 'sitOnIt']).optional(),
-      neckFlexionDeg: z.number().min(30).max(90).optional(),
+      neckFlexionDeg: z.number().min(30).max(flatNeckDeg).optional(),
       wayUp: z.enum(wayUpIds).optional(),
       ...eyeFields,
     })

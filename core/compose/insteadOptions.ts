@@ -6,13 +6,12 @@ import type { OpenedCase } from '../ladder/case';
 import { careFor, thingOfAlternative, type Pass } from '../ladder/gatekeeper';
 import { liftsFeet } from '../ladder/asked';
 import { toSetupInput } from '../ladder/sized';
-import { flatMostSeconds, isOnFlat } from '../setups/flat';
 import { beforeWeight } from '../setups/beforeWeight';
 import { wallLane } from '../room/space';
 import { findSetup } from './needs';
 import { figuresOf, optionValues, type OptionContext, type PlannedOption } from './option';
 import { rowsTaken } from './resources';
-import { doseInRound } from './roundDose';
+import { doseInRound, limitsAt } from './roundDose';
 import { findCapacities } from './strength';
 
 /** Where no set-up says how far out from the wall somebody is, metres. */
@@ -97,8 +96,7 @@ function toAlternative(
           spec.round,
           loads,
           findCapacities(person),
-          context.breathSeconds,
-          isOnFlat(spec, school.settings) ? flatMostSeconds : Infinity,
+          limitsAt(spec, school.settings, context),
         );
   const first = beforeWeight(spec ?? { columns }, school.settings, made.figures ?? []);
   const { watch } = careFor(person, thingOfAlternative(person, getAlternative(id), family));

@@ -10,8 +10,12 @@ const weak = { shoulder: { seconds: 12, referenceLoad: 0.6 } };
 describe('the dose of a round', () => {
   it('counts a breath as long as the studio does', () => {
     const steps = [breaths(5, 5, { sets: 2 })];
-    expect(doseInRound(steps, { shoulder: 0.3 }, fresh, 4).spans).toEqual([20, 20]);
-    expect(doseInRound(steps, { shoulder: 0.3 }, fresh, 8).spans).toEqual([40, 40]);
+    expect(doseInRound(steps, { shoulder: 0.3 }, fresh, { breathSeconds: 4 }).spans).toEqual([
+      20, 20,
+    ]);
+    expect(doseInRound(steps, { shoulder: 0.3 }, fresh, { breathSeconds: 8 }).spans).toEqual([
+      40, 40,
+    ]);
   });
 
   it('is what the shape asks of whoever can bear it', () => {

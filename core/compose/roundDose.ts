@@ -3,6 +3,7 @@ import { sayDose, type DoseStep } from '../catalog/dose';
 import type { DrillWork } from '../catalog/drills';
 import type { RegionLoads } from '../catalog/regions';
 import type { Capacities } from '../fatigue/reserve';
+import { flatMostSeconds, isOnFlat } from '../setups/flat';
 import { borneSeconds } from './pace';
 
 export interface RoundDose {
@@ -17,6 +18,24 @@ export interface RoundDose {
 export const usualBreathSeconds = 5;
 /** Seconds of one slow repetition, and of the shortest set. */
 const each = { repetition: 3, least: 5 } as const;
+
+/** What holds for everybody in a round. */
+export interface RoundLimits {
+  /** How long this studio counts a breath; absent: as is usual. */
+  readonly breathSeconds?: number | undefined;
+  /** No set is longer, whoever does it; absent: as long as it can be borne. */
+  readonly mostSeconds?: number;
+}
+
+/** What this studio and this school allow in a round at a stage. */
+export const limitsAt = (
+  spec: Parameters<typeof isOnFlat>[0],
+  settings: Parameters<typeof isOnFlat>[1],
+  { breathSeconds }: Pick<RoundLimits, 'breathSeconds'>,
+): RoundLimits => ({
+  breathSeconds,
+  ...(isOnFlat(spec, settings) ? { mostSeconds: flatMostSeconds } : {}),
+});
 
 /** A step as far as somebody can bear it: never more than it asks, and never nothing. */
 function within(step: DoseStep, mostSeconds: number, breathSeconds: number): DoseStep {
@@ -45,16 +64,12 @@ function workOfStep(step: DoseStep, breathSeconds: number): DrillWork {
 /**
  * The dose of one round for one student: what the shape asks, within two thirds of what they can
  * bear. The rest of the round is rest.
- *
- * @param breathSeconds how long this studio counts a breath
- * @param mostSeconds no set is longer, whoever does it
  */
 export function doseInRound(
   steps: readonly DoseStep[],
   loads: RegionLoads,
   capacities: Capacities,
-  breathSeconds = usualBreathSeconds,
-  mostSeconds = Infinity,
+  { breathSeconds = usualBreathSeconds, mostSeconds = Infinity }: RoundLimits = {},
 ): RoundDose {
   const most = Math.min(mostSeconds, borneSeconds(loads, capacities));
   const own = steps.map((step) => within(step, most, breathSeconds));

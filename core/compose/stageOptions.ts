@@ -8,7 +8,6 @@ import { evaluateDemand } from '../ladder/gate';
 import { toSetupInput } from '../ladder/sized';
 import { judge, type Verdict } from '../ladder/verdict';
 import { spaceFor } from '../room/space';
-import { flatMostSeconds, isOnFlat } from '../setups/flat';
 import { beforeWeight } from '../setups/beforeWeight';
 import { variantTable, type SetupInput, type Variant } from '../setups/setup';
 import { inSentence } from '../units/words';
@@ -23,7 +22,7 @@ import {
 } from './option';
 import { pace, triesBorne } from './pace';
 import { rowsTaken } from './resources';
-import { doseInRound, sayTries } from './roundDose';
+import { doseInRound, limitsAt, sayTries } from './roundDose';
 import { findCapacities } from './strength';
 
 /** Where a rung stands to somebody, and what a round of it is worth. */
@@ -77,8 +76,7 @@ export function toOptions(
           spec.round,
           spec.loads,
           capacities,
-          context.breathSeconds,
-          isOnFlat(spec, person.school.settings) ? flatMostSeconds : Infinity,
+          limitsAt(spec, person.school.settings, context),
         );
 
   const toWay = (way: StageWay, up: WayUpId | undefined, order: number): PlannedOption | string => {

@@ -59,6 +59,21 @@ describe('the words for the eye', () => {
     expect(sayAt(propLed, 'HB8', 'clasped')).toEqual(sayAt(propLed, 'HB8'));
   });
 
+  it('of a school that clasps speak of clasped hands to everybody, and of no parallel forearms', () => {
+    const copy = {
+      ...shippedProfile('prop-led'),
+      key: 'clasped',
+      changes: { settings: { forearmHands: 'clasped' } },
+    } as Parameters<typeof buildSchool>[0];
+    const said = sayAt(buildSchool(copy), 'FS10');
+    expect(said[0]).toBe('Squeeze the block.');
+    expect(said[1]).toMatch(/^Hands clasped/);
+    expect(said.join()).not.toContain('parallel');
+    const flat = sayAt(buildSchool(copy), 'FS10', 'flat');
+    expect(flat[0]).toMatch(/^Hands flat/);
+    expect(flat).toContain('Forearms parallel, little finger in line with elbow.');
+  });
+
   it('have words for every choice', () => {
     for (const id of eyeAspectIds) {
       expect(choicesOf(id).length).toBeGreaterThan(1);

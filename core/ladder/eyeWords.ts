@@ -9,20 +9,16 @@ import type { StageKey, StageSpec } from '../catalog/stage';
 /**
  * What the teacher says at a stage: the cue of the profile first.
  *
- * @param hands how the person's own hands lie; where the school has them otherwise, what it says of
- *   hands and forearms is not said, and their own way is
+ * @param own how the person's hands lie; where the school has them otherwise, its cue is not said,
+ *   since it may speak of a block that is not there
  */
-export function sayAt(school: School, stage: StageKey, hands?: ForearmHandsId): string[] {
+export function sayAt(school: School, stage: StageKey, own?: ForearmHandsId): string[] {
   const found = school.stages.get(stage);
   if (found === undefined) return [];
   const { shape, family, recipe } = found.spec;
-  const own =
-    hands !== undefined &&
-    hands !== school.settings.forearmHands &&
-    recipe !== undefined &&
-    getSetup(recipe).hasHands === true
-      ? getForearmHands(hands).say
-      : null;
+  const usual = school.settings.forearmHands;
+  const isByHands = recipe !== undefined && getSetup(recipe).hasHands === true;
+  const hands = isByHands ? (own ?? usual) : null;
   const eye = eyeAspectIds.flatMap((id) => {
     const { shapes, ladder } = getAspect(id);
     const isSaid =
@@ -30,11 +26,16 @@ export function sayAt(school: School, stage: StageKey, hands?: ForearmHandsId): 
       'family' in shape &&
       shapes.includes(shape.family) &&
       (ladder === undefined || ladder === family) &&
-      (own === null || id !== 'forearms');
+      // Forearms whose hands are clasped run together, whatever the school wants of others.
+      !(hands === 'clasped' && id === 'forearms');
     return isSaid ? [choiceIn(id, school.settings[id]).say] : [];
   });
-  if (own !== null) return [own, ...eye];
-  return [...(found.cue === undefined ? [] : [found.cue]), ...eye];
+  const isOwn = hands !== null && hands !== usual;
+  return [
+    ...(found.cue === undefined || isOwn ? [] : [found.cue]),
+    ...(hands !== null && (isOwn || hands !== 'block') ? [getForearmHands(hands).say] : []),
+    ...eye,
+  ];
 }
 
 /** What to watch for at a stage, in words: the faults after which it does not count. */

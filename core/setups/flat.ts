@@ -6,7 +6,7 @@ import type { ProfileSettings } from '../catalog/profiles';
 import type { SetupId } from './registry';
 
 /** A neck bent further than this has nothing under the shoulders that is worth its name; degrees. */
-export const flatFromDeg = 80;
+const flatFromDeg = 80;
 /** As far as a profile's copy may go: nothing under the shoulders. */
 export const flatNeckDeg = 90;
 /** At most so long at a time, seconds: five breaths. */
@@ -18,7 +18,8 @@ export const isFlat = ({ neckFlexionDeg }: Pick<ProfileSettings, 'neckFlexionDeg
   neckFlexionDeg > flatFromDeg;
 
 /** What is said on every card of it. */
-export const flatCaution = `Flat, chin locked: the neck bends about ${flatNeckDeg}° and carries some of the weight. ${flatMostSeconds} seconds at most; the head does not turn; out at once for pressure in throat, eyes or neck. Not for anybody whose neck or eyes were ever in question.`;
+export const flatCaution = (neckFlexionDeg: number): string =>
+  `Flat, chin locked: the neck bends about ${Math.round(neckFlexionDeg)}° and carries some of the weight. ${flatMostSeconds} seconds at most; the head does not turn; out at once for pressure in throat, eyes or neck. Not for anybody whose neck or eyes were ever in question.`;
 
 /** What is looked at before weight goes on, in place of the platform's own lines. */
 export const flatChecks: readonly string[] = [

@@ -183,7 +183,7 @@ export function forearmKickSetup(input: ForearmKickInput): ForearmKickSetup {
       base,
       elbowWidth,
       gripElbowWidth: measure('gripElbowWidth', (l) => l.forearm + l.palmBreadth),
-      ...wristsApart(input, { hands, block, elbowWidth }, measure),
+      ...wristsApart(input, { hands, block, elbowWidthM }, measure),
       strapLoop,
       spacerGap,
       headClearance,
@@ -241,7 +241,13 @@ function heldBy(hands: ForearmHandsId, withBlock: Held): Held {
  */
 function wristsApart(
   { body }: ForearmKickInput,
-  { hands, block, elbowWidth }: Pick<Parts, 'hands' | 'block'> & { readonly elbowWidth: Distance },
+  {
+    hands,
+    block,
+    elbowWidthM,
+  }: Pick<Parts, 'hands' | 'block'> & {
+    readonly elbowWidthM: (lengths: Lengths) => number;
+  },
   measure: (id: 'wristSpacing', figure: (lengths: Lengths) => number) => Distance,
 ): { readonly wristSpacing?: Distance } {
   switch (hands) {
@@ -249,16 +255,8 @@ function wristsApart(
       return block === null
         ? {}
         : { wristSpacing: measure('wristSpacing', (l) => block.acrossM + l.palmBreadth) };
-    case 'flat': {
-      const beyondJointM = elbowWidth.metres - body.lengths.shoulderJointWidth;
-      return {
-        wristSpacing: measureDistance(
-          body,
-          'wristSpacing',
-          (l) => l.shoulderJointWidth + beyondJointM,
-        ),
-      };
-    }
+    case 'flat':
+      return { wristSpacing: measureDistance(body, 'wristSpacing', elbowWidthM) };
     case 'clasped':
       return { wristSpacing: measureDistance(body, 'wristSpacing', claspedWristsM) };
     default:

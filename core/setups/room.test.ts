@@ -7,13 +7,13 @@ import type { PieceCount } from '../catalog/pieces';
 import { profileIds } from '../catalog/profiles';
 import { profileChangesSchema } from '../catalog/profileChanges';
 import { buildSchool, shippedProfile } from '../catalog/school';
-import { doseInRound } from '../compose/roundDose';
+import { doseInRound, limitsAt } from '../compose/roundDose';
 import { drawForearmKick } from '../drawing/elevation';
 import { drawStage, poseStage } from '../drawing/stageSide';
 import { pointsOf } from '../posture/joints';
 import { poseShape, beyondSentences } from '../shapes/posed';
 import type { DistanceId } from './distanceWords';
-import { flatMostSeconds, isOnFlat } from './flat';
+import { isOnFlat } from './flat';
 import { forearmKickSetup } from './forearmKick';
 import { checkFirstOf } from './setup';
 import { getSetup, keptDistances, type SetupId } from './registry';
@@ -210,6 +210,10 @@ describe('a school whose shoulder stand is flat', () => {
     expect(stack).toMatchObject({ found: true, layers: [] });
     expect(cautions[0]).toMatch(/neck bends about 90°.*25 seconds at most/);
     expect(notes.join()).not.toContain('smooth folded edge');
+    // A little platform is still said as it is.
+    const low = on('platform', copyOf(85));
+    expect(low.cautions[0]).toContain('about 85°');
+    expect(low.notes.join()).not.toContain('Nothing under the shoulders');
     for (const usual of [buildSchool(shippedProfile('play-led')), copyOf(80)]) {
       expect(on('platform', usual).cautions.join()).not.toContain('chin locked');
     }
@@ -235,6 +239,8 @@ describe('a school whose shoulder stand is flat', () => {
   it('holds it for short times, whoever can bear more', () => {
     const strong = {} as Parameters<typeof doseInRound>[2];
     const steps = [{ seconds: 180 }] as const;
-    expect(doseInRound(steps, {}, strong, 5, flatMostSeconds).spans).toEqual([25]);
+    expect(
+      doseInRound(steps, {}, strong, limitsAt({ recipe: 'platform' }, flat.settings, {})).spans,
+    ).toEqual([25]);
   });
 });

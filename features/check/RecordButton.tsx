@@ -1,10 +1,11 @@
 'use client';
 
-import { Button, Modal } from '@mantine/core';
+import { Button } from '@mantine/core';
 import { useDisclosure } from '@mantine/hooks';
 import { IconPencilPlus } from '@tabler/icons-react';
 import { useState } from 'react';
 import type { GateRow } from '@/server/judging/gateRows';
+import { Dialog } from '@/design/Dialog';
 import { RecordForm } from './laterForm';
 import classes from './record.module.css';
 
@@ -50,7 +51,7 @@ export function RecordButton(props: RecordButtonProps) {
       >
         {label ?? 'Record'}
       </Button>
-      <Modal
+      <Dialog
         opened={isOpen}
         onClose={close}
         size="lg"
@@ -90,7 +91,7 @@ export function RecordButton(props: RecordButtonProps) {
             Next: {people[at + 1]?.name ?? 'nobody left'}
           </Button>
         )}
-      </Modal>
+      </Dialog>
     </>
   );
 }

@@ -11,3 +11,19 @@ it('keeps a height in the unit that it was read in', () => {
       .heightM,
   ).toBeCloseTo(1.68, 9);
 });
+
+it('says beside its own field that a girth cannot be, and keeps one that can', () => {
+  const form = (bellyGirth: string) =>
+    readBodyForm(
+      { height: '170', mass: '', forearmHands: 'clasped', lengths: { bellyGirth, thigh: '42' } },
+      'cm',
+    );
+  const refused = form('20');
+  expect(refused.ok).toBe(false);
+  expect(refused).toMatchObject({
+    problems: { 'lengths.bellyGirth': expect.stringMatching(/^Belly.*does not fit/) as string },
+  });
+  const kept = must(form('110'));
+  expect(kept.forearmHands).toBe('clasped');
+  expect(kept.lengths.map(({ length }) => length).sort()).toEqual(['bellyGirth', 'thigh']);
+});

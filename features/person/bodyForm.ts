@@ -70,7 +70,10 @@ export function readBodyForm(form: BodyForm, units: LengthUnits): Outcome<BodyCh
       ...bodyOfTaken(lengths),
     });
   } catch (error) {
-    if (error instanceof InputProblem) return refuse({ [error.path.join('.')]: error.message });
+    // Lengths and girths stand in one list of fields.
+    if (error instanceof InputProblem) {
+      return refuse({ [error.path.join('.').replace(/^girths\./, 'lengths.')]: error.message });
+    }
     throw error;
   }
   return done(change);

@@ -18,7 +18,7 @@ import type { Demand } from '@/core/catalog/demand';
 import { settingWords, type ChangeLine } from '@/core/catalog/profileChanges';
 import { choiceIn, choicesOf, eyeAspectIds, getAspect } from '@/core/catalog/eye';
 import type { ProfileSettings } from '@/core/catalog/profiles';
-import { isFlat } from '@/core/setups/flat';
+import { flatNeckDeg, isFlat } from '@/core/setups/flat';
 import { choicesIn, methodIds, methodTable } from '@/core/catalog/methods';
 import {
   shippedCatalog,
@@ -111,7 +111,8 @@ export function ProfileEditor(props: ProfileEditorProps) {
       else showProblem(outcome.problems.form ?? sayProblems(outcome.problems));
     });
   // Whoever works by keys keeps from wherever they are.
-  useHotkeys([['mod+Enter', () => !isShipped && isChanged && save()]], []);
+  const mayKeep = !isShipped && isChanged && !isSaving && (preview?.problems.length ?? 0) === 0;
+  useHotkeys([['mod+Enter', () => mayKeep && save()]], []);
   const bars = useRef<HTMLUListElement>(null);
   useEffect(() => {
     const fields = bars.current?.querySelectorAll<HTMLInputElement>('input[data-check]') ?? [];
@@ -233,11 +234,7 @@ export function ProfileEditor(props: ProfileEditorProps) {
           <h2>What it would change</h2>
           <Effect preview={isChanged ? preview : null} />
           <Group>
-            <Button
-              disabled={!isChanged || (preview?.problems.length ?? 0) > 0}
-              loading={isSaving}
-              onClick={save}
-            >
+            <Button disabled={!mayKeep && !isSaving} loading={isSaving} onClick={save}>
               Keep as version {version + 1}
             </Button>
             <Button
@@ -360,7 +357,7 @@ function Settings({ settings, isShipped, onChange }: SettingsProps) {
         w={190}
         suffix="°"
         min={30}
-        max={90}
+        max={flatNeckDeg}
         {...(isFlat(settings) ? { description: 'flat, chin locked: short times' } : {})}
         disabled={isShipped}
         value={settings.neckFlexionDeg}

@@ -17,15 +17,16 @@ export interface Findable {
   readonly group: 'To do' | 'People' | 'Rungs' | 'Set-ups' | 'Bars';
 }
 
-export const listFindables = reading([], (): Outcome<readonly Findable[]> =>
-  done([
+export const listFindables = reading([], (): Outcome<readonly Findable[]> => {
+  const catalog = readCatalog(database());
+  return done([
     ...listPeople(database()).map(({ id, name }): Findable => ({
       label: name,
       href: `/people/${id}`,
       group: 'People',
     })),
     // The teacher's own stages among them.
-    ...Object.entries(readCatalog(database()).stages).map(([key, { label }]): Findable => ({
+    ...Object.entries(catalog.stages).map(([key, { label }]): Findable => ({
       label,
       href: `/ladders/${key}`,
       group: 'Rungs',
@@ -37,14 +38,14 @@ export const listFindables = reading([], (): Outcome<readonly Findable[]> =>
     })),
     // A teacher's own copies alone: what ships stays as it is.
     ...listProfiles(database()).flatMap(({ key, label: profile }) =>
-      Object.entries(readCatalog(database()).checks).map(([check, { label }]): Findable => ({
+      Object.entries(catalog.checks).map(([check, { label }]): Findable => ({
         label: `Bar of ${inSentence(label)}, ${profile}`,
         href: `/profiles/${key}?bar=${check}`,
         group: 'Bars',
       })),
     ),
-  ]),
-);
+  ]);
+});
 
 /** What may be recorded of somebody whose page is open. What says something of health stays out of addresses. */
 export const listRecordables = reading([z.int()], (id): Outcome<readonly Findable[]> =>

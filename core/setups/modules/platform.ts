@@ -91,7 +91,7 @@ export const platform: Setup = {
         ...cautions,
       ],
       notes: [
-        ...(flat.length > 0
+        ...(flat.length > 0 && height.metres < 0.005
           ? [
               'Nothing under the shoulders but the mat; sticky mat under the elbows so that they hold.',
             ]

@@ -37,7 +37,7 @@ export function platformHeight(input: SetupInput) {
     shortM > toleranceM + tolerance.roundingM
       ? `Kept ${cm(shortM)} lower than this neck wants: it would bend about ${Math.round(bendDeg)}°, not ${neckFlexionDeg}°. Closed until the platform is higher.`
       : null;
-  const flat = isFlat({ neckFlexionDeg }) ? [flatCaution] : [];
+  const flat = isFlat({ neckFlexionDeg }) ? [flatCaution(neckFlexionDeg)] : [];
   return { height, tooHigh, tooLow, flat };
 }
 
