@@ -11,6 +11,8 @@ const headers = [
 
 const config: NextConfig = {
   poweredByHeader: false,
+  // Packed by the server in front, which may give a page more than once (scripts/front.mjs).
+  compress: false,
   devIndicators: false,
   reactStrictMode: true,
   experimental: {

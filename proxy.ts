@@ -1,5 +1,5 @@
 import { NextResponse, type NextRequest } from 'next/server';
-import { askerHeader, nobody, writeAsker, type Asker } from '@/server/network/asker';
+import { askerHeader, atDevice, nobody, writeAsker, type Asker } from '@/server/network/asker';
 import { deskCookie, findAtDesk, noteAtDesk } from './server/desk/desk';
 import { findDeviceBy } from '@/server/network/devices';
 import { findTrouble } from './server/database';
@@ -101,13 +101,7 @@ export function proxy(request: NextRequest): NextResponse {
     const ruling = ruleOn({ ...asking, role: device?.role ?? null });
     if (ruling.kind === 'closed') return refused(403, 'This is the teacher’s.');
     if (ruling.kind === 'pair') return turnAway(request, '/pair', 'https');
-    return pass(request, {
-      role: ruling.role,
-      deviceId: device?.id ?? null,
-      name: device?.name ?? '',
-      isFromNetwork: true,
-      isLocked: false,
-    });
+    return pass(request, device === null ? nobody : atDevice(device));
   }
   const token = request.cookies.get(deskCookie)?.value;
   const asker = findAtDesk(token);

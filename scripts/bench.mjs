@@ -24,7 +24,11 @@ try {
   isGood = run(bin('tsx'), ['scripts/bench/fillTenYears.ts'], { LEVITAR_DATA: tenYears }) && isGood;
   const old = await startThrowaway(3220, { template: tenYears });
   try {
-    isGood = run(bin('tsx'), ['scripts/bench/tenYears.ts'], { LEVITAR_URL: old.url }) && isGood;
+    isGood =
+      run(bin('tsx'), ['scripts/bench/tenYears.ts'], {
+        LEVITAR_URL: old.url,
+        LEVITAR_DATA: old.folder,
+      }) && isGood;
   } finally {
     await old.stop();
   }

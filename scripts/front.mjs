@@ -6,7 +6,9 @@
 import { EventEmitter } from 'node:events';
 import http from 'node:http';
 import https from 'node:https';
+import compression from 'compression';
 import { RateLimiterMemory } from 'rate-limiter-flexible';
+import { shareAnswers } from './sharing.mjs';
 
 export const doorRule = {
   /** Before a device is let in: requests of one address, and of all, in so many seconds. */
@@ -202,7 +204,18 @@ export async function openFront({ root, port, host, door }) {
     httpServer: new EventEmitter(),
   });
   await app.prepare();
-  const handle = app.getRequestHandler();
+  const pages = shareAnswers(
+    app.getRequestHandler(),
+    (request) => globalThis.levitarFront?.stateOf(request) ?? null,
+  );
+  // Packed after it was shared: what is kept is the page itself.
+  const pack = compression();
+  const handle = (request, response) =>
+    new Promise((resolve, reject) => {
+      pack(request, response, () =>
+        Promise.resolve(pages(request, response)).then(resolve, reject),
+      );
+    });
   const isLetIn = (token) =>
     token !== undefined && globalThis.levitarFront?.isLetIn(token) === true;
   const desk = http.createServer(answerWith(handle, {}));

@@ -5,6 +5,7 @@ import { StudioTrouble, toTrouble } from '@/db/trouble';
 import { nowMs } from './clock';
 import { beginCopies, endCopies } from './copies/schedule';
 import { database, databaseFile, endDatabase, holdFolder, noteTrouble } from './database';
+import { answerState } from './network/answerState';
 import { findDeviceBy } from './network/devices';
 import { retryErasing } from './files/erasing';
 import { forgetJudged } from './judging/forget';
@@ -12,6 +13,8 @@ import { forgetJudged } from './judging/forget';
 interface Front {
   /** Was the device with this token let in? Asked for every request of the network door. */
   readonly isLetIn: (token: string) => boolean;
+  /** Who asks and in which state the studio is, as a text; null: the answer is theirs alone. */
+  readonly stateOf: typeof answerState;
   /** Everything is on the disk and the folder is free. */
   readonly end: () => Promise<void>;
 }
@@ -36,6 +39,7 @@ export async function beginServing(): Promise<void> {
         return false;
       }
     },
+    stateOf: answerState,
     end: async () => {
       await endCopies();
       endDatabase();

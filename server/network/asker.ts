@@ -4,6 +4,7 @@
  */
 import { createHmac, randomBytes, timingSafeEqual } from 'node:crypto';
 import { z } from 'zod';
+import type { FloorRole } from '@/core/running/roles';
 
 const askerShape = z.strictObject({
   /** `nobody`: reached the door, was not let in. */
@@ -37,6 +38,19 @@ export const atDesk = (name: string): Asker => ({
   deviceId: null,
   name,
   isFromNetwork: false,
+  isLocked: false,
+});
+
+/** Whoever holds a device that was let in. */
+export const atDevice = (device: {
+  readonly id: number;
+  readonly role: FloorRole;
+  readonly name: string;
+}): Asker => ({
+  role: device.role,
+  deviceId: device.id,
+  name: device.name,
+  isFromNetwork: true,
   isLocked: false,
 });
 
