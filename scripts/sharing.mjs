@@ -150,7 +150,8 @@ export function shareAnswers(handle, stateOf, rule = shareRule) {
   }
 
   function keep(fullKey, answer) {
-    if (kept.size >= rule.pages) return;
+    const [oldest] = kept.keys();
+    if (kept.size >= rule.pages) kept.delete(oldest);
     kept.set(fullKey, answer);
     const forget = () => {
       if (kept.get(fullKey) === answer) kept.delete(fullKey);

@@ -204,3 +204,11 @@ it('goes on with others when a page takes too long', async () => {
   expect((await slow).status).toBe(200);
   expect((await next).status).toBe(200);
 });
+
+it('keeps no more pages than it may, the newest of them', async () => {
+  const { read } = await serve({ rule: { pages: 2 } });
+  for (const path of ['/a', '/b', '/c']) await read(path);
+  expect((await read('/c')).serial).toBe('3');
+  expect((await read('/b')).serial).toBe('2');
+  expect((await read('/a')).serial).toBe('4');
+});

@@ -73,7 +73,7 @@ const writer = setInterval(() => {
   write.run(50 + (written % 40), 1 + (written % 100));
 }, 500);
 const readers = 20;
-const each = 12;
+const each = 24;
 const times: number[] = [];
 const start = process.hrtime.bigint();
 await Promise.all(

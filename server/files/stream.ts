@@ -7,5 +7,9 @@ export function streamText(pieces: Iterator<string>): ReadableStream<Uint8Array>
       if (done === true) controller.close();
       else controller.enqueue(encoder.encode(value));
     },
+    // Whoever reads it went away: nothing of the database stays open for them.
+    cancel() {
+      pieces.return?.();
+    },
   });
 }
