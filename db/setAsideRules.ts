@@ -190,7 +190,9 @@ export const rules: readonly Rule[] = [
   {
     table: 'attempt',
     place: 'try',
-    where: `what NOT IN ('hop', 'kick') OR julianday(date) IS NULL`,
+    where: `what NOT IN ('hop', 'kick') OR julianday(date) IS NULL
+      OR (lift_s IS NOT NULL AND (typeof(lift_s) NOT IN ('real', 'integer') OR lift_s NOT BETWEEN 0 AND 60))
+      OR (exit_s IS NOT NULL AND (typeof(exit_s) NOT IN ('real', 'integer') OR exit_s NOT BETWEEN 0 AND 60))`,
     find: () => ({ words: 'A try could not be read.' }),
   },
   {

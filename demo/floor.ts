@@ -91,6 +91,14 @@ const triers: Readonly<Record<string, { readonly what: 'hop' | 'kick'; readonly 
 
 const headDown = ['FS5', 'FS6', 'FS7', 'FS8', 'FS9', 'FS10'];
 
+/** Some tries were timed: whoever lands softly has come down as slowly as they went up. */
+function timesOf(isTimed: boolean, landing: 'soft' | 'heavy', week: number) {
+  if (!isTimed) return { liftS: null, exitS: null };
+  const liftS = 1.4 + 0.2 * week;
+  const exitS = landing === 'soft' ? liftS + 0.6 : liftS / 2;
+  return { liftS: Math.round(liftS * 10) / 10, exitS: Math.round(exitS * 10) / 10 };
+}
+
 /** Tries get better over the weeks; minutes upside down grow a little for who is far enough. */
 export function tryAndTime(
   db: Db,
@@ -109,6 +117,8 @@ export function tryAndTime(
       for (let index = 0; index < count; index += 1) {
         const right = random() < trier.right;
         const reached = random() < 0.25 + 0.13 * week + (right === trier.right > 0.5 ? 0.1 : 0);
+        const blocksKept = trier.what === 'kick' ? random() < 0.5 + 0.1 * week : null;
+        const landing = random() < 0.4 + 0.12 * week ? 'soft' : 'heavy';
         rows.push({
           personId,
           date,
@@ -117,12 +127,13 @@ export function tryAndTime(
           base: 'forearms',
           leg: right ? 'right' : 'left',
           reached,
-          blocksKept: trier.what === 'kick' ? random() < 0.5 + 0.1 * week : null,
-          landing: random() < 0.4 + 0.12 * week ? 'soft' : 'heavy',
+          blocksKept,
+          landing,
           isAssisted: person.name === 'Fenja Marsh' && week < 2,
           wayUp: null,
           support: trier.what === 'kick' ? 'block' : 'free',
           // What keeps a try from arriving is what is seen of it, less from week to week.
+          ...timesOf(trier.what === 'kick' && reached && index % 2 === 0, landing, week),
           faults: reached || index % (2 + Math.floor(week / 3)) !== 0 ? [] : ['swing-kick'],
         });
       }

@@ -515,7 +515,7 @@ export const checkTable = {
     scoring: passes(3, 2),
     opensAt: same(3),
     validDays: 56,
-    voidedBy: ['heavy-landing'],
+    voidedBy: ['heavy-landing', 'drops-out'],
     byBase: true,
     isSafety: true,
     most: 1,

@@ -39,6 +39,10 @@ export const faultTable = {
     label: 'standing leg does not push',
     notedOn: ['forearm-stand', 'handstand'],
   },
+  'drops-out': {
+    label: 'comes down faster than up',
+    notedOn: ['forearm-stand', 'headstand', 'handstand'],
+  },
   'jump-not-float': { label: 'jumps instead of floats', notedOn: ['handstand', 'arm-balance'] },
   'eyes-wander': {
     label: 'eyes wander',

@@ -16,7 +16,7 @@ import { painPlaces, stopSigns } from '../catalog/regions';
 import { ladderIds } from '../catalog/stage';
 import { verdictKinds } from '../ladder/verdictKinds';
 import { heightRangeM, massRangeKg } from '../body/lengths';
-import { tap, trySupports } from '../running/tap';
+import { tap, trySeconds, trySupports } from '../running/tap';
 import { wayUpIds } from '../catalog/waysUp';
 import { lineOf } from '../units/text';
 import { day } from './schemas';
@@ -122,6 +122,8 @@ export const studioPerson = z.strictObject({
       wayUp: z.enum(wayUpIds).nullable().default(null),
       support: z.enum(trySupports).nullable().default(null),
       faults: z.array(z.enum(faultIds)).max(faultIds.length).default([]),
+      liftS: trySeconds.nullable().default(null),
+      exitS: trySeconds.nullable().default(null),
       from: origin,
     }),
   ),

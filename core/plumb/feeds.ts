@@ -4,6 +4,7 @@
  * the product's own.
  */
 import { getCheck, type BaseId, type CheckId, type CheckSpec } from '../catalog/checks';
+import { isAsSlowOut } from '../running/exit';
 import type { ClipReading } from './clip/clip';
 import type { PlumbBase, StillInput } from './marks';
 import type { Measured, MeasureId } from './measureTable';
@@ -192,7 +193,8 @@ export function offersOfClip(
   if (exitS !== undefined && liftS !== undefined && landingMPerS !== undefined && on !== null) {
     const isSlow = passed(exitS, (value) => value >= liftS.value);
     const isSoft = passed(landingMPerS, (value) => value <= softLandingMPerS);
-    const value = exitS.value >= liftS.value && landingMPerS.value <= softLandingMPerS ? 1 : 0;
+    const times = { liftS: liftS.value, exitS: exitS.value };
+    const value = isAsSlowOut(times, 0) === true && landingMPerS.value <= softLandingMPerS ? 1 : 0;
     // One clear no is a no.
     const isOpen = isSlow !== false && isSoft !== false && (isSlow === null || isSoft === null);
     exit.push({

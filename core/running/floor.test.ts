@@ -247,6 +247,25 @@ describe('tries', () => {
     ]);
   });
 
+  it.each([
+    ['slower down than up', { liftS: 2, exitS: 3 }, 1, []],
+    ['as slow, as far as two thumbs can tell', { liftS: 2, exitS: 1.7 }, 1, []],
+    ['dropped', { liftS: 2, exitS: 1.6 }, 0, ['drops-out']],
+    [
+      'dropped and loud',
+      { liftS: 2, exitS: 1, landing: 'heavy' },
+      0,
+      ['heavy-landing', 'drops-out'],
+    ],
+    ['timed on the way up alone', { liftS: 2, exitS: null }, 1, []],
+    ['seen to drop, without a clock', { faults: ['drops-out'] }, 0, ['drops-out']],
+    ['not timed at all', {}, 1, []],
+  ])('are a controlled exit only when as slow out as in: %s', (_how, seen, value, faults) => {
+    const device = makeDevice('t');
+    const taken = recordsOf([device.tap(kick({ blocksKept: null, ...seen }))]);
+    expect(taken).toMatchObject([{ check: 'controlled-exit', value, faults }]);
+  });
+
   it('count the hops that reach, the best ten in a row', () => {
     const device = makeDevice('t');
     const hops = [...Array<boolean>(6).fill(false), ...Array<boolean>(8).fill(true), false];

@@ -5,6 +5,7 @@ import type { PainPlace, StopSign } from '../catalog/regions';
 import { fatigueRule } from '../fatigue/reserve';
 import type { Side } from '../readiness/record';
 import { screeningQuestion } from '../ladder/door';
+import { isAsSlowOut } from './exit';
 import { needsWord, type FloorState, type Hold, type Try } from './replay';
 
 /** A record of a class; `key` is the same whenever the class is read again. */
@@ -81,20 +82,24 @@ function tryRecords({ tries }: FloorState): FloorRecord[] {
         value: bestOf(hops, mostHops),
       });
     }
-    for (const { id, blocksKept, landing, base, isAssisted } of own) {
+    for (const { id, blocksKept, landing, base, isAssisted, ...one } of own) {
       if (blocksKept !== null) {
         const value = blocksKept ? 1 : 0;
         records.push({ ...plain, key: `${id}/blocks`, person, check: 'blocks-kept', value });
       }
       // A landing in somebody's hands says nothing about one's own way out.
       if (landing !== null && base !== null && !isAssisted) {
+        const isDropping = isAsSlowOut(one) === false || one.faults?.includes('drops-out') === true;
         records.push({
           ...plain,
           key: `${id}/exit`,
           person,
           check: 'controlled-exit',
-          value: landing === 'soft' ? 1 : 0,
-          faults: landing === 'heavy' ? ['heavy-landing'] : [],
+          value: landing === 'soft' && !isDropping ? 1 : 0,
+          faults: [
+            ...(landing === 'heavy' ? (['heavy-landing'] as const) : []),
+            ...(isDropping ? (['drops-out'] as const) : []),
+          ],
           base,
         });
       }

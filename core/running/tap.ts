@@ -27,6 +27,10 @@ export const stamp = z.strictObject({
 });
 
 /** What can be tapped. Ids of people are those of the plan. */
+/** Longer is no way up: it was forgotten. */
+export const mostTryS = 60;
+export const trySeconds = z.number().min(0).max(mostTryS);
+
 export const floorAct = z.discriminatedUnion('kind', [
   /** The server answered: its clock at that moment, milliseconds, and how long the answer took. */
   z.strictObject({
@@ -78,7 +82,10 @@ export const floorAct = z.discriminatedUnion('kind', [
     /** What the arms had to hold on to. */
     support: z.enum(trySupports).nullable().optional(),
     /** What was seen of it. */
-    faults: z.array(z.enum(faultIds)).max(19).optional(),
+    faults: z.array(z.enum(faultIds)).max(faultIds.length).optional(),
+    /** Timed by tap: from the floor until up, and from up until a foot is on the floor again. */
+    liftS: trySeconds.nullable().optional(),
+    exitS: trySeconds.nullable().optional(),
   }),
   /** A check counted or measured rather than held. */
   z.strictObject({
@@ -88,7 +95,7 @@ export const floorAct = z.discriminatedUnion('kind', [
     value: z.number().min(0).max(3600),
     base: z.enum(baseIds).nullable(),
     side: side.nullable(),
-    faults: z.array(z.enum(faultIds)).max(19),
+    faults: z.array(z.enum(faultIds)).max(faultIds.length),
   }),
   /** Asked at the door: may the stage that needs it be done? */
   z.strictObject({

@@ -144,6 +144,9 @@ export const attempt = sqliteTable(
     isAssisted: integer('is_assisted', { mode: 'boolean' }).notNull().default(false),
     wayUp: text('way_up', { enum: wayUpIds }),
     support: text('support', { enum: trySupports }),
+    /** Seconds on the way up and on the way down; absent: not timed. */
+    liftS: real('lift_s'),
+    exitS: real('exit_s'),
     faults: text('faults', { mode: 'json' }).$type<FaultId[]>().notNull().default([]),
   },
   (table) => [

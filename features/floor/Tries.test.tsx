@@ -1,4 +1,4 @@
-import { screen, within } from '@testing-library/react';
+import { createEvent, fireEvent, screen, within } from '@testing-library/react';
 import { renderUi } from '@/design/testing/renderUi';
 import { fakeBundle, fakeFloor, type FakeFloor } from '@/features/floor/testing/fakeFloor';
 import { InClass } from '@/features/floor/testing/renderFloor';
@@ -108,4 +108,40 @@ it('shows what was just noted and takes that very try back', async () => {
 it('is nothing where nothing is tried', () => {
   show(fakeFloor(), { isAttempt: undefined });
   expect(screen.queryByRole('region', { name: 'Tries' })).not.toBeInTheDocument();
+});
+
+it('times the way up and the way down by four taps, and says whether it was as slow out as in', async () => {
+  const fake = fakeFloor();
+  const { user } = show(fake);
+  const clock = (name: string, timeStamp: number) => {
+    const event = createEvent.click(screen.getByRole('button', { name }));
+    Object.defineProperty(event, 'timeStamp', { value: timeStamp });
+    fireEvent(screen.getByRole('button', { name }), event);
+  };
+  clock('Time it: feet leave', 1000);
+  clock('Is up', 3240);
+  expect(screen.getByText('up 2.2 s')).toBeInTheDocument();
+  clock('Comes down', 9000);
+  clock('Is down', 11_900);
+  expect(screen.getByText('up 2.2 s, down 2.9 s: as slow out as in')).toBeInTheDocument();
+  await user.click(screen.getByText('soft'));
+  await user.click(screen.getByRole('button', { name: 'Reached the wall' }));
+  expect(fake.said).toMatchObject([{ liftS: 2.2, exitS: 2.9, landing: 'soft' }]);
+  // The next one begins without a time.
+  expect(screen.getByRole('button', { name: 'Time it: feet leave' })).toBeInTheDocument();
+});
+
+it('leaves a time that went wrong out of the try', async () => {
+  const fake = fakeFloor();
+  const { user } = show(fake);
+  await user.click(screen.getByRole('button', { name: 'Time it: feet leave' }));
+  await user.click(screen.getByRole('button', { name: 'Is up' }));
+  await user.click(screen.getByRole('button', { name: 'Without a time' }));
+  await user.click(screen.getByRole('button', { name: 'Not yet' }));
+  expect(fake.said).toMatchObject([{ liftS: null, exitS: null }]);
+});
+
+it('says what was timed of the try just noted', () => {
+  show(fakeFloor([{ ...earlier, liftS: 3, exitS: 1.2 }]));
+  expect(screen.getByText(/Noted:/)).toHaveTextContent('up 3.0 s, down 1.2 s: down faster than up');
 });

@@ -11,6 +11,8 @@ import type { FloorState } from '@/core/running/replay';
 import type { TrySupport } from '@/core/running/tap';
 import { isFrom } from '@/core/running/taps';
 import { useFloorClass } from './context';
+import { nextWords, tapped, timedOf, waits, type TryClock } from './tryClock';
+import { sayUpAndDown } from './tryWords';
 import classes from './floor.module.css';
 
 interface TriesProps {
@@ -33,6 +35,7 @@ export function Tries({ placed, round }: TriesProps) {
   const [isAssisted, setAssisted] = useState(placed.needsHand);
   const [support, setSupport] = useState<TrySupport>(() => supportOf(option));
   const [faults, setFaults] = useState<readonly FaultId[]>([]);
+  const [clock, setClock] = useState<TryClock>(waits);
   if (option?.isAttempt !== true) return null;
   const family = stage === null ? undefined : bundle.stages[stage]?.family;
   const mayShow = (stage === null ? undefined : bundle.stages[stage]?.faults) ?? [];
@@ -58,6 +61,7 @@ export function Tries({ placed, round }: TriesProps) {
         wayUp: option?.wayUp ?? null,
         support,
         faults: [...faults],
+        ...timedOf(clock),
       },
       event,
     );
@@ -65,6 +69,7 @@ export function Tries({ placed, round }: TriesProps) {
     setBlocks('none');
     setLanding('none');
     setFaults([]);
+    setClock(waits);
   };
   return (
     <section aria-label="Tries" className={classes.tries}>
@@ -97,6 +102,21 @@ export function Tries({ placed, round }: TriesProps) {
           words={{ none: 'landing?', soft: 'soft', heavy: 'heavy' }}
           onChoose={setLanding}
         />
+      </div>
+      <div className={classes.tryClock}>
+        <button
+          type="button"
+          className={classes.plain}
+          onClick={({ timeStamp }) => setClock(tapped(clock, timeStamp))}
+        >
+          {nextWords[clock.step]}
+        </button>
+        <span aria-live="polite">{sayUpAndDown(timedOf(clock))}</span>
+        {clock.step !== 'waits' && (
+          <Button size="compact-md" variant="subtle" onClick={() => setClock(waits)}>
+            Without a time
+          </Button>
+        )}
       </div>
       <div className={classes.tryRow}>
         <Choice
@@ -183,6 +203,7 @@ const sayTry = (one: FloorState['tries'][number]): string =>
     one.reached ? 'reached' : 'not yet',
     one.blocksKept === null ? '' : one.blocksKept ? 'blocks kept' : 'blocks dropped',
     one.landing === null ? '' : `landed ${one.landing === 'soft' ? 'softly' : 'heavily'}`,
+    sayUpAndDown(one),
     one.isAssisted ? 'with hands' : '',
     (one.faults ?? []).length === 0 ? '' : `${one.faults!.length} seen`,
   ]

@@ -53,6 +53,8 @@ export function FloorDays({
               sum((day) => day.soft + day.heavy),
             ),
           )}{' '}
+          {sum((day) => day.timed) > 0 &&
+            `· ${sum((day) => day.asSlow)} of ${sum((day) => day.timed)} timed came down as slowly as up `}
           · left leg {left} ({words(leftShare)} reached), right {right} ({words(rightShare)})
         </p>
         <SegmentedControl
@@ -74,11 +76,24 @@ export function FloorDays({
         />
       ) : (
         <FigureTable
-          head={['evening', 'minutes', 'tries', 'reached', 'left', 'right', 'soft', 'heavy']}
+          head={[
+            'evening',
+            'minutes',
+            'tries',
+            'reached',
+            'left',
+            'right',
+            'soft',
+            'heavy',
+            'timed',
+            'as slow down',
+          ]}
           rows={days.map((day) => [
             sayShortDay(day.date),
             (day.upsideSeconds / 60).toFixed(1),
             ...[day.tries, day.reached, day.left, day.right, day.soft, day.heavy].map(String),
+            String(day.timed),
+            String(day.asSlow),
           ])}
         />
       )}

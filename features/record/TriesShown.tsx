@@ -39,8 +39,8 @@ export function TriesShown({ seen }: { readonly seen: SeenInTries }) {
         <p>
           {supports
             .map(
-              ({ support, tries: count, reached, soft, landings }) =>
-                `${supportWords[support]}: ${count} tries, ${share(reached, count)} reached the wall, ${share(soft, landings)} landed softly`,
+              ({ support, tries: count, reached, soft, landings, timed, asSlow }) =>
+                `${supportWords[support]}: ${count} tries, ${share(reached, count)} reached the wall, ${share(soft, landings)} landed softly${timed === 0 ? '' : `, ${asSlow} of ${timed} timed came down as slowly as up`}`,
             )
             .join(' · ')}
         </p>

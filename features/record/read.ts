@@ -17,7 +17,7 @@ import { database } from '@/server/database';
 import { readForecasts, type ForecastLine } from './forecasts';
 import { readLadders, type Bottleneck } from '@/features/ladders/read';
 import { readGroup } from '@/features/ladders/read';
-import { countSeen, type SeenInTries } from './seenInTries';
+import { countSeen, countSlow, type SeenInTries } from './seenInTries';
 
 export interface RecordWeek {
   readonly date: Day;
@@ -200,6 +200,9 @@ export interface FloorDay {
   readonly rightReached: number;
   readonly soft: number;
   readonly heavy: number;
+  /** Timed up and down, and those who came down as slowly. */
+  readonly timed: number;
+  readonly asSlow: number;
 }
 
 /** One person on the floor, evening by evening. */
@@ -224,6 +227,7 @@ export function readFloorDays(personId: number): FloorDay[] {
       rightReached: count(({ leg, reached }) => leg === 'right' && reached),
       soft: count(({ landing }) => landing === 'soft'),
       heavy: count(({ landing }) => landing === 'heavy'),
+      ...countSlow(own),
     };
   });
 }

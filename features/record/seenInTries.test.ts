@@ -6,15 +6,29 @@ const one = (date: string, change: object = {}) => ({
   landing: null,
   support: null,
   faults: [],
+  liftS: null,
+  exitS: null,
   ...change,
 });
 
 describe('what was seen in tries', () => {
   const seen = countSeen(
     [
-      one('2026-11-05', { faults: ['swing-kick'], support: 'block', landing: 'soft' }),
-      one('2026-11-05', { faults: ['swing-kick', 'knee-bends'], reached: false, support: 'block' }),
-      one('2026-11-12', { faults: ['swing-kick'], support: 'free', landing: 'heavy' }),
+      one('2026-11-05', {
+        faults: ['swing-kick'],
+        support: 'block',
+        landing: 'soft',
+        liftS: 2,
+        exitS: 2.5,
+      }),
+      one('2026-11-05', {
+        faults: ['swing-kick', 'knee-bends'],
+        reached: false,
+        support: 'block',
+        liftS: 3,
+        exitS: 1,
+      }),
+      one('2026-11-12', { faults: ['swing-kick'], support: 'free', landing: 'heavy', liftS: 2 }),
       one('2026-11-12'),
       one('2026-09-01', { faults: ['head-touches'] }),
     ],
@@ -31,8 +45,8 @@ describe('what was seen in tries', () => {
 
   it('sets tries with a prop against tries without', () => {
     expect(seen.supports).toEqual([
-      { support: 'block', tries: 2, reached: 1, soft: 1, landings: 1 },
-      { support: 'free', tries: 1, reached: 1, soft: 0, landings: 1 },
+      { support: 'block', tries: 2, reached: 1, soft: 1, landings: 1, timed: 2, asSlow: 1 },
+      { support: 'free', tries: 1, reached: 1, soft: 0, landings: 1, timed: 0, asSlow: 0 },
     ]);
   });
 });

@@ -1,5 +1,6 @@
 /** What was seen in tries: faults from evening to evening, and tries with a prop against tries free. */
 import { faultTable, type FaultId } from '@/core/catalog/checks';
+import { isAsSlowOut, type UpAndDown } from '@/core/running/exit';
 import { trySupports, type TrySupport } from '@/core/running/tap';
 import type { Day } from '@/core/units/day';
 
@@ -9,6 +10,8 @@ interface SeenTry {
   readonly landing: 'soft' | 'heavy' | null;
   readonly support: TrySupport | null;
   readonly faults: readonly FaultId[];
+  readonly liftS: number | null;
+  readonly exitS: number | null;
 }
 
 export interface FaultLine {
@@ -25,6 +28,9 @@ export interface SupportLine {
   readonly reached: number;
   readonly soft: number;
   readonly landings: number;
+  /** Timed on the way up and down, and those who came down as slowly. */
+  readonly timed: number;
+  readonly asSlow: number;
 }
 
 export interface SeenInTries {
@@ -33,6 +39,12 @@ export interface SeenInTries {
   readonly tries: readonly number[];
   readonly faults: readonly FaultLine[];
   readonly supports: readonly SupportLine[];
+}
+
+/** Tries that were timed both ways, and those of them that came down as slowly as they went up. */
+export function countSlow(tries: readonly UpAndDown[]): { timed: number; asSlow: number } {
+  const timed = tries.map((one) => isAsSlowOut(one)).filter((is) => is !== null);
+  return { timed: timed.length, asSlow: timed.filter(Boolean).length };
 }
 
 /** @param dates evenings, oldest first */
@@ -60,6 +72,7 @@ export function countSeen(tries: readonly SeenTry[], dates: readonly Day[]): See
         reached: own.filter(({ reached }) => reached).length,
         soft: landed.filter(({ landing }) => landing === 'soft').length,
         landings: landed.length,
+        ...countSlow(own),
       };
     })
     .filter(({ tries: count }) => count > 0);

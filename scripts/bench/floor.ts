@@ -153,6 +153,8 @@ function fillYears(): void {
           wayUp: null,
           support: null,
           faults: [],
+          liftS: null,
+          exitS: null,
         })),
       );
     }
