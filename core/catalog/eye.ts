@@ -3,12 +3,18 @@
  * with the words that are said. Good teachers differ in every one of them. Source: handbook 09.
  */
 import type { ShapeId } from '../shapes/postures';
+import type { FaultId } from './faults';
 import type { LadderId } from './stage';
 
-interface EyeChoice {
+export interface EyeChoice {
+  /** As it stands beside the name of its aspect. */
   readonly label: string;
+  /** As it stands by itself, where the label leaves open what it speaks of. */
+  readonly short?: string;
   /** As it is said to the student. */
   readonly say: string;
+  /** What shows that it is not done: watched for wherever the words are said. */
+  readonly watch?: FaultId;
 }
 
 interface EyeAspect {
@@ -47,8 +53,16 @@ export const eyeTable = {
     label: 'Shoulders over the hands',
     shapes: armsOverHands,
     choices: {
-      wrist: { label: 'over the wrist', say: 'Shoulders over the wrists.' },
-      knuckle: { label: 'over the first knuckle', say: 'Shoulders over the first knuckles.' },
+      wrist: {
+        label: 'over the wrist',
+        short: 'shoulders over the wrists',
+        say: 'Shoulders over the wrists.',
+      },
+      knuckle: {
+        label: 'over the first knuckle',
+        short: 'shoulders over the first knuckles',
+        say: 'Shoulders over the first knuckles.',
+      },
     },
   },
   forearms: {
@@ -56,9 +70,14 @@ export const eyeTable = {
     shapes: onForearms,
     ladder: 'forearm-stand',
     choices: {
-      parallel: { label: 'parallel', say: 'Forearms parallel, little finger in line with elbow.' },
+      parallel: {
+        label: 'parallel',
+        short: 'forearms parallel',
+        say: 'Forearms parallel, little finger in line with elbow.',
+      },
       'slight-v': {
         label: 'a slight V',
+        short: 'forearms in a slight V',
         say: 'Hands a little closer than the elbows, and push the elbows apart from there.',
       },
     },
@@ -67,10 +86,17 @@ export const eyeTable = {
     label: 'Shoulder action',
     shapes: [...onForearms, ...armsOverHands, 'dog', 'raisedDog'],
     choices: {
-      tall: { label: 'pressed tall', say: 'Press tall and broad, shoulders towards the ears.' },
+      tall: {
+        label: 'pressed tall',
+        short: 'shoulders pressed tall',
+        say: 'Press tall and broad, shoulders towards the ears.',
+        watch: 'collapsed-upper-back',
+      },
       'drawn-in': {
         label: 'drawn into the socket',
+        short: 'arms drawn in',
         say: 'Arms drawn into the sockets, blades down the back, chest wide.',
+        watch: 'shrug',
       },
     },
   },
@@ -78,25 +104,45 @@ export const eyeTable = {
     label: 'Arms press',
     shapes: [...onForearms, ...armsOverHands, 'dog', 'raisedDog'],
     choices: {
-      out: { label: 'outwards', say: 'Press outwards, as if a strap held the arms.' },
-      in: { label: 'inwards', say: 'Hug inwards, as if on a block.' },
+      out: {
+        label: 'outwards',
+        short: 'press out',
+        say: 'Press outwards, as if a strap held the arms.',
+      },
+      in: { label: 'inwards', short: 'hug in', say: 'Hug inwards, as if on a block.' },
     },
   },
   bodyLine: {
     label: 'Body line',
     shapes: upright,
     choices: {
-      hollow: { label: 'hollow', say: 'Front of the body firm, tail tucked.' },
-      neutral: { label: 'neutral ribs', say: 'Ribs neutral, length first.' },
+      hollow: {
+        label: 'hollow',
+        short: 'body hollow',
+        say: 'Front of the body firm, tail tucked.',
+      },
+      neutral: { label: 'neutral ribs', short: 'ribs neutral', say: 'Ribs neutral, length first.' },
     },
   },
   gaze: {
     label: 'Gaze',
     shapes: [...onForearms, ...armsOverHands, 'dog', 'raisedDog'],
     choices: {
-      thumbs: { label: 'between the thumbs', say: 'Eyes between the thumbs or a little ahead.' },
-      down: { label: 'straight down', say: 'Eyes straight down, neck long.' },
-      wall: { label: 'forward at the wall', say: 'Eyes forward, to the wall.' },
+      thumbs: {
+        label: 'between the thumbs',
+        short: 'eyes between the thumbs',
+        say: 'Eyes between the thumbs or a little ahead.',
+      },
+      down: {
+        label: 'straight down',
+        short: 'eyes straight down',
+        say: 'Eyes straight down, neck long.',
+      },
+      wall: {
+        label: 'forward at the wall',
+        short: 'eyes to the wall',
+        say: 'Eyes forward, to the wall.',
+      },
     },
   },
   feet: {
@@ -105,6 +151,7 @@ export const eyeTable = {
     choices: {
       'then-pointed': {
         label: 'flexed, pointed at the top',
+        short: 'feet flexed, then pointed',
         say: 'Feet flexed on the way, pointed at the top.',
       },
       flexed: { label: 'toes to the shins', say: 'Toes drawn to the shins throughout.' },

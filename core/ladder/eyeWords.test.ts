@@ -1,7 +1,8 @@
 import { choiceIn, choicesOf, eyeAspectIds, getAspect } from '../catalog/eye';
+import { getFault } from '../catalog/faults';
 import { describeChanges, profileChangesSchema } from '../catalog/profileChanges';
 import { buildSchool, shippedCatalog, shippedProfile, shippedSchool } from '../catalog/school';
-import { sayAt, watchAt } from './eyeWords';
+import { lookAt, sayAt, watchAt } from './eyeWords';
 
 const school = shippedSchool('play-led');
 
@@ -74,6 +75,32 @@ describe('the words for the eye', () => {
     expect(flat).toContain('Forearms parallel, little finger in line with elbow.');
   });
 
+  it('watch for what shows that the school’s own shoulder action is not done', () => {
+    const drawnIn = shippedSchool('prop-led');
+    expect(drawnIn.settings.shoulderAction).toBe('drawn-in');
+    expect(school.settings.shoulderAction).toBe('tall');
+    expect(watchAt(drawnIn, 'FS10')).toContain('shrugs');
+    expect(watchAt(drawnIn, 'FS10')).not.toContain('upper back collapses');
+    expect(watchAt(school, 'FS10')).toContain('upper back collapses');
+    expect(watchAt(school, 'FS10')).not.toContain('shrugs');
+    // What voids the stage stands first, and nothing twice.
+    const all = watchAt(school, 'FS10');
+    expect(new Set(all).size).toBe(all.length);
+    expect(all.length).toBe(school.stages.get('FS10')!.spec.faults.length + 1);
+    // No weight on the arms: nothing is added.
+    expect(watchAt(school, 'SS1').length).toBe(
+      school.stages.get('SS1')!.spec.faults.filter((fault) => !getFault(fault).isPrivate).length,
+    );
+  });
+
+  it('stand in a few words on paper, the same aspects as are said', () => {
+    expect(lookAt(school, 'HB8')).toEqual(
+      expect.arrayContaining(['shoulders over the wrists', 'shoulders pressed tall']),
+    );
+    expect(lookAt(shippedSchool('prop-led'), 'FS10', 'clasped').join()).not.toMatch(/parallel/);
+    expect(lookAt(school, 'SS1')).toEqual([]);
+  });
+
   it('have words for every choice', () => {
     for (const id of eyeAspectIds) {
       expect(choicesOf(id).length).toBeGreaterThan(1);
@@ -86,7 +113,7 @@ describe('the words for the eye', () => {
   it('tell nobody but the teacher to watch for what says something of health', () => {
     const { spec } = school.stages.get('HS5')!;
     expect(spec.faults).toContain('neck-strain');
-    expect(watchAt(spec)).not.toContain('neck strain');
-    expect(watchAt({ faults: ['head-touches', 'sag'] })).toEqual(['head touches', 'sags']);
+    expect(watchAt(school, 'HS5')).not.toContain('neck strain');
+    expect(watchAt(school, 'own-nothing')).toEqual([]);
   });
 });

@@ -1,10 +1,36 @@
 /** What is said, and looked for, at a stage: the school's cue and its words for the eye. */
 import { getForearmHands, type ForearmHandsId } from '../body/hands';
 import { getSetup } from '../setups/registry';
-import { choiceIn, eyeAspectIds, getAspect } from '../catalog/eye';
-import { faultTable, getFault } from '../catalog/checks';
+import { choiceIn, eyeAspectIds, getAspect, type EyeChoice } from '../catalog/eye';
+import { getFault, type FaultId } from '../catalog/faults';
 import type { School } from '../catalog/school';
-import type { StageKey, StageSpec } from '../catalog/stage';
+import type { StageKey } from '../catalog/stage';
+
+/** How the hands of a stage lie; `null` where they are not the person's to choose. */
+function handsAt(school: School, stage: StageKey, own?: ForearmHandsId): ForearmHandsId | null {
+  const recipe = school.stages.get(stage)?.spec.recipe;
+  const isByHands = recipe !== undefined && getSetup(recipe).hasHands === true;
+  return isByHands ? (own ?? school.settings.forearmHands) : null;
+}
+
+/** What the school's eye goes by at a stage, one choice of every aspect that belongs there. */
+function choicesAt(school: School, stage: StageKey, own?: ForearmHandsId): EyeChoice[] {
+  const found = school.stages.get(stage);
+  if (found === undefined) return [];
+  const { shape, family } = found.spec;
+  const hands = handsAt(school, stage, own);
+  return eyeAspectIds.flatMap((id) => {
+    const { shapes, ladder } = getAspect(id);
+    const isSaid =
+      shape !== undefined &&
+      'family' in shape &&
+      shapes.includes(shape.family) &&
+      (ladder === undefined || ladder === family) &&
+      // Forearms whose hands are clasped run together, whatever the school wants of others.
+      !(hands === 'clasped' && id === 'forearms');
+    return isSaid ? [choiceIn(id, school.settings[id])] : [];
+  });
+}
 
 /**
  * What the teacher says at a stage: the cue of the profile first.
@@ -15,29 +41,30 @@ import type { StageKey, StageSpec } from '../catalog/stage';
 export function sayAt(school: School, stage: StageKey, own?: ForearmHandsId): string[] {
   const found = school.stages.get(stage);
   if (found === undefined) return [];
-  const { shape, family, recipe } = found.spec;
   const usual = school.settings.forearmHands;
-  const isByHands = recipe !== undefined && getSetup(recipe).hasHands === true;
-  const hands = isByHands ? (own ?? usual) : null;
-  const eye = eyeAspectIds.flatMap((id) => {
-    const { shapes, ladder } = getAspect(id);
-    const isSaid =
-      shape !== undefined &&
-      'family' in shape &&
-      shapes.includes(shape.family) &&
-      (ladder === undefined || ladder === family) &&
-      // Forearms whose hands are clasped run together, whatever the school wants of others.
-      !(hands === 'clasped' && id === 'forearms');
-    return isSaid ? [choiceIn(id, school.settings[id]).say] : [];
-  });
+  const hands = handsAt(school, stage, own);
   const isOwn = hands !== null && hands !== usual;
   return [
     ...(found.cue === undefined || isOwn ? [] : [found.cue]),
     ...(hands !== null && (isOwn || hands !== 'block') ? [getForearmHands(hands).say] : []),
-    ...eye,
+    ...choicesAt(school, stage, own).map(({ say }) => say),
   ];
 }
 
-/** What to watch for at a stage, in words: the faults after which it does not count. */
-export const watchAt = ({ faults }: Pick<StageSpec, 'faults'>): string[] =>
-  faults.filter((fault) => !getFault(fault).isPrivate).map((fault) => faultTable[fault].label);
+/** The same for the eye alone, in a few words each: what stands on paper. */
+export const lookAt = (school: School, stage: StageKey, own?: ForearmHandsId): string[] =>
+  choicesAt(school, stage, own).map(({ short, label }) => short ?? label);
+
+/** What is watched for at a stage: what voids it, and what shows that the school's words are not done. */
+export function faultsAt(school: School, stage: StageKey): FaultId[] {
+  const found = school.stages.get(stage);
+  if (found === undefined) return [];
+  const bySchool = choicesAt(school, stage).flatMap(({ watch }) => watch ?? []);
+  return [...new Set([...found.spec.faults, ...bySchool])].filter(
+    (fault) => getFault(fault).isPrivate !== true,
+  );
+}
+
+/** The same in words. */
+export const watchAt = (school: School, stage: StageKey): string[] =>
+  faultsAt(school, stage).map((fault) => getFault(fault).label);

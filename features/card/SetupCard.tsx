@@ -3,7 +3,7 @@ import { beforeWeight } from '@/core/setups/beforeWeight';
 import { alternativeTable } from '@/core/catalog/alternatives';
 import { toDrawn } from '@/core/drawing/alternativeSide';
 import { forearmHandsOf, forearmKickSetup, type ForearmKickSetup } from '@/core/setups/forearmKick';
-import { sayAt, watchAt } from '@/core/ladder/eyeWords';
+import { lookAt, sayAt, watchAt } from '@/core/ladder/eyeWords';
 import type { StageSpec } from '@/core/catalog/stage';
 import { variantTable } from '@/core/setups/setup';
 import { getSetup } from '@/core/setups/registry';
@@ -115,7 +115,7 @@ function StageBody({ judgement, units }: BodyProps) {
         <SceneView scene={scene} label={stage.label} printScale={cardPrintScale} />
         <figcaption>
           {isKick ? 'From the side, and below it from above.' : 'From the side.'} On paper 1 to{' '}
-          {cardPrintScale}.
+          {cardPrintScale}. <LookFor judgement={judgement} />
         </figcaption>
       </figure>
       <div>
@@ -165,14 +165,24 @@ function StageBody({ judgement, units }: BodyProps) {
   );
 }
 
+/** On paper a few words beside the drawing, where there is room: what is said is known. */
+function LookFor({
+  judgement: { opened, verdict, setupInput },
+}: Pick<SetupCardProps, 'judgement'>) {
+  const look = lookAt(opened.school, verdict.stage, setupInput.body.forearmHands);
+  return look.length === 0 ? null : (
+    <span className="only-print">For the eye: {look.join(', ')}.</span>
+  );
+}
+
 function SayAndWatch({ judgement }: Pick<SetupCardProps, 'judgement'>) {
   const { opened, verdict } = judgement;
-  const say = sayAt(opened.school, verdict.stage, judgement.setupInput.body.forearmHands);
-  const watch = watchAt(stageOf(judgement));
+  const hands = judgement.setupInput.body.forearmHands;
+  const say = sayAt(opened.school, verdict.stage, hands);
+  const watch = watchAt(opened.school, verdict.stage);
   if (say.length === 0 && watch.length === 0) return null;
   return (
     <>
-      {/* On paper the card keeps to its page: what is watched for stands there, the words are known. */}
       {say.length > 0 && <p className={`${classes.note} no-print`}>Say: {say.join(' ')}</p>}
       {watch.length > 0 && <p className={classes.note}>Watch for: {watch.join(', ')}.</p>}
     </>

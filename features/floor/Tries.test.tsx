@@ -121,7 +121,7 @@ it('times the way up and the way down by four taps, and says whether it was as s
   clock('Time it: feet leave', 1000);
   clock('Is up', 3240);
   expect(screen.getByText('up 2.2 s')).toBeInTheDocument();
-  clock('Comes down', 9000);
+  clock('Leaves the top', 9000);
   clock('Is down', 11_900);
   expect(screen.getByText('up 2.2 s, down 2.9 s: as slow out as in')).toBeInTheDocument();
   await user.click(screen.getByText('soft'));

@@ -154,7 +154,7 @@ export function Tries({ placed, round }: TriesProps) {
         />
         with somebody’s hands
       </label>
-      <div className={classes.pair}>
+      <div className={`${classes.pair} ${classes.tryPair}`}>
         <button type="button" className={classes.action} onClick={(event) => record(true, event)}>
           Reached the wall
         </button>

@@ -19,7 +19,7 @@ const seconds = (fromMs: number, toMs: number) =>
 export const nextWords: Readonly<Record<TryClock['step'], string>> = {
   waits: 'Time it: feet leave',
   'goes-up': 'Is up',
-  'is-up': 'Comes down',
+  'is-up': 'Leaves the top',
   'comes-down': 'Is down',
   'is-down': 'Time it anew',
 };

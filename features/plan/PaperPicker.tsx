@@ -28,7 +28,7 @@ export function PaperPicker() {
   const hidden = left.map((key) => `[data-sheet='${key}'] { display: none; }`).join(' ');
   return (
     <Group gap="sm">
-      <style>{`@media print { @page { size: ${paper} portrait; margin: 12mm; } } ${hidden}`}</style>
+      <style>{`@media print { @page { size: ${paper} portrait; margin: 10mm 12mm; } } ${hidden}`}</style>
       <Chip.Group multiple value={chosen} onChange={setChosen}>
         <Group gap={6} role="group" aria-label="Sheets">
           {sheetKeys.map((key) => (

@@ -5,7 +5,7 @@ import { doneByAll } from '@/core/compose/sittingOut';
 import type { StageSpec, StageKey } from '@/core/catalog/stage';
 import type { CheckSpec } from '@/core/catalog/checks';
 import type { BodyRegion } from '@/core/catalog/regions';
-import { sayAt, watchAt } from '@/core/ladder/eyeWords';
+import { faultsAt, sayAt, watchAt } from '@/core/ladder/eyeWords';
 import { drillLiftsFeet, liftsFeet, regionsOf } from '@/core/ladder/asked';
 import { sayDose, type Dose } from '@/core/catalog/dose';
 import type { BodyInput } from '@/core/body/body';
@@ -139,13 +139,14 @@ export const bundleOf = (row: FloorClassRow): FloorBundle => ({
   startedMs: row.startedMs,
 });
 
-/** Ladder and name of every stage that is open to somebody. */
 /** What may be tapped of a try: what voids it, and what is only noted on its ladder. */
-const faultsSeen = ({ faults, family }: Pick<StageSpec, 'faults' | 'family'>): FaultId[] =>
-  faultIds.filter((fault) => {
+function faultsSeen(school: School, stage: StageKey, { family }: StageSpec): FaultId[] {
+  const watched = faultsAt(school, stage);
+  return faultIds.filter((fault) => {
     const { isPrivate, notedOn = [] } = getFault(fault);
-    return !isPrivate && (faults.includes(fault) || notedOn.includes(family));
+    return !isPrivate && (watched.includes(fault) || notedOn.includes(family));
   });
+}
 
 /** What is said at a stage to those whose hands lie in a way of their own. */
 const sayWith = (school: School, stage: StageKey, options: readonly PlannedOption[]) =>
@@ -157,6 +158,7 @@ const sayWith = (school: School, stage: StageKey, options: readonly PlannedOptio
     ),
   ) as Partial<Record<Variant, readonly string[]>>;
 
+/** Ladder and name of every stage that is open to somebody. */
 export function stagesOf(
   school: School,
   people: readonly Pick<PreparedPerson, 'options' | 'fallbacks'>[],
@@ -176,8 +178,8 @@ export function stagesOf(
             ...(isHop ? { isHop } : {}),
             say: sayAt(school, stage),
             sayWith: sayWith(school, stage, options),
-            watch: watchAt(found.spec),
-            ...(isAttempt ? { faults: faultsSeen(found.spec) } : {}),
+            watch: watchAt(school, stage),
+            ...(isAttempt ? { faults: faultsSeen(school, stage, found.spec) } : {}),
           },
         ],
       ];
