@@ -16,7 +16,13 @@ jest.mock('@/features/people/actions', () => ({
 }));
 jest.mock('next/navigation', () => ({ useRouter: () => ({ push: () => undefined }) }));
 
-const rung = (stage: StageKey, label: string) => ({ stage, label, how: '', picture: null });
+const rung = (stage: StageKey, label: string) => ({
+  stage,
+  label,
+  how: '',
+  move: null,
+  picture: null,
+});
 const view: PlacingView = {
   rungs: {
     'forearm-stand': [rung('FS1', 'Base'), rung('FS2', 'Plank')],

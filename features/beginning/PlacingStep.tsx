@@ -4,10 +4,11 @@ import { SegmentedControl } from '@mantine/core';
 import { useState } from 'react';
 import { ladderIds, ladderTable, type LadderId, type StageKey } from '@/core/catalog/stage';
 import { placeByWordAction } from '@/features/people/actions';
+import { ShowMove } from '@/design/atlas/ShowMove';
 import { PictureView } from '@/design/drawing/SceneView';
 import { LinkButton } from '@/design/LinkButton';
 import { showProblems } from '@/design/notices';
-import type { PlacingPerson, PlacingView } from './read';
+import type { PlacingPerson, PlacingRung, PlacingView } from './read';
 import { stepHref } from './steps';
 import classes from './beginning.module.css';
 
@@ -57,10 +58,15 @@ export function PlacingStep({ view, courseId }: PlacingStepProps) {
               <th scope="col" title="Nothing of this family was seen yet">
                 <span className={classes.never}>never seen</span>
               </th>
-              {rungs.map(({ stage, label, how, picture }) => (
-                <th key={stage} scope="col" title={`${label}. ${how}`}>
-                  {picture && <PictureView picture={picture} label="" />}
-                  <span>{label}</span>
+              {rungs.map(({ stage, label, how, move, picture }) => (
+                <th key={stage} scope="col">
+                  {move === null ? (
+                    <RungHead label={label} picture={picture} />
+                  ) : (
+                    <ShowMove move={move} label={label} how={how} className={classes.rungHead}>
+                      <RungHead label={label} picture={picture} />
+                    </ShowMove>
+                  )}
                 </th>
               ))}
             </tr>
@@ -96,6 +102,15 @@ export function PlacingStep({ view, courseId }: PlacingStepProps) {
       <LinkButton href={stepHref('class', courseId)} size="md">
         On to the first class
       </LinkButton>
+    </>
+  );
+}
+
+function RungHead({ label, picture }: Pick<PlacingRung, 'label' | 'picture'>) {
+  return (
+    <>
+      {picture && <PictureView picture={picture} label="" />}
+      <span>{label}</span>
     </>
   );
 }

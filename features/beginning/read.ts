@@ -1,5 +1,6 @@
 /** What the guided beginning stands on: everything that is there already, and what may be said. */
 import { resolveBody } from '@/core/body/body';
+import type { MoveId } from '@/core/atlas/moves';
 import { drawStage } from '@/core/drawing/stageSide';
 import { toPicture, type Picture } from '@/core/drawing/svg';
 import { ladderIds, type LadderId, type StageKey } from '@/core/catalog/stage';
@@ -65,6 +66,7 @@ export interface PlacingRung {
   readonly stage: StageKey;
   readonly label: string;
   readonly how: string;
+  readonly move: MoveId | null;
   readonly picture: Picture | null;
 }
 
@@ -107,7 +109,7 @@ function drawRungs(school: School): PlacingView['rungs'] {
                 { pxPerM, units: 'cm', detail: 'picture' },
               ),
             );
-      return [{ stage, label, how, picture }];
+      return [{ stage, label, how, move: spec.move ?? null, picture }];
     });
   return Object.fromEntries(ladderIds.map((family) => [family, rungsOf(family)])) as Record<
     LadderId,

@@ -4,7 +4,12 @@ import { notFound } from 'next/navigation';
 import { readPersonId } from '@/server/personId';
 import { readPerson } from '@/server/judging/views';
 import { PrintButton } from '@/design/PrintButton';
+import { alternativeTable } from '@/core/catalog/alternatives';
+import { StripView } from '@/design/atlas/StripView';
+import type { Judgement } from '@/server/judging/judgement';
 import { SetupCard } from './SetupCard';
+import { stageOf } from './StageDrawing';
+import classes from './card.module.css';
 import { LinkButton } from '@/design/LinkButton';
 import { Page } from '@/design/Page';
 
@@ -37,6 +42,34 @@ export async function CardPage({ params }: CardPageProps) {
         </Group>
       </Group>
       <SetupCard judgement={view} date={view.date} units={view.settings.units} />
+      <HowItMoves judgement={view} />
     </Page>
+  );
+}
+
+/** In and out as strips: on screen, below the sheet that is printed. */
+function HowItMoves({ judgement }: { readonly judgement: Judgement }) {
+  const { alternative } = judgement.verdict;
+  const stage = stageOf(judgement);
+  const instead = alternative === undefined ? null : alternativeTable[alternative];
+  const moves =
+    instead === null
+      ? [
+          { move: stage.move, label: stage.label },
+          { move: stage.leave, label: `Way out: ${stage.exit}` },
+        ]
+      : [{ move: instead.move, label: instead.label }];
+  return (
+    <section className={`${classes.moves} no-print`} aria-label="How it moves">
+      {moves.map(
+        ({ move, label }) =>
+          move !== undefined && (
+            <figure key={label}>
+              <StripView move={move} label={label} heightPx={110} />
+              <figcaption>{label}</figcaption>
+            </figure>
+          ),
+      )}
+    </section>
   );
 }

@@ -21,7 +21,9 @@ import { ActionIcon } from '@mantine/core';
 import { IconGripVertical, IconPin, IconX } from '@tabler/icons-react';
 import { useState } from 'react';
 import type { DrillBook, DrillKey } from '@/core/catalog/drills';
+import { doneByAll } from '@/core/compose/sittingOut';
 import type { PlanFile } from '@/core/files/planFile';
+import { ShowMove } from '@/design/atlas/ShowMove';
 import { useHandle } from '@/design/useHandle';
 import { clockAt } from '@/features/evening/marks';
 import classes from './plan.module.css';
@@ -42,6 +44,12 @@ interface TimeBandProps {
 }
 
 type Item = PlanFile['timeline'][number];
+type Drill = NonNullable<DrillBook[DrillKey]>;
+
+function doneIn(item: Item, drills: DrillBook): Drill | undefined {
+  const drill = doneByAll(item);
+  return drill === null ? undefined : drills[drill];
+}
 
 /** No line of the band is lower than its words; the lanes beside it are cut the same way. */
 export const leastPx = 17;
@@ -88,7 +96,7 @@ export function TimeBand(props: TimeBandProps) {
               clock={clockAt(startsAt, item.startsAt)}
               pxPerMinute={pxPerMinute}
               onResize={(minutes) => resize(item.id, minutes)}
-              how={item.drill === undefined ? undefined : drills[item.drill]?.how}
+              done={doneIn(item, drills)}
               onLeaveOut={() => item.drill !== undefined && onLeaveOut(item.drill)}
             />
           ))}
@@ -100,14 +108,15 @@ export function TimeBand(props: TimeBandProps) {
 
 interface BandItemProps {
   readonly item: Item;
-  readonly how: string | undefined;
+  /** What everybody does in it, where it is the same for all. */
+  readonly done: Drill | undefined;
   readonly clock: string;
   readonly pxPerMinute: number;
   readonly onResize: (minutes: number) => void;
   readonly onLeaveOut: () => void;
 }
 
-function BandItem({ item, how, clock, pxPerMinute, onResize, onLeaveOut }: BandItemProps) {
+function BandItem({ item, done, clock, pxPerMinute, onResize, onLeaveOut }: BandItemProps) {
   const isDrill = item.kind === 'drill';
   const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({
     id: item.id,
@@ -139,7 +148,6 @@ function BandItem({ item, how, clock, pxPerMinute, onResize, onLeaveOut }: BandI
         transition,
         zIndex: isDragging ? 3 : undefined,
       }}
-      title={how}
     >
       <span className={classes.clock}>{clock}</span>
       {isDrill ? (
@@ -156,7 +164,13 @@ function BandItem({ item, how, clock, pxPerMinute, onResize, onLeaveOut }: BandI
         <span className={classes.grip} />
       )}
       <span className={classes.bandLabel}>
-        {item.label}
+        {done?.move === undefined ? (
+          item.label
+        ) : (
+          <ShowMove move={done.move} label={item.label} how={done.how} className={classes.bandShow}>
+            {item.label}
+          </ShowMove>
+        )}
         {item.waves === 2 && ' (in two turns)'}
       </span>
       <span className={classes.bandMinutes}>{minutes} min</span>

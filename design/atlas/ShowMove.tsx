@@ -1,0 +1,44 @@
+'use client';
+
+import { Popover, Skeleton, UnstyledButton } from '@mantine/core';
+import dynamic from 'next/dynamic';
+import { useState, type ReactNode } from 'react';
+import type { MoveId } from '@/core/atlas/moves';
+import classes from './atlas.module.css';
+
+/** Drawings come when somebody wants to see one, not with the page. */
+const StripView = dynamic(() => import('./StripView').then((module) => module.StripView), {
+  ssr: false,
+  loading: () => <Skeleton height={96} width={300} aria-hidden />,
+});
+
+interface ShowMoveProps {
+  readonly move: MoveId;
+  readonly label: string;
+  /** How it is done, in words. */
+  readonly how: string;
+  readonly className?: string | undefined;
+  readonly children: ReactNode;
+}
+
+/** A name or a picture that shows, tapped, the movement behind it as a strip with its words. */
+export function ShowMove({ move, label, how, className, children }: ShowMoveProps) {
+  const [isOpen, setOpen] = useState(false);
+  return (
+    <Popover opened={isOpen} onChange={setOpen} position="bottom-start" shadow="md" withArrow>
+      <Popover.Target>
+        <UnstyledButton
+          className={className}
+          onClick={() => setOpen(!isOpen)}
+          onKeyDown={({ key }) => key === 'Escape' && setOpen(false)}
+        >
+          {children}
+        </UnstyledButton>
+      </Popover.Target>
+      <Popover.Dropdown className={classes.shown}>
+        <StripView move={move} label={label} heightPx={96} />
+        <p>{how}</p>
+      </Popover.Dropdown>
+    </Popover>
+  );
+}
