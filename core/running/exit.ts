@@ -3,6 +3,9 @@
 /** Two taps by hand, each a little early or late. */
 export const handTimingErrorS = 0.3;
 
+/** Longer is no way up or down: the clock was forgotten. Seconds. */
+export const mostTryS = 60;
+
 export interface UpAndDown {
   /** Seconds from the floor until up; null: not timed. */
   readonly liftS?: number | null | undefined;

@@ -5,6 +5,7 @@
 import { checkInClass, checkKey, stageKey } from '../catalog/keys';
 import { z } from 'zod';
 import { baseIds, faultIds } from '../catalog/checks';
+import { mostTryS } from './exit';
 import { painPlaces, stopSigns } from '../catalog/regions';
 import { wayUpIds } from '../catalog/waysUp';
 import { composeOutput } from '../files/planFile';
@@ -27,8 +28,6 @@ export const stamp = z.strictObject({
 });
 
 /** What can be tapped. Ids of people are those of the plan. */
-/** Longer is no way up: it was forgotten. */
-export const mostTryS = 60;
 export const trySeconds = z.number().min(0).max(mostTryS);
 
 export const floorAct = z.discriminatedUnion('kind', [

@@ -1,5 +1,5 @@
 /** The clock of one try: up, there, coming down, down. Each step is one tap, stamped when it happened. */
-import { mostTryS } from '@/core/running/tap';
+import { mostTryS } from '@/core/running/exit';
 
 /** Where a try is, with the page's own milliseconds of each tap so far. */
 export type TryClock =
