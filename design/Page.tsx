@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { cautionLine } from '@/core/catalog/cautions';
+import { cautionLine } from '@/core/catalog/cautionLine';
 import classes from './page.module.css';
 
 /** The caution line of every screen that leads to a body and of every printed card. */

@@ -256,10 +256,6 @@ export const cautionTable = {
 export type CautionId = keyof typeof cautionTable;
 export const cautionIds = Object.keys(cautionTable) as [CautionId, ...CautionId[]];
 
-/** The one line that stands on the first screen and on every printed card (handbook 07). */
-export const cautionLine =
-  'Levitar gives no medical advice and clears nobody: a doctor’s or physiotherapist’s word and the rules of the place come first.';
-
 /** What a typed word that is not in the table says; it never opens anything. */
 export const unknownWordNote = 'not in our list: ask, and refer if unsure';
 

@@ -1,19 +1,15 @@
 'use client';
 
-import { sayShortDay } from '@/design/days';
-import { Button, NativeSelect } from '@mantine/core';
+import { Button } from '@mantine/core';
 import { useDisclosure } from '@mantine/hooks';
 import Link from 'next/link';
-import { useState, useTransition } from 'react';
-import { placeOnRungAction } from '@/features/people/actions';
+import { useState } from 'react';
 import { getAlternative } from '@/core/catalog/alternatives';
 import { ladderTable, type LadderId, type StageKey } from '@/core/catalog/stage';
-import type { Day } from '@/core/units/day';
 import type { Standing } from '@/server/judging/standings';
 import { StatusMark } from '@/design/marks/StatusMark';
 import { AnotherWayMark, VerdictMark, verdictWords } from '@/design/marks/VerdictMark';
-import { DecisionDialog } from './later';
-import { showProblems } from '@/design/notices';
+import { DecisionDialog, RungSelect } from './later';
 import classes from './ladders.module.css';
 
 interface LadderPanelProps {
@@ -21,8 +17,8 @@ interface LadderPanelProps {
   readonly standings: readonly Standing[];
   /** Rungs of each ladder, foot first. */
   readonly rungs: Readonly<Record<LadderId, readonly { value: StageKey; label: string }[]>>;
-  /** Stages last agreed to with support, and when. */
-  readonly tried: Readonly<Partial<Record<StageKey, Day>>>;
+  /** Stages last agreed to with support, and when, in words. */
+  readonly tried: Readonly<Partial<Record<StageKey, string>>>;
 }
 
 /** The five ladders of one person: where they stand and what the next rung says. */
@@ -48,41 +44,22 @@ interface OneLadderProps {
   readonly standing: Standing;
   readonly rungs: readonly { value: StageKey; label: string }[];
   /** The next one was tried with support on this day. */
-  readonly tried: Day | undefined;
+  readonly tried: string | undefined;
 }
 
 function OneLadder({ personId, standing, rungs, tried }: OneLadderProps) {
   const { family, present, next } = standing;
-  const [isMoving, startMoving] = useTransition();
   const [isOpen, { open: show, close }] = useDisclosure(false);
   const [wasOpen, setWasOpen] = useState(false);
   const open = () => {
     setWasOpen(true);
     show();
   };
-  const [stage, setStage] = useState(present ?? '');
-  const move = (value: string) => {
-    setStage(value);
-    startMoving(async () => {
-      const outcome = await placeOnRungAction(personId, {
-        family,
-        stage: rungs.find((one) => one.value === value)?.value ?? null,
-      });
-      if (!outcome.ok) showProblems(outcome.problems);
-    });
-  };
   return (
     <>
       <h3>{ladderTable[family].label}</h3>
       <span className={classes.onPaper}>{standing.presentLabel ?? 'not begun'}</span>
-      <NativeSelect
-        aria-label={`Works at, ${ladderTable[family].label}`}
-        size="sm"
-        disabled={isMoving}
-        value={present ?? stage}
-        data={[{ value: '', label: 'not begun' }, ...rungs]}
-        onChange={(event) => move(event.currentTarget.value)}
-      />
+      <RungSelect personId={personId} family={family} present={present} rungs={rungs} />
       {next === null ? (
         <p className={classes.top}>At the top of this ladder.</p>
       ) : (
@@ -106,9 +83,7 @@ function OneLadder({ personId, standing, rungs, tried }: OneLadderProps) {
               </>
             )}
           </p>
-          {tried !== undefined && (
-            <p className={classes.tried}>tried with support, {sayShortDay(tried)}</p>
-          )}
+          {tried !== undefined && <p className={classes.tried}>tried with support, {tried}</p>}
           <ul className={classes.obstacles}>
             {next.obstacles.slice(0, 3).map((row) => (
               <li key={row.key}>

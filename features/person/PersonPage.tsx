@@ -12,21 +12,28 @@ import { getStageIn } from '@/core/catalog/school';
 import { firstUp } from '@/core/units/words';
 import { isScreeningDue } from '@/core/caution/care';
 import { ladderIds, type LadderId, type StageKey } from '@/core/catalog/stage';
-import type { Day } from '@/core/units/day';
 import { formatHeight, formatLength } from '@/core/units/length';
 import { toGateRow } from '@/server/judging/gateRows';
 import { readPersonId } from '@/server/personId';
 import { readPersonPage, type PersonPageView } from './read';
+import { sayShortDay } from '@/design/days';
 import { LinkButton } from '@/design/LinkButton';
 import { CautionLine, Page } from '@/design/Page';
 import { readFloorDays } from '@/features/record/read';
 import { TriesShown } from '@/features/record/TriesShown';
 import { StageDrawing } from '@/features/card/StageDrawing';
-import { BodyForm, CareForm, CheckCharts, FloorDays, FromHome, WordsPanel } from './later';
-import { DecisionList } from './DecisionList';
+import {
+  BodyForm,
+  CareForm,
+  CheckCharts,
+  DecisionList,
+  FloorDays,
+  FromHome,
+  MeetingList,
+  WordsPanel,
+} from './later';
 import { GatePanel } from './GatePanel';
 import { LadderPanel } from './LadderPanel';
-import { MeetingList } from './MeetingList';
 import { PersonMenu } from './PersonMenu';
 import { PrivatePart } from './PrivatePart';
 import { RecordList } from './RecordList';
@@ -270,13 +277,13 @@ function currentLengths({ body, settings }: PersonPageView): Record<LengthId, st
   ) as Record<LengthId, string>;
 }
 
-/** The newest word on each stage, where that was: with support. */
-function triedWithSupport({ decisions }: PersonPageView): Partial<Record<StageKey, Day>> {
+/** The newest word on each stage and its day in words, where that was: with support. */
+function triedWithSupport({ decisions }: PersonPageView): Partial<Record<StageKey, string>> {
   const newest = new Map<StageKey, PersonPageView['decisions'][number]>();
   for (const one of decisions) if (!newest.has(one.stage)) newest.set(one.stage, one);
   return tableOf(
     [...newest].flatMap(([stage, { decided, madeOn }]) =>
-      decided === 'advance-with-support' ? [[stage, madeOn] as const] : [],
+      decided === 'advance-with-support' ? [[stage, sayShortDay(madeOn)] as const] : [],
     ),
   );
 }

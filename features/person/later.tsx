@@ -24,6 +24,22 @@ export const FromHome = dynamic(
   { ssr: false, loading: waiting(180) },
 );
 
+// The list of rungs to choose from; where somebody stands is said above it on paper as well.
+export const RungSelect = dynamic(() => import('./RungSelect').then((one) => one.RungSelect), {
+  ssr: false,
+  loading: waiting(36),
+});
+
+// Below everything else on the page.
+export const DecisionList = dynamic(
+  () => import('./DecisionList').then((one) => one.DecisionList),
+  { ssr: false, loading: waiting(120) },
+);
+export const MeetingList = dynamic(() => import('./MeetingList').then((one) => one.MeetingList), {
+  ssr: false,
+  loading: waiting(200),
+});
+
 // Folded away until they are asked for.
 export const BodyForm = dynamic(() => import('./BodyForm').then((one) => one.BodyForm), {
   ssr: false,

@@ -1,0 +1,42 @@
+'use client';
+
+import { NativeSelect } from '@mantine/core';
+import { useState, useTransition } from 'react';
+import { placeOnRungAction } from '@/features/people/actions';
+import { ladderTable, type LadderId, type StageKey } from '@/core/catalog/stage';
+import { showProblems } from '@/design/notices';
+
+interface RungSelectProps {
+  readonly personId: number;
+  readonly family: LadderId;
+  /** Where they work now; null: not begun. */
+  readonly present: StageKey | null;
+  /** Rungs of the ladder, foot first. */
+  readonly rungs: readonly { readonly value: StageKey; readonly label: string }[];
+}
+
+/** Where somebody works on one ladder, and a way to another rung. */
+export function RungSelect({ personId, family, present, rungs }: RungSelectProps) {
+  const [isMoving, startMoving] = useTransition();
+  const [stage, setStage] = useState<string>(present ?? '');
+  const move = (value: string) => {
+    setStage(value);
+    startMoving(async () => {
+      const outcome = await placeOnRungAction(personId, {
+        family,
+        stage: rungs.find((one) => one.value === value)?.value ?? null,
+      });
+      if (!outcome.ok) showProblems(outcome.problems);
+    });
+  };
+  return (
+    <NativeSelect
+      aria-label={`Works at, ${ladderTable[family].label}`}
+      size="sm"
+      disabled={isMoving}
+      value={present ?? stage}
+      data={[{ value: '', label: 'not begun' }, ...rungs]}
+      onChange={(event) => move(event.currentTarget.value)}
+    />
+  );
+}
