@@ -4,9 +4,10 @@ import { notFound } from 'next/navigation';
 import { readPersonId } from '@/server/personId';
 import { readPerson } from '@/server/judging/views';
 import { PrintButton } from '@/design/PrintButton';
+import { drawFront } from '@/core/drawing/front';
+import { SceneView } from '@/design/drawing/SceneView';
 import { alternativeTable } from '@/core/catalog/alternatives';
 import { StripView } from '@/design/atlas/StripView';
-import type { Judgement } from '@/server/judging/judgement';
 import { SetupCard } from './SetupCard';
 import { stageOf } from './StageDrawing';
 import classes from './card.module.css';
@@ -48,7 +49,11 @@ export async function CardPage({ params }: CardPageProps) {
 }
 
 /** In and out as strips: on screen, below the sheet that is printed. */
-function HowItMoves({ judgement }: { readonly judgement: Judgement }) {
+function HowItMoves({
+  judgement,
+}: {
+  readonly judgement: NonNullable<ReturnType<typeof readPerson>>;
+}) {
   const { alternative } = judgement.verdict;
   const stage = stageOf(judgement);
   const instead = alternative === undefined ? null : alternativeTable[alternative];
@@ -59,8 +64,18 @@ function HowItMoves({ judgement }: { readonly judgement: Judgement }) {
           { move: stage.leave, label: `Way out: ${stage.exit}` },
         ]
       : [{ move: instead.move, label: instead.label }];
+  const front =
+    instead === null
+      ? drawFront(judgement.setupInput, stage, { pxPerM: 110, units: judgement.settings.units })
+      : null;
   return (
-    <section className={`${classes.moves} no-print`} aria-label="How it moves">
+    <section className={`${classes.moves} no-print`} aria-label="From the front, and how it moves">
+      {front !== null && (
+        <figure>
+          <SceneView scene={front} label={stage.label} />
+          <figcaption>From the front. {front.sentences[1]}</figcaption>
+        </figure>
+      )}
       {moves.map(
         ({ move, label }) =>
           move !== undefined && (

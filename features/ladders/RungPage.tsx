@@ -8,11 +8,13 @@ import { faultTable } from '@/core/catalog/checks';
 import { cautionColumns } from '@/core/catalog/cautions';
 import { regionTable, type Region } from '@/core/catalog/regions';
 import { ladderTable } from '@/core/catalog/stage';
+import { drawFront } from '@/core/drawing/front';
 import { readPersonId } from '@/server/personId';
 import { readRungPage, type RungPageView } from './rungPage';
 import { getWayUp } from '@/core/catalog/waysUp';
 import { MoveView } from '@/design/atlas/MoveView';
 import { StripView } from '@/design/atlas/StripView';
+import { SceneView } from '@/design/drawing/SceneView';
 import { LinkButton } from '@/design/LinkButton';
 import { CautionLine, Page } from '@/design/Page';
 import { Beside } from './Beside';
@@ -58,6 +60,7 @@ export async function RungPage({ params, searchParams }: RungPageProps) {
       <div className={classes.rungPage}>
         <div>
           <RungDrawing view={view} />
+          <FromFront view={view} />
           {view.recipe && <Distances view={view} />}
           <Moves view={view} />
         </div>
@@ -75,6 +78,18 @@ export async function RungPage({ params, searchParams }: RungPageProps) {
       </div>
       <CautionLine />
     </Page>
+  );
+}
+
+/** What the side cannot show: elbows or hands against the shoulders. */
+function FromFront({ view: { setupInput, stage, settings } }: { readonly view: RungPageView }) {
+  const scene = drawFront(setupInput, stage.spec, { pxPerM: 130, units: settings.units });
+  if (scene === null) return null;
+  return (
+    <figure className={classes.fromFront}>
+      <SceneView scene={scene} label={stage.spec.label} />
+      <figcaption>From the front. {scene.sentences[1]}</figcaption>
+    </figure>
   );
 }
 
