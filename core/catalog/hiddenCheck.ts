@@ -1,6 +1,10 @@
 /** What an assistant's device calls a check that is the teacher's alone: it does not say which. */
-export type HiddenCheck = `ask the teacher${string}`;
 
-const hidden = /^ask the teacher( \d{1,3})?$/;
+export const hiddenWords = 'ask the teacher';
+/** Behind the words, where there are several: which of them. */
+export const hiddenNumber = /^( \d{1,3})?$/;
 
-export const isHiddenCheck = (label: string): label is HiddenCheck => hidden.test(label);
+export type HiddenCheck = `${typeof hiddenWords}${string}`;
+
+export const isHiddenCheck = (label: string): label is HiddenCheck =>
+  label.startsWith(hiddenWords) && hiddenNumber.test(label.slice(hiddenWords.length));

@@ -5,6 +5,7 @@
 import { z } from 'zod';
 import { checkIds } from './checks';
 import { drillIds } from './drills';
+import { hiddenNumber, hiddenWords } from './hiddenCheck';
 import { ownKey, screeningKey } from './namedKeys';
 import { ownPieceId } from './ownPiece';
 import { pieceIds } from './pieces';
@@ -22,7 +23,7 @@ export const drillKey = z
 export const pieceKey = z.union([z.enum(pieceIds), ownPieceId], 'This piece is in no list.');
 
 /** The same, as a file has it. */
-const hiddenCheck = z.templateLiteral(['ask the teacher', z.string().regex(/^( \d{1,3})?$/)]);
+const hiddenCheck = z.templateLiteral([hiddenWords, z.string().regex(hiddenNumber)]);
 
 /** What can be answered or taken in a class, as its devices call it. */
 export const checkInClass = z.union(

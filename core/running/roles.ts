@@ -4,7 +4,7 @@
  * health notes.
  */
 import type { CheckInClass } from '../catalog/keys';
-import type { HiddenCheck } from '../catalog/hiddenCheck';
+import { hiddenWords, type HiddenCheck } from '../catalog/hiddenCheck';
 import { entriesOf, tableOf } from '../units/keyed';
 import type { DrillKey } from '../catalog/drills';
 import { checkOfKey } from './closedKey';
@@ -65,7 +65,7 @@ export interface Hide {
 export function hideChecks(checks: readonly CheckOfClass[]): Hide {
   const names = new Map(
     checks.flatMap(({ check, label }, index) => {
-      const name: HiddenCheck = `ask the teacher ${index + 1}`;
+      const name: HiddenCheck = `${hiddenWords} ${index + 1}`;
       return [
         [check, name],
         [label, name],
@@ -73,7 +73,7 @@ export function hideChecks(checks: readonly CheckOfClass[]): Hide {
     }),
   );
   const hidden = new Set<CheckInClass>(checks.filter(isPrivateCheck).map(({ check }) => check));
-  return Object.assign((text: string) => names.get(text) ?? 'ask the teacher', {
+  return Object.assign((text: string) => names.get(text) ?? hiddenWords, {
     isPrivate: (check: CheckInClass) => hidden.has(check) || isPrivateCheck({ check }),
   });
 }

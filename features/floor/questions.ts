@@ -1,4 +1,4 @@
-import { isHiddenCheck } from '@/core/catalog/hiddenCheck';
+import { hiddenWords, isHiddenCheck } from '@/core/catalog/hiddenCheck';
 import type { CheckInClass } from '@/core/catalog/keys';
 import type { FloorBundle } from '@/server/running/floorBundle';
 
@@ -9,7 +9,7 @@ export const keyOfLabel =
     questions.find((one) => one.label === label)?.key ??
     checks.find((one) => one.label === label)?.check ??
     // An assistant's device has no other name for it than this one.
-    (isHiddenCheck(label) ? label : 'ask the teacher');
+    (isHiddenCheck(label) ? label : hiddenWords);
 
 /** How something is asked; `undefined` on an assistant's device, and in classes begun earlier. */
 export const questionFor = ({ questions = [] }: Pick<FloorBundle, 'questions'>, label: string) =>
