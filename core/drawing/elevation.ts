@@ -55,6 +55,26 @@ export function wallHeightFor(body: Body, setup: ForearmKickSetup): number {
 }
 
 /**
+ * The figures of a kick on whatever lies under its forearms: in one line with the lean that is forced,
+ * with a leg to the ceiling, and with upright upper arms.
+ *
+ * @param body as it is seen from the side
+ */
+export function poseKick(body: Body, { distances, lift }: ForearmKickSetup) {
+  const baseM = distances.base.metres;
+  const liftM = lift?.heightM ?? 0;
+  const pose = forearmStandWallPose(body, baseM);
+  const place = (joints: FigureJoints) =>
+    hangHead(shifted(joints, -baseM, liftM), distances.headClearance.metres, liftM);
+  return {
+    liftM,
+    figure: place(pose.line),
+    legUp: place(pose.legUp),
+    ghost: place(pose.upright),
+  };
+}
+
+/**
  * The forearm stand at the wall from the side, to scale: figure in one line with the lean its
  * distance forces, the far leg to the ceiling, the upright-arms alternative as a ghost, props, tape
  * and dimensions. The card adds the view from above, in line with the side view.
@@ -66,15 +86,9 @@ export function drawForearmKick(
 ): Scene {
   const body = bodyAlongWall(own, setup);
   const { pxPerM, units, detail } = options;
-  const { distances, lift } = setup;
+  const { distances } = setup;
   const baseM = distances.base.metres;
-  const liftM = lift?.heightM ?? 0;
-  const pose = forearmStandWallPose(body, baseM);
-  const place = (joints: FigureJoints) =>
-    hangHead(shifted(joints, -baseM, liftM), distances.headClearance.metres, liftM);
-  const figure = place(pose.line);
-  const legUp = place(pose.legUp);
-  const ghost = place(pose.upright);
+  const { liftM, figure, legUp, ghost } = poseKick(body, setup);
 
   const isCard = detail === 'card';
   const textPx = isCard ? sizes.cardTextPx : sizes.rowTextPx;

@@ -3,11 +3,12 @@ import fc from 'fast-check';
 import { resolveBody } from '../body/body';
 import { profileIds } from '../catalog/profiles';
 import { getStage, stageIds } from '../catalog/stages';
+import { forearmKickSetup } from '../setups/forearmKick';
 import { keptDistances } from '../setups/registry';
 import { metresOf, type SetupInput } from '../setups/setup';
 import { solveStage } from '../setups/solveStage';
 import { drawFront } from './front';
-import type { Scene } from './scene';
+import { textWidth, type Scene } from './scene';
 
 const pxPerM = 200;
 const bodies = fc.record({
@@ -141,4 +142,30 @@ it('draws a wider body wider, and a strap where one is listed', () => {
   expect(hasStrap(draw(withStrap, 'FS10')!)).toBe(true);
   expect(hasStrap(draw(usual, 'FS10')!)).toBe(false);
   expect(hasStrap(draw(withStrap, 'HB11')!)).toBe(false);
+});
+
+it('stands on the same pads as from the side, head clear of them, every figure on the sheet', () => {
+  const pieces = [{ piece: 'shoulder-pad' as const, count: 8 }];
+  fc.assert(
+    fc.property(inputs, fc.constantFrom(70, 110, 200), (input, scale) => {
+      const own = { ...input, pieces };
+      const scene = drawFront(own, getStage('FS10'), { pxPerM: scale, units: 'cm' })!;
+      const { lift } = forearmKickSetup(own);
+      const floor = scene.shapes.find((one) => one.role === 'floor')!;
+      const floorY = floor.kind === 'line' ? floor.y1 : 0;
+      const hair = scene.shapes.filter((one) => one.role === 'figure');
+      const lowest = Math.max(
+        ...hair.flatMap((one) => (one.kind === 'path' ? pointsIn(one.d).map(([, y]) => y!) : [])),
+      );
+      expect(floorY - lowest).toBeGreaterThanOrEqual((lift?.heightM ?? 0) * scale - 0.01 * scale);
+      expect(scene.shapes.some(({ role }) => role === 'prop')).toBe(lift !== null);
+      for (const one of scene.shapes) {
+        if (one.kind !== 'text') continue;
+        const width = textWidth(one.text, one.sizePx);
+        const left = one.anchor === 'end' ? one.x - width : one.x - width / 2;
+        expect(left).toBeGreaterThanOrEqual(0);
+      }
+    }),
+    { numRuns: 60 },
+  );
 });

@@ -3,14 +3,15 @@
  * the shoulders, and the feet apart. To scale, from the same posture and the same list of distances.
  */
 import type { Body } from '../body/body';
-import type { Point } from '../posture/joints';
+import type { FigureJoints, Point } from '../posture/joints';
 import type { Distance, DistanceId } from '../setups/distance';
-import { forearmKickSetup } from '../setups/forearmKick';
+import { bodyAlongWall, forearmKickSetup } from '../setups/forearmKick';
 import { getSetup } from '../setups/registry';
 import type { SetupInput, SetupResult } from '../setups/setup';
 import { solveStage } from '../setups/solveStage';
 import { formatFigure, type LengthUnits } from '../units/length';
-import { groundBody, hatchedBox, levelDimension } from './dimensions';
+import { groundBody, hatchedBox, levelDimension, levelExtent } from './dimensions';
+import { poseKick } from './elevation';
 import { buildFactor, flesh, thighFlesh } from './figure/flesh';
 import { limb, toPath, type Station } from './figure/outline';
 import { line, makeFrame, rounded, type Frame, type Scene, type Shape } from './scene';
@@ -86,26 +87,47 @@ export function drawFront(
 ): Scene | null {
   const result = solveStage(input, stage);
   const base = baseOf(result?.distances ?? []);
-  const posed = poseStage(input, stage, result);
-  if (result === null || base === null || posed === null) return null;
-  const { hip, knee, ankle, shoulder } = posed.joints;
+  if (result === null || base === null) return null;
+  const stood = standOf(input, stage, result);
+  if (stood === null) return null;
+  const { hip, knee, ankle, shoulder } = stood.joints;
   // Folded legs would lie in front of one another.
   const isUpright =
     hip[1] > shoulder[1] && knee[1] - hip[1] > input.body.lengths.thigh / 2 && ankle[1] > knee[1];
-  const isKick = stage.recipe !== undefined && getSetup(stage.recipe).sideView === 'kick';
-  const hasStrap = isKick && forearmKickSetup(input).strap !== null;
-  return isUpright
-    ? drawUpright(input.body, posed, base, { ...result, hasStrap }, stage.label, options)
-    : null;
+  return isUpright ? drawUpright(input.body, stood, base, result, stage.label, options) : null;
 }
 
-type Posed = NonNullable<ReturnType<typeof poseStage>>;
+/** The same figure as from the side, on the same pads. */
+interface Stood {
+  readonly joints: FigureJoints;
+  /** Top of what lies under the arms, metres. */
+  readonly restY: number;
+  readonly hasStrap: boolean;
+}
+
+function standOf(input: SetupInput, stage: DrawnStage, result: SetupResult): Stood | null {
+  const isKick = stage.recipe !== undefined && getSetup(stage.recipe).sideView === 'kick';
+  if (isKick) {
+    const setup = forearmKickSetup(input);
+    const { figure, liftM } = poseKick(bodyAlongWall(input.body, setup), setup);
+    return { joints: figure, restY: liftM, hasStrap: setup.strap !== null };
+  }
+  const posed = poseStage(input, stage, result);
+  if (posed === null) return null;
+  const { joints, rests = [] } = posed;
+  const low = Math.min(joints.elbow[1], joints.wrist[1]);
+  const under = rests.filter(
+    ({ left, right, top }) =>
+      left <= joints.wrist[0] && joints.wrist[0] <= right && top <= low + 0.03,
+  );
+  return { joints, restY: Math.max(0, ...under.map(({ top }) => top)), hasStrap: false };
+}
 
 function drawUpright(
   body: Body,
-  { joints, rests = [] }: Posed,
+  { joints, restY, hasStrap }: Stood,
   base: Base,
-  { distances, hasStrap }: SetupResult & { readonly hasStrap: boolean },
+  { distances }: SetupResult,
   label: string,
   { pxPerM, units }: FrontOptions,
 ): Scene {
@@ -113,26 +135,28 @@ function drawUpright(
   const { shoulderJointWidth, outerShoulderWidth } = body.lengths;
   const restM = base.apart.metres / 2;
   const highM = Math.max(joints.toe[1], joints.heel[1], joints.ankle[1]) + front.footLong * H;
-  const halfM = Math.max(restM, outerShoulderWidth / 2) + sizes.besideM;
-  const middlePx = halfM * pxPerM + sizes.marginPx;
-  const floorPx = highM * pxPerM + sizes.marginPx;
-  const frame = makeFrame(pxPerM, middlePx, floorPx);
-  const restY = Math.max(
-    0,
-    ...rests
-      .filter(({ left, right }) => left <= joints.elbow[0] && joints.elbow[0] <= right)
-      .filter(({ top }) => top <= Math.min(joints.elbow[1], joints.wrist[1]) + 0.03)
-      .map(({ top }) => top),
-  );
-  const firstRow = floorPx + sizes.rowPx;
-  const secondRow = firstRow + sizes.rowPx;
   const shoulderX = shoulderJointWidth / 2;
   const text = (metres: number, isEstimated: boolean) => ({
     text: formatFigure(metres, units),
     sizePx: sizes.textPx,
     isEstimated,
   });
-  const isShoulderMeasured = body.basis.shoulderJointWidth === 'measured';
+  const rows = [
+    { halfM: restM, text: text(base.apart.metres, base.apart.basis === 'estimated') },
+    {
+      halfM: shoulderX,
+      text: text(shoulderJointWidth, body.basis.shoulderJointWidth === 'estimated'),
+    },
+  ];
+  const halfPx = Math.max(
+    (Math.max(restM, outerShoulderWidth / 2) + sizes.besideM) * pxPerM,
+    // Where a width is too short for its figure this stands beside it.
+    ...rows.map((row) => -levelExtent(-row.halfM * pxPerM, row.halfM * pxPerM, row.text)[0]),
+  );
+  const middlePx = halfPx + sizes.marginPx;
+  const floorPx = highM * pxPerM + sizes.marginPx;
+  const frame = makeFrame(pxPerM, middlePx, floorPx);
+  const secondRow = floorPx + 2 * sizes.rowPx;
   return {
     widthPx: rounded(2 * middlePx),
     heightPx: rounded(secondRow + sizes.marginPx),
@@ -154,19 +178,14 @@ function drawUpright(
       ...(hasStrap ? [strapAcross(frame, body, joints, base)] : []),
       groundBody(2 * middlePx, floorPx),
       line('floor', sizes.marginPx / 2, floorPx, 2 * middlePx - sizes.marginPx / 2, floorPx),
-      ...levelDimension(
-        frame.x(-restM),
-        frame.x(restM),
-        firstRow,
-        floorPx,
-        text(base.apart.metres, base.apart.basis === 'estimated'),
-      ),
-      ...levelDimension(
-        frame.x(-shoulderX),
-        frame.x(shoulderX),
-        secondRow,
-        firstRow,
-        text(shoulderJointWidth, !isShoulderMeasured),
+      ...rows.flatMap(({ halfM, text: figure }, index) =>
+        levelDimension(
+          frame.x(-halfM),
+          frame.x(halfM),
+          floorPx + sizes.rowPx * (index + 1),
+          floorPx + sizes.rowPx * index,
+          figure,
+        ),
       ),
     ],
     sentences: [`${label} from the front.`, sayWidths(base, shoulderJointWidth, units)],
@@ -188,7 +207,7 @@ export function sayWidths(base: Base, shouldersM: number, units: LengthUnits): s
 function drawBody(
   frame: Frame,
   body: Body,
-  joints: Posed['joints'],
+  joints: FigureJoints,
   base: Base,
   distances: readonly Distance[],
 ): Shape[] {
@@ -213,7 +232,7 @@ function drawBody(
   ];
   const thigh = evenly(thighFlesh(body));
   const leg = (
-    { knee, ankle }: Pick<Posed['joints'], 'knee' | 'ankle'>,
+    { knee, ankle }: Pick<FigureJoints, 'knee' | 'ankle'>,
     side: (p: Point) => Point,
   ) => {
     const foot: Point = [ankleX, ankle[1] + front.footLong * H];
@@ -325,7 +344,7 @@ function hairFromFront(frame: Frame, [x, y]: Point, H: number): string {
 }
 
 /** The band round both upper arms, just above the elbows. */
-function strapAcross(frame: Frame, body: Body, joints: Posed['joints'], { apart }: Base): Shape {
+function strapAcross(frame: Frame, body: Body, joints: FigureJoints, { apart }: Base): Shape {
   const t = 0.24;
   const [elbowX, shoulderX] = [apart.metres / 2, body.lengths.shoulderJointWidth / 2];
   const x = elbowX + (shoulderX - elbowX) * t + body.lengths.upperArmThickness / 2;
