@@ -162,6 +162,13 @@ function drawUpright(
     heightPx: rounded(secondRow + sizes.marginPx),
     pxPerM,
     shapes: [
+      // Behind the arms: seen where these do not stand under the shoulders.
+      ...[-shoulderX, shoulderX].map((x) =>
+        line('witness', frame.x(x), frame.y(joints.shoulder[1]), frame.x(x), secondRow),
+      ),
+      ...drawBody(frame, body, joints, base, distances),
+      ...(hasStrap ? [strapAcross(frame, body, joints, base)] : []),
+      // Over the flesh that is pressed flat on it.
       ...(restY > 0.005
         ? hatchedBox(
             frame.x(-restM - 0.08),
@@ -170,12 +177,6 @@ function drawUpright(
             restY * pxPerM,
           )
         : []),
-      // Behind the arms: seen where these do not stand under the shoulders.
-      ...[-shoulderX, shoulderX].map((x) =>
-        line('witness', frame.x(x), frame.y(joints.shoulder[1]), frame.x(x), secondRow),
-      ),
-      ...drawBody(frame, body, joints, base, distances),
-      ...(hasStrap ? [strapAcross(frame, body, joints, base)] : []),
       groundBody(2 * middlePx, floorPx),
       line('floor', sizes.marginPx / 2, floorPx, 2 * middlePx - sizes.marginPx / 2, floorPx),
       ...rows.flatMap(({ halfM, text: figure }, index) =>
