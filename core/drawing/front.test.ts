@@ -169,3 +169,25 @@ it('stands on the same pads as from the side, head clear of them, every figure o
     { numRuns: 60 },
   );
 });
+
+it('draws chest and belly as wide as they were measured, and no wider than a build may show', () => {
+  const trunkOf = (girths: object, t: 'chest' | 'belly') => {
+    const body = resolveBody({ heightM: 1.7, massKg: 62, girths });
+    const scene = draw({ ...usual, body }, 'HB11')!;
+    const all = scene.shapes.flatMap((one) =>
+      one.kind === 'path' && one.role === 'figureTrunk' ? pointsIn(one.d) : [],
+    );
+    const ys = all.map(([, y]) => y!);
+    const [top, bottom] = [Math.min(...ys), Math.max(...ys)];
+    // Upside down: the hips are on top, the shoulders below.
+    const level = bottom - (t === 'chest' ? 0.22 : 0.7) * (bottom - top);
+    const near = all.filter(([, y]) => Math.abs(y! - level) < 0.12 * (bottom - top));
+    return Math.max(...near.map(([x]) => Math.abs(x! - scene.widthPx / 2)));
+  };
+  expect(trunkOf({ bellyGirth: 1.2 }, 'belly')).toBeGreaterThan(trunkOf({}, 'belly') * 1.15);
+  expect(trunkOf({ chestGirth: 1.2 }, 'chest')).toBeGreaterThan(trunkOf({}, 'chest') * 1.08);
+  expect(trunkOf({ bellyGirth: 1.9 }, 'belly')).toBeCloseTo(
+    trunkOf({ bellyGirth: 1.6 }, 'belly'),
+    1,
+  );
+});

@@ -49,7 +49,9 @@ type Stations = readonly Station[];
 /** Where along the trunk chest and belly are measured: shares from the shoulder. */
 const measuredAt = { chest: 0.14, belly: 0.62 } as const;
 
-const within = (factor: number) => Math.min(buildLimits.high, Math.max(buildLimits.low, factor));
+/** No wider or thinner than a build may show. */
+export const buildWithin = (factor: number) =>
+  Math.min(buildLimits.high, Math.max(buildLimits.low, factor));
 
 /** Bones told thicker or thinner by what was measured round them, over the build as a whole. */
 const scaled = (stations: Stations, factorAt: (t: number) => number): Station[] =>
@@ -60,8 +62,8 @@ export function trunkFlesh(body: Body): Stations {
   const build = buildFactor(body);
   const [chest, belly] = [girthFactor(body, 'chestGirth'), girthFactor(body, 'bellyGirth')];
   if (chest === null && belly === null) return flesh.trunk;
-  const atChest = chest === null ? 1 : within(chest) / build;
-  const atBelly = belly === null ? 1 : within(belly) / build;
+  const atChest = chest === null ? 1 : buildWithin(chest) / build;
+  const atBelly = belly === null ? 1 : buildWithin(belly) / build;
   const share = (t: number) =>
     Math.min(1, Math.max(0, (t - measuredAt.chest) / (measuredAt.belly - measuredAt.chest)));
   return scaled(flesh.trunk, (t) => atChest + (atBelly - atChest) * share(t));
@@ -71,7 +73,7 @@ export function trunkFlesh(body: Body): Stations {
 export function thighFlesh(body: Body): Stations {
   const thigh = girthFactor(body, 'thighGirth');
   if (thigh === null) return flesh.thigh;
-  const atSeat = within(thigh) / buildFactor(body);
+  const atSeat = buildWithin(thigh) / buildFactor(body);
   return scaled(flesh.thigh, (t) => atSeat + (1 - atSeat) * t);
 }
 
