@@ -1,6 +1,7 @@
 import { screen, waitFor } from '@testing-library/react';
 import { renderUi } from '@/design/testing/renderUi';
 import { lengthIds } from '@/core/body/lengths';
+import { takenIds } from '@/core/body/taken';
 import { tableOf } from '@/core/units/keyed';
 import { BodyForm } from './BodyForm';
 
@@ -14,7 +15,12 @@ const show = () =>
     <BodyForm
       personId={4}
       units="cm"
-      initial={{ height: '170', mass: '', forearmHands: '', lengths: {} }}
+      initial={{
+        height: '170',
+        mass: '',
+        forearmHands: '',
+        lengths: tableOf(takenIds.map((id) => [id, ''] as const)),
+      }}
       current={tableOf(lengthIds.map((id) => [id, '25 cm'] as const)) as never}
       hands={[
         { value: '', label: 'As Prop-led has them: round a block' },
