@@ -4,4 +4,6 @@ export const tolerance = {
   lengthM: 1e-4,
   /** Rounding slack in sums of lengths (metres), far below anything a tape can show. */
   roundingM: 1e-9,
+  /** The same in sums of seconds, far below a tenth. */
+  roundingS: 1e-6,
 } as const;

@@ -1,4 +1,5 @@
 /** What each table may hold, for rows that came in by no door of ours; see setAside.ts. */
+import { mostTryS } from '@/core/running/exit';
 import { forearmHandsIds } from '@/core/body/hands';
 import { heightRangeM, massRangeKg } from '@/core/body/lengths';
 import { findTakenProblem, takenIds, type TakenId } from '@/core/body/taken';
@@ -191,8 +192,8 @@ export const rules: readonly Rule[] = [
     table: 'attempt',
     place: 'try',
     where: `what NOT IN ('hop', 'kick') OR julianday(date) IS NULL
-      OR (lift_s IS NOT NULL AND (typeof(lift_s) NOT IN ('real', 'integer') OR lift_s NOT BETWEEN 0 AND 60))
-      OR (exit_s IS NOT NULL AND (typeof(exit_s) NOT IN ('real', 'integer') OR exit_s NOT BETWEEN 0 AND 60))`,
+      OR (lift_s IS NOT NULL AND (typeof(lift_s) NOT IN ('real', 'integer') OR lift_s NOT BETWEEN 0 AND ${mostTryS}))
+      OR (exit_s IS NOT NULL AND (typeof(exit_s) NOT IN ('real', 'integer') OR exit_s NOT BETWEEN 0 AND ${mostTryS}))`,
     find: () => ({ words: 'A try could not be read.' }),
   },
   {

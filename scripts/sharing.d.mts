@@ -1,11 +1,7 @@
 import type { IncomingMessage, ServerResponse } from 'node:http';
+import type { AnswerState } from '../server/network/answerState';
 
 type Handle = (request: IncomingMessage, response: ServerResponse) => unknown;
-
-export interface AnswerState {
-  readonly asker: string;
-  readonly studio: string;
-}
 
 export interface ShareRule {
   readonly keepMs: number;

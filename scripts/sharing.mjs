@@ -1,6 +1,6 @@
 /**
  * Pages that several devices ask for at about the same time are drawn once. What one asker gets is
- * never older than their own asking: they join others while a page waits for its turn to be drawn,
+ * never older than their own asking, and never another's to see: they join others of their role while a page waits for its turn to be drawn,
  * and it is given again only as long as nothing at all was written in the studio, for a moment.
  */
 import { randomUUID } from 'node:crypto';
@@ -16,11 +16,13 @@ export const shareRule = {
   turnMs: 4000,
 };
 
-/** What the framework answers by; two requests that differ in one of them are two. */
+/**
+ * What the framework answers by; two requests that differ in one of them are two. Cookies are not
+ * among them: who asks is in the state, and no page sees more of it (`PageAsker`).
+ */
 const asked = [
   'host',
   'accept',
-  'cookie',
   'rsc',
   'next-router-state-tree',
   'next-router-prefetch',
@@ -168,12 +170,18 @@ export function shareAnswers(handle, stateOf, rule = shareRule) {
     if (first === undefined) return Promise.resolve();
     const state = stateOf(first.request);
     const answer = overhear(first.response, rule.mostBytes);
-    // What one may see may have changed while they waited: then everybody asks for themselves.
-    const isSame = state !== null && keyOf(first.request, state) === key;
+    // What somebody may see may have changed while they waited: then they ask for themselves.
+    const isStill = ({ request }, now) => now !== null && keyOf(request, now) === key;
+    const isSame = isStill(first, state);
     if (isSame) keep(fullKeyOf(key, state), answer);
-    Promise.resolve(handle(first.request, first.response)).then(first.resolve, first.reject);
+    // Within a promise: what fails at once fails for this one alone.
+    new Promise((done) => done(handle(first.request, first.response))).then(
+      first.resolve,
+      first.reject,
+    );
     for (const other of others) {
-      follow(isSame ? answer : null, other).then(other.resolve, other.reject);
+      const given = isSame && isStill(other, stateOf(other.request)) ? answer : null;
+      follow(given, other).then(other.resolve, other.reject);
     }
     return answer;
   }

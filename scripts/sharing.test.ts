@@ -1,6 +1,7 @@
 import http from 'node:http';
 import type { AddressInfo } from 'node:net';
-import { shareAnswers, shareRule, type AnswerState } from './sharing.mjs';
+import type { AnswerState } from '../server/network/answerState';
+import { shareAnswers, shareRule } from './sharing.mjs';
 
 let server: http.Server | undefined;
 afterEach(
@@ -29,6 +30,8 @@ async function serve(
     letGo: () => undefined as void,
     closed: 0,
     asked: 0,
+    /** Cookies of those who were put out. */
+    put: new Set<string>(),
   };
   const held = options.isHeld
     ? new Promise<void>((resolve) => (seen.letGo = resolve))
@@ -51,7 +54,11 @@ async function serve(
     response.write(`${request.method} `);
     response.end(`${request.url} ${serial}${body}`);
   };
-  const shared = shareAnswers(handle, () => seen.state, { ...shareRule, ...options.rule });
+  const shared = shareAnswers(
+    handle,
+    (request) => (seen.put.has(request.headers.cookie ?? '') ? null : seen.state),
+    { ...shareRule, ...options.rule },
+  );
   server = http.createServer((request, response) => {
     seen.asked += 1;
     return shared(request, response);
@@ -94,6 +101,9 @@ it('draws anew when anything was written, when somebody else asks, and for anoth
   seen.state = { asker: 'desk', studio: 'second' };
   expect((await read('/people')).text).toBe('GET /people 3');
   expect((await read('/people', { headers: { rsc: '1' } })).text).toBe('GET /people 4');
+  seen.state = { asker: 'tablet', studio: 'second' };
+  expect((await read('/people')).text).toBe('GET /people 5');
+  // Whoever is the same to a page gets the same page, whatever their cookie.
   expect((await read('/people', { headers: { cookie: 'a=b' } })).text).toBe('GET /people 5');
 });
 
@@ -211,4 +221,19 @@ it('keeps no more pages than it may, the newest of them', async () => {
   expect((await read('/c')).serial).toBe('3');
   expect((await read('/b')).serial).toBe('2');
   expect((await read('/a')).serial).toBe('4');
+});
+
+it('gives nothing of others to somebody who was put out while they waited', async () => {
+  const { seen, read } = await serve({ isHeld: true, rule: { atOnce: 1 } });
+  const first = read('/ladders');
+  await until(() => seen.drawn === 1);
+  const stays = read('/people', { headers: { cookie: 'stays' } });
+  await until(() => seen.asked === 2);
+  const put = read('/people', { headers: { cookie: 'put' } });
+  await until(() => seen.asked === 3);
+  seen.put.add('put');
+  seen.letGo();
+  await first;
+  // Each by a request of its own: the guard behind answers the second one as it must.
+  expect(new Set([(await stays).serial, (await put).serial])).toEqual(new Set(['2', '3']));
 });

@@ -92,7 +92,7 @@ it('is the same left and right, on its sheet and on the floor', () => {
 
 it('says how far elbows or hands stand from under the shoulders', () => {
   const says = (more: Partial<SetupInput>, stage: (typeof stageIds)[number]) =>
-    draw({ ...usual, ...more }, stage)!.sentences[1];
+    draw({ ...usual, ...more }, stage)!.caption;
   expect(says({}, 'FS10')).toBe(
     'Elbows 35 cm apart, shoulder joints 35 cm: straight under the shoulders.',
   );

@@ -18,6 +18,11 @@ import { poseStage, type DrawnStage } from './stageSide';
 
 const sizes = { textPx: 15, rowPx: 28, marginPx: 8, besideM: 0.16 } as const;
 
+/** The drawing, and how far elbows or hands stand from under the shoulders, in a sentence. */
+export interface FrontScene extends Scene {
+  readonly caption: string;
+}
+
 export interface FrontOptions {
   readonly pxPerM: number;
   readonly units: LengthUnits;
@@ -41,7 +46,7 @@ export function drawFront(
   input: SetupInput,
   stage: DrawnStage,
   options: FrontOptions,
-): Scene | null {
+): FrontScene | null {
   const result = solveStage(input, stage);
   const base = baseOf(result?.distances ?? []);
   if (result === null || base === null) return null;
@@ -87,7 +92,7 @@ function drawUpright(
   { distances }: SetupResult,
   label: string,
   { pxPerM, units }: FrontOptions,
-): Scene {
+): FrontScene {
   const H = body.heightM;
   const { shoulderJointWidth, outerShoulderWidth } = body.lengths;
   const restM = base.apart.metres / 2;
@@ -114,7 +119,9 @@ function drawUpright(
   const floorPx = highM * pxPerM + sizes.marginPx;
   const frame = makeFrame(pxPerM, middlePx, floorPx);
   const secondRow = floorPx + 2 * sizes.rowPx;
+  const caption = sayWidths(base, shoulderJointWidth, units);
   return {
+    caption,
     widthPx: rounded(2 * middlePx),
     heightPx: rounded(secondRow + sizes.marginPx),
     pxPerM,
@@ -146,12 +153,12 @@ function drawUpright(
         ),
       ),
     ],
-    sentences: [`${label} from the front.`, sayWidths(base, shoulderJointWidth, units)],
+    sentences: [`${label} from the front.`, caption],
   };
 }
 
 /** How far elbows or hands stand from under the shoulders. */
-export function sayWidths(base: FrontBase, shouldersM: number, units: LengthUnits): string {
+function sayWidths(base: FrontBase, shouldersM: number, units: LengthUnits): string {
   const what = base.kind === 'forearms' ? 'Elbows' : 'Hands';
   const figure = (metres: number) => `${formatFigure(metres, units)} ${units}`;
   const outM = (base.apart.metres - shouldersM) / 2;

@@ -1,4 +1,5 @@
 /** Coming down is part of the shape: as slow down as up. Source: handbook 01, 13. */
+import { tolerance } from '../tolerance';
 
 /** Two taps by hand, each a little early or late. */
 export const handTimingErrorS = 0.3;
@@ -24,5 +25,5 @@ export function isAsSlowOut(
   errorS = handTimingErrorS,
 ): boolean | null {
   if (liftS === null || liftS === undefined || exitS === null || exitS === undefined) return null;
-  return exitS + errorS >= liftS;
+  return exitS + errorS >= liftS - tolerance.roundingS;
 }

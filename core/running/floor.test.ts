@@ -250,6 +250,7 @@ describe('tries', () => {
   it.each([
     ['slower down than up', { liftS: 2, exitS: 3 }, 1, []],
     ['as slow, as far as two thumbs can tell', { liftS: 2, exitS: 1.7 }, 1, []],
+    ['the same where tenths do not add up exactly', { liftS: 3.2, exitS: 2.9 }, 1, []],
     ['dropped', { liftS: 2, exitS: 1.6 }, 0, ['drops-out']],
     [
       'dropped and loud',

@@ -59,7 +59,7 @@ export function PlacingStep({ view, courseId }: PlacingStepProps) {
                 <span className={classes.never}>never seen</span>
               </th>
               {rungs.map(({ stage, label, how, move, picture }) => (
-                <th key={stage} scope="col">
+                <th key={stage} scope="col" title={move === null ? `${label}. ${how}` : undefined}>
                   {move === null ? (
                     <RungHead label={label} picture={picture} />
                   ) : (

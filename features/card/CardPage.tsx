@@ -73,7 +73,7 @@ function HowItMoves({
       {front !== null && (
         <figure>
           <SceneView scene={front} label={stage.label} />
-          <figcaption>From the front. {front.sentences[1]}</figcaption>
+          <figcaption>From the front. {front.caption}</figcaption>
         </figure>
       )}
       {moves.map(

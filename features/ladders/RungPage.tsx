@@ -88,7 +88,7 @@ function FromFront({ view: { setupInput, stage, settings } }: { readonly view: R
   return (
     <figure className={classes.fromFront}>
       <SceneView scene={scene} label={stage.spec.label} />
-      <figcaption>From the front. {scene.sentences[1]}</figcaption>
+      <figcaption>From the front. {scene.caption}</figcaption>
     </figure>
   );
 }

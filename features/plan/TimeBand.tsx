@@ -118,6 +118,7 @@ interface BandItemProps {
 
 function BandItem({ item, done, clock, pxPerMinute, onResize, onLeaveOut }: BandItemProps) {
   const isDrill = item.kind === 'drill';
+  const words = `${item.label}${item.waves === 2 ? ' (in two turns)' : ''}`;
   const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({
     id: item.id,
     disabled: !isDrill,
@@ -165,13 +166,12 @@ function BandItem({ item, done, clock, pxPerMinute, onResize, onLeaveOut }: Band
       )}
       <span className={classes.bandLabel}>
         {done?.move === undefined ? (
-          item.label
+          words
         ) : (
           <ShowMove move={done.move} label={item.label} how={done.how} className={classes.bandShow}>
-            {item.label}
+            {words}
           </ShowMove>
         )}
-        {item.waves === 2 && ' (in two turns)'}
       </span>
       <span className={classes.bandMinutes}>{minutes} min</span>
       {isDrill && (

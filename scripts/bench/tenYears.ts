@@ -13,10 +13,10 @@ const read = async (path: string, headers: Readonly<Record<string, string>> = {}
 };
 
 let asked = 0;
-/** As somebody else each time: a page that is given again would be measured otherwise. */
+/** As another browser each time: a page that is given again would be measured otherwise. */
 const drawAnew = (path: string) => {
   asked += 1;
-  return read(path, { cookie: `asked=${asked}` });
+  return read(path, { 'user-agent': `bench ${asked}` });
 };
 
 const pages = [

@@ -65,8 +65,14 @@ it('belongs to the day', () => {
   }
 });
 
-it('tells devices apart, and shares nothing with one that is not let in', async () => {
+it('tells roles and doors apart, not devices, and shares nothing with one that is not let in', async () => {
   const [one, two] = [await letIn('assistant', 'One'), await letIn('teacher', 'Two')];
+  const another = await letIn('assistant', 'Three');
+  const askers = [one, another].map(
+    (token) => JSON.parse(throughDoor(token)!.split(' ')[0]!) as object,
+  );
+  expect(askers[0]).toEqual(askers[1]);
+  expect(askers[0]).toEqual({ role: 'assistant', isFromNetwork: true, isLocked: false });
   const states = [throughDoor(one), throughDoor(two), atDesk()];
   expect(states).not.toContain(null);
   expect(new Set(states).size).toBe(3);

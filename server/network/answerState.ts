@@ -3,7 +3,7 @@ import { countChanges } from '@/db/changes';
 import { database, findTrouble } from '../database';
 import { today } from '../clock';
 import { deskCookie, findAtDesk, noteAtDesk } from '../desk/desk';
-import { atDevice, type Asker } from './asker';
+import { atDevice, forPages, type Asker } from './asker';
 import { findDeviceBy } from './devices';
 import { deviceCookie, doorHeader, isFromNetwork } from './doorRules';
 
@@ -31,6 +31,7 @@ function askerOf(asking: Asking): Asker | null {
 }
 
 export interface AnswerState {
+  /** All of who asks that a page may go by. */
   readonly asker: string;
   readonly studio: string;
 }
@@ -47,7 +48,7 @@ export function answerState(asking: Asking): AnswerState | null {
     if (asker === null) return null;
     const changes = countChanges(database());
     if (changes === null) return null;
-    return { asker: JSON.stringify(asker), studio: JSON.stringify([changes, today()]) };
+    return { asker: JSON.stringify(forPages(asker)), studio: JSON.stringify([changes, today()]) };
   } catch {
     return null;
   }

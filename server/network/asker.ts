@@ -54,6 +54,18 @@ export const atDevice = (device: {
   isLocked: false,
 });
 
+/**
+ * All that a page may go by: it may be given to everybody else who is the same in this. Who exactly
+ * asks is known to changes alone.
+ */
+export type PageAsker = Pick<Asker, 'role' | 'isFromNetwork' | 'isLocked'>;
+
+export const forPages = ({ role, isFromNetwork, isLocked }: PageAsker): PageAsker => ({
+  role,
+  isFromNetwork,
+  isLocked,
+});
+
 /** Set by the guard alone; what somebody sends under this name is overwritten. */
 export const askerHeader = 'x-levitar-asker';
 

@@ -1,21 +1,21 @@
 /** Every page and every file asks who it is for; whoever is not named here gets nothing. */
 import { headers } from 'next/headers';
 import { notFound } from 'next/navigation';
-import { readAsker, type Asker } from './asker';
+import { forPages, readAsker, type Asker, type PageAsker } from './asker';
 
 export type Audience = 'teacher' | 'class';
 
 /** The teacher alone, or everybody who was let into the running class. */
-export const isFor = (audience: Audience, { role, isLocked }: Asker): boolean =>
+export const isFor = (audience: Audience, { role, isLocked }: PageAsker): boolean =>
   role === 'teacher'
     ? !isLocked || audience === 'class'
     : role === 'assistant' && audience === 'class';
 
 /** Who asks for this page. Somebody it is not for sees that there is no such page. */
-export async function askerOf(audience: Audience): Promise<Asker> {
+export async function askerOf(audience: Audience): Promise<PageAsker> {
   const asker = readAsker(await headers());
   if (!isFor(audience, asker)) notFound();
-  return asker;
+  return forPages(asker);
 }
 
 /** A page of the teacher's: nothing of it is read before it is known who asks. */
