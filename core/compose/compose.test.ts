@@ -14,7 +14,7 @@ import { listPatterns } from './sequences';
 import { seededRandom } from '../random';
 import { composeQuickly, takesNothing } from './quick';
 import { solveRounds, usualSolve } from './solve';
-import { findExcess } from './usage';
+import { findExcess, roomBeside } from './usage';
 
 let highs: Highs;
 beforeAll(async () => {
@@ -186,6 +186,27 @@ describe('patterns', () => {
     )!;
     // A try again is worth less than the first, and the change costs a little.
     expect(moving.value).toBeCloseTo(0.1 + 1 + 0.85 - 0.05, 9);
+  });
+});
+
+describe('room beside others', () => {
+  it('is what all of them together say, whoever else is there and whether they fit or not', () => {
+    const answers = new Set<boolean>();
+    for (let seed = 1; seed <= 60; seed += 1) {
+      const problem = { ...invent(seed, 3 + (seed % 5), 3), done: seed % 3 === 0 ? 1 : 0 };
+      const random = seededRandom(seed);
+      const patterns = problem.people.map((person) => listPatterns(person, problem));
+      const others = patterns
+        .slice(1)
+        .map((list) => list[Math.floor(list.length * random() * random())]!);
+      const hasRoom = roomBeside(others, problem);
+      for (const pattern of patterns[0]!) {
+        const isRoom = findExcess([pattern, ...others], problem).length === 0;
+        answers.add(isRoom);
+        expect([seed, hasRoom(pattern)]).toEqual([seed, isRoom]);
+      }
+    }
+    expect(answers.size).toBe(2);
   });
 });
 

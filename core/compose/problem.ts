@@ -206,6 +206,8 @@ export function weigh(
 ): Pattern {
   const { pins = [], before } = person;
   const { options, wall, worth } = pattern;
+  // Nothing asked for and nothing to keep: so it is for most, thousands of times.
+  if (pins.length === 0 && before === undefined) return { ...pattern, brokenPins: 0, value: worth };
   const broken = pins.filter((pin) => !keepsPin(pattern, pin, firstOpen(person, done))).length;
   let moved = 0;
   if (before !== undefined) {

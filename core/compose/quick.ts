@@ -2,7 +2,7 @@
 import { seededRandom } from '../random';
 import { bestWorth, shareOf, type Assignment, type Pattern, type RoundsProblem } from './problem';
 import { listPatterns } from './sequences';
-import { findExcess } from './usage';
+import { roomBeside } from './usage';
 
 /** Passes over everybody; a class settles in two or three. */
 const passes = 4;
@@ -32,11 +32,13 @@ export function composeQuickly(
   const order = problem.people.map((_, index) => index);
   const tryFor = (person: number): boolean => {
     const before = plan[person]!;
+    let hasRoom: ReturnType<typeof roomBeside> | undefined;
     for (const pattern of patterns[person]!) {
       if (pattern.value <= before.value) break;
+      hasRoom ??= roomBeside(plan.filter((_, other) => other !== person), problem);
+      if (!hasRoom(pattern)) continue;
       plan[person] = pattern;
-      if (findExcess(plan, problem).length === 0) return true;
-      plan[person] = before;
+      return true;
     }
     return false;
   };

@@ -17,7 +17,7 @@ import {
   type RoundsProblem,
   type Sequence,
 } from './problem';
-import { againShare, composeWeights, kindOf, roundWorth, stepAdds } from './worth';
+import { composeWeights, kindOf, roundWorth, shareAgain, stepAdds } from './worth';
 
 export interface SearchTask {
   readonly person: ComposePerson;
@@ -66,11 +66,15 @@ export function searchSequences(
   const behind = settleSequence([], [], person, problem);
   const past = behind.slice(0, open[0] ?? behind.length);
   const pastWorth = past.reduce(
-    (sum, option, round) => sum + factor * roundWorth(option, past.slice(0, round)),
+    (sum, option, round) => sum + factor * roundWorth(option, past, round),
     0,
   );
+  const table = tabulate(past, choices, person);
+  const { kinds, values, steps: stepTable, isAttempt, isRest, mustClimb, climbsFrom } = table;
+  const times = new Int32Array(table.kindsInAll);
+  for (const kind of table.pastKinds) if (kind >= 0) times[kind]! += 1;
   const extras = open.map((round) => choices.map((option) => extra(option, round)));
-  const ahead = boundAhead(past[past.length - 1], choices, extras, factor);
+  const ahead = boundAhead(table, extras, factor);
   const order = choices
     .map((option, index) => ({ index, value: option?.value ?? 0 }))
     .sort((a, b) => b.value - a.value)
@@ -94,13 +98,10 @@ export function searchSequences(
     if (found.length > most) leave(found.pop()!.surplus);
     if (found.length === most) bar = Math.max(over, found[most - 1]!.surplus);
   };
+  const count = choices.length;
   const visit = (depth: number, last: number, sum: number, tries: number): void => {
     const atMost = sum + ahead[depth]![last + 1]!;
-    if (atMost <= bar + 1e-12) {
-      leave(atMost);
-      return;
-    }
-    if (steps > mostSteps) {
+    if (atMost <= bar + 1e-12 || steps > mostSteps) {
       leave(atMost);
       return;
     }
@@ -112,15 +113,20 @@ export function searchSequences(
       return;
     }
     for (const choice of order) {
-      const option = choices[choice]!;
-      const now = tries + (option?.isAttempt ? 1 : 0);
-      if (option?.isAttempt && now > person.mostAttempts) continue;
-      if (option?.needsFirst && !isAsked(option, person) && !isClimbed(option, chosen)) continue;
-      const next = sum + factor * roundWorth(option, chosen) + extras[depth]![choice]!;
-      chosen.push(option);
+      const now = tries + isAttempt[choice]!;
+      if (isAttempt[choice] === 1 && now > person.mostAttempts) continue;
+      if (mustClimb[choice] === 1 && !climbsFrom[choice]!.some((kind) => times[kind]! > 0)) continue;
+      const kind = kinds[choice]!;
+      const share = shareAgain(isAttempt[choice] === 1, isRest[choice] === 1, times[kind]!);
+      // The same sum, in the same order, as `roundWorth` makes of the options themselves.
+      const worth = kind < 0 ? 0 : values[choice]! * share + stepTable[(last + 1) * count + choice]!;
+      const next = sum + factor * worth + extras[depth]![choice]!;
+      chosen.push(choices[choice]!);
       // What is too much so far is too much whatever follows.
-      if (!option?.isAttempt || (person.isBearable?.(chosen) ?? true)) {
+      if (isAttempt[choice] === 0 || (person.isBearable?.(chosen) ?? true)) {
+        if (kind >= 0) times[kind]! += 1;
         visit(depth + 1, choice, next, now);
+        if (kind >= 0) times[kind]! -= 1;
       }
       chosen.pop();
     }
@@ -129,39 +135,112 @@ export function searchSequences(
   return { found, leftAtMost: Math.max(over, leftAtMost), steps };
 }
 
-const isClimbed = (option: RoundOption, chosen: Sequence): boolean =>
-  chosen.some((one) => one !== null && option.above?.includes(kindOf(one)));
+/**
+ * What the search asks of its choices some ten thousand times, as numbers by their places: nothing
+ * is compared by its name while it runs.
+ */
+interface ChoiceTable {
+  /** What each choice is a version of, as a number; -1: nothing at all. */
+  readonly kinds: readonly number[];
+  /** The same of what is behind, in its order. */
+  readonly pastKinds: readonly number[];
+  readonly kindsInAll: number;
+  readonly values: Float64Array;
+  readonly isAttempt: Uint8Array;
+  readonly isRest: Uint8Array;
+  /** Asks for the rung before it, and the teacher did not ask for this very thing. */
+  readonly mustClimb: Uint8Array;
+  /** By choice: the kinds it is a step up from. */
+  readonly climbsFrom: readonly (readonly number[])[];
+  /** What going from one to another adds, row by row; the first row: from what is behind. */
+  readonly steps: Float64Array;
+}
+
+function tabulate(
+  past: Sequence,
+  choices: readonly (RoundOption | null)[],
+  person: Pick<ComposePerson, 'pins'>,
+): ChoiceTable {
+  const numbers = new Map<string, number>();
+  const numberOf = (kind: string) => {
+    const known = numbers.get(kind) ?? numbers.size;
+    numbers.set(kind, known);
+    return known;
+  };
+  const pastKinds = past.map((option) => (option === null ? -1 : numberOf(kindOf(option))));
+  const kinds = choices.map((option) => (option === null ? -1 : numberOf(kindOf(option))));
+  const climbsFrom = choices.map(
+    (option) => option?.above?.flatMap((kind) => numbers.get(kind) ?? []) ?? [],
+  );
+  const flags = (is: (option: RoundOption) => boolean) =>
+    Uint8Array.from(choices, (option) => (option !== null && is(option) ? 1 : 0));
+  const count = choices.length;
+  const steps = new Float64Array((count + 1) * count);
+  const climbs = new Uint8Array(numbers.size);
+  const last = past[past.length - 1];
+  choices.forEach((option, choice) => {
+    if (option === null) return;
+    for (const kind of climbsFrom[choice]!) climbs[kind] = 1;
+    steps[choice] = stepAdds(last, option);
+    for (let before = 0; before < count; before += 1) {
+      const kind = kinds[before]!;
+      if (before === choice || kind < 0) continue;
+      steps[(before + 1) * count + choice] =
+        climbs[kind] === 1 ? composeWeights.climb : -composeWeights.change;
+    }
+    for (const kind of climbsFrom[choice]!) climbs[kind] = 0;
+  });
+  return {
+    kinds,
+    pastKinds,
+    kindsInAll: numbers.size,
+    values: Float64Array.from(choices, (option) => option?.value ?? 0),
+    isAttempt: flags((option) => option.isAttempt === true),
+    isRest: flags((option) => option.isRest === true),
+    mustClimb: flags((option) => option.needsFirst === true && !isAsked(option, person)),
+    climbsFrom,
+    steps,
+  };
+}
 
 /**
  * By rounds planned and the last choice (0: none yet): the most that the rounds to come can add.
  * Doing the same thing again counts as the second time; what lies further back is not looked at.
  */
 function boundAhead(
-  last: RoundOption | null | undefined,
-  choices: readonly (RoundOption | null)[],
+  { kinds, pastKinds, values, isAttempt, isRest, steps }: ChoiceTable,
   extras: readonly (readonly number[])[],
   factor: number,
-): number[][] {
+): Float64Array[] {
   const { more } = composeWeights.again.hold;
-  const most = (option: RoundOption | null, before: RoundOption | null | undefined): number => {
-    if (option === null) return 0;
-    const isAgain = before !== null && before !== undefined && kindOf(before) === kindOf(option);
-    // Where worth counts against somebody, doing it again counts least.
-    const share = factor >= 0 ? againShare(option, isAgain ? 1 : 0) : option.isRest ? 1 : more;
-    return factor * (option.value * share + stepAdds(before, option));
-  };
-  const pairs = [last, ...choices].map((before) => choices.map((option) => most(option, before)));
-  const ahead: number[][] = Array.from({ length: extras.length + 1 }, () => []);
-  ahead[extras.length] = pairs.map(() => 0);
+  const count = kinds.length;
+  // Where worth counts against somebody, doing it again counts least.
+  const shareIn = (choice: number, isAgain: boolean) =>
+    factor >= 0
+      ? shareAgain(isAttempt[choice] === 1, isRest[choice] === 1, isAgain ? 1 : 0)
+      : isRest[choice] === 1
+        ? 1
+        : more;
+  const anew = kinds.map((_, choice) => values[choice]! * shareIn(choice, false));
+  const again = kinds.map((_, choice) => values[choice]! * shareIn(choice, true));
+  const ahead = Array.from({ length: extras.length + 1 }, () => new Float64Array(count + 1));
+  const lastKind = pastKinds[pastKinds.length - 1] ?? -1;
   for (let depth = extras.length - 1; depth >= 0; depth -= 1) {
-    ahead[depth] = pairs.map((row) => {
+    const now = ahead[depth]!;
+    const then = ahead[depth + 1]!;
+    const added = extras[depth]!;
+    // Only from what is behind where nothing is chosen yet.
+    for (let before = depth === 0 ? 0 : 1; before <= (depth === 0 ? 0 : count); before += 1) {
+      const kind = before === 0 ? lastKind : kinds[before - 1]!;
       let best = -Infinity;
-      row.forEach((adds, choice) => {
-        const all = adds + extras[depth]![choice]! + ahead[depth + 1]![choice + 1]!;
+      for (let choice = 0; choice < count; choice += 1) {
+        const own = kinds[choice]!;
+        const worth = own < 0 ? 0 : own === kind ? again[choice]! : anew[choice]!;
+        const all = factor * (worth + steps[before * count + choice]!) + added[choice]! + then[choice + 1]!;
         if (all > best) best = all;
-      });
-      return best;
-    });
+      }
+      now[before] = best;
+    }
   }
   return ahead;
 }

@@ -1,5 +1,6 @@
 /** What a set of patterns takes in each round, and what it takes too much of. */
 import { roomRules } from '../room/room';
+import { tolerance } from '../tolerance';
 import {
   roundsForTeacher,
   stationKey,
@@ -9,6 +10,8 @@ import {
 } from './problem';
 
 export interface Usage {
+  /** By round and wall: who may fall there, less those who stand between them. */
+  readonly falling: ReadonlyMap<string, number>[];
   /** By round and wall, metres, with what lies between two who may fall. */
   readonly walls: ReadonlyMap<string, number>[];
   readonly pieces: ReadonlyMap<string, number>[];
@@ -64,13 +67,18 @@ function stationsIn(patterns: readonly Pattern[], round: number): Station[] {
   return alone;
 }
 
+/** The mat's widths between so many who may fall beyond those that others can stand between. */
+const gapsFor = (falling: number): number => Math.max(0, falling - 1) * roomRules.sidewaysM;
+
 export function addUp(patterns: readonly Pattern[], rounds: number): Usage {
   const walls = Array.from({ length: rounds }, () => new Map<string, number>());
   const pieces = Array.from({ length: rounds }, () => new Map<string, number>());
   const hands = Array<number>(rounds).fill(0);
   const circles = Array<number>(rounds).fill(0);
+  const fallers: ReadonlyMap<string, number>[] = [];
   for (let round = 0; round < rounds; round += 1) {
     const falling = new Map<string, number>();
+    fallers.push(falling);
     for (const { option, wall, alongM, pieces: own } of stationsIn(patterns, round)) {
       if (alongM !== null && wall !== null) {
         walls[round]!.set(wall, (walls[round]!.get(wall) ?? 0) + alongM);
@@ -84,11 +92,11 @@ export function addUp(patterns: readonly Pattern[], rounds: number): Usage {
     }
     // Others stand between those who may fall; where there are too few, a mat's width does.
     for (const [wall, more] of falling) {
-      const gaps = Math.max(0, more - 1);
-      if (gaps > 0) walls[round]!.set(wall, walls[round]!.get(wall)! + gaps * roomRules.sidewaysM);
+      const gaps = gapsFor(more);
+      if (gaps > 0) walls[round]!.set(wall, walls[round]!.get(wall)! + gaps);
     }
   }
-  return { walls, pieces, hands, circles };
+  return { falling: fallers, walls, pieces, hands, circles };
 }
 
 /** Every hard rule that is broken; empty for a plan that holds. Rounds that are over are past. */
@@ -115,4 +123,47 @@ export function findExcess(patterns: readonly Pattern[], problem: RoundsProblem)
   if (rounds > 0)
     note(rounds - 1, 'watching', 'teacher', roundsWithTeacher - roundsForTeacher(problem));
   return excess;
+}
+
+/**
+ * Is there room for one more? What the others take is added up once; each pattern that is tried is
+ * then held against it alone. Answers as `findExcess` of all of them would: with a pattern that
+ * takes turns, which may widen another's station, it asks that.
+ */
+export function roomBeside(
+  others: readonly Pattern[],
+  problem: RoundsProblem,
+): (pattern: Pattern) => boolean {
+  const { rounds, walls, pieces, helpers, circles, done = 0 } = problem;
+  const { falling, ...used } = addUp(others, rounds);
+  const mayTeach = roundsForTeacher(problem);
+  // Metres of lanes alone: the gaps between them change with whoever comes.
+  const lanes = used.walls.map((round, index) =>
+    walls.map(({ id }) => (round.get(id) ?? 0) - gapsFor(falling[index]!.get(id) ?? 0)),
+  );
+  const isOver = (taken: number, there: number) => taken - there > tolerance.roundingM;
+  const isSound =
+    findExcess(others, problem).every(({ what }) => what === 'wall' || what === 'watching');
+  return (pattern) => {
+    if (pattern.shares) return findExcess([...others, pattern], problem).length === 0;
+    if (!isSound) return false;
+    let roundsWithTeacher = 0;
+    for (let round = done; round < rounds; round += 1) {
+      const option = pattern.options[round] ?? null;
+      for (const [at, { id, lengthM }] of walls.entries()) {
+        const isHere = option?.alongM !== undefined && pattern.wall === id;
+        const fall = (falling[round]!.get(id) ?? 0) + (isHere ? (option.isAttempt ? 1 : -1) : 0);
+        const metres = lanes[round]![at]! + (isHere ? option.alongM! : 0) + gapsFor(fall);
+        if (isOver(metres, lengthM)) return false;
+      }
+      for (const { piece, count } of option?.pieces ?? []) {
+        if (isOver((used.pieces[round]!.get(piece) ?? 0) + count, pieces[piece] ?? 0)) return false;
+      }
+      if (isOver(used.circles[round]! + (option?.needsCircle ? 1 : 0), circles)) return false;
+      const hands = used.hands[round]! + (option?.needsHand ? 1 : 0);
+      if (isOver(hands, helpers[round]! + 1)) return false;
+      if (hands > helpers[round]!) roundsWithTeacher += 1;
+    }
+    return roundsWithTeacher <= mayTeach;
+  };
 }

@@ -30,7 +30,7 @@ export const composeWeights = {
 export const kindOf = ({ same, id }: Pick<RoundOption, 'same' | 'id'>): string => same ?? id;
 
 /** The share of its worth that something has when it was done so often before. */
-export function againShare({ isAttempt, isRest }: RoundOption, times: number): number {
+export function shareAgain(isAttempt: boolean, isRest: boolean, times: number): number {
   if (times === 0 || isRest) return 1;
   const { once, more } = composeWeights.again[isAttempt ? 'attempt' : 'hold'];
   return times === 1 ? once : more;
@@ -42,23 +42,31 @@ export function stepAdds(before: RoundOption | null | undefined, option: RoundOp
   return option.above?.includes(kindOf(before)) ? composeWeights.climb : -composeWeights.change;
 }
 
-/** What one more round adds to those before it. */
+/**
+ * What one more round adds to those before it.
+ *
+ * @param rounds so many of `before` are looked at; all of them where not given
+ */
 export function roundWorth(
   option: RoundOption | null,
   before: readonly (RoundOption | null)[],
+  rounds: number = before.length,
 ): number {
   if (option === null) return 0;
   const kind = kindOf(option);
   let times = 0;
-  for (const one of before) if (one !== null && kindOf(one) === kind) times += 1;
-  return option.value * againShare(option, times) + stepAdds(before[before.length - 1], option);
+  for (let round = 0; round < rounds; round += 1) {
+    const one = before[round];
+    if (one && kindOf(one) === kind) times += 1;
+  }
+  return option.value * shareAgain(option.isAttempt === true, option.isRest === true, times) + stepAdds(before[rounds - 1], option);
 }
 
 /** A whole evening of one student. */
 export function worthOf(options: readonly (RoundOption | null)[]): number {
   let worth = 0;
   options.forEach((option, round) => {
-    worth += roundWorth(option, options.slice(0, round));
+    worth += roundWorth(option, options, round);
   });
   return worth;
 }
