@@ -58,8 +58,13 @@ export function findBests(
 }
 
 /** Adds sequences to the plain ones until no other betters the programme with shares allowed. */
-export function growPatterns(highs: Highs, problem: RoundsProblem): Grown {
-  const plain = problem.people.map((person) => listPatterns(person, problem));
+export function growPatterns(
+  highs: Highs,
+  problem: RoundsProblem,
+  plain: readonly (readonly Pattern[])[] = problem.people.map((person) =>
+    listPatterns(person, problem),
+  ),
+): Grown {
   const bests = findBests(problem, plain);
   const patterns = plain.map(dropDominated);
   const known = patterns.map(

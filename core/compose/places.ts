@@ -236,14 +236,24 @@ export function placeEverybody(
   );
   const everywhere = solid.flat();
   const kept = new Map<string, Place>();
+  /** The last round in which somebody lay on their mat; -1: in none so far. */
+  const last = new Map<string, number>();
   for (let round = 0; round < rounds; round += 1) {
     const taken = [...solid[round]!];
-    // Who has a mat keeps it; only then do others look for one.
-    const left = people.filter(({ id }) => !places[round]!.has(id));
-    const order = [
-      ...left.filter(({ id }) => kept.has(id)),
-      ...left.filter(({ id }) => !kept.has(id)),
-    ];
+    // Who works comes before who rests, who lies on a mat keeps it, and of those who look for one
+    // the first is whose round is worth most: where floor is short, turns cost as little as they can.
+    const worth = ({ pattern }: PlacedPerson) => {
+      const option = optionIn(pattern, round);
+      return option === null || option.isRest ? -1 : option.value;
+    };
+    const order = people
+      .filter(({ id }) => !places[round]!.has(id))
+      .sort(
+        (a, b) =>
+          Number(worth(a) < 0) - Number(worth(b) < 0) ||
+          (last.get(b.id) ?? -1) - (last.get(a.id) ?? -1) ||
+          worth(b) - worth(a),
+      );
     for (const { id, pattern } of order) {
       const heightM = optionIn(pattern, round)?.heightM ?? 0;
       const before = kept.get(id);
@@ -256,7 +266,10 @@ export function placeEverybody(
       places[round]!.set(id, place);
       const own = floorOf(place, ground);
       if (own) taken.push(own);
-      if (place.kind === 'mat') kept.set(id, place);
+      if (place.kind === 'mat') {
+        kept.set(id, place);
+        last.set(id, round);
+      }
     }
   }
   return places;

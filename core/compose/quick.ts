@@ -35,7 +35,10 @@ export function composeQuickly(
     let hasRoom: ReturnType<typeof roomBeside> | undefined;
     for (const pattern of patterns[person]!) {
       if (pattern.value <= before.value) break;
-      hasRoom ??= roomBeside(plan.filter((_, other) => other !== person), problem);
+      hasRoom ??= roomBeside(
+        plan.filter((_, other) => other !== person),
+        problem,
+      );
       if (!hasRoom(pattern)) continue;
       plan[person] = pattern;
       return true;

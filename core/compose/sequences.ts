@@ -115,11 +115,13 @@ export function searchSequences(
     for (const choice of order) {
       const now = tries + isAttempt[choice]!;
       if (isAttempt[choice] === 1 && now > person.mostAttempts) continue;
-      if (mustClimb[choice] === 1 && !climbsFrom[choice]!.some((kind) => times[kind]! > 0)) continue;
+      if (mustClimb[choice] === 1 && !climbsFrom[choice]!.some((kind) => times[kind]! > 0))
+        continue;
       const kind = kinds[choice]!;
       const share = shareAgain(isAttempt[choice] === 1, isRest[choice] === 1, times[kind]!);
       // The same sum, in the same order, as `roundWorth` makes of the options themselves.
-      const worth = kind < 0 ? 0 : values[choice]! * share + stepTable[(last + 1) * count + choice]!;
+      const worth =
+        kind < 0 ? 0 : values[choice]! * share + stepTable[(last + 1) * count + choice]!;
       const next = sum + factor * worth + extras[depth]![choice]!;
       chosen.push(choices[choice]!);
       // What is too much so far is too much whatever follows.
@@ -236,7 +238,8 @@ function boundAhead(
       for (let choice = 0; choice < count; choice += 1) {
         const own = kinds[choice]!;
         const worth = own < 0 ? 0 : own === kind ? again[choice]! : anew[choice]!;
-        const all = factor * (worth + steps[before * count + choice]!) + added[choice]! + then[choice + 1]!;
+        const all =
+          factor * (worth + steps[before * count + choice]!) + added[choice]! + then[choice + 1]!;
         if (all > best) best = all;
       }
       now[before] = best;

@@ -89,7 +89,7 @@ export function solveRounds(
 ): RoundsPlan {
   const all = problem.people.map((person) => listPatterns(person, problem));
   const quick = composeQuickly(problem, options.seed, all);
-  const grown = growPatterns(highs, problem);
+  const grown = growPatterns(highs, problem, all);
   const { bests } = grown;
   let best: Found = { assignment: quick, objective: scoreAssignment(quick, bests) };
   const trivial = trivialBound(bests);

@@ -142,8 +142,9 @@ export function roomBeside(
     walls.map(({ id }) => (round.get(id) ?? 0) - gapsFor(falling[index]!.get(id) ?? 0)),
   );
   const isOver = (taken: number, there: number) => taken - there > tolerance.roundingM;
-  const isSound =
-    findExcess(others, problem).every(({ what }) => what === 'wall' || what === 'watching');
+  const isSound = findExcess(others, problem).every(
+    ({ what }) => what === 'wall' || what === 'watching',
+  );
   return (pattern) => {
     if (pattern.shares) return findExcess([...others, pattern], problem).length === 0;
     if (!isSound) return false;

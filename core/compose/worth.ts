@@ -59,7 +59,10 @@ export function roundWorth(
     const one = before[round];
     if (one && kindOf(one) === kind) times += 1;
   }
-  return option.value * shareAgain(option.isAttempt === true, option.isRest === true, times) + stepAdds(before[rounds - 1], option);
+  return (
+    option.value * shareAgain(option.isAttempt === true, option.isRest === true, times) +
+    stepAdds(before[rounds - 1], option)
+  );
 }
 
 /** A whole evening of one student. */

@@ -3,6 +3,7 @@ import loadHighs from 'highs';
 import { composeClass } from '@/core/compose/composeClass';
 import { prepareClass, type PreparedClass, type Wishes } from '@/core/compose/prepared';
 import { usualSolve } from '@/core/compose/solve';
+import type { Room } from '@/core/room/room';
 import { inventClass } from '@/core/testing/inventClass';
 import { medianOf, print } from './timing';
 
@@ -13,10 +14,32 @@ interface Made {
   readonly wishes: Wishes;
 }
 
-function makeClass(seed: number, people: number): Made {
+/** Floor for one: a mat, what is kept free beside it and a share of the ways between, m². */
+const floorEach = 2.6;
+
+/** The same room, as much wider and deeper as so many people need. */
+function widen(room: Room, people: number): Room {
+  const times = Math.max(1, Math.sqrt((floorEach * people) / (room.widthM * room.depthM)));
+  const scaled = (metres: number) => Math.round(metres * times * 20) / 20;
+  return {
+    ...room,
+    widthM: scaled(room.widthM),
+    depthM: scaled(room.depthM),
+    blocked: room.blocked.map((one) => ({
+      ...one,
+      fromM: scaled(one.fromM),
+      toM: scaled(one.toM),
+    })),
+    low: room.low.map((one) => ({ ...one, depthM: scaled(one.depthM) })),
+  };
+}
+
+/** @param isCrowded in the room as it was invented, however little of it there is */
+function makeClass(seed: number, people: number, isCrowded = false): Made {
   const { input, wishes: usual } = inventClass(seed, people);
   const wishes: Wishes = { ...usual, minutes: 90, rounds: 4, helpers: 1 };
-  return { prepared: prepareClass({ ...input, ...wishes }), wishes };
+  const room = isCrowded ? input.room : widen(input.room, people);
+  return { prepared: prepareClass({ ...input, ...wishes, room }), wishes };
 }
 
 const timed = (work: () => unknown): number => {
@@ -28,8 +51,9 @@ const timed = (work: () => unknown): number => {
 export async function benchClasses(): Promise<void> {
   const highs = await loadHighs();
   for (const [people, quickTarget, target] of [
-    [24, 200, 3000],
-    [48, undefined, 8000],
+    [14, 200, 3000],
+    [24, 200, 5000],
+    [48, undefined, 10_000],
   ] as const) {
     const classes = seeds.map((seed) => makeClass(seed, people));
     const figure = (name: string, work: (made: Made) => number, bar?: number) =>
@@ -68,6 +92,15 @@ export async function benchClasses(): Promise<void> {
       1000,
     );
   }
+  const crowded = seeds.map((seed) => {
+    const { prepared, wishes } = makeClass(seed, 24, true);
+    const { room } = prepared;
+    const { gapPercent } = composeClass(highs, prepared, wishes, usualSolve);
+    return `${Math.round(room.widthM * room.depthM)} m²: ${gapPercent.toFixed(2)} %`;
+  });
+  console.log(
+    `24 in rooms as they come, where turns are taken on the floor: ${crowded.join(', ')}`,
+  );
   const { rss } = process.memoryUsage();
   print({
     name: 'Memory of the whole process, solver included',

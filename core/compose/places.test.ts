@@ -1,0 +1,91 @@
+import { roomFile } from '../room/roomFile';
+import { placeEverybody, type Ground } from './places';
+import type { Pattern, RoundOption } from './problem';
+
+const room = roomFile.parse({
+  format: 'levitar-room',
+  version: 1,
+  widthM: 3,
+  depthM: 2,
+  ceilingM: 2.6,
+  blocked: [],
+  doors: [],
+  low: [],
+});
+const floor = { left: 0, right: 3, bottom: 0, top: 2 };
+const ground: Ground = { room, spans: [], floor, circleM: 1 };
+
+const option = (id: string, value: number, more: Partial<RoundOption> = {}): RoundOption => ({
+  id,
+  value,
+  heightM: 1,
+  pieces: [],
+  ...more,
+});
+const rest = option('rest', 0.05, { isRest: true });
+
+const pattern = (...options: (RoundOption | null)[]): Pattern => ({
+  options,
+  wall: null,
+  worth: 1,
+  value: 1,
+  brokenPins: 0,
+});
+
+/** By round: who has a mat of their own. */
+const whoLies = (people: Readonly<Record<string, Pattern>>, rounds: number): string[][] =>
+  placeEverybody(
+    Object.entries(people).map(([id, one]) => ({ id, pattern: one })),
+    rounds,
+    ground,
+  ).map((round) => [...round].flatMap(([id, { kind }]) => (kind === 'mat' ? id : [])).sort());
+
+/** So many mats lie on this floor. */
+const there = whoLies(
+  Object.fromEntries(Array.from({ length: 9 }, (_, at) => [`p${at}`, pattern(option('a', 1))])),
+  1,
+)[0]!.length;
+
+describe('where floor is short', () => {
+  it('holds fewer than ask for it here', () => {
+    expect(there).toBeGreaterThan(1);
+    expect(there).toBeLessThan(5);
+  });
+
+  it('gives it to whoever works before whoever rests or is not there', () => {
+    const people = {
+      resting: pattern(rest),
+      late: pattern(null),
+      ...Object.fromEntries(
+        Array.from({ length: there }, (_, at) => [`w${at}`, pattern(option('a', 0.2))]),
+      ),
+    };
+    expect(whoLies(people, 1)[0]).toEqual(Array.from({ length: there }, (_, at) => `w${at}`));
+  });
+
+  it('makes those take turns whose round is worth least', () => {
+    const people = Object.fromEntries(
+      Array.from({ length: there + 2 }, (_, at) => [`v${at}`, pattern(option('a', 0.1 + at / 10))]),
+    );
+    expect(whoLies(people, 1)[0]).toEqual(Array.from({ length: there }, (_, at) => `v${at + 2}`));
+  });
+
+  it('leaves a mat with whoever has it while they work, not while they rest', () => {
+    const small = option('a', 0.2);
+    const large = option('b', 0.9);
+    const people: Record<string, Pattern> = {
+      stays: pattern(small, small, small),
+      goes: pattern(small, rest, small),
+      ...Object.fromEntries(
+        Array.from({ length: there - 2 }, (_, at) => [`w${at}`, pattern(small, small, small)]),
+      ),
+      late: pattern(null, large, large),
+    };
+    const [first, second, third] = whoLies(people, 3);
+    expect(first).toContain('goes');
+    expect(second).not.toContain('goes');
+    expect(second).toContain('late');
+    // Back again, the mat of somebody who works is not taken from them.
+    expect(third).toEqual(second);
+  });
+});
