@@ -1,6 +1,5 @@
 'use client';
 
-import { sayShortDay } from '@/design/days';
 import { Button, Checkbox, Group, NativeSelect, TextInput } from '@mantine/core';
 import { useDebouncedValue } from '@mantine/hooks';
 import {
@@ -11,33 +10,30 @@ import {
   type SortingState,
 } from '@tanstack/react-table';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import Link from 'next/link';
 import { useMemo, useRef, useState, useTransition } from 'react';
 import { ladderIds, ladderTable } from '@/core/catalog/stage';
 import { verdictKinds } from '@/core/ladder/verdictKinds';
-import { formatHeight, type LengthUnits } from '@/core/units/length';
+import type { LengthUnits } from '@/core/units/length';
 import type { PeopleRow } from '@/features/ladders/read';
 import { archivePeopleAction } from './actions';
-import { AnotherWayMark, VerdictMark, verdictWords } from '@/design/marks/VerdictMark';
+import { verdictWords } from '@/design/marks/VerdictMark';
 import { showProblems, showSaved } from '@/design/notices';
 import { filterPeople, noFilter, rungOf, type PeopleFilter } from './filter';
+import { PersonCells, rowPx, type PersonCellsProps } from './PersonCells';
 import classes from './people.module.css';
 
-interface PeopleTableProps {
+export interface PeopleTableProps {
   readonly rows: readonly PeopleRow[];
   readonly courses: readonly { readonly id: number; readonly name: string }[];
   readonly units: LengthUnits;
-  readonly today: string;
 }
 
-const rowPx = 46;
-const consentWords = { yes: 'yes', ask: 'ask', no: 'no' } as const;
 const column = createColumnHelper<PeopleRow>();
 
 const any = (label: string) => ({ value: '', label });
 
 /** Everyone: searched, sorted and filtered here; only the rows in view are drawn. */
-export function PeopleTable({ rows, courses, units, today }: PeopleTableProps) {
+export function PeopleTable({ rows, courses, units }: PeopleTableProps) {
   const [filter, setFilter] = useState<PeopleFilter>(noFilter);
   const [sorting, setSorting] = useState<SortingState>([{ id: 'name', desc: false }]);
   const [picked, setPicked] = useState<ReadonlySet<number>>(new Set());
@@ -196,7 +192,6 @@ export function PeopleTable({ rows, courses, units, today }: PeopleTableProps) {
                   row={row}
                   family={filter.family}
                   units={units}
-                  today={today}
                   isPicked={picked.has(row.id)}
                   onPick={() => {
                     const next = new Set(picked);
@@ -222,43 +217,19 @@ export function PeopleTable({ rows, courses, units, today }: PeopleTableProps) {
   );
 }
 
-interface PersonLineProps {
-  readonly row: PeopleRow;
-  readonly family: PeopleFilter['family'];
-  readonly units: LengthUnits;
-  readonly today: string;
+interface PersonLineProps extends PersonCellsProps {
   readonly isPicked: boolean;
   readonly onPick: () => void;
 }
 
-function PersonLine({ row, family, units, isPicked, onPick }: PersonLineProps) {
-  const rung = rungOf(row, family);
+function PersonLine({ isPicked, onPick, ...cells }: PersonLineProps) {
+  const { row } = cells;
   return (
     <tr style={{ height: rowPx }} className={row.isArchived ? classes.archived : undefined}>
       <td className={classes.pick}>
         <Checkbox aria-label={`Choose ${row.name}`} checked={isPicked} onChange={onPick} />
       </td>
-      <th scope="row">
-        <Link href={`/people/${row.id}`} prefetch={false}>
-          {row.name}
-        </Link>
-      </th>
-      <td>
-        {rung?.kind && (
-          <span className={classes.verdict}>
-            {rung.isElsewhere ? <AnotherWayMark /> : <VerdictMark kind={rung.kind} />}
-            {rung.isElsewhere ? 'another shape' : verdictWords[rung.kind]}
-          </span>
-        )}
-      </td>
-      <td>{rung?.present ?? 'not begun'}</td>
-      <td className={classes.courses}>{row.courses.join(', ')}</td>
-      <td className={classes.number}>{formatHeight(row.heightM, units)}</td>
-      <td className={classes.number}>
-        {row.lastSeen === null ? 'never' : sayShortDay(row.lastSeen)}
-      </td>
-      <td>{consentWords[row.consent]}</td>
-      <td>{row.isScreeningDue ? 'due' : ''}</td>
+      <PersonCells {...cells} />
     </tr>
   );
 }

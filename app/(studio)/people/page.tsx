@@ -1,10 +1,9 @@
 import { Title } from '@mantine/core';
 import { readPeople } from '@/features/ladders/read';
-import { today } from '@/server/clock';
 import { LinkButton } from '@/design/LinkButton';
 import { CautionLine, Page } from '@/design/Page';
-import { AddPerson } from '@/features/people/AddPerson';
-import { PeopleTable } from '@/features/people/PeopleTable';
+import { AddPerson, PeopleTable } from '@/features/people/later';
+import { PlainPeople } from '@/features/people/PlainPeople';
 import classes from '@/features/people/people.module.css';
 import { teacherPage } from '@/server/network/guarded';
 
@@ -30,7 +29,12 @@ function PeoplePage() {
         </LinkButton>
       </div>
       {rows.length > 0 && (
-        <PeopleTable rows={rows} courses={courses} units={settings.units} today={today()} />
+        <PeopleTable
+          rows={rows}
+          courses={courses}
+          units={settings.units}
+          plain={<PlainPeople rows={rows} units={settings.units} />}
+        />
       )}
       <CautionLine />
     </Page>
