@@ -196,3 +196,60 @@ describe('ranges that were measured', () => {
     expect(rest(130)).toBe(0);
   });
 });
+
+describe('the low block of a shoulder rest, kept further out', () => {
+  const at = (metres: number, more: Partial<SetupInput> = {}) =>
+    solve('shoulder-rest', [row('shoulder-rest', 'lowBlockOut', metres)], more);
+  const blocks = (count: number) => ({ pieces: [{ piece: 'foam-block', count }] as const });
+  const columns = ({ notes }: { readonly notes: readonly string[] }) =>
+    notes.filter((note) => note.startsWith('Two columns'));
+
+  it('carries what lies across it while half of its depth is on it', () => {
+    for (const metres of [0.03, 0.05, 0.07, 0.075]) {
+      const { stack, cautions, notes } = at(metres);
+      expect(stack).toEqual(solve('shoulder-rest').stack);
+      expect(cautions).toEqual([]);
+      expect(columns({ notes })).toEqual([]);
+    }
+  });
+
+  it('carries it no more beyond that, and says what to do while no second column has room', () => {
+    for (const metres of [0.08, 0.12, 0.17]) {
+      const { stack, cautions } = at(metres);
+      expect(cautions).toHaveLength(1);
+      expect(cautions[0]).toContain(`At ${Math.round(metres * 100)} cm`);
+      expect(cautions[0]).toContain('8 cm or nearer, or 18 cm or further');
+      expect(stack).toEqual(solve('shoulder-rest').stack);
+    }
+  });
+
+  it('leaves a second column to carry it, counted with the rest', () => {
+    const before = solve('shoulder-rest').stack!;
+    const result = at(0.18);
+    expect(result.cautions).toEqual([]);
+    expect(columns(result)).toHaveLength(1);
+    expect(result.stack!.heightM).toBe(before.heightM);
+    expect(result.stack!.layers[0]!.count).toBe(before.layers[0]!.count + 1);
+    expect(result.stack!.layers.slice(1)).toEqual(before.layers.slice(1));
+    const { ways } = getSetup('shoulder-rest').ways(usual, result);
+    const taken = (list: (typeof ways)[number]['props']) =>
+      list.reduce((sum, { count }) => sum + count, 0);
+    expect(taken(ways[0]!.props)).toBe(
+      before.layers.reduce((sum, { count }) => sum + count, 0) + 1,
+    );
+  });
+
+  it('says what is missing where the cupboard holds one column alone', () => {
+    const layers = at(0.2, blocks(9)).stack!.layers.reduce((sum, { count }) => sum + count, 0);
+    expect(at(0.2, blocks(layers)).cautions).toEqual([]);
+    expect(at(0.2, blocks(layers - 1)).cautions).toEqual([
+      'One more foam block is needed for the column at the wall.',
+    ]);
+  });
+
+  it('is computed anew where the hands find no hold on it', () => {
+    const { distances, cautions } = at(0.6);
+    expect(distances.find(({ id }) => id === 'lowBlockOut')!.metres).toBe(0.05);
+    expect(cautions.join()).toContain('out of reach');
+  });
+});

@@ -10,6 +10,8 @@ import { fromFloor, still } from '../shape';
 const lowBlock = { widthM: 0.23, highM: 0.1 } as const;
 /** How deep the blocks across it are that carry the upper back. */
 const pairM = 0.15;
+/** Behind the low block, for fingers that go round it, where a second one stands at the wall. */
+const fingersM = 0.03;
 /** Half-way between the shoulder line and the tips of the blades, as a share of height. */
 const betweenShare = 0.045;
 
@@ -18,7 +20,7 @@ const usualHeight = ({ lengths, heightM }: Body) => lengths.upperArm + betweenSh
 export const shoulderRest = still({
   label: 'Shoulder-rest stack',
   dials: [
-    metres('lowBlockOutM', 'Low block from the wall', [0.03, 0.07], () => 0.05, {
+    metres('lowBlockOutM', 'Low block from the wall', [0.03, 0.3], () => 0.05, {
       is: 'lowBlockOut',
     }),
     metres('stackM', 'Upper back rests at', [0.2, 0.8], usualHeight, { is: 'stackHeight' }),
@@ -43,6 +45,10 @@ export const shoulderRest = still({
       rests: [
         { left: -lowBlockOutM - lowBlock.widthM, right: -lowBlockOutM, top: lowBlock.highM },
         { left: -pairM, right: 0, top: stackM, bottom: lowBlock.highM },
+        // Too far out to carry anything: what lies across has a column of its own.
+        ...(lowBlockOutM >= pairM + fingersM
+          ? [{ left: -pairM, right: 0, top: lowBlock.highM }]
+          : []),
       ],
       dimensions: [
         { kind: 'level', distance: 'lowBlockOut', fromX: -lowBlockOutM, toX: 0 },
