@@ -3,9 +3,11 @@ import { loadGraphModel, type GraphModel } from '@tensorflow/tfjs-converter';
 import { setBackend, ready, tensor4d, tidy, type Tensor } from '@tensorflow/tfjs-core';
 import { setWasmPaths } from '@tensorflow/tfjs-backend-wasm';
 import { tiltOfEdges, type GreyPicture } from '@/core/plumb/tilt';
+import type { Pixel } from '@/core/plumb/marks';
 import { detectorSidePx, readDetection, wholeCrop } from '@/core/plumb/detection';
 import {
   besideCrop,
+  hasOthersBeside,
   isSamePerson,
   isSure,
   marksOfLook,
@@ -187,22 +189,26 @@ async function read(image: ImageBitmap): Promise<Found> {
   loaded ??= load();
   const tools = await loaded;
   const looks: Look[] = [];
-  let hasOthers = false;
+  const others: Pixel[] = [];
   for (const turnDeg of [0, 180]) {
     const detection = await detect(image, wholeCrop(image, turnDeg), tools);
-    hasOthers ||= detection.hasOthers;
+    others.push(...detection.others);
     const { crop } = detection;
     if (crop.sidePx > 0) looks.push(await lookAt(image, crop, tools));
   }
   const [best, second] = looks.filter(isSure).sort((a, b) => scoreOf(b) - scoreOf(a));
-  if (best === undefined) return { marks: null, hasOthers };
+  if (best === undefined) return { marks: null, hasOthers: false };
   const marks = marksOfLooks([
     best,
     second !== undefined && isSamePerson(best, second)
       ? second
       : await lookAt(image, besideCrop(best.crop), tools),
   ]);
-  return { marks: marks && { ...marks, tiltDeg: tiltOfEdges(toGrey(image)) }, hasOthers };
+  if (marks === null) return { marks, hasOthers: false };
+  return {
+    marks: { ...marks, tiltDeg: tiltOfEdges(toGrey(image)) },
+    hasOthers: hasOthersBeside(marks, others),
+  };
 }
 
 /** Who was seen in the last picture of a row. */

@@ -35,8 +35,8 @@ export interface Detection {
   readonly score: number;
   /** The body upright in a square of its own. */
   readonly crop: Crop;
-  /** Somebody else is surely there as well. */
-  readonly hasOthers: boolean;
+  /** Where somebody else seems to be as well: the middle of their hips. */
+  readonly others: readonly Pixel[];
 }
 
 /** As sure as another body must be, and as far from the first, as a share of its size. */
@@ -66,14 +66,15 @@ export function readDetection(numbers: ArrayLike<number>, square: Crop): Detecti
   };
   const [hips, end] = [at(0), at(1)];
   const sidePx = 2 * reach * Math.hypot(end[0] - hips[0], end[1] - hips[1]);
-  let hasOthers = false;
-  for (let guess = 0; guess < guessCount && !hasOthers; guess += 1) {
+  const others: Pixel[] = [];
+  for (let guess = 0; guess < guessCount; guess += 1) {
     if (numbers[guess * perGuess]! < otherPerson.leastLogit) continue;
-    const [otherX, otherY] = at(0, guess);
-    hasOthers = Math.hypot(otherX - hips[0], otherY - hips[1]) > otherPerson.leastAway * sidePx;
+    const other = at(0, guess);
+    const away = Math.hypot(other[0] - hips[0], other[1] - hips[1]);
+    if (away > otherPerson.leastAway * sidePx) others.push(other);
   }
   return {
-    hasOthers,
+    others,
     score: 1 / (1 + Math.exp(-numbers[best * perGuess]!)),
     crop: {
       centre: hips,

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { guessCount, readDetection, wholeCrop } from './detection';
 import {
   besideCrop,
+  hasOthersBeside,
   isFrontal,
   isSamePerson,
   isSure,
@@ -166,7 +167,7 @@ it('knows a picture from the front by shoulders and hips side by side', () => {
   expect(isFrontal({ left: side, right: {} })).toBe(false);
 });
 
-it('says where somebody else is surely in the picture as well', () => {
+it('says where somebody else seems to be in the picture as well', () => {
   const numbers = new Float32Array(guessCount * 13);
   const square = wholeCrop({ width: 900, height: 1200 }, 0);
   const guess = (index: number, logit: number) => {
@@ -176,12 +177,28 @@ it('says where somebody else is surely in the picture as well', () => {
   };
   for (let index = 0; index < guessCount; index += 1) guess(index, -10);
   guess(700, 3);
-  expect(readDetection(numbers, square).hasOthers).toBe(false);
+  expect(readDetection(numbers, square).others).toEqual([]);
   // Guesses beside it are the same body.
   guess(701, 2.5);
-  expect(readDetection(numbers, square).hasOthers).toBe(false);
+  expect(readDetection(numbers, square).others).toEqual([]);
   guess(100, 0.2);
-  expect(readDetection(numbers, square).hasOthers).toBe(false);
+  expect(readDetection(numbers, square).others).toEqual([]);
   guess(100, 2);
-  expect(readDetection(numbers, square).hasOthers).toBe(true);
+  expect(readDetection(numbers, square).others).toHaveLength(1);
+});
+
+it('takes nothing within the body that was read, or close beside it, for somebody else', () => {
+  const at = (x: number, y: number) => ({ x, y });
+  const marks = {
+    left: { wrist: at(300, 1000), hip: at(340, 500), ankle: at(350, 100) },
+    right: { wrist: at(500, 1000), hip: at(430, 500), ankle: at(420, 100) },
+  };
+  const seen = (...others: [number, number][]) => hasOthersBeside(marks, others);
+  expect(seen()).toBe(false);
+  expect(seen([400, 150], [390, 900], [460, 260])).toBe(false);
+  expect(seen([285, 700], [520, 1040])).toBe(false);
+  expect(seen([400, 150], [640, 500])).toBe(true);
+  expect(seen([150, 900])).toBe(true);
+  // Where nobody was read there is nobody to stand beside.
+  expect(hasOthersBeside({ left: {}, right: {} }, [[10, 10]])).toBe(false);
 });

@@ -211,6 +211,30 @@ export function isFrontal({ left, right }: Pick<ReadMarks, Side>): boolean {
   return shoulders > frontalShare * trunk && hips > (frontalShare / 2) * trunk;
 }
 
+/** A place within the body, or so near beside it, is the body's own: a share of its size. */
+const besideShare = 0.06;
+
+/**
+ * Is somebody else there? A detector takes a knee or a head for another body's hips now and then, and
+ * those lie within the one that was read.
+ */
+export function hasOthersBeside(
+  { left, right }: Pick<ReadMarks, Side>,
+  others: readonly Pixel[],
+): boolean {
+  const marks = [...Object.values(left), ...Object.values(right)];
+  if (marks.length === 0) return false;
+  const span = (axis: 'x' | 'y') => {
+    const all = marks.map((mark) => mark[axis]);
+    return [Math.min(...all), Math.max(...all)] as const;
+  };
+  const [[left0, right0], [top, bottom]] = [span('x'), span('y')];
+  const slack = besideShare * Math.max(right0 - left0, bottom - top);
+  return others.some(
+    ([x, y]) => x < left0 - slack || x > right0 + slack || y < top - slack || y > bottom + slack,
+  );
+}
+
 export const takenFromTheFront =
   'This looks as if it were taken from the front or the back. Choose that above, or take it square from the side.';
 export const moreThanOne =

@@ -7,7 +7,7 @@ import { useEffect, useMemo, useReducer, useRef, useState } from 'react';
 import { resolveBody } from '@/core/body/body';
 import { InputProblem } from '@/core/problem';
 import { isFrontal, moreThanOne, takenFromTheFront } from '@/core/plumb/reader';
-import { practiceTakes } from '@/core/plumb/practice';
+import { plainPractice, practiceTakes, type PracticeWish } from '@/core/plumb/practice';
 import { readStill } from '@/core/plumb/still';
 import type { ShapeId } from '@/core/shapes/postures';
 import { canGoBack } from '@/design/history';
@@ -29,6 +29,7 @@ import {
   toStill,
 } from './plumbMachine';
 import { paintPractice } from './practice';
+import { Painted, PracticeCamera } from './PracticeCamera';
 import type { PlumbView } from './read';
 import { useReader } from './useReader';
 import classes from './plumb.module.css';
@@ -50,6 +51,8 @@ export function StillPane({ view, shape }: StillPaneProps) {
   const [isOpening, setOpening] = useState(false);
   const taking = useRef(0);
   const practised = useRef(0);
+  /** What the picture was painted as; none: it is somebody's. */
+  const [wish, setWish] = useState<PracticeWish | null>(null);
   const reader = useReader();
   const [state, tell] = useReducer(reducePlumb, undefined, () =>
     beginPlumb({ ...emptySheet, shape: shape ?? usualShape }),
@@ -64,7 +67,7 @@ export function StillPane({ view, shape }: StillPaneProps) {
     },
     [picture],
   );
-  const take = async (outcome: Promise<PictureOutcome>) => {
+  const take = async (outcome: Promise<PictureOutcome>, painted: PracticeWish | null = null) => {
     const turn = (taking.current += 1);
     setOpening(true);
     const taken = await outcome;
@@ -77,6 +80,7 @@ export function StillPane({ view, shape }: StillPaneProps) {
     }
     reader.forget();
     tell({ kind: 'new-picture' });
+    setWish(painted);
     setPicture(taken.picture);
   };
   const choose = (file: File | null) => {
@@ -104,12 +108,21 @@ export function StillPane({ view, shape }: StillPaneProps) {
       return null;
     }
   };
+  const paint = (asked: PracticeWish) => {
+    const painted = reachable(() => paintPractice(body, asked));
+    if (painted === null) return;
+    // At once, so that the next thing that is chosen is added to this one.
+    setWish(asked);
+    void take(fromCanvas(painted), asked).then(() => {
+      const view = asked.view ?? plainPractice.view;
+      if (view !== sheet.view) tell({ kind: 'set', change: { view } });
+    });
+  };
   const practise = () => {
     const taken = practiceTakes[practised.current % practiceTakes.length]!;
     practised.current += 1;
-    const wish = { shape: sheet.shape ?? usualShape, ...taken };
-    const painted = reachable(() => paintPractice(body, wish));
-    if (painted !== null) void take(fromCanvas(painted));
+    // Light, camera and faults that were chosen stay; the take changes how it is held.
+    paint({ ...wish, ...taken, shape: sheet.shape ?? usualShape });
   };
   const placeMarks = () => {
     if (picture === null) return;
@@ -152,14 +165,17 @@ export function StillPane({ view, shape }: StillPaneProps) {
         <Begin onFile={choose} />
       ) : (
         <div className={classes.plumb}>
-          <PictureStage
-            picture={picture}
-            sheet={sheet}
-            body={body}
-            reading={reading}
-            units={units}
-            tell={tell}
-          />
+          <div>
+            {wish !== null && <PracticeCamera body={body} wish={wish} onChange={paint} />}
+            <PictureStage
+              picture={picture}
+              sheet={sheet}
+              body={body}
+              reading={reading}
+              units={units}
+              tell={tell}
+            />
+          </div>
           <div className={classes.side}>
             <Choices
               sheet={sheet}
@@ -174,6 +190,9 @@ export function StillPane({ view, shape }: StillPaneProps) {
             {reading !== null && (
               <>
                 <MeasureList reading={reading} units={units} />
+                {wish !== null && (
+                  <Painted body={body} wish={wish} reading={reading} units={units} />
+                )}
                 <Offers view={view} sheet={sheet} reading={reading} />
                 <KeepPanel view={view} picture={picture} sheet={sheet} />
                 <FilesPanel picture={picture} sheet={sheet} reading={reading} tell={tell} />

@@ -3,8 +3,16 @@
 /** The paint box of the practice pictures: a room, a metre of tape, somebody in skin and cloth. */
 import type { Body } from '@/core/body/body';
 import { listParts, type Part } from '@/core/drawing/figure/figure';
-import { makeFrame } from '@/core/drawing/scene';
+import { frontHead, listFrontParts, type FrontWidths } from '@/core/drawing/figure/frontBody';
+import { makeFrame, type Frame } from '@/core/drawing/scene';
+import type { PracticeLight } from '@/core/plumb/practice';
 import type { FigureJoints } from '@/core/posture/joints';
+
+/** How light falls on somebody, and how wide they are where they are seen from the front. */
+interface PersonLight {
+  readonly light?: PracticeLight;
+  readonly front?: FrontWidths | null;
+}
 
 /** How a picture lies: its size, its scale, its floor, and where the person's own nought is. */
 export interface Layout {
@@ -101,19 +109,61 @@ export function paintTape(
   context.fillText('1 m', fromPx + pxPerM + 10 * share, floorPx + 42 * share);
 }
 
+/** How light falls on somebody: against a window they are darker than the room. */
+const shades: Readonly<Record<PracticeLight, string | null>> = {
+  day: null,
+  evening: null,
+  window: 'rgba(12, 12, 22, 0.52)',
+};
+
+/** Light that lies on the room before anybody stands in it. */
+export function paintWindow(
+  context: CanvasRenderingContext2D,
+  { width, floorPx }: Layout,
+  light: PracticeLight,
+): void {
+  if (light !== 'window') return;
+  const [x, y] = [width * 0.5, floorPx * 0.45];
+  const glow = context.createRadialGradient(x, y, width * 0.1, x, y, width * 0.9);
+  glow.addColorStop(0, 'rgba(255, 255, 250, 0.95)');
+  glow.addColorStop(1, 'rgba(255, 255, 250, 0)');
+  context.fillStyle = glow;
+  context.fillRect(-over, -over, width + 2 * over, floorPx + over);
+}
+
+/** Light that lies on everything: an evening with one lamp. */
+export function paintDusk(
+  context: CanvasRenderingContext2D,
+  { width, height }: Layout,
+  light: PracticeLight,
+): void {
+  if (light !== 'evening') return;
+  const all = [-over, -over, width + 2 * over, height + 2 * over] as const;
+  context.save();
+  context.globalCompositeOperation = 'multiply';
+  const lamp = context.createRadialGradient(width, 0, 0, width, 0, height * 1.3);
+  lamp.addColorStop(0, '#e6c79a');
+  lamp.addColorStop(1, '#5b5468');
+  context.fillStyle = lamp;
+  context.fillRect(...all);
+  context.restore();
+}
+
 /** Somebody in skin and cloth, with a soft shadow on the floor. */
 export function paintPerson(
   context: CanvasRenderingContext2D,
   { pxPerM, floorPx, originPx }: Layout,
   body: Body,
   figure: FigureJoints,
+  { light = 'day', front = null }: PersonLight = {},
 ): void {
   const share = pxPerM / usualPxPerM;
   const frame = makeFrame(pxPerM, originPx, floorPx);
+  const shade = shades[light];
   context.fillStyle = 'rgba(40, 30, 20, 0.25)';
   context.beginPath();
   context.ellipse(
-    frame.x(figure.wrist[0] + 0.05),
+    frame.x(front === null ? figure.wrist[0] + 0.05 : 0),
     floorPx + 8 * share,
     130 * share,
     14 * share,
@@ -122,16 +172,55 @@ export function paintPerson(
     2 * Math.PI,
   );
   context.fill();
-  for (const { part, pieces } of listParts(frame, body, figure)) {
+  const parts =
+    front === null ? listParts(frame, body, figure) : listFrontParts(frame, body, figure, front);
+  for (const { part, pieces } of parts) {
     pieces.forEach((d, index) => {
       const cloth = wears[part];
       if (cloth === null) return;
       const path = new Path2D(d);
       context.fillStyle = index === footAt ? cloth.foot : cloth.all;
       context.fill(path);
+      if (shade !== null) {
+        context.fillStyle = shade;
+        context.fill(path);
+      }
       context.strokeStyle = 'rgba(20, 15, 10, 0.35)';
       context.lineWidth = 2 * share;
       context.stroke(path);
     });
   }
+  if (front !== null) paintFace(context, frame, body, figure);
+}
+
+/** Eyes, nose and mouth of somebody whose crown is down: a reader looks for a face. */
+function paintFace(
+  context: CanvasRenderingContext2D,
+  frame: Frame,
+  body: Body,
+  figure: FigureJoints,
+): void {
+  const [, middle] = frontHead(body, figure);
+  const H = body.heightM;
+  const dot = (x: number, y: number, wide: number, high: number, colour: string) => {
+    context.fillStyle = colour;
+    context.beginPath();
+    context.ellipse(
+      frame.x(x * H),
+      frame.y(middle + y * H),
+      wide * H * frame.pxPerM,
+      high * H * frame.pxPerM,
+      0,
+      0,
+      2 * Math.PI,
+    );
+    context.fill();
+  };
+  for (const side of [-1, 1]) {
+    dot(side * 0.017, 0.002, 0.0075, 0.0045, '#f4efe6');
+    dot(side * 0.017, 0.002, 0.0035, 0.0042, paint.hair);
+    dot(side * 0.017, -0.008, 0.0095, 0.0018, paint.hair);
+  }
+  dot(0, 0.016, 0.006, 0.009, paint.skinDark);
+  dot(0, 0.033, 0.013, 0.0035, '#8d4a43');
 }

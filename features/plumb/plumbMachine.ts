@@ -371,7 +371,8 @@ function readSheet(sheet: Sheet, read: ReadMarks, image: ImageSize): Sheet {
     wall === null || feet.length === 0 ? null : way * Math.max(...feet.map((x) => way * x));
   return {
     ...sheet,
-    facing: facing ?? sheet.facing,
+    // Whoever is seen from the front points towards the eye or away from it.
+    facing: sheet.view === 'side' ? (facing ?? sheet.facing) : sheet.facing,
     // A guess as well: where feet rest on a wall, it is where they reach furthest.
     wall:
       sheet.wall ??

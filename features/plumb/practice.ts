@@ -6,9 +6,14 @@
  */
 import type { Body } from '@/core/body/body';
 import { radians } from '@/core/posture/geometry';
-import { practiceScene, practiceSize, type PracticeWish } from '@/core/plumb/practice';
+import {
+  plainPractice,
+  practiceScene,
+  practiceSize,
+  type PracticeWish,
+} from '@/core/plumb/practice';
 import { clipLines, clipSize, kickAt, type KickWish } from '@/core/plumb/practiceClip';
-import { paintPerson, paintRoom, paintTape } from './paint';
+import { paintDusk, paintPerson, paintRoom, paintTape, paintWindow } from './paint';
 
 /** Paints the picture on a fresh canvas. */
 export function paintPractice(body: Body, wish: PracticeWish): HTMLCanvasElement {
@@ -17,18 +22,21 @@ export function paintPractice(body: Body, wish: PracticeWish): HTMLCanvasElement
   canvas.height = practiceSize.height;
   const context = canvas.getContext('2d');
   if (context === null) return canvas;
-  const { joints, wallX, wallSide, originPx } = practiceScene(body, wish);
-  const layout = { ...practiceSize, originPx };
+  const { joints, wallX, wallSide, front, ...lies } = practiceScene(body, wish);
+  const layout = { ...practiceSize, ...lies };
+  const { tiltDeg, light } = { ...plainPractice, ...wish };
   context.translate(canvas.width / 2, canvas.height / 2);
-  context.rotate(radians(wish.tiltDeg));
+  context.rotate(radians(tiltDeg));
   context.translate(-canvas.width / 2, -canvas.height / 2);
   paintRoom(
     context,
     layout,
-    wallX === null ? null : { atPx: originPx + wallX * layout.pxPerM, side: wallSide },
+    wallX === null ? null : { atPx: layout.originPx + wallX * layout.pxPerM, side: wallSide },
   );
-  paintTape(context, layout, originPx - 0.75 * layout.pxPerM);
-  paintPerson(context, layout, body, joints);
+  paintWindow(context, layout, light);
+  paintTape(context, layout, layout.originPx - 0.75 * layout.pxPerM);
+  paintPerson(context, layout, body, joints, { light, front });
+  paintDusk(context, layout, light);
   return canvas;
 }
 

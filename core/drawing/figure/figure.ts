@@ -87,7 +87,8 @@ export function listParts(
 const reversed = ([t, front, back]: readonly [number, number, number]) =>
   [1 - t, back, front] as const;
 
-const roles = {
+/** What each part is in the drawn body. */
+export const partRoles = {
   'far-arm': 'figureFar',
   'far-leg': 'figureFar',
   'far-fold': 'figureFold',
@@ -117,12 +118,12 @@ export function drawFigure(
     .filter(({ part }) => role === 'figure' || !isLine(part))
     .map(({ part, pieces }) => ({
       kind: 'path',
-      role: role === 'figure' ? roles[part] : role,
+      role: role === 'figure' ? partRoles[part] : role,
       d: pieces.join(''),
     }));
 }
 
-const isLine = (part: Part) => roles[part] === 'figureFold';
+const isLine = (part: Part) => partRoles[part] === 'figureFold';
 
 /** One leg alone, for a second leg drawn behind the figure. */
 export function drawLeg(

@@ -6,6 +6,7 @@ import type { Distance } from '../../setups/distance';
 import { metresOf } from '../../setups/setup';
 import { rounded, type Frame, type Shape } from '../scene';
 import { buildFactor, buildWithin, flesh, thighFlesh } from './flesh';
+import { partRoles, type DrawnPart } from './figure';
 import { limb, toPath, type Station } from './outline';
 
 /** Shares of height that shape the picture from the front; no figure rests on them. */
@@ -45,6 +46,40 @@ export interface FrontBase {
   readonly apart: Distance;
 }
 
+/** The widths that the front shows, metres. */
+export interface FrontWidths {
+  readonly kind: FrontBase['kind'];
+  /** From elbow to elbow, or from hand to hand. */
+  readonly apartM: number;
+  readonly wristM: number;
+  readonly feetM: number;
+}
+
+export const usualFeetM = ({ heightM }: Pick<Body, 'heightM'>): number =>
+  2 * frontShares.feetHalf * heightM;
+
+export type FrontJoint = 'shoulder' | 'elbow' | 'wrist' | 'hip' | 'knee' | 'ankle' | 'toe';
+
+/** The joints of one side as the front sees them, metres from the middle. */
+export function frontJoints(
+  { heightM, lengths }: Body,
+  { shoulder, elbow, wrist, hip, knee, ankle }: FigureJoints,
+  { kind, apartM, wristM, feetM }: FrontWidths,
+): Readonly<Record<FrontJoint, Point>> {
+  const [shoulderX, hipX] = [lengths.shoulderJointWidth / 2, frontShares.hipHalf * heightM];
+  const [restX, ankleX] = [apartM / 2, feetM / 2];
+  const onForearms = kind === 'forearms';
+  return {
+    shoulder: [shoulderX, shoulder[1]],
+    elbow: onForearms ? [restX, elbow[1]] : [(shoulderX + restX) / 2, (shoulder[1] + wrist[1]) / 2],
+    wrist: [onForearms ? wristM / 2 : restX, wrist[1]],
+    hip: [hipX, hip[1]],
+    knee: [(hipX + ankleX) / 2, knee[1]],
+    ankle: [ankleX, ankle[1]],
+    toe: [ankleX, ankle[1] + frontShares.footLong * heightM],
+  };
+}
+
 /** Both sides of a bone seen along the body: as wide as the mean of front and back. */
 const evenly = (stations: readonly Station[]): Station[] =>
   stations.map(([t, ahead, back]) => [t, (ahead + back) / 2, (ahead + back) / 2]);
@@ -69,10 +104,38 @@ interface Drawing {
   readonly frame: Frame;
   readonly body: Body;
   readonly joints: FigureJoints;
-  readonly base: FrontBase;
-  /** Listed widths besides the base's own, metres. */
-  readonly wristM: number;
-  readonly feetM: number;
+  readonly kind: FrontBase['kind'];
+  readonly own: Readonly<Record<FrontJoint, Point>>;
+}
+
+/** Middle of the head, metres: the crown is down. */
+export const frontHead = ({ heightM }: Body, { crown }: FigureJoints): Point => [
+  0,
+  crown[1] + frontShares.headLong * heightM,
+];
+
+/** A whole figure from the front, part by part from the furthest to the nearest. */
+export function listFrontParts(
+  frame: Frame,
+  body: Body,
+  joints: FigureJoints,
+  widths: FrontWidths,
+): DrawnPart[] {
+  const H = body.heightM;
+  const own = frontJoints(body, joints, widths);
+  const drawing: Drawing = { frame, body, joints, kind: widths.kind, own };
+  const head = frontHead(body, joints);
+  return [
+    { part: 'far-arm', pieces: handsBeyond(drawing) },
+    ...sides.map((side): DrawnPart => ({ part: 'leg', pieces: legOutlines(drawing, side) })),
+    ...trunkParts(drawing, head),
+    ...sides.map((side): DrawnPart => ({ part: 'arm', pieces: armOutlines(drawing, side) })),
+    {
+      part: 'face',
+      pieces: [oval(frame, head, frontShares.headHalf * H, frontShares.headLong * H)],
+    },
+    { part: 'hair', pieces: [hairFromFront(frame, head, H)] },
+  ];
 }
 
 export function drawFrontBody(
@@ -82,54 +145,39 @@ export function drawFrontBody(
   base: FrontBase,
   distances: readonly Distance[],
 ): Shape[] {
-  const H = body.heightM;
-  const drawing: Drawing = {
-    frame,
-    body,
-    joints,
-    base,
+  const parts = listFrontParts(frame, body, joints, {
+    kind: base.kind,
+    apartM: base.apart.metres,
     wristM: metresOf(distances, 'wristSpacing') ?? base.apart.metres,
-    feetM: metresOf(distances, 'feetApart') ?? 2 * frontShares.feetHalf * H,
-  };
-  const path = (role: Shape['role'], pieces: readonly string[]): Shape[] =>
-    pieces.length === 0 ? [] : [{ kind: 'path', role, d: pieces.join('') }];
-  const head: Point = [0, joints.crown[1] + frontShares.headLong * H];
-  return [
-    ...path('figureFar', handsBeyond(drawing)),
-    ...path(
-      'figureEdge',
-      sides.flatMap((side) => legOutlines(drawing, side)),
-    ),
-    ...path('figureTrunk', trunkOutlines(drawing, head)),
-    ...path(
-      'figureEdge',
-      sides.flatMap((side) => armOutlines(drawing, side)),
-    ),
-    ...path('figureFace', [oval(frame, head, frontShares.headHalf * H, frontShares.headLong * H)]),
-    ...path('figure', [hairFromFront(frame, head, H)]),
-  ];
+    feetM: metresOf(distances, 'feetApart') ?? usualFeetM(body),
+  });
+  // Both sides of the body are one shape each, and so are trunk and neck.
+  const shapes: { role: Shape['role']; d: string }[] = [];
+  for (const { part, pieces } of parts) {
+    if (pieces.length === 0) continue;
+    const role = partRoles[part];
+    const last = shapes[shapes.length - 1];
+    if (last?.role === role) last.d += pieces.join('');
+    else shapes.push({ role, d: pieces.join('') });
+  }
+  return shapes.map(({ role, d }) => ({ kind: 'path', role, d }));
 }
 
 const thickness = (body: Body) => body.heightM * buildFactor(body);
 
 /** Thigh, shank and foot of one side. */
-function legOutlines({ frame, body, joints, feetM }: Drawing, side: Side): string[] {
-  const H = body.heightM;
-  const { hip, knee, ankle } = joints;
-  const [hipX, ankleX] = [frontShares.hipHalf * H, feetM / 2];
-  const at = (x: number, y: number) => side([x, y]);
-  const bent = at((hipX + ankleX) / 2, knee[1]);
-  const low = at(ankleX, ankle[1]);
+function legOutlines({ frame, body, own }: Drawing, side: Side): string[] {
+  const { hip, knee, ankle, toe } = own;
   const wide = thickness(body);
   return [
-    limb(at(hipX, hip[1]), bent, evenly(thighFlesh(body)), wide),
-    limb(bent, low, evenly(flesh.shank), wide),
-    limb(low, at(ankleX, ankle[1] + frontShares.footLong * H), footShares, H),
+    limb(side(hip), side(knee), evenly(thighFlesh(body)), wide),
+    limb(side(knee), side(ankle), evenly(flesh.shank), wide),
+    limb(side(ankle), side(toe), footShares, body.heightM),
   ].map((outline) => toPath(frame, outline));
 }
 
 /** Trunk and neck, chest and belly as wide as they were measured. */
-function trunkOutlines({ frame, body, joints }: Drawing, head: Point): string[] {
+function trunkParts({ frame, body, joints }: Drawing, head: Point): DrawnPart[] {
   const half = body.lengths.outerShoulderWidth / 2;
   const chest = buildWithin(girthFactor(body, 'chestGirth') ?? 1);
   const belly = buildWithin(girthFactor(body, 'bellyGirth') ?? buildFactor(body));
@@ -139,37 +187,30 @@ function trunkOutlines({ frame, body, joints }: Drawing, head: Point): string[] 
     return [t, wide, wide];
   });
   return [
-    limb(shoulders, [0, joints.hip[1]], trunk, 1),
-    limb(shoulders, head, neckShares, body.heightM),
-  ].map((outline) => toPath(frame, outline));
+    { part: 'neck', pieces: [toPath(frame, limb(shoulders, head, neckShares, body.heightM))] },
+    { part: 'trunk', pieces: [toPath(frame, limb(shoulders, [0, joints.hip[1]], trunk, 1))] },
+  ];
 }
 
 /** One arm, from the shoulder to what it stands on. */
-function armOutlines({ frame, body, joints, base }: Drawing, side: Side): string[] {
+function armOutlines({ frame, body, kind, own }: Drawing, side: Side): string[] {
   const wide = thickness(body);
-  const { elbow, wrist, shoulder } = joints;
-  const at = (x: number, y: number) => side([x, y]);
-  const shoulderX = body.lengths.shoulderJointWidth / 2;
-  const restX = base.apart.metres / 2;
-  const top = at(shoulderX, shoulder[1]);
-  if (base.kind === 'forearms') {
-    return [toPath(frame, limb(top, at(restX, elbow[1]), evenly(flesh.upperArm), wide))];
-  }
-  const middle = at((shoulderX + restX) / 2, (shoulder[1] + wrist[1]) / 2);
-  const palm = at(restX, wrist[1] + frontShares.palmHigh);
+  const [top, middle, low] = [side(own.shoulder), side(own.elbow), side(own.wrist)];
+  const upper = toPath(frame, limb(top, middle, evenly(flesh.upperArm), wide));
+  if (kind === 'forearms') return [upper];
+  const palm: Point = [low[0], low[1] + frontShares.palmHigh];
   return [
-    toPath(frame, limb(top, middle, evenly(flesh.upperArm), wide)),
-    toPath(frame, limb(at(restX, wrist[1]), middle, evenly(flesh.forearm), wide)),
+    upper,
+    toPath(frame, limb(low, middle, evenly(flesh.forearm), wide)),
     oval(frame, palm, body.lengths.palmBreadth * 0.62, frontShares.palmHigh),
   ];
 }
 
 /** Forearms that point away from the eye, and the hands beyond them. */
-function handsBeyond({ frame, body, joints, base, wristM }: Drawing): string[] {
-  if (base.kind === 'hands') return [];
+function handsBeyond({ frame, body, kind, own }: Drawing): string[] {
+  if (kind === 'hands') return [];
   return sides.flatMap((side) => {
-    const wrist = side([wristM / 2, joints.wrist[1]]);
-    const elbow = side([base.apart.metres / 2, joints.elbow[1]]);
+    const [wrist, elbow] = [side(own.wrist), side(own.elbow)];
     return [
       toPath(frame, limb(wrist, elbow, evenly(flesh.forearm), thickness(body))),
       oval(frame, wrist, body.lengths.palmBreadth / 2, (frontShares.handLong * body.heightM) / 2),
