@@ -214,14 +214,25 @@ async function read(image: ImageBitmap): Promise<Found> {
 /** Who was seen in the last picture of a row. */
 let last: Look | null = null;
 
+/** Pictures of a row whose level edges are looked for: the camera moves little after that. */
+const tiltEvery = 10;
+let inRow = 0;
+
 /** One look where somebody was just now; whoever is lost there is looked for anew. */
 async function readNext(image: ImageBitmap): Promise<Found> {
+  const tiltDeg = inRow % tiltEvery === 0 ? tiltOfEdges(toGrey(image)) : null;
+  inRow += 1;
+  const { marks, hasOthers } = await follow(image);
+  return { marks: marks && { ...marks, tiltDeg }, hasOthers };
+}
+
+async function follow(image: ImageBitmap): Promise<Found> {
   loaded ??= load();
   const tools = await loaded;
-  const follow = last === null ? null : await lookAt(image, nextCrop(last), tools);
-  if (follow !== null && isSure(follow)) {
-    last = follow;
-    return { marks: marksOfLook(follow), hasOthers: false };
+  const again = last === null ? null : await lookAt(image, nextCrop(last), tools);
+  if (again !== null && isSure(again)) {
+    last = again;
+    return { marks: marksOfLook(again), hasOthers: false };
   }
   last = null;
   for (const turnDeg of [0, 180]) {
@@ -238,7 +249,10 @@ self.addEventListener(
   async ({ data: { id, image, row } }: MessageEvent<MarksQuestion>) => {
     const began = performance.now();
     try {
-      if (row === 'begins') last = null;
+      if (row === 'begins') {
+        last = null;
+        inRow = 0;
+      }
       const { marks, hasOthers } = row === undefined ? await read(image) : await readNext(image);
       if (marks === null) say({ kind: 'nobody', id });
       else say({ kind: 'read', id, marks, hasOthers, milliseconds: performance.now() - began });

@@ -45,8 +45,31 @@ describe('a row of readings', () => {
       near: { shoulder: { x: 0, y: 500 }, hip: { x: 0, y: 212 }, wrist: { x: 0, y } },
     }));
     // A trunk of 288 pixels: a body of 1000, and 3 percent of it.
-    expect(guessFloor(frames)).toBeCloseTo(901 - 30, 6);
+    expect(guessFloor(frames)).toEqual([
+      [0, 901 - 30],
+      [1, 901 - 30],
+    ]);
     expect(guessFloor([{ near: {} }])).toBeNull();
+  });
+
+  it('lays the floor as the picture lies', () => {
+    const slope = Math.tan((4 * Math.PI) / 180);
+    const frames = [0, 300, 600].map((x) => ({
+      near: {
+        shoulder: { x, y: 500 },
+        hip: { x, y: 212 },
+        wrist: { x, y: 900 + x * slope },
+      },
+    }));
+    const [[fromX, fromY], [toX, toY]] = guessFloor(frames, 4)!;
+    expect([fromX, toX]).toEqual([0, 601]);
+    expect(fromY).toBe(900 - 30);
+    expect(toY - fromY).toBeCloseTo(601 * slope, 0);
+    const tilts = (...degs: (number | null)[]) =>
+      sortSides(degs.map((tiltDeg) => ({ ...read(0, [1, 0]), tiltDeg }))).tiltDeg;
+    expect(tilts(3, 4, 40)).toBe(4);
+    expect(tilts(null, 2)).toBe(2);
+    expect(tilts(null)).toBeNull();
   });
 
   it('has an empty frame where nobody was seen', () => {

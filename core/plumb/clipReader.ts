@@ -1,5 +1,13 @@
 /** A row of readings made into the frames of a clip: the same side is near in all of them. */
-import { markNames, type Mark, type MarkSet, type SideMarks } from './marks';
+import { radians } from '../posture/geometry';
+import {
+  markNames,
+  type Mark,
+  type MarkSet,
+  type Pixel,
+  type PixelLine,
+  type SideMarks,
+} from './marks';
 import { median } from './clip/frames';
 import { nearAndFar, type ReadMarks } from './reader';
 
@@ -28,26 +36,39 @@ const footErrorShare = 0.03;
 
 /**
  * Where the floor is, until somebody draws it: as low as most frames reach, less what a reader is
- * off, so that a foot that stands is read as standing. Pixels; `null` where nothing is marked.
+ * off, so that a foot that stands is read as standing. Both ends below whoever is in it, in pixels;
+ * `null` where nothing is marked.
+ *
+ * @param tiltDeg how far the picture's level edges are turned, clockwise
  */
-export function guessFloor(frames: readonly SideMarks[]): number | null {
-  const lows = frames.flatMap(({ near, far = {} }) => {
-    const ys = [...Object.values(near), ...Object.values(far)].map(({ y }) => y);
-    return ys.length === 0 ? [] : [Math.max(...ys)];
-  });
+export function guessFloor(frames: readonly SideMarks[], tiltDeg = 0): PixelLine | null {
+  const slope = Math.tan(radians(tiltDeg));
+  const lows: number[] = [];
+  const xs: number[] = [];
+  for (const { near, far = {} } of frames) {
+    const marks = [...Object.values(near), ...Object.values(far)];
+    if (marks.length === 0) continue;
+    xs.push(...marks.map(({ x }) => x));
+    // Where a level line through each place would meet the picture's left edge.
+    lows.push(Math.max(...marks.map(({ x, y }) => y - x * slope)));
+  }
   const trunks = frames.flatMap(({ near: { shoulder, hip } }) =>
     shoulder === undefined || hip === undefined
       ? []
       : [Math.hypot(shoulder.x - hip.x, shoulder.y - hip.y)],
   );
   if (lows.length === 0 || trunks.length === 0) return null;
-  return median(lows) - (footErrorShare * median(trunks)) / trunkShare;
+  const low = median(lows) - (footErrorShare * median(trunks)) / trunkShare;
+  const at = (x: number): Pixel => [Math.round(x), Math.round(low + x * slope)];
+  return [at(Math.min(...xs)), at(Math.max(...xs) + 1)];
 }
 
 export interface SortedClip {
   /** One for each reading; nothing marked where nobody was seen. */
   readonly frames: readonly SideMarks[];
   readonly facing: 'left' | 'right' | null;
+  /** How far the level edges are turned, by the pictures that tell; `null`: none does. */
+  readonly tiltDeg: number | null;
 }
 
 /**
@@ -63,6 +84,7 @@ export function sortSides(reads: readonly (ReadMarks | null)[]): SortedClip {
     seen.right += read.seen.right;
     if (read.facing !== null) faces[read.facing] += 1;
   }
+  const tilts = reads.flatMap((read) => read?.tiltDeg ?? []);
   const near = seen.left > seen.right ? 'left' : 'right';
   const isKnown = faces.left !== faces.right;
   const sorted = reads.map((read) =>
@@ -74,6 +96,7 @@ export function sortSides(reads: readonly (ReadMarks | null)[]): SortedClip {
   ];
   return {
     frames: sorted.map((_, index) => ({ near: nears[index]!, far: fars[index]! })),
+    tiltDeg: tilts.length === 0 ? null : median(tilts),
     facing: isKnown ? (faces.left > faces.right ? 'left' : 'right') : null,
   };
 }

@@ -39,18 +39,11 @@ interface Row {
 
 /** The clip of an armed clock: sides are told by all of it. */
 export function toInput(rows: readonly Row[], facts: LiveFacts): ClipInput {
-  const { frames, facing } = sortSides(rows.map(({ marks }) => marks));
-  const floorY = guessFloor(frames);
+  const { frames, facing, tiltDeg } = sortSides(rows.map(({ marks }) => marks));
+  const floor = guessFloor(frames, tiltDeg ?? 0);
   return {
     ...facts,
-    ...(floorY === null
-      ? {}
-      : {
-          floor: [
-            [0, floorY],
-            [100, floorY],
-          ] as const,
-        }),
+    ...(floor === null ? {} : { floor }),
     facing: facing ?? 'right',
     frames: rows.map(({ atS }, index) => ({ atS, marks: frames[index]! })),
   };

@@ -69,25 +69,16 @@ function withReads(
   { common }: ClipSheet,
   reads: readonly { readonly atS: number; readonly marks: ReadMarks | null }[],
 ): ClipSheet {
-  const { frames: sorted, facing } = sortSides(reads.map(({ marks }) => marks));
+  const { frames: sorted, facing, tiltDeg } = sortSides(reads.map(({ marks }) => marks));
   const frames = reads.map(({ atS }, index): MarkedFrame => {
     const { near, far = {} } = sorted[index]!;
     return { atS, near, far };
   });
-  const floorY = guessFloor(sorted);
-  const xs = frames.flatMap(({ near }) => Object.values(near).map(({ x }) => x));
   return {
     common: {
       ...common,
       facing: facing ?? common.facing,
-      floor:
-        common.floor ??
-        (floorY === null
-          ? null
-          : [
-              [Math.round(Math.min(...xs)), Math.round(floorY)],
-              [Math.round(Math.max(...xs) + 1), Math.round(floorY)],
-            ]),
+      floor: common.floor ?? guessFloor(sorted, tiltDeg ?? 0),
       scale: common.scale.kind === 'none' ? { kind: 'segment', segment: 'trunk' } : common.scale,
     },
     frames,
