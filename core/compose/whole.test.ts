@@ -6,6 +6,7 @@ import {
   isFeasibleSequence,
   listWalls,
   scoreAssignment,
+  shareOf,
   weighSequence,
   type Assignment,
   type ComposePerson,
@@ -75,23 +76,31 @@ function bestOfAll(problem: RoundsProblem): number {
   });
   let best = -Infinity;
   const chosen: Pattern[] = [];
-  const left = all.map(
-    (_, from) => all.slice(from).reduce((sum, list) => sum + list[0]!.value, 0) + 0.6 * all.length,
+  // What those who come later could have at the most, and what fairness could add.
+  const left = [...all, []].map((_, from) =>
+    all.slice(from).reduce((sum, list) => sum + list[0]!.value, 0),
   );
-  const place = (index: number, sum: number): void => {
-    if (sum + (left[index] ?? 0.6 * all.length) <= best) return;
+  const fair = 0.6 * all.length;
+  const place = (index: number, sum: number, least: number): void => {
     if (index === all.length) {
       if (findExcess(chosen as Assignment, problem).length === 0)
         best = Math.max(best, scoreAssignment(chosen, bests));
       return;
     }
     for (const pattern of all[index]!) {
+      const most = sum + pattern.value + left[index + 1]!;
+      // Those that follow are worth no more.
+      if (most + fair * least <= best) break;
+      const served = Math.min(least, shareOf(pattern, bests[index]!));
+      if (most + fair * served <= best) continue;
       chosen[index] = pattern;
       chosen.length = index + 1;
-      place(index + 1, sum + pattern.value);
+      // Pieces that are short stay short, whoever comes besides.
+      const isShort = findExcess(chosen, problem).some(({ what }) => what === 'piece');
+      if (!isShort) place(index + 1, sum + pattern.value, served);
     }
   };
-  place(0, 0);
+  place(0, 0, 1);
   return best;
 }
 
