@@ -266,7 +266,9 @@ function widthsOf(body: Body, joints: FigureJoints, base: PlumbBase, apartM: num
   };
 }
 
-const nearNames = ['wrist', 'elbow', 'shoulder', 'crown', 'hip', ...legPoints] as const;
+/** On the ball of the foot the toe is what is marked, on a pointed one the ankle: heels come last. */
+const legNames = ['knee', 'ankle', 'toe', 'heel'] as const;
+const nearNames = ['wrist', 'elbow', 'shoulder', 'crown', 'hip', ...legNames] as const;
 const frontNames = ['wrist', 'elbow', 'shoulder', 'hip', 'knee', 'ankle'] as const;
 
 /** What is in a practice picture, as somebody would mark it who makes no mistake. */
@@ -320,7 +322,7 @@ export function practiceTruth(body: Body, wish: PracticeWish): PracticeTruth {
   }
   const own = (of: Partial<Record<MarkName, Point>>) => (name: MarkName) => of[name];
   const { otherLeg } = joints;
-  const far = otherLeg === undefined ? {} : { far: marksOf(legPoints, own({ ...otherLeg })) };
+  const far = otherLeg === undefined ? {} : { far: marksOf(legNames, own({ ...otherLeg })) };
   const marks = { near: marksOf(nearNames, own({ ...joints })), ...far };
   return { ...facts, base, view: 'side', facing: 'right', marks };
 }

@@ -4,7 +4,7 @@
  * compared for an honest error, and the side that is seen becomes the near one.
  */
 import { degrees, radians } from '../posture/geometry';
-import type { Mark, MarkName, MarkSet, Pixel } from './marks';
+import type { Mark, MarkName, MarkSet, Pixel, ScaleSegment } from './marks';
 
 /** The side of the square that the model looks at, pixels. */
 export const modelSidePx = 256;
@@ -210,6 +210,13 @@ export function isFrontal({ left, right }: Pick<ReadMarks, Side>): boolean {
   const trunk = Math.hypot(shoulder.x - hip.x, shoulder.y - hip.y);
   return shoulders > frontalShare * trunk && hips > (frontalShare / 2) * trunk;
 }
+
+/**
+ * What a scale is first taken from after a reading. Shoulders of raised arms are read a hand's
+ * breadth along the arm, which makes a trunk a tenth too long; hips and knees are where they are.
+ */
+export const segmentOfReading = ({ hip, knee }: MarkSet): ScaleSegment =>
+  hip !== undefined && knee !== undefined ? 'thigh' : 'trunk';
 
 /** A place within the body, or so near beside it, is the body's own: a share of its size. */
 const besideShare = 0.06;

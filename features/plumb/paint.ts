@@ -2,11 +2,12 @@
 
 /** The paint box of the practice pictures: a room, a metre of tape, somebody in skin and cloth. */
 import type { Body } from '@/core/body/body';
-import { listParts, type Part } from '@/core/drawing/figure/figure';
+import { listParts, type DrawnPart, type Part } from '@/core/drawing/figure/figure';
+import { faceFeatures } from '@/core/drawing/figure/head';
 import { frontHead, listFrontParts, type FrontWidths } from '@/core/drawing/figure/frontBody';
 import { makeFrame, type Frame } from '@/core/drawing/scene';
 import type { PracticeLight } from '@/core/plumb/practice';
-import type { FigureJoints } from '@/core/posture/joints';
+import type { FigureJoints, Point } from '@/core/posture/joints';
 
 /** How light falls on somebody, and how wide they are where they are seen from the front. */
 interface PersonLight {
@@ -54,6 +55,20 @@ const wears = {
 } as const satisfies Record<Part, { readonly all: string; readonly foot: string } | null>;
 /** A leg is thigh, shank, foot: bare feet. */
 const footAt = 2;
+
+/**
+ * As a camera sees it: the near arm before the head. A drawing keeps the head whole instead, so that
+ * it is read at any size.
+ */
+const asSeen = (parts: readonly DrawnPart[]): DrawnPart[] => {
+  const isHead = ({ part }: DrawnPart) => part === 'face' || part === 'hair';
+  const arm = parts.findIndex(({ part }) => part === 'arm');
+  return [
+    ...parts.slice(0, arm),
+    ...parts.filter(isHead),
+    ...parts.slice(arm).filter((one) => !isHead(one)),
+  ];
+};
 
 /** Everything is painted this much past the picture's edges, so that a tilt shows no corner. */
 const over = 400;
@@ -174,7 +189,7 @@ export function paintPerson(
   context.fill();
   const parts =
     front === null ? listParts(frame, body, figure) : listFrontParts(frame, body, figure, front);
-  for (const { part, pieces } of parts) {
+  for (const { part, pieces } of front === null ? asSeen(parts) : parts) {
     pieces.forEach((d, index) => {
       const cloth = wears[part];
       if (cloth === null) return;
@@ -185,12 +200,48 @@ export function paintPerson(
         context.fillStyle = shade;
         context.fill(path);
       }
-      context.strokeStyle = 'rgba(20, 15, 10, 0.35)';
-      context.lineWidth = 2 * share;
-      context.stroke(path);
+      round(context, path, share);
     });
+    if (front === null && part === 'hair') paintProfile(context, frame, body, figure);
   }
   if (front !== null) paintFace(context, frame, body, figure);
+}
+
+/** An edge, and within it the darker rim of what is round. */
+function round(context: CanvasRenderingContext2D, path: Path2D, share: number): void {
+  context.save();
+  context.clip(path);
+  for (const wide of [26, 14]) {
+    context.strokeStyle = 'rgba(20, 12, 8, 0.13)';
+    context.lineWidth = wide * share;
+    context.stroke(path);
+  }
+  context.restore();
+  context.strokeStyle = 'rgba(20, 15, 10, 0.35)';
+  context.lineWidth = 2 * share;
+  context.stroke(path);
+}
+
+/** Ear, eye, brow and mouth from the side. */
+function paintProfile(
+  context: CanvasRenderingContext2D,
+  frame: Frame,
+  body: Body,
+  { shoulder, crown }: FigureJoints,
+): void {
+  const { ear, eye, brow, mouth } = faceFeatures(shoulder, crown, body.heightM);
+  const dot = ([x, y]: Point, size: number, colour: string) => {
+    context.fillStyle = colour;
+    context.beginPath();
+    context.arc(frame.x(x), frame.y(y), size * body.heightM * frame.pxPerM, 0, 2 * Math.PI);
+    context.fill();
+  };
+  dot(ear, 0.012, paint.skinDark);
+  dot(ear, 0.008, paint.skin);
+  dot(eye, 0.0055, '#f4efe6');
+  dot(eye, 0.0035, paint.hair);
+  dot(brow, 0.004, paint.hair);
+  dot(mouth, 0.005, '#8d4a43');
 }
 
 /** Eyes, nose and mouth of somebody whose crown is down: a reader looks for a face. */

@@ -15,7 +15,7 @@ import type {
   Whose,
 } from '@/core/plumb/marks';
 export type { Sheet, SheetScale, Whose } from '@/core/plumb/marks';
-import type { ReadMarks } from '@/core/plumb/reader';
+import { segmentOfReading, type ReadMarks } from '@/core/plumb/reader';
 import type { MarkedImage } from '@/core/plumb/coco';
 import { beginHistory, goBack, goOn, type History } from '@/design/history';
 
@@ -388,7 +388,10 @@ function readSheet(sheet: Sheet, read: ReadMarks, image: ImageSize): Sheet {
     marks,
     // A guess: what lies lowest is on the floor, and the floor runs as the picture's level edges do.
     floor: sheet.floor ?? [floorAt(image.width * 0.06), floorAt(image.width * 0.94)],
-    scale: sheet.scale.kind === 'none' ? { kind: 'segment', segment: 'trunk' } : sheet.scale,
+    scale:
+      sheet.scale.kind !== 'none'
+        ? sheet.scale
+        : { kind: 'segment', segment: sheet.view === 'side' ? segmentOfReading(near) : 'trunk' },
   };
 }
 

@@ -46,24 +46,49 @@ interface Head {
   readonly hair: Outline;
 }
 
+/** Where things are on a head: along the way from shoulder to crown, and towards the face. */
+function headFrame(shoulder: Point, crown: Point, scaleM: number, facing: Facing) {
+  const [dx, dy] = [crown[0] - shoulder[0], crown[1] - shoulder[1]];
+  const length = Math.hypot(dx, dy);
+  const u: Point = [dx / length, dy / length];
+  // Seen from the feet the back lies to the right; seen towards the crown the face does.
+  const f: Point = [u[1] * facing, -u[0] * facing];
+  const longM = Math.min(sizes.long * scaleM, length / 2);
+  const deepM = sizes.deep * scaleM;
+  const centre: Point = [crown[0] - u[0] * longM, crown[1] - u[1] * longM];
+  const place = ([a, b]: Place): Point => [
+    centre[0] + u[0] * a * longM + f[0] * b * deepM,
+    centre[1] + u[1] * a * longM + f[1] * b * deepM,
+  ];
+  return { u, f, place };
+}
+
+/** Places of a face from the side, for a picture that is to pass for one. */
+const featurePlaces = {
+  ear: [-0.12, -0.12],
+  eye: [0.08, 0.66],
+  brow: [0.24, 0.7],
+  mouth: [-0.6, 0.72],
+} as const satisfies Record<string, Place>;
+
+export function faceFeatures(
+  shoulder: Point,
+  crown: Point,
+  scaleM: number,
+): Readonly<Record<keyof typeof featurePlaces, Point>> {
+  const { place } = headFrame(shoulder, crown, scaleM, 1);
+  const { ear, eye, brow, mouth } = featurePlaces;
+  return { ear: place(ear), eye: place(eye), brow: place(brow), mouth: place(mouth) };
+}
+
 /**
  * Head and neck from the shoulder to the crown.
  *
  * @param scaleM the body's height, metres
  */
 export function headOutlines(shoulder: Point, crown: Point, scaleM: number, facing: Facing): Head {
-  const [dx, dy] = [crown[0] - shoulder[0], crown[1] - shoulder[1]];
-  const length = Math.hypot(dx, dy);
-  const [ux, uy] = [dx / length, dy / length];
-  // Seen from the feet the back lies to the right; seen towards the crown the face does.
-  const [fx, fy] = [uy * facing, -ux * facing];
-  const longM = Math.min(sizes.long * scaleM, length / 2);
-  const deepM = sizes.deep * scaleM;
-  const centre: Point = [crown[0] - ux * longM, crown[1] - uy * longM];
-  const place = ([a, b]: Place): Point => [
-    centre[0] + ux * a * longM + fx * b * deepM,
-    centre[1] + uy * a * longM + fy * b * deepM,
-  ];
+  const { u, f, place } = headFrame(shoulder, crown, scaleM, facing);
+  const [[ux, uy], [fx, fy]] = [u, f];
   const half = sizes.neck * scaleM;
   const across = ([x, y]: Point, share: number): Point => [
     x + fx * share * half,

@@ -243,6 +243,36 @@ describe('a clip', () => {
     expect(untangle(input.frames, 1.7 * level.pxPerM)).toEqual(input.frames);
   });
 
+  it('takes one foot that comes as the other goes for one stay at the wall', () => {
+    const input = makeClip(kick, { framesPerS: 10 });
+    const aside = (marks: ClipFrame['marks']['near'], isAway: boolean) =>
+      Object.fromEntries(
+        Object.entries(marks).map(([name, mark]) => [
+          name,
+          isAway && ['toe', 'heel', 'ankle'].includes(name) ? { ...mark, x: mark.x - 120 } : mark,
+        ]),
+      );
+    /** @param gap frames in which neither foot is at the wall */
+    const handedOver = (gap: number) =>
+      changed(input, (frame) => {
+        const tenth = Math.round(frame.atS * 10);
+        const { near, far = {} } = frame.marks;
+        return {
+          ...frame,
+          marks: {
+            near: aside(near, tenth >= 15 && tenth < 20),
+            far: aside(far, tenth >= 20 - gap && tenth <= 26),
+          },
+        };
+      });
+    for (const gap of [0, 1]) {
+      expectNear(times(handedOver(gap), 'touches-wall'), [1.55]);
+      expect(readClip(handedOver(gap)).measures.wallTouches!.value).toBe(1);
+    }
+    // Two frames decide.
+    expectNear(times(handedOver(2), 'touches-wall'), [1.55, 2]);
+  });
+
   it('says degrees and seconds without a scale, and no metres', () => {
     const { scale: _, ...bare } = makeClip();
     const { measures, metresPerPixel } = readClip(bare);

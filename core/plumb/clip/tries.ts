@@ -114,7 +114,8 @@ export function findTries(clip: Clip): Tries {
       };
     }),
   );
-  const isAtWall = clip.times.map((_, index) => near.atWall[index]! || far.atWall[index]!);
+  // One foot that leaves as the other comes leaves nothing: a single frame decides nothing here either.
+  const isAtWall = settle(clip.times.map((_, index) => near.atWall[index]! || far.atWall[index]!));
   return { tries, isInverted, isAtWall };
 }
 

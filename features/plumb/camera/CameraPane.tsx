@@ -73,7 +73,7 @@ export function CameraPane({ view }: CameraPaneProps) {
     return {
       base,
       body: person.body,
-      scale: { segment: 'trunk' },
+      scale: { segment: 'thigh' },
       ...(x === null
         ? {}
         : {

@@ -26,12 +26,12 @@ const read = { kind: 'frames-read', reads } as const;
 const id = { kind: 'mark', whose: 'near', name: 'hip' } as const;
 
 describe('a clip that is read', () => {
-  it('has its frames, a floor under them, a scale of the trunk, and is no step back', () => {
+  it('has its frames, a floor under them, a scale of the thigh, and is no step back', () => {
     const state = after(read);
     const { common, frames } = clipOf(state);
     expect(frames).toHaveLength(81);
     expect(common.facing).toBe('right');
-    expect(common.scale).toEqual({ kind: 'segment', segment: 'trunk' });
+    expect(common.scale).toEqual({ kind: 'segment', segment: 'thigh' });
     // A little above the true floor at 440: a reader is as far off.
     expect(common.floor![0][1]).toBeGreaterThan(420);
     expect(common.floor![0][1]).toBeLessThan(440);

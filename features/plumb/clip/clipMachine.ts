@@ -1,7 +1,7 @@
 /** The marks of a clip, frame by frame, as they are read and mended: pure, with one way back. */
 import type { ClipInput } from '@/core/plumb/clip/frames';
 import { guessFloor, sortSides } from '@/core/plumb/clipReader';
-import type { ReadMarks } from '@/core/plumb/reader';
+import { segmentOfReading, type ReadMarks } from '@/core/plumb/reader';
 import type { BodyInput } from '@/core/body/body';
 import { beginHistory, goBack, goOn, type History } from '@/design/history';
 import { emptySheet, moved, removed, toStill, type PlumbEvent, type Sheet } from '../plumbMachine';
@@ -79,7 +79,13 @@ function withReads(
       ...common,
       facing: facing ?? common.facing,
       floor: common.floor ?? guessFloor(sorted, tiltDeg ?? 0),
-      scale: common.scale.kind === 'none' ? { kind: 'segment', segment: 'trunk' } : common.scale,
+      scale:
+        common.scale.kind === 'none'
+          ? {
+              kind: 'segment',
+              segment: segmentOfReading(sorted.find(({ near }) => near.hip)?.near ?? {}),
+            }
+          : common.scale,
     },
     frames,
   };
