@@ -52,6 +52,17 @@ describe('where floor is short', () => {
     expect(there).toBeLessThan(5);
   });
 
+  it('asks nobody what a round is worth while there is room: mats lie in the order of the list', () => {
+    const laid = (values: readonly number[]) =>
+      placeEverybody(
+        values.map((value, at) => ({ id: `p${at}`, pattern: pattern(option('a', value)) })),
+        1,
+        ground,
+      ).map((round) => [...round]);
+    const even = Array.from({ length: there }, () => 0.5);
+    expect(laid(even.map((_, at) => 0.1 + at / 10))).toEqual(laid(even));
+  });
+
   it('gives it to whoever works before whoever rests or is not there', () => {
     const people = {
       resting: pattern(rest),

@@ -216,7 +216,7 @@ export function placeEverybody(
   rounds: number,
   ground: Ground,
 ): ReadonlyMap<string, Place>[] {
-  const { room, spans, floor, circleM } = ground;
+  const { spans, floor, circleM } = ground;
   const lanes = placeLanes(people, spans, rounds);
   const places = lanes.map((round) => new Map(round));
   for (let round = 0; round < rounds; round += 1) {
@@ -231,6 +231,33 @@ export function placeEverybody(
       places[round]!.set(id, { kind: 'circle', x, y, radiusM });
     });
   }
+  const plain = layMats(people, places, ground, 'as-listed');
+  const isShort = people.some(({ id, pattern }) =>
+    plain.some((round, index) => worthIn(pattern, index) >= 0 && round.get(id)?.kind === 'aside'),
+  );
+  return isShort ? layMats(people, places, ground, 'by-worth') : plain;
+}
+
+/** What a round is worth that asks for floor; -1: rest, or nothing at all. */
+const worthIn = (pattern: Pattern, round: number): number => {
+  const option = optionIn(pattern, round);
+  return option === null || option.isRest ? -1 : option.value;
+};
+
+/**
+ * Mats for all who have no place yet, on what is left of the floor.
+ *
+ * @param turn who looks first. As listed, they lie in the order of their list. Where floor is short,
+ *   by worth: who works before who rests, and then whose round is worth most, so that turns cost as
+ *   little as they can
+ */
+function layMats(
+  people: readonly PlacedPerson[],
+  settled: readonly ReadonlyMap<string, Place>[],
+  ground: Ground,
+  turn: 'as-listed' | 'by-worth',
+): ReadonlyMap<string, Place>[] {
+  const places = settled.map((round) => new Map(round));
   const solid = places.map((round) =>
     [...round.values()].flatMap((one) => floorOf(one, ground) ?? []),
   );
@@ -238,21 +265,19 @@ export function placeEverybody(
   const kept = new Map<string, Place>();
   /** The last round in which somebody lay on their mat; -1: in none so far. */
   const last = new Map<string, number>();
-  for (let round = 0; round < rounds; round += 1) {
+  const lay = (id: string) => last.get(id) ?? -1;
+  places.forEach((here, round) => {
     const taken = [...solid[round]!];
-    // Who works comes before who rests, who lies on a mat keeps it, and of those who look for one
-    // the first is whose round is worth most: where floor is short, turns cost as little as they can.
-    const worth = ({ pattern }: PlacedPerson) => {
-      const option = optionIn(pattern, round);
-      return option === null || option.isRest ? -1 : option.value;
-    };
+    const worth = ({ pattern }: PlacedPerson) => worthIn(pattern, round);
     const order = people
-      .filter(({ id }) => !places[round]!.has(id))
-      .sort(
-        (a, b) =>
-          Number(worth(a) < 0) - Number(worth(b) < 0) ||
-          (last.get(b.id) ?? -1) - (last.get(a.id) ?? -1) ||
-          worth(b) - worth(a),
+      .filter(({ id }) => !here.has(id))
+      .sort((a, b) =>
+        // Who lies on a mat keeps it; only then do others look for one.
+        turn === 'as-listed'
+          ? Number(kept.has(b.id)) - Number(kept.has(a.id))
+          : Number(worth(a) < 0) - Number(worth(b) < 0) ||
+            lay(b.id) - lay(a.id) ||
+            worth(b) - worth(a),
       );
     for (const { id, pattern } of order) {
       const heightM = optionIn(pattern, round)?.heightM ?? 0;
@@ -261,9 +286,9 @@ export function placeEverybody(
       const isFree = old && !taken.some((other) => overlap(old, other));
       const mats = [...taken, ...[...kept.values()].flatMap((one) => floorOf(one, ground) ?? [])];
       const place = (isFree ? before : undefined) ??
-        findMat(room, [...everywhere, ...mats], heightM) ??
-        findMat(room, taken, heightM) ?? { kind: 'aside' as const };
-      places[round]!.set(id, place);
+        findMat(ground.room, [...everywhere, ...mats], heightM) ??
+        findMat(ground.room, taken, heightM) ?? { kind: 'aside' as const };
+      here.set(id, place);
       const own = floorOf(place, ground);
       if (own) taken.push(own);
       if (place.kind === 'mat') {
@@ -271,7 +296,7 @@ export function placeEverybody(
         last.set(id, round);
       }
     }
-  }
+  });
   return places;
 }
 
