@@ -3,6 +3,7 @@ import { guessCount, readDetection, wholeCrop } from './detection';
 import {
   besideCrop,
   hasOthersBeside,
+  segmentOfReading,
   isFrontal,
   isSamePerson,
   isSure,
@@ -201,4 +202,13 @@ it('takes nothing within the body that was read, or close beside it, for somebod
   expect(seen([150, 900])).toBe(true);
   // Where nobody was read there is nobody to stand beside.
   expect(hasOthersBeside({ left: {}, right: {} }, [[10, 10]])).toBe(false);
+});
+
+it('takes its scale from a thigh that lies in the picture, else from the trunk', () => {
+  const at = (x: number, y: number) => ({ x, y });
+  const legs = { hip: at(400, 500), knee: at(420, 300), ankle: at(410, 110) };
+  expect(segmentOfReading(legs)).toBe('thigh');
+  expect(segmentOfReading({ ...legs, ankle: at(560, 380) })).toBe('trunk');
+  expect(segmentOfReading({ hip: legs.hip, knee: legs.knee })).toBe('trunk');
+  expect(segmentOfReading({})).toBe('trunk');
 });

@@ -3,7 +3,7 @@
  * so that a person is upright in it; here its points go back to the picture, two readings are
  * compared for an honest error, and the side that is seen becomes the near one.
  */
-import { degrees, radians } from '../posture/geometry';
+import { angleAt, degrees, radians } from '../posture/geometry';
 import type { Mark, MarkName, MarkSet, Pixel, ScaleSegment } from './marks';
 
 /** The side of the square that the model looks at, pixels. */
@@ -211,12 +211,19 @@ export function isFrontal({ left, right }: Pick<ReadMarks, Side>): boolean {
   return shoulders > frontalShare * trunk && hips > (frontalShare / 2) * trunk;
 }
 
+/** A knee bent further than this may point out of the picture, degrees. */
+const straightKneeDeg = 120;
+
 /**
  * What a scale is first taken from after a reading. Shoulders of raised arms are read a hand's
- * breadth along the arm, which makes a trunk a tenth too long; hips and knees are where they are.
+ * breadth along the arm, which makes a trunk a tenth too long; hips and knees are where they are. The
+ * thighs of whoever folds them (crow, lotus) do not lie in the picture, the trunk does.
  */
-export const segmentOfReading = ({ hip, knee }: MarkSet): ScaleSegment =>
-  hip !== undefined && knee !== undefined ? 'thigh' : 'trunk';
+export function segmentOfReading({ hip, knee, ankle }: MarkSet): ScaleSegment {
+  if (hip === undefined || knee === undefined || ankle === undefined) return 'trunk';
+  const bend = angleAt([knee.x, knee.y], [hip.x, hip.y], [ankle.x, ankle.y]);
+  return bend >= straightKneeDeg ? 'thigh' : 'trunk';
+}
 
 /** A place within the body, or so near beside it, is the body's own: a share of its size. */
 const besideShare = 0.06;
