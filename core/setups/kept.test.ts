@@ -213,13 +213,20 @@ describe('the low block of a shoulder rest, kept further out', () => {
     }
   });
 
-  it('carries it no more beyond that, and says what to do while no second column has room', () => {
+  it('carries it no more beyond that: what tips is refused, with what to do', () => {
     for (const metres of [0.08, 0.12, 0.17]) {
-      const { stack, cautions } = at(metres);
+      const result = at(metres);
+      const { stack, cautions } = result;
       expect(cautions).toHaveLength(1);
       expect(cautions[0]).toContain(`At ${Math.round(metres * 100)} cm`);
       expect(cautions[0]).toContain('8 cm or nearer, or 18 cm or further');
-      expect(stack).toEqual(solve('shoulder-rest').stack);
+      expect(stack).toMatchObject({ found: false, heightM: null, layers: [] });
+      // Nobody is given it, however full the shelves are.
+      const kept = keptDistances([row('shoulder-rest', 'lowBlockOut', metres)]);
+      expect(getSetup('shoulder-rest').ways({ ...usual, kept }, result)).toEqual({
+        ways: [],
+        lack: cautions[0],
+      });
     }
   });
 
@@ -242,9 +249,17 @@ describe('the low block of a shoulder rest, kept further out', () => {
   it('says what is missing where the cupboard holds one column alone', () => {
     const layers = at(0.2, blocks(9)).stack!.layers.reduce((sum, { count }) => sum + count, 0);
     expect(at(0.2, blocks(layers)).cautions).toEqual([]);
-    expect(at(0.2, blocks(layers - 1)).cautions).toEqual([
-      'One more foam block is needed for the column at the wall.',
-    ]);
+    const short = at(0.2, blocks(layers - 1));
+    expect(short.cautions).toEqual(['One more foam block is needed for the column at the wall.']);
+    expect(short.stack!.found).toBe(false);
+    // What it takes with fuller shelves shows what is missing.
+    const input = {
+      ...usual,
+      ...blocks(layers - 1),
+      kept: keptDistances([row('shoulder-rest', 'lowBlockOut', 0.2)]),
+    };
+    const { ways } = getSetup('shoulder-rest').ways(input, short);
+    expect(ways[0]!.props.reduce((sum, { count }) => sum + count, 0)).toBeGreaterThan(layers - 1);
   });
 
   it('is computed anew where the hands find no hold on it', () => {

@@ -76,10 +76,15 @@ export function StillPane({ view, shape }: StillPaneProps) {
     setOpening(false);
     if (!taken.ok) {
       showProblem(taken.problem);
+      if (painted !== null) setWish(null);
       return;
     }
     reader.forget();
-    tell({ kind: 'new-picture' });
+    tell(
+      painted === null
+        ? { kind: 'new-picture' }
+        : { kind: 'new-picture', view: painted.view ?? plainPractice.view },
+    );
     setWish(painted);
     setPicture(taken.picture);
   };
@@ -113,10 +118,7 @@ export function StillPane({ view, shape }: StillPaneProps) {
     if (painted === null) return;
     // At once, so that the next thing that is chosen is added to this one.
     setWish(asked);
-    void take(fromCanvas(painted), asked).then(() => {
-      const view = asked.view ?? plainPractice.view;
-      if (view !== sheet.view) tell({ kind: 'set', change: { view } });
-    });
+    void take(fromCanvas(painted), asked);
   };
   const practise = () => {
     const taken = practiceTakes[practised.current % practiceTakes.length]!;

@@ -208,3 +208,10 @@ it('takes marks in from a file, and writes measures as a table', () => {
   expect(header).toBe('measure,label,value,low,high,unit');
   expect(rows).toHaveLength(Object.keys(reading.measures).length);
 });
+
+it('is seen as a new picture says, where it says so, and there is nothing to take back', () => {
+  const seen = reducePlumb(beginPlumb(), { kind: 'new-picture', view: 'front' });
+  expect(sheetOf(seen).view).toBe('front');
+  expect(sheetOf(reducePlumb(seen, { kind: 'undo' })).view).toBe('front');
+  expect(sheetOf(reducePlumb(seen, { kind: 'new-picture' })).view).toBe('front');
+});

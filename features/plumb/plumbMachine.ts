@@ -48,8 +48,8 @@ export type PlumbEvent =
   | { readonly kind: 'remove'; readonly id: HandleId }
   /** What a reader has found: laid over the sheet as it is by then. */
   | { readonly kind: 'read'; readonly marks: ReadMarks; readonly image: ImageSize }
-  /** Another picture: nothing that was marked on the last one is of it. */
-  | { readonly kind: 'new-picture' }
+  /** Another picture: nothing that was marked on the last one is of it; how it is seen may be known. */
+  | { readonly kind: 'new-picture'; readonly view?: View }
   | { readonly kind: 'undo' };
 
 const noMarks: Sheet['marks'] = { near: {}, far: {}, left: {}, right: {} };
@@ -128,7 +128,7 @@ export function reducePlumb(state: PlumbState, event: PlumbEvent): PlumbState {
       };
     case 'new-picture': {
       const { view, facing, base, shape } = sheetOf(state);
-      return beginPlumb({ ...emptySheet, view, facing, base, shape });
+      return beginPlumb({ ...emptySheet, view: event.view ?? view, facing, base, shape });
     }
     case 'undo':
       return live === null ? { history: goBack(history), live: null } : { history, live: null };

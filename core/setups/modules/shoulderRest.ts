@@ -72,7 +72,7 @@ interface Carried {
 /**
  * What lies across the low block rests on it with half of its depth or more. Where the low block is
  * too far out for that, a second one as high stands flush to the wall under all of it, if there is
- * room for it behind the first.
+ * room for it behind the first. Anything else tips, and is refused.
  */
 function carryAcross(stack: Stack, outM: number, pieces: readonly PieceCount[]): Carried {
   const [low, ...across] = stack.layers;
@@ -83,26 +83,29 @@ function carryAcross(stack: Stack, outM: number, pieces: readonly PieceCount[]):
   if (outM <= nearM + tolerance.lengthM) return alone;
   const columnM = specOf(low).widthM;
   const farM = columnM + rules.fingersM;
+  // What would tip is no stack, whatever its height.
+  const refused = (caution: string): Carried => ({
+    stack: { ...stack, found: false, heightM: null, layers: [] },
+    notes: [],
+    cautions: [caution],
+  });
   if (outM < farM - tolerance.lengthM) {
-    return {
-      ...alone,
-      cautions: [
-        `At ${cm(outM)} from the wall the low block carries less than half of what lies across it: ${cm(nearM)} or nearer, or ${cm(farM)} or further with a second one flush to the wall.`,
-      ],
-    };
+    return refused(
+      `At ${cm(outM)} from the wall the low block carries less than half of what lies across it: ${cm(nearM)} or nearer, or ${cm(farM)} or further with a second one flush to the wall.`,
+    );
   }
   const name = specOf(low).label.toLowerCase();
   const same = (list: readonly PieceCount[]) =>
     list.reduce((sum, { piece, count }) => (piece === low.piece ? sum + count : sum), 0);
   const layers = [{ ...low, count: low.count + 1 }, ...across];
+  if (same(layers) > same(pieces)) {
+    return refused(`One more ${name} is needed for the column at the wall.`);
+  }
   return {
     stack: { ...stack, layers },
     notes: [
       `Two columns: one ${name} flat and flush to the wall carries what lies across, the other, ${cm(outM)} out, is for the hands.`,
     ],
-    cautions:
-      same(layers) <= same(pieces)
-        ? []
-        : [`One more ${name} is needed for the column at the wall.`],
+    cautions: [],
   };
 }
