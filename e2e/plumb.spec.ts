@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { resolveBody } from '@/core/body/body';
 import { practiceScene } from '@/core/plumb/practice';
 import { chooseFile } from './ownServer';
+import { choosePhoto } from './paintedPhoto';
 import { expect, expectAccessible, test } from './support';
 
 test.describe.configure({ mode: 'serial' });
@@ -88,6 +89,9 @@ test('paints a practice picture as it is asked for, from the front, and says wha
   await page.getByText('What was painted').click();
   const painted = page.getByRole('table').filter({ hasText: 'painted' });
   await expect(painted.getByRole('row', { name: /^Wrists apart/ })).toContainText(' cm');
+  // It measures nobody.
+  await expect(page.getByRole('button', { name: 'Keep it' })).toHaveCount(0);
+  await expect(page.getByRole('region', { name: 'To compare later' })).toHaveCount(0);
   await page.getByText('From the side').click();
   await expect(page.getByLabel('Arch')).toBeVisible();
   await expect(page.getByRole('radio', { name: 'Side', exact: true })).toBeChecked();
@@ -107,7 +111,7 @@ test('says so where nobody is found', async ({ page }) => {
 
 test('draws a mark by mouse, and keeps a record with where it is from', async ({ page }) => {
   await page.goto('/plumb?person=5&shape=dolphin');
-  await page.getByRole('button', { name: 'A practice picture' }).click();
+  await choosePhoto(page);
   await page.getByLabel('Weight on').selectOption('forearms');
   await page.getByRole('button', { name: 'Put the marks on' }).click();
   const crown = page.getByRole('button', { name: /^near crown/ });
@@ -183,7 +187,7 @@ test('keeps a picture only with consent, compares two, and really deletes', asyn
   // A made-up adult who has agreed to nothing yet.
   await page.goto('/plumb?person=6&shape=handstand');
   const take = async () => {
-    await page.getByRole('button', { name: 'A practice picture' }).click();
+    await choosePhoto(page);
     await page.getByRole('button', { name: /^(Put the marks on|Anew by hand)$/ }).click();
     await expect(page.getByRole('button', { name: /^near hip/ })).toBeVisible();
   };
@@ -225,25 +229,7 @@ test('keeps a picture only with consent, compares two, and really deletes', asyn
 
 test('says that somebody else is in the picture', async ({ page }) => {
   await page.goto('/plumb?person=3&shape=handstand');
-  await page.getByRole('button', { name: 'A practice picture' }).click();
-  const image = page.locator('svg image').first();
-  await expect(image).toHaveAttribute('href', /^blob:/);
-  const two = await page.evaluate(async () => {
-    const picture = new Image();
-    picture.src = document.querySelector('svg image')!.getAttribute('href')!;
-    await picture.decode();
-    const canvas = document.createElement('canvas');
-    [canvas.width, canvas.height] = [2 * picture.naturalWidth, picture.naturalHeight];
-    const context = canvas.getContext('2d')!;
-    context.drawImage(picture, 0, 0);
-    context.drawImage(picture, picture.naturalWidth, 0);
-    return canvas.toDataURL('image/png');
-  });
-  await chooseFile(page, 'Choose a picture', {
-    name: 'two.png',
-    mimeType: 'image/png',
-    buffer: Buffer.from(two.slice(two.indexOf(',') + 1), 'base64'),
-  });
+  await choosePhoto(page, 2);
   await page.getByRole('button', { name: 'Read the marks' }).click();
   await expect(page.getByText(/More than one person is in this picture/)).toBeVisible({
     timeout: 60_000,

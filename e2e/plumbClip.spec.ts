@@ -42,7 +42,10 @@ test('reads a clip picture by picture, tells its events, and hands them out', as
     const last = (await seconds(words)).at(-1)!;
     expect(Math.abs(last - truth(kind))).toBeLessThan(0.35);
   }
-  await expect(page.getByRole('region', { name: 'As a record' })).toContainText('Wall hold');
+  const record = page.getByRole('region', { name: 'As a record' });
+  await expect(record).toContainText('Wall hold');
+  // A practice clip measures nobody.
+  await expect(record.getByRole('button')).toHaveCount(0);
   // By key to any picture of it; its marks can be mended and taken back.
   const moment = page.getByRole('slider', { name: /^Moment of the clip/ });
   await moment.focus();

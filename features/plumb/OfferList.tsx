@@ -19,21 +19,31 @@ interface OfferListProps {
   readonly by: ReadBy;
   /** Suggested; the teacher's tap confirms. */
   readonly faults: readonly FaultFound[];
+  /** It was painted to practise on: it shows what could be kept, and keeps nothing. */
+  readonly isPainted?: boolean;
 }
 
 /** What may become a record; nothing is kept without a tap. */
-export function OfferList({ view, offers, by, faults }: OfferListProps) {
+export function OfferList({ view, offers, by, faults, isPainted = false }: OfferListProps) {
   if (offers.length === 0) return null;
   return (
     <section aria-label="As a record">
       <h2 className={classes.heading}>As a record of {view.person.name}</h2>
+      {isPainted && <PaintedNote />}
       {offers.map((offer) => {
         const check = view.checks.find((one) => one.check === offer.check);
-        return check && <OneOffer key={offer.check} {...{ view, offer, check, by, faults }} />;
+        return (
+          check && <OneOffer key={offer.check} {...{ view, offer, check, by, faults, isPainted }} />
+        );
       })}
     </section>
   );
 }
+
+/** Why nothing of a painted picture or clip is kept. */
+export const PaintedNote = () => (
+  <p className={classes.note}>What is painted measures nobody: nothing of it is kept for anyone.</p>
+);
 
 interface OneOfferProps {
   readonly view: PlumbView;
@@ -41,6 +51,7 @@ interface OneOfferProps {
   readonly check: PlumbCheck;
   readonly by: ReadBy;
   readonly faults: readonly FaultFound[];
+  readonly isPainted: boolean;
 }
 
 const rounded = (value: number) => Math.round(value * 10) / 10;
@@ -58,7 +69,7 @@ function shown({ value, error }: Offer, check: CheckId): string {
   return `${rounded(value)}${unit}, give or take ${rounded(error)}`;
 }
 
-function OneOffer({ view, offer, check, by, faults: found }: OneOfferProps) {
+function OneOffer({ view, offer, check, by, faults: found, isPainted }: OneOfferProps) {
   const [isSaving, start] = useTransition();
   const [side, setSide] = useState<'left' | 'right'>('left');
   const [seen, setSeen] = useState<readonly FaultId[]>([]);
@@ -89,7 +100,7 @@ function OneOffer({ view, offer, check, by, faults: found }: OneOfferProps) {
       </p>
       {offer.tooCoarse !== undefined ? (
         <p className={classes.note}>{offer.tooCoarse} It is shown, and cannot be kept.</p>
-      ) : (
+      ) : isPainted ? null : (
         <>
           {faults.map((fault) => (
             <Checkbox

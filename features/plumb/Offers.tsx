@@ -9,6 +9,7 @@ interface OffersProps {
   readonly view: PlumbView;
   readonly sheet: Sheet;
   readonly reading: StillReading;
+  readonly isPainted: boolean;
 }
 
 /** The bar of a check in the school that is judged by, else the gentlest that ships. */
@@ -18,11 +19,19 @@ export const barIn =
     checks.find((one) => one.check === check)?.bar ?? getCheck(check).opensAt['prop-led'];
 
 /** What of the picture may become a record: nothing is kept without a tap. */
-export function Offers({ view, sheet, reading }: OffersProps) {
+export function Offers({ view, sheet, reading, isPainted }: OffersProps) {
   const offers = offersOfStill(reading, {
     view: sheet.view,
     base: sheet.base,
     barOf: barIn(view),
   });
-  return <OfferList view={view} offers={offers} by="picture" faults={reading.faults} />;
+  return (
+    <OfferList
+      view={view}
+      offers={offers}
+      by="picture"
+      faults={reading.faults}
+      isPainted={isPainted}
+    />
+  );
 }

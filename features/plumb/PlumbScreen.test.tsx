@@ -68,9 +68,20 @@ beforeEach(() => {
   URL.revokeObjectURL = () => undefined;
 });
 
-async function withMarks(shape: 'dolphin' | 'handstandWall', base = 'hands') {
+type User = ReturnType<typeof renderUi>['user'];
+
+/** A photograph of somebody, as a file. */
+const choosePhoto = (user: User) =>
+  user.upload(
+    document.querySelector<HTMLInputElement>('input[type=file]')!,
+    new File(['x'], 'photo.jpg', { type: 'image/jpeg' }),
+  );
+const practise = (user: User) =>
+  user.click(screen.getByRole('button', { name: 'A practice picture' }));
+
+async function withMarks(shape: 'dolphin' | 'handstandWall', base = 'hands', take = choosePhoto) {
   const ui = renderUi(<PlumbScreen view={view} shape={shape} />);
-  await ui.user.click(screen.getByRole('button', { name: 'A practice picture' }));
+  await take(ui.user);
   await screen.findByRole('button', { name: 'Put the marks on' });
   await ui.user.selectOptions(screen.getByLabelText('Weight on'), base);
   await ui.user.click(screen.getByRole('button', { name: 'Put the marks on' }));
@@ -90,7 +101,7 @@ it('says what the picture is taken like, and that it goes nowhere', () => {
 it('says a file that is no picture in a sentence', async () => {
   outcome = { ok: false, problem: 'This file is empty. Take the picture again.' };
   const { user } = renderUi(<PlumbScreen view={view} shape={null} />);
-  await user.click(screen.getByRole('button', { name: 'A practice picture' }));
+  await practise(user);
   expect(await screen.findByText(/This file is empty/)).toBeInTheDocument();
   expect(screen.queryByRole('button', { name: 'Put the marks on' })).toBeNull();
 });
@@ -144,6 +155,33 @@ it('keeps nothing without a tap, and then with its error and where it is from', 
   expect(await screen.findByText(/Head clearance in dolphin recorded/)).toBeInTheDocument();
 });
 
+it('keeps nothing of a practice picture, which measures nobody', async () => {
+  const { user } = await withMarks('dolphin', 'forearms', practise);
+  const record = screen.getByRole('region', { name: 'As a record' });
+  expect(record).toHaveTextContent(/Head clearance in dolphin: \d/);
+  expect(record).toHaveTextContent(/measures nobody/);
+  const cannotKeep = () => {
+    expect(screen.queryByRole('button', { name: 'Keep it' })).toBeNull();
+    expect(screen.queryByRole('region', { name: 'To compare later' })).toBeNull();
+  };
+  cannotKeep();
+  // A photograph that cannot be opened, and a take that cannot be painted, leave the picture as it is.
+  outcome = { ok: false, problem: 'This file is empty.' };
+  await choosePhoto(user);
+  expect(await screen.findByText('This file is empty.')).toBeInTheDocument();
+  cannotKeep();
+  await practise(user);
+  await waitFor(() => expect(screen.getByRole('button', { name: 'Read the marks' })).toBeEnabled());
+  cannotKeep();
+  // Somebody's own picture in its place can be kept.
+  outcome = { ok: true, picture: { url: 'blob:y', width: 900, height: 1200 } };
+  await choosePhoto(user);
+  await waitFor(() => expect(screen.queryByRole('button', { name: /^near/ })).toBeNull());
+  await user.click(screen.getByRole('button', { name: 'Put the marks on' }));
+  expect(screen.getByRole('button', { name: 'Keep it' })).toBeInTheDocument();
+  expect(screen.getByRole('region', { name: 'To compare later' })).toBeInTheDocument();
+});
+
 it('has no metres, and nothing to keep of them, without a scale', async () => {
   const { user } = await withMarks('dolphin', 'forearms');
   await user.selectOptions(screen.getByLabelText('Scale from'), 'none');
@@ -156,7 +194,7 @@ it('has no metres, and nothing to keep of them, without a scale', async () => {
 
 it('takes what the reader found, with its own errors, and says so where it found nobody', async () => {
   const { user } = renderUi(<PlumbScreen view={view} shape="handstand" />);
-  await user.click(screen.getByRole('button', { name: 'A practice picture' }));
+  await practise(user);
   const button = await screen.findByRole('button', { name: 'Read the marks' });
   await user.click(button);
   expect(await screen.findByText('Nobody is found in this picture.')).toBeInTheDocument();
@@ -188,17 +226,17 @@ it('says that a shape is out of reach, and goes on', async () => {
     throw new InputProblem('unreachable', 'The legs are 3 cm too short.');
   };
   const { user } = renderUi(<PlumbScreen view={view} shape="wallL" />);
-  await user.click(screen.getByRole('button', { name: 'A practice picture' }));
+  await practise(user);
   expect(await screen.findByText(/3 cm too short. Choose another shape/)).toBeInTheDocument();
   mockPaint = () => ({});
-  await user.click(screen.getByRole('button', { name: 'A practice picture' }));
+  await practise(user);
   expect(await screen.findByRole('button', { name: 'Put the marks on' })).toBeInTheDocument();
 });
 
 it('begins a new picture without the marks of the last one', async () => {
   const { user } = await withMarks('dolphin', 'forearms');
   expect(screen.getByRole('region', { name: 'As a record' })).toBeInTheDocument();
-  await user.click(screen.getByRole('button', { name: 'A practice picture' }));
+  await practise(user);
   await waitFor(() => expect(screen.queryByRole('button', { name: /^near/ })).toBeNull());
   // What is looked at stays; nothing can be kept of a picture that nobody has marked.
   expect(screen.getByLabelText('Weight on')).toHaveValue('forearms');
@@ -217,7 +255,7 @@ describe('keeping what was marked', () => {
     const ui = renderUi(
       <PlumbScreen view={{ ...view, person: { ...view.person, pictures } }} shape="dolphin" />,
     );
-    await ui.user.click(screen.getByRole('button', { name: 'A practice picture' }));
+    await choosePhoto(ui.user);
     await ui.user.click(await screen.findByRole('button', { name: 'Put the marks on' }));
     return ui;
   };

@@ -42,16 +42,24 @@ interface StillPaneProps {
 
 const usualShape: ShapeId = 'handstandWall';
 
+/** A picture, and what it was painted as; `null`: it is of somebody. */
+interface Shown {
+  readonly picture: LoadedPicture;
+  readonly painted: PracticeWish | null;
+}
+
 /** One picture: marks that are moved by hand, and what follows from them. */
 export function StillPane({ view, shape }: StillPaneProps) {
   const { person, units } = view;
   const body = useMemo(() => resolveBody(person.body), [person.body]);
-  const [picture, setPicture] = useState<LoadedPicture | null>(null);
+  const [shown, setShown] = useState<Shown | null>(null);
+  const picture = shown?.picture ?? null;
+  const painted = shown?.painted ?? null;
   /** The next picture is being opened: what acts on the one before would be lost with it. */
   const [isOpening, setOpening] = useState(false);
   const taking = useRef(0);
   const practised = useRef(0);
-  /** What the picture was painted as; none: it is somebody's. */
+  /** What the practice camera is set to; none: a photograph was chosen last. */
   const [wish, setWish] = useState<PracticeWish | null>(null);
   const reader = useReader();
   const [state, tell] = useReducer(reducePlumb, undefined, () =>
@@ -67,7 +75,7 @@ export function StillPane({ view, shape }: StillPaneProps) {
     },
     [picture],
   );
-  const take = async (outcome: Promise<PictureOutcome>, painted: PracticeWish | null = null) => {
+  const take = async (outcome: Promise<PictureOutcome>, as: PracticeWish | null = null) => {
     const turn = (taking.current += 1);
     setOpening(true);
     const taken = await outcome;
@@ -76,17 +84,17 @@ export function StillPane({ view, shape }: StillPaneProps) {
     setOpening(false);
     if (!taken.ok) {
       showProblem(taken.problem);
-      if (painted !== null) setWish(null);
+      setWish(shown?.painted ?? null);
       return;
     }
     reader.forget();
     tell(
-      painted === null
+      as === null
         ? { kind: 'new-picture' }
-        : { kind: 'new-picture', view: painted.view ?? plainPractice.view },
+        : { kind: 'new-picture', view: as.view ?? plainPractice.view },
     );
-    setWish(painted);
-    setPicture(taken.picture);
+    setWish(as);
+    setShown({ picture: taken.picture, painted: as });
   };
   const choose = (file: File | null) => {
     if (file !== null) void take(loadPicture(file));
@@ -114,11 +122,11 @@ export function StillPane({ view, shape }: StillPaneProps) {
     }
   };
   const paint = (asked: PracticeWish) => {
-    const painted = reachable(() => paintPractice(body, asked));
-    if (painted === null) return;
+    const canvas = reachable(() => paintPractice(body, asked));
+    if (canvas === null) return;
     // At once, so that the next thing that is chosen is added to this one.
     setWish(asked);
-    void take(fromCanvas(painted), asked);
+    void take(fromCanvas(canvas), asked);
   };
   const practise = () => {
     const taken = practiceTakes[practised.current % practiceTakes.length]!;
@@ -192,11 +200,11 @@ export function StillPane({ view, shape }: StillPaneProps) {
             {reading !== null && (
               <>
                 <MeasureList reading={reading} units={units} />
-                {wish !== null && (
-                  <Painted body={body} wish={wish} reading={reading} units={units} />
+                {painted !== null && (
+                  <Painted body={body} wish={painted} reading={reading} units={units} />
                 )}
-                <Offers view={view} sheet={sheet} reading={reading} />
-                <KeepPanel view={view} picture={picture} sheet={sheet} />
+                <Offers view={view} sheet={sheet} reading={reading} isPainted={painted !== null} />
+                {painted === null && <KeepPanel view={view} picture={picture} sheet={sheet} />}
                 <FilesPanel picture={picture} sheet={sheet} reading={reading} tell={tell} />
               </>
             )}

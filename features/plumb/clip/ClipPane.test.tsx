@@ -37,6 +37,7 @@ const source = {
   width: 640,
   height: 480,
   durationS: 8,
+  isPainted: true,
   paint: () => Promise.resolve(),
   close: () => undefined,
 };
@@ -89,6 +90,15 @@ beforeEach(() => {
   };
 });
 
+/** Somebody's own clip, as a file. */
+const chooseClip = async () => {
+  mockFile = { ok: true, source: { ...source, isPainted: false } };
+  const ui = renderUi(<ClipPane view={view} shape={null} />);
+  const file = new File(['x'], 'try.mp4', { type: 'video/mp4' });
+  await ui.user.upload(document.querySelector<HTMLInputElement>('input[type=file]')!, file);
+  return ui;
+};
+
 const practise = async () => {
   const ui = renderUi(<ClipPane view={view} shape={null} />);
   await ui.user.click(screen.getByRole('button', { name: 'One with faults' }));
@@ -96,7 +106,9 @@ const practise = async () => {
 };
 
 it('reads a clip, tells its events and faults, and keeps what is tapped as read off a clip', async () => {
-  const { user } = await practise();
+  const { user } = await chooseClip();
+  await user.selectOptions(await screen.findByLabelText('Weight on'), 'hands');
+  await user.click(screen.getByRole('button', { name: 'Mark the wall' }));
   const measures = await screen.findByRole('region', { name: 'Measures' });
   expect(await screen.findByText(/lands 6\.5/)).toBeInTheDocument();
   expect(within(measures).getByText(/swing/i)).toBeInTheDocument();
@@ -112,6 +124,14 @@ it('reads a clip, tells its events and faults, and keeps what is tapped as read 
       }),
     ],
   ]);
+});
+
+it('keeps nothing of a practice clip, which measures nobody', async () => {
+  await practise();
+  const record = await screen.findByRole('region', { name: 'As a record' });
+  expect(record).toHaveTextContent(/Wall hold: \d/);
+  expect(record).toHaveTextContent(/measures nobody/);
+  expect(within(record).queryByRole('button')).toBeNull();
 });
 
 it('leaves the pictures to be marked by hand where the reader cannot read', async () => {

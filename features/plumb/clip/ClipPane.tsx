@@ -41,7 +41,7 @@ const practiceWords: Readonly<Record<PracticeKick, string>> = {
 export function ClipPane({ view, shape }: ClipPaneProps) {
   const { person } = view;
   const body = useMemo(() => resolveBody(person.body), [person.body]);
-  const { state, tell, progress, open, stop, urlAt, picture } = useClip({
+  const { state, tell, progress, open, stop, urlAt, picture, isPainted } = useClip({
     shape: shape ?? usualShape,
   });
   const taking = useRef(0);
@@ -167,7 +167,13 @@ export function ClipPane({ view, shape }: ClipPaneProps) {
           </div>
           <div className={classes.side}>
             {whole !== null && (
-              <ClipSide view={view} input={whole.input} reading={whole.reading} size={picture} />
+              <ClipSide
+                view={view}
+                input={whole.input}
+                reading={whole.reading}
+                size={picture}
+                isPainted={isPainted}
+              />
             )}
             <Choices
               sheet={sheet}

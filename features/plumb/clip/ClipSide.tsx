@@ -20,10 +20,11 @@ interface ClipSideProps {
   readonly input: ClipInput;
   readonly reading: ClipReading;
   readonly size: { readonly width: number; readonly height: number };
+  readonly isPainted: boolean;
 }
 
 /** What a clip says, what of it may be kept, and what goes out as a file. */
-export function ClipSide({ view, input, reading, size }: ClipSideProps) {
+export function ClipSide({ view, input, reading, size, isPainted }: ClipSideProps) {
   const { measures, faults, notes, events } = reading;
   const offers = offersOfClip(reading, { base: input.base, hasWall: input.wall !== undefined });
   return (
@@ -59,7 +60,7 @@ export function ClipSide({ view, input, reading, size }: ClipSideProps) {
           </p>
         ))}
       </section>
-      <OfferList view={view} offers={offers} by="clip" faults={faults} />
+      <OfferList view={view} offers={offers} by="clip" faults={faults} isPainted={isPainted} />
       <Group gap="xs">
         <Button
           size="xs"

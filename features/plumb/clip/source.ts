@@ -10,6 +10,8 @@ export interface FrameSource {
   readonly width: number;
   readonly height: number;
   readonly durationS: number;
+  /** To practise on: it is nobody. */
+  readonly isPainted: boolean;
   /** The picture at a moment, painted on the canvas given, which takes its size. */
   readonly paint: (canvas: HTMLCanvasElement, atS: number) => Promise<void>;
   readonly close: () => void;
@@ -88,6 +90,7 @@ async function openVideo(blob: Blob): Promise<SourceOutcome> {
         width,
         height,
         durationS,
+        isPainted: false,
         paint: async (canvas, atS) => {
           const to = Math.min(atS, durationS - 0.01);
           if (Math.abs(video.currentTime - to) > 1e-3) {
@@ -123,6 +126,7 @@ export const paintedClip = (body: Body, wish: KickWish): FrameSource => ({
   width: clipSize.width,
   height: clipSize.height,
   durationS: clipSize.durationS,
+  isPainted: true,
   paint: (canvas, atS) => {
     paintKick(canvas, body, wish, atS);
     return Promise.resolve();

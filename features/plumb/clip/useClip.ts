@@ -21,6 +21,11 @@ interface Read {
   readonly marks: ReadMarks | null;
 }
 
+interface Opened {
+  readonly size: { readonly width: number; readonly height: number };
+  readonly isPainted: boolean;
+}
+
 /** A clip on this device: its pictures in memory, its marks as they are read. */
 export function useClip(common: Partial<Sheet>) {
   const [state, tell] = useReducer(reduceClip, common, beginClip);
@@ -30,7 +35,7 @@ export function useClip(common: Partial<Sheet>) {
   /** Pictures of the clip, as addresses of this page alone. */
   const made = useRef<string[]>([]);
   const [urls, setUrls] = useState<readonly string[]>([]);
-  const [size, setSize] = useState<{ width: number; height: number } | null>(null);
+  const [opened, setOpened] = useState<Opened | null>(null);
   /** Pictures read, of how many; `null` while none is being read. */
   const [progress, setProgress] = useState<readonly [done: number, all: number] | null>(null);
   const letGo = () => {
@@ -88,7 +93,7 @@ export function useClip(common: Partial<Sheet>) {
     letGo();
     setUrls([]);
     source.current = from;
-    setSize({ width: from.width, height: from.height });
+    setOpened({ size: { width: from.width, height: from.height }, isPainted: from.isPainted });
     tell({ kind: 'new-clip', common: lines });
     void read(from);
   };
@@ -105,7 +110,7 @@ export function useClip(common: Partial<Sheet>) {
     open,
     stop,
     urlAt: (index: number): string | null => urls[index] ?? null,
-    picture:
-      size === null || url === undefined ? null : { url, width: size.width, height: size.height },
+    isPainted: opened?.isPainted ?? false,
+    picture: opened === null || url === undefined ? null : { url, ...opened.size },
   };
 }
