@@ -1,6 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
+import { patiently } from './patiently';
 import { useId, useState, type ComponentPropsWithoutRef, type ReactElement } from 'react';
 
 /** One line of a menu: something to do, somewhere to go, a file, or a heading over the lines below it. */
@@ -31,7 +32,7 @@ export interface LazyMenuProps {
   readonly onOpen?: () => void;
 }
 
-const load = () => import('./OpenedMenu').then((one) => one.OpenedMenu);
+const load = patiently(() => import('./OpenedMenu').then((one) => one.OpenedMenu));
 const OpenedMenu = dynamic(load);
 
 /**
@@ -41,7 +42,7 @@ const OpenedMenu = dynamic(load);
 export function LazyMenu({ target, entries, width, onOpen }: LazyMenuProps) {
   const [isWanted, setWanted] = useState(false);
   const id = useId();
-  const reach = () => void load();
+  const reach = () => void load().catch(() => undefined);
   if (!isWanted) {
     return target({
       id,

@@ -1,9 +1,10 @@
 'use client';
 
 import dynamic from 'next/dynamic';
+import { patiently } from './patiently';
 
 const Notifications = dynamic(
-  () => import('@mantine/notifications').then((one) => one.Notifications),
+  patiently(() => import('@mantine/notifications').then((one) => one.Notifications)),
   { ssr: false },
 );
 

@@ -25,6 +25,3 @@ export const sayOnAxis = (day: Day | Date): string =>
 
 /** `Thu 26 Nov 2026, 18:05`. */
 export const sayMoment = (at: Moment): string => format(at, 'EEE d MMM yyyy, HH:mm');
-
-/** `18:05`. */
-export const sayClock = (at: Moment): string => format(at, 'HH:mm');

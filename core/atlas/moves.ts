@@ -6,12 +6,14 @@ import { floorMoves } from './table/floor';
 import { headMoves } from './table/head';
 import { standMoves } from './table/stands';
 import { uprightMoves } from './table/upright';
+import { wayDownMoves } from './table/waysDown';
 
 const moveTable = {
   ...floorMoves,
   ...backMoves,
   ...uprightMoves,
   ...standMoves,
+  ...wayDownMoves,
   ...headMoves,
   ...balanceMoves,
 } as const satisfies Record<string, Move>;

@@ -46,3 +46,10 @@ export interface PlannedDrill {
 /** Two turns take half as long again: one half looks on while the other works. */
 export const usualMinutes = ({ minutes }: Pick<DrillSpec, 'minutes'>, waves: 1 | 2 = 1): number =>
   minutes * (waves === 2 ? 1.5 : 1);
+
+/** How often a line of so many minutes holds the dose of its drill, at least once. */
+export const timesOver = (
+  spec: Pick<DrillSpec, 'minutes'>,
+  minutes: number,
+  waves: number | undefined,
+): number => Math.max(1, Math.round(minutes / usualMinutes(spec, waves === 2 ? 2 : 1)));

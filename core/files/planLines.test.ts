@@ -2,7 +2,8 @@
 import { drillTable } from '../catalog/drills';
 import type { PreparedClass, Wishes } from '../compose/prepared';
 import type { TimelineItem } from '../compose/timeline';
-import { countMoves, sayMoves, writeLines } from './planLines';
+import { sayMoves } from './moveWords';
+import { countMoves, writeLines } from './planLines';
 
 const prepared = { people: [] } as unknown as PreparedClass;
 const wishes = { absent: [], sore: [], feetDown: [] } as unknown as Wishes;

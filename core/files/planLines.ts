@@ -1,8 +1,7 @@
 /** The running order as the plan file has it: what is done, how much, with what, and who sits it out. */
 import { sayDose } from '../catalog/dose';
-import { positionTable, type DrillSpec } from '../catalog/drills';
-import { usualMinutes } from '../compose/drillTask';
-import { rowWords } from '../compose/resources';
+import type { DrillSpec } from '../catalog/drills';
+import { timesOver } from '../compose/drillTask';
 import { propsOf } from '../compose/drillWorth';
 import type { PreparedClass, Wishes } from '../compose/prepared';
 import { drillsOf } from '../compose/drillsOf';
@@ -50,13 +49,6 @@ export function writeLines(
   });
 }
 
-/** How often a line of so many minutes holds the dose of its drill, at least once. */
-export const timesOver = (
-  spec: Pick<DrillSpec, 'minutes'>,
-  minutes: number,
-  waves: number | undefined,
-): number => Math.max(1, Math.round(minutes / usualMinutes(spec, waves === 2 ? 2 : 1)));
-
 /** A line much longer than its drill holds the dose more than once. */
 function doseOfLine(spec: DrillSpec, minutes: number, waves: 1 | 2 | undefined): string {
   const times = timesOver(spec, minutes, waves);
@@ -89,14 +81,4 @@ export function countMoves(lines: readonly Line[]): NonNullable<PlanFile['moves'
       0,
     ),
   };
-}
-
-/** `on the back; out: 2 blocks; away: 1 strap`: what everybody does before and after a line. */
-export function sayMoves({ position, isMove, fetch = [], putAway = [] }: Partial<Line>): string {
-  const rows = (list: readonly string[]) => list.map(rowWords).join(', ');
-  return [
-    ...(isMove && position !== undefined ? [positionTable[position].label] : []),
-    ...(fetch.length > 0 ? [`fetch ${rows(fetch)}`] : []),
-    ...(putAway.length > 0 ? [`then put away ${rows(putAway)}`] : []),
-  ].join('; ');
 }

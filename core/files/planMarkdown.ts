@@ -2,7 +2,7 @@
 import { rowLabel } from '../compose/resources';
 import type { DrillBook } from '../catalog/drills';
 import { listSittingOut, outAsWished, sayingOut } from '../compose/sittingOut';
-import { sayMoves } from './planLines';
+import { sayMoves } from './moveWords';
 import type { PlanFile } from './planFile';
 
 export interface MarkdownWords {

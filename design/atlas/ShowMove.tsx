@@ -2,15 +2,19 @@
 
 import { Popover, Skeleton, UnstyledButton } from '@mantine/core';
 import dynamic from 'next/dynamic';
+import { patiently } from '../patiently';
 import { useState, type ReactNode } from 'react';
 import type { MoveId } from '@/core/atlas/moves';
 import classes from './atlas.module.css';
 
 /** Drawings come when somebody wants to see one, not with the page. */
-const StripView = dynamic(() => import('./StripView').then((module) => module.StripView), {
-  ssr: false,
-  loading: () => <Skeleton height={96} width={300} aria-hidden />,
-});
+const StripView = dynamic(
+  patiently(() => import('./StripView').then((module) => module.StripView)),
+  {
+    ssr: false,
+    loading: () => <Skeleton height={96} width={300} aria-hidden />,
+  },
+);
 
 interface ShowMoveProps {
   readonly move: MoveId;

@@ -1,6 +1,6 @@
 import { MantineProvider } from '@mantine/core';
 import { Notifications, notifications } from '@mantine/notifications';
-import { render, type RenderResult } from '@testing-library/react';
+import { act, render, type RenderResult } from '@testing-library/react';
 import userEvent, { type UserEvent } from '@testing-library/user-event';
 import type { ReactElement } from 'react';
 import { theme } from '@/design/theme';
@@ -8,7 +8,7 @@ import { theme } from '@/design/theme';
 /** Shows a component as the application does, with somebody to use it. */
 export function renderUi(element: ReactElement): RenderResult & { readonly user: UserEvent } {
   // Only so many stand at once: what the test before was told would make this one's wait.
-  notifications.clean();
+  act(() => notifications.clean());
   const shown = render(element, {
     wrapper: ({ children }) => (
       // Without transitions: what is opened is there, what is closed is gone.

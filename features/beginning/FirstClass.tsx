@@ -3,7 +3,8 @@ import { IconPlayerPlay, IconPrinter } from '@tabler/icons-react';
 import type { PlanFile } from '@/core/files/planFile';
 import type { ClassView } from '@/server/judging/classViews';
 import { LinkButton } from '@/design/LinkButton';
-import { clockAt, shortNames } from '@/features/evening/marks';
+import { clockAt } from '@/features/evening/marks';
+import { shortNames } from '@/features/evening/names';
 import { StationRow } from '@/features/evening/StationRow';
 import classes from './beginning.module.css';
 

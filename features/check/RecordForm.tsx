@@ -2,6 +2,7 @@
 
 import { Button, Checkbox, Chip, Group, SegmentedControl, Select, TextInput } from '@mantine/core';
 import dynamic from 'next/dynamic';
+import { patiently } from '@/design/patiently';
 import Link from 'next/link';
 import { checksFromStills } from '@/core/plumb/feeds';
 import { useForm } from '@mantine/form';
@@ -29,8 +30,8 @@ interface RecordFormProps {
 }
 
 /** Drawings come with the form, not with the page. */
-const StripView = dynamic(() =>
-  import('@/design/atlas/StripView').then((module) => module.StripView),
+const StripView = dynamic(
+  patiently(() => import('@/design/atlas/StripView').then((module) => module.StripView)),
 );
 
 type Values = Omit<RecordFormValues, 'check' | 'base'>;

@@ -2,7 +2,8 @@ import Link from 'next/link';
 import type { PlanFile } from '@/core/files/planFile';
 import { formatLength } from '@/core/units/length';
 import { SceneView } from '@/design/drawing/SceneView';
-import { drawStation, rowWallM, shortNames, stationsIn, type DrawingContext } from './marks';
+import { drawStation, rowWallM, stationsIn, type DrawingContext } from './marks';
+import { shortNames } from './names';
 import classes from './evening.module.css';
 
 interface StationRowProps {

@@ -25,6 +25,7 @@ import type { SetupInput } from '@/core/setups/setup';
 import type { LengthUnits } from '@/core/units/length';
 import { rememberFor } from '@/core/units/remember';
 import type { ClassMember } from '@/server/judging/classViews';
+import { shortNames } from './names';
 
 export type PlannedMember = PlanFile['rounds'][number]['people'][number];
 
@@ -33,23 +34,6 @@ export interface DrawingContext {
   readonly members: readonly ClassMember[];
   readonly school: { readonly origin: ProfileId; readonly settings: ProfileSettings };
   readonly units: LengthUnits;
-}
-
-export const nameOf = (members: readonly ClassMember[], id: string): string =>
-  members.find((member) => member.id === id)?.name ?? id;
-
-/** First names, with the next letter where two are the same. */
-export function shortNames(members: readonly ClassMember[]): ReadonlyMap<string, string> {
-  const first = (name: string) => name.split(' ')[0]!;
-  return new Map(
-    members.map(({ id, name }) => {
-      const isDouble = members.some(
-        (other) => other.id !== id && first(other.name) === first(name),
-      );
-      const rest = name.split(' ')[1]?.charAt(0);
-      return [id, isDouble && rest ? `${first(name)} ${rest}` : first(name)];
-    }),
-  );
 }
 
 /** How many pieces of one mark lie at somebody's place. */

@@ -1,21 +1,20 @@
 'use client';
 
 import type { CheckKey } from '@/core/catalog/checks';
-import { Button, Menu } from '@mantine/core';
+import { Button } from '@mantine/core';
 import {
   IconChevronLeft,
   IconChevronRight,
   IconClock,
   IconDoorEnter,
-  IconDots,
   IconHandStop,
   IconWind,
 } from '@tabler/icons-react';
-import Link from 'next/link';
 import type { FloorBundle } from '@/server/running/floorBundle';
 import { useFloorClass } from './context';
 import { runningHold } from './FloorBody';
 import classes from './floor.module.css';
+import { MoreMenu } from './later';
 import { countRounds, type PlaceInClass } from './place';
 import type { FloorView } from './view';
 
@@ -103,34 +102,6 @@ export function BottomBar({ view: { over }, place }: BottomBarProps) {
         <IconHandStop size={26} /> Stop
       </button>
     </nav>
-  );
-}
-
-function MoreMenu() {
-  const { floor, tell } = useFloorClass();
-  return (
-    <Menu position="top-end">
-      <Menu.Target>
-        <Button size="lg" variant="default" aria-label="More">
-          <IconDots size={24} />
-        </Button>
-      </Menu.Target>
-      <Menu.Dropdown>
-        <Menu.Item onClick={() => tell({ kind: 'toggle', what: 'door' })}>Somebody new</Menu.Item>
-        <Menu.Item onClick={() => tell({ kind: 'toggle', what: 'load' })}>
-          Head load on a scale
-        </Menu.Item>
-        <Menu.Item component={Link} href="/floor">
-          Leave the screen; the class goes on
-        </Menu.Item>
-        <Menu.Item
-          disabled={floor.state.endedMs !== null}
-          onClick={() => tell({ kind: 'sheet', sheet: { kind: 'end' } })}
-        >
-          End the class
-        </Menu.Item>
-      </Menu.Dropdown>
-    </Menu>
   );
 }
 

@@ -28,9 +28,9 @@ const show = (id: string) => (
   </InClass>
 );
 
-it('runs the dose of its line, and stands ready when the class has gone on', () => {
+it('runs the dose of its line, and stands ready when the class has gone on', async () => {
   const { rerender } = renderUi(show('first'));
-  expect(screen.getByRole('button', { name: 'End the pace' })).toBeInTheDocument();
+  expect(await screen.findByRole('button', { name: 'End the pace' })).toBeInTheDocument();
   // What cannot be turned while it runs is not in the way.
   expect(screen.queryByRole('radio')).toBeNull();
   rerender(show('second'));

@@ -3,15 +3,12 @@
 import { Button } from '@mantine/core';
 import Link from 'next/link';
 import { needsWord, type FloorState } from '@/core/running/replay';
-import { ChecksPanel } from './ChecksPanel';
 import { useFloorClass } from './context';
 import { DoorPanel } from './DoorPanel';
 import classes from './floor.module.css';
-import { HoldPanel } from './HoldPanel';
-import { LoadPanel } from './later';
+import { ChecksPanel, HoldPanel, LoadPanel, PacerPanel } from './later';
 import type { Other } from './NewAtDoor';
 import { Now } from './Now';
-import { PacerPanel } from './PacerPanel';
 import type { PlaceInClass } from './place';
 import { ResetPanel, RoundPanel } from './RoundPanel';
 import type { FloorView, Over } from './view';

@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useReducer, useRef } from 'react';
 import { awayFrom } from '@/core/running/follow';
 import type { FloorRole } from '@/core/running/roles';
-import { shortNames } from '@/features/evening/marks';
+import { shortNames } from '@/features/evening/names';
 import type { FloorBundle } from '@/server/running/floorBundle';
 import { BottomBar } from './BottomBar';
 import { FloorProvider, type FloorClass } from './context';
@@ -12,6 +12,7 @@ import { FloorBody, Notices } from './FloorBody';
 import classes from './floor.module.css';
 import { FloorSheets } from './FloorSheets';
 import type { Other } from './NewAtDoor';
+import { layBy } from './later';
 import { keepOffline } from './offline';
 import { placeInClass } from './place';
 import { tidy } from './store';
@@ -32,6 +33,7 @@ interface FloorScreenProps {
 function usePage({ revision: bundleRevision }: FloorBundle, { revision, link }: Floor): void {
   const router = useRouter();
   useEffect(() => {
+    layBy();
     void tidy(Date.now()).catch(() => undefined);
   }, []);
   // The page on the device is kept anew with every change to who is in the class.

@@ -2,7 +2,7 @@
 
 import { Button, Modal } from '@mantine/core';
 import { useFloorClass } from './context';
-import { PersonSheet } from './PersonSheet';
+import { PersonSheet } from './later';
 import type { PlaceInClass } from './place';
 import { StopSheet } from './StopSheet';
 import type { FloorView } from './view';

@@ -2,17 +2,15 @@
 
 import { Button } from '@mantine/core';
 import { IconPlayerPlay } from '@tabler/icons-react';
-import type { MoveId } from '@/core/atlas/moves';
 import { doneByAll, listSittingOut, sayingCares, sayingOut } from '@/core/compose/sittingOut';
-import { sayMoves } from '@/core/files/planLines';
+import { sayMoves } from '@/core/files/moveWords';
 import { paceSeconds } from '@/core/running/pacer';
 import { feetDownNow } from '@/core/running/follow';
 import { isOutTonight, saidTonight } from '@/core/running/holdOut';
-import { MoveView } from '@/design/atlas/MoveView';
-import { StripView } from '@/design/atlas/StripView';
 import type { FloorBundle } from '@/server/running/floorBundle';
 import { useFloorClass } from './context';
 import classes from './floor.module.css';
+import { NowDrawings } from './later';
 import { linePace } from './linePace';
 import { wakeSound } from '@/design/sound';
 import { useNow } from '@/design/useNow';
@@ -60,6 +58,7 @@ export function Now({
   const moves = sayMoves(item);
   const drill = item.drill === undefined ? undefined : bundle.drills[item.drill];
   const steps = linePace(item, round, own);
+  const [drawn, drawnNext] = [drawingOf(item, bundle), drawingOf(next, bundle)];
   return (
     <section className={classes.now} aria-label="Now">
       <div>
@@ -99,9 +98,7 @@ export function Now({
         >
           {leftWords(left)}
         </output>
-        {(moveOfLine(item, bundle) ?? moveOfLine(next, bundle)) !== null && (
-          <Drawings item={item} next={next} bundle={bundle} />
-        )}
+        {(drawn !== null || drawnNext !== null) && <NowDrawings now={drawn} next={drawnNext} />}
       </div>
     </section>
   );
@@ -109,36 +106,9 @@ export function Now({
 
 type Line = FloorBundle['plan']['timeline'][number] | undefined;
 
-/** The drawing of what is done by all in a line; `null` where nothing is, or nothing is drawn. */
-function moveOfLine(item: Line, { drills }: FloorBundle): MoveId | null {
-  const drill = item === undefined ? null : doneByAll(item);
-  return drill === null ? null : (drills[drill]?.move ?? null);
-}
-
-/** What is done now, large and moving; what comes after it, small. */
-function Drawings({
-  item,
-  next,
-  bundle,
-}: {
-  readonly item: Line;
-  readonly next: Line;
-  readonly bundle: FloorBundle;
-}) {
-  const [now, then] = [moveOfLine(item, bundle), moveOfLine(next, bundle)];
-  return (
-    <div className={classes.drawings}>
-      {now !== null && item !== undefined && (
-        <div className={classes.drawnNow}>
-          <MoveView key={item.id} move={now} label={item.label} heightPx={210} />
-        </div>
-      )}
-      {then !== null && next !== undefined && (
-        <div className={classes.drawnNext}>
-          <p>then: {next.label}</p>
-          <StripView move={then} label={`Then: ${next.label}`} heightPx={80} />
-        </div>
-      )}
-    </div>
-  );
+/** What is done by all in a line, as it is drawn; `null` where nothing is, or nothing is drawn. */
+function drawingOf(line: Line, { drills }: FloorBundle) {
+  const drill = line === undefined ? null : doneByAll(line);
+  const move = drill === null ? undefined : drills[drill]?.move;
+  return line === undefined || move === undefined ? null : { line, move };
 }

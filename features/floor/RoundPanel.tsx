@@ -6,8 +6,7 @@ import { propWords } from '@/core/compose/stations';
 import { doorOf, listMoves, planOf, type PlacedPerson } from '@/core/running/follow';
 import { hasSign } from '@/core/running/replay';
 import type { FloorBundle } from '@/server/running/floorBundle';
-import { RoomView } from '@/features/evening/RoomView';
-import { StationRow } from '@/features/evening/StationRow';
+import { RoundPictures } from './later';
 import { PersonTile } from './PersonTile';
 import { keyOfLabel } from './questions';
 import { useFloorClass } from './context';
@@ -18,8 +17,6 @@ interface RoundPanelProps {
   readonly round: number;
   readonly onPerson: (person: string) => void;
 }
-
-const planWidthPx = 400;
 
 /** A round: everybody by their letter, the room from above, the set-ups at their own size. */
 export function RoundPanel({ round, onPerson }: RoundPanelProps) {
@@ -64,28 +61,7 @@ export function RoundPanel({ round, onPerson }: RoundPanelProps) {
             );
           })}
       </div>
-      <div className={classes.above}>
-        <RoomView
-          plan={plan}
-          round={round}
-          prepared={bundle.prepared}
-          members={bundle.members}
-          units={bundle.units}
-          widthPx={planWidthPx}
-          textPx={13}
-          withNames={false}
-        />
-      </div>
-      <div className={classes.figures}>
-        <StationRow
-          plan={plan}
-          round={round}
-          context={bundle}
-          pxPerM={44}
-          onChoose={onPerson}
-          wraps
-        />
-      </div>
+      <RoundPictures bundle={bundle} plan={plan} round={round} onPerson={onPerson} />
     </div>
   );
 }

@@ -1,6 +1,6 @@
 'use client';
 
-import { sayClock } from '@/design/days';
+import { sayClock } from '@/design/clock';
 import { Button } from '@mantine/core';
 import { IconArrowBackUp } from '@tabler/icons-react';
 import { useFloorClass } from './context';

@@ -18,7 +18,10 @@ class Boundary extends Component<{ children: ReactNode }, { broke: boolean }> {
 
   override render() {
     return this.state.broke ? (
-      <FloorBroke reset={() => this.setState({ broke: false })} />
+      <FloorBroke
+        error={new Error('drawn wrongly')}
+        reset={() => this.setState({ broke: false })}
+      />
     ) : (
       this.props.children
     );

@@ -1,15 +1,73 @@
 'use client';
 
-import { Skeleton } from '@mantine/core';
+import { Button, Skeleton } from '@mantine/core';
+import { IconDots } from '@tabler/icons-react';
 import dynamic from 'next/dynamic';
+import { patiently } from '@/design/patiently';
 
-// Charts and forms are larger than the class itself, and opened on some evenings only. They are laid
-// by with everything else when the tablet first opens the app, so they come without a network as well.
-export const LoadPanel = dynamic(() => import('./LoadPanel').then((one) => one.LoadPanel), {
+/**
+ * The class itself comes first: the line, who is here, the stop. What is opened by a tap, and what is
+ * drawn, comes right after, and is on the device before anybody needs it (`layBy`). A tablet that
+ * has been here before has all of it without a network as well.
+ */
+
+// Each of them once: what is laid by is then exactly what is shown.
+const hold = patiently(() => import('./HoldPanel').then((one) => one.HoldPanel));
+const person = patiently(() => import('./PersonSheet').then((one) => one.PersonSheet));
+const pacer = patiently(() => import('./PacerPanel').then((one) => one.PacerPanel));
+const checks = patiently(() => import('./ChecksPanel').then((one) => one.ChecksPanel));
+const pictures = patiently(() => import('./RoundPictures').then((one) => one.RoundPictures));
+const drawings = patiently(() => import('./NowDrawings').then((one) => one.NowDrawings));
+const more = patiently(() => import('./MoreMenu').then((one) => one.MoreMenu));
+
+/** Everything that a tap may ask for. */
+export function layBy(): void {
+  for (const load of [hold, person, pictures, drawings, checks, pacer, more]) {
+    load().catch(() => undefined);
+  }
+}
+
+export const HoldPanel = dynamic(hold, {
   ssr: false,
   loading: () => <Skeleton height={320} aria-hidden />,
 });
-export const NewAtDoor = dynamic(() => import('./NewAtDoor').then((one) => one.NewAtDoor), {
+export const PersonSheet = dynamic(person, {
   ssr: false,
-  loading: () => <Skeleton height={64} aria-hidden />,
 });
+export const PacerPanel = dynamic(pacer, {
+  ssr: false,
+  loading: () => <Skeleton height={200} aria-hidden />,
+});
+export const ChecksPanel = dynamic(checks, {
+  loading: () => <Skeleton height={200} aria-hidden />,
+});
+export const RoundPictures = dynamic(pictures, {
+  loading: () => <Skeleton height={280} aria-hidden />,
+});
+export const NowDrawings = dynamic(drawings, {
+  loading: () => <Skeleton height={210} mt={10} aria-hidden />,
+});
+export const MoreMenu = dynamic(more, {
+  ssr: false,
+  loading: () => (
+    <Button size="lg" variant="default" aria-label="More" disabled>
+      <IconDots size={24} />
+    </Button>
+  ),
+});
+
+// Charts and forms are larger than the class itself, and opened on some evenings only.
+export const LoadPanel = dynamic(
+  patiently(() => import('./LoadPanel').then((one) => one.LoadPanel)),
+  {
+    ssr: false,
+    loading: () => <Skeleton height={320} aria-hidden />,
+  },
+);
+export const NewAtDoor = dynamic(
+  patiently(() => import('./NewAtDoor').then((one) => one.NewAtDoor)),
+  {
+    ssr: false,
+    loading: () => <Skeleton height={64} aria-hidden />,
+  },
+);

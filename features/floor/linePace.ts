@@ -1,4 +1,4 @@
-import { timesOver } from '@/core/files/planLines';
+import { timesOver } from '@/core/compose/drillTask';
 import { listDosePace, type PaceStep } from '@/core/running/pacer';
 import { listRoundPace } from '@/core/running/roundPace';
 import type { FloorClass } from './context';

@@ -1,6 +1,6 @@
 import type { PlanFile } from '@/core/files/planFile';
 import type { ClassMember } from '@/server/judging/classViews';
-import { shortNames } from '@/features/evening/marks';
+import { shortNames } from '@/features/evening/names';
 import classes from './plan.module.css';
 
 interface BindingPanelProps {

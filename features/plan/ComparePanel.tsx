@@ -7,7 +7,7 @@ import { toWishes } from '@/core/files/toWishes';
 import type { PlanFile } from '@/core/files/planFile';
 import type { ClassMember } from '@/server/judging/classViews';
 import type { ComposeAnswer, ComposeQuestion } from '@/workers/compose.worker';
-import { shortNames } from '@/features/evening/marks';
+import { shortNames } from '@/features/evening/names';
 import type { Planner } from './usePlanner';
 import classes from './plan.module.css';
 

@@ -4,7 +4,7 @@ import type { PlanFile } from '@/core/files/planFile';
 import type { PreparedClass } from '@/core/compose/prepared';
 import { drillsOf } from '@/core/compose/drillsOf';
 import type { ClassMember } from '@/server/judging/classViews';
-import { shortNames } from '@/features/evening/marks';
+import { shortNames } from '@/features/evening/names';
 import { leastPx } from './TimeBand';
 import classes from './plan.module.css';
 

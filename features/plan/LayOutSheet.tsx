@@ -3,7 +3,7 @@ import type { PlannedFigure } from '@/core/compose/option';
 import { listOut, propWords } from '@/core/compose/stations';
 import type { PlanFile } from '@/core/files/planFile';
 import { figureWords } from '@/features/evening/figureWords';
-import { shortNames } from '@/features/evening/marks';
+import { shortNames } from '@/features/evening/names';
 import type { ClassView } from '@/server/judging/classViews';
 import { SheetHead, type SheetProps } from './SheetHead';
 import classes from './print.module.css';

@@ -1,6 +1,6 @@
 import { sayPlanChanges } from '@/core/files/planChanges';
 import type { ClassMember } from '@/server/judging/classViews';
-import { nameOf } from '@/features/evening/marks';
+import { nameOf } from '@/features/evening/names';
 import type { PlannerState } from './plannerEngine';
 import classes from './plan.module.css';
 

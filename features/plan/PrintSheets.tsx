@@ -8,12 +8,13 @@ import {
 } from '@/core/compose/sittingOut';
 import { Refused } from '@/features/evening/Refused';
 import type { PlanFile } from '@/core/files/planFile';
-import { sayMoves } from '@/core/files/planLines';
+import { sayMoves } from '@/core/files/moveWords';
 import { findOption } from '@/core/compose/readBack';
 import { propWords } from '@/core/compose/stations';
 import type { ClassView } from '@/server/judging/classViews';
 import { CautionLine } from '@/design/Page';
-import { clockAt, nameOf, shortNames, type DrawingContext } from '@/features/evening/marks';
+import { clockAt, type DrawingContext } from '@/features/evening/marks';
+import { nameOf, shortNames } from '@/features/evening/names';
 import { RoomView } from '@/features/evening/RoomView';
 import { StationRow } from '@/features/evening/StationRow';
 import classes from './print.module.css';

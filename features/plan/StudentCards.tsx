@@ -5,7 +5,8 @@ import type { PlanFile } from '@/core/files/planFile';
 import { firstUp } from '@/core/units/words';
 import { SceneView } from '@/design/drawing/SceneView';
 import { figureWords } from '@/features/evening/figureWords';
-import { drawStation, nameOf, type DrawingContext } from '@/features/evening/marks';
+import { drawStation, type DrawingContext } from '@/features/evening/marks';
+import { nameOf } from '@/features/evening/names';
 import type { ClassMember } from '@/server/judging/classViews';
 import classes from './print.module.css';
 

@@ -2,6 +2,7 @@
 
 import { Group, Loader, NativeSelect, SegmentedControl, Title } from '@mantine/core';
 import dynamic from 'next/dynamic';
+import { patiently } from '@/design/patiently';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { ShapeId } from '@/core/shapes/postures';
@@ -16,14 +17,23 @@ interface PlumbScreenProps {
 
 const loading = () => <Loader aria-label="Loading" />;
 // What is not looked at is not loaded.
-const ClipPane = dynamic(() => import('./clip/ClipPane').then((one) => one.ClipPane), { loading });
-const CameraPane = dynamic(() => import('./camera/CameraPane').then((one) => one.CameraPane), {
-  loading,
-});
+const ClipPane = dynamic(
+  patiently(() => import('./clip/ClipPane').then((one) => one.ClipPane)),
+  { loading },
+);
+const CameraPane = dynamic(
+  patiently(() => import('./camera/CameraPane').then((one) => one.CameraPane)),
+  {
+    loading,
+  },
+);
 
-const ComparePane = dynamic(() => import('./compare/ComparePane').then((one) => one.ComparePane), {
-  loading,
-});
+const ComparePane = dynamic(
+  patiently(() => import('./compare/ComparePane').then((one) => one.ComparePane)),
+  {
+    loading,
+  },
+);
 
 const looks = [
   { value: 'picture', label: 'Picture' },

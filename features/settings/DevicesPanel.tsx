@@ -1,6 +1,7 @@
 'use client';
 
-import { sayClock, sayMoment } from '@/design/days';
+import { sayClock } from '@/design/clock';
+import { sayMoment } from '@/design/days';
 import { Button, Group } from '@mantine/core';
 import { useState, useTransition } from 'react';
 import { createPairingAction, dropDeviceAction } from './actions';

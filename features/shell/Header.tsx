@@ -13,6 +13,7 @@ import { IconLock, IconMoon, IconSearch, IconSun } from '@tabler/icons-react';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import dynamic from 'next/dynamic';
+import { patiently } from '@/design/patiently';
 import { useState, useTransition } from 'react';
 import { saveSettingsAction } from '@/features/settings/actions';
 import type { LengthUnits } from '@/core/units/length';
@@ -24,8 +25,8 @@ import { findKey, helpKey } from './shortcuts';
 import classes from './shell.module.css';
 
 // Not loaded before somebody looks for something.
-const Palette = dynamic(() => import('./Palette').then((one) => one.Palette));
-const Shortcuts = dynamic(() => import('./Shortcuts').then((one) => one.Shortcuts));
+const Palette = dynamic(patiently(() => import('./Palette').then((one) => one.Palette)));
+const Shortcuts = dynamic(patiently(() => import('./Shortcuts').then((one) => one.Shortcuts)));
 
 /** The parts of an evening, as short as a header wants them. */
 const shortWhen = {

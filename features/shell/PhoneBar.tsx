@@ -5,6 +5,7 @@ import { useDisclosure } from '@mantine/hooks';
 import { IconBarbell, IconHome, IconListDetails, IconMenu2, IconUsers } from '@tabler/icons-react';
 import Link from 'next/link';
 import dynamic from 'next/dynamic';
+import { patiently } from '@/design/patiently';
 import { useState } from 'react';
 import { isHere, places } from './places';
 import classes from './shell.module.css';
@@ -17,7 +18,9 @@ const inBar = [
 ] as const satisfies readonly { readonly href: (typeof places)[number]['href']; Icon: unknown }[];
 
 // Not loaded before somebody opens it.
-const PhoneDrawer = dynamic(() => import('./PhoneDrawer').then((one) => one.PhoneDrawer));
+const PhoneDrawer = dynamic(
+  patiently(() => import('./PhoneDrawer').then((one) => one.PhoneDrawer)),
+);
 
 /** On a phone: four places at the thumb, all of them in a drawer. */
 export function PhoneBar({ path }: { readonly path: string }) {

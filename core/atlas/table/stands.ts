@@ -1,93 +1,29 @@
-/** Upside down on hands and forearms: ways up, what is held there, and ways down. */
-import type { Key, Move } from '../move';
-import { pace } from '../move';
-import type { BuiltPose, LegTurns, TurnedPose } from '../pose';
-
-const hand = ['wrist'] as const;
-const elbow = ['elbow'] as const;
-
-const handWall = { family: 'handstandWall' } as const;
-const handFree = { family: 'handstand' } as const;
-const forearmWall = { family: 'forearmStandWall' } as const;
-const forearmFree = { family: 'forearmStand' } as const;
-const wallL = { family: 'wallL' } as const;
-const forearmL = { family: 'forearmWallL' } as const;
-const shortDog = { family: 'shortDog' } as const;
-const dolphin = { family: 'dolphin' } as const;
-
-/** Walked in on the hands: hips high over the shoulders, on the balls of the feet. */
-const walkedIn = {
-  at: 'wrist',
-  place: [0, 0],
-  trunk: 148,
-  head: 172,
-  arm: [179, 179, 90],
-  leg: [185, 185, 'ball'],
-} as const satisfies BuiltPose;
-
-/** The same on the forearms. */
-const dolphinIn = {
-  at: 'elbow',
-  place: [0, 0],
-  trunk: 160,
-  head: 164,
-  arm: [184, 90, 90],
-  leg: [221, 221, 'ball'],
-} as const satisfies BuiltPose;
-
-const legs = <P extends BuiltPose>(pose: P, near: LegTurns, far?: LegTurns): BuiltPose => ({
-  ...pose,
-  leg: near,
-  ...(far === undefined ? {} : { farLeg: far }),
-});
-
-/** Knees bent, feet where they stand. */
-const bentIn: TurnedPose = {
-  from: walkedIn,
-  turn: { trunk: -12, leg: [-24, 28] },
-  held: ['wrist', 'ankle'],
-};
-
-const quick = { goS: pace.quickS, stayS: 0.6 } as const;
-const up = { goS: 0.8, stayS: 0.1 } as const;
-
-/** One leg lifted, the standing one ready to push. */
-const lifted = legs(walkedIn, [185, 185, 'ball'], [-32, -32, 'pointed']);
-const liftedElbow = legs(dolphinIn, [221, 221, 'ball'], [-28, -28, 'pointed']);
-/** Off the floor: the lifted leg over the hips, the other on its way. */
-const air = { ...legs(walkedIn, [232, 232, 'pointed'], [4, 4, 'pointed']), trunk: 172 };
-const airElbow = { ...legs(dolphinIn, [238, 238, 'pointed'], [4, 4, 'pointed']), trunk: 168 };
-const hopElbow = { ...legs(dolphinIn, [214, 246, 'pointed'], [-12, -12, 'pointed']), trunk: 158 };
-
-const splitOf = (
-  pose: { readonly family: 'handstandWall' | 'forearmStandWall' | 'handstand' | 'forearmStand' },
-  held: 'wrist' | 'elbow',
-  by: number,
-): TurnedPose => ({
-  from: pose,
-  turn: { farLeg: [by, by] },
-  farFoot: 'pointed',
-  held: [held],
-});
-
-const kick = (
-  start: Key['pose'],
-  mid: BuiltPose,
-  end: Key['pose'],
-  words: readonly [string, string, string],
-) =>
-  [
-    { pose: start, words: words[0], ...quick },
-    { pose: mid, words: words[1], ...up },
-    { pose: end, words: words[2], stayS: 2 },
-  ] as const;
-
-const down = (top: Key['pose'], mid: BuiltPose, end: BuiltPose) =>
-  [
-    { pose: top, words: 'upside down', goS: 2 },
-    { pose: mid, words: 'one leg comes down, slowly', goS: 2 },
-    { pose: end, words: 'then the other, landing softly', stayS: 2 },
-  ] as const;
+/** Upside down on hands and forearms: ways up, and what is held there. */
+import type { Move } from '../move';
+import {
+  hand,
+  elbow,
+  handWall,
+  handFree,
+  forearmWall,
+  forearmFree,
+  wallL,
+  forearmL,
+  shortDog,
+  walkedIn,
+  dolphinIn,
+  legs,
+  bentIn,
+  quick,
+  up,
+  lifted,
+  liftedElbow,
+  air,
+  airElbow,
+  hopElbow,
+  splitOf,
+  kick,
+} from './standPoses';
 
 export const standMoves = {
   'straight-leg': {
@@ -366,66 +302,6 @@ export const standMoves = {
         pose: { from: { still: 'box' }, turn: { farLeg: [0, 0] }, held: hand },
         words: 'soles on the wall, hips over the hands',
         stayS: 2,
-      },
-    ],
-  },
-  'hand-down': { held: hand, goes: 'round', main: 0, keys: down(handWall, air, walkedIn) },
-  'free-hand-down': {
-    held: hand,
-    goes: 'round',
-    main: 0,
-    keys: down(handFree, air, walkedIn),
-  },
-  'forearm-down': {
-    held: elbow,
-    goes: 'round',
-    main: 0,
-    keys: down(forearmWall, airElbow, dolphinIn),
-  },
-  'free-forearm-down': {
-    held: elbow,
-    goes: 'round',
-    main: 0,
-    keys: down(forearmFree, airElbow, dolphinIn),
-  },
-  'back-to-wall': {
-    held: elbow,
-    goes: 'round',
-    main: 0,
-    keys: [
-      {
-        pose: splitOf(forearmWall, 'elbow', -30),
-        words: 'one leg away from the wall',
-        held: elbow,
-      },
-      { pose: splitOf(forearmWall, 'elbow', 0), words: 'it goes back to the wall' },
-      {
-        pose: { ...airElbow, farLeg: [12, 12, 'pointed'] },
-        words: 'then one leg comes down',
-        held: elbow,
-      },
-      { pose: dolphinIn, words: 'and the other', stayS: 2 },
-    ],
-  },
-  'one-leg-back': {
-    held: elbow,
-    goes: 'round',
-    main: 0,
-    keys: [
-      {
-        pose: {
-          from: dolphin,
-          turn: { farLeg: [66, 66] },
-          farFoot: 'pointed',
-          held: ['elbow', 'ankle'],
-        },
-        words: 'one leg lifted',
-      },
-      {
-        pose: { from: dolphin, turn: { farLeg: [0, 0] }, held: ['elbow', 'ankle'] },
-        words: 'the same foot goes back down',
-        stayS: 2,
-        held: ['elbow', 'ankle'],
       },
     ],
   },

@@ -1,0 +1,16 @@
+/** What everybody does before and after a line of the running order, in words. */
+import { positionTable } from '../catalog/drillKinds';
+import { rowWords } from '../compose/resources';
+import type { PlanFile } from './planFile';
+
+type Line = PlanFile['timeline'][number];
+
+/** `on the back; out: 2 blocks; away: 1 strap`: what everybody does before and after a line. */
+export function sayMoves({ position, isMove, fetch = [], putAway = [] }: Partial<Line>): string {
+  const rows = (list: readonly string[]) => list.map(rowWords).join(', ');
+  return [
+    ...(isMove && position !== undefined ? [positionTable[position].label] : []),
+    ...(fetch.length > 0 ? [`fetch ${rows(fetch)}`] : []),
+    ...(putAway.length > 0 ? [`then put away ${rows(putAway)}`] : []),
+  ].join('; ');
+}
