@@ -3,7 +3,15 @@ import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import process from 'node:process';
-import { bin, ensureChromium, ensurePackages, ensurePdfTools, run, say } from './setup.mjs';
+import {
+  bin,
+  ensureChromium,
+  ensurePackages,
+  ensurePdfTools,
+  run,
+  runBeside,
+  say,
+} from './setup.mjs';
 
 const results = { passed: 0, failed: 0 };
 /** Where the time went, for whoever waits for it. */
@@ -22,6 +30,18 @@ function step(name, command, args, env) {
   const isGood = timed(name, () => run(command, args, env));
   results[isGood ? 'passed' : 'failed'] += 1;
   return isGood;
+}
+
+/** One step after the other, beside what else goes on. */
+async function beside(steps) {
+  for (const [name, command, args] of steps) {
+    say(name);
+    const began = performance.now();
+    const isGood = await runBeside(command, args);
+    took.push(`${name} ${Math.round((performance.now() - began) / 1000)} s`);
+    if (!isGood) console.error(`${name}: failed`);
+    results[isGood ? 'passed' : 'failed'] += 1;
+  }
 }
 
 /** Counts the single tests of a runner; a runner that leaves no report counts as one failure. */
@@ -44,10 +64,15 @@ timed('Setting up', () => {
   ensurePdfTools();
 });
 
-step('Linting', bin('eslint'), ['.', '--max-warnings', '0']);
-step('Checking the format', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
-step('Checking the types', bin('tsc'), ['--noEmit']);
-step('Checking the core on its own, without browser types', bin('tsc'), ['--noEmit', '-p', 'core']);
+// None of them writes anything: each of the two processors has its own row of them.
+await Promise.all([
+  beside([['Linting', bin('eslint'), ['.', '--max-warnings', '0']]]),
+  beside([
+    ['Checking the types', bin('tsc'), ['--noEmit']],
+    ['Checking the core on its own, without browser types', bin('tsc'), ['--noEmit', '-p', 'core']],
+    ['Checking the format', bin('prettier'), ['--check', '--log-level', 'warn', '.']],
+  ]),
+]);
 
 const unit = path.join(reports, 'unit.json');
 suite('Unit tests', bin('jest'), ['--json', `--outputFile=${unit}`], {}, unit, (report) => ({
