@@ -16,17 +16,16 @@ import {
 import { savePieces, saveRoom } from '@/db/cupboards';
 import { addDecision } from '@/db/decisions';
 import type { Db } from '@/db/open';
+import { careOf, findPerson } from '@/db/people';
 import {
   addClearance,
   addPerson,
   addSign,
-  careOf,
-  findPerson,
   saveBody,
   saveCare,
   saveRung,
   saveScreened,
-} from '@/db/people';
+} from '@/db/personChanges';
 import { addProfileVersion } from '@/db/profiles';
 import { addRecord, readEvidence } from '@/db/records';
 import { climbSome, tryAndTime } from './floor';

@@ -5,7 +5,7 @@ import { heightRangeM, massRangeKg } from '@/core/body/lengths';
 import { bodyOfTaken, takenIds, type TakenId } from '@/core/body/taken';
 import { InputProblem } from '@/core/problem';
 import { parseHeight, parseLength, unitOfBareHeight, type LengthUnits } from '@/core/units/length';
-import type { BodyChange } from '@/db/people';
+import type { BodyChange } from '@/db/personChanges';
 import { done, refuse, type Outcome } from '@/server/result';
 
 /** The body form as typed. An empty length means: not measured. */

@@ -4,7 +4,13 @@ import { cautionColumns, cautionIds, type CautionColumn } from '@/core/catalog/c
 import { stopSigns } from '@/core/catalog/regions';
 import { ladderIds } from '@/core/catalog/stage';
 import { addDays, findDayNumber } from '@/core/units/day';
-import { addClearance, addSign, removeClearance, removeSign, saveScreened } from '@/db/people';
+import {
+  addClearance,
+  addSign,
+  removeClearance,
+  removeSign,
+  saveScreened,
+} from '@/db/personChanges';
 import { noteInDiary } from '@/server/network/asking';
 import { judgeInRunningClasses } from '@/server/running/floorJudge';
 import { done, refuse, type Outcome } from '@/server/result';

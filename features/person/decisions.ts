@@ -6,7 +6,7 @@ import { getStageIn } from '@/core/catalog/school';
 import { judge } from '@/core/ladder/verdict';
 import { verdictKinds } from '@/core/ladder/verdictKinds';
 import { addDecision, findDecision } from '@/db/decisions';
-import { saveRung } from '@/db/people';
+import { saveRung } from '@/db/personChanges';
 import { toGateRow } from '@/server/judging/gateRows';
 import { done, refuse, type Outcome } from '@/server/result';
 import { aPerson, change } from '@/server/useCase';

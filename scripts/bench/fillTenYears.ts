@@ -5,7 +5,7 @@ import { getStage, stageIds } from '@/core/catalog/stages';
 import { addDays } from '@/core/units/day';
 import { addCourse, enrol } from '@/db/courses';
 import { openDatabase } from '@/db/open';
-import { addPerson, saveRung, saveScreened } from '@/db/people';
+import { addPerson, saveRung, saveScreened } from '@/db/personChanges';
 import { checkRecord } from '@/db/schema';
 import { seedDemo } from '@/demo/course';
 import { seededRandom } from '@/demo/random';

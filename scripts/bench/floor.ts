@@ -8,7 +8,7 @@ import { stageIds } from '@/core/catalog/stages';
 import { addDays } from '@/core/units/day';
 import { addCourse, addMeeting, enrol, saveAttendance } from '@/db/courses';
 import { addAttempts } from '@/db/floor';
-import { addPerson, saveRung } from '@/db/people';
+import { addPerson, saveRung } from '@/db/personChanges';
 import { addRecord } from '@/db/records';
 import { seedDemo } from '@/demo/course';
 import { seededRandom } from '@/demo/random';

@@ -12,7 +12,7 @@ import { findStands, judgeLadder } from '@/core/ladder/stand';
 import type { CheckRecord } from '@/core/readiness/record';
 import { addDays } from '@/core/units/day';
 import { addCourse, enrol } from '@/db/courses';
-import { addPerson, saveRung } from '@/db/people';
+import { addPerson, saveRung } from '@/db/personChanges';
 import { addRecord, explainEvidence, readEvidence } from '@/db/records';
 import { seededRandom } from '@/demo/random';
 import { today } from '@/server/clock';

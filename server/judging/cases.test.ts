@@ -2,11 +2,11 @@
 import { listPieces, savePieces } from '@/db/cupboards';
 import { addDiary } from '@/db/homeReports';
 import { openDatabase, type Db } from '@/db/open';
+import { findPerson } from '@/db/people';
 import {
   addClearance,
   addSign,
   dropPlacing,
-  findPerson,
   removeClearance,
   removeSign,
   saveBody,
@@ -15,7 +15,7 @@ import {
   savePlacing,
   saveRung,
   saveScreened,
-} from '@/db/people';
+} from '@/db/personChanges';
 import { addRecord, removeRecord } from '@/db/records';
 import { addSetup, removeSetup } from '@/db/setups';
 import { seedDemo } from '@/demo/course';

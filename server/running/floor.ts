@@ -23,7 +23,8 @@ import {
 } from '@/db/floor';
 import { findTapDevice, saveTapDevice } from '@/db/devices';
 import type { Db } from '@/db/open';
-import { listPeopleById, saveScreened } from '@/db/people';
+import { listPeopleById } from '@/db/people';
+import { saveScreened } from '@/db/personChanges';
 import { screeningQuestion } from '@/core/ladder/door';
 import { findStandingPlan, readClass } from '../judging/classViews';
 import { nowMs } from '../clock';
