@@ -1,6 +1,7 @@
 'use client';
 
 import { Button, Group, NativeSelect, NumberInput, SegmentedControl } from '@mantine/core';
+import { memo } from 'react';
 import { knownLengths } from '@/core/plumb/knownLengths';
 import { plumbBases, scaleSegments, type PlumbBase, type ScaleSegment } from '@/core/plumb/marks';
 import type { ShapeId } from '@/core/shapes/postures';
@@ -14,7 +15,7 @@ interface ChoicesProps {
   readonly hasMarks: boolean;
   readonly isReading: boolean;
   /** Finds the marks by itself; a clip is read when it is opened. */
-  readonly onRead?: () => void;
+  readonly onRead?: () => void | Promise<void>;
   /** Only from the side, and as one of a row. */
   readonly isClip?: boolean;
   /** Puts marks where they usually are. */
@@ -55,7 +56,7 @@ function toScale(value: string, image: ImageSize): SheetScale {
 }
 
 /** What is looked at, from where, and what gives the scale. */
-export function Choices({
+export const Choices = memo(function Choices({
   sheet,
   image,
   hasMarks,
@@ -205,4 +206,4 @@ export function Choices({
       </Group>
     </section>
   );
-}
+});

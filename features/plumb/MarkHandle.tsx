@@ -1,8 +1,9 @@
 'use client';
 
+import { memo } from 'react';
 import type { Pixel } from '@/core/plumb/marks';
 import { useHandle } from '@/design/useHandle';
-import type { HandleId, PlumbEvent } from './plumbMachine';
+import { handleKey, type HandleId, type PlumbEvent } from './plumbMachine';
 import classes from './plumb.module.css';
 
 interface MarkHandleProps {
@@ -11,7 +12,8 @@ interface MarkHandleProps {
   /** Picture pixels in one of the screen. */
   readonly perPx: number;
   readonly tell: (event: PlumbEvent) => void;
-  readonly onHold: (isHeld: boolean) => void;
+  /** Told the key of this one, or that nothing is held any more. */
+  readonly onHold: (key: string | null) => void;
 }
 
 const names: Readonly<Record<string, string>> = { pelvisFront: 'front of the pelvis' };
@@ -24,8 +26,18 @@ export const handleWords = (id: HandleId): string =>
     ? `${id.whose} ${names[id.name] ?? id.name}`
     : `${endWords[id.kind]}, ${id.end === 0 ? 'first' : 'second'} end`;
 
+/** As it was: one mark moves, and the others are left alone. */
+const isSame = (before: MarkHandleProps, now: MarkHandleProps) =>
+  handleKey(before.id) === handleKey(now.id) &&
+  before.at[0] === now.at[0] &&
+  before.at[1] === now.at[1] &&
+  before.perPx === now.perPx &&
+  before.tell === now.tell &&
+  before.onHold === now.onHold;
+
 /** One mark: drawn, moved by the arrow keys, taken away by Delete. */
-export function MarkHandle({ id, at, perPx, tell, onHold }: MarkHandleProps) {
+export const MarkHandle = memo(function MarkHandle(props: MarkHandleProps) {
+  const { id, at, perPx, tell, onHold } = props;
   const [x, y] = at;
   const shifted = ([fromX, fromY]: Pixel, dx: number, dy: number): Pixel => [
     Math.round(fromX + dx * perPx),
@@ -33,16 +45,16 @@ export function MarkHandle({ id, at, perPx, tell, onHold }: MarkHandleProps) {
   ];
   const { ref, onKeyDown } = useHandle<Pixel>({
     take: () => {
-      onHold(true);
+      onHold(handleKey(id));
       return at;
     },
     move: (from, dx, dy) => tell({ kind: 'move', id, to: shifted(from, dx, dy) }),
     drop: () => {
-      onHold(false);
+      onHold(null);
       tell({ kind: 'drop' });
     },
     cancel: () => {
-      onHold(false);
+      onHold(null);
       tell({ kind: 'cancel' });
     },
     step: (right, up, isWide) => {
@@ -61,8 +73,8 @@ export function MarkHandle({ id, at, perPx, tell, onHold }: MarkHandleProps) {
       className={classes.handle}
       data-kind={id.kind}
       data-pale={id.kind === 'mark' && id.whose === 'far'}
-      onFocus={() => onHold(true)}
-      onBlur={() => onHold(false)}
+      onFocus={() => onHold(handleKey(id))}
+      onBlur={() => onHold(null)}
       onKeyDown={(event) => {
         onKeyDown(event);
         if (event.key === 'Delete' || event.key === 'Backspace') {
@@ -76,4 +88,4 @@ export function MarkHandle({ id, at, perPx, tell, onHold }: MarkHandleProps) {
       <circle cx={x} cy={y} r={size(1.4)} className={classes.dot} />
     </g>
   );
-}
+}, isSame);

@@ -76,7 +76,7 @@ export function PictureStage({
               at={placeOf(sheet, id)!}
               perPx={perPx}
               tell={tell}
-              onHold={(isHeld) => setHeld(isHeld ? handleKey(id) : null)}
+              onHold={setHeld}
             />
           ))}
         </svg>

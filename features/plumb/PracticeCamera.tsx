@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { Group, NumberInput, SegmentedControl } from '@mantine/core';
 import type { Body } from '@/core/body/body';
 import { getMeasure, stillMeasureIds } from '@/core/plumb/measureTable';
@@ -62,7 +62,11 @@ function faultDials(body: Body, { shape, view = 'side' }: PracticeWish): readonl
 }
 
 /** The stand-in for a camera: somebody painted as they are asked for, from where they are looked at. */
-export function PracticeCamera({ body, wish, onChange }: PracticeCameraProps) {
+export const PracticeCamera = memo(function PracticeCamera({
+  body,
+  wish,
+  onChange,
+}: PracticeCameraProps) {
   const chosen: PracticeChoices = { ...plainPractice, ...wish };
   const dial = (name: Dialled) => {
     const { label, unit, per, step } = dials[name];
@@ -113,7 +117,7 @@ export function PracticeCamera({ body, wish, onChange }: PracticeCameraProps) {
       </div>
     </details>
   );
-}
+});
 
 interface PaintedProps {
   readonly body: Body;

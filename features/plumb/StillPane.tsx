@@ -3,7 +3,15 @@
 import { Button, FileButton, Group } from '@mantine/core';
 import { useHotkeys } from '@mantine/hooks';
 import { IconArrowBackUp, IconCamera, IconPhoto } from '@tabler/icons-react';
-import { useEffect, useMemo, useReducer, useRef, useState } from 'react';
+import {
+  useCallback,
+  useDeferredValue,
+  useEffect,
+  useMemo,
+  useReducer,
+  useRef,
+  useState,
+} from 'react';
 import { resolveBody } from '@/core/body/body';
 import { InputProblem } from '@/core/problem';
 import { isFrontal, moreThanOne, takenFromTheFront } from '@/core/plumb/reader';
@@ -12,11 +20,9 @@ import { readStill } from '@/core/plumb/still';
 import type { ShapeId } from '@/core/shapes/postures';
 import { canGoBack } from '@/design/history';
 import { showProblem } from '@/design/notices';
+import { Beside } from './Beside';
 import { Choices } from './Choices';
-import { FilesPanel } from './FilesPanel';
-import { KeepPanel } from './KeepPanel';
 import { MeasureList } from './MeasureList';
-import { Offers } from './Offers';
 import { fromCanvas, loadPicture, type LoadedPicture, type PictureOutcome } from './picture';
 import { PictureStage } from './PictureStage';
 import {
@@ -29,7 +35,7 @@ import {
   toStill,
 } from './plumbMachine';
 import { paintPractice } from './practice';
-import { Painted, PracticeCamera } from './PracticeCamera';
+import { PracticeCamera } from './PracticeCamera';
 import type { PlumbView } from './read';
 import { useReader } from './useReader';
 import classes from './plumb.module.css';
@@ -67,6 +73,16 @@ export function StillPane({ view, shape }: StillPaneProps) {
   );
   const sheet = sheetOf(state);
   const { reading, problem } = useMemo(() => measure(sheet, view), [sheet, view]);
+  // A mark under a hand changes the lines and the measures; what is chosen waits until it is let go,
+  // and what follows from the measures comes when there is time.
+  const settled = state.history.now;
+  // Picture and marks together: what was read from one is never kept as the other's.
+  const whole = useMemo(() => ({ shown, sheet: settled }), [shown, settled]);
+  const later = useDeferredValue(whole);
+  const besides = useMemo(
+    () => ({ ...later, reading: measure(later.sheet, view).reading }),
+    [later, view],
+  );
   useHotkeys([['mod+z', () => tell({ kind: 'undo' })]]);
   // The picture is this page's alone, and goes with it.
   useEffect(
@@ -75,33 +91,37 @@ export function StillPane({ view, shape }: StillPaneProps) {
     },
     [picture],
   );
-  const take = async (outcome: Promise<PictureOutcome>, as: PracticeWish | null = null) => {
-    const turn = (taking.current += 1);
-    setOpening(true);
-    const taken = await outcome;
-    // Another one was chosen meanwhile.
-    if (turn !== taking.current) return;
-    setOpening(false);
-    if (!taken.ok) {
-      showProblem(taken.problem);
-      setWish(shown?.painted ?? null);
-      return;
-    }
-    reader.forget();
-    tell(
-      as === null
-        ? { kind: 'new-picture' }
-        : { kind: 'new-picture', view: as.view ?? plainPractice.view },
-    );
-    setWish(as);
-    setShown({ picture: taken.picture, painted: as });
-  };
+  const { read, forget } = reader;
+  const take = useCallback(
+    async (outcome: Promise<PictureOutcome>, as: PracticeWish | null = null) => {
+      const turn = (taking.current += 1);
+      setOpening(true);
+      const taken = await outcome;
+      // Another one was chosen meanwhile.
+      if (turn !== taking.current) return;
+      setOpening(false);
+      if (!taken.ok) {
+        showProblem(taken.problem);
+        setWish(painted);
+        return;
+      }
+      forget();
+      tell(
+        as === null
+          ? { kind: 'new-picture' }
+          : { kind: 'new-picture', view: as.view ?? plainPractice.view },
+      );
+      setWish(as);
+      setShown({ picture: taken.picture, painted: as });
+    },
+    [painted, forget],
+  );
   const choose = (file: File | null) => {
     if (file !== null) void take(loadPicture(file));
   };
-  const readMarks = async () => {
+  const readMarks = useCallback(async () => {
     if (picture === null) return;
-    const found = await reader.read(picture);
+    const found = await read(picture);
     if (found === null) return;
     if (!found.ok) {
       showProblem(found.problem);
@@ -109,39 +129,32 @@ export function StillPane({ view, shape }: StillPaneProps) {
     }
     tell({ kind: 'read', marks: found.marks, image: picture });
     if (found.hasOthers === true) showProblem(moreThanOne);
-    if (sheet.view === 'side' && isFrontal(found.marks)) showProblem(takenFromTheFront);
-  };
-  /** The person's own figure may not reach: that is a sentence, and the marks are put on otherwise. */
-  const reachable = <T,>(make: () => T): T | null => {
-    try {
-      return make();
-    } catch (error) {
-      if (!(error instanceof InputProblem)) throw error;
-      showProblem(`${error.message} Choose another shape to begin with.`);
-      return null;
-    }
-  };
-  const paint = (asked: PracticeWish) => {
-    const canvas = reachable(() => paintPractice(body, asked));
-    if (canvas === null) return;
-    // At once, so that the next thing that is chosen is added to this one.
-    setWish(asked);
-    void take(fromCanvas(canvas), asked);
-  };
+    if (settled.view === 'side' && isFrontal(found.marks)) showProblem(takenFromTheFront);
+  }, [picture, read, settled.view]);
+  const paint = useCallback(
+    (asked: PracticeWish) => {
+      const canvas = reachable(() => paintPractice(body, asked));
+      if (canvas === null) return;
+      // At once, so that the next thing that is chosen is added to this one.
+      setWish(asked);
+      void take(fromCanvas(canvas), asked);
+    },
+    [body, take],
+  );
   const practise = () => {
     const taken = practiceTakes[practised.current % practiceTakes.length]!;
     practised.current += 1;
     // Light, camera and faults that were chosen stay; the take changes how it is held.
     paint({ ...wish, ...taken, shape: sheet.shape ?? usualShape });
   };
-  const placeMarks = () => {
+  const placeMarks = useCallback(() => {
     if (picture === null) return;
     const change =
-      sheet.view === 'side'
-        ? reachable(() => ghostSheet(sheet, body, sheet.shape ?? usualShape, picture))
-        : facingSheet(sheet, body, picture);
+      settled.view === 'side'
+        ? reachable(() => ghostSheet(settled, body, settled.shape ?? usualShape, picture))
+        : facingSheet(settled, body, picture);
     if (change !== null) tell({ kind: 'set', change });
-  };
+  }, [picture, settled, body]);
   return (
     <>
       <Group gap="sm" mb="sm">
@@ -188,31 +201,43 @@ export function StillPane({ view, shape }: StillPaneProps) {
           </div>
           <div className={classes.side}>
             <Choices
-              sheet={sheet}
+              sheet={settled}
               image={picture}
               hasMarks={reading !== null}
               isReading={reader.isReading || isOpening}
-              onRead={() => void readMarks()}
+              onRead={readMarks}
               onPlace={placeMarks}
               tell={tell}
             />
             {problem !== null && <p className={classes.problem}>{problem}</p>}
-            {reading !== null && (
-              <>
-                <MeasureList reading={reading} units={units} />
-                {painted !== null && (
-                  <Painted body={body} wish={painted} reading={reading} units={units} />
-                )}
-                <Offers view={view} sheet={sheet} reading={reading} isPainted={painted !== null} />
-                {painted === null && <KeepPanel view={view} picture={picture} sheet={sheet} />}
-                <FilesPanel picture={picture} sheet={sheet} reading={reading} tell={tell} />
-              </>
+            {reading !== null && <MeasureList reading={reading} units={units} />}
+            {reading !== null && besides.reading !== null && besides.shown !== null && (
+              <Beside
+                view={view}
+                body={body}
+                picture={besides.shown.picture}
+                painted={besides.shown.painted}
+                sheet={besides.sheet}
+                reading={besides.reading}
+                tell={tell}
+              />
             )}
           </div>
         </div>
       )}
     </>
   );
+}
+
+/** The person's own figure may not reach: that is a sentence, and the marks are put on otherwise. */
+function reachable<T>(make: () => T): T | null {
+  try {
+    return make();
+  } catch (error) {
+    if (!(error instanceof InputProblem)) throw error;
+    showProblem(`${error.message} Choose another shape to begin with.`);
+    return null;
+  }
 }
 
 /** What the marks say, or why they say nothing. */

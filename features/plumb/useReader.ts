@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { nobodyThere, type ReadMarks } from '@/core/plumb/reader';
 import type { MarksAnswer, MarksQuestion } from '@/workers/marks.worker';
 import type { LoadedPicture } from './picture';
@@ -25,7 +25,7 @@ export function useReader() {
   const asked = useRef(0);
   const [isReading, setReading] = useState(false);
   useEffect(() => () => worker.current?.terminate(), []);
-  const read = async ({ url }: LoadedPicture): Promise<ReadOutcome | null> => {
+  const read = useCallback(async ({ url }: LoadedPicture): Promise<ReadOutcome | null> => {
     asked.current += 1;
     const id = asked.current;
     setReading(true);
@@ -53,7 +53,7 @@ export function useReader() {
     } finally {
       if (id === asked.current) setReading(false);
     }
-  };
+  }, []);
   /** The next picture of a row; `null` marks where nobody is surely there. */
   const readNext = async (
     from: HTMLCanvasElement | HTMLVideoElement,
@@ -80,10 +80,10 @@ export function useReader() {
     }
   };
   /** What is being read is wanted no more. */
-  const forget = () => {
+  const forget = useCallback(() => {
     asked.current += 1;
     setReading(false);
-  };
+  }, []);
   return { isReading, read, readNext, forget };
 }
 
