@@ -1,3 +1,4 @@
+import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { resolveBody } from '@/core/body/body';
 import { practiceScene } from '@/core/plumb/practice';
@@ -183,7 +184,9 @@ for (const scheme of ['light', 'dark'] as const) {
   });
 }
 
-test('keeps a picture only with consent, compares two, and really deletes', async ({ page }) => {
+test('keeps a picture only with consent, compares two, and really deletes', async ({
+  page,
+}, info) => {
   // A made-up adult who has agreed to nothing yet.
   await page.goto('/plumb?person=6&shape=handstand');
   const take = async () => {
@@ -220,6 +223,13 @@ test('keeps a picture only with consent, compares two, and really deletes', asyn
     .poll(() => picture.evaluate((image: HTMLImageElement) => image.naturalWidth))
     .toBeGreaterThan(800);
   await expectAccessible(page);
+  // Before and after are one page to pin up or take home.
+  const paper = info.outputPath('sheet.pdf');
+  await page.pdf({ path: paper, format: 'A4', printBackground: true });
+  expect(execFileSync('pdfinfo', [paper], { encoding: 'utf8' })).toMatch(/Pages: +1\n/);
+  expect(execFileSync('pdftotext', [paper, '-'], { encoding: 'utf8' })).toContain(
+    'Bend of the neck',
+  );
   const address = (await picture.getAttribute('src'))!;
   await page.getByRole('button', { name: /^Delete .*with picture/ }).click();
   await expect(page.getByText('Deleted, also on the disk.')).toBeVisible();

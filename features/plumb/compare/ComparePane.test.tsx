@@ -51,7 +51,7 @@ it('lays the oldest and the newest over each other and tells what changed', asyn
   expect(after).toBe('180°');
   expect(Number.parseFloat(before!)).toBeLessThan(170);
   expect(Number.parseFloat(change!)).toBeGreaterThan(10);
-  expect(row('Lean of the trunk')[2]).toMatch(/^within /);
+  expect(row('Lean of the trunk')[2]).toMatch(/^unclear, ± /);
   expect(screen.getByRole('img', { name: /Lines of Ada/ })).toBeInTheDocument();
   // The picture that was agreed to, and no other.
   expect(screen.getAllByRole('img', { name: /Ada on/ })).toHaveLength(1);

@@ -115,7 +115,10 @@ export function ComparePane({ view }: ComparePaneProps) {
       }
     />
   );
-  const pictures = [before, after].filter((one) => one?.kept.hasPicture === true);
+  const pictures = [
+    { words: 'Before', kept: before?.kept },
+    { words: 'After', kept: after?.kept },
+  ].flatMap(({ words, kept: one }) => (one?.hasPicture === true ? [{ words, kept: one }] : []));
   return (
     <>
       <div className={classes.chosen}>
@@ -129,7 +132,11 @@ export function ComparePane({ view }: ComparePaneProps) {
         <PrintButton />
       </div>
       <div className={classes.compare}>
-        <section aria-label="Laid over each other">
+        <section
+          aria-label="Laid over each other"
+          className={classes.laid}
+          data-pictures={pictures.length > 0}
+        >
           <h2 className={shared.heading}>{person.name}</h2>
           <LaidOver
             before={before && layDown(before.kept.sheet, before.reading, body)}
@@ -151,7 +158,7 @@ export function ComparePane({ view }: ComparePaneProps) {
                       className={index === 0 ? classes.before : classes.after}
                     />
                   </svg>{' '}
-                  {dayWords(one.kept.on)}
+                  {index === 0 ? 'Before' : 'After'}, {dayWords(one.kept.on)}
                 </span>
               ),
             )}
@@ -159,14 +166,13 @@ export function ComparePane({ view }: ComparePaneProps) {
           </p>
           {pictures.length > 0 && (
             <div className={classes.pictures}>
-              {pictures.map((one) => (
-                <figure key={one!.kept.id}>
+              {pictures.map(({ words, kept: { id, on } }) => (
+                <figure key={words}>
                   {/* eslint-disable-next-line @next/next/no-img-element -- kept in this studio, never optimised elsewhere */}
-                  <img
-                    src={`/plumb/picture/${one!.kept.id}`}
-                    alt={`${person.name} on ${dayWords(one!.kept.on)}`}
-                  />
-                  <figcaption>{dayWords(one!.kept.on)}</figcaption>
+                  <img src={`/plumb/picture/${id}`} alt={`${person.name} on ${dayWords(on)}`} />
+                  <figcaption>
+                    {words}, {dayWords(on)}
+                  </figcaption>
                 </figure>
               ))}
             </div>
@@ -178,8 +184,12 @@ export function ComparePane({ view }: ComparePaneProps) {
               <thead>
                 <tr>
                   <th scope="col">Line</th>
-                  <th scope="col">{dayWords(before!.kept.on)}</th>
-                  <th scope="col">{dayWords(after!.kept.on)}</th>
+                  <th scope="col">
+                    Before <small>{dayWords(before!.kept.on)}</small>
+                  </th>
+                  <th scope="col">
+                    After <small>{dayWords(after!.kept.on)}</small>
+                  </th>
                   <th scope="col">Change</th>
                 </tr>
               </thead>
@@ -192,7 +202,7 @@ export function ComparePane({ view }: ComparePaneProps) {
                     <td>
                       {isClear
                         ? sayValue(change, units)
-                        : `within ${sayError(change, units).replace('give or take ', '')}`}
+                        : `unclear, ± ${sayError(change, units).replace('give or take ', '')}`}
                     </td>
                   </tr>
                 ))}
