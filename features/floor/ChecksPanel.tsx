@@ -1,8 +1,10 @@
 'use client';
 
-import { Button, NumberInput } from '@mantine/core';
+import { Button, NumberInput, SegmentedControl } from '@mantine/core';
 import { useState } from 'react';
 import type { FloorBundle, FloorCheck } from '@/server/running/floorBundle';
+import type { Seen } from '@/core/running/replay';
+import { firstUp } from '@/core/units/words';
 import type { HoldWish } from './view';
 import { useFloorClass } from './context';
 import classes from './floor.module.css';
@@ -32,7 +34,7 @@ export function ChecksPanel({ onHold }: ChecksPanelProps) {
           const done = floor.state.holds.filter((hold) => hold.check === check && hold.stopped);
           return (
             <article key={check + on} className={classes.checkCard}>
-              <h3>{spec.byBase ? `${label}, on the ${on}` : label}</h3>
+              <CheckHead spec={spec} title={spec.byBase ? `${label}, on the ${on}` : label} />
               <p className={classes.quiet}>{mine.map((id) => names.get(id)).join(', ')}</p>
               <Button size="lg" onClick={() => onHold({ check, people: mine, base: on })}>
                 {done.length > 0 ? `Once more (${done.length} done)` : 'To the clock'}
@@ -42,7 +44,7 @@ export function ChecksPanel({ onHold }: ChecksPanelProps) {
         }
         return (
           <article key={check + on} className={classes.checkCard}>
-            <h3>{spec.byBase ? `${label}, on the ${on}` : label}</h3>
+            <CheckHead spec={spec} title={spec.byBase ? `${label}, on the ${on}` : label} />
             {mine.map((id) => (
               <SeenRow
                 key={id}
@@ -50,16 +52,10 @@ export function ChecksPanel({ onHold }: ChecksPanelProps) {
                 spec={spec}
                 person={id}
                 name={names.get(id) ?? id}
-                last={
-                  seen
-                    .filter(
-                      (one) =>
-                        one.check === check &&
-                        one.person === id &&
-                        (!spec.byBase || one.base === on),
-                    )
-                    .at(-1)?.value
-                }
+                seen={seen.filter(
+                  (one) =>
+                    one.check === check && one.person === id && (!spec.byBase || one.base === on),
+                )}
                 base={on}
               />
             ))}
@@ -76,18 +72,70 @@ function baseFor({ plan }: FloorBundle) {
   return family === 'headstand' ? ('head' as const) : ('hands' as const);
 }
 
+/** What is asked for, and how it is taken: the legend of what is counted stands beside it. */
+function CheckHead({ spec, title }: { readonly spec: FloorCheck; readonly title: string }) {
+  const { words, method, levels = [] } = spec;
+  return (
+    <>
+      <h3>{title}</h3>
+      {words !== undefined && (
+        <p className={classes.quiet}>
+          {firstUp(words.bar)}
+          {spec.hasSides ? ', each side' : ''}.
+        </p>
+      )}
+      {(method !== undefined || levels.length > 0) && (
+        <details className={classes.taken}>
+          <summary>How it is taken</summary>
+          {method !== undefined && <p>{method}</p>}
+          {levels.length > 0 && (
+            <ol start={0}>
+              {levels.map((level) => (
+                <li key={level}>{level}</li>
+              ))}
+            </ol>
+          )}
+        </details>
+      )}
+    </>
+  );
+}
+
+type Side = 'left' | 'right';
+const sides: readonly Side[] = ['left', 'right'];
+
 interface SeenRowProps {
   readonly floor: Floor;
   readonly spec: FloorCheck;
   readonly person: string;
   readonly name: string;
-  readonly last: number | undefined;
+  /** Of this person tonight, oldest first. */
+  readonly seen: readonly Seen[];
   readonly base: 'hands' | 'forearms' | 'head';
 }
 
-function SeenRow({ floor, spec, person, name, last, base }: SeenRowProps) {
+const isPassed = ({ kind }: FloorCheck) => passKinds.includes(kind);
+
+/** `left 70 °, right 72 °`; `yes`. */
+function sayLast(spec: FloorCheck, seen: readonly Seen[]): string {
+  const say = ({ value }: Seen) =>
+    isPassed(spec)
+      ? value === 1
+        ? 'yes'
+        : 'no'
+      : `${value}${spec.words === undefined ? '' : ` ${spec.words.unit}`}`.trim();
+  if (!spec.hasSides) return seen.slice(-1).map(say).join('');
+  return sides
+    .flatMap((side) => {
+      const last = seen.filter((one) => one.side === side).at(-1);
+      return last === undefined ? [] : [`${side} ${say(last)}`];
+    })
+    .join(', ');
+}
+
+function SeenRow({ floor, spec, person, name, seen, base }: SeenRowProps) {
   const [value, setValue] = useState<number | ''>('');
-  const [side, setSide] = useState<'left' | 'right'>('left');
+  const [side, setSide] = useState<Side>('left');
   const record = (what: number, event: { readonly timeStamp: number }) => {
     void floor.say(
       {
@@ -104,15 +152,24 @@ function SeenRow({ floor, spec, person, name, last, base }: SeenRowProps) {
     setValue('');
     if (spec.hasSides) setSide(side === 'left' ? 'right' : 'left');
   };
-  const isPass = passKinds.includes(spec.kind);
+  const last = sayLast(spec, seen);
+  const unit = spec.words === undefined ? '' : ` ${spec.words.unit}`;
+  const isPass = isPassed(spec);
   return (
-    <div className={classes.seen}>
+    <div className={classes.seen} data-sides={spec.hasSides}>
       <span>
         {name}
-        {last !== undefined && (
-          <span className={classes.quiet}> {isPass ? (last === 1 ? 'yes' : 'no') : last}</span>
-        )}
+        {last !== '' && <span className={classes.quiet}> {last}</span>}
       </span>
+      {spec.hasSides && (
+        <SegmentedControl
+          size="md"
+          aria-label={`Side, ${name}`}
+          value={side}
+          data={[...sides]}
+          onChange={(next) => setSide(next as Side)}
+        />
+      )}
       {isPass ? (
         <>
           <Button size="md" onClick={(event) => record(1, event)} aria-label={`${name} yes`}>
@@ -131,7 +188,8 @@ function SeenRow({ floor, spec, person, name, last, base }: SeenRowProps) {
         <>
           <NumberInput
             size="md"
-            w={90}
+            w={90 + 9 * unit.length}
+            suffix={unit}
             aria-label={`${spec.label}, ${name}`}
             min={0}
             max={spec.most}

@@ -8,6 +8,7 @@ import type { BodyRegion } from '@/core/catalog/regions';
 import { faultsAt, sayAt, watchAt } from '@/core/ladder/eyeWords';
 import { drillLiftsFeet, liftsFeet, regionsOf } from '@/core/ladder/asked';
 import { sayDose, type Dose } from '@/core/catalog/dose';
+import { sayBar, unitOf } from '@/core/catalog/sayCheck';
 import type { BodyInput } from '@/core/body/body';
 import { forearmHandsIds } from '@/core/body/hands';
 import type { PlannedOption } from '@/core/compose/option';
@@ -73,6 +74,10 @@ export interface FloorCheck {
   /** Offered first where none is planned. */
   readonly isUsualHold?: true;
   readonly levels?: readonly string[];
+  /** What is asked for and what stands behind a number, in words; absent in classes begun before. */
+  readonly words?: { readonly bar: string; readonly unit: string };
+  /** How it is taken; a teacher's own has none. */
+  readonly method?: string;
 }
 
 export interface FloorBundle {
@@ -233,6 +238,8 @@ export function makeBundle(db: Db, view: ClassView, plan: PlanFile): FloorBundle
         ? { isUsualHold: true as const }
         : {}),
       ...(spec.levels === undefined ? {} : { levels: spec.levels }),
+      words: { bar: sayBar(spec, bar), unit: unitOf(spec) },
+      ...(isShippedCheck(check) ? { method: getCheck(check).method } : {}),
     })),
     stages: stagesOf(school, view.prepared.people),
     drills: Object.fromEntries(
@@ -334,6 +341,8 @@ export function bundleFor(role: FloorRole, bundle: FloorBundle): FloorBundle {
         ...(one.feetUp === undefined ? {} : { feetUp: one.feetUp }),
         ...(one.isUsualHold === undefined ? {} : { isUsualHold: one.isUsualHold }),
         ...(one.levels === undefined ? {} : { levels: one.levels }),
+        ...(one.words === undefined ? {} : { words: { bar: one.words.bar, unit: one.words.unit } }),
+        ...(one.method === undefined ? {} : { method: one.method }),
       })),
     stages: bundle.stages,
     drills: bundle.drills,

@@ -1,0 +1,131 @@
+import { screen, within } from '@testing-library/react';
+import { renderUi } from '@/design/testing/renderUi';
+import type { FloorAct } from '@/core/running/tap';
+import type { FloorCheck } from '@/server/running/floorBundle';
+import { ChecksPanel } from './ChecksPanel';
+import { fakeBundle, fakeFloor } from './testing/fakeFloor';
+import { InClass } from './testing/renderFloor';
+
+const check = (more: Partial<FloorCheck>): FloorCheck => ({
+  check: 'straight-leg-raise',
+  label: 'Straight-leg raise',
+  kind: 'measure',
+  bar: 70,
+  most: 180,
+  hasSides: false,
+  byBase: false,
+  timedTogether: false,
+  voidedBy: [],
+  regions: [],
+  ...more,
+});
+const raise = check({
+  hasSides: true,
+  words: { bar: 'at least 70°', unit: '°' },
+  method: 'On the back, the other leg flat.',
+});
+const pushUp = check({
+  check: 'push-up-rung',
+  label: 'Push-up rung',
+  kind: 'level',
+  most: 8,
+  words: { bar: 'at least 3 of 8', unit: 'of 8' },
+  levels: ['none', 'prone press', 'knees, half depth'],
+});
+const talk = check({ check: 'talk-test', label: 'Talk test', kind: 'pass', most: 1 });
+const dolphin = check({ check: 'dolphin-hold', label: 'Dolphin', kind: 'hold', byBase: true });
+
+function show(checks: readonly FloorCheck[], before: readonly FloorAct[] = [], here = ['1', '2']) {
+  const fake = fakeFloor(before);
+  const held = jest.fn();
+  const bundle = fakeBundle({
+    checks,
+    prepared: {
+      people: [],
+      checks: checks.map((one) => ({
+        check: one.check,
+        label: one.label,
+        base: null,
+        people: [{ id: '1' }, { id: '2' }],
+      })),
+    } as never,
+  });
+  const ui = renderUi(
+    <InClass fake={fake} bundle={bundle} here={here}>
+      <ChecksPanel onHold={held} />
+    </InClass>,
+  );
+  const again = () =>
+    ui.rerender(
+      <InClass fake={fake} bundle={bundle} here={here}>
+        <ChecksPanel onHold={held} />
+      </InClass>,
+    );
+  return { fake, held, again, ...ui };
+}
+
+it('says what is asked for, and how it is taken, with the legend of what is counted', async () => {
+  const { user } = show([pushUp, raise]);
+  expect(screen.getByText('At least 3 of 8.')).toBeInTheDocument();
+  expect(screen.getByText('At least 70°, each side.')).toBeInTheDocument();
+  expect(screen.getByText('On the back, the other leg flat.')).not.toBeVisible();
+  await user.click(screen.getAllByText('How it is taken')[0]!);
+  const legend = screen.getByRole('list');
+  expect(legend).toHaveAttribute('start', '0');
+  expect(within(legend).getAllByRole('listitem')[1]).toHaveTextContent('prone press');
+});
+
+it('shows which side is noted, takes the other one next, and keeps both in sight', async () => {
+  const { fake, again, user } = show([raise]);
+  const side = screen.getByRole('radiogroup', { name: 'Side, Ada' });
+  const number = () => screen.getByRole('textbox', { name: 'Straight-leg raise, Ada' });
+  expect(within(side).getByRole('radio', { name: 'left' })).toBeChecked();
+  await user.type(number(), '72');
+  await user.click(screen.getByRole('button', { name: 'Keep Ada' }));
+  expect(within(side).getByRole('radio', { name: 'right' })).toBeChecked();
+  await user.type(number(), '68');
+  await user.click(screen.getByRole('button', { name: 'Keep Ada' }));
+  expect(fake.said).toMatchObject([
+    { kind: 'seen', person: '1', check: 'straight-leg-raise', value: 72, side: 'left' },
+    { kind: 'seen', person: '1', check: 'straight-leg-raise', value: 68, side: 'right' },
+  ]);
+  again();
+  expect(screen.getByText('left 72 °, right 68 °')).toBeInTheDocument();
+});
+
+it('keeps nothing that nobody could have done, and nothing of an empty field', async () => {
+  const { fake, user } = show([pushUp]);
+  const keep = screen.getByRole('button', { name: 'Keep Bo' });
+  expect(keep).toBeDisabled();
+  await user.type(screen.getByRole('textbox', { name: 'Push-up rung, Bo' }), '9');
+  expect(keep).toBeDisabled();
+  await user.clear(screen.getByRole('textbox', { name: 'Push-up rung, Bo' }));
+  await user.type(screen.getByRole('textbox', { name: 'Push-up rung, Bo' }), '5');
+  await user.click(keep);
+  expect(fake.said).toMatchObject([{ person: '2', value: 5, side: null, base: null }]);
+});
+
+it('takes a word for what is passed or not, and says the last one', async () => {
+  const { fake, again, user } = show([talk]);
+  await user.click(screen.getByRole('button', { name: 'Ada no' }));
+  await user.click(screen.getByRole('button', { name: 'Bo yes' }));
+  expect(fake.said).toMatchObject([
+    { person: '1', value: 0 },
+    { person: '2', value: 1 },
+  ]);
+  again();
+  expect(screen.getByText('Ada')).toHaveTextContent('Ada no');
+  expect(screen.getByText('Bo')).toHaveTextContent('Bo yes');
+});
+
+it('sends what is held to the clock, with the base of the class and who is here', async () => {
+  const { held, user } = show([dolphin], [], ['2']);
+  expect(screen.getByRole('heading', { name: 'Dolphin, on the forearms' })).toBeInTheDocument();
+  await user.click(screen.getByRole('button', { name: 'To the clock' }));
+  expect(held).toHaveBeenCalledWith({ check: 'dolphin-hold', people: ['2'], base: 'forearms' });
+});
+
+it('leaves out what nobody who is here is looked at for', () => {
+  show([talk], [], []);
+  expect(screen.queryByRole('heading', { name: 'Talk test' })).toBeNull();
+});
