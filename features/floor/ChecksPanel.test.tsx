@@ -66,8 +66,8 @@ function show(checks: readonly FloorCheck[], before: readonly FloorAct[] = [], h
 
 it('says what is asked for, and how it is taken, with the legend of what is counted', async () => {
   const { user } = show([pushUp, raise]);
-  expect(screen.getByText('At least 3 of 8.')).toBeInTheDocument();
-  expect(screen.getByText('At least 70°, each side.')).toBeInTheDocument();
+  expect(screen.getByText('Bar: at least 3 of 8.')).toBeInTheDocument();
+  expect(screen.getByText('Bar: at least 70°, each side.')).toBeInTheDocument();
   expect(screen.getByText('On the back, the other leg flat.')).not.toBeVisible();
   await user.click(screen.getAllByText('How it is taken')[0]!);
   const legend = screen.getByRole('list');

@@ -4,7 +4,6 @@ import { Button, NumberInput, SegmentedControl } from '@mantine/core';
 import { useState } from 'react';
 import type { FloorBundle, FloorCheck } from '@/server/running/floorBundle';
 import type { Seen } from '@/core/running/replay';
-import { firstUp } from '@/core/units/words';
 import type { HoldWish } from './view';
 import { useFloorClass } from './context';
 import classes from './floor.module.css';
@@ -80,7 +79,7 @@ function CheckHead({ spec, title }: { readonly spec: FloorCheck; readonly title:
       <h3>{title}</h3>
       {words !== undefined && (
         <p className={classes.quiet}>
-          {firstUp(words.bar)}
+          Bar: {words.bar}
           {spec.hasSides ? ', each side' : ''}.
         </p>
       )}
