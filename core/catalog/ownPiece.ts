@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { pieceKinds } from './pieceKinds';
 import { lineOf } from '../units/text';
-import { pieceIds, type PieceCount, type PieceSpec } from './pieces';
+import { isOwnPiece, pieceIds, type PieceCount, type PieceSpec } from './pieces';
 
 const side = z
   .number('Write a length.')
@@ -49,7 +49,7 @@ export const pieceCount = z
       .optional()
       .meta({ description: 'Faces of a piece named own-…; only for those.' }),
   })
-  .refine(({ piece, own }) => piece.startsWith('own-') === (own !== undefined), {
+  .refine(({ piece, own }) => isOwnPiece(piece) === (own !== undefined), {
     message: 'A piece of one’s own comes with its faces, a shipped one without.',
     path: ['own'],
   })

@@ -1,4 +1,5 @@
 /** What holds the class back: found by solving again, never read off multipliers. */
+import { saySpan } from '../room/spanId';
 import type { Highs } from 'highs';
 import { rowLabel } from './resources';
 import { poseClass, type BeforeById, type Posed } from './pose';
@@ -173,13 +174,6 @@ function tryMinutes(
   return compare(posed.problem, plan, other, longer.drills.value - posed.drills.value);
 }
 
-const wallWords = (span: string) => {
-  const [wall, part] = span.split('-');
-  return part === undefined || part === '1'
-    ? `the ${wall} wall`
-    : `the ${wall} wall, stretch ${part}`;
-};
-
 /** `2 blocks more`, `0.9 m more of the north wall`, `one helper more in round 2`. */
 export function moreWords({ what, id, more }: More): string {
   switch (what) {
@@ -188,7 +182,7 @@ export function moreWords({ what, id, more }: More): string {
         ? `one more ${rowLabel(id, 1).replace(/^1 /, '')}`
         : `${rowLabel(id, more).replace(/^(\d+) /, '$1 more ')}`;
     case 'wall':
-      return `${(Math.ceil(more * 10 - 1e-6) / 10).toFixed(1)} m more of ${wallWords(id)}`;
+      return `${(Math.ceil(more * 10 - 1e-6) / 10).toFixed(1)} m more of the ${saySpan(id)}`;
     case 'helper': {
       const hands = more === 1 ? 'one helper more' : `${more} helpers more`;
       return id === 'all' ? hands : `${hands} in round ${Number(id) + 1}`;

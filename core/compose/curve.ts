@@ -5,7 +5,7 @@ import { regions, type Region } from '../catalog/regions';
 import { freshState, type FatigueState } from '../fatigue/reserve';
 import { passRound } from './pace';
 import type { PreparedPerson } from './prepared';
-import { passItem, type TimelineItem } from './timeline';
+import { numberRounds, passItem, type TimelineItem } from './timeline';
 
 export interface CurvePoint {
   /** Minutes after the class begins. */
@@ -38,9 +38,10 @@ export function traceReserves(
   let state = freshState;
   const points = [toPoint(0, state)];
   let hasTried = false;
-  for (const item of plan.timeline) {
+  const rounds = numberRounds(plan.timeline);
+  for (const [at, item] of plan.timeline.entries()) {
     const { startsAt, minutes } = item;
-    const round = item.kind === 'round' ? Number(item.id.split('-')[1]) - 1 : null;
+    const round = rounds[at]!;
     const mine =
       round === null ? undefined : plan.rounds[round]?.people.find(({ id }) => id === person.id);
     const option = [...person.options, ...person.fallbacks].find(({ id }) => id === mine?.option);

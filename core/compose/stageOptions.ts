@@ -1,4 +1,5 @@
 /** A rung of a ladder as something to do in a round: every way there is to make it tonight. */
+import { optionIdOf } from './optionId';
 import { getStageIn } from '../catalog/school';
 import { getWayUp, type WayUpId } from '../catalog/waysUp';
 import type { StageKey, StageSpec } from '../catalog/stage';
@@ -97,7 +98,7 @@ export function toOptions(
     const tries = isTry ? triesBorne(spec.loads, asked, capacities) : 0;
     return {
       pass,
-      id: [stage, isEased ? 'eased' : undefined, up, variant].filter(Boolean).join('+'),
+      id: optionIdOf(stage, { isEased, wayUp: up, variant }),
       same: stage,
       ...(spec.after.length === 0 ? {} : { above: spec.after }),
       ...(rank.needsFirst ? { needsFirst: true as const } : {}),

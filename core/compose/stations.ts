@@ -2,6 +2,7 @@
  * Set-ups by letter: everyone who does the same at the same distance shares one figure and one
  * letter, on the row of elevations, on the plan from above and on the lay-out list alike.
  */
+import { sayWallOf } from '../room/spanId';
 import type { PieceCount } from '../catalog/pieces';
 import type { PlannedFigure, PlannedOption } from './option';
 import type { Place } from './places';
@@ -141,13 +142,11 @@ export function findStation(
   return stations.find((station) => agrees(station.option, option));
 }
 
-const wallName = (span: string) => `${span.split('-')[0]} wall`;
-
 /** Where a place is, in words: `north wall, 0.9 to 1.8 m`. */
 export function placeWords(place: Place): string {
   switch (place.kind) {
     case 'lane':
-      return `${wallName(place.span)}, ${place.fromM.toFixed(1)} to ${place.toM.toFixed(1)} m`;
+      return `${sayWallOf(place.span)}, ${place.fromM.toFixed(1)} to ${place.toM.toFixed(1)} m`;
     case 'circle':
       return 'clear circle on the floor';
     case 'mat':

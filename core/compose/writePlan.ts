@@ -1,4 +1,5 @@
 /** A solved plan in full: places, ledgers, what became of the pins, and what there is to say. */
+import { rungOfOption } from './optionId';
 import { listDrills } from './drillChoice';
 import type { PlannedOption } from './option';
 import { placeEverybody, type Place } from './places';
@@ -198,8 +199,7 @@ function reportPins(
     if (pin.kind === 'student') {
       const own = person.options.some((option) => option.id === pin.option);
       if (!own) {
-        // Variants of a stage are named after it, behind a plus.
-        const [wanted] = pin.option.split('+');
+        const wanted = rungOfOption(pin.option);
         const shut = person.shut.find(({ stage }) => stage === wanted);
         return { pin, isKept: false, why: shut?.why ?? 'not open to this student tonight' };
       }

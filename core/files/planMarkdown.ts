@@ -1,4 +1,5 @@
 /** A plan as a text that reads anywhere: running order, rounds, what to lay out. No health notes. */
+import { sayWallOf } from '../room/spanId';
 import { rowLabel } from '../compose/resources';
 import type { DrillBook } from '../catalog/drills';
 import { listSittingOut, outAsWished, sayingOut } from '../compose/sittingOut';
@@ -65,7 +66,7 @@ export function writeMarkdown(plan: PlanFile, words: MarkdownWords): string {
       const { place } = one;
       const where =
         place.kind === 'lane'
-          ? `${place.span.split('-')[0]} wall, ${place.fromM.toFixed(1)} to ${place.toM.toFixed(1)} m`
+          ? `${sayWallOf(place.span)}, ${place.fromM.toFixed(1)} to ${place.toM.toFixed(1)} m`
           : place.kind === 'aside'
             ? 'at the side'
             : place.kind === 'circle'

@@ -3,6 +3,7 @@
  * x runs along the south wall from its west end, y from the south wall to the north.
  * Source: handbook 04 "Room".
  */
+import { spanIdOf } from './spanId';
 import type { z } from 'zod';
 import { InputProblem } from '../problem';
 import type { roomFile } from './roomFile';
@@ -188,7 +189,7 @@ export function usableSpans(room: Room, stripM: number = roomRules.stripM): Span
       .map((stretch) => ({ ...stretch, lowestM: lowestOver(room, wall, stretch, stripM) }));
     return joinEven(pieces)
       .filter(({ fromM, toM }) => toM - fromM >= roomRules.leastSpanM - 1e-9)
-      .map((stretch, index): Span => ({ id: `${wall}-${index + 1}`, wall, ...stretch }));
+      .map((stretch, index): Span => ({ id: spanIdOf(wall, index + 1), wall, ...stretch }));
   });
 }
 
@@ -297,7 +298,7 @@ export function keepApart(room: Room, spans: readonly Span[], depthM: number): S
     now
       .filter((span) => span.wall === wall)
       .sort((a, b) => a.fromM - b.fromM)
-      .map((span, index) => ({ ...span, id: `${wall}-${index + 1}` })),
+      .map((span, index) => ({ ...span, id: spanIdOf(wall, index + 1) })),
   );
 }
 

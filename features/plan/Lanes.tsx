@@ -1,5 +1,6 @@
 import { findOption } from '@/core/compose/readBack';
 import { caresIn, listSittingOut, outAsWished } from '@/core/compose/sittingOut';
+import { numberRounds } from '@/core/compose/timeline';
 import type { PlanFile } from '@/core/files/planFile';
 import type { PreparedClass } from '@/core/compose/prepared';
 import { drillsOf } from '@/core/compose/drillsOf';
@@ -45,7 +46,7 @@ interface LaneProps extends Omit<LanesProps, 'members'> {
 /** One person’s evening; each by itself, so that the page answers between two of them. */
 function Lane({ id, name, plan, prepared, pxPerMinute, chosen, onChoose }: LaneProps) {
   const own = prepared.people.find((person) => person.id === id);
-
+  const rounds = numberRounds(plan.timeline);
   return (
     <button
       type="button"
@@ -55,8 +56,8 @@ function Lane({ id, name, plan, prepared, pxPerMinute, chosen, onChoose }: LaneP
       onClick={() => onChoose(id)}
     >
       <span className={classes.laneName}>{name}</span>
-      {plan.timeline.map((item) => {
-        const round = item.kind === 'round' ? Number(item.id.split('-')[1]) - 1 : null;
+      {plan.timeline.map((item, at) => {
+        const round = rounds[at]!;
         const mine =
           round === null ? null : plan.rounds[round]?.people.find((one) => one.id === id);
         const [out] =

@@ -9,6 +9,7 @@ import type { WishesFile } from '@/core/files/classFile';
 import type { PlanFile } from '@/core/files/planFile';
 import { drillsOf } from '@/core/compose/drillsOf';
 import { findOption } from '@/core/compose/readBack';
+import { saySpan } from '@/core/room/spanId';
 import { sayingRefused } from '@/core/compose/sittingOut';
 import { firstUp } from '@/core/units/words';
 import type { LengthUnits } from '@/core/units/length';
@@ -258,7 +259,7 @@ export function pinWords(
     case 'student':
       return `${options.find(({ id }) => id === pin.option)?.label ?? pin.option}${at}`;
     case 'station':
-      return `${pin.span.replace('-', ' wall, stretch ')}${at}`;
+      return `${saySpan(pin.span)}${at}`;
     case 'drill':
       return `${pin.drill} ${pin.use ? 'in' : 'left out'}`;
     case 'tired':
