@@ -42,7 +42,9 @@ export function OfferList({ view, offers, by, faults, isPainted = false }: Offer
 
 /** Why nothing of a painted picture or clip is kept. */
 export const PaintedNote = () => (
-  <p className={classes.note}>What is painted measures nobody: nothing of it is kept for anyone.</p>
+  <p className={classes.painted}>
+    What is painted measures nobody: nothing of it is kept for anyone.
+  </p>
 );
 
 interface OneOfferProps {
