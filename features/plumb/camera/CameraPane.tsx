@@ -120,11 +120,12 @@ export function CameraPane({ view }: CameraPaneProps) {
   const isDown = clock.sinceS === null && clock.hops > 0;
   const offers = useMemo(() => {
     if (!isDown || taken === null) return [];
-    const input = taken;
-    return offersOfClip(readClip(input), { base, hasWall: input.wall !== undefined }).filter(
+    // What it was held on then, whatever is chosen for the next one.
+    const { base: heldOn, wall } = taken;
+    return offersOfClip(readClip(taken), { base: heldOn, hasWall: wall !== undefined }).filter(
       (one) => one.check === check,
     );
-  }, [isDown, taken, base, check]);
+  }, [isDown, taken, check]);
 
   if (camera.stream === null) {
     return (
@@ -267,6 +268,7 @@ export function CameraPane({ view }: CameraPaneProps) {
           <NativeSelect
             label="Weight on"
             value={base}
+            disabled={isArmed}
             data={plumbBases
               .filter((one) => one !== 'feet')
               .map((value) => ({ value, label: value }))}

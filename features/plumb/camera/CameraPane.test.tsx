@@ -1,0 +1,138 @@
+import { screen, within } from '@testing-library/react';
+import { resolveBody } from '@/core/body/body';
+import { kickWishes, practiceClip } from '@/core/plumb/practiceClip';
+import type { Clock } from '@/core/plumb/clip/clock';
+import type { ClipInput } from '@/core/plumb/clip/frames';
+import { renderUi } from '@/design/testing/renderUi';
+import type { PlumbView } from '../read';
+import { CameraPane } from './CameraPane';
+
+const mockKept: object[] = [];
+jest.mock('@/features/person/actions', () => ({
+  recordCheckAction: (_: number, form: object) => {
+    mockKept.push(form);
+    return Promise.resolve({ ok: true, value: 1 });
+  },
+  undoRecordAction: () => Promise.resolve({ ok: true, value: undefined }),
+}));
+const mockBell = jest.fn();
+jest.mock('@/design/sound', () => ({ soundBell: () => mockBell(), wakeSound: () => undefined }));
+let mockCamera: object = {};
+jest.mock('./useCamera', () => ({ useCamera: () => mockCamera }));
+let mockLive: object = {};
+const mockArm = jest.fn();
+jest.mock('./useLive', () => ({ useLive: () => mockLive }));
+
+const still: Clock = {
+  sinceS: null,
+  nowS: 0,
+  longestS: 0,
+  longestErrS: 0.1,
+  lastS: null,
+  hops: 0,
+  wallTouches: 0,
+  reached: 0,
+};
+const live = (more: object = {}) => ({
+  seen: null,
+  problem: null,
+  clock: still,
+  taken: null,
+  armedMs: null,
+  arm: mockArm,
+  disarm: () => undefined,
+  ...more,
+});
+const kick: ClipInput = practiceClip(resolveBody({ heightM: 1.7 }), kickWishes.placed, 10);
+const down = { ...still, nowS: 8, longestS: 4, lastS: 4, hops: 1, wallTouches: 1, reached: 1 };
+
+const view: PlumbView = {
+  person: {
+    id: 3,
+    name: 'Ada',
+    body: { heightM: 1.7 },
+    pictures: { kind: 'never', why: 'Not agreed to.' },
+  },
+  kept: [],
+  people: [{ id: 3, name: 'Ada' }],
+  checks: [{ check: 'wall-hold', label: 'Wall hold', bar: 15, hasSides: false }],
+  isOverKnuckle: false,
+  units: 'cm',
+  today: '2026-03-03',
+};
+
+beforeEach(() => {
+  mockKept.length = 0;
+  mockBell.mockClear();
+  mockArm.mockClear();
+  mockCamera = { stream: {}, problem: null, open: () => undefined, close: () => undefined };
+  mockLive = live();
+});
+
+const show = () => renderUi(<CameraPane view={view} />);
+const clock = () => screen.getByRole('region', { name: 'Clock' });
+
+it('says how it is to stand, and what to do where it does not open', () => {
+  mockCamera = { stream: null, problem: 'No camera is found.', open: () => undefined };
+  show();
+  expect(screen.getByText(/nothing is recorded without a tap/)).toBeInTheDocument();
+  expect(screen.getByText('No camera is found.')).toBeInTheDocument();
+});
+
+it('is armed for somebody with one tap, and says what it waits for', async () => {
+  const { user, unmount } = show();
+  expect(clock()).toHaveTextContent('The clock stands.');
+  await user.click(screen.getByRole('button', { name: 'Arm it for Ada' }));
+  expect(mockArm).toHaveBeenCalledTimes(1);
+  unmount();
+  mockLive = live({ armedMs: 0 });
+  show();
+  expect(clock()).toHaveTextContent('it starts when both feet leave the floor');
+  // What is timed, and on what, is settled while it runs.
+  expect(screen.getByLabelText('Weight on')).toBeDisabled();
+  for (const one of screen.getAllByRole('radio')) expect(one).toBeDisabled();
+});
+
+it('rings at the bar, once', () => {
+  mockLive = live({ armedMs: 0, clock: { ...still, hops: 1, nowS: 20, longestS: 15.2 } });
+  const { rerender } = show();
+  expect(clock()).toHaveTextContent('15.2 s');
+  rerender(<CameraPane view={view} />);
+  expect(mockBell).toHaveBeenCalledTimes(1);
+});
+
+it('offers what was held once somebody is down, as held on what it was then', async () => {
+  mockLive = live({ armedMs: 0, clock: { ...still, sinceS: 2, nowS: 3 }, taken: kick });
+  const { user, unmount } = show();
+  expect(clock()).toHaveTextContent('Ada is up.');
+  expect(screen.queryByRole('region', { name: 'As a record' })).toBeNull();
+  unmount();
+  mockLive = live({ clock: down, taken: kick });
+  show();
+  expect(clock()).toHaveTextContent('Give or take 0.1 s');
+  // Already set for the next one, who stands on the forearms.
+  await user.selectOptions(screen.getByLabelText('Weight on'), 'forearms');
+  const record = screen.getByRole('region', { name: 'As a record' });
+  expect(record).toHaveTextContent(/Wall hold: \d/);
+  expect(mockKept).toEqual([]);
+  await user.click(within(record).getByRole('button', { name: 'Keep it' }));
+  expect(mockKept).toMatchObject([
+    { check: 'wall-hold', base: 'hands', reading: { by: 'camera', measure: 'invertedS' } },
+  ]);
+});
+
+it('shows at most three lines large, and asks where the wall stands', async () => {
+  mockLive = live({ clock: down, taken: kick });
+  const { user } = show();
+  expect(screen.getByText(/Show where the wall stands/)).toBeInTheDocument();
+  await user.click(screen.getByRole('button', { name: 'Mark the wall' }));
+  expect(screen.queryByText(/Show where the wall stands/)).toBeNull();
+  const boxes = screen.getAllByRole('checkbox');
+  const free = boxes.filter((box) => !(box as HTMLInputElement).checked);
+  expect(free).toHaveLength(4);
+  await user.click(free[0]!);
+  expect(boxes.filter((box) => (box as HTMLInputElement).checked)).toHaveLength(3);
+  for (const box of boxes.filter((one) => !(one as HTMLInputElement).checked)) {
+    expect(box).toBeDisabled();
+  }
+});
