@@ -5,7 +5,8 @@ import { regions, type Region } from '../catalog/regions';
 import { freshState, type FatigueState } from '../fatigue/reserve';
 import { passRound } from './pace';
 import type { PreparedPerson } from './prepared';
-import { numberRounds, passItem, type TimelineItem } from './timeline';
+import { numberRounds } from './numberRounds';
+import { passItem, type TimelineItem } from './timeline';
 
 export interface CurvePoint {
   /** Minutes after the class begins. */
