@@ -71,6 +71,14 @@ export function unitOf({ scoring, most }: Said): string {
   }
 }
 
+/** The same as it follows its number, with the space that belongs before it: `72°`, `18 s`. */
+export const suffixOf = (spec: Said): string => {
+  const { scoring } = spec;
+  const unit = unitOf(spec);
+  const isClose = 'unit' in scoring && scoring.unit === 'degrees';
+  return unit === '' || isClose ? unit : ` ${unit}`;
+};
+
 /** What a bar asks for, in words: `at least 20 s`, `at most 1 cm`, `passed 2 times on 2 days`. */
 export function sayBar(spec: Said, bar: number): string {
   const { scoring } = spec;

@@ -5,7 +5,7 @@ import type { PlanFile } from './planFile';
 
 type Line = PlanFile['timeline'][number];
 
-/** `on the back; out: 2 blocks; away: 1 strap`: what everybody does before and after a line. */
+/** `on the back; fetch blocks; then put away straps`. */
 export function sayMoves({ position, isMove, fetch = [], putAway = [] }: Partial<Line>): string {
   const rows = (list: readonly string[]) => list.map(rowWords).join(', ');
   return [

@@ -21,7 +21,7 @@ const check = (more: Partial<FloorCheck>): FloorCheck => ({
 });
 const raise = check({
   hasSides: true,
-  words: { bar: 'at least 70°', unit: '°' },
+  words: { bar: 'at least 70°', suffix: '°' },
   method: 'On the back, the other leg flat.',
 });
 const pushUp = check({
@@ -29,7 +29,7 @@ const pushUp = check({
   label: 'Push-up rung',
   kind: 'level',
   most: 8,
-  words: { bar: 'at least 3 of 8', unit: 'of 8' },
+  words: { bar: 'at least 3 of 8', suffix: ' of 8' },
   levels: ['none', 'prone press', 'knees, half depth'],
 });
 const talk = check({ check: 'talk-test', label: 'Talk test', kind: 'pass', most: 1 });
@@ -90,7 +90,7 @@ it('shows which side is noted, takes the other one next, and keeps both in sight
     { kind: 'seen', person: '1', check: 'straight-leg-raise', value: 68, side: 'right' },
   ]);
   again();
-  expect(screen.getByText('left 72 °, right 68 °')).toBeInTheDocument();
+  expect(screen.getByText('left 72°, right 68°')).toBeInTheDocument();
 });
 
 it('keeps nothing that nobody could have done, and nothing of an empty field', async () => {

@@ -115,14 +115,10 @@ interface SeenRowProps {
 
 const isPassed = ({ kind }: FloorCheck) => passKinds.includes(kind);
 
-/** `left 70 °, right 72 °`; `yes`. */
+/** `left 70°, right 72°`; `yes`. */
 function sayLast(spec: FloorCheck, seen: readonly Seen[]): string {
   const say = ({ value }: Seen) =>
-    isPassed(spec)
-      ? value === 1
-        ? 'yes'
-        : 'no'
-      : `${value}${spec.words === undefined ? '' : ` ${spec.words.unit}`}`.trim();
+    isPassed(spec) ? (value === 1 ? 'yes' : 'no') : `${value}${spec.words?.suffix ?? ''}`;
   if (!spec.hasSides) return seen.slice(-1).map(say).join('');
   return sides
     .flatMap((side) => {
@@ -152,7 +148,7 @@ function SeenRow({ floor, spec, person, name, seen, base }: SeenRowProps) {
     if (spec.hasSides) setSide(side === 'left' ? 'right' : 'left');
   };
   const last = sayLast(spec, seen);
-  const unit = spec.words === undefined ? '' : ` ${spec.words.unit}`;
+  const suffix = spec.words?.suffix ?? '';
   const isPass = isPassed(spec);
   return (
     <div className={classes.seen} data-sides={spec.hasSides}>
@@ -187,8 +183,8 @@ function SeenRow({ floor, spec, person, name, seen, base }: SeenRowProps) {
         <>
           <NumberInput
             size="md"
-            w={90 + 9 * unit.length}
-            suffix={unit}
+            w={90 + 9 * suffix.length}
+            suffix={suffix}
             aria-label={`${spec.label}, ${name}`}
             min={0}
             max={spec.most}

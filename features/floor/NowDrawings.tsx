@@ -13,6 +13,8 @@ interface NowDrawingsProps {
   readonly next: { readonly line: Line; readonly move: MoveId } | null;
 }
 
+const nowHeightPx = 210;
+
 /** What is done now, large and moving; what comes after it, small. */
 export function NowDrawings({ now, next }: NowDrawingsProps) {
   return (
@@ -36,5 +38,3 @@ export function NowDrawings({ now, next }: NowDrawingsProps) {
     </div>
   );
 }
-
-const nowHeightPx = 210;

@@ -3,23 +3,10 @@ import { renderUi } from '@/design/testing/renderUi';
 import type { FloorAct } from '@/core/running/tap';
 import type { PlacedPerson } from '@/core/running/follow';
 import { PersonSheet } from './PersonSheet';
-import { fakeBundle, fakeFloor } from './testing/fakeFloor';
+import { fakeBundle, fakeFloor, fakePlaced } from './testing/fakeFloor';
 import { InClass } from './testing/renderFloor';
 
 jest.mock('./Tries', () => ({ Tries: () => <p>tries are noted here</p> }));
-
-const placed = (more: Partial<PlacedPerson> = {}): PlacedPerson =>
-  ({
-    id: '1',
-    option: 'kick',
-    label: 'Kick to the wall',
-    letter: 'B',
-    needsHand: false,
-    asksFirst: false,
-    confirmAtDoor: [],
-    place: { kind: 'aside' },
-    ...more,
-  }) as PlacedPerson;
 
 interface Setting {
   readonly one?: Partial<PlacedPerson>;
@@ -68,7 +55,7 @@ function show({
     <InClass fake={fake} bundle={bundle} isTeacher={isTeacher}>
       <PersonSheet
         name="Ada"
-        placed={placed(one)}
+        placed={fakePlaced(one)}
         round={2}
         onStop={called.stop}
         onClock={called.clock}

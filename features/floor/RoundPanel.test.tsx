@@ -3,24 +3,12 @@ import { renderUi } from '@/design/testing/renderUi';
 import type { FloorAct } from '@/core/running/tap';
 import type { PlacedPerson } from '@/core/running/follow';
 import { ResetPanel, RoundPanel } from './RoundPanel';
-import { fakeBundle, fakeFloor } from './testing/fakeFloor';
+import { fakeBundle, fakeFloor, fakePlaced } from './testing/fakeFloor';
 import { InClass } from './testing/renderFloor';
 
 jest.mock('./later', () => ({ RoundPictures: () => null }));
 
-const placed = (more: Partial<PlacedPerson>): PlacedPerson =>
-  ({
-    id: '1',
-    option: 'kick',
-    label: 'Kick to the wall',
-    letter: 'B',
-    dose: '3 tries',
-    needsHand: false,
-    asksFirst: false,
-    confirmAtDoor: [],
-    place: { kind: 'aside' },
-    ...more,
-  }) as PlacedPerson;
+const placed = (more: Partial<PlacedPerson>) => fakePlaced({ dose: '3 tries', ...more });
 const open = (id: string, ...options: string[]) => ({
   id,
   options: options.map((one) => ({ id: one, props: [{ piece: 'foam-block', count: 2 }] })),

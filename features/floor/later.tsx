@@ -3,7 +3,8 @@
 import { Button, Skeleton } from '@mantine/core';
 import { IconDots } from '@tabler/icons-react';
 import dynamic from 'next/dynamic';
-import { patiently } from '@/design/patiently';
+import classes from './floor.module.css';
+import { part } from './part';
 
 /**
  * The class itself comes first: the line, who is here, the stop. What is opened by a tap, and what is
@@ -12,18 +13,18 @@ import { patiently } from '@/design/patiently';
  */
 
 // Each of them once: what is laid by is then exactly what is shown.
-const hold = patiently(() => import('./HoldPanel').then((one) => one.HoldPanel));
-const person = patiently(() => import('./PersonSheet').then((one) => one.PersonSheet));
-const pacer = patiently(() => import('./PacerPanel').then((one) => one.PacerPanel));
-const checks = patiently(() => import('./ChecksPanel').then((one) => one.ChecksPanel));
-const pictures = patiently(() => import('./RoundPictures').then((one) => one.RoundPictures));
-const drawings = patiently(() => import('./NowDrawings').then((one) => one.NowDrawings));
-const more = patiently(() => import('./MoreMenu').then((one) => one.MoreMenu));
+const hold = part(() => import('./HoldPanel').then((one) => one.HoldPanel));
+const person = part(() => import('./PersonSheet').then((one) => one.PersonSheet));
+const pacer = part(() => import('./PacerPanel').then((one) => one.PacerPanel));
+const checks = part(() => import('./ChecksPanel').then((one) => one.ChecksPanel));
+const pictures = part(() => import('./RoundPictures').then((one) => one.RoundPictures));
+const drawings = part(() => import('./NowDrawings').then((one) => one.NowDrawings));
+const more = part(() => import('./MoreMenu').then((one) => one.MoreMenu));
 
 /** Everything that a tap may ask for. */
 export function layBy(): void {
   for (const load of [hold, person, pictures, drawings, checks, pacer, more]) {
-    load().catch(() => undefined);
+    void load();
   }
 }
 
@@ -33,6 +34,8 @@ export const HoldPanel = dynamic(hold, {
 });
 export const PersonSheet = dynamic(person, {
   ssr: false,
+  // Where it will lie: a tap is seen to have been taken.
+  loading: () => <Skeleton className={classes.coming} aria-hidden />,
 });
 export const PacerPanel = dynamic(pacer, {
   ssr: false,
@@ -58,14 +61,14 @@ export const MoreMenu = dynamic(more, {
 
 // Charts and forms are larger than the class itself, and opened on some evenings only.
 export const LoadPanel = dynamic(
-  patiently(() => import('./LoadPanel').then((one) => one.LoadPanel)),
+  part(() => import('./LoadPanel').then((one) => one.LoadPanel)),
   {
     ssr: false,
     loading: () => <Skeleton height={320} aria-hidden />,
   },
 );
 export const NewAtDoor = dynamic(
-  patiently(() => import('./NewAtDoor').then((one) => one.NewAtDoor)),
+  part(() => import('./NewAtDoor').then((one) => one.NewAtDoor)),
   {
     ssr: false,
     loading: () => <Skeleton height={64} aria-hidden />,

@@ -4,6 +4,7 @@ import { renderUi } from '@/design/testing/renderUi';
 import { PlumbScreen } from './PlumbScreen';
 import type { PictureOutcome } from './picture';
 import type { PlumbView } from './read';
+import { plumbViewOf } from './testing';
 import type { ReadOutcome } from './useReader';
 
 const kept: [number, object][] = [];
@@ -41,14 +42,7 @@ jest.mock('./useReader', () => ({
 const mockRouter = { push: jest.fn(), refresh: jest.fn() };
 jest.mock('next/navigation', () => ({ useRouter: () => mockRouter }));
 
-const view: PlumbView = {
-  person: {
-    id: 3,
-    name: 'Ada',
-    body: { heightM: 1.7 },
-    pictures: { kind: 'never', why: 'Not agreed to.' },
-  },
-  kept: [],
+const view = plumbViewOf({
   people: [
     { id: 3, name: 'Ada' },
     { id: 4, name: 'Bo' },
@@ -57,10 +51,7 @@ const view: PlumbView = {
     { check: 'head-clearance', label: 'Head clearance in dolphin', bar: 3, hasSides: false },
     { check: 'straight-leg-raise', label: 'Straight-leg raise', bar: 70, hasSides: true },
   ],
-  isOverKnuckle: false,
-  units: 'cm',
-  today: '2026-03-03',
-};
+});
 
 beforeEach(() => {
   kept.length = 0;

@@ -8,7 +8,7 @@ import type { BodyRegion } from '@/core/catalog/regions';
 import { faultsAt, sayAt, watchAt } from '@/core/ladder/eyeWords';
 import { drillLiftsFeet, liftsFeet, regionsOf } from '@/core/ladder/asked';
 import { sayDose, type Dose } from '@/core/catalog/dose';
-import { sayBar, unitOf } from '@/core/catalog/sayCheck';
+import { sayBar, suffixOf } from '@/core/catalog/sayCheck';
 import type { BodyInput } from '@/core/body/body';
 import { forearmHandsIds } from '@/core/body/hands';
 import type { PlannedOption } from '@/core/compose/option';
@@ -75,7 +75,7 @@ export interface FloorCheck {
   readonly isUsualHold?: true;
   readonly levels?: readonly string[];
   /** What is asked for and what stands behind a number, in words; absent in classes begun before. */
-  readonly words?: { readonly bar: string; readonly unit: string };
+  readonly words?: { readonly bar: string; readonly suffix: string };
   /** How it is taken; a teacher's own has none. */
   readonly method?: string;
 }
@@ -238,7 +238,7 @@ export function makeBundle(db: Db, view: ClassView, plan: PlanFile): FloorBundle
         ? { isUsualHold: true as const }
         : {}),
       ...(spec.levels === undefined ? {} : { levels: spec.levels }),
-      words: { bar: sayBar(spec, bar), unit: unitOf(spec) },
+      words: { bar: sayBar(spec, bar), suffix: suffixOf(spec) },
       ...(isShippedCheck(check) ? { method: getCheck(check).method } : {}),
     })),
     stages: stagesOf(school, view.prepared.people),
@@ -341,7 +341,9 @@ export function bundleFor(role: FloorRole, bundle: FloorBundle): FloorBundle {
         ...(one.feetUp === undefined ? {} : { feetUp: one.feetUp }),
         ...(one.isUsualHold === undefined ? {} : { isUsualHold: one.isUsualHold }),
         ...(one.levels === undefined ? {} : { levels: one.levels }),
-        ...(one.words === undefined ? {} : { words: { bar: one.words.bar, unit: one.words.unit } }),
+        ...(one.words === undefined
+          ? {}
+          : { words: { bar: one.words.bar, suffix: one.words.suffix } }),
         ...(one.method === undefined ? {} : { method: one.method }),
       })),
     stages: bundle.stages,

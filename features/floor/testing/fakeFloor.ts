@@ -1,6 +1,7 @@
 /** A class on the floor whose taps are only noted. */
 import { checkTable } from '@/core/catalog/checks';
 import { replay } from '@/core/running/replay';
+import type { PlacedPerson } from '@/core/running/follow';
 import type { FloorAct, Tap } from '@/core/running/tap';
 import { uniteTaps } from '@/core/running/taps';
 import type { FloorBundle } from '@/server/running/floorBundle';
@@ -78,3 +79,17 @@ export const fakeBundle = (more: Partial<FloorBundle> = {}): FloorBundle =>
     }),
     ...more,
   }) as unknown as FloorBundle;
+
+/** Ada at her place in a round, at the side of the room. */
+export const fakePlaced = (more: Partial<PlacedPerson> = {}): PlacedPerson =>
+  ({
+    id: '1',
+    option: 'kick',
+    label: 'Kick to the wall',
+    letter: 'B',
+    needsHand: false,
+    asksFirst: false,
+    confirmAtDoor: [],
+    place: { kind: 'aside' },
+    ...more,
+  }) as unknown as PlacedPerson;

@@ -4,7 +4,7 @@ import { kickWishes, practiceClip } from '@/core/plumb/practiceClip';
 import type { Clock } from '@/core/plumb/clip/clock';
 import type { ClipInput } from '@/core/plumb/clip/frames';
 import { renderUi } from '@/design/testing/renderUi';
-import type { PlumbView } from '../read';
+import { plumbViewOf } from '../testing';
 import { CameraPane } from './CameraPane';
 
 const mockKept: object[] = [];
@@ -46,20 +46,9 @@ const live = (more: object = {}) => ({
 const kick: ClipInput = practiceClip(resolveBody({ heightM: 1.7 }), kickWishes.placed, 10);
 const down = { ...still, nowS: 8, longestS: 4, lastS: 4, hops: 1, wallTouches: 1, reached: 1 };
 
-const view: PlumbView = {
-  person: {
-    id: 3,
-    name: 'Ada',
-    body: { heightM: 1.7 },
-    pictures: { kind: 'never', why: 'Not agreed to.' },
-  },
-  kept: [],
-  people: [{ id: 3, name: 'Ada' }],
+const view = plumbViewOf({
   checks: [{ check: 'wall-hold', label: 'Wall hold', bar: 15, hasSides: false }],
-  isOverKnuckle: false,
-  units: 'cm',
-  today: '2026-03-03',
-};
+});
 
 beforeEach(() => {
   mockKept.length = 0;

@@ -3,7 +3,7 @@ import { resolveBody } from '@/core/body/body';
 import { kickWishes, practiceClip } from '@/core/plumb/practiceClip';
 import type { ReadMarks } from '@/core/plumb/reader';
 import { renderUi } from '@/design/testing/renderUi';
-import type { PlumbView } from '../read';
+import { plumbViewOf } from '../testing';
 import type { NextOutcome } from '../useReader';
 import { ClipPane } from './ClipPane';
 import type { SourceOutcome } from './source';
@@ -53,23 +53,12 @@ jest.mock('./Timeline', () => ({
   ),
 }));
 
-const view: PlumbView = {
-  person: {
-    id: 3,
-    name: 'Ada',
-    body: { heightM: 1.7 },
-    pictures: { kind: 'never', why: 'Not agreed to.' },
-  },
-  kept: [],
-  people: [{ id: 3, name: 'Ada' }],
+const view = plumbViewOf({
   checks: [
     { check: 'wall-hold', label: 'Wall hold', bar: 15, hasSides: false },
     { check: 'hops-reaching', label: 'Hops', bar: 3, hasSides: false },
   ],
-  isOverKnuckle: false,
-  units: 'cm',
-  today: '2026-03-03',
-};
+});
 
 beforeEach(() => {
   kept.length = 0;
