@@ -1,17 +1,18 @@
-import { Title } from '@mantine/core';
-import Link from 'next/link';
 import { Page } from '@/design/Page';
+import classes from '@/design/page.module.css';
 
 export const metadata = { title: 'Not found' };
 
+/** Comes with every page, so it brings nothing of its own along, and leads on by a fresh page. */
 export default function NotFound() {
   return (
     <main id="main">
       <Page>
-        <Title order={1}>Nothing here</Title>
+        <h1 className={classes.plainTitle}>Nothing here</h1>
         <p>
-          This address leads nowhere. <Link href="/">Back to tonight</Link>, or to{' '}
-          <Link href="/people">the people</Link>.
+          {/* eslint-disable @next/next/no-html-link-for-pages -- see above */}
+          This address leads nowhere. <a href="/">Back to tonight</a>, or to{' '}
+          <a href="/people">the people</a>.{/* eslint-enable @next/next/no-html-link-for-pages */}
         </p>
       </Page>
     </main>

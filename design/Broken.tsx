@@ -1,8 +1,8 @@
 'use client';
 
-import { Button, Group, Title } from '@mantine/core';
-import Link from 'next/link';
+import { Button } from '@mantine/core';
 import { Page } from './Page';
+import classes from './page.module.css';
 import { PartMissing } from './patiently';
 
 /** What a boundary is handed. */
@@ -20,22 +20,25 @@ interface BrokenProps extends BoundaryProps {
   readonly elsewhere: { readonly href: string; readonly label: string };
 }
 
-/** In the place of a screen that broke. What happened is in the server's log, not on the screen. */
+/**
+ * In the place of a screen that broke. It leads on by a fresh page, and brings as little along as it can:
+ * it is fetched with every page, the running class among them. What happened is in the server's log, not on the screen.
+ */
 export function Broken({ words, again = 'Try again', elsewhere, error, reset }: BrokenProps) {
   // What was not there for a minute is not asked for again by the same page.
   const retry = error instanceof PartMissing ? () => window.location.reload() : reset;
   return (
     <Page>
-      <Title order={1}>Something went wrong</Title>
+      <h1 className={classes.plainTitle}>Something went wrong</h1>
       <p role="alert">{words}</p>
-      <Group>
+      <div className={classes.ways}>
         <Button size="lg" onClick={retry}>
           {again}
         </Button>
-        <Button size="lg" variant="default" component={Link} href={elsewhere.href}>
+        <Button size="lg" variant="default" component="a" href={elsewhere.href}>
           {elsewhere.label}
         </Button>
-      </Group>
+      </div>
     </Page>
   );
 }

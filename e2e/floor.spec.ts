@@ -83,7 +83,17 @@ test('runs a class: door, hold, tries, a stop, and it is all in the record', asy
   await sheet.getByRole('button', { name: 'Not yet' }).click();
   await expect(sheet.getByText('2 tries, 1 reached')).toBeVisible();
   await page.keyboard.press('Escape');
-  await bottom(page).getByRole('button', { name: 'Stop' }).click();
+  // A sheet keeps the focus while it is open, and gives it back where it was.
+  const stop = bottom(page).getByRole('button', { name: 'Stop' });
+  await stop.press('Enter');
+  const whose = page.getByRole('dialog', { name: 'Stop: who?' });
+  await expect(whose.getByRole('button', { name: 'Close' })).toBeFocused();
+  await page.keyboard.press('Shift+Tab');
+  await expect(stop).not.toBeFocused();
+  await page.keyboard.press('Escape');
+  await expect(whose).toBeHidden();
+  await expect(stop).toBeFocused();
+  await stop.click();
   await page
     .getByRole('dialog')
     .getByRole('button', { name: /^Matteo/ })

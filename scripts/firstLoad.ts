@@ -16,7 +16,7 @@ export const scriptBudgets = {
  * The same for a class that runs, whose address is not known beforehand. Drawings and what a tap opens
  * are not in it: they come when it stands.
  */
-export const classBudget = 240;
+export const classBudget = 180;
 
 const tags = /<script\b[^>]*>/g;
 const address = /\bsrc="(\/_next\/static\/[^"]+\.js)"/;

@@ -5,18 +5,20 @@ import { askerOf } from '@/server/network/guarded';
 import { readSettings } from '@/server/judging/views';
 import { Header } from '@/features/shell/Header';
 import { Main } from '@/features/shell/Main';
-import { Watch } from '@/features/shell/Watch';
+import { WatchOver } from '@/features/shell/WatchOver';
 
-/** Of every page behind the doors. */
+/** Of every page behind the doors but the running class. */
 export default async function StudioLayout({ children }: { readonly children: ReactNode }) {
   const asker = await askerOf('class');
-  const { units, deskIdleMinutes } = readSettings();
-  const isDesk = !asker.isFromNetwork && hasDeskLock();
+  const canLock = !asker.isFromNetwork && hasDeskLock();
   return (
     <>
-      <Header units={units} isTeacher={classRole(asker) === 'teacher'} canLock={isDesk} />
-      {asker.isFromNetwork && <Watch at="device" />}
-      {isDesk && !asker.isLocked && <Watch at="desk" idleMinutes={deskIdleMinutes} />}
+      <Header
+        units={readSettings().units}
+        isTeacher={classRole(asker) === 'teacher'}
+        canLock={canLock}
+      />
+      <WatchOver asker={asker} />
       <Main>{children}</Main>
     </>
   );

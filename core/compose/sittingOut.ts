@@ -3,7 +3,6 @@ import type { DrillBook, DrillId, DrillKey } from '../catalog/drills';
 import { closedRegions } from '../catalog/regions';
 import type { LadderId } from '../catalog/stage';
 import { drillLiftsFeet, regionsOf } from '../ladder/asked';
-import { refusalWords } from '../ladder/refusal';
 import type { PreparedPerson, Wishes } from './prepared';
 import type { TimelineItem } from './timeline';
 
@@ -122,23 +121,11 @@ export function sayingOut(out: readonly SitsOut[], nameOf: (id: string) => strin
   return [...groups].map(([instead, who]) => `${who.join(', ')}: ${instead}`).join('; ');
 }
 
-type Told = Pick<PreparedPerson, 'id' | 'options' | 'fallbacks' | 'refused' | 'cares'>;
-
-/**
- * `not tonight: A, B; instead: C; would open with: D`; `null` where nothing is refused.
- *
- * @param planned what the plan gives them
- */
-export const sayingRefused = (person: Told, planned: readonly string[] = []): string | null =>
-  person.refused === undefined || person.refused.length === 0
-    ? null
-    : refusalWords(
-        person.refused,
-        planned.length === 0 ? insteadOf(person) : [...new Set(planned)].join(', '),
-      );
-
 /** What to do differently in a line of the running order, in words; empty where nothing is. */
-export function caresIn(line: Line, { cares = [] }: Told): readonly string[] {
+export function caresIn(
+  line: Line,
+  { cares = [] }: Pick<PreparedPerson, 'cares'>,
+): readonly string[] {
   const done = doneByAll(line);
   const after = line.kind === 'counter' ? line.family : undefined;
   return cares.flatMap((care) =>
@@ -151,7 +138,7 @@ export function caresIn(line: Line, { cares = [] }: Told): readonly string[] {
 /** Who does a line with care, and how: for the teacher alone. */
 export function sayingCares(
   line: Line,
-  people: readonly (Told & Parameters<typeof listSittingOut>[1][number])[],
+  people: readonly (Pick<PreparedPerson, 'cares'> & Parameters<typeof listSittingOut>[1][number])[],
   nameOf: (id: string) => string,
 ): string {
   const out = new Set(listSittingOut(line, people).map(({ id }) => id));

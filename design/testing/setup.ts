@@ -26,3 +26,11 @@ Object.defineProperty(window, 'matchMedia', {
   }),
 });
 Element.prototype.scrollIntoView = () => undefined;
+
+/** A dialog opens and closes; that it keeps the focus is the browser's, and looked at there. */
+HTMLDialogElement.prototype.showModal = function open(this: HTMLDialogElement) {
+  this.open = true;
+};
+HTMLDialogElement.prototype.close = function close(this: HTMLDialogElement) {
+  this.open = false;
+};

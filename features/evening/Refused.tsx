@@ -1,5 +1,5 @@
 import Link from 'next/link';
-import { sayingRefused } from '@/core/compose/sittingOut';
+import { sayingRefused } from '@/core/compose/sayingRefused';
 import type { PlanFile } from '@/core/files/planFile';
 import type { PreparedPerson } from '@/core/compose/prepared';
 import classes from './evening.module.css';

@@ -1,12 +1,11 @@
 'use client';
 
-import { Modal } from '@mantine/core';
 import type { FaultId } from '@/core/catalog/checks';
+import { OnTop } from './OnTop';
 import classes from './floor.module.css';
 
 interface FaultSheetProps {
   readonly title: string;
-  readonly isOpen: boolean;
   readonly faults: Readonly<Record<string, string>>;
   /** Those that void the check, offered first. */
   readonly first: readonly FaultId[];
@@ -14,7 +13,7 @@ interface FaultSheetProps {
   readonly onClose: () => void;
 }
 
-export function FaultSheet({ title, isOpen, faults, first, onFault, onClose }: FaultSheetProps) {
+export function FaultSheet({ title, faults, first, onFault, onClose }: FaultSheetProps) {
   const known = Object.keys(faults) as FaultId[];
   const rest = known.filter((fault) => !first.includes(fault));
   const row = (list: readonly FaultId[]) => (
@@ -27,7 +26,7 @@ export function FaultSheet({ title, isOpen, faults, first, onFault, onClose }: F
     </div>
   );
   return (
-    <Modal opened={isOpen} onClose={onClose} title={title} size="lg" centered>
+    <OnTop title={title} onClose={onClose}>
       {first.length > 0 && (
         <>
           <p className={classes.quiet}>Does not count with</p>
@@ -36,6 +35,6 @@ export function FaultSheet({ title, isOpen, faults, first, onFault, onClose }: F
         </>
       )}
       {row(rest)}
-    </Modal>
+    </OnTop>
   );
 }

@@ -1,12 +1,10 @@
 'use client';
 
 import { Button } from '@mantine/core';
-import Link from 'next/link';
 import { needsWord, type FloorState } from '@/core/running/replay';
 import { useFloorClass } from './context';
-import { DoorPanel } from './DoorPanel';
 import classes from './floor.module.css';
-import { ChecksPanel, HoldPanel, LoadPanel, PacerPanel } from './later';
+import { ChecksPanel, DoorPanel, HoldPanel, LoadPanel, PacerPanel } from './later';
 import type { Other } from './NewAtDoor';
 import { Now } from './Now';
 import type { PlaceInClass } from './place';
@@ -34,7 +32,7 @@ export function Notices({ view: { over } }: { readonly view: FloorView }) {
           {state.afterEnd > 0 && `${state.afterEnd} taps came after the end; they are kept.`}
         </p>
         {isTeacher && (
-          <Button component={Link} href={`/review/${bundle.uid}`} size="lg">
+          <Button component="a" href={`/review/${bundle.uid}`} size="lg">
             Review the evening
           </Button>
         )}

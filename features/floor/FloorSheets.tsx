@@ -1,8 +1,9 @@
 'use client';
 
-import { Button, Modal } from '@mantine/core';
+import { Button } from '@mantine/core';
 import { useFloorClass } from './context';
 import { PersonSheet } from './later';
+import { OnTop } from './OnTop';
 import type { PlaceInClass } from './place';
 import { StopSheet } from './StopSheet';
 import type { FloorView } from './view';
@@ -39,7 +40,7 @@ export function FloorSheets({ view: { sheet }, place }: FloorSheetsProps) {
       return <StopSheet person={sheet.person} onClose={close} />;
     case 'end':
       return (
-        <Modal opened onClose={close} title="End the class?" centered>
+        <OnTop onClose={close} title="End the class?">
           <p>Taps that come later are kept all the same. You can take the end back.</p>
           <Button
             size="lg"
@@ -50,7 +51,7 @@ export function FloorSheets({ view: { sheet }, place }: FloorSheetsProps) {
           >
             End it
           </Button>
-        </Modal>
+        </OnTop>
       );
   }
 }

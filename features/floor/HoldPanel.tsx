@@ -252,34 +252,31 @@ function HoldRunning({ hold, onShow }: WithHold) {
           />
         ))}
       </div>
-      <HoldFaults {...{ floor, bundle, names, hold, faultsOf, setFaultsOf }} />
+      {faultsOf !== null && (
+        <HoldFaults hold={hold} person={faultsOf} onClose={() => setFaultsOf(null)} />
+      )}
     </section>
   );
 }
 
-function HoldFaults({
-  hold,
-  faultsOf,
-  setFaultsOf,
-}: Pick<WithHold, 'hold'> & {
-  readonly faultsOf: string | null;
-  readonly setFaultsOf: (person: string | null) => void;
-}) {
+interface HoldFaultsProps extends Pick<WithHold, 'hold'> {
+  readonly person: string;
+  readonly onClose: () => void;
+}
+
+function HoldFaults({ hold, person, onClose }: HoldFaultsProps) {
   const { floor, bundle, names } = useFloorClass();
   const spec = bundle.checks.find((one) => one.check === hold.check);
   return (
     <FaultSheet
-      title={faultsOf === null ? '' : (names.get(faultsOf) ?? faultsOf)}
-      isOpen={faultsOf !== null}
+      title={names.get(person) ?? person}
       faults={bundle.faults}
       first={spec?.voidedBy ?? []}
       onFault={(fault: FaultId) => {
-        if (faultsOf !== null) {
-          void floor.say({ kind: 'hold-fault', hold: hold.id, person: faultsOf, fault });
-        }
-        setFaultsOf(null);
+        void floor.say({ kind: 'hold-fault', hold: hold.id, person, fault });
+        onClose();
       }}
-      onClose={() => setFaultsOf(null)}
+      onClose={onClose}
     />
   );
 }
@@ -356,7 +353,9 @@ function HoldResult({ hold, onAgain, onClose }: WithHold) {
           Bar: {spec.bar} s. Tap somebody to add a fault that you saw.
         </p>
       )}
-      <HoldFaults {...{ floor, bundle, names, hold, faultsOf, setFaultsOf }} />
+      {faultsOf !== null && (
+        <HoldFaults hold={hold} person={faultsOf} onClose={() => setFaultsOf(null)} />
+      )}
     </section>
   );
 }

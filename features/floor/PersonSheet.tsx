@@ -5,7 +5,7 @@ import { IconHandStop } from '@tabler/icons-react';
 import { propWords } from '@/core/compose/stations';
 import { findOption } from '@/core/compose/readBack';
 import { doorOf, type PlacedPerson } from '@/core/running/follow';
-import { sayingRefused } from '@/core/compose/sittingOut';
+import { sayingRefused } from '@/core/compose/sayingRefused';
 import { firstUp } from '@/core/units/words';
 import { doorKey, hasSign, type FloorState } from '@/core/running/replay';
 import type { FloorBundle } from '@/server/running/floorBundle';

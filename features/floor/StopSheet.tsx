@@ -1,8 +1,9 @@
 'use client';
 
-import { Button, Modal } from '@mantine/core';
+import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { tapId } from '@/core/running/taps';
+import { OnTop } from './OnTop';
 import { PersonTile } from './PersonTile';
 import { useFloorClass } from './context';
 import classes from './floor.module.css';
@@ -29,7 +30,7 @@ export function StopSheet({ person, onClose }: StopSheetProps) {
   const name = chosen === null ? '' : (names.get(chosen) ?? chosen);
   if (sign !== null) {
     return (
-      <Modal opened onClose={onClose} title={`${name}: ${sign}`} size="lg" centered>
+      <OnTop onClose={onClose} title={`${name}: ${sign}`}>
         <div className={classes.help} role="alert">
           <p>Get help by the rules of the place.</p>
           <p>
@@ -40,12 +41,12 @@ export function StopSheet({ person, onClose }: StopSheetProps) {
         <Button size="lg" onClick={onClose}>
           Back to the class
         </Button>
-      </Modal>
+      </OnTop>
     );
   }
   if (chosen === null || (person === null && who === null)) {
     return (
-      <Modal opened onClose={onClose} title="Stop: who?" size="xl" centered>
+      <OnTop onClose={onClose} title="Stop: who?" isWide>
         <div className={classes.tiles}>
           {here.map((id) => (
             <PersonTile
@@ -56,11 +57,11 @@ export function StopSheet({ person, onClose }: StopSheetProps) {
             />
           ))}
         </div>
-      </Modal>
+      </OnTop>
     );
   }
   return (
-    <Modal opened onClose={onClose} title={`${name} stops`} size="lg" centered>
+    <OnTop onClose={onClose} title={`${name} stops`}>
       {halted === null && who === null ? (
         <button
           type="button"
@@ -107,6 +108,6 @@ export function StopSheet({ person, onClose }: StopSheetProps) {
       <Button size="lg" variant="default" mt="md" onClick={onClose}>
         Nothing of that
       </Button>
-    </Modal>
+    </OnTop>
   );
 }

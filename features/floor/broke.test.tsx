@@ -1,6 +1,6 @@
 import { screen } from '@testing-library/react';
 import { Component, useState, type ReactNode } from 'react';
-import FloorBroke from '@/app/(studio)/floor/[uid]/error';
+import FloorBroke from '@/app/(class)/floor/[uid]/error';
 import { renderUi } from '@/design/testing/renderUi';
 
 let isBroken = true;

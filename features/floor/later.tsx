@@ -1,6 +1,6 @@
 'use client';
 
-import { Button, Skeleton } from '@mantine/core';
+import { Button } from '@mantine/core';
 import { IconDots } from '@tabler/icons-react';
 import dynamic from 'next/dynamic';
 import classes from './floor.module.css';
@@ -12,7 +12,14 @@ import { part } from './part';
  * has been here before has all of it without a network as well.
  */
 
+/** The place of a part until it is there, as high as it will be, px. */
+const coming = (height: number) =>
+  function Coming() {
+    return <div className={classes.coming} style={{ height }} aria-hidden />;
+  };
+
 // Each of them once: what is laid by is then exactly what is shown.
+const door = part(() => import('./DoorPanel').then((one) => one.DoorPanel));
 const hold = part(() => import('./HoldPanel').then((one) => one.HoldPanel));
 const person = part(() => import('./PersonSheet').then((one) => one.PersonSheet));
 const pacer = part(() => import('./PacerPanel').then((one) => one.PacerPanel));
@@ -23,32 +30,35 @@ const more = part(() => import('./MoreMenu').then((one) => one.MoreMenu));
 
 /** Everything that a tap may ask for. */
 export function layBy(): void {
-  for (const load of [hold, person, pictures, drawings, checks, pacer, more]) {
+  for (const load of [door, hold, person, pictures, drawings, checks, pacer, more]) {
     void load();
   }
 }
 
+export const DoorPanel = dynamic(door, {
+  loading: coming(320),
+});
 export const HoldPanel = dynamic(hold, {
   ssr: false,
-  loading: () => <Skeleton height={320} aria-hidden />,
+  loading: coming(320),
 });
 export const PersonSheet = dynamic(person, {
   ssr: false,
   // Where it will lie: a tap is seen to have been taken.
-  loading: () => <Skeleton className={classes.coming} aria-hidden />,
+  loading: () => <div className={classes.comingSheet} aria-hidden />,
 });
 export const PacerPanel = dynamic(pacer, {
   ssr: false,
-  loading: () => <Skeleton height={200} aria-hidden />,
+  loading: coming(200),
 });
 export const ChecksPanel = dynamic(checks, {
-  loading: () => <Skeleton height={200} aria-hidden />,
+  loading: coming(200),
 });
 export const RoundPictures = dynamic(pictures, {
-  loading: () => <Skeleton height={280} aria-hidden />,
+  loading: coming(280),
 });
 export const NowDrawings = dynamic(drawings, {
-  loading: () => <Skeleton height={210} mt={10} aria-hidden />,
+  loading: coming(210),
 });
 export const MoreMenu = dynamic(more, {
   ssr: false,
@@ -64,13 +74,13 @@ export const LoadPanel = dynamic(
   part(() => import('./LoadPanel').then((one) => one.LoadPanel)),
   {
     ssr: false,
-    loading: () => <Skeleton height={320} aria-hidden />,
+    loading: coming(320),
   },
 );
 export const NewAtDoor = dynamic(
   part(() => import('./NewAtDoor').then((one) => one.NewAtDoor)),
   {
     ssr: false,
-    loading: () => <Skeleton height={64} aria-hidden />,
+    loading: coming(64),
   },
 );

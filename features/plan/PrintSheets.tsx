@@ -1,11 +1,6 @@
 import { drillsOf } from '@/core/compose/drillsOf';
-import {
-  caresIn,
-  listSittingOut,
-  sayingOut,
-  sayingRefused,
-  outAsWished,
-} from '@/core/compose/sittingOut';
+import { sayingRefused } from '@/core/compose/sayingRefused';
+import { caresIn, listSittingOut, sayingOut, outAsWished } from '@/core/compose/sittingOut';
 import { Refused } from '@/features/evening/Refused';
 import type { PlanFile } from '@/core/files/planFile';
 import { sayMoves } from '@/core/files/moveWords';

@@ -10,7 +10,7 @@ import type { PlanFile } from '@/core/files/planFile';
 import { drillsOf } from '@/core/compose/drillsOf';
 import { findOption } from '@/core/compose/readBack';
 import { saySpan } from '@/core/room/spanId';
-import { sayingRefused } from '@/core/compose/sittingOut';
+import { sayingRefused } from '@/core/compose/sayingRefused';
 import { firstUp } from '@/core/units/words';
 import type { LengthUnits } from '@/core/units/length';
 import { Curves } from './later';

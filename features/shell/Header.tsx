@@ -17,7 +17,7 @@ import { patiently } from '@/design/patiently';
 import { useState, useTransition } from 'react';
 import { saveSettingsAction } from '@/features/settings/actions';
 import type { LengthUnits } from '@/core/units/length';
-import { lockDesk, lockKey } from './lock';
+import { lockDesk } from './lock';
 import { PhoneBar } from './PhoneBar';
 import { isHere, nextPlace, places, type When } from './places';
 import { StudioMenu } from './StudioMenu';
@@ -50,13 +50,7 @@ export function Header({ units, isTeacher, canLock }: HeaderProps) {
   // What was chosen in it may have opened something else already.
   const leavePalette = () => setShown((now) => (now === 'palette' ? null : now));
   // Also while a field has the focus: nobody types these.
-  useHotkeys(
-    [
-      [lockKey, () => canLock && isTeacher && void lockDesk()],
-      [findKey, () => isTeacher && setShown('palette')],
-    ],
-    [],
-  );
+  useHotkeys([[findKey, () => isTeacher && setShown('palette')]], []);
   // The sign itself, wherever a keyboard has it; in a field it is a letter like any other.
   useHotkeys([[`shift+${helpKey}`, () => isTeacher && setShown('keys')]]);
   const path = usePathname();
@@ -84,8 +78,6 @@ export function Header({ units, isTeacher, canLock }: HeaderProps) {
     { label: 'The keys there are', run: () => setShown('keys') },
     ...(canLock ? [{ label: 'Lock the desk', run: () => void lockDesk() }] : []),
   ];
-  // The running class fills the screen: nothing beside it may be hit by mistake.
-  if (/^\/floor\/.+/.test(path)) return null;
   return (
     <>
       <header className={`${classes.header} no-print`}>

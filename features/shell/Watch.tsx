@@ -1,8 +1,8 @@
 'use client';
 
-import { useIdle } from '@mantine/hooks';
+import { useHotkeys, useIdle } from '@mantine/hooks';
 import { useEffect } from 'react';
-import { lockDesk } from './lock';
+import { lockDesk, lockKey } from './lock';
 
 const everyMs = 20_000;
 
@@ -39,6 +39,8 @@ function WatchDevice() {
 
 function WatchDesk({ idleMs }: { readonly idleMs: number }) {
   const isIdle = useIdle(idleMs, { initialState: false });
+  // Also while a field has the focus: nobody types these.
+  useHotkeys([[lockKey, () => void lockDesk()]], []);
   useEffect(() => {
     if (isIdle) void lockDesk();
   }, [isIdle]);

@@ -80,7 +80,7 @@ it('answers no address of the studio to nobody, and none of the teacher’s to a
     }
   }
   expect(forAssistants.sort()).toEqual([
-    'app/(studio)/floor/[uid]/taps/route.ts',
+    'app/(class)/floor/[uid]/taps/route.ts',
     'app/(studio)/floor/manifest.webmanifest/route.ts',
     'app/(studio)/floor/sw.js/route.ts',
     'app/(studio)/solver/route.ts',
