@@ -11,7 +11,7 @@ import { getStill, stillIds } from '../shapes/stills';
 import { getSetup, setupIds } from '../setups/registry';
 import { tellingLengths } from '../setups/telling';
 import { benchSheet, drawBench } from './bench';
-import { drawMeasure } from './measure';
+import { drawMeasure } from './measure/measure';
 import { textWidth, type Scene } from './scene';
 import { drawStill } from './still';
 import { toSvgFile } from './svg';

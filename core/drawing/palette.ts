@@ -79,5 +79,7 @@ export const strokes = {
   angle: { stroke: 'brass', widthPx: 1, dash: '5 4' },
   plumb: { fill: 'paper', stroke: 'brass', widthPx: 2 },
   measure: { stroke: 'brass', widthPx: 2.6 },
+  /** Of paper, under a tape that lies on a body. */
+  measureEdge: { stroke: 'paper', widthPx: 6.4 },
   loadText: { fill: 'ink' },
 } as const satisfies Record<Role, Stroke>;

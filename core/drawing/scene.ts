@@ -30,6 +30,7 @@ export type Role =
   | 'angle'
   | 'plumb'
   | 'measure'
+  | 'measureEdge'
   | 'loadText';
 
 export type Shape =

@@ -1,5 +1,5 @@
 import { takenTable, type TakenId } from '@/core/body/taken';
-import { drawMeasure } from '@/core/drawing/measure';
+import { drawMeasure } from '@/core/drawing/measure/measure';
 import { SceneView } from '@/design/drawing/SceneView';
 
 /** Where the tape runs for one measure. */

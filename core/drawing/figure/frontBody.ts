@@ -228,5 +228,7 @@ function hairFromFront(frame: Frame, [x, y]: Point, H: number): string {
   const [rx, ry] = [halfX, halfY].map((metres) => rounded(metres * frame.pxPerM));
   const dip = frame.y(y - halfY * 0.42);
   // The crown is down: from one temple round under it to the other, and back along the brow.
-  return `M${at(-160)}A${rx},${ry} 0 0 0 ${at(-20)}Q${frame.x(x)},${dip} ${at(-160)}Z`;
+  // Round the crown in a picture that is turned over as well.
+  const sweep = frame.y(0) > frame.y(1) ? 0 : 1;
+  return `M${at(-160)}A${rx},${ry} 0 0 ${sweep} ${at(-20)}Q${frame.x(x)},${dip} ${at(-160)}Z`;
 }
