@@ -1,4 +1,5 @@
 import { and, asc, eq, inArray } from 'drizzle-orm';
+import type { PaperInk } from '@/core/drawing/palette';
 import type { LadderId, StageKey } from '@/core/catalog/stage';
 import type { Day } from '@/core/units/day';
 import type { Db } from './open';
@@ -144,6 +145,7 @@ export function saveAttendance(
 export interface Settings {
   readonly units: 'cm' | 'in';
   readonly breathSeconds: number;
+  readonly paperInk: PaperInk;
   readonly studio: string;
   /** Load scale on the studio's network that the teacher has allowed. */
   readonly scaleAddress: string | null;
@@ -160,6 +162,7 @@ const settingsId = 1;
 const defaults: Settings = {
   units: 'cm',
   breathSeconds: 5,
+  paperInk: 'tones',
   studio: '',
   scaleAddress: null,
   deskName: '',

@@ -7,4 +7,5 @@ import { atlasBody } from '@/core/drawing/strip';
 
 const folder = process.argv[2] ?? '.';
 writeFileSync(path.join(folder, 'shapes.svg'), drawContactSheet(atlasBody, palettes.light));
+writeFileSync(path.join(folder, 'one-ink.svg'), drawContactSheet(atlasBody, palettes.oneInk));
 writeFileSync(path.join(folder, 'moves.svg'), drawMoveSheet(palettes.light));

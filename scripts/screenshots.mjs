@@ -113,7 +113,7 @@ async function sheetsOfDrawings() {
   const to = path.join(root, 'docs', 'drawings');
   mkdirSync(to, { recursive: true });
   const page = await browser.newPage({ viewport: { width: 1560, height: 800 } });
-  for (const name of ['shapes', 'moves']) {
+  for (const name of ['shapes', 'one-ink', 'moves']) {
     const svg = readFileSync(path.join(folder, `${name}.svg`), 'utf8');
     await page.setContent(`<body style="margin:0">${svg}</body>`);
     await page.locator('svg').screenshot({ path: path.join(to, `${name}.png`) });

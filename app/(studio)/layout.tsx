@@ -5,21 +5,24 @@ import { askerOf } from '@/server/network/guarded';
 import { readSettings } from '@/server/judging/views';
 import { Header } from '@/features/shell/Header';
 import { Main } from '@/features/shell/Main';
+import { Paper } from '@/features/shell/Paper';
 import { WatchOver } from '@/features/shell/WatchOver';
 
 /** Of every page behind the doors but the running class. */
 export default async function StudioLayout({ children }: { readonly children: ReactNode }) {
   const asker = await askerOf('class');
   const canLock = !asker.isFromNetwork && hasDeskLock();
+  const { units, paperInk } = readSettings();
   return (
-    <>
+    <Paper ink={paperInk}>
       <Header
-        units={readSettings().units}
+        units={units}
+        paperInk={paperInk}
         isTeacher={classRole(asker) === 'teacher'}
         canLock={canLock}
       />
       <WatchOver asker={asker} />
       <Main>{children}</Main>
-    </>
+    </Paper>
   );
 }

@@ -4,7 +4,7 @@ import { InputProblem } from '../problem';
 import { poseShape, type ShapeRef } from '../shapes/posed';
 import { getShape, shapeIds } from '../shapes/registry';
 import { getStill, stillIds } from '../shapes/stills';
-import type { Palette } from './palette';
+import { oneInkPatterns, type Palette } from './palette';
 import type { Scene } from './scene';
 import { drawStillPosed } from './still';
 import { drawStrip } from './strip';
@@ -72,6 +72,7 @@ export function drawContactSheet(body: Body, palette: Palette): string {
 const toSheet = (width: number, height: number, drawn: readonly string[], palette: Palette) =>
   [
     `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}" font-family="sans-serif" font-weight="600">`,
+    `<defs>${oneInkPatterns}</defs>`,
     `<rect width="100%" height="100%" fill="${palette.paper}"/>`,
     ...drawn,
     '</svg>',

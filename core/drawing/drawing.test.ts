@@ -139,9 +139,19 @@ describe('shapes with a chair', () => {
 describe('the file', () => {
   it('is true to scale in millimetres and escapes its title', () => {
     const scene = draw(usual, 'card');
-    const svg = toSvgFile(scene, 'A & B <kick>', 10);
+    const svg = toSvgFile(scene, 'A & B <kick>', { scale: 10 });
     const millimetres = Number(/width="([\d.]+)mm"/.exec(svg)![1]);
     expect(millimetres).toBeCloseTo((scene.widthPx / 200) * 100, 0);
     expect(svg).toContain('<title>A &amp; B &lt;kick&gt;</title>');
+  });
+
+  it('parts near limbs, far limbs and trunk in one ink as well, with no grey and no other colour', () => {
+    const svg = toSvgFile(draw(usual, 'card'), 'Set-up', { ink: 'one' });
+    const colours = new Set([...svg.matchAll(/#[0-9a-f]{6}/g)].map(([colour]) => colour));
+    expect([...colours].sort()).toEqual(['#000000', '#ffffff']);
+    // Every pattern that is asked for comes with the file.
+    const asked = [...svg.matchAll(/url\(#([\w-]+)\)/g)].map(([, id]) => id);
+    expect(asked).toContain('lv-lines');
+    for (const id of asked) expect(svg).toContain(`<pattern id="${id}"`);
   });
 });

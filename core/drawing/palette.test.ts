@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { palettes } from './palette';
+import { oneInkPatterns, palettes } from './palette';
 
 /** The custom properties of one block of the style sheet. */
 function tokensOf(sheet: string, selector: string): Record<string, string> {
@@ -20,6 +20,17 @@ describe('the drawing’s colours', () => {
     const tokens = tokensOf(sheet, selector);
     expect(tokens).toMatchObject(palettes[scheme]);
     for (const value of Object.values(tokens)) expect(value).toMatch(/^#[0-9a-f]{6}$/);
+  });
+
+  it('are black alone on paper where one ink was chosen, as in a file', () => {
+    const tokens = tokensOf(sheet.slice(sheet.indexOf('@media print')), "[data-paper='one']");
+    const { paper, ...rest } = palettes.oneInk;
+    expect(paper).toBe('#ffffff');
+    expect(tokens).toMatchObject(rest);
+    for (const value of Object.values(tokens)) {
+      expect(value).toMatch(/^(#000000|#ffffff|url\(#lv-\w+\))$/);
+      if (value.startsWith('url')) expect(oneInkPatterns).toContain(`id="${value.slice(5, -1)}"`);
+    }
   });
 
   it('are all there in print', () => {

@@ -11,6 +11,7 @@ export type Role =
   | 'figureTrunk'
   | 'figureFace'
   | 'figureFold'
+  | 'figureFarFold'
   | 'helper'
   | 'ghost'
   | 'floor'

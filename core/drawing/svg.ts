@@ -1,4 +1,11 @@
-import { palettes, strokes, type Palette, type Stroke } from './palette';
+import {
+  oneInkPatterns,
+  palettes,
+  strokes,
+  type Palette,
+  type PaperInk,
+  type Stroke,
+} from './palette';
 import { rememberFor } from '../units/remember';
 import type { Role, Scene, Shape } from './scene';
 
@@ -87,13 +94,18 @@ export const toPicture = (scene: Scene): Picture =>
  *
  * @param scale 15 draws a metre as 1000 / 15 mm
  */
-export function toSvgFile(scene: Scene, title: string, scale = 15): string {
-  const palette = palettes.light;
+export function toSvgFile(
+  scene: Scene,
+  title: string,
+  { scale = 15, ink = 'tones' }: { readonly scale?: number; readonly ink?: PaperInk } = {},
+): string {
+  const palette = palettes[ink === 'one' ? 'oneInk' : 'light'];
   const mm = (px: number) => `${Math.round((px / scene.pxPerM) * (1000 / scale) * 10) / 10}mm`;
   return [
     `<svg xmlns="http://www.w3.org/2000/svg" width="${mm(scene.widthPx)}" height="${mm(scene.heightPx)}" viewBox="0 0 ${scene.widthPx} ${scene.heightPx}" font-family="'Atkinson Hyperlegible Next', 'Helvetica', sans-serif" font-weight="600">`,
     `<title>${escaped(title)}</title>`,
     `<desc>${escaped(scene.sentences.join(' '))}</desc>`,
+    ...(ink === 'one' ? [`<defs>${oneInkPatterns}</defs>`] : []),
     `<rect width="100%" height="100%" fill="${palette.paper}"/>`,
     toElements(scene, palette),
     '</svg>',

@@ -3,6 +3,7 @@ import { integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizz
 import { pieceKinds } from '@/core/catalog/pieceKinds';
 import type { PieceId } from '@/core/catalog/pieces';
 import { ladderIds, type StageKey } from '@/core/catalog/stage';
+import { paperInks } from '@/core/drawing/palette';
 
 /** One row: how this teacher reads lengths and counts breaths. */
 export const settings = sqliteTable('settings', {
@@ -11,6 +12,8 @@ export const settings = sqliteTable('settings', {
     .notNull()
     .default('cm'),
   breathSeconds: real('breath_seconds').notNull().default(5),
+  /** What the printer has. */
+  paperInk: text('paper_ink', { enum: paperInks }).notNull().default('tones'),
   studio: text('studio').notNull().default(''),
   /** Address of a load scale on the studio's network that the teacher has allowed; absent: none. */
   scaleAddress: text('scale_address'),

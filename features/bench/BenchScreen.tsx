@@ -104,7 +104,10 @@ export function BenchScreen({ view, start }: BenchScreenProps) {
     saveFile(
       'levitar-bench.svg',
       'image/svg+xml',
-      toSvgFile(scene, getShape(state.family).label, 20),
+      toSvgFile(scene, getShape(state.family).label, {
+        scale: 20,
+        ink: view.settings.paperInk,
+      }),
     );
   };
 

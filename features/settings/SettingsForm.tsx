@@ -1,13 +1,16 @@
 'use client';
 
-import { Button, NumberInput, TextInput } from '@mantine/core';
+import { Button, NativeSelect, NumberInput, TextInput } from '@mantine/core';
 import { useState, useTransition } from 'react';
+import type { PaperInk } from '@/core/drawing/palette';
 import { saveSettingsAction } from './actions';
+import { inkWords } from './inkWords';
 import { showProblem, showSaved } from '@/design/notices';
 
 interface SettingsFormProps {
   readonly studio: string;
   readonly breathSeconds: number;
+  readonly paperInk: PaperInk;
   readonly scaleAddress: string;
   readonly deskIdleMinutes: number;
   readonly deviceIdleDays: number;
@@ -16,6 +19,7 @@ interface SettingsFormProps {
 export function SettingsForm(initial: SettingsFormProps) {
   const [studio, setStudio] = useState(initial.studio);
   const [breath, setBreath] = useState<number | string>(initial.breathSeconds);
+  const [ink, setInk] = useState(initial.paperInk);
   const [scale, setScale] = useState(initial.scaleAddress);
   const [minutes, setMinutes] = useState<number | string>(initial.deskIdleMinutes);
   const [days, setDays] = useState<number | string>(initial.deviceIdleDays);
@@ -30,6 +34,7 @@ export function SettingsForm(initial: SettingsFormProps) {
           const outcome = await saveSettingsAction({
             studio,
             breathSeconds: Number(breath),
+            paperInk: ink,
             scaleAddress: scale,
             deskIdleMinutes: Number(minutes),
             deviceIdleDays: Number(days),
@@ -56,6 +61,13 @@ export function SettingsForm(initial: SettingsFormProps) {
         value={breath}
         error={problems.breathSeconds}
         onChange={setBreath}
+      />
+      <NativeSelect
+        mt="sm"
+        label="Drawings on paper"
+        value={ink}
+        data={Object.entries(inkWords).map(([value, label]) => ({ value, label }))}
+        onChange={({ currentTarget: { value } }) => setInk(value as PaperInk)}
       />
       <TextInput
         mt="sm"

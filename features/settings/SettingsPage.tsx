@@ -18,7 +18,7 @@ import classes from './settings.module.css';
 
 export function SettingsPage() {
   const settings = readSettings();
-  const { studio, breathSeconds, scaleAddress, deskName, deskIdleMinutes } = settings;
+  const { studio, breathSeconds, paperInk, scaleAddress, deskName, deskIdleMinutes } = settings;
   const aside = readSetAsideLines();
   const diary = readDiary(12);
   return (
@@ -33,6 +33,7 @@ export function SettingsPage() {
             studio={studio}
             breathSeconds={breathSeconds}
             scaleAddress={scaleAddress ?? ''}
+            paperInk={paperInk}
             deskIdleMinutes={deskIdleMinutes}
             deviceIdleDays={settings.deviceIdleDays}
           />

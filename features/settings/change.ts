@@ -1,5 +1,6 @@
 /** Settings of the studio: units, names, how long things wait. */
 import { z } from 'zod';
+import { paperInks } from '@/core/drawing/palette';
 import { exact } from '@/core/exact';
 import { lineOf } from '@/core/units/text';
 import { saveSettings } from '@/db/courses';
@@ -9,6 +10,7 @@ import { change } from '@/server/useCase';
 
 const settingsForm = z.strictObject({
   units: z.enum(['cm', 'in'], 'Centimetres or inches.').optional(),
+  paperInk: z.enum(paperInks, 'Tones, or one ink.').optional(),
   studio: z.string().transform(lineOf).pipe(z.string().max(60, 'At most 60 signs.')).optional(),
   deskName: z.string().transform(lineOf).pipe(z.string().max(40, 'At most 40 signs.')).optional(),
   deskIdleMinutes: z

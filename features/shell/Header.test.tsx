@@ -33,7 +33,7 @@ beforeEach(() => {
 });
 
 const show = (isTeacher = true) =>
-  renderUi(<Header units="cm" isTeacher={isTeacher} canLock={false} />);
+  renderUi(<Header units="cm" paperInk="tones" isTeacher={isTeacher} canLock={false} />);
 
 it('says where one is, in the header and in the bar of a phone', () => {
   show();

@@ -16,6 +16,7 @@ import dynamic from 'next/dynamic';
 import { patiently } from '@/design/patiently';
 import { useState, useTransition } from 'react';
 import { saveSettingsAction } from '@/features/settings/actions';
+import type { PaperInk } from '@/core/drawing/palette';
 import type { LengthUnits } from '@/core/units/length';
 import { lockDesk } from './lock';
 import { PhoneBar } from './PhoneBar';
@@ -38,13 +39,14 @@ const evening = Object.keys(shortWhen) as (keyof typeof shortWhen)[];
 
 interface HeaderProps {
   readonly units: LengthUnits;
+  readonly paperInk: PaperInk;
   /** An assistant's tablet is only let into the running class. */
   readonly isTeacher: boolean;
   /** A passphrase is set for this desk. */
   readonly canLock: boolean;
 }
 
-export function Header({ units, isTeacher, canLock }: HeaderProps) {
+export function Header({ units, paperInk, isTeacher, canLock }: HeaderProps) {
   const [shown, setShown] = useState<'palette' | 'keys' | null>(null);
   const close = () => setShown(null);
   // What was chosen in it may have opened something else already.
@@ -74,6 +76,13 @@ export function Header({ units, isTeacher, canLock }: HeaderProps) {
     {
       label: next === 'dark' ? 'Dark screen' : 'Light screen',
       run: () => setColorScheme(next),
+    },
+    {
+      label: paperInk === 'tones' ? 'Paper in black alone' : 'Paper in tones of grey and brass',
+      run: () =>
+        startSaving(async () => {
+          await saveSettingsAction({ paperInk: paperInk === 'tones' ? 'one' : 'tones' });
+        }),
     },
     { label: 'The keys there are', run: () => setShown('keys') },
     ...(canLock ? [{ label: 'Lock the desk', run: () => void lockDesk() }] : []),

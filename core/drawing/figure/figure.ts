@@ -91,7 +91,7 @@ const reversed = ([t, front, back]: readonly [number, number, number]) =>
 export const partRoles = {
   'far-arm': 'figureFar',
   'far-leg': 'figureFar',
-  'far-fold': 'figureFold',
+  'far-fold': 'figureFarFold',
   neck: 'figureTrunk',
   trunk: 'figureTrunk',
   leg: 'figureEdge',
@@ -123,7 +123,7 @@ export function drawFigure(
     }));
 }
 
-const isLine = (part: Part) => partRoles[part] === 'figureFold';
+const isLine = (part: Part) => part === 'fold' || part === 'far-fold';
 
 /** One leg alone, for a second leg drawn behind the figure. */
 export function drawLeg(

@@ -21,7 +21,8 @@ async function answer(_request: Request, { params }: RouteContext): Promise<Resp
     units: view.settings.units,
     detail: 'card',
   });
-  return new Response(toSvgFile(scene, stageOf(view).label), {
+  const file = toSvgFile(scene, stageOf(view).label, { ink: view.settings.paperInk });
+  return new Response(file, {
     headers: {
       'content-type': 'image/svg+xml; charset=utf-8',
       'content-disposition': 'attachment; filename="levitar-set-up.svg"',

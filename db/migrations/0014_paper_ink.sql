@@ -1,0 +1,1 @@
+ALTER TABLE `settings` ADD `paper_ink` text DEFAULT 'tones' NOT NULL;
