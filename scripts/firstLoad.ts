@@ -13,8 +13,8 @@ export const scriptBudgets = {
 } as const;
 
 /**
- * The same for a class that runs, whose address is not known beforehand. Drawings and what a tap opens
- * are not in it: they come when it stands.
+ * The same for a class that runs, whose address is not known beforehand: line, people, clock and stop.
+ * Drawings and what a tap opens come when it stands.
  */
 export const classBudget = 180;
 

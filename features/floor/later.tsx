@@ -35,7 +35,9 @@ export function layBy(): void {
   }
 }
 
+// What is tapped is shown once it hears taps; what is only looked at is drawn by the server meanwhile.
 export const DoorPanel = dynamic(door, {
+  ssr: false,
   loading: coming(320),
 });
 export const HoldPanel = dynamic(hold, {
@@ -52,6 +54,7 @@ export const PacerPanel = dynamic(pacer, {
   loading: coming(200),
 });
 export const ChecksPanel = dynamic(checks, {
+  ssr: false,
   loading: coming(200),
 });
 export const RoundPictures = dynamic(pictures, {

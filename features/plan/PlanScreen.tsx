@@ -5,7 +5,7 @@ import { Button, NativeSelect, SegmentedControl, Title } from '@mantine/core';
 import { useHotkeys } from '@mantine/hooks';
 import { IconArrowBackUp, IconPrinter } from '@tabler/icons-react';
 import { useRouter } from 'next/navigation';
-import { memo, useMemo, useState } from 'react';
+import { memo, useEffect, useMemo, useState } from 'react';
 import type { PlanFile } from '@/core/files/planFile';
 import type { Taken } from './change';
 import type { ClassView } from '@/server/judging/classViews';
@@ -13,9 +13,11 @@ import { LinkButton } from '@/design/LinkButton';
 import { showSaved } from '@/design/notices';
 import { BindingPanel } from './BindingPanel';
 import { ComparePanel } from './ComparePanel';
+import { DrillPins } from './DrillPins';
 import { FilesMenu } from './FilesMenu';
 import { drillsOf } from '@/core/compose/drillsOf';
 import { Lanes } from './Lanes';
+import { layBy, WhyPanel } from './later';
 import { Ledger } from './Ledger';
 import { type DrawingContext } from '@/features/evening/marks';
 import { nameOf } from '@/features/evening/names';
@@ -24,9 +26,8 @@ import { PlanChanges } from './PlanChanges';
 import { PlanStatusLine } from './PlanStatusLine';
 import { RoomView } from '@/features/evening/RoomView';
 import { StationRow } from '@/features/evening/StationRow';
-import { DrillPins, TimeBand } from './TimeBand';
+import { TimeBand } from './TimeBand';
 import { usePlanner } from './usePlanner';
-import { WhyPanel } from './WhyPanel';
 import { WishesBar } from './WishesBar';
 import classes from './plan.module.css';
 
@@ -103,6 +104,7 @@ function PlanBody({ source, onTaken, onBack }: PlanBodyProps) {
     ['[', () => setRound(Math.max(0, round - 1))],
     [']', () => setRound(Math.min((plan?.rounds.length ?? 1) - 1, round + 1))],
   ]);
+  useEffect(layBy, []);
   const { units } = settings;
   const context = useMemo(
     (): DrawingContext => ({ prepared, members, school, units }),

@@ -12,3 +12,13 @@ export const Curves = dynamic(
     loading: () => <Skeleton height={260} aria-hidden />,
   },
 );
+
+const why = patiently(() => import('./WhyPanel').then((one) => one.WhyPanel));
+
+/** What a tap on somebody opens is there before the tap. */
+export const layBy = (): void => void why().catch(() => undefined);
+
+export const WhyPanel = dynamic(why, {
+  ssr: false,
+  loading: () => <Skeleton height={420} aria-hidden />,
+});
