@@ -14,7 +14,7 @@ try {
   const env = { LEVITAR_URL: server.url, LEVITAR_DATA: server.folder };
   isGood = run(bin('tsx'), ['scripts/bench/main.ts'], env);
   const browser = { ...env, LEVITAR_CHROMIUM: ensureChromium() };
-  for (const part of ['plumbPace', 'plumb']) {
+  for (const part of ['blocks', 'plumbPace', 'plumb']) {
     isGood = run(bin('tsx'), [`scripts/bench/${part}.ts`], browser) && isGood;
   }
 } finally {

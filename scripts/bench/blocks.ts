@@ -1,0 +1,82 @@
+/** How long the plan page keeps a hand waiting: while it loads, and while the solver works. */
+import { chromium, type Page } from '@playwright/test';
+import { chromiumArguments } from '../../playwright.config';
+import { medianOf, print } from './timing';
+
+const url = process.env.LEVITAR_URL!;
+const runs = 5;
+/** The proof of a changed class goes on for some seconds after the first plan. */
+const solvingMs = 5_000;
+
+/** Since the last time it was asked, ms; under 50 it is nothing. */
+const longestBlock = (page: Page) =>
+  page.evaluate(() => {
+    const noted = window as unknown as { longest: number };
+    const { longest } = noted;
+    noted.longest = 0;
+    return longest;
+  });
+
+/** What a teacher changes, each of which is composed anew. */
+const changes: readonly ((page: Page) => Promise<void>)[] = [
+  async (page) => {
+    await page.getByLabel('Helpers').fill('2');
+    await page.getByLabel('Helpers').blur();
+  },
+  async (page) => {
+    await page.getByLabel('Minutes', { exact: true }).fill('80');
+    await page.getByLabel('Minutes', { exact: true }).blur();
+  },
+  async (page) => {
+    await page.getByLabel('Helpers').fill('0');
+    await page.getByLabel('Helpers').blur();
+  },
+];
+
+const browser = await chromium.launch({
+  executablePath: process.env.LEVITAR_CHROMIUM!,
+  args: chromiumArguments,
+});
+const loading: number[] = [];
+const solving: number[] = [];
+for (let run = 0; run < runs; run += 1) {
+  // Of its own, so that nothing is at hand from before.
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+  const page = await context.newPage();
+  await page.addInitScript(() => {
+    const noted = window as unknown as { longest: number };
+    noted.longest = 0;
+    new PerformanceObserver((list) => {
+      for (const { duration } of list.getEntries()) {
+        noted.longest = Math.max(noted.longest, duration);
+      }
+    }).observe({ type: 'longtask' });
+  });
+  await page.goto(`${url}/plan`);
+  await page
+    .getByText(/Kept for Tonight|Compose again/)
+    .first()
+    .waitFor({ timeout: 120_000 });
+  await page.waitForTimeout(solvingMs);
+  loading.push(await longestBlock(page));
+  for (const change of changes) {
+    await change(page);
+    await page.waitForTimeout(solvingMs);
+    solving.push(await longestBlock(page));
+  }
+  await context.close();
+}
+await browser.close();
+print({
+  name: 'Longest block of the plan page while the solver works',
+  median: medianOf(solving),
+  unit: 'ms',
+  target: 50,
+});
+console.log(`  each: ${solving.map((block) => Math.round(block)).join(', ')}`);
+print({
+  name: 'Longest block while the plan page loads, as if new there',
+  median: medianOf(loading),
+  unit: 'ms',
+});
+console.log(`  each: ${loading.map((block) => Math.round(block)).join(', ')}`);
