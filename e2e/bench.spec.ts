@@ -110,6 +110,21 @@ test('prints on one page and saves the drawing', async ({ page }, info) => {
   const text = execFileSync('pdftotext', [file, '-'], { encoding: 'utf8' });
   expect(text).toContain('On the forearms');
   expect(text).toContain('gives no medical advice');
+  // The tallest shapes, of the tallest people, of somebody with most to say, on the shorter paper.
+  for (const address of [
+    '/bench?height=210&shape=handstandWall',
+    '/bench?height=210&shape=forearmStand',
+    '/bench?person=1&shape=forearmStandWall',
+    '/bench?person=6&shape=wallL',
+    '/measure',
+  ]) {
+    await page.goto(address);
+    await page.getByRole('heading', { level: 1 }).waitFor();
+    await page.pdf({ path: file, format: 'Letter' });
+    const facts = execFileSync('pdfinfo', [file], { encoding: 'utf8' });
+    expect([address, facts]).toEqual([address, expect.stringMatching(/Pages:\s+1\n/)]);
+  }
+  await page.goto('/bench?person=1&shape=dolphin');
   const waiting = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save the drawing' }).click();
   expect((await waiting).suggestedFilename()).toBe('levitar-bench.svg');

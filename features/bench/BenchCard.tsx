@@ -50,38 +50,32 @@ export function BenchCard(props: BenchCardProps) {
       </header>
       {isToLookAt && <p className={classes.note}>To look at: not set up today.</p>}
       <SceneView scene={scene} label={label} printScale={printScale} />
-      <div className={classes.cardColumns}>
-        <section>
-          <h3>Set out</h3>
-          <table className={classes.cardTable}>
-            <tbody>
-              {getDials(family).map((dial) => (
-                <tr key={dial.parameter}>
-                  <th scope="row">{dial.label}</th>
-                  <td>{sayValue(dial, values, units)}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-          {stack !== null && <p>Out of the cupboard: {sayStack(stack, units)}</p>}
-        </section>
-        <section>
-          <h3>What it asks</h3>
-          <table className={classes.cardTable}>
-            <tbody>
-              {figures.map(({ id, label: name, value, like }) => (
-                <tr key={id}>
-                  <th scope="row">
-                    {name}
-                    {like !== undefined && <small>{like}</small>}
-                  </th>
-                  <td>{value}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </section>
-      </div>
+      <section>
+        <h3>Set out</h3>
+        <dl className={classes.cardList}>
+          {getDials(family).map((dial) => (
+            <div key={dial.parameter}>
+              <dt>{dial.label}</dt>
+              <dd>{sayValue(dial, values, units)}</dd>
+            </div>
+          ))}
+        </dl>
+        {stack !== null && <p>Out of the cupboard: {sayStack(stack, units)}</p>}
+      </section>
+      <section>
+        <h3>What it asks</h3>
+        <dl className={classes.cardList}>
+          {figures.map(({ id, label: name, value, like }) => (
+            <div key={id}>
+              <dt>
+                {name}
+                {like !== undefined && <small>{like}</small>}
+              </dt>
+              <dd>{value}</dd>
+            </div>
+          ))}
+        </dl>
+      </section>
       {notes.map((note) => (
         <p key={note} className={classes.note}>
           {note}
