@@ -140,6 +140,18 @@ test('prints everyone’s card, one to a page', async ({ page }, info) => {
   expect(execFileSync('pdfinfo', [file], { encoding: 'utf8' })).toMatch(/Pages:\s+14\n/);
 });
 
+test('prints what is practised at home, one page for each person', async ({ page }, info) => {
+  await page.goto('/home-practice');
+  const sheets = await page.getByRole('article', { name: /^Practice for/ }).count();
+  expect(sheets).toBeGreaterThan(10);
+  const file = info.outputPath('home.pdf');
+  for (const format of ['A4', 'Letter']) {
+    await page.pdf({ path: file, format });
+    const facts = execFileSync('pdfinfo', [file], { encoding: 'utf8' });
+    expect([format, /Pages:\s+(\d+)/.exec(facts)?.[1]]).toEqual([format, String(sheets)]);
+  }
+});
+
 for (const scheme of ['light', 'dark'] as const) {
   test(`bench, guide and cards are accessible, ${scheme}`, async ({ page }) => {
     await page.emulateMedia({ colorScheme: scheme });
