@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import { sayMoment } from '@/design/days';
 import { Button, Checkbox, Group, NumberInput, PasswordInput, TextInput } from '@mantine/core';
 import { formatDistanceStrict } from 'date-fns';
@@ -32,7 +33,7 @@ export function CopiesPanel({ view, nowMs }: CopiesPanelProps) {
   const { copies, lastGoodMs, warning } = view;
   const copyNow = async () => {
     setBusy(true);
-    const outcome = await makeCopyAction();
+    const outcome = await answered(makeCopyAction());
     setBusy(false);
     if (outcome.ok) showSaved('Copied and checked.');
     else showProblems(outcome.problems);
@@ -40,10 +41,11 @@ export function CopiesPanel({ view, nowMs }: CopiesPanelProps) {
   };
   const drop = async () => {
     setBusy(true);
-    const outcome = await dropCopiesAction();
+    const outcome = await answered(dropCopiesAction());
     setBusy(false);
     setDropping(false);
     if (outcome.ok) showSaved(`${outcome.value} copies dropped.`);
+    else showProblems(outcome.problems);
     router.refresh();
   };
   return (
@@ -103,13 +105,15 @@ function KeepingForm({ view }: { readonly view: CopiesView }) {
   const [isBusy, setBusy] = useState(false);
   const keep = async () => {
     setBusy(true);
-    const outcome = await changeKeepingAction({
-      folder,
-      days: Number(days),
-      months: Number(months),
-      isSealed,
-      passphrase,
-    });
+    const outcome = await answered(
+      changeKeepingAction({
+        folder,
+        days: Number(days),
+        months: Number(months),
+        isSealed,
+        passphrase,
+      }),
+    );
     setBusy(false);
     setProblems(outcome.ok ? {} : outcome.problems);
     if (outcome.ok) {

@@ -1,8 +1,9 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import { sayMoment } from '@/design/days';
 import { Button, Group, PasswordInput } from '@mantine/core';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import type { CopyKind } from '@/server/copies/keeping';
 import type { RestoreLook } from '@/server/copies/restore';
 import type { Outcome, Problems } from '@/server/result';
@@ -54,28 +55,43 @@ export function CopyList({ copies, look, restore, onRestored }: CopyListProps) {
   const [passphrase, setPassphrase] = useState('');
   const [problems, setProblems] = useState<Problems>({});
   const [isBusy, setBusy] = useState(false);
+  /** It is on its way and cannot be left any more. */
+  const [isTaking, setTaking] = useState(false);
+  // What is answered is shown for what was asked last, and for nothing else: one copy's difference
+  // beside another copy's button would take back what nobody looked at.
+  const turn = useRef(0);
   const close = () => {
+    turn.current += 1;
+    setBusy(false);
     setChosen(null);
     setFound(null);
     setPassphrase('');
     setProblems({});
   };
-  const ask = async <T,>(
-    call: (asked: Asked) => Promise<Outcome<T>>,
-    copy: CopyLine,
-    then: (value: T) => void,
-  ) => {
+  const lookInto = async (copy: CopyLine) => {
+    turn.current += 1;
+    const own = turn.current;
     setBusy(true);
     setProblems({});
-    const outcome = await call({ name: copy.name, passphrase });
+    const outcome = await answered(look({ name: copy.name, passphrase }));
+    if (own !== turn.current) return;
     setBusy(false);
-    if (outcome.ok) then(outcome.value);
+    if (outcome.ok) setFound(outcome.value);
     else setProblems(outcome.problems);
+  };
+  const take = async (copy: CopyLine) => {
+    setTaking(true);
+    setProblems({});
+    const outcome = await answered(restore({ name: copy.name, passphrase }));
+    setTaking(false);
+    if (!outcome.ok) return setProblems(outcome.problems);
+    close();
+    onRestored();
   };
   const open = (copy: CopyLine) => {
     close();
     setChosen(copy);
-    if (!copy.isSealed) void ask(look, copy, setFound);
+    if (!copy.isSealed) void lookInto(copy);
   };
   if (copies.length === 0) return <p>There is no copy yet.</p>;
   return (
@@ -95,6 +111,7 @@ export function CopyList({ copies, look, restore, onRestored }: CopyListProps) {
             <Button
               variant="default"
               loading={isBusy && copy.name === chosen?.name}
+              disabled={isTaking}
               onClick={() => open(copy)}
               aria-label={`Look into the copy of ${sayMoment(copy.atMs)}`}
             >
@@ -114,7 +131,7 @@ export function CopyList({ copies, look, restore, onRestored }: CopyListProps) {
             <form
               onSubmit={(event) => {
                 event.preventDefault();
-                void ask(look, chosen, setFound);
+                void lookInto(chosen);
               }}
             >
               <PasswordInput
@@ -133,19 +150,11 @@ export function CopyList({ copies, look, restore, onRestored }: CopyListProps) {
           {found !== null && <Difference found={found} />}
           <Group mt="sm">
             {found !== null && (
-              <Button
-                loading={isBusy}
-                onClick={() =>
-                  void ask(restore, chosen, () => {
-                    close();
-                    onRestored();
-                  })
-                }
-              >
+              <Button loading={isTaking} onClick={() => void take(chosen)}>
                 Take it back
               </Button>
             )}
-            <Button variant="default" onClick={close}>
+            <Button variant="default" disabled={isTaking} onClick={close}>
               Leave it
             </Button>
           </Group>

@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import { Button, Group, PasswordInput, TextInput } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
@@ -46,7 +47,7 @@ export function DeskPanel({ isSet, name: usual }: DeskPanelProps) {
   };
   const drop = async () => {
     setBusy(true);
-    const outcome = await dropPassphraseAction(present);
+    const outcome = await answered(dropPassphraseAction(present));
     settle(outcome);
     if (outcome.ok) showSaved('The desk asks for nothing any more.');
   };

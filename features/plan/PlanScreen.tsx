@@ -5,7 +5,7 @@ import { Button, NativeSelect, SegmentedControl, Title } from '@mantine/core';
 import { useHotkeys } from '@mantine/hooks';
 import { IconArrowBackUp, IconPrinter } from '@tabler/icons-react';
 import { useRouter } from 'next/navigation';
-import { memo, useEffect, useMemo, useState } from 'react';
+import { memo, useCallback, useEffect, useMemo, useState } from 'react';
 import type { PlanFile } from '@/core/files/planFile';
 import type { Taken } from './change';
 import type { ClassView } from '@/server/judging/classViews';
@@ -15,6 +15,7 @@ import { BindingPanel } from './BindingPanel';
 import { ComparePanel } from './ComparePanel';
 import { DrillPins } from './DrillPins';
 import { FilesMenu } from './FilesMenu';
+import type { DrillKey } from '@/core/catalog/drills';
 import { drillsOf } from '@/core/compose/drillsOf';
 import { Lanes } from './Lanes';
 import { layBy, WhyPanel } from './later';
@@ -26,7 +27,7 @@ import { PlanChanges } from './PlanChanges';
 import { PlanStatusLine } from './PlanStatusLine';
 import { RoomView } from '@/features/evening/RoomView';
 import { StationRow } from '@/features/evening/StationRow';
-import { TimeBand } from './TimeBand';
+import { TimeBand, type OrderedDrill } from './TimeBand';
 import { usePlanner } from './usePlanner';
 import { WishesBar } from './WishesBar';
 import classes from './plan.module.css';
@@ -80,6 +81,10 @@ const KeptRoom = memo(RoomView);
 const KeptStations = memo(StationRow);
 const KeptLanes = memo(Lanes);
 const KeptLedger = memo(Ledger);
+const KeptBand = memo(TimeBand);
+const KeptBinding = memo(BindingPanel);
+const KeptRefused = memo(Refused);
+const KeptFiles = memo(FilesMenu);
 
 const pxPerMinute = 9;
 
@@ -110,6 +115,22 @@ function PlanBody({ source, onTaken, onBack }: PlanBodyProps) {
     (): DrawingContext => ({ prepared, members, school, units }),
     [prepared, members, school, units],
   );
+  const { order, pins } = wishes;
+  const setOrder = useCallback(
+    (list: readonly OrderedDrill[]) => change({ order: [...list] }, { keeps: true }),
+    [change],
+  );
+  const leaveOut = useCallback(
+    (drill: DrillKey) =>
+      change(
+        order !== undefined
+          ? { order: order.filter((one) => one.drill !== drill) }
+          : { pins: [...pins, { kind: 'drill', drill, use: false }] },
+        { keeps: true },
+      ),
+    [change, order, pins],
+  );
+  const callOf = useCallback((id: string) => nameOf(members, id), [members]);
   const drillPins = wishes.pins.filter((pin) => pin.kind === 'drill');
   const heading = isFromFile ? 'A class from a file' : course.name;
   return (
@@ -146,7 +167,7 @@ function PlanBody({ source, onTaken, onBack }: PlanBodyProps) {
           >
             Undo
           </Button>
-          <FilesMenu
+          <KeptFiles
             courseId={isFromFile ? null : course.id}
             plan={plan}
             members={members}
@@ -223,7 +244,7 @@ function PlanBody({ source, onTaken, onBack }: PlanBodyProps) {
               />
             ) : (
               <div>
-                <BindingPanel plan={plan} members={members} isAsking={status === 'asking'} />
+                <KeptBinding plan={plan} members={members} isAsking={status === 'asking'} />
                 <ComparePanel planner={planner} plan={plan} members={members} />
               </div>
             )}
@@ -260,23 +281,14 @@ function PlanBody({ source, onTaken, onBack }: PlanBodyProps) {
               />
             </div>
             <div className={classes.score}>
-              <TimeBand
+              <KeptBand
                 drills={drillsOf(prepared)}
                 plan={plan}
                 startsAt={meeting.startsAt}
                 pxPerMinute={pxPerMinute}
                 isOwnOrder={wishes.order !== undefined}
-                onOrder={(order) => change({ order: [...order] }, { keeps: true })}
-                onLeaveOut={(drill) =>
-                  change(
-                    wishes.order !== undefined
-                      ? { order: wishes.order.filter((one) => one.drill !== drill) }
-                      : {
-                          pins: [...wishes.pins, { kind: 'drill', drill, use: false }],
-                        },
-                    { keeps: true },
-                  )
-                }
+                onOrder={setOrder}
+                onLeaveOut={leaveOut}
               />
               <KeptLanes
                 plan={plan}
@@ -293,10 +305,10 @@ function PlanBody({ source, onTaken, onBack }: PlanBodyProps) {
               on Floor. Press [ and ] to step through the rounds.
             </p>
           </section>
-          <Refused
+          <KeptRefused
             plan={plan}
             people={prepared.people}
-            nameOf={(id) => nameOf(members, id)}
+            nameOf={callOf}
             hasPages={!isFromFile}
           />
           <KeptLedger plan={plan} />

@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import { Button, Group, TextInput } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
@@ -33,7 +34,7 @@ function AsideLine({ line: { id, place, words, isPerson } }: { readonly line: Li
   const [isBusy, setBusy] = useState(false);
   const back = async () => {
     setBusy(true);
-    const outcome = await takeBackAction({ id, height });
+    const outcome = await answered(takeBackAction({ id, height }));
     setBusy(false);
     setProblem(outcome.ok ? null : (outcome.problems.height ?? null));
     if (!outcome.ok && outcome.problems.form) showProblem(outcome.problems.form);
@@ -43,7 +44,7 @@ function AsideLine({ line: { id, place, words, isPerson } }: { readonly line: Li
   };
   const drop = async () => {
     setBusy(true);
-    const outcome = await dropAsideAction(id);
+    const outcome = await answered(dropAsideAction(id));
     setBusy(false);
     if (outcome.ok) router.refresh();
     else showProblem(outcome.problems.form ?? 'That did not work.');
