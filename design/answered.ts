@@ -1,7 +1,13 @@
 import type { Outcome } from '@/server/result';
 
-const noAnswer = { ok: false, problems: { form: 'No answer came. Try again.' } } as const;
-
-/** What was asked of the studio, answered in any case: a connection that ends is an answer too. */
-export const answered = <Value>(asked: Promise<Outcome<Value>>): Promise<Outcome<Value>> =>
-  asked.catch(() => noAnswer);
+/**
+ * What was asked of the studio, answered in any case: a connection that ends is an answer too. Without
+ * it the error would take the screen's place, and what was typed with it.
+ */
+export async function answered<Value>(asked: Promise<Outcome<Value>>): Promise<Outcome<Value>> {
+  try {
+    return await asked;
+  } catch {
+    return { ok: false, problems: { form: 'No answer came. Nothing is lost; try again.' } };
+  }
+}

@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import { Button, Textarea } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
@@ -24,7 +25,7 @@ export function PeopleStep({ courseId, people }: PeopleStepProps) {
   const without = lines.filter(({ height }) => height === '').length;
   const keep = () =>
     startSaving(async () => {
-      const outcome = await createRosterAction({ courseId, lines });
+      const outcome = await answered(createRosterAction({ courseId, lines }));
       if (outcome.ok) router.push(stepHref('room', courseId));
       else showProblems(outcome.problems);
     });

@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import { Button, NativeSelect, NumberInput, TextInput } from '@mantine/core';
 import { useForm } from '@mantine/form';
 import { useRouter } from 'next/navigation';
@@ -50,7 +51,7 @@ export function PlaceStep({ profiles, today, place, course }: PlaceStepProps) {
       noValidate
       onSubmit={form.onSubmit((values) =>
         startSaving(async () => {
-          const outcome = await createCourseAction(values);
+          const outcome = await answered(createCourseAction(values));
           if (outcome.ok) return router.push(stepHref('people', outcome.value));
           form.setErrors(outcome.problems);
           if (outcome.problems.form) showProblem(outcome.problems.form);

@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import { SegmentedControl } from '@mantine/core';
 import { useState } from 'react';
 import { ladderIds, ladderTable, type LadderId, type StageKey } from '@/core/catalog/stage';
@@ -31,7 +32,7 @@ export function PlacingStep({ view, courseId }: PlacingStepProps) {
   const say = async (person: PlacingPerson, stage: StageKey | null) => {
     const before = said;
     setSaid({ ...said, [person.id]: { ...said[person.id], [family]: stage } });
-    const outcome = await placeByWordAction(person.id, { family, stage });
+    const outcome = await answered(placeByWordAction(person.id, { family, stage }));
     if (outcome.ok) return;
     setSaid(before);
     showProblems(outcome.problems);

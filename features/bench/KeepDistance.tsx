@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import { sayProblems } from '@/server/result';
 import { Button, Select, TextInput } from '@mantine/core';
 import { useState, useTransition } from 'react';
@@ -39,11 +40,13 @@ export function KeepDistance({ person, setup, distances, units }: KeepDistancePr
     }
     setProblem(null);
     startSaving(async () => {
-      const outcome = await keepSetupAction(person.id, {
-        family: setup,
-        values: { [now.id]: metres },
-        note,
-      });
+      const outcome = await answered(
+        keepSetupAction(person.id, {
+          family: setup,
+          values: { [now.id]: metres },
+          note,
+        }),
+      );
       if (!outcome.ok) {
         const words = sayProblems(outcome.problems);
         setProblem(words);

@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import { Button, TextInput } from '@mantine/core';
 import { useState, useTransition } from 'react';
 import type { ShapeId } from '@/core/shapes/postures';
@@ -28,7 +29,7 @@ export function SavedSetups({ person, family, values, units, onUse }: SavedSetup
 
   const keep = () => {
     startSaving(async () => {
-      const outcome = await keepSetupAction(person.id, { family, values, note });
+      const outcome = await answered(keepSetupAction(person.id, { family, values, note }));
       if (!outcome.ok) {
         showProblems(outcome.problems);
         return;

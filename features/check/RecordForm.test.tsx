@@ -82,6 +82,20 @@ describe('recording a check', () => {
     expect(onRecorded).not.toHaveBeenCalled();
   });
 
+  it('keeps what was typed when nobody answers, and takes it the next time', async () => {
+    record.mockRejectedValueOnce(new TypeError('Failed to fetch'));
+    const { user, onRecorded } = show();
+    await user.keyboard('18.5{Enter}');
+    expect(await screen.findByText(/No answer came/)).toBeInTheDocument();
+    expect(screen.getByDisplayValue('18.5')).toBeInTheDocument();
+    expect(onRecorded).not.toHaveBeenCalled();
+    await waitFor(() =>
+      expect(screen.getByRole('button', { name: /^Keep|^Record/ })).toBeEnabled(),
+    );
+    await user.click(screen.getByRole('button', { name: /^Keep|^Record/ }));
+    await waitFor(() => expect(onRecorded).toHaveBeenCalledTimes(1));
+  });
+
   it('asks where it hurts only when it does', async () => {
     const { user } = show();
     expect(screen.queryByRole('combobox', { name: 'Where it hurts' })).toBeNull();

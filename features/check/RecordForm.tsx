@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import { Button, Checkbox, Chip, Group, SegmentedControl, Select, TextInput } from '@mantine/core';
 import dynamic from 'next/dynamic';
 import { patiently } from '@/design/patiently';
@@ -69,11 +70,13 @@ export function RecordForm(props: RecordFormProps) {
     const { check } = row;
     if (check === null) return;
     startSaving(async () => {
-      const outcome = await recordCheckAction(personId, {
-        ...values,
-        check,
-        base: row.base,
-      });
+      const outcome = await answered(
+        recordCheckAction(personId, {
+          ...values,
+          check,
+          base: row.base,
+        }),
+      );
       if (!outcome.ok) {
         form.setErrors(outcome.problems);
         if (outcome.problems.form) showProblem(outcome.problems.form);

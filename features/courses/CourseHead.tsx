@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import { Button, NativeSelect, TextInput, Title } from '@mantine/core';
 import { IconCalendarDown } from '@tabler/icons-react';
 import { useRouter } from 'next/navigation';
@@ -31,7 +32,7 @@ export function CourseHead({ course, profiles }: CourseHeadProps) {
     values.profile !== course.profile;
   const save = () =>
     startBusy(async () => {
-      const outcome = await changeCourseAction(course.id, values);
+      const outcome = await answered(changeCourseAction(course.id, values));
       if (outcome.ok) showSaved('Kept; everyone is judged anew.');
       else showProblems(outcome.problems);
     });
@@ -74,7 +75,7 @@ export function CourseHead({ course, profiles }: CourseHeadProps) {
             loading={isBusy}
             onClick={() =>
               startBusy(async () => {
-                const outcome = await dropCourseAction(course.id);
+                const outcome = await answered(dropCourseAction(course.id));
                 if (outcome.ok) router.push('/courses');
                 else showProblems(outcome.problems);
               })

@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import { ActionIcon } from '@mantine/core';
 import { PickOne } from '@/design/Picker';
 import { IconX } from '@tabler/icons-react';
@@ -21,7 +22,7 @@ export function EnrolmentPanel({ courseId, people, others }: EnrolmentPanelProps
   const change = (person: number, isIn: boolean) =>
     startBusy(async () => {
       const name = [...people, ...others].find(({ id }) => id === person)?.name ?? 'Somebody';
-      const outcome = await changeEnrolmentAction(courseId, person, isIn);
+      const outcome = await answered(changeEnrolmentAction(courseId, person, isIn));
       if (!outcome.ok) return showProblems(outcome.problems);
       showUndo(isIn ? `${name} is enrolled.` : `${name} is out of the course.`, () =>
         changeEnrolmentAction(courseId, person, !isIn),

@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import { sayMeetingDay } from '@/design/days';
 import { Button, Chip, Group, NativeSelect, NumberInput, TextInput } from '@mantine/core';
 import { useState, useTransition } from 'react';
@@ -25,14 +26,16 @@ export function MeetingTable({ view }: { readonly view: CoursePageView }) {
   const add = () =>
     startBusy(async () => {
       const last = meetings.at(-1);
-      const outcome = await createMeetingAction(course.id, {
-        date: last === undefined ? course.startsOn : addDays(last.date, 7),
-        startsAt: last?.startsAt ?? course.startsAt,
-        minutes: last?.minutes ?? course.minutes,
-        room: last?.room ?? '',
-        family: null,
-        peak: null,
-      });
+      const outcome = await answered(
+        createMeetingAction(course.id, {
+          date: last === undefined ? course.startsOn : addDays(last.date, 7),
+          startsAt: last?.startsAt ?? course.startsAt,
+          minutes: last?.minutes ?? course.minutes,
+          room: last?.room ?? '',
+          family: null,
+          peak: null,
+        }),
+      );
       if (!outcome.ok) return showProblems(outcome.problems);
       setOpen(outcome.value);
     });
@@ -99,7 +102,7 @@ function MeetingForm({ meeting, view }: MeetingFormProps) {
   const set = (part: Partial<typeof values>) => setValues({ ...values, ...part });
   const save = (next = values) =>
     startBusy(async () => {
-      const outcome = await changeMeetingAction(meeting.id, next);
+      const outcome = await answered(changeMeetingAction(meeting.id, next));
       setProblems(outcome.ok ? {} : outcome.problems);
       if (outcome.ok) showSaved('Kept.');
       else if (outcome.problems.form) showProblem(outcome.problems.form);
@@ -186,7 +189,7 @@ function MeetingForm({ meeting, view }: MeetingFormProps) {
           variant="subtle"
           onClick={() =>
             startBusy(async () => {
-              const outcome = await dropMeetingAction(meeting.id);
+              const outcome = await answered(dropMeetingAction(meeting.id));
               if (!outcome.ok) showProblems(outcome.problems);
             })
           }
@@ -205,7 +208,7 @@ function MeetingForm({ meeting, view }: MeetingFormProps) {
             disabled={isBusy}
             onChange={(came) =>
               startBusy(async () => {
-                const outcome = await changeAttendanceAction(meeting.id, id, { came });
+                const outcome = await answered(changeAttendanceAction(meeting.id, id, { came }));
                 if (!outcome.ok) showProblems(outcome.problems);
               })
             }

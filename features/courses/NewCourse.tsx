@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import { Button, Group, NativeSelect, NumberInput, TextInput } from '@mantine/core';
 import { useForm } from '@mantine/form';
 import { useRouter } from 'next/navigation';
@@ -38,7 +39,7 @@ export function NewCourse({ profiles, today, place }: NewCourseProps) {
       noValidate
       onSubmit={form.onSubmit((values) =>
         startSaving(async () => {
-          const outcome = await createCourseAction(values);
+          const outcome = await answered(createCourseAction(values));
           if (outcome.ok) return router.push(`/courses/${outcome.value}`);
           form.setErrors(outcome.problems);
           if (outcome.problems.form) showProblem(outcome.problems.form);

@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import { Button } from '@mantine/core';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
@@ -51,7 +52,7 @@ export function BeginClass({ course, running, isOther, isTeacher, isEmpty }: Beg
           loading={isBusy}
           onClick={() =>
             start(async () => {
-              const outcome = await beginClassAction(course);
+              const outcome = await answered(beginClassAction(course));
               if (outcome.ok) router.push(`/floor/${outcome.value}`);
               else showProblems(outcome.problems);
             })

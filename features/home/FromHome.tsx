@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import { sayShortDay } from '@/design/days';
 import { Button, FileButton, Group, Textarea } from '@mantine/core';
 import { IconFile } from '@tabler/icons-react';
@@ -28,7 +29,7 @@ export function FromHome({ personId, reports, labels }: FromHomeProps) {
   const [isTaking, start] = useTransition();
   const take = (given: string) =>
     start(async () => {
-      const outcome = await takeDiaryAction(personId, { text: given });
+      const outcome = await answered(takeDiaryAction(personId, { text: given }));
       if (!outcome.ok) {
         setProblem(outcome.problems.text ?? outcome.problems.form ?? 'It was not taken in.');
         return;

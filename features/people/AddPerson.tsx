@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import { Button, NativeSelect, TextInput } from '@mantine/core';
 import { useForm } from '@mantine/form';
 import { useTransition } from 'react';
@@ -22,11 +23,13 @@ export function AddPerson({ courses, units }: AddPersonProps) {
   });
   const save = (values: typeof form.values) =>
     startSaving(async () => {
-      const outcome = await createPersonAction({
-        name: values.name,
-        height: values.height,
-        courseId: values.courseId === '' ? null : Number(values.courseId),
-      });
+      const outcome = await answered(
+        createPersonAction({
+          name: values.name,
+          height: values.height,
+          courseId: values.courseId === '' ? null : Number(values.courseId),
+        }),
+      );
       if (outcome.ok) {
         showSaved(`${values.name.trim()} is here.`);
         form.setValues({ name: '', height: '' });

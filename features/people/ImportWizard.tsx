@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import {
   Button,
   Checkbox,
@@ -83,7 +84,7 @@ export function ImportWizard({ courses }: ImportWizardProps) {
 
   const preview = (using: Mended = mended) =>
     startBusy(async () => {
-      const outcome = await previewImportAction(mapped(using));
+      const outcome = await answered(previewImportAction(mapped(using)));
       if (!outcome.ok) return showProblems(outcome.problems);
       // By the lines of the file itself, as any program shows them.
       setReadings(
@@ -94,11 +95,13 @@ export function ImportWizard({ courses }: ImportWizardProps) {
 
   const store = () =>
     startBusy(async () => {
-      const outcome = await importPeopleAction({
-        rows: mapped(),
-        courseId: courseId === '' ? null : Number(courseId),
-        skipTwins,
-      });
+      const outcome = await answered(
+        importPeopleAction({
+          rows: mapped(),
+          courseId: courseId === '' ? null : Number(courseId),
+          skipTwins,
+        }),
+      );
       if (!outcome.ok) return showProblems(outcome.problems);
       setImported(outcome.value);
       setStep(3);
@@ -106,7 +109,7 @@ export function ImportWizard({ courses }: ImportWizardProps) {
 
   const undo = () =>
     startBusy(async () => {
-      const outcome = await undoImportAction(imported!.importId);
+      const outcome = await answered(undoImportAction(imported!.importId));
       if (!outcome.ok) return showProblems(outcome.problems);
       const { removed, kept } = outcome.value;
       showSaved(

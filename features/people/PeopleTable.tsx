@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import { Button, Checkbox, Group, NativeSelect, TextInput } from '@mantine/core';
 import { useDebouncedValue } from '@mantine/hooks';
 import {
@@ -245,9 +246,11 @@ function PickedBar({ people, onDone }: PickedBarProps) {
   const isAway = people.every(({ isArchived }) => isArchived);
   const run = () =>
     startBusy(async () => {
-      const outcome = await archivePeopleAction(
-        people.map(({ id }) => id),
-        !isAway,
+      const outcome = await answered(
+        archivePeopleAction(
+          people.map(({ id }) => id),
+          !isAway,
+        ),
       );
       if (!outcome.ok) return showProblems(outcome.problems);
       showSaved(isAway ? 'Back among the people.' : 'Put away; the records stay.');

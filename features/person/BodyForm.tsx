@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import { Button, Collapse, Group, NativeSelect, TextInput } from '@mantine/core';
 import { useForm } from '@mantine/form';
 import { useState, useTransition } from 'react';
@@ -34,7 +35,7 @@ export function BodyForm({ personId, units, initial, current, hands, telling }: 
 
   const save = (values: Values) => {
     startSaving(async () => {
-      const outcome = await saveBodyAction(personId, values, seen);
+      const outcome = await answered(saveBodyAction(personId, values, seen));
       if (outcome.ok) {
         form.resetDirty();
         setSeen(values);

@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import { SegmentedControl, TagsInput } from '@mantine/core';
 import { PickSome } from '@/design/Picker';
 import { useState, useTransition } from 'react';
@@ -30,7 +31,7 @@ export function CareForm({ personId, initial }: CareFormProps) {
       : wanted;
     setValues(next);
     startSaving(async () => {
-      const outcome = await saveCareAction(personId, next, seen);
+      const outcome = await answered(saveCareAction(personId, next, seen));
       if (outcome.ok) {
         setSeen(next);
         showSaved('Kept.');

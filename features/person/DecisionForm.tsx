@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import { Button, Group, Radio, Textarea } from '@mantine/core';
 import { useState, useTransition } from 'react';
 import { decideAction } from './actions';
@@ -35,7 +36,7 @@ export function DecisionForm(props: DecisionFormProps) {
         event.preventDefault();
         startSaving(async () => {
           const form = { stage, decided, reason, corrects: corrects ?? null };
-          const outcome = await decideAction(personId, form);
+          const outcome = await answered(decideAction(personId, form));
           if (outcome.ok) {
             showSaved('Decision kept, beside the suggestion.');
             onDone();

@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import { sayShortDay } from '@/design/days';
 import { sayDay } from '@/core/units/day';
 import { TextInput } from '@mantine/core';
@@ -46,7 +47,7 @@ function NoteLine({ personId, evening }: { personId: number; evening: Evening })
   const [note, setNote] = useState(evening.note);
   const save = async () => {
     if (note === evening.note) return;
-    const outcome = await changeAttendanceAction(evening.meetingId, personId, { note });
+    const outcome = await answered(changeAttendanceAction(evening.meetingId, personId, { note }));
     if (!outcome.ok) showProblems(outcome.problems);
   };
   return (

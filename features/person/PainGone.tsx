@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import { Button } from '@mantine/core';
 import { useTransition } from 'react';
 import { notePainGoneAction } from './actions';
@@ -10,7 +11,7 @@ export function PainGone({ personId }: { readonly personId: number }) {
   const [isSaving, startSaving] = useTransition();
   const note = () => {
     startSaving(async () => {
-      const outcome = await notePainGoneAction(personId);
+      const outcome = await answered(notePainGoneAction(personId));
       if (outcome.ok) showSaved('Noted, with today’s date.');
       else showProblems(outcome.problems);
     });

@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import { Button, TextInput } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
@@ -55,7 +56,7 @@ function RenameForm({ personId, name, onDone }: FormProps) {
       className={classes.form}
       onSubmit={async (event) => {
         event.preventDefault();
-        const outcome = await renamePersonAction(personId, value);
+        const outcome = await answered(renamePersonAction(personId, value));
         if (outcome.ok) onDone();
         else setProblem(sayProblems(outcome.problems));
       }}
@@ -99,7 +100,7 @@ function MergeForm({
         loading={isBusy}
         onClick={() =>
           startBusy(async () => {
-            const outcome = await mergePeopleAction(personId, Number(other));
+            const outcome = await answered(mergePeopleAction(personId, Number(other)));
             if (!outcome.ok) return showProblems(outcome.problems);
             showSaved('One entry now.');
             onDone();
@@ -136,7 +137,7 @@ function DeleteForm({ personId, name, onDone }: FormProps) {
         loading={isBusy}
         onClick={() =>
           startBusy(async () => {
-            const outcome = await deletePersonAction(personId);
+            const outcome = await answered(deletePersonAction(personId));
             if (!outcome.ok) return showProblems(outcome.problems);
             const { copiesLeft, isErasePending } = outcome.value;
             showSaved(

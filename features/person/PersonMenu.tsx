@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import { Button } from '@mantine/core';
 import { IconChevronDown } from '@tabler/icons-react';
 import { useState, useTransition } from 'react';
@@ -29,7 +30,7 @@ export function PersonMenu({ personId, name, isArchived, others }: PersonMenuPro
 
   const putAway = (isAway: boolean) =>
     startBusy(async () => {
-      const outcome = await archivePeopleAction([personId], isAway);
+      const outcome = await answered(archivePeopleAction([personId], isAway));
       if (outcome.ok) showSaved(isAway ? 'Put away; the records stay.' : 'Back among the people.');
       else showProblems(outcome.problems);
     });

@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import { NativeSelect } from '@mantine/core';
 import { useState, useTransition } from 'react';
 import { placeOnRungAction } from '@/features/people/actions';
@@ -22,10 +23,12 @@ export function RungSelect({ personId, family, present, rungs }: RungSelectProps
   const move = (value: string) => {
     setStage(value);
     startMoving(async () => {
-      const outcome = await placeOnRungAction(personId, {
-        family,
-        stage: rungs.find((one) => one.value === value)?.value ?? null,
-      });
+      const outcome = await answered(
+        placeOnRungAction(personId, {
+          family,
+          stage: rungs.find((one) => one.value === value)?.value ?? null,
+        }),
+      );
       if (!outcome.ok) showProblems(outcome.problems);
     });
   };

@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import { sayShortDay } from '@/design/days';
 import { Button, Chip, Group, Modal, Select, TextInput } from '@mantine/core';
 import { useDisclosure } from '@mantine/hooks';
@@ -135,7 +136,7 @@ export function WordsPanel(props: WordsPanelProps) {
           today={today}
           choices={[...cautions, ...(signs.length > 0 ? (['stop-sign'] as const) : [])]}
           onSave={async (form) => {
-            const outcome = await noteClearanceAction(personId, form);
+            const outcome = await answered(noteClearanceAction(personId, form));
             if (!outcome.ok) return outcome.problems;
             close();
             showSaved('Noted. Only what it names is lifted.');

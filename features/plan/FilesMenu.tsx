@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import type { DrillBook } from '@/core/catalog/drills';
 import type { PreparedClass } from '@/core/compose/prepared';
 import { Button, FileButton, Menu } from '@mantine/core';
@@ -29,7 +30,7 @@ export function FilesMenu(props: FilesMenuProps) {
   const names = new Map(members.map(({ id, name }) => [id, name]));
   const take = async (file: File | null) => {
     if (file === null) return;
-    const outcome = await takeFileAction(await file.text());
+    const outcome = await answered(takeFileAction(await file.text()));
     if (outcome.ok) onTaken(outcome.value);
     else showProblems(outcome.problems);
   };

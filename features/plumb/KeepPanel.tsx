@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import { Button, Checkbox } from '@mantine/core';
 import { useState, useTransition } from 'react';
 import { useRouter } from 'next/navigation';
@@ -30,13 +31,15 @@ export function KeepPanel({ view, picture, sheet }: KeepPanelProps) {
         showProblems({ form: kept.problem });
         return;
       }
-      const outcome = await keepPictureAction(person.id, {
-        width: picture.width,
-        height: picture.height,
-        sheet,
-        jpeg: kept?.jpeg ?? null,
-        hasAsked: isWith,
-      });
+      const outcome = await answered(
+        keepPictureAction(person.id, {
+          width: picture.width,
+          height: picture.height,
+          sheet,
+          jpeg: kept?.jpeg ?? null,
+          hasAsked: isWith,
+        }),
+      );
       if (!outcome.ok) {
         showProblems(outcome.problems);
         return;

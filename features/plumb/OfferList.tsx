@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import { Button, Checkbox, Group, SegmentedControl } from '@mantine/core';
 import { useState, useTransition } from 'react';
 import { faultTable, getCheck, type CheckId, type FaultId } from '@/core/catalog/checks';
@@ -79,19 +80,21 @@ function OneOffer({ view, offer, check, by, faults: found, isPainted }: OneOffer
   const faults = found.map(({ fault }) => fault).filter((one) => voidedBy.includes(one));
   const keep = () =>
     start(async () => {
-      const outcome = await recordCheckAction(view.person.id, {
-        check: check.check,
-        value: String(rounded(Math.max(0, offer.value))),
-        unit: 'plain',
-        date: view.today,
-        stoppedByTeacher: false,
-        faults: [...seen],
-        pain: false,
-        painPlace: null,
-        side: check.hasSides ? side : null,
-        base: offer.base,
-        reading: { by, measure: offer.measure, error: offer.error },
-      });
+      const outcome = await answered(
+        recordCheckAction(view.person.id, {
+          check: check.check,
+          value: String(rounded(Math.max(0, offer.value))),
+          unit: 'plain',
+          date: view.today,
+          stoppedByTeacher: false,
+          faults: [...seen],
+          pain: false,
+          painPlace: null,
+          side: check.hasSides ? side : null,
+          base: offer.base,
+          reading: { by, measure: offer.measure, error: offer.error },
+        }),
+      );
       if (outcome.ok) showRecorded(view.person.id, outcome.value, check.label);
       else showProblems(outcome.problems);
     });

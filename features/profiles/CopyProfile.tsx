@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import { sayProblems } from '@/server/result';
 import { Button, FileButton, Popover, TextInput } from '@mantine/core';
 import { useRouter } from 'next/navigation';
@@ -22,7 +23,7 @@ export function CopyProfile({ from, name: free }: CopyProfileProps) {
   const [isBusy, startBusy] = useTransition();
   const copy = () =>
     startBusy(async () => {
-      const outcome = await copyProfileAction(from, name);
+      const outcome = await answered(copyProfileAction(from, name));
       if (outcome.ok) router.push(`/profiles/${outcome.value}`);
       else setProblem(sayProblems(outcome.problems));
     });
@@ -66,7 +67,9 @@ export function ImportFile({ what }: { readonly what: 'profile' | 'entries' }) {
     startBusy(async () => {
       const text = await file.text();
       const outcome =
-        what === 'profile' ? await importProfileAction(text) : await importEntriesAction(text);
+        what === 'profile'
+          ? await answered(importProfileAction(text))
+          : await answered(importEntriesAction(text));
       if (!outcome.ok) {
         showProblem(`Nothing was stored. ${sayProblems(outcome.problems)}`);
         return;

@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import type { EntryKind } from '@/core/catalog/entries';
 import {
   Button,
@@ -78,7 +79,9 @@ function useKeep<Values extends { readonly label: string }>(
   const [isSaving, startSaving] = useTransition();
   const keep = form.onSubmit((values) =>
     startSaving(async () => {
-      const outcome = await keepEntryAction(kind, keyFor(values.label), toSpec(values as Values));
+      const outcome = await answered(
+        keepEntryAction(kind, keyFor(values.label), toSpec(values as Values)),
+      );
       if (outcome.ok) {
         showSaved(`${values.label} is on its ladder, or in its list.`);
         form.reset();

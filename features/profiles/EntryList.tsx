@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import { entriesOf } from '@/core/units/keyed';
 import type { OwnKey } from '@/core/catalog/ownKey';
 import { sayDose } from '@/core/catalog/dose';
@@ -74,7 +75,7 @@ export function EntryList({ entries }: { readonly entries: OwnEntries }) {
               loading={isBusy}
               onClick={() =>
                 startBusy(async () => {
-                  const outcome = await dropEntryAction(kind, key);
+                  const outcome = await answered(dropEntryAction(kind, key));
                   if (outcome.ok) showSaved(`${label} is gone.`);
                   else showProblems(outcome.problems);
                 })

@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import type { CheckKey } from '@/core/catalog/checks';
 import { sayProblems } from '@/server/result';
 import {
@@ -106,7 +107,9 @@ export function ProfileEditor(props: ProfileEditorProps) {
 
   const save = () =>
     startSaving(async () => {
-      const outcome = await changeProfileAction(profileKey, { label, changes, seen: version });
+      const outcome = await answered(
+        changeProfileAction(profileKey, { label, changes, seen: version }),
+      );
       if (outcome.ok) showSaved(`Kept as version ${outcome.value}.`);
       else showProblem(outcome.problems.form ?? sayProblems(outcome.problems));
     });
@@ -268,7 +271,7 @@ export function ProfileEditor(props: ProfileEditorProps) {
             size="compact-md"
             onClick={() =>
               startSaving(async () => {
-                const outcome = await retireProfileAction(profileKey);
+                const outcome = await answered(retireProfileAction(profileKey));
                 if (outcome.ok) router.push('/profiles');
                 else showProblems(outcome.problems);
               })

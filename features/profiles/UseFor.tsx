@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import { Button, Group } from '@mantine/core';
 import { useTransition } from 'react';
 import { changeCourseAction } from '@/features/courses/actions';
@@ -18,7 +19,7 @@ export function UseFor({ profileKey, label, courses }: UseForProps) {
   const [isBusy, start] = useTransition();
   const use = ({ id, name, place, profile }: CourseProfile) =>
     start(async () => {
-      const outcome = await changeCourseAction(id, { name, place, profile: profileKey });
+      const outcome = await answered(changeCourseAction(id, { name, place, profile: profileKey }));
       if (!outcome.ok) return showProblems(outcome.problems);
       showUndo(`${name} is judged with ${label} from now on.`, () =>
         changeCourseAction(id, { name, place, profile }),

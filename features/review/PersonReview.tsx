@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import { Button, Group, Radio, TextInput } from '@mantine/core';
 import { useHotkeys } from '@mantine/hooks';
 import { useState, useTransition } from 'react';
@@ -29,7 +30,7 @@ export function PersonReview({ uid, person, isFirst, onDone }: PersonReviewProps
   const [isSaving, start] = useTransition();
   const keep = (decision: ReviewForm['decision']) =>
     start(async () => {
-      const outcome = await keepReviewAction(uid, person.id, { note, decision });
+      const outcome = await answered(keepReviewAction(uid, person.id, { note, decision }));
       if (outcome.ok) {
         onDone();
         return;

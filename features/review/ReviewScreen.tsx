@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import { sayEvening } from '@/design/days';
 import { Button, Group, Title } from '@mantine/core';
 import Link from 'next/link';
@@ -31,13 +32,13 @@ export function ReviewScreen({ view }: { readonly view: ReviewView }) {
   const agreeWithAll = () =>
     start(async () => {
       const asked = rest.map(({ id, next }) => ({ id, kind: next?.kind ?? null }));
-      const outcome = await agreeWithRestAction(view.uid, asked);
+      const outcome = await answered(agreeWithRestAction(view.uid, asked));
       if (outcome.ok) setAgreed(asked.map(({ id }) => id));
       else showProblems(outcome.problems);
     });
   const takeBack = () =>
     start(async () => {
-      const outcome = await reopenReviewsAction(view.uid, [...agreed]);
+      const outcome = await answered(reopenReviewsAction(view.uid, [...agreed]));
       if (outcome.ok) setAgreed([]);
       else showProblems(outcome.problems);
     });
@@ -129,7 +130,7 @@ function PersonRow({ uid, person, onOpen }: PersonRowProps) {
   const [isSaving, start] = useTransition();
   const lookAgain = () =>
     start(async () => {
-      const outcome = await reopenReviewAction(uid, id);
+      const outcome = await answered(reopenReviewAction(uid, id));
       if (outcome.ok) onOpen();
       else showProblems(outcome.problems);
     });

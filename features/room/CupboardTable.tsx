@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import { ActionIcon, NumberInput } from '@mantine/core';
 import { IconMinus, IconPlus } from '@tabler/icons-react';
 import { useState } from 'react';
@@ -42,13 +43,13 @@ export function CupboardTable({ view }: { readonly view: RoomView }) {
       const line = next[kind];
       return line === undefined ? [] : [{ piece: kind, ...line }];
     });
-    const outcome = await changeCupboardAction(view.course.id, form);
+    const outcome = await answered(changeCupboardAction(view.course.id, form));
     if (!outcome.ok) {
       setLines(before);
       showProblems(outcome.problems);
       return;
     }
-    const told = await tellTonightAction(view.course.id);
+    const told = await answered(tellTonightAction(view.course.id));
     if (told.ok) setTonight(told.value);
   };
   return (

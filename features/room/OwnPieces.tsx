@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import { Button, Checkbox, Group, NativeSelect, TextInput } from '@mantine/core';
 import { useForm } from '@mantine/form';
 import { useTransition } from 'react';
@@ -64,15 +65,17 @@ export function OwnPieces({ view }: { readonly view: RoomView }) {
         return;
       }
       const { standsOnEdge, refolds, stacks, label, kind, isFirm } = values;
-      const outcome = await keepOwnPieceAction({
-        label,
-        kind,
-        isFirm,
-        ...lengths,
-        ...(standsOnEdge ? { standsOnEdge: true as const } : {}),
-        ...(refolds ? { refolds: true as const } : {}),
-        ...(stacks ? { stacks: true as const } : {}),
-      });
+      const outcome = await answered(
+        keepOwnPieceAction({
+          label,
+          kind,
+          isFirm,
+          ...lengths,
+          ...(standsOnEdge ? { standsOnEdge: true as const } : {}),
+          ...(refolds ? { refolds: true as const } : {}),
+          ...(stacks ? { stacks: true as const } : {}),
+        }),
+      );
       if (outcome.ok) {
         showSaved(`${label} is in the list. Count how many there are.`);
         form.reset();
@@ -97,7 +100,7 @@ export function OwnPieces({ view }: { readonly view: RoomView }) {
                 variant="subtle"
                 onClick={() =>
                   startBusy(async () => {
-                    const outcome = await dropOwnPieceAction(piece);
+                    const outcome = await answered(dropOwnPieceAction(piece));
                     if (!outcome.ok) showProblems(outcome.problems);
                   })
                 }

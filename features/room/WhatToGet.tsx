@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import { Button, Progress } from '@mantine/core';
 import { useEffect, useRef, useState } from 'react';
 import { purchaseWords, type Purchase } from '@/core/compose/shopping';
@@ -23,7 +24,7 @@ export function WhatToGet({ courseId, people }: WhatToGetProps) {
   const nameOf = (id: string) => people.find((one) => one.id === id)?.name.split(' ')[0] ?? id;
   const ask = async () => {
     setStep(0);
-    const outcome = await listCourseClassesAction(courseId);
+    const outcome = await answered(listCourseClassesAction(courseId));
     if (!outcome.ok) {
       setStep(null);
       showProblems(outcome.problems);

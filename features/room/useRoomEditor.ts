@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import { useEffect, useReducer, useRef, useState } from 'react';
 import type { Room } from '@/core/room/room';
 import { showProblems } from '@/design/notices';
@@ -42,9 +43,9 @@ export function useRoomEditor(courseId: number, first: Room): RoomEditor {
     if (findRoomProblem(now) !== null) return;
     let isOver = false;
     const keep = async () => {
-      const outcome = await changeRoomAction(courseId, now);
+      const outcome = await answered(changeRoomAction(courseId, now));
       if (!outcome.ok) return showProblems(outcome.problems);
-      const answer = await tellTonightAction(courseId);
+      const answer = await answered(tellTonightAction(courseId));
       if (answer.ok && !isOver) setTold({ room: now, tonight: answer.value });
     };
     void keep();

@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import { sayClock } from '@/design/clock';
 import { sayMoment } from '@/design/days';
 import { Button, Group } from '@mantine/core';
@@ -26,13 +27,13 @@ export function DevicesPanel({ devices, isOpen }: DevicesPanelProps) {
   const [isBusy, start] = useTransition();
   const ask = (role: 'teacher' | 'assistant') =>
     start(async () => {
-      const outcome = await createPairingAction(role);
+      const outcome = await answered(createPairingAction(role));
       if (outcome.ok) setPairing(outcome.value);
       else showProblems(outcome.problems);
     });
   const drop = (id: number) =>
     start(async () => {
-      const outcome = await dropDeviceAction(id);
+      const outcome = await answered(dropDeviceAction(id));
       if (!outcome.ok) showProblems(outcome.problems);
     });
   return (

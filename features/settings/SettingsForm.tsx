@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import { Button, NativeSelect, NumberInput, TextInput } from '@mantine/core';
 import { useState, useTransition } from 'react';
 import type { PaperInk } from '@/core/drawing/palette';
@@ -31,14 +32,16 @@ export function SettingsForm(initial: SettingsFormProps) {
       onSubmit={(event) => {
         event.preventDefault();
         start(async () => {
-          const outcome = await saveSettingsAction({
-            studio,
-            breathSeconds: Number(breath),
-            paperInk: ink,
-            scaleAddress: scale,
-            deskIdleMinutes: Number(minutes),
-            deviceIdleDays: Number(days),
-          });
+          const outcome = await answered(
+            saveSettingsAction({
+              studio,
+              breathSeconds: Number(breath),
+              paperInk: ink,
+              scaleAddress: scale,
+              deskIdleMinutes: Number(minutes),
+              deviceIdleDays: Number(days),
+            }),
+          );
           setProblems(outcome.ok ? {} : outcome.problems);
           if (outcome.ok) showSaved('Kept.');
           else if (outcome.problems.form) showProblem(outcome.problems.form);

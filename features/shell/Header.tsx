@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import {
   ActionIcon,
   Anchor,
@@ -66,7 +67,7 @@ export function Header({ units, paperInk, isTeacher, canLock }: HeaderProps) {
   const next = scheme === 'dark' ? 'light' : 'dark';
   const saveUnits = (value: LengthUnits) =>
     startSaving(async () => {
-      await saveSettingsAction({ units: value });
+      await answered(saveSettingsAction({ units: value }));
     });
   const doings = [
     {
@@ -81,7 +82,7 @@ export function Header({ units, paperInk, isTeacher, canLock }: HeaderProps) {
       label: paperInk === 'tones' ? 'Paper in black alone' : 'Paper in tones of grey and brass',
       run: () =>
         startSaving(async () => {
-          await saveSettingsAction({ paperInk: paperInk === 'tones' ? 'one' : 'tones' });
+          await answered(saveSettingsAction({ paperInk: paperInk === 'tones' ? 'one' : 'tones' }));
         }),
     },
     { label: 'The keys there are', run: () => setShown('keys') },

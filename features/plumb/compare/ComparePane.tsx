@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import { sayShortDay } from '@/design/days';
 import { Button, Checkbox, NativeSelect } from '@mantine/core';
 import { useRouter } from 'next/navigation';
@@ -89,7 +90,7 @@ export function ComparePane({ view }: ComparePaneProps) {
       : [];
   const remove = ({ id }: Kept) =>
     start(async () => {
-      const outcome = await deletePictureAction(person.id, id);
+      const outcome = await answered(deletePictureAction(person.id, id));
       if (!outcome.ok) {
         showProblems(outcome.problems);
         return;
