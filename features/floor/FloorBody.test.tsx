@@ -8,6 +8,7 @@ import { InClass } from './testing/renderFloor';
 
 // What they ask of the server is no business of the line.
 jest.mock('./DoorPanel', () => ({ DoorPanel: () => null }));
+jest.mock('next/navigation', () => ({ useRouter: () => ({}) }));
 jest.mock('./LoadPanel', () => ({ LoadPanel: () => null }));
 
 const line = (id: string) =>

@@ -1,6 +1,7 @@
 'use client';
 
 import { Button } from '@mantine/core';
+import { useRouter } from 'next/navigation';
 import { needsWord, type FloorState } from '@/core/running/replay';
 import { useFloorClass } from './context';
 import classes from './floor.module.css';
@@ -23,6 +24,8 @@ function holdOn(state: FloorState, over: Over) {
 /** What has to be said above everything: the end, and times that the clocks disagree about. */
 export function Notices({ view: { over } }: { readonly view: FloorView }) {
   const { floor, bundle, isTeacher, tell } = useFloorClass();
+  // The router itself is in every page; its link would come with the class and be used once.
+  const router = useRouter();
   const { state } = floor;
   if (state.endedMs !== null) {
     return (
@@ -32,7 +35,17 @@ export function Notices({ view: { over } }: { readonly view: FloorView }) {
           {state.afterEnd > 0 && `${state.afterEnd} taps came after the end; they are kept.`}
         </p>
         {isTeacher && (
-          <Button component="a" href={`/review/${bundle.uid}`} size="lg">
+          <Button
+            component="a"
+            href={`/review/${bundle.uid}`}
+            size="lg"
+            onClick={(event) => {
+              // Another window is the browser's own matter.
+              if (event.metaKey || event.ctrlKey || event.shiftKey) return;
+              event.preventDefault();
+              router.push(`/review/${bundle.uid}`);
+            }}
+          >
             Review the evening
           </Button>
         )}
