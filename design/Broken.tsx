@@ -22,7 +22,8 @@ interface BrokenProps extends BoundaryProps {
 
 /**
  * In the place of a screen that broke. It leads on by a fresh page, and brings as little along as it can:
- * it is fetched with every page, the running class among them. What happened is in the server's log, not on the screen.
+ * it is fetched with every page, the running class among them. What happened is in the server's log,
+ * not on the screen.
  */
 export function Broken({ words, again = 'Try again', elsewhere, error, reset }: BrokenProps) {
   // What was not there for a minute is not asked for again by the same page.

@@ -31,10 +31,8 @@ export function OnTop({ title, isWide = false, onClose, children }: OnTopProps) 
       className={classes.dialog}
       data-wide={isWide || undefined}
       aria-labelledby={name}
-      onCancel={(event) => {
-        event.preventDefault();
-        onClose();
-      }}
+      // By Escape, or the way back of a phone: the browser has closed it, and whoever opened it is told.
+      onClose={(event) => !event.currentTarget.open && onClose()}
       // What is inside fills the sheet: only a tap beside it is on the dialog itself.
       onClick={(event) => event.target === event.currentTarget && onClose()}
     >

@@ -1,4 +1,4 @@
-import { screen, within } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import { renderUi } from '@/design/testing/renderUi';
 import { Header } from './Header';
 import { sayKeys, shortcuts } from './shortcuts';
@@ -28,6 +28,7 @@ jest.mock('./actions', () => ({
 beforeEach(() => {
   mockPath = '/plan';
   mockRouter.push.mockReset();
+  mockSave.mockReset().mockResolvedValue({ ok: true, value: undefined });
   // jsdom lays nothing out.
   Element.prototype.scrollIntoView = () => undefined;
 });
@@ -129,4 +130,16 @@ it('offers an assistant nothing to go to', () => {
   show(false);
   expect(screen.queryByRole('button', { name: 'Find' })).toBeNull();
   expect(screen.queryByRole('navigation', { name: 'At the thumb' })).toBeNull();
+});
+
+it('says when units could not be kept, until they are', async () => {
+  mockSave.mockRejectedValueOnce(new TypeError('Failed to fetch'));
+  const { user } = show();
+  await user.click(screen.getByText('ft, in'));
+  expect(await screen.findByRole('alert')).toHaveTextContent('No answer came');
+  mockSave.mockResolvedValueOnce({ ok: true, value: undefined });
+  await waitFor(() => expect(screen.getByRole('radio', { name: 'ft, in' })).toBeEnabled());
+  await user.click(screen.getByText('ft, in'));
+  await waitFor(() => expect(screen.queryByRole('alert')).toBeNull());
+  expect(mockSave).toHaveBeenLastCalledWith({ units: 'in' });
 });

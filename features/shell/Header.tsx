@@ -65,10 +65,13 @@ export function Header({ units, paperInk, isTeacher, canLock }: HeaderProps) {
   const chosen = useComputedColorScheme('light', { getInitialValueInEffect: true });
   const scheme = isAwake ? chosen : 'light';
   const next = scheme === 'dark' ? 'light' : 'dark';
-  const saveUnits = (value: LengthUnits) =>
+  const [problem, setProblem] = useState<string | null>(null);
+  const save = (change: Parameters<typeof saveSettingsAction>[0]) =>
     startSaving(async () => {
-      await answered(saveSettingsAction({ units: value }));
+      const outcome = await answered(saveSettingsAction(change));
+      setProblem(outcome.ok ? null : Object.values(outcome.problems).join(' '));
     });
+  const saveUnits = (value: LengthUnits) => save({ units: value });
   const doings = [
     {
       label: units === 'cm' ? 'Lengths in feet and inches' : 'Lengths in centimetres',
@@ -80,10 +83,7 @@ export function Header({ units, paperInk, isTeacher, canLock }: HeaderProps) {
     },
     {
       label: paperInk === 'tones' ? 'Paper in black alone' : 'Paper in tones of grey and brass',
-      run: () =>
-        startSaving(async () => {
-          await answered(saveSettingsAction({ paperInk: paperInk === 'tones' ? 'one' : 'tones' }));
-        }),
+      run: () => save({ paperInk: paperInk === 'tones' ? 'one' : 'tones' }),
     },
     { label: 'The keys there are', run: () => setShown('keys') },
     ...(canLock ? [{ label: 'Lock the desk', run: () => void lockDesk() }] : []),
@@ -177,6 +177,11 @@ export function Header({ units, paperInk, isTeacher, canLock }: HeaderProps) {
           </ActionIcon>
         </Group>
       </header>
+      {problem !== null && (
+        <p className={`${classes.problem} no-print`} role="alert">
+          {problem}
+        </p>
+      )}
       {isTeacher && <PhoneBar path={path} />}
       {shown === 'palette' && <Palette doings={doings} onClose={leavePalette} />}
       {shown === 'keys' && <Shortcuts onClose={close} />}

@@ -1,21 +1,13 @@
 /** How long the plan page keeps a hand waiting: while it loads, and while the solver works. */
 import { chromium, type Page } from '@playwright/test';
 import { chromiumArguments } from '../../playwright.config';
+import { longestBlock, noteBlocks } from './longTasks';
 import { medianOf, print } from './timing';
 
 const url = process.env.LEVITAR_URL!;
 const runs = 5;
 /** The proof of a changed class goes on for some seconds after the first plan. */
 const solvingMs = 5_000;
-
-/** Since the last time it was asked, ms; under 50 it is nothing. */
-const longestBlock = (page: Page) =>
-  page.evaluate(() => {
-    const noted = window as unknown as { longest: number };
-    const { longest } = noted;
-    noted.longest = 0;
-    return longest;
-  });
 
 /** What a teacher changes, each of which is composed anew. */
 const changes: readonly ((page: Page) => Promise<void>)[] = [
@@ -43,15 +35,7 @@ for (let run = 0; run < runs; run += 1) {
   // Of its own, so that nothing is at hand from before.
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
   const page = await context.newPage();
-  await page.addInitScript(() => {
-    const noted = window as unknown as { longest: number };
-    noted.longest = 0;
-    new PerformanceObserver((list) => {
-      for (const { duration } of list.getEntries()) {
-        noted.longest = Math.max(noted.longest, duration);
-      }
-    }).observe({ type: 'longtask' });
-  });
+  await page.addInitScript(noteBlocks);
   await page.goto(`${url}/plan`);
   await page
     .getByText(/Kept for Tonight|Compose again/)

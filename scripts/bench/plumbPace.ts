@@ -6,6 +6,7 @@ import { clipSize, kickWishes, practiceClip } from '@/core/plumb/practiceClip';
 import { listPeople } from '@/db/people';
 import { database } from '@/server/database';
 import { chromiumArguments } from '../../playwright.config';
+import { longestBlock, noteBlocks } from './longTasks';
 import { medianOf, print } from './timing';
 
 const url = process.env.LEVITAR_URL!;
@@ -17,26 +18,9 @@ async function openNew(browser: Browser, address: string): Promise<Page> {
   const context = await browser.newContext({ viewport: { width: 1280, height: 1000 } });
   const page = await context.newPage();
   await page.goto(url + address);
-  await page.evaluate(() => {
-    const noted = window as unknown as { longest: number };
-    noted.longest = 0;
-    new PerformanceObserver((list) => {
-      for (const { duration } of list.getEntries()) {
-        noted.longest = Math.max(noted.longest, duration);
-      }
-    }).observe({ type: 'longtask' });
-  });
+  await page.evaluate(noteBlocks);
   return page;
 }
-
-/** Since the last time it was asked, ms; under 50 it is nothing. */
-const longestBlock = (page: Page) =>
-  page.evaluate(() => {
-    const noted = window as unknown as { longest: number };
-    const { longest } = noted;
-    noted.longest = 0;
-    return longest;
-  });
 
 /** From the tap to the marks, as the page itself has it, ms. */
 const timeReading = (page: Page, button: string) =>
