@@ -232,6 +232,7 @@ test('keeps a picture only with consent, compares two, and really deletes', asyn
   );
   const address = (await picture.getAttribute('src'))!;
   await page.getByRole('button', { name: /^Delete .*with picture/ }).click();
+  await page.getByRole('button', { name: /^Delete .*with picture for good/ }).click();
   await expect(page.getByText('Deleted, also on the disk.')).toBeVisible();
   await expect(picture).toHaveCount(0);
   expect((await page.request.get(address)).status()).toBe(404);

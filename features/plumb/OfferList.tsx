@@ -3,6 +3,7 @@
 import { answered } from '@/design/answered';
 import { Button, Checkbox, Group, SegmentedControl } from '@mantine/core';
 import { useState, useTransition } from 'react';
+import { keptSide, type AskedSide } from '@/core/catalog/askedSides';
 import { faultTable, getCheck, type CheckId, type FaultId } from '@/core/catalog/checks';
 import type { FaultFound } from '@/core/plumb/faults';
 import type { Offer } from '@/core/plumb/feeds';
@@ -74,7 +75,8 @@ function shown({ value, error }: Offer, check: CheckId): string {
 
 function OneOffer({ view, offer, check, by, faults: found, isPainted }: OneOfferProps) {
   const [isSaving, start] = useTransition();
-  const [side, setSide] = useState<'left' | 'right'>('left');
+  const [side, setSide] = useState<AskedSide | null>(null);
+  const isSideOpen = check.sides.length > 0 && side === null;
   const [seen, setSeen] = useState<readonly FaultId[]>([]);
   const { voidedBy } = getCheck(check.check);
   const faults = found.map(({ fault }) => fault).filter((one) => voidedBy.includes(one));
@@ -87,16 +89,22 @@ function OneOffer({ view, offer, check, by, faults: found, isPainted }: OneOffer
           unit: 'plain',
           date: view.today,
           stoppedByTeacher: false,
-          faults: [...seen],
+          // Only what stands here now: the lines may have been moved since it was ticked.
+          faults: faults.filter((one) => seen.includes(one)),
           pain: false,
           painPlace: null,
-          side: check.hasSides ? side : null,
+          side: side === null ? null : keptSide(side),
           base: offer.base,
           reading: { by, measure: offer.measure, error: offer.error },
         }),
       );
-      if (outcome.ok) showRecorded(view.person.id, outcome.value, check.label);
-      else showProblems(outcome.problems);
+      if (!outcome.ok) {
+        showProblems(outcome.problems);
+        return;
+      }
+      showRecorded(view.person.id, outcome.value, check.label);
+      // The next one may be of the other side: said anew.
+      setSide(null);
     });
   return (
     <div className={classes.offer}>
@@ -120,15 +128,15 @@ function OneOffer({ view, offer, check, by, faults: found, isPainted }: OneOffer
             />
           ))}
           <Group gap="sm">
-            {check.hasSides && (
+            {check.sides.length > 0 && (
               <SegmentedControl
                 aria-label="Side"
-                value={side}
-                data={['left', 'right']}
-                onChange={(value) => setSide(value as 'left' | 'right')}
+                value={side ?? ''}
+                data={[...check.sides]}
+                onChange={(value) => setSide(value as AskedSide)}
               />
             )}
-            <Button loading={isSaving} onClick={keep}>
+            <Button loading={isSaving} disabled={isSideOpen} onClick={keep}>
               Keep it
             </Button>
           </Group>

@@ -1,5 +1,6 @@
 /** What Plumb needs of a person: their body, the school's bars, what may be recorded. */
 import type { BodyInput } from '@/core/body/body';
+import { sidesOfCheck, type AskedSide } from '@/core/catalog/askedSides';
 import { checkIds, type CheckId } from '@/core/catalog/checks';
 import type { LengthUnits } from '@/core/units/length';
 import type { Day } from '@/core/units/day';
@@ -13,7 +14,8 @@ export interface PlumbCheck {
   readonly check: CheckId;
   readonly label: string;
   readonly bar: number;
-  readonly hasSides: boolean;
+  /** To choose from; empty: there are none to it. */
+  readonly sides: readonly AskedSide[];
 }
 
 /** Whether the picture itself may be kept with its marks. */
@@ -65,7 +67,7 @@ export function readPlumb(id: number | null): PlumbView | null {
       const found = school.checks.get(check);
       if (found === undefined) return [];
       const { spec, bar } = found;
-      return [{ check, label: spec.label, bar, hasSides: spec.hasSides === true }];
+      return [{ check, label: spec.label, bar, sides: sidesOfCheck(spec) }];
     }),
     isOverKnuckle: school.settings.shoulderPlace === 'knuckle',
     units: settings.units,

@@ -47,7 +47,7 @@ const kick: ClipInput = practiceClip(resolveBody({ heightM: 1.7 }), kickWishes.p
 const down = { ...still, nowS: 8, longestS: 4, lastS: 4, hops: 1, wallTouches: 1, reached: 1 };
 
 const view = plumbViewOf({
-  checks: [{ check: 'wall-hold', label: 'Wall hold', bar: 15, hasSides: false }],
+  checks: [{ check: 'wall-hold', label: 'Wall hold', bar: 15, sides: [] }],
 });
 
 beforeEach(() => {

@@ -55,8 +55,8 @@ jest.mock('./Timeline', () => ({
 
 const view = plumbViewOf({
   checks: [
-    { check: 'wall-hold', label: 'Wall hold', bar: 15, hasSides: false },
-    { check: 'hops-reaching', label: 'Hops', bar: 3, hasSides: false },
+    { check: 'wall-hold', label: 'Wall hold', bar: 15, sides: [] },
+    { check: 'hops-reaching', label: 'Hops', bar: 3, sides: [] },
   ],
 });
 

@@ -59,7 +59,11 @@ it('lays the oldest and the newest over each other and tells what changed', asyn
 
 it('deletes one by itself, and says where there is nothing', async () => {
   const { user } = renderUi(<ComparePane view={view} />);
-  await user.click(screen.getByRole('button', { name: /^Delete 5 Jan 2026/ }));
+  const del = () => user.click(screen.getByRole('button', { name: /^Delete 5 Jan 2026/ }));
+  await del();
+  await user.click(screen.getByRole('button', { name: 'Keep it' }));
+  await del();
+  await user.click(screen.getByRole('button', { name: /^Delete 5 Jan 2026.* for good/ }));
   expect(deleted).toEqual([7]);
   expect(await screen.findByText('Deleted, also on the disk.')).toBeInTheDocument();
 });

@@ -66,6 +66,8 @@ export function ComparePane({ view }: ComparePaneProps) {
     before: kept.at(-1)?.id ?? null,
     after: kept.length > 1 ? (kept[0]?.id ?? null) : null,
   }));
+  // What cannot be brought back is asked twice.
+  const [asked, setAsked] = useState<number | null>(null);
   const [hasFigure, setFigure] = useState(true);
   const find = (id: number | null) => kept.find((one) => one.id === id);
   const before = readKept(find(chosen.before), view);
@@ -222,15 +224,32 @@ export function ComparePane({ view }: ComparePaneProps) {
             {kept.map((one) => (
               <li key={one.id}>
                 {labelOf(one)}{' '}
-                <Button
-                  size="compact-sm"
-                  variant="default"
-                  disabled={isBusy}
-                  aria-label={`Delete ${labelOf(one)}`}
-                  onClick={() => remove(one)}
-                >
-                  Delete
-                </Button>
+                {asked === one.id ? (
+                  <>
+                    <Button
+                      size="compact-sm"
+                      color="red"
+                      loading={isBusy}
+                      aria-label={`Delete ${labelOf(one)} for good`}
+                      onClick={() => remove(one)}
+                    >
+                      Delete for good
+                    </Button>{' '}
+                    <Button size="compact-sm" variant="default" onClick={() => setAsked(null)}>
+                      Keep it
+                    </Button>
+                  </>
+                ) : (
+                  <Button
+                    size="compact-sm"
+                    variant="default"
+                    disabled={isBusy}
+                    aria-label={`Delete ${labelOf(one)}`}
+                    onClick={() => setAsked(one.id)}
+                  >
+                    Delete
+                  </Button>
+                )}
               </li>
             ))}
           </ul>

@@ -1,0 +1,64 @@
+import { screen, waitFor } from '@testing-library/react';
+import type { Offer } from '@/core/plumb/feeds';
+import { renderUi } from '@/design/testing/renderUi';
+import { OfferList } from './OfferList';
+import { plumbViewOf } from './testing';
+
+const kept: object[] = [];
+let mockAnswer: () => object = () => ({ ok: true, value: 1 });
+jest.mock('@/features/person/actions', () => ({
+  recordCheckAction: (_: number, form: object) => {
+    kept.push(form);
+    return Promise.resolve(mockAnswer());
+  },
+  takeBackRecordAction: () => Promise.resolve({ ok: true, value: undefined }),
+}));
+jest.mock('next/navigation', () => ({ useRouter: () => ({ refresh: jest.fn() }) }));
+
+const raise: Offer = {
+  check: 'straight-leg-raise',
+  base: null,
+  measure: 'straightLegRaise',
+  value: 71.4,
+  error: 2,
+};
+const view = plumbViewOf({
+  checks: [
+    {
+      check: 'straight-leg-raise',
+      label: 'Straight-leg raise',
+      bar: 70,
+      sides: ['left', 'right', 'both'],
+    },
+  ],
+});
+const show = () =>
+  renderUi(<OfferList view={view} offers={[raise]} by="picture" faults={[]} isPainted={false} />);
+const keep = () => screen.getByRole('button', { name: 'Keep it' });
+
+beforeEach(() => {
+  kept.length = 0;
+  mockAnswer = () => ({ ok: true, value: 1 });
+});
+
+it('keeps a range of neither side before it was said which, and asks anew for the next', async () => {
+  const { user } = show();
+  expect(keep()).toBeDisabled();
+  await user.click(screen.getByRole('radio', { name: 'right' }));
+  await user.click(keep());
+  await waitFor(() => expect(kept).toMatchObject([{ side: 'right', value: '71.4' }]));
+  await waitFor(() => expect(screen.getByRole('radio', { name: 'right' })).not.toBeChecked());
+  await waitFor(() => expect(keep()).toBeDisabled());
+  await user.click(screen.getByRole('radio', { name: 'both' }));
+  await user.click(keep());
+  await waitFor(() => expect(kept[1]).toMatchObject({ side: null }));
+});
+
+it('keeps the side where nothing was kept', async () => {
+  mockAnswer = () => ({ ok: false, problems: { form: 'Too far back.' } });
+  const { user } = show();
+  await user.click(screen.getByRole('radio', { name: 'left' }));
+  await user.click(keep());
+  expect(await screen.findByText('Too far back.')).toBeInTheDocument();
+  expect(screen.getByRole('radio', { name: 'left' })).toBeChecked();
+});
