@@ -6,7 +6,7 @@ import { ladderTable } from '../catalog/stage';
 import { stageTable } from '../catalog/stages';
 import { wayUpTable } from '../catalog/waysUp';
 import { resolveBody } from '../body/body';
-import { distanceOf } from '../posture/geometry';
+import { bearing, distanceOf } from '../posture/geometry';
 import { pointsOf, type FigureJoints } from '../posture/joints';
 import { placeOf } from './held';
 import { getMove, moveIds, type MoveId } from './moves';
@@ -54,6 +54,17 @@ const lowestOf = (joints: FigureJoints) => Math.min(...pointsOf(joints).map(([, 
 
 describe.each(moveIds)('%s', (id: MoveId) => {
   const move = getMove(id);
+
+  it('folds no hand back along its forearm', () => {
+    for (const { elbow, wrist, fingertip, otherArm } of openMove(body, move).figures) {
+      const arms = [{ elbow, wrist, fingertip }, ...(otherArm === undefined ? [] : [otherArm])];
+      for (const arm of arms) {
+        const turn = bearing(arm.elbow, arm.wrist) - bearing(arm.wrist, arm.fingertip);
+        // Leaning over flat hands bends the wrist a little beyond the square.
+        expect(Math.abs(((turn + 540) % 360) - 180)).toBeLessThan(110);
+      }
+    }
+  });
 
   it('has two to six poses, each with its words', () => {
     expect(move.keys.length).toBeGreaterThanOrEqual(2);

@@ -9,12 +9,13 @@ export const checksOfRange = {
     opensAt: bars(80, 80, 70),
     validDays: 90,
     voidedBy: [],
+    hasSides: true,
     most: 130,
     columns: ['wrists'],
     strains: ['wrist'],
     minutes: 0.8,
     method:
-      'Kneeling, palm flat: the angle between forearm and hand before the heel of the hand lifts.',
+      'From the side, kneeling, palm flat: the angle between forearm and hand before the heel of the hand lifts, with an angle measure or read off a picture. Each hand by itself, or both where they are alike.',
   },
   'shoulder-flexion': {
     label: 'Shoulder flexion, back flat',
@@ -23,11 +24,13 @@ export const checksOfRange = {
     opensAt: bars(165, 170, 155),
     validDays: 90,
     voidedBy: ['ribs-flare'],
+    hasSides: true,
     most: 200,
     columns: ['reach'],
     strains: ['shoulder'],
     minutes: 0.8,
-    method: 'On the back, ribs down: how far the arm goes overhead from the side of the trunk.',
+    method:
+      'From the side, on the back, ribs down: how far the arm goes overhead from the trunk, with an angle measure or read off a picture. Each arm by itself.',
   },
   'straight-leg-raise': {
     label: 'Straight-leg raise',
@@ -36,12 +39,13 @@ export const checksOfRange = {
     opensAt: bars(70, 70, 60),
     validDays: 90,
     voidedBy: [],
+    hasSides: true,
     most: 150,
     columns: [],
     strains: ['hamstring', 'back', 'hip'],
     minutes: 0.8,
     method:
-      'On the back, the other leg down: how far the straight leg goes before the pelvis turns.',
+      'From the side, on the back, the other leg down: how far the straight leg goes before the pelvis turns, with an angle measure or read off a picture. Each leg by itself.',
   },
   'talk-test': {
     label: 'Talk test',
@@ -74,7 +78,7 @@ export const checksOfRange = {
     strains: ['shoulder', 'scapula', 'core', 'leg', 'hip', 'back'],
     takenIn: { hands: 'HB11', forearms: 'FS10', head: 'HS7' },
     minutes: 0.4,
-    method: 'The way down is slow, one leg after the other, and lands softly.',
+    method: 'From the side: the way down is slow, one leg after the other, and lands softly.',
   },
   confidence: {
     label: 'Confidence, the student’s word',

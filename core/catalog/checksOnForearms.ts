@@ -137,7 +137,7 @@ export const checksOnForearms = {
     strains: ['shoulder', 'scapula', 'core', 'elbow'],
     minutes: 0.8,
     method:
-      'Mark the elbows with tape, clasp and press for five breaths, measure how far they went.',
+      'From the front: mark the elbows with tape, clasp and press for five breaths, and read off a tape measure how far they went.',
   },
   'crown-control': {
     label: 'Crown control',
@@ -152,7 +152,8 @@ export const checksOnForearms = {
     strains: ['neck'],
     takenIn: 'HS4',
     minutes: 0.4,
-    method: 'Elbows down: the crown lowers to the floor and lifts again without a bump.',
+    method:
+      'From the side, elbows down: the crown lowers to the floor and lifts again without a bump.',
     isPrivate: true,
   },
   'head-load': {

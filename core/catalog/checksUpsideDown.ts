@@ -41,7 +41,7 @@ export const checksUpsideDown = {
     strains: ['neck', 'shoulder', 'scapula', 'core', 'hip'],
     takenIn: 'HS7',
     minutes: 0.4,
-    method: 'Both knees in, up without a hop. The clock runs from still to moving.',
+    method: 'From the side: both knees in, up without a hop. The clock runs from still to moving.',
   },
   'hollow-hold': {
     label: 'Hollow hold',
@@ -56,7 +56,8 @@ export const checksUpsideDown = {
     columns: ['effort'],
     strains: ['neck', 'back', 'hip'],
     minutes: 0.4,
-    method: 'On the back, arms overhead, low back down. The clock stops when it lifts.',
+    method:
+      'From the side, on the back: arms overhead, low back down. The clock stops when it lifts.',
     loads: { core: 0.9 },
     isLevel: true,
     home: {
@@ -119,7 +120,7 @@ export const checksUpsideDown = {
     strains: ['shoulder', 'scapula', 'core', 'hip', 'back', 'hamstring'],
     takenIn: { hands: 'HB9', forearms: 'FS8', head: 'HS5' },
     minutes: 0.4,
-    method: 'The L with one leg upright. Each side by itself.',
+    method: 'From the side: the L with one leg upright, by the clock. Each side by itself.',
   },
   'blocks-kept': {
     label: 'Blocks kept in the kick',
@@ -147,7 +148,7 @@ export const checksUpsideDown = {
     strains: ['wrist', 'shoulder', 'scapula', 'core', 'leg', 'hip'],
     takenIn: 'HB10',
     minutes: 0.4,
-    method: 'Ten hops with a straight lifted leg: how many touch the wall.',
+    method: 'From the side: ten hops with a straight lifted leg, how many touch the wall.',
   },
   'balance-off-wall': {
     label: 'Balance off the wall',
@@ -162,7 +163,8 @@ export const checksUpsideDown = {
     strains: ['shoulder', 'scapula', 'core', 'leg', 'hip', 'back'],
     takenIn: { hands: 'HB13', forearms: 'FS11', head: 'HS8' },
     minutes: 0.4,
-    method: 'The heels leave the wall: the clock runs while neither foot touches.',
+    method:
+      'From the side: the heels leave the wall, and the clock runs while neither foot touches.',
   },
   'headstand-hold': {
     label: 'Headstand hold',
@@ -190,7 +192,8 @@ export const checksUpsideDown = {
     strains: ['neck', 'shoulder', 'core'],
     takenIn: 'SS7',
     minutes: 0.4,
-    method: 'On the platform. The clock stops when the head turns or the neck is felt.',
+    method:
+      'From the side, on the platform. The clock stops when the head turns or the neck is felt.',
   },
   'upright-walk-in': {
     label: 'Upright back on walk-in',
@@ -204,7 +207,7 @@ export const checksUpsideDown = {
     strains: ['neck', 'shoulder', 'scapula', 'hamstring', 'back'],
     takenIn: 'HS5',
     minutes: 0.4,
-    method: 'Feet walk in until the trunk stands upright over the base.',
+    method: 'From the side: feet walk in until the trunk stands upright over the base.',
   },
   'easy-lotus': {
     label: 'Easy lotus, both sides',
@@ -246,7 +249,7 @@ export const checksUpsideDown = {
     columns: ['wrists'],
     strains: ['wrist', 'shoulder', 'scapula', 'core', 'hip', 'leg', 'elbow'],
     minutes: 0.8,
-    method: 'Hands on blocks: what leaves the floor and stays up for two breaths.',
+    method: 'From the side, hands on blocks: what leaves the floor and stays up for two breaths.',
     levels: ['none', 'one heel', 'both heels', 'clear of the floor'],
   },
   'crow-hold': {

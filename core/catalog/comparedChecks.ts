@@ -6,7 +6,9 @@ import {
   bars,
   centimetres,
   degrees,
+  hold,
   mostReps,
+  mostSeconds,
   passes,
   reps,
   rungs,
@@ -28,7 +30,7 @@ export const comparedChecks = {
     strains: ['shoulder'],
     minutes: 0.8,
     method:
-      'Standing, one hand from above and one from below: the fingers meet and the ribs stay. The side is the upper arm’s.',
+      'From behind, standing, one hand from above and one from below: the fingers meet and the ribs stay. The side is the upper arm’s.',
   },
   'wrist-strength': {
     label: 'Wrist strength, heel-of-hand lifts',
@@ -42,7 +44,7 @@ export const comparedChecks = {
     strains: ['wrist', 'elbow'],
     minutes: 0.8,
     method:
-      'On all fours, shoulders over the wrists: the heels of both hands lift and lower slowly, fingers flat. Counted until one stays down.',
+      'From the side, on all fours, shoulders over the wrists: the heels of both hands lift and lower slowly, fingers flat. Counted until one stays down.',
     loads: { wrist: 0.5 },
   },
   'legs-lifted-straight': {
@@ -58,7 +60,7 @@ export const comparedChecks = {
     takenIn: 'HS8',
     minutes: 0.8,
     method:
-      'From the base set, both legs straight and together: as far as they lift, and come back as slowly.',
+      'From the side, out of the base set, both legs straight and together: as far as they lift, and come back as slowly.',
     levels: ['none', 'toes light', 'legs level with the hips', 'upright, and back'],
   },
   'arch-and-curl': {
@@ -74,7 +76,23 @@ export const comparedChecks = {
     takenIn: 'FS14',
     minutes: 0.8,
     method:
-      'Upside down, before the legs are folded: arch half-way, come back, curl fully, come back, without a hurry.',
+      'From the side, upside down, before the legs are folded: arch half-way, come back, curl fully, come back, without a hurry.',
+  },
+  'side-forearm-plank': {
+    label: 'Side forearm plank',
+    move: 'side-forearm-plank',
+    scoring: hold,
+    opensAt: bars(20, 30, 15),
+    validDays: 28,
+    voidedBy: ['sag'],
+    hasSides: true,
+    most: mostSeconds,
+    columns: ['mild'],
+    strains: ['shoulder', 'scapula', 'core', 'back', 'elbow'],
+    minutes: 0.4,
+    method:
+      'From the front, on one forearm, elbow under the shoulder, feet stacked: one line from head to heel. The clock stops when the hips sink. Each side by itself.',
+    loads: { shoulder: 0.5, scapula: 0.5, core: 0.7 },
   },
   'chin-past-hands': {
     label: 'Chin past the hands, and back',
@@ -89,7 +107,7 @@ export const comparedChecks = {
     takenIn: 'HS3',
     minutes: 0.8,
     method:
-      'Dolphin, hands clasped, from the side: how far the chin goes past the hands and still comes back.',
+      'From the side, dolphin with the hands clasped: a tape along the floor says how far the chin goes past the hands and still comes back.',
   },
   'forearm-slide': {
     label: 'Forearm slide',
@@ -103,7 +121,7 @@ export const comparedChecks = {
     strains: ['shoulder', 'scapula', 'core', 'back', 'elbow'],
     minutes: 0.8,
     method:
-      'Forearms down, shins on a folded blanket: how far the knees slide back before the low back sags, and still come in.',
+      'From the side, forearms down, shins on a folded blanket: a tape along the floor says how far the knees slide back before the low back sags, and still come in.',
     loads: { shoulder: 0.5, core: 0.7 },
   },
   'neck-turn': {
@@ -120,6 +138,6 @@ export const comparedChecks = {
     strains: ['neck'],
     minutes: 0.4,
     method:
-      'Sitting: how far the head turns without the shoulders, each way. Taken before the class and after it, to be compared.',
+      'From above, sitting: how far the head turns without the shoulders, each way, by eye to ten degrees. Taken before the class and after it, to be compared.',
   },
 } as const satisfies Record<string, ShippedCheck<string>>;

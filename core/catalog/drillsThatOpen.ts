@@ -132,7 +132,7 @@ export const drillsThatOpen = {
   'corner-dolphin': {
     label: 'Corner dolphin',
     move: 'corner-dolphin',
-    how: 'Elbows in the angle of wall and floor, pressing outwards against it while the hips rise.',
+    how: 'Elbows where floor and wall meet, forearms up the wall round a block, pressing out; knees bent, hips rise, head off the floor.',
     serves: ['elbow-drift', 'dolphin-hold', 'dolphin-push-ups'],
     loads: { shoulder: 0.6, scapula: 0.5 },
     position: 'forearms',

@@ -15,6 +15,7 @@ import type { OwnKey } from './ownKey';
 import { pieceIds } from './pieces';
 import { profileIds } from './profiles';
 import { shippedCatalog, withEntries, type Catalog } from './school';
+import { forearmHandsIds } from '../body/hands';
 import { shapeIds } from '../shapes/registry';
 import { stillIds } from '../shapes/stills';
 import { setupIds } from '../setups/registry';
@@ -25,6 +26,9 @@ import { helpIds } from '../atlas/help';
 import { perIds } from './dose';
 import { drillPositions, type DrillSpec } from './drills';
 import { wayUpIds } from './waysUp';
+
+/** How the hands lie in a shape, where that is not for anybody to choose. */
+const hands = z.enum(forearmHandsIds).optional();
 
 const everyColumn = Object.keys(cautionColumns) as [CautionColumn, ...CautionColumn[]];
 const columns = z.array(z.enum(everyColumn));
@@ -83,8 +87,8 @@ export const ownStageSchema = z.strictObject({
   recipe: z.enum(setupIds).optional(),
   shape: z
     .union([
-      z.strictObject({ family: z.enum(shapeIds) }),
-      z.strictObject({ still: z.enum(stillIds) }),
+      z.strictObject({ family: z.enum(shapeIds), hands }),
+      z.strictObject({ still: z.enum(stillIds), hands }),
     ])
     .optional(),
 });

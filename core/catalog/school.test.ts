@@ -2,7 +2,7 @@ import { judge } from '../ladder/verdict';
 import { openCase, type PersonCase } from '../ladder/case';
 import { findStands } from '../ladder/stand';
 import { everything, makeCase, twice } from '../testing/cases';
-import { checkIds } from './checks';
+import { checkIds, getCheck, type CheckId } from './checks';
 import { walkDemand } from './demand';
 import { drillIds, drillTable } from './drills';
 import { entriesFile, layOver, noEntries, type OwnEntries } from './entries';
@@ -42,6 +42,33 @@ const withStage = (
 describe('the shipped catalog', () => {
   it('is sound', () => {
     expect(validateCatalog(shippedCatalog)).toEqual([]);
+  });
+
+  it('says of every check from where it is looked at, and what a range or a length is read off', () => {
+    // Asked, laid on a scale, pulled out or still held: to be told from anywhere.
+    const anywhere: readonly CheckId[] = [
+      'confidence',
+      'talk-test',
+      'neck-ease',
+      'easy-lotus',
+      'head-load',
+      'paper-slip',
+      'blocks-kept',
+    ];
+    for (const id of checkIds) {
+      const { method, scoring } = getCheck(id);
+      if (!anywhere.includes(id)) {
+        expect([id, method]).toEqual([
+          id,
+          expect.stringMatching(/^From (the side|the front|behind|above)/),
+        ]);
+      }
+      if (scoring.kind !== 'measure') continue;
+      expect([id, method]).toEqual([
+        id,
+        expect.stringMatching(/angle measure|ruler|tape|scale|by eye/),
+      ]);
+    }
   });
 
   it('has five ladders with every numbered rung of the handbook', () => {

@@ -1,5 +1,5 @@
 /** Is a catalog sound? Used for what ships, for a teacher's own entries and for edited gates. */
-import { getShapeKinds } from '../shapes/kinds';
+import { isShape } from '../shapes/kinds';
 import { entriesOf, keysOf, laidOver, tableOf } from '../units/keyed';
 import type { CheckKey, CheckSpec } from './checks';
 import { faultIds } from './checks';
@@ -106,7 +106,7 @@ function checkStage(where: string, stage: StageSpec, catalog: Catalog, add: Add)
   for (const [region, load] of Object.entries(stage.loads)) {
     if (!(load > 0 && load <= 1)) add(where, `loads ${region} by ${load}; above 0 and at most 1`);
   }
-  if (stage.shape !== undefined && !getShapeKinds().has(JSON.stringify(stage.shape))) {
+  if (stage.shape !== undefined && !isShape(stage.shape)) {
     add(where, 'is drawn with a shape that is not there');
   }
   if (stage.isFree && stage.columns.length === 0)

@@ -1,29 +1,12 @@
 /** What holds the class back: found by solving again, never read off multipliers. */
-import { saySpan } from '../room/spanId';
 import type { Highs } from 'highs';
-import { rowLabel } from './resources';
+import type { Binding, More } from './bindingWords';
 import { poseClass, type BeforeById, type Posed } from './pose';
 import type { PreparedClass, Wishes } from './prepared';
 import { bestWorth, shareOf, type RoundsProblem } from './problem';
 import { listPatterns } from './sequences';
 import { solveRounds, type RoundsPlan, type SolveOptions } from './solve';
 import { addUp } from './usage';
-
-/** So much more of something. */
-export interface More {
-  readonly what: 'piece' | 'wall' | 'helper' | 'minutes';
-  /** The row of the cupboard, the stretch of wall, the round (counted from 0) or `all`. */
-  readonly id: string;
-  /** Pieces, metres, people, minutes. */
-  readonly more: number;
-}
-
-export interface Binding extends More {
-  /** What it would add to the plan; `null` where the difference lies within the gap. */
-  readonly gain: number | null;
-  /** Students who would have noticeably more of what they could have. */
-  readonly serves: readonly string[];
-}
 
 /** A shorter search than the plan's own: where it is not enough, the answer is "cannot tell". */
 const mostNodes = 40;
@@ -172,32 +155,4 @@ function tryMinutes(
   );
   const other = solveRounds(highs, longer.problem, options);
   return compare(posed.problem, plan, other, longer.drills.value - posed.drills.value);
-}
-
-/** `2 blocks more`, `0.9 m more of the north wall`, `one helper more in round 2`. */
-export function moreWords({ what, id, more }: More): string {
-  switch (what) {
-    case 'piece':
-      return more === 1
-        ? `one more ${rowLabel(id, 1).replace(/^1 /, '')}`
-        : `${rowLabel(id, more).replace(/^(\d+) /, '$1 more ')}`;
-    case 'wall':
-      return `${(Math.ceil(more * 10 - 1e-6) / 10).toFixed(1)} m more of the ${saySpan(id)}`;
-    case 'helper': {
-      const hands = more === 1 ? 'one helper more' : `${more} helpers more`;
-      return id === 'all' ? hands : `${hands} in round ${Number(id) + 1}`;
-    }
-    case 'minutes':
-      return `${more} minutes more`;
-  }
-}
-
-/** What one more would do, as a teacher would hear it. */
-export function bindingWords(binding: Binding): string {
-  const { gain, serves } = binding;
-  const thing = moreWords(binding);
-  if (gain === null) return `${thing}: cannot tell`;
-  if (gain === 0) return `${thing}: no difference`;
-  if (serves.length === 0) return `${thing}: a little better for the class`;
-  return `${thing}: serves ${serves.length} ${serves.length === 1 ? 'student' : 'students'} better`;
 }

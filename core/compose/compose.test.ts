@@ -1,7 +1,7 @@
 import loadHighs, { type Highs } from 'highs';
 import type { PieceId } from '../catalog/pieces';
 import { findBests } from './grow';
-import { buildModel } from './model';
+import { buildModel, chosenColumns, readAssignment } from './model';
 import {
   scoreAssignment,
   type Assignment,
@@ -13,7 +13,7 @@ import {
 import { listPatterns } from './sequences';
 import { seededRandom } from '../random';
 import { composeQuickly, takesNothing } from './quick';
-import { solveRounds, usualSolve } from './solve';
+import { solveRounds, usualSolve, withSolver } from './solve';
 import { findExcess, roomBeside } from './usage';
 
 let highs: Highs;
@@ -179,6 +179,27 @@ describe('patterns', () => {
     expect(listPatterns(person, low).every(takesNothing)).toBe(true);
   });
 
+  it('are the same at each wall of the same height, long or short', () => {
+    const height = { lengthM: 3, lowestM: 2.8 };
+    const walls = [
+      { ...height, id: 'a' },
+      { ...height, id: 'b', lengthM: 9 },
+      { ...height, id: 'low', lowestM: 1 },
+    ];
+    const all = listPatterns(person, { ...problem, walls });
+    const at = (id: string) =>
+      all.filter(({ wall }) => wall === id).map(({ wall: _, ...pattern }) => pattern);
+    expect(at('a').length).toBeGreaterThan(1);
+    expect(at('b')).toEqual(at('a'));
+    expect(at('low')).toEqual([]);
+    // What stood at one of them stays better there.
+    const before = { options: ['kick', 'kick', 'rest'], wall: 'b' } as const;
+    const moved = listPatterns({ ...person, before }, { ...problem, walls });
+    const best = (id: string) =>
+      Math.max(...moved.filter(({ wall }) => wall === id).map(({ value }) => value));
+    expect(best('b')).toBeGreaterThan(best('a'));
+  });
+
   it('are worth less for a change between rounds', () => {
     const moving = listPatterns(person, problem).find(
       ({ options }) =>
@@ -285,6 +306,30 @@ describe('composing the rounds', () => {
     const proved = solveRounds(highs, problem, { ...usualSolve, gap: 0 });
     expect(plan.bound).toBeGreaterThanOrEqual(proved.objective - 1e-6);
     expect(plan.objective).toBeLessThanOrEqual(proved.objective + 1e-6);
+  });
+
+  it('begins from a plan as its columns, and not from one that the programme leaves out', () => {
+    for (let seed = 500; seed < 510; seed += 1) {
+      const problem = invent(seed, 8, 3);
+      const plan = composeQuickly(problem, seed);
+      const model = buildModel(problem);
+      const columns = chosenColumns(model, plan)!;
+      expect(readAssignment(model, (name) => columns.get(name) ?? 0)).toEqual(plan);
+      const bare = buildModel(
+        problem,
+        model.patterns.map((list, person) => list.filter((one) => one !== plan[person])),
+      );
+      const kept = chosenColumns(bare, plan);
+      // The same sequence at the same place may stand there twice; another one is no start.
+      if (kept !== null) expect(readAssignment(bare, (name) => kept.get(name)!)).toEqual(plan);
+      const begun = withSolver(
+        highs,
+        model.lp,
+        { ...usualSolve, gap: 0, mostNodes: 0, start: columns },
+        (solver) => solver.getObjectiveValue(),
+      );
+      expect(begun).toBeGreaterThanOrEqual(scoreAssignment(plan, model.bests) - 1e-6);
+    }
   });
 
   it('writes a programme with one choice for each student', () => {

@@ -14,7 +14,7 @@ import {
   type Pattern,
   type RoundsProblem,
 } from './problem';
-import { listPatterns } from './sequences';
+import { keyOfPattern, listPatterns } from './sequences';
 import { composeWeights } from './worth';
 
 export interface RoundsModel {
@@ -223,6 +223,28 @@ export function buildModel(
   const relaxed = () =>
     [...programme, ...names.map((name) => ` 0 <= ${name} <= 1`), 'End'].join('\n');
   return { lp, relaxed, patterns, bests };
+}
+
+/**
+ * The columns of a plan, for a solver to begin from: 1 for what each student does, 0 for the rest.
+ *
+ * @returns `null` where the programme leaves out something of it
+ */
+export function chosenColumns(
+  { patterns }: Pick<RoundsModel, 'patterns'>,
+  assignment: Assignment,
+): ReadonlyMap<string, number> | null {
+  const columns = new Map<string, number>();
+  for (const [person, list] of patterns.entries()) {
+    const chosen = assignment[person]!;
+    const key = keyOfPattern(chosen);
+    const at = list.findIndex(
+      (one) => one === chosen || (one.shares === chosen.shares && keyOfPattern(one) === key),
+    );
+    if (at < 0) return null;
+    list.forEach((_, index) => columns.set(column(person, index), index === at ? 1 : 0));
+  }
+  return columns;
 }
 
 /** From the solver's columns back to one pattern for each student. */

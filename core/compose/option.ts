@@ -10,6 +10,7 @@ import type { Sized } from '../ladder/sized';
 import { distanceWords, type DistanceId } from '../setups/distanceWords';
 import type { SetupId } from '../setups/registry';
 import type { SetupResult, Variant } from '../setups/setup';
+import type { LengthUnits } from '../units/length';
 import type { RoundOption } from './problem';
 
 /** What a round of each is worth, in one table (handbook 08: what it strives for). */
@@ -96,6 +97,8 @@ export interface OptionContext extends Sized {
   readonly pieces: readonly PieceCount[];
   /** How long this studio counts a breath; absent: as is usual. */
   readonly breathSeconds?: number;
+  /** What lengths are said in; absent: metres. */
+  readonly units?: LengthUnits;
 }
 
 /** A stage that the verdict opens and something else does not. */

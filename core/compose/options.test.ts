@@ -108,6 +108,10 @@ describe('what one person may do tonight', () => {
 
   it('leaves out what the ceiling does not allow', () => {
     expect(options({}, { ceilingM: 1.9 }).some(({ isAttempt }) => isAttempt)).toBe(false);
+    const why = (more: object) =>
+      listOptions(makeCase({ present }), { ...context, ceilingM: 1.9, ...more }).shut[0]!.why;
+    expect(why({})).toMatch(/^needs \d\.\d\d m of height, the room has 1\.90 m$/);
+    expect(why({ units: 'in' })).toMatch(/^needs \d′\s\d+″ of height, the room has 6′\s2″$/);
   });
 
   it('takes a lift or a wedge from the cupboard where one stands in for a check', () => {

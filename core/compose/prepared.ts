@@ -20,6 +20,7 @@ import { isLittleKnown } from '../ladder/gatesAhead';
 import { planChecks, rankChecks, type CheckSlot, type CheckWorth } from '../ladder/tonight';
 import type { KeptDistance } from '../setups/kept';
 import { keptDistances } from '../setups/registry';
+import type { LengthUnits } from '../units/length';
 import { rememberFor } from '../units/remember';
 import {
   keepApart,
@@ -139,6 +140,8 @@ export interface ClassInput extends BudgetInput {
   readonly school: School;
   /** How long this studio counts a breath; absent: as is usual. */
   readonly breathSeconds?: number;
+  /** What lengths are said in; absent: metres. */
+  readonly units?: LengthUnits;
 }
 
 /** What one person brings to a class, whoever else comes. */
@@ -148,7 +151,7 @@ interface Brought {
   readonly isLittleKnown: boolean;
 }
 
-type EveningOf = Pick<ClassInput, 'families' | 'pieces' | 'breathSeconds'> & {
+type EveningOf = Pick<ClassInput, 'families' | 'pieces' | 'breathSeconds' | 'units'> & {
   readonly ceilingM: number;
 };
 
@@ -186,12 +189,13 @@ function findBrought({ id, body, kept = [], opened }: ClassPerson, evening: Even
  */
 export function prepareClass(input: ClassInput): PreparedClass {
   const { room, pieces, families, people, school } = input;
-  const { breathSeconds } = input;
+  const { breathSeconds, units } = input;
   const evening = {
     families,
     pieces,
     ceilingM: room.ceilingM,
     ...(breathSeconds === undefined ? {} : { breathSeconds }),
+    ...(units === undefined ? {} : { units }),
   };
   const each = people.map((person) => bring(person, evening));
   const ranked = each.map((one, index) => ({ id: index, ranked: one.ranked }));

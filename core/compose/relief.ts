@@ -4,7 +4,7 @@
  * no price and is never part of the answer.
  */
 import type { Highs } from 'highs';
-import type { More } from './binding';
+import type { More } from './bindingWords';
 import { buildModel, readAssignment, readMore, type Prices } from './model';
 import { countTurns, type Assignment, type Pattern, type RoundsProblem } from './problem';
 import { listPatterns } from './sequences';

@@ -3,7 +3,8 @@ import { painPlaces, painPlaceTable } from '../catalog/regions';
 import { toPlanFile } from '../files/planFile';
 import { checkPlan } from '../testing/checkPlan';
 import { inventClass } from '../testing/inventClass';
-import { findBinding, moreWords, withMore } from './binding';
+import { findBinding, withMore } from './binding';
+import { moreWords } from './bindingWords';
 import { composeClass } from './composeClass';
 import { poseClass } from './pose';
 import { findOption } from './readBack';
@@ -248,7 +249,7 @@ describe('what would free it', () => {
       const short = solveRounds(highs, withMore(posed.problem, less), usualSolve);
       expect(listAsks(posed.problem, short.assignment).length).toBeGreaterThan(unmet.length);
     }
-    expect(relief.more.map(moreWords).join()).not.toMatch(/undefined|NaN/);
+    expect(relief.more.map((one) => moreWords(one)).join()).not.toMatch(/undefined|NaN/);
   });
 
   it('is not asked where everything was given', () => {

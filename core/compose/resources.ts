@@ -82,3 +82,7 @@ export function rowLabel(row: string, count: number): string {
   const [one, many] = isShippedPiece(row) ? pieceTable[row].words : [row, row];
   return `${count} ${count === 1 ? one : many}`;
 }
+
+/** `1 block, 1 strap`; `a mat` where nothing else is needed. */
+export const propWords = (props: readonly PieceCount[]): string =>
+  props.length === 0 ? 'a mat' : props.map(({ piece, count }) => rowLabel(piece, count)).join(', ');

@@ -123,6 +123,9 @@ export function searchSequences(
       const worth =
         kind < 0 ? 0 : values[choice]! * share + stepTable[(last + 1) * count + choice]!;
       const next = sum + factor * worth + extras[depth]![choice]!;
+      // What comes to nothing, and says nothing new of what is left, is not looked at any closer.
+      const atMost = next + ahead[depth + 1]![choice + 1]!;
+      if (atMost <= bar + 1e-12 && atMost <= leftAtMost) continue;
       chosen.push(choices[choice]!);
       // What is too much so far is too much whatever follows.
       if (isAttempt[choice] === 0 || (person.isBearable?.(chosen) ?? true)) {
@@ -304,6 +307,10 @@ export function listPatterns(person: ComposePerson, problem: RoundsProblem): Pat
     return weighSequence(options, wall, person, problem);
   };
   const stood = findStood(person, problem);
+  // Where nothing is asked for and nothing stood, a wall is only where: what can be done at one can
+  // be done at each that is as high.
+  const isAnyWall = pins.length === 0 && before === undefined;
+  const searched = new Map<string, readonly Pattern[]>();
   for (const { wall, options } of listWalls(person, problem)) {
     const given = mayBeGiven(person, options);
     // What is sure to find a place, or asks for the wall alone: for whoever comes last.
@@ -323,11 +330,17 @@ export function listPatterns(person: ComposePerson, problem: RoundsProblem): Pat
           finish: finish(wall),
           surplusOf: ({ value }) => value,
         };
-        return searchSequences(task, -Infinity, plainRules.each, plainRules.mostSteps).found;
+        const { each, mostSteps } = plainRules;
+        return searchSequences(task, -Infinity, each, mostSteps).found.map((one) => one.pattern);
       };
-      for (const { pattern } of [...(pins.length === 0 ? [] : search(true)), ...search(false)]) {
-        add(pattern);
-      }
+      const key = `${wall === null ? '' : '@'}${choices.map((one) => one?.id ?? '').join('|')}`;
+      const known = isAnyWall ? searched.get(key) : undefined;
+      const found = known?.map((pattern) => ({ ...pattern, wall })) ?? [
+        ...(pins.length === 0 ? [] : search(true)),
+        ...search(false),
+      ];
+      searched.set(key, found);
+      found.forEach(add);
     }
     if (stood !== null) {
       const kept = finish(wall)(stood);

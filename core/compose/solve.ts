@@ -1,7 +1,7 @@
 /** The proof: HiGHS on the programme of the rounds. The solver is handed in; the core loads none. */
 import type { Highs, Model } from 'highs';
 import { growPatterns, type Grown } from './grow';
-import { buildModel, readAssignment } from './model';
+import { buildModel, chosenColumns, readAssignment } from './model';
 import { composeQuickly } from './quick';
 import {
   bestWorth,
@@ -97,7 +97,7 @@ export function solveRounds(
   const half = { ...options, timeLimitSeconds: options.timeLimitSeconds / 2 };
   const first = solveColumns(highs, problem, grown, half);
   best = better(best, first);
-  const within = (bound: number) => gapOf(best.objective, bound) <= 100 * options.gap + 1e-9;
+  const within = (bound: number) => gapOf(best.objective, bound) <= 100 * options.gap + 1e-6;
   let { stoppedBy } = first;
   let bound = Math.min(trivial, grown.bound);
   if (!within(bound)) {
@@ -105,7 +105,8 @@ export function solveRounds(
       best.objective * (1 + options.gap),
       options.mostColumns,
     );
-    const second = added === 0 ? first : solveColumns(highs, problem, grown, half);
+    // From the plan that stands: it is there already, only how good it is has to be shown.
+    const second = added === 0 ? first : solveColumns(highs, problem, grown, half, best.assignment);
     best = better(best, second);
     ({ stoppedBy } = second);
     bound = Math.min(bound, Math.max(second.bound, leftBound));
@@ -136,9 +137,11 @@ function solveColumns(
   problem: RoundsProblem,
   { patterns, bests }: Grown,
   options: SolveOptions,
+  start?: Assignment,
 ): Found & Pick<RoundsPlan, 'bound' | 'stoppedBy'> {
   const model = buildModel(problem, patterns(), undefined, bests);
-  return withSolver(highs, model.lp, options, (solver) => {
+  const begun = start === undefined ? options : { ...options, start: chosenColumns(model, start) };
+  return withSolver(highs, model.lp, begun, (solver) => {
     const status = solver.getModelStatus();
     const { optimal, timeLimit } = highs.constants.modelStatus;
     const bound = Number(solver.info.get('mip_dual_bound'));
@@ -156,11 +159,15 @@ function solveColumns(
   });
 }
 
-/** Runs a programme and hands the solver over for reading; it is given back in any case. */
+/**
+ * Runs a programme and hands the solver over for reading; it is given back in any case.
+ *
+ * @param options with a plan to begin from, as values of columns by name, where there is one
+ */
 export function withSolver<T>(
   highs: Highs,
   lp: string,
-  options: SolveOptions,
+  options: SolveOptions & { readonly start?: ReadonlyMap<string, number> | null },
   read: (solver: Model) => T,
 ): T {
   const solver = highs.createModel({ format: 'lp', data: lp });
@@ -172,7 +179,16 @@ export function withSolver<T>(
       random_seed: options.seed,
       time_limit: options.timeLimitSeconds,
     });
-    const { onProgress } = options;
+    const { onProgress, start } = options;
+    if (start) {
+      const entries = [...start].map(
+        ([name, value]) => [solver.getColByName(name), value] as const,
+      );
+      solver.setSolution({
+        indices: entries.map(([index]) => index),
+        values: entries.map(([, value]) => value),
+      });
+    }
     if (onProgress === undefined) solver.run();
     else {
       solver.run({

@@ -11,6 +11,7 @@ import { judge, type Verdict } from '../ladder/verdict';
 import { spaceFor } from '../room/space';
 import { beforeWeight } from '../setups/beforeWeight';
 import { variantTable, type SetupInput, type Variant } from '../setups/setup';
+import { sayTooLow } from '../units/along';
 import { inSentence } from '../units/words';
 import { usualBaseM } from './insteadOptions';
 import { addPieces, findLiftPieces, findSetup, type StageWay } from './needs';
@@ -90,7 +91,7 @@ export function toOptions(
       isStraddle: up !== undefined && getWayUp(up).isStraddle === true,
     });
     if (space.heightM > context.ceilingM + 1e-9) {
-      return `needs ${space.heightM.toFixed(2)} m of height, the room has ${context.ceilingM.toFixed(2)} m`;
+      return sayTooLow(space.heightM, context.ceilingM, context.units ?? 'cm');
     }
     const props = addPieces(own, ...extra);
     const isPlain = !needsHand && space.kind !== 'circle' && verdict.atDoor.length === 0;

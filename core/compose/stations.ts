@@ -2,13 +2,10 @@
  * Set-ups by letter: everyone who does the same at the same distance shares one figure and one
  * letter, on the row of elevations, on the plan from above and on the lay-out list alike.
  */
-import { sayWallOf } from '../room/spanId';
-import type { PieceCount } from '../catalog/pieces';
-import type { PlannedFigure, PlannedOption } from './option';
+import type { PlannedOption } from './option';
 import type { Place } from './places';
 import type { PreparedClass } from './prepared';
 import type { ClassPlan } from './writePlan';
-import { rowLabel } from './resources';
 
 export interface Station {
   readonly letter: string;
@@ -140,96 +137,4 @@ export function findStation(
 ): Station | undefined {
   if (option === null || option.isRest) return undefined;
   return stations.find((station) => agrees(station.option, option));
-}
-
-/** Where a place is, in words: `north wall, 0.9 to 1.8 m`. */
-export function placeWords(place: Place): string {
-  switch (place.kind) {
-    case 'lane':
-      return `${sayWallOf(place.span)}, ${place.fromM.toFixed(1)} to ${place.toM.toFixed(1)} m`;
-    case 'circle':
-      return 'clear circle on the floor';
-    case 'mat':
-      return 'mat on the floor';
-    case 'aside':
-      return 'at the side';
-  }
-}
-
-/** One thing to put somewhere before people come. */
-export interface LayOutLine {
-  readonly letter: string;
-  readonly where: string;
-  readonly props: readonly PieceCount[];
-  /** Besides, for what must be confirmed at the door. */
-  readonly fallbackProps: readonly PieceCount[];
-  readonly people: readonly string[];
-  readonly baseM?: number;
-  /** What is set out by the tape there. */
-  readonly figures?: readonly PlannedFigure[];
-}
-
-/**
- * What to put where: a line for each station at each place, both sets of props where something is
- * only open if confirmed at the door.
- */
-export function listLayOut(
-  plan: Pick<ClassPlan, 'rounds'>,
-  stations: readonly Station[],
-  prepared: Pick<PreparedClass, 'people'>,
-): LayOutLine[] {
-  const lines = new Map<string, LayOutLine & { people: string[] }>();
-  for (const { people } of plan.rounds) {
-    for (const { id, option, place } of people) {
-      const station = findStation(stations, option);
-      if (station === undefined || option === null) continue;
-      const where = placeWords(place);
-      const key = `${station.letter}|${where}|${place.kind === 'lane' ? place.fromM : id}`;
-      const known = lines.get(key);
-      if (known !== undefined) {
-        if (!known.people.includes(id)) known.people.push(id);
-        continue;
-      }
-      const own = prepared.people.find((person) => person.id === id);
-      const beside = own?.options.find((one) => one.id === option.fallback);
-      lines.set(key, {
-        letter: station.letter,
-        where,
-        props: option.props,
-        fallbackProps: beside?.props ?? [],
-        people: [id],
-        ...(option.baseM === undefined ? {} : { baseM: option.baseM }),
-        ...(option.figures === undefined ? {} : { figures: option.figures }),
-      });
-    }
-  }
-  return [...lines.values()].sort(
-    (a, b) =>
-      a.letter.length - b.letter.length || (a.letter < b.letter ? -1 : a.letter > b.letter ? 1 : 0),
-  );
-}
-
-/** `1 block, 1 strap`; `a mat` where nothing else is needed. */
-export const propWords = (props: readonly PieceCount[]): string =>
-  props.length === 0 ? 'a mat' : props.map(({ piece, count }) => rowLabel(piece, count)).join(', ');
-
-interface OutInRounds {
-  readonly rounds: readonly {
-    readonly pieces: readonly {
-      readonly row: string;
-      readonly used: number;
-      readonly of: number;
-    }[];
-  }[];
-}
-
-/** The most of each row that is out at once. */
-export function listOut(plan: OutInRounds): { row: string; most: number; of: number }[] {
-  const rows = new Map<string, { most: number; of: number }>();
-  for (const { pieces } of plan.rounds) {
-    for (const { row, used, of } of pieces) {
-      rows.set(row, { most: Math.max(rows.get(row)?.most ?? 0, used), of });
-    }
-  }
-  return [...rows].map(([row, counts]) => ({ row, ...counts })).filter(({ most }) => most > 0);
 }

@@ -122,7 +122,7 @@ describe('shapes without loads, pictures of lengths, views from above', () => {
         expect(far(joints.hip, joints.knee)).toBeCloseTo(own.lengths.thigh, 2);
         expect(far(joints.knee, joints.ankle)).toBeCloseTo(own.lengths.shank, 2);
         for (const [, y] of pointsOf(joints)) expect(y).toBeGreaterThan(-0.02);
-        sound(drawStill(id, own, { widthPx: 600, heightPx: 400, units: 'cm' }));
+        sound(drawStill(id, { body: own }, { widthPx: 600, heightPx: 400, units: 'cm' }));
       }),
       { numRuns: 25 },
     );

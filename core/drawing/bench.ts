@@ -1,5 +1,6 @@
 import type { Body } from '../body/body';
 import { shifted, type Point } from '../posture/joints';
+import type { AlongLine } from '../setups/forearms';
 import type { SetupId } from '../setups/registry';
 import type { SetupResult } from '../setups/setup';
 import type { DialValues } from '../shapes/dials';
@@ -21,6 +22,8 @@ export interface BenchGhost {
   readonly body: Body;
   readonly family: ShapeId;
   readonly loads: Loads;
+  /** How forearms and hands run, in shapes that have chosen hands; absent: flat. */
+  readonly along?: AlongLine;
 }
 
 export interface BenchInput {
@@ -28,6 +31,7 @@ export interface BenchInput {
   readonly family: ShapeId;
   readonly values: DialValues;
   readonly loads: Loads;
+  readonly along?: AlongLine;
   readonly ghost?: BenchGhost;
   /** The set-up that the shape is posed from, with what it puts around the figure. */
   readonly solved?: { readonly setup: SetupId; readonly result: SetupResult };
@@ -68,8 +72,8 @@ const facingOf = (family: ShapeId): Facing => (getShape(family).isOnBack ? -1 : 
  * A figure where the scene's own zero is: the wall where the shape stands at one, so that the wall
  * stands still while a person moves; else the hands, elbows or shoulders.
  */
-function place(body: Body, family: ShapeId, loads: Loads) {
-  const placed = placeLoaded(body, family, loads);
+function place({ body, family, loads, along }: BenchGhost) {
+  const placed = placeLoaded(body, family, loads, along);
   const dx = placed.wall === undefined ? 0 : -placed.wall.x;
   return { dx, placed: dx === 0 ? placed : shiftedPlace(body, family, placed, dx) };
 }
@@ -97,7 +101,7 @@ export function drawBench(input: BenchInput, options: BenchOptions): BenchScene 
   const { body, family, values, loads, ghost, solved } = input;
   const { widthPx, heightPx, units } = options;
   const shape = getShape(family);
-  const { dx, placed: own } = place(body, family, loads);
+  const { dx, placed: own } = place(input);
   const { wall } = own;
   const below = tapeHeightPx + sizes.wedgePx + 3 * sizes.rowPx;
   const isWallAhead = wall?.side === 1;
@@ -137,13 +141,7 @@ export function drawBench(input: BenchInput, options: BenchOptions): BenchScene 
     shapes: [
       ...drawRests(frame, around.rests),
       ...(ghost
-        ? drawFigure(
-            'ghost',
-            frame,
-            ghost.body,
-            place(ghost.body, ghost.family, ghost.loads).placed.joints,
-            facingOf(ghost.family),
-          )
+        ? drawFigure('ghost', frame, ghost.body, place(ghost).placed.joints, facingOf(ghost.family))
         : []),
       ...drawFigure('figure', frame, body, joints, facingOf(family)),
       ...drawPlumb(frame, loads, dx),

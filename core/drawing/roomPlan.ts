@@ -3,6 +3,7 @@
  * with their swing, low spots, and everybody's place with a letter and a name.
  */
 import { floorBefore, type Room, type Span, type WallId } from '../room/room';
+import { formatStretch } from '../units/along';
 import { formatFigure, type LengthUnits } from '../units/length';
 import { levelDimension, uprightDimension } from './dimensions';
 import { drawMark, stripOf, type PlanMark } from './placeMark';
@@ -243,7 +244,7 @@ export function drawRoomPlan(
     switch (place.kind) {
       case 'lane': {
         const span = spans.find(({ id }) => id === place.span);
-        return `${who}: ${span?.wall ?? ''} wall, ${place.fromM.toFixed(1)} to ${place.toM.toFixed(1)} m from its left end.`;
+        return `${who}: ${span?.wall ?? ''} wall, ${formatStretch(place.fromM, place.toM, units)} from its left end.`;
       }
       case 'circle':
         return `${who}: clear circle on the floor.`;

@@ -1,5 +1,6 @@
 /** A stage, or what is done in its place, from the side at a person's own size. */
 import { forearmKickSetup } from '../setups/forearmKick';
+import { forearmsAlong } from '../setups/forearms';
 import { UnreachableProblem } from '../posture/geometry';
 import { pointsOf } from '../posture/joints';
 import { distanceWords } from '../setups/distanceWords';
@@ -47,9 +48,8 @@ export function poseStage(
 ): PosedShape | null {
   if (shape === undefined) return null;
   try {
-    const seenAs = recipe === undefined ? undefined : getSetup(recipe).seenAs;
-    const seen = seenAs === undefined ? input : { ...input, body: seenAs(input) };
-    return poseShape(seen, shape, recipe, result);
+    const hands = shape.hands ?? (recipe === undefined ? undefined : getSetup(recipe).hands);
+    return poseShape({ ...input, along: forearmsAlong(input, hands) }, shape, recipe, result);
   } catch (error) {
     if (error instanceof UnreachableProblem) return null;
     throw error;

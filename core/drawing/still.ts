@@ -1,9 +1,10 @@
 import type { Body } from '../body/body';
 import { pointsOf } from '../posture/joints';
 import type { Distance } from '../setups/distance';
+import type { AlongLine } from '../setups/forearms';
+import { poseShape } from '../shapes/posed';
 import type { Still } from '../shapes/shape';
 import { getStill, type StillId } from '../shapes/stills';
-import { usualOfDials } from '../shapes/values';
 import type { LengthUnits } from '../units/length';
 import { drawChair } from './chair';
 import { groundBody, hatchedBox, hatchStrip } from './dimensions';
@@ -33,9 +34,13 @@ const sizes = {
 } as const;
 
 /** A shape at its usual distances, as large as the sheet allows; no loads. */
-export function drawStill(id: StillId, body: Body, options: StillOptions): Scene {
-  const { label, dials, solve } = getStill(id);
-  return drawStillPosed(label, body, solve(body, usualOfDials(dials, body)), options);
+export function drawStill(
+  id: StillId,
+  who: { readonly body: Body; readonly along?: AlongLine },
+  options: StillOptions,
+): Scene {
+  const posed = poseShape(who, { still: id }, undefined, null);
+  return drawStillPosed(getStill(id).label, who.body, posed, options);
 }
 
 /** A posed shape from the side, to scale, as large as the sheet allows. */

@@ -1,8 +1,10 @@
 /** A plan as a text that reads anywhere: running order, rounds, what to lay out. No health notes. */
-import { sayWallOf } from '../room/spanId';
 import { rowLabel } from '../compose/resources';
 import type { DrillBook } from '../catalog/drills';
 import { listSittingOut, outAsWished, sayingOut } from '../compose/sittingOut';
+import { bindingWords } from '../compose/bindingWords';
+import { layOutWhere, placeWords } from '../compose/layOut';
+import type { LengthUnits } from '../units/length';
 import { sayMoves } from './moveWords';
 import type { PlanFile } from './planFile';
 
@@ -15,6 +17,7 @@ export interface MarkdownWords {
   readonly people: Parameters<typeof listSittingOut>[1];
   /** The drills of the class: what was said of tonight before it is kept out of them. */
   readonly drills: DrillBook;
+  readonly units: LengthUnits;
 }
 
 const two = (value: number) => String(value).padStart(2, '0');
@@ -32,7 +35,7 @@ const props = (list: PlanFile['layOut'][number]['props']) =>
   list.length === 0 ? 'a mat' : list.map(({ piece, count }) => rowLabel(piece, count)).join(', ');
 
 export function writeMarkdown(plan: PlanFile, words: MarkdownWords): string {
-  const { heading, startsAt } = words;
+  const { heading, startsAt, units } = words;
   const name = (id: string) => plain(words.nameOf(id));
   const lines: string[] = [`# ${plain(heading)}`, ''];
   lines.push(
@@ -63,15 +66,7 @@ export function writeMarkdown(plan: PlanFile, words: MarkdownWords): string {
       '| --- | --- | --- | --- |',
     );
     for (const one of people) {
-      const { place } = one;
-      const where =
-        place.kind === 'lane'
-          ? `${sayWallOf(place.span)}, ${place.fromM.toFixed(1)} to ${place.toM.toFixed(1)} m`
-          : place.kind === 'aside'
-            ? 'at the side'
-            : place.kind === 'circle'
-              ? 'clear circle'
-              : 'mat';
+      const where = placeWords(one.place, units);
       const door =
         one.confirmAtDoor.length > 0
           ? ` (if confirmed at the door: ${one.confirmAtDoor.join(', ')}; otherwise ${one.otherwise ?? 'rest'})`
@@ -83,7 +78,9 @@ export function writeMarkdown(plan: PlanFile, words: MarkdownWords): string {
     }
   }
   lines.push('', '## To lay out', '');
-  for (const { letter, where, props: out, fallbackProps, people } of plan.layOut) {
+  for (const line of plan.layOut) {
+    const { letter, props: out, fallbackProps, people } = line;
+    const where = layOutWhere(plan, line, units);
     const also = fallbackProps.length > 0 ? `; beside it ${props(fallbackProps)}` : '';
     lines.push(`- ${letter}, ${where}: ${props(out)}${also} (${people.map(name).join(', ')})`);
   }
@@ -98,7 +95,7 @@ export function writeMarkdown(plan: PlanFile, words: MarkdownWords): string {
   if (plan.notes.length > 0 || plan.binding.length > 0) {
     lines.push('', '## What binds', '');
     for (const note of plan.notes) lines.push(`- ${plain(note)}`);
-    for (const { words: line } of plan.binding) lines.push(`- ${plain(line)}`);
+    for (const one of plan.binding) lines.push(`- ${plain(bindingWords(one, units))}`);
   }
   return `${lines.join('\n')}\n`;
 }

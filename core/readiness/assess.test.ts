@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { checkIds, getCheck } from '../catalog/checks';
 import { InputProblem } from '../problem';
+import { getCheckIn, shippedSchool } from '../catalog/school';
 import { addDays } from '../units/day';
 import { assess } from './assess';
 import type { CheckRecord } from './record';
@@ -113,6 +114,31 @@ describe('sides', () => {
     const both = [14, 7].map((days) => ({ date: ago(days), value: 30 }));
     expect(oneLeg(both).status).toBe('met');
   });
+
+  it.each(['wrist-extension', 'shoulder-flexion', 'straight-leg-raise'] as const)(
+    'are kept apart for %s, and the stiffer one decides and is named',
+    (check) => {
+      const { bar } = getCheckIn(shippedSchool('prop-led'), check);
+      const range = (...records: readonly Omit<CheckRecord, 'date'>[]) =>
+        assess({
+          check,
+          profile: 'prop-led',
+          asOf,
+          records: records.map((one) => ({ ...one, date: ago(3) })),
+        });
+      const [left, right] = [
+        { value: bar - 20, side: 'left' },
+        { value: bar - 30, side: 'right' },
+      ] as const;
+      expect(range(left, right)).toMatchObject({ status: 'not-yet', side: 'right' });
+      expect(range(right, left).reasons[0]).toContain(`right side: ${bar - 30}`);
+      expect(range({ value: bar + 5, side: 'left' }, right)).toMatchObject({ side: 'right' });
+      expect(range({ value: bar + 5, side: 'left' }).status).toBe('unknown');
+      // One figure for both is neither side's.
+      expect(range({ value: bar + 5 })).toMatchObject({ status: 'met' });
+      expect(range({ value: bar + 5 })).not.toHaveProperty('side');
+    },
+  );
 });
 
 describe('bases', () => {

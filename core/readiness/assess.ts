@@ -95,7 +95,7 @@ export function createAssessor({ school, asOf, evidence }: AssessorInput): Asses
       const own = histories(check, base);
       const asked = { threshold: threshold ?? own[0]!.bar, ...(onDays ? { onDays } : {}) };
       if (own.length === 1) return scoreSide(own[0]!, asked);
-      return weaker(scoreSide(own[0]!, asked), scoreSide(own[1]!, asked));
+      return weaker(judgeSide(own[0]!, asked), judgeSide(own[1]!, asked));
     },
   };
 }
@@ -181,17 +181,33 @@ export function scoreSide(
   }
 }
 
-function weaker(left: Assessment, right: Assessment): Assessment {
-  const rank = (a: Assessment) => statusOrder.indexOf(a.status);
-  const isEven =
-    left.status === right.status &&
-    Math.abs((left.probability ?? 0) - (right.probability ?? 0)) < 1e-9;
-  if (isEven) return left;
-  const isLeft =
-    rank(left) !== rank(right)
-      ? rank(left) < rank(right)
-      : (left.probability ?? 0) < (right.probability ?? 0);
-  const [chosen, side] = isLeft ? ([left, 'left'] as const) : ([right, 'right'] as const);
+/** The newest figure of a measure, the larger the better; 0 where a probability says it all. */
+function figureOf({ spec, records }: SideHistory): number {
+  const { scoring } = spec;
+  if (scoring.kind !== 'measure') return 0;
+  const value = records.at(-1)?.value ?? 0;
+  return scoring.better === 'more' ? value : -value;
+}
+
+/** One side, and what tells it from the other: status, probability, figure, each the less the weaker. */
+interface JudgedSide {
+  readonly said: Assessment;
+  readonly marks: readonly [status: number, probability: number, figure: number];
+}
+
+function judgeSide(history: SideHistory, asked: Parameters<typeof scoreSide>[1]): JudgedSide {
+  const said = scoreSide(history, asked);
+  const { status, probability } = said;
+  return { said, marks: [statusOrder.indexOf(status), probability ?? 0, figureOf(history)] };
+}
+
+function weaker(left: JudgedSide, right: JudgedSide): Assessment {
+  const less = left.marks
+    .map((mark, index) => mark - right.marks[index]!)
+    .find((difference) => Math.abs(difference) >= 1e-9);
+  if (less === undefined) return left.said;
+  const [chosen, side] =
+    less < 0 ? ([left.said, 'left'] as const) : ([right.said, 'right'] as const);
   const [first, ...rest] = chosen.reasons;
   return { ...chosen, side, reasons: [`${side} side: ${first}`, ...rest] };
 }

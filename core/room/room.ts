@@ -65,7 +65,7 @@ export function assertRoom(room: Room): void {
       if (toM > wallLength(room, wall) + 1e-9) {
         throw new InputProblem(
           'out-of-range',
-          `The ${wall} wall is ${wallLength(room, wall)} m long.`,
+          `This stretch goes beyond the end of the ${wall} wall.`,
           [list, index, 'toM'],
         );
       }

@@ -324,12 +324,30 @@ describe('the pacer', () => {
   });
 
   it('builds three, two, one, with a breath between and none at the end', () => {
-    const steps = listPace({ kind: 'pyramid', from: 3, breathsEach: 2 }, 5);
+    const steps = listPace({ kind: 'pyramid', from: 3, breathsEach: 2, breathsHigh: 1 }, 5);
     expect(steps.filter(({ kind }) => kind === 'hold')).toHaveLength(6);
     expect(steps.filter(({ kind }) => kind === 'reset')).toHaveLength(5);
     expect(steps.at(-1)!.kind).toBe('hold');
     expect(paceSeconds(steps)).toBe(6 * 10 + 5 * 5);
     expect(paceAt(steps, 12, 5)).toMatchObject({ index: 1, leftSeconds: 3 });
+  });
+
+  it('holds at the top as well: two breaths low, two high, and longer up in three, two, one', () => {
+    const steps = listPace({ kind: 'low-high', times: 3, breathsLow: 2, breathsHigh: 2 }, 5);
+    expect(steps.map(({ kind, label, seconds }) => [kind, label, seconds])).toEqual([
+      ['hold', 'Low, 1 of 3', 10],
+      ['hold', 'High, 1 of 3', 10],
+      ['hold', 'Low, 2 of 3', 10],
+      ['hold', 'High, 2 of 3', 10],
+      ['hold', 'Low, 3 of 3', 10],
+      ['hold', 'High, 3 of 3', 10],
+    ]);
+    expect(paceAt(steps, 12, 5)).toMatchObject({ index: 1, breath: 1, breathsOfStep: 2 });
+    const pyramid = { kind: 'pyramid', from: 3, breathsEach: 2, breathsHigh: 2 } as const;
+    const up = listPace(pyramid, 5).filter(({ kind }) => kind === 'reset');
+    expect(up.map(({ label, seconds }) => [label, seconds])).toEqual(
+      up.map(() => ['Up, 2 breaths', 10]),
+    );
   });
 
   it('runs rounds with resets and stretches breaths to whole ones', () => {

@@ -4,8 +4,20 @@ import { sidesOf, type Dose, type DoseStep } from '../catalog/dose';
 export type PaceSpec =
   /** So many breaths. */
   | { readonly kind: 'breaths'; readonly breaths: number }
-  /** Three, two, one: so many holds of a few breaths each, a breath of rest after each, and again. */
-  | { readonly kind: 'pyramid'; readonly from: number; readonly breathsEach: number }
+  /** Three, two, one: so many holds of a few breaths each, up for a breath or two between them. */
+  | {
+      readonly kind: 'pyramid';
+      readonly from: number;
+      readonly breathsEach: number;
+      readonly breathsHigh: number;
+    }
+  /** Held low for some breaths and high for some, so many times. */
+  | {
+      readonly kind: 'low-high';
+      readonly times: number;
+      readonly breathsLow: number;
+      readonly breathsHigh: number;
+    }
   /** Holds with resets between them. */
   | {
       readonly kind: 'rounds';
@@ -66,12 +78,24 @@ export function listPace(spec: PaceSpec, breathSeconds: number): PaceStep[] {
           const label = `${size}: hold ${hold} of ${size}`;
           steps.push({ kind: 'hold', label, seconds: spec.breathsEach * breathSeconds });
           const isLast = size === 1;
-          if (!isLast)
-            steps.push({ kind: 'reset', label: 'Up, one breath', seconds: breathSeconds });
+          if (isLast) continue;
+          const high = spec.breathsHigh;
+          const up = `Up, ${high === 1 ? 'one breath' : `${high} breaths`}`;
+          steps.push({ kind: 'reset', label: up, seconds: high * breathSeconds });
         }
       }
       return steps;
     }
+    case 'low-high':
+      return Array.from({ length: spec.times }, (_, index): PaceStep[] => {
+        const of = `${index + 1} of ${spec.times}`;
+        return [
+          { kind: 'hold', label: `Low, ${of}`, seconds: spec.breathsLow * breathSeconds },
+          { kind: 'hold', label: `High, ${of}`, seconds: spec.breathsHigh * breathSeconds },
+        ];
+      }).flat();
+    default:
+      return spec satisfies never;
   }
 }
 

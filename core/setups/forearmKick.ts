@@ -3,7 +3,7 @@
  * Source: handbook 04 "Wall distances" and "Widths, loops, spacers", 05 for the lean.
  */
 import type { Body, Lengths } from '../body/body';
-import { claspedWristsM, getForearmHands, wristsAheadM, type ForearmHandsId } from '../body/hands';
+import { claspedWristsM, getForearmHands, type ForearmHandsId } from '../body/hands';
 import { spreadOf, type Spread } from '../body/spread';
 import { refOf, specOf, type PieceCount, type PieceRef } from '../catalog/pieces';
 import {
@@ -24,6 +24,7 @@ import {
 import { following, measureDistance, type Distance } from './distance';
 import { cm, measuring, type SetupInput } from './setup';
 import { elbowsApart } from './elbows';
+import { claspedAlong, forearmHandsOf, forearmsAlong, type AlongLine } from './forearms';
 import { kickShares } from './shares';
 
 /** How the block is held: in the L of thumb and finger, or palms upright on its ends. */
@@ -46,8 +47,6 @@ const rules = {
 
 /** What the hands do: hold a block in one of two ways, lie flat, or hold each other. */
 type Held = BlockGrip | 'flat' | 'clasped';
-
-type AlongLine = Pick<Lengths, 'forearm' | 'hand'>;
 
 export interface HandBlock {
   /** Blocks side by side between the hands, each with its face across. */
@@ -99,10 +98,6 @@ export const bodyAlongWall = (
   { alongWall }: Pick<ForearmKickSetup, 'alongWall'>,
 ): Body => ({ ...body, lengths: { ...body.lengths, ...alongWall } });
 
-/** The person's own way wins over the school's. */
-export const forearmHandsOf = ({ body, profile, settings }: SetupInput): ForearmHandsId =>
-  body.forearmHands ?? (settings ?? profileTable[profile]).forearmHands;
-
 /**
  * Every distance and piece for one student, or the sentence that says what is missing.
  *
@@ -124,13 +119,13 @@ export function forearmKickSetup(input: ForearmKickInput): ForearmKickSetup {
     notes: elbowNotes,
   } = elbowsApart(input);
   const reach = (held: Held) => (l: Lengths) => {
-    if (held === 'clasped') return getForearmHands(held).reachM(l);
+    if (held === 'clasped') return claspedAlong(l, elbowWidthM(l)).hand;
     if (held === 'flat' || block === null) return getForearmHands('flat').reachM(l);
     const wristToNearFace = held === 'lGrip' ? l.knuckle : 0;
     return Math.max(l.hand, wristToNearFace + block.depthM);
   };
   const ahead = (held: Held) => (l: Lengths) =>
-    held === 'clasped' ? wristsAheadM(l.forearm, elbowWidthM(l), claspedWristsM(l)) : l.forearm;
+    held === 'clasped' ? claspedAlong(l, elbowWidthM(l)).forearm : l.forearm;
   const held = heldBy(hands, block === null ? 'flat' : grip);
   // A distance kept before the body was measured anew may no longer reach: then it counts no more,
   // and the card says so, rather than one person's old note closing everyone's page.
@@ -138,10 +133,7 @@ export function forearmKickSetup(input: ForearmKickInput): ForearmKickSetup {
     shares: kickShares,
     limits: { base: shoulderToHeelM(body.lengths, body.ankleM) },
   });
-  const alongWall: AlongLine = {
-    forearm: ahead(held)(body.lengths),
-    hand: held === 'clasped' ? reach(held)(body.lengths) : body.lengths.hand,
-  };
+  const alongWall = forearmsAlong(input, hands);
   const beyondGapM = reach(held)(body.lengths) + alongWall.forearm;
   const keptBase = findKept('base');
   const keptGap = keptBase === undefined ? findKept('gap') : undefined;

@@ -12,6 +12,7 @@ import { forearmKick } from './modules/forearmKick';
 import { forearmL } from './modules/forearmL';
 import { handBlock } from './modules/handBlock';
 import { handKick } from './modules/handKick';
+import { hopInPlace } from './modules/hopInPlace';
 import { handL } from './modules/handL';
 import { headClearance } from './modules/headClearance';
 import { legsUp } from './modules/legsUp';
@@ -27,6 +28,7 @@ export const setupTable = {
   'forearm-kick': forearmKick,
   'forearm-L': forearmL,
   'hand-kick': handKick,
+  'hop-in-place': hopInPlace,
   'hand-L': handL,
   'bolster-lean': bolsterLean,
   box,

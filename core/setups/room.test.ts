@@ -1,21 +1,22 @@
 /** What larger bodies and hands of one's own ask of the set-ups, and that it is drawn so. */
 import fc from 'fast-check';
 import { resolveBody, type BodyInput } from '../body/body';
-import { forearmHandsIds } from '../body/hands';
+import { forearmHandsIds, type ForearmHandsId } from '../body/hands';
 import { girthIds, girthTable } from '../body/girths';
 import type { PieceCount } from '../catalog/pieces';
-import { profileIds } from '../catalog/profiles';
+import { profileIds, profileTable, settingsOf } from '../catalog/profiles';
 import { profileChangesSchema } from '../catalog/profileChanges';
 import { buildSchool, shippedProfile } from '../catalog/school';
+import { getStage } from '../catalog/stages';
 import { doseInRound, limitsAt } from '../compose/roundDose';
 import { drawForearmKick } from '../drawing/elevation';
 import { drawStage, poseStage } from '../drawing/stageSide';
 import { pointsOf } from '../posture/joints';
-import { poseShape, beyondSentences } from '../shapes/posed';
+import { poseShape, beyondSentences, type ShapeRef } from '../shapes/posed';
 import type { DistanceId } from './distanceWords';
 import { isOnFlat } from './flat';
 import { forearmKickSetup } from './forearmKick';
-import { checkFirstOf } from './setup';
+import { checkFirstOf, type SetupInput } from './setup';
 import { getSetup, keptDistances, type SetupId } from './registry';
 
 const cupboard: readonly PieceCount[] = [
@@ -119,6 +120,58 @@ describe('hands in a forearm stand', () => {
       ),
       { numRuns: 40 },
     );
+  });
+});
+
+describe('hands as they are chosen, in every shape on the forearms', () => {
+  const onForearms: readonly ShapeRef[] = [
+    { family: 'dolphin' },
+    { family: 'forearmWallL' },
+    { family: 'forearmStand' },
+    { family: 'forearmStandWall' },
+    { still: 'forearm-plank' },
+  ];
+  const handsOf = (own: SetupInput, shape: ShapeRef, recipe?: SetupId) => {
+    const { elbow, wrist, fingertip } = poseStage(
+      own,
+      { label: '', how: '', shape, recipe },
+      recipe === undefined ? null : getSetup(recipe).solve(own),
+    )!.joints;
+    expect([wrist[1], fingertip[1]]).toEqual([elbow[1], elbow[1]]);
+    return { forearm: wrist[0] - elbow[0], hand: fingertip[0] - wrist[0] };
+  };
+
+  it.each(onForearms)('%j: clasped they run inwards and end at the knuckles', (shape) => {
+    const { lengths } = resolveBody({ heightM: 1.7 });
+    const own = handsOf(input({ heightM: 1.7, forearmHands: 'flat' }), shape);
+    expect(own.forearm).toBeCloseTo(lengths.forearm, 9);
+    expect(own.hand).toBeCloseTo(lengths.hand, 9);
+    const clasped = handsOf(input({ heightM: 1.7, forearmHands: 'clasped' }), shape);
+    const inwards = (lengths.shoulderJointWidth - lengths.palmBreadth) / 2;
+    expect(clasped.forearm).toBeCloseTo(Math.sqrt(lengths.forearm ** 2 - inwards ** 2), 9);
+    expect(clasped.hand).toBeCloseTo(lengths.knuckle, 9);
+    // It is so, too, where the school clasps.
+    const settings = { ...settingsOf(profileTable['prop-led']), forearmHands: 'clasped' } as const;
+    expect(handsOf({ ...input({ heightM: 1.7 }), settings }, shape)).toEqual(clasped);
+  });
+
+  it('follow the set-up where it says how they lie, whoever it is', () => {
+    const { lengths } = resolveBody({ heightM: 1.7 });
+    const clasps = input({ heightM: 1.7, forearmHands: 'clasped' });
+    const blocks = input({ heightM: 1.7, forearmHands: 'block' });
+    const dolphin = { family: 'dolphin' } as const;
+    expect(handsOf(clasps, dolphin, 'hand-block').hand).toBeCloseTo(lengths.hand, 9);
+    const plank = { still: 'forearm-plank' } as const;
+    expect(handsOf(blocks, plank, 'clasped-forearms').hand).toBeCloseTo(lengths.knuckle, 9);
+    const rung = getStage('HS3').shape!;
+    expect(handsOf(blocks, rung).hand).toBeCloseTo(lengths.knuckle, 9);
+  });
+
+  it('leave alone what stands on hands', () => {
+    const shape = { family: 'handstand' } as const;
+    const wristOf = (forearmHands: ForearmHandsId) =>
+      poseStage(input({ heightM: 1.7, forearmHands }), { label: '', how: '', shape }, null)!.joints;
+    expect(wristOf('clasped')).toEqual(wristOf('flat'));
   });
 });
 

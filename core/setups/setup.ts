@@ -41,6 +41,8 @@ export interface SetupResult {
   readonly distances: readonly Distance[];
   readonly stack?: Stack;
   readonly spacer?: Spacer;
+  /** What lies flat at the wall and bears nothing, from the wall out and up; metres. */
+  readonly lying?: { readonly widthM: number; readonly highM: number };
   /** What cannot be had or must be watched; sentences. */
   readonly cautions: readonly string[];
   readonly notes: readonly string[];
@@ -55,6 +57,7 @@ export const variantTable = {
   blanket: 'blanket version',
   flat: 'hands flat',
   clasped: 'hands clasped',
+  bare: 'no block to aim at',
 } as const satisfies Readonly<Record<Exclude<ForearmHandsId, 'block'>, string>> &
   Readonly<Record<string, string>>;
 
@@ -106,8 +109,8 @@ export interface Setup {
   readonly sideView?: 'kick';
   /** The hands lie as the person or the school chooses. */
   readonly hasHands?: true;
-  /** The body as it is seen from the side in this set-up, where hands or arms shorten it. */
-  readonly seenAs?: (input: SetupInput) => Body;
+  /** How the hands lie in it, whatever the person or the school chooses elsewhere. */
+  readonly hands?: ForearmHandsId;
   /** What is drawn beside the figure, at the distances listed. */
   readonly around?: (result: SetupResult, placed: Placed, body: Body) => Around;
 }

@@ -9,10 +9,12 @@ import {
   type ProfileId,
   type ProfileSettings,
 } from '../catalog/profiles';
+import { getStage } from '../catalog/stages';
+import { poseStage } from '../drawing/stageSide';
 import { neckFlexionDeg } from '../posture/supine';
 import type { DistanceId } from './distance';
 import { forearmKickSetup } from './forearmKick';
-import { getSetup, setupIds, type SetupId } from './registry';
+import { getSetup, homeOf, setupIds, type SetupId } from './registry';
 import { checkFirstOf } from './setup';
 
 const cupboard: readonly PieceCount[] = [
@@ -243,6 +245,54 @@ describe('stiff wrists', () => {
     // One hand and 5 cm of gap, and what the turned hand still reaches.
     expect(notes('hand-kick', 72)).toContain('the wrists then stand 36 cm from the wall');
     expect(notes('hand-L', 60, wedge)).toContain('more than a wedge makes up for');
+  });
+});
+
+describe('a hop in place', () => {
+  const input = (heightM: number, pieces = cupboard) => ({
+    body: resolveBody({ heightM }),
+    profile: 'prop-led' as const,
+    pieces,
+  });
+  const hop = getSetup('hop-in-place');
+  const stage = getStage('HB10');
+
+  it('aims at a block flat at the wall, clear of the fingertips, as it is drawn', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 1.3, max: 2.1, noNaN: true }), (heightM) => {
+        const own = input(heightM);
+        const solved = hop.solve(own);
+        const posed = poseStage(own, stage, solved)!;
+        const block = posed.rests.at(-1);
+        const gapM = solved.distances.find(({ id }) => id === 'gap')!.metres;
+        expect(block === undefined).toBe(gapM < 0.18);
+        if (block === undefined) return;
+        expect(block.right).toBeCloseTo(posed.wall!.x, 9);
+        expect(block.right - block.left).toBeCloseTo(0.15, 9);
+        expect(block.top).toBeCloseTo(0.1, 9);
+        expect(block.left - posed.joints.fingertip[0]).toBeCloseTo(gapM - 0.15, 6);
+        expect(solved.notes.at(-1)).toContain(`${Math.round((gapM - 0.15) * 100)} cm beyond`);
+      }),
+      { numRuns: 30 },
+    );
+  });
+
+  it('is the same without one, at the distances of the kick, and a little less of a lesson', () => {
+    const kick = getSetup('hand-kick').solve(input(1.7));
+    expect(hop.solve(input(1.7)).distances).toEqual(kick.distances);
+    expect(hop.solve(input(1.7, []))).toEqual(getSetup('hand-kick').solve(input(1.7, [])));
+    const { ways } = hop.ways(input(1.7), hop.solve(input(1.7)));
+    expect(ways.map(({ variant, props }) => [variant, props.length])).toEqual([
+      [undefined, 1],
+      ['bare', 0],
+    ]);
+    expect(ways[1]!.less).toBeGreaterThan(0);
+    expect(hop.ways(input(1.7, []), hop.solve(input(1.7, []))).ways).toMatchObject([
+      { props: [], less: 0 },
+    ]);
+    // What was found for the kick counts here, and what is found here counts there.
+    expect(homeOf('hop-in-place', 'gap')).toBe('hand-kick');
+    expect(homeOf('hop-in-place', 'handWidth')).toBe('hand-kick');
   });
 });
 

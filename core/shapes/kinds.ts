@@ -1,13 +1,11 @@
+import { forearmHandsIds } from '../body/hands';
+import type { ShapeRef } from './posed';
 import { shapeIds } from './registry';
 import { stillIds } from './stills';
 
-let kinds: ReadonlySet<string> | null = null;
+const has = (ids: readonly string[], id: string) => ids.includes(id);
 
-/** Every shape a stage may be drawn with, written as the stage writes it. */
-export function getShapeKinds(): ReadonlySet<string> {
-  kinds ??= new Set([
-    ...shapeIds.map((family) => JSON.stringify({ family })),
-    ...stillIds.map((still) => JSON.stringify({ still })),
-  ]);
-  return kinds;
-}
+/** Is there such a shape to draw a stage with? What comes from a file may name any. */
+export const isShape = (shape: ShapeRef): boolean =>
+  ('still' in shape ? has(stillIds, shape.still) : has(shapeIds, shape.family)) &&
+  (shape.hands === undefined || has(forearmHandsIds, shape.hands));

@@ -3,7 +3,9 @@
  * drawn is what is listed.
  */
 import type { Body } from '../body/body';
+import type { ForearmHandsId } from '../body/hands';
 import type { FigureJoints } from '../posture/joints';
+import type { AlongLine } from '../setups/forearms';
 import { getSetup, type SetupId } from '../setups/registry';
 import type { Ranges, SetupInput, SetupResult } from '../setups/setup';
 import type { DialValues } from './dials';
@@ -15,14 +17,22 @@ import { getStill, type StillId } from './stills';
 import { getDials, toPosture, valuesFrom } from './values';
 
 /** The nearest shape that can be drawn at a person's own size. */
-export type ShapeRef = { readonly family: ShapeId } | { readonly still: StillId };
+export type ShapeRef = ({ readonly family: ShapeId } | { readonly still: StillId }) & {
+  /** How the hands lie in it, where that is not for anybody to choose. */
+  readonly hands?: ForearmHandsId;
+};
 
 export interface PosedShape extends Still {
   /** What the model says of it; `null` for a shape without loads. */
   readonly loads: Loads | null;
   /** The numbers it was solved from. */
   readonly values: DialValues;
+  /** How forearms and hands run; absent: flat, or not on them. */
+  readonly along?: AlongLine;
 }
+
+/** Who is posed, and how their hands lie where they may choose. */
+type Posed = Pick<SetupInput, 'body' | keyof Ranges> & { readonly along?: AlongLine };
 
 /** The ranges as the loads know them. */
 export const toMeasuredRanges = ({
@@ -39,10 +49,28 @@ export function headUp(joints: FigureJoints): FigureJoints {
   return y >= 0 ? joints : { ...joints, crown: [x, 0] };
 }
 
-/** A shape with loads where its pose is, with its wall and everything it rests on. */
-export function placeLoaded(body: Body, family: ShapeId, { pose }: Loads): Still {
+/** The forearms on the floor as they run ahead of the elbows; nothing of the pose hangs on it. */
+function withHands(joints: FigureJoints, along: AlongLine | undefined): FigureJoints {
+  if (along === undefined) return joints;
+  const [x, y] = joints.elbow;
+  const wristX = x + along.forearm;
+  return { ...joints, wrist: [wristX, y], fingertip: [wristX + along.hand, y] };
+}
+
+/**
+ * A shape with loads where its pose is, with its wall and everything it rests on.
+ *
+ * @param along how forearms and hands run, in shapes that have chosen hands; absent: flat
+ */
+export function placeLoaded(
+  body: Body,
+  family: ShapeId,
+  { pose }: Loads,
+  along?: AlongLine,
+): Still {
   const shape = getShape(family);
-  const joints = headUp(pose.joints);
+  const posed = headUp(pose.joints);
+  const joints = shape.hasChosenHands ? withHands(posed, along) : posed;
   const wall: WallFace | undefined = pose.wall
     ? { x: pose.wall.at[0], side: pose.wall.side }
     : shape.wall?.(joints);
@@ -81,22 +109,25 @@ export function withAround<P extends Placed & Pick<PosedShape, 'rests' | 'dimens
  * @throws UnreachableProblem when this body cannot be in the shape at these distances
  */
 export function poseShape(
-  input: Pick<SetupInput, 'body' | keyof Ranges>,
+  input: Posed,
   shape: ShapeRef,
   setup: SetupId | undefined,
   result: SetupResult | null,
 ): PosedShape {
-  const { body } = input;
+  const { body, along } = input;
+  const hands = along === undefined ? {} : { along };
   const distances = result?.distances ?? [];
   if ('still' in shape) {
-    const { dials, solve } = getStill(shape.still);
+    const { dials, solve, hasChosenHands } = getStill(shape.still);
     const values = valuesFrom(dials, body, distances);
-    return withAround({ ...solve(body, values), loads: null, values }, setup, result, body);
+    const still = solve(body, values);
+    const joints = hasChosenHands ? withHands(still.joints, along) : still.joints;
+    return withAround({ ...still, joints, loads: null, values, ...hands }, setup, result, body);
   }
   const values = valuesFrom(getDials(shape.family), body, distances);
   const loads = computeLoads(body, toPosture(shape.family, values), toMeasuredRanges(input));
   return withAround(
-    { ...placeLoaded(body, shape.family, loads), loads, values },
+    { ...placeLoaded(body, shape.family, loads, along), loads, values, ...hands },
     setup,
     result,
     body,

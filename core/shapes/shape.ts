@@ -78,6 +78,8 @@ export interface Shape<Id extends ShapeId = ShapeId> {
   readonly isLow?: true;
   /** On the back: drawn facing the other way. */
   readonly isOnBack?: true;
+  /** On the forearms, with the hands as the person or the school chooses. */
+  readonly hasChosenHands?: true;
   readonly dials: readonly Dial[];
   /** @throws UnreachableProblem when the geometry cannot close */
   readonly solve: (body: Body, parameters: PostureParameters[Id]) => Pose;
@@ -91,7 +93,7 @@ export interface Shape<Id extends ShapeId = ShapeId> {
 }
 
 /** A shape that is drawn to scale without loads: the model has none to give for it. */
-export interface StillShape {
+export interface StillShape extends Pick<Shape, 'hasChosenHands'> {
   readonly label: string;
   readonly dials: readonly Dial[];
   readonly solve: (body: Body, values: DialValues) => Still;

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { comingMeeting } from './course';
 import { addDays, daysBetween, dayNumber, findDayNumber, sayDay } from './day';
+import { formatAlong, formatStretch, sayTooLow } from './along';
 import { formatFigure, formatHeight, formatLength, parseHeight, parseLength } from './length';
 
 describe('typed lengths', () => {
@@ -49,6 +50,21 @@ describe('typed lengths', () => {
     expect(formatFigure(0.0065, 'in')).toBe('¼');
     expect(formatHeight(1.7, 'in')).toBe('5′ 7″');
     expect(formatHeight(1.829, 'in')).toBe('6′ 0″');
+  });
+
+  it('says a length along a wall to a tenth of a metre, or an inch', () => {
+    expect(formatAlong(6.04, 'cm')).toBe('6.0 m');
+    expect(formatAlong(6.04, 'in')).toBe('19′\u00a010″');
+    expect(formatStretch(0.9, 1.8, 'cm')).toBe('0.9 to 1.8 m');
+    expect(formatStretch(0.9, 1.8, 'in')).toBe('2′\u00a011″ to 5′\u00a011″');
+  });
+
+  it('says that a room is too low so that it reads so', () => {
+    expect(sayTooLow(2.31, 2.2, 'cm')).toBe('needs 2.31 m of height, the room has 2.20 m');
+    // Both are nearest to 7′ 3″.
+    expect(sayTooLow(2.216, 2.203, 'in')).toBe(
+      'needs 7′\u00a04″ of height, the room has 7′\u00a02″',
+    );
   });
 
   it('comes back within half a mark of what was shown', () => {

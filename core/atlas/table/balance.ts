@@ -191,9 +191,33 @@ export const balanceMoves = {
         words: 'plank',
       },
       {
-        pose: { from: plank, turn: { farArm: [180, 180, 90] }, held: ['wrist', 'ankle'] },
+        pose: { from: plank, turn: { farArm: [180, 180, -90] }, held: ['wrist', 'ankle'] },
         words: 'on one side, the upper arm up, one line',
         stayS: 2,
+      },
+    ],
+  },
+  'side-forearm-plank': {
+    held: ['elbow'],
+    goes: 'to-and-fro',
+    main: 1,
+    keys: [
+      {
+        pose: {
+          from: { still: 'forearm-plank' },
+          turn: { farArm: [0, 0, 0] },
+          held: ['elbow', 'ankle'],
+        },
+        words: 'forearm plank',
+      },
+      {
+        pose: {
+          from: { still: 'forearm-plank' },
+          turn: { farArm: [180, -90, -90] },
+          held: ['elbow', 'ankle'],
+        },
+        words: 'on one forearm, the upper arm up, one line',
+        stayS: 3,
       },
     ],
   },

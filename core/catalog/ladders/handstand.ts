@@ -262,7 +262,7 @@ export const handstand = {
     tries: 6,
     waysUp: ['straight-leg', 'bent-knee', 'straddle', 'slow-leg'],
     isHop: true,
-    recipe: 'hand-kick',
+    recipe: 'hop-in-place',
     shape: { family: 'dog' },
   },
   HB11: {

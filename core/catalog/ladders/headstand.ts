@@ -66,7 +66,7 @@ export const headstand = {
     columns: ['mild'],
     loads: { shoulder: 0.8, scapula: 0.7, core: 0.5 },
     strains: [],
-    shape: { family: 'dolphin' },
+    shape: { family: 'dolphin', hands: 'clasped' },
   },
   HS4: {
     family,

@@ -34,6 +34,7 @@ export const claspedForearms: Setup = {
     };
   },
   ways: laidOut(),
+  hands: 'clasped',
   checkFirst: ['Elbows no wider after the clasp than before', 'Head off the floor'],
   assist: noAssist,
   exit: 'Knees down',

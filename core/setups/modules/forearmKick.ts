@@ -1,6 +1,6 @@
 /** Forearm stand, kick at the wall. Source: handbook 04 "Wall distances". */
 import { type Setup } from '../setup';
-import { bodyAlongWall, forearmKickSetup } from '../forearmKick';
+import { forearmKickSetup } from '../forearmKick';
 import { kickShares } from '../shares';
 import { blockWays } from './blockWays';
 import { wallAhead } from './wallAhead';
@@ -29,7 +29,6 @@ export const forearmKick: Setup = {
   },
   ways: (input, result) => blockWays(input, result, (own) => forearmKick.solve(own)),
   hasHands: true,
-  seenAs: (input) => bodyAlongWall(input.body, forearmKickSetup(input)),
   around: wallAhead('elbow'),
   checkFirst: [
     'Elbows at their width, measured again once the hands are set',

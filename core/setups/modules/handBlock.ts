@@ -31,6 +31,7 @@ export const handBlock: Setup = {
     };
   },
   ways: (input, result) => blockWays(withBlock(input), result, (own) => handBlock.solve(own)),
+  hands: 'block',
   checkFirst: ['Block flat, long face across'],
   assist: noAssist,
   exit: 'Knees down',

@@ -5,6 +5,7 @@ import { fromFloor, type Shape } from '../shape';
 export const dolphin: Shape<'dolphin'> = {
   label: 'Dolphin',
   group: 'Forearms',
+  hasChosenHands: true,
   mayLiftLeg: true,
   isLow: true,
   dials: [

@@ -5,6 +5,7 @@ import { noDimensions, type Shape } from '../shape';
 export const forearmStand: Shape<'forearmStand'> = {
   label: 'Forearm stand, free',
   group: 'Forearms',
+  hasChosenHands: true,
   dials: [arch],
   solve,
   dimensions: noDimensions,

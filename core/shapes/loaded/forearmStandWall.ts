@@ -5,6 +5,7 @@ import { toWall, type Shape } from '../shape';
 export const forearmStandWall: Shape<'forearmStandWall'> = {
   label: 'Forearm stand, heels on the wall',
   group: 'Forearms',
+  hasChosenHands: true,
   dials: [
     baseAhead('Elbows from the wall', ({ lengths }) => lengths.forearm + lengths.hand + 0.05),
   ],

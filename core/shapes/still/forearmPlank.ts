@@ -2,6 +2,7 @@ import type { Body } from '../../body/body';
 import { bearing, turned } from '../../posture/geometry';
 import type { Point } from '../../posture/joints';
 import { flatForearm, legLengthM, legOnBall } from '../../posture/pose';
+import type { StillShape } from '../shape';
 import { plainStill, type StillPose } from './parts';
 
 /** One line from shoulder to ankle on the forearms. */
@@ -25,4 +26,7 @@ function forearmPlank(body: Body): StillPose {
   };
 }
 
-export const forearmPlankShape = plainStill('Forearm plank', forearmPlank);
+export const forearmPlankShape: StillShape = {
+  ...plainStill('Forearm plank', forearmPlank),
+  hasChosenHands: true,
+};

@@ -1,0 +1,123 @@
+/** What is fetched and measured before anybody comes: what stands where, and how much of it. */
+import type { PieceCount } from '../catalog/pieces';
+import { sayWallOf } from '../room/spanId';
+import { formatStretch } from '../units/along';
+import type { LengthUnits } from '../units/length';
+import type { PlannedFigure } from './option';
+import type { Place } from './places';
+import type { PreparedClass } from './prepared';
+import { findStation, type Station } from './stations';
+import type { ClassPlan } from './writePlan';
+
+/** Where a place is, in words: `north wall, 0.9 to 1.8 m`. A plan as a file speaks in metres. */
+export function placeWords(place: Place, units: LengthUnits = 'cm'): string {
+  switch (place.kind) {
+    case 'lane':
+      return `${sayWallOf(place.span)}, ${formatStretch(place.fromM, place.toM, units)}`;
+    case 'circle':
+      return 'clear circle on the floor';
+    case 'mat':
+      return 'mat on the floor';
+    case 'aside':
+      return 'at the side';
+  }
+}
+
+/** One thing to put somewhere before people come. */
+export interface LayOutLine {
+  readonly letter: string;
+  readonly where: string;
+  readonly props: readonly PieceCount[];
+  /** Besides, for what must be confirmed at the door. */
+  readonly fallbackProps: readonly PieceCount[];
+  readonly people: readonly string[];
+  readonly baseM?: number;
+  /** What is set out by the tape there. */
+  readonly figures?: readonly PlannedFigure[];
+}
+
+/**
+ * What to put where: a line for each station at each place, both sets of props where something is
+ * only open if confirmed at the door.
+ */
+export function listLayOut(
+  plan: Pick<ClassPlan, 'rounds'>,
+  stations: readonly Station[],
+  prepared: Pick<PreparedClass, 'people'>,
+): LayOutLine[] {
+  const lines = new Map<string, LayOutLine & { people: string[] }>();
+  for (const { people } of plan.rounds) {
+    for (const { id, option, place } of people) {
+      const station = findStation(stations, option);
+      if (station === undefined || option === null) continue;
+      const where = placeWords(place);
+      const key = `${station.letter}|${where}|${place.kind === 'lane' ? place.fromM : id}`;
+      const known = lines.get(key);
+      if (known !== undefined) {
+        if (!known.people.includes(id)) known.people.push(id);
+        continue;
+      }
+      const own = prepared.people.find((person) => person.id === id);
+      const beside = own?.options.find((one) => one.id === option.fallback);
+      lines.set(key, {
+        letter: station.letter,
+        where,
+        props: option.props,
+        fallbackProps: beside?.props ?? [],
+        people: [id],
+        ...(option.baseM === undefined ? {} : { baseM: option.baseM }),
+        ...(option.figures === undefined ? {} : { figures: option.figures }),
+      });
+    }
+  }
+  return [...lines.values()].sort(
+    (a, b) =>
+      a.letter.length - b.letter.length || (a.letter < b.letter ? -1 : a.letter > b.letter ? 1 : 0),
+  );
+}
+
+interface PlacedRounds {
+  readonly rounds: readonly {
+    readonly people: readonly {
+      readonly id: string;
+      readonly letter: string | null;
+      readonly place: Place;
+    }[];
+  }[];
+}
+
+/** Where a line of a kept plan is laid out, in the studio's units. */
+export function layOutWhere(
+  plan: PlacedRounds,
+  line: Pick<LayOutLine, 'letter' | 'where' | 'people'>,
+  units: LengthUnits,
+): string {
+  const there = plan.rounds
+    .flatMap(({ people }) => people)
+    .find(
+      ({ id, letter, place }) =>
+        letter === line.letter && line.people.includes(id) && placeWords(place) === line.where,
+    );
+  return there === undefined ? line.where : placeWords(there.place, units);
+}
+
+interface OutInRounds {
+  readonly rounds: readonly {
+    readonly pieces: readonly {
+      readonly row: string;
+      readonly used: number;
+      readonly of: number;
+    }[];
+  }[];
+}
+
+/** The most of each row that is out at once. */
+export function listOut(plan: OutInRounds): { row: string; most: number; of: number }[] {
+  const rows = new Map<string, { most: number; of: number }>();
+  for (const { pieces } of plan.rounds) {
+    for (const { row, used, of } of pieces) {
+      rows.set(row, { most: Math.max(rows.get(row)?.most ?? 0, used), of });
+    }
+  }
+  return [...rows].map(([row, counts]) => ({ row, ...counts })).filter(({ most }) => most > 0);
+}
