@@ -20,6 +20,13 @@ export interface OwnPiece {
   readonly spec: PieceSpec;
 }
 
+/** How many of a piece a course has. */
+export interface Shelf {
+  readonly courseId: number;
+  readonly count: number;
+  readonly worn: number;
+}
+
 const keyOf = (id: number): OwnPieceId => `own-${id}`;
 
 export function listOwnPieces(db: Db): OwnPiece[] {
@@ -47,9 +54,28 @@ const toRow = ({ standsOnEdge, refolds, stacks, ...spec }: PieceSpec) => ({
   stacks: stacks === true,
 });
 
-/** @returns the name of the new piece */
-export function addOwnPiece(db: Db, spec: PieceSpec): OwnPieceId {
-  return keyOf(db.insert(ownPiece).values(toRow(spec)).returning({ id: ownPiece.id }).get().id);
+/**
+ * @param id of one that was here before
+ * @returns the name of the new piece
+ */
+export function addOwnPiece(db: Db, spec: PieceSpec, id?: number): OwnPieceId {
+  const row = { ...toRow(spec), ...(id === undefined ? {} : { id }) };
+  return keyOf(db.insert(ownPiece).values(row).returning({ id: ownPiece.id }).get().id);
+}
+
+/** Where a piece of the teacher's own is counted. */
+export const listShelves = (db: Db, id: number): Shelf[] =>
+  db
+    .select({ courseId: cupboard.courseId, count: cupboard.count, worn: cupboard.worn })
+    .from(cupboard)
+    .where(eq(cupboard.piece, keyOf(id)))
+    .all();
+
+export function addShelf(db: Db, id: number, shelf: Shelf): void {
+  db.insert(cupboard)
+    .values({ ...shelf, piece: keyOf(id) })
+    .onConflictDoNothing()
+    .run();
 }
 
 export function saveOwnPiece(db: Db, id: number, spec: PieceSpec): void {

@@ -8,7 +8,7 @@ export const scriptBudgets = {
   '/people/1': 180,
   '/floor': 178,
   '/plan': 346,
-  '/bench': 302,
+  '/bench': 303,
   '/room': 273,
 } as const;
 

@@ -21,6 +21,15 @@ export const action =
       return useCase(...asked);
     });
 
+/**
+ * A change that the screen that asks shows already: it is not read anew for it, and has to see to it
+ * that no other screen shows what was before (`router.refresh()`).
+ */
+export const shownAction =
+  <Asked extends unknown[], T>(useCase: UseCase<Asked, T>): Action<Asked, T> =>
+  (...asked) =>
+    run(() => useCase(...asked), true);
+
 /** The same for what changes nothing. */
 export const question =
   <Asked extends unknown[], T>(useCase: UseCase<Asked, T>): Action<Asked, T> =>

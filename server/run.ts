@@ -52,14 +52,16 @@ export async function look<T>(ask: Change<T>): Promise<Outcome<T>> {
 /**
  * Runs a change of the teacher's; whatever goes wrong inside stays inside, and the screens are read
  * anew. Every action goes through here or through `look`: both refuse whoever is not the teacher.
+ *
+ * @param isShown the screen that asks shows the change already, and sees to what others show
  */
-export async function run<T>(change: Change<T>): Promise<Outcome<T>> {
+export async function run<T>(change: Change<T>, isShown = false): Promise<Outcome<T>> {
   const asker = readAsker(await headers());
   if (!isFor('teacher', asker)) return refuse(notYours);
   try {
     await whenIdle();
     const outcome = await askingAs(asker, change);
-    if (outcome.ok) revalidatePath('/', 'layout');
+    if (outcome.ok && !isShown) revalidatePath('/', 'layout');
     return outcome;
   } catch (error) {
     return refuse({

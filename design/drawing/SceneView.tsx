@@ -1,4 +1,4 @@
-import type { CSSProperties, ReactNode } from 'react';
+import { useMemo, type CSSProperties, type ReactNode } from 'react';
 import type { Scene } from '@/core/drawing/scene';
 import { toPicture, type Picture } from '@/core/drawing/svg';
 import classes from './scene.module.css';
@@ -27,6 +27,8 @@ interface PictureViewProps {
  */
 export function PictureView({ picture, label, printScale, isFluid, children }: PictureViewProps) {
   const { widthPx, heightPx, pxPerM, sentences, elements } = picture;
+  // The same object for the same text: for another one React would parse and lay it all out again.
+  const html = useMemo(() => ({ __html: elements }), [elements]);
   return (
     <svg
       role={children ? 'group' : 'img'}
@@ -38,7 +40,7 @@ export function PictureView({ picture, label, printScale, isFluid, children }: P
       style={printScale === undefined ? undefined : printWidth(picture, printScale)}
       data-px-per-m={pxPerM}
     >
-      <g dangerouslySetInnerHTML={{ __html: elements }} />
+      <g dangerouslySetInnerHTML={html} />
       {children}
     </svg>
   );

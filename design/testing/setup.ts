@@ -1,7 +1,12 @@
 /** What the component tests need of a browser that their stand-in does not have. */
 import '@testing-library/jest-dom';
 
+import { configure } from '@testing-library/react';
+
 import { TextDecoder, TextEncoder } from 'node:util';
+
+// Patience here as well: what is waited for comes, however busy the machine is.
+configure({ asyncUtilTimeout: 20_000 });
 
 class NoObserver {
   observe(): void {

@@ -1,3 +1,4 @@
+import { sidesOfCheck } from '@/core/catalog/askedSides';
 import { checkKey } from '@/core/catalog/keys';
 import { z } from 'zod';
 import { baseIds, faultIds, type CheckKey, type CheckSpec } from '@/core/catalog/checks';
@@ -76,7 +77,10 @@ export function readRecordForm(
   else if (dayNumber(context.today) - day > oldestYears * 366) {
     problems.date = `Further back than ${oldestYears} years cannot be.`;
   }
-  if (spec.hasSides && form.side === null) problems.side = 'Say which side.';
+  // A range without a side was the same on both.
+  if (spec.hasSides && form.side === null && !sidesOfCheck(spec).includes('both')) {
+    problems.side = 'Say which side.';
+  }
   if (spec.byBase && form.base === null) problems.base = 'Say hands, forearms or head.';
   const { reading } = form;
   const coarse = reading && findCoarse(spec, reading.error);

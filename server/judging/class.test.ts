@@ -90,20 +90,28 @@ describe('the made-up course', () => {
   it('carries nothing of anybody’s health into the plan or its text', () => {
     const view = openDemo();
     const plan = planPrepared(highs, view.prepared, toWishes(view.wishes));
-    const text = writeMarkdown(plan, {
+    const words = {
       heading: 'A *class*',
       startsAt: '18:30',
-      nameOf: (id) => id,
+      nameOf: (id: string) => id,
       people: view.prepared.people,
       drills: drillsOf(view.prepared),
-    });
+    };
+    const text = writeMarkdown(plan, { ...words, units: 'cm' });
+    // Along a wall in the studio's own units, in the rounds and on the list to lay out.
+    const inFeet = writeMarkdown(plan, { ...words, units: 'in' });
+    const along = / wall, \d\.\d to \d+\.\d m\b/g;
+    const alongInFeet = / wall, \d+′\s\d+″ to \d+′\s\d+″/g;
+    expect(text.match(along)!.length).toBeGreaterThan(plan.rounds.length);
+    expect(inFeet.match(alongInFeet)).toHaveLength(text.match(along)!.length);
+    expect(inFeet).not.toMatch(along);
     // Who sits something out is told what instead.
     expect(text).toMatch(/; instead, \d+/);
     expect(text).toContain('# A \\*class\\*');
     expect(text).toMatch(/- 18:30 Arrive/);
-    for (const words of [JSON.stringify(plan), text, JSON.stringify(view.prepared)]) {
+    for (const said of [JSON.stringify(plan), text, JSON.stringify(view.prepared)]) {
       for (const word of ['glaucoma', 'pregnan', 'osteopor', 'blood', 'vertigo', 'carpal']) {
-        expect(words.toLowerCase()).not.toContain(word);
+        expect(said.toLowerCase()).not.toContain(word);
       }
     }
   });

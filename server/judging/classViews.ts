@@ -138,13 +138,15 @@ export function prepareCourse(
 ): PreparedClass {
   const pieces = listPieces(db, course.id);
   const cases = readCases(db, people, () => ({ school, day, pieces }));
+  const { breathSeconds, units } = getSettings(db);
   return prepareOnce({
     ...toWishes(wishes),
     families: wishes.families,
     room: findRoom(db, course.id).room,
     pieces,
     school,
-    breathSeconds: getSettings(db).breathSeconds,
+    breathSeconds,
+    units,
     people: people.map((person) => ({
       id: memberId(person),
       body: person.body,

@@ -7,6 +7,7 @@ import {
   type FaultId,
 } from '@/core/catalog/checks';
 import type { MoveId } from '@/core/atlas/moves';
+import { sidesOfCheck, type AskedSide } from '@/core/catalog/askedSides';
 import { moveOfCheck } from '@/core/catalog/checkKinds';
 import type { CheckDemand, Demand } from '@/core/catalog/demand';
 import { sayValue, unitOf } from '@/core/catalog/sayCheck';
@@ -30,7 +31,8 @@ export interface GateRow {
   readonly figures: string;
   readonly valueKind: ValueKind;
   readonly unitLabel: string;
-  readonly hasSides: boolean;
+  /** To choose from; empty: there are none to it. */
+  readonly sides: readonly AskedSide[];
   readonly voidedBy: readonly FaultId[];
   readonly isAtDoor: boolean;
   /** How it is taken; absent for a check of the teacher's own. */
@@ -99,7 +101,7 @@ export function toGateRow(item: GateItem, school: School): GateRow {
       figures: reasons,
       valueKind: 'pass',
       unitLabel: '',
-      hasSides: false,
+      sides: [],
       voidedBy: [],
       isAtDoor: false,
     };
@@ -121,7 +123,7 @@ export function toGateRow(item: GateItem, school: School): GateRow {
     figures: isFigured ? `${now}${bar} · ${reasons}` : reasons,
     valueKind: valueKindOf(spec),
     unitLabel: unitOf(spec),
-    hasSides: spec.hasSides ?? false,
+    sides: sidesOfCheck(spec),
     voidedBy: spec.voidedBy,
     isAtDoor: item.isAtDoor === true,
     ...wordsOf(recorded.check, recorded.base ?? null, spec),
@@ -139,7 +141,7 @@ export function rowOf(check: CheckKey, base: BaseId | null, spec: CheckSpec): Ga
     figures: '',
     valueKind: valueKindOf(spec),
     unitLabel: unitOf(spec),
-    hasSides: spec.hasSides ?? false,
+    sides: sidesOfCheck(spec),
     voidedBy: spec.voidedBy,
     isAtDoor: false,
     ...wordsOf(check, base, spec),

@@ -3,7 +3,7 @@ import type { MoveId } from '@/core/atlas/moves';
 import type { DrillKey } from '@/core/catalog/drills';
 import { doneByAll } from '@/core/compose/sittingOut';
 import type { StageSpec, StageKey } from '@/core/catalog/stage';
-import type { CheckSpec } from '@/core/catalog/checks';
+import type { CheckSpec, Scoring } from '@/core/catalog/checks';
 import type { BodyRegion } from '@/core/catalog/regions';
 import { faultsAt, sayAt, watchAt } from '@/core/ladder/eyeWords';
 import { drillLiftsFeet, liftsFeet, regionsOf } from '@/core/ladder/asked';
@@ -57,7 +57,7 @@ export interface FloorMember {
 export interface FloorCheck {
   readonly check: CheckKey;
   readonly label: string;
-  readonly kind: string;
+  readonly kind: Scoring['kind'];
   readonly unit?: string;
   readonly bar: number;
   readonly most: number;
