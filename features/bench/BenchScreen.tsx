@@ -18,7 +18,7 @@ import { stillIds, stillTable, type StillId } from '@/core/shapes/stills';
 import { formatHeight, type LengthUnits } from '@/core/units/length';
 import type { BenchView } from '@/server/judging/views';
 import { SceneView } from '@/design/drawing/SceneView';
-import { showSaved } from '@/design/notices';
+import { showProblem, showSaved } from '@/design/notices';
 import { writeAddress } from './address';
 import { BenchCard } from './BenchCard';
 import { BenchDrawing } from './BenchDrawing';
@@ -62,7 +62,7 @@ export function BenchScreen({ view, start }: BenchScreenProps) {
   const bench = useBench(view, start);
   const [still, setStill] = useState<StillId | null>(start.still);
   const { units } = view.settings;
-  const { state, body, values, loads, ghost, problem } = bench;
+  const { state, body, along, values, loads, ghost, problem } = bench;
   const { personId, heightM, family } = state;
   useEffect(() => {
     // In place: a slider being dragged is no step to go back to.
@@ -80,7 +80,7 @@ export function BenchScreen({ view, start }: BenchScreenProps) {
     loads === null
       ? null
       : drawBench(
-          { body, family: state.family, values, loads, ...(ghost ? { ghost } : {}) },
+          { body, family: state.family, values, loads, along, ...(ghost ? { ghost } : {}) },
           { ...benchSheet(state.family), units },
         );
   const figures =
@@ -96,8 +96,12 @@ export function BenchScreen({ view, start }: BenchScreenProps) {
       ...getDials(state.family).map((dial) => `${dial.label}: ${sayValue(dial, values, units)}`),
       ...figures.map((figure) => `${figure.label}: ${figure.value}`),
     ];
-    await navigator.clipboard.writeText(lines.join('\n'));
-    showSaved('Copied as text.');
+    try {
+      await navigator.clipboard.writeText(lines.join('\n'));
+      showSaved('Copied as text.');
+    } catch {
+      showProblem('This browser did not let it be copied. Print it, or save the drawing.');
+    }
   };
   const save = () => {
     if (scene === null) return;
@@ -112,7 +116,7 @@ export function BenchScreen({ view, start }: BenchScreenProps) {
   };
 
   if (still !== null) {
-    const stillScene = drawStill(still, body, { widthPx: 820, heightPx: 560, units });
+    const stillScene = drawStill(still, { body, along }, { widthPx: 820, heightPx: 560, units });
     return (
       <div className={classes.bench}>
         <div className={classes.controls}>

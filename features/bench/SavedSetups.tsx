@@ -9,6 +9,7 @@ import { getDials } from '@/core/shapes/values';
 import { formatLength, type LengthUnits } from '@/core/units/length';
 import { keepSetupAction } from '@/features/person/actions';
 import type { BenchPerson } from '@/server/judging/views';
+import { sayDay } from '@/core/units/day';
 import { showProblems } from '@/design/notices';
 import { offerUndo } from './offerUndo';
 import classes from './bench.module.css';
@@ -63,7 +64,7 @@ export function SavedSetups({ person, family, values, units, onUse }: SavedSetup
           {[...own].reverse().map((setup) => (
             <li key={setup.id}>
               <button type="button" onClick={() => onUse(setup.values)}>
-                {setup.savedOn}: {say(setup.values) || 'as drawn'}
+                {sayDay(setup.savedOn)}: {say(setup.values) || 'as drawn'}
               </button>
               {setup.note && <span> {setup.note}</span>}
             </li>

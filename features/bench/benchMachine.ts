@@ -12,6 +12,7 @@ import { getDials, toPosture, usualValues, valuesFrom } from '@/core/shapes/valu
 import { computeLoads, type Loads, type MeasuredRanges } from '@/core/shapes/loads';
 import { InputProblem } from '@/core/problem';
 import { getSetup, keptDistances } from '@/core/setups/registry';
+import { forearmsAlong, type AlongLine } from '@/core/setups/forearms';
 import type { SetupInput } from '@/core/setups/setup';
 import { toMeasuredRanges } from '@/core/shapes/posed';
 import type { BenchPerson, BenchView } from '@/server/judging/views';
@@ -114,6 +115,8 @@ export interface Held {
   readonly body: Body;
   readonly values: DialValues;
   readonly loads: Loads | null;
+  /** How forearms and hands run, in shapes that have chosen hands. */
+  readonly along: AlongLine;
   /** Why the posture cannot follow the dials any further; `null`: it does. */
   readonly problem: string | null;
   readonly ghost?: BenchGhost;
@@ -153,29 +156,35 @@ const rangesOf = ({ people }: BenchView, { personId }: BenchState): MeasuredRang
 const solve = (view: BenchView, state: BenchState, body: Body): Loads | string =>
   trySolve(body, state.family, state.values, state.oneLeg, rangesOf(view, state));
 
+const alongOf = (view: BenchView, personId: number | null, body: Body): AlongLine =>
+  forearmsAlong(benchInput(view, personId, body));
+
 function ghostOf(
-  { people }: BenchView,
+  view: BenchView,
   state: BenchState,
   body: Body,
   values: DialValues | undefined,
 ): BenchGhost | undefined {
   if (state.compare === 'nobody') return undefined;
-  const otherBody =
-    state.compare === 'person' ? bodyOf(people, state.otherPersonId, state.heightM) : body;
+  const otherId = state.compare === 'person' ? state.otherPersonId : state.personId;
+  const otherBody = state.compare === 'person' ? bodyOf(view.people, otherId, state.heightM) : body;
   const family = state.compare === 'shape' ? state.otherFamily : state.family;
   // Another person in the very same set-up; another shape at its usual one.
   const own = state.compare === 'person' && values ? values : usualValues(family, otherBody);
   const loads = trySolve(otherBody, family, own, false);
-  return typeof loads === 'string' ? undefined : { body: otherBody, family, loads };
+  if (typeof loads === 'string') return undefined;
+  return { body: otherBody, family, loads, along: alongOf(view, otherId, otherBody) };
 }
 
 /** The posture that is shown: of the dials where it closes, else the last one that did. */
 export function holdBench(view: BenchView, { state, reached }: BenchMachine): Held {
   const body = bodyOf(view.people, state.personId, state.heightM);
+  const along = alongOf(view, state.personId, body);
   const wanted = solve(view, state, body);
   if (typeof wanted !== 'string') {
     const ghost = ghostOf(view, state, body, state.values);
-    return { body, values: state.values, loads: wanted, problem: null, ...(ghost && { ghost }) };
+    const held = { body, along, values: state.values, loads: wanted, problem: null };
+    return { ...held, ...(ghost && { ghost }) };
   }
   const usual = { ...state, values: usualValues(state.family, body) };
   const fallback = solve(view, usual, body);
@@ -185,6 +194,7 @@ export function holdBench(view: BenchView, { state, reached }: BenchMachine): He
   const ghost = ghostOf(view, state, body, last?.values);
   return {
     body,
+    along,
     values: last?.values ?? state.values,
     loads: last?.loads ?? null,
     problem: wanted,

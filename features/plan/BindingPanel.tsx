@@ -1,3 +1,5 @@
+import { bindingWords, moreWords } from '@/core/compose/bindingWords';
+import type { LengthUnits } from '@/core/units/length';
 import type { PlanFile } from '@/core/files/planFile';
 import type { ClassMember } from '@/server/judging/classViews';
 import { shortNames } from '@/features/evening/names';
@@ -7,6 +9,7 @@ interface BindingPanelProps {
   readonly plan: PlanFile;
   readonly members: readonly ClassMember[];
   readonly isAsking: boolean;
+  readonly units: LengthUnits;
 }
 
 const mostLines = 7;
@@ -14,7 +17,7 @@ const mostLines = 7;
 const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 
 /** What stands in the way, what would free it, and what one more of a thing would do. */
-export function BindingPanel({ plan, members, isAsking }: BindingPanelProps) {
+export function BindingPanel({ plan, members, isAsking, units }: BindingPanelProps) {
   const names = shortNames(members);
   const list = (ids: readonly string[]) => ids.map((id) => names.get(id) ?? id).join(', ');
   const broken = plan.pins.filter(({ isKept }) => !isKept);
@@ -32,7 +35,9 @@ export function BindingPanel({ plan, members, isAsking }: BindingPanelProps) {
         <div className={classes.relief}>
           {plan.relief.more.length > 0 ? (
             <p>
-              <strong>{capital(plan.relief.more.map(({ words }) => words).join(' and '))}</strong>{' '}
+              <strong>
+                {capital(plan.relief.more.map((one) => moreWords(one, units)).join(' and '))}
+              </strong>{' '}
               would give {list(plan.relief.people)} all that was asked.
             </p>
           ) : (
@@ -60,7 +65,7 @@ export function BindingPanel({ plan, members, isAsking }: BindingPanelProps) {
         <ul>
           {telling.slice(0, mostLines).map((one) => (
             <li key={`${one.what}${one.id}`}>
-              {capital(one.words)}
+              {capital(bindingWords(one, units))}
               {one.serves.length > 0 && ` (${list(one.serves)})`}
             </li>
           ))}
@@ -68,8 +73,7 @@ export function BindingPanel({ plan, members, isAsking }: BindingPanelProps) {
       )}
       {idle.length > 0 && (
         <p className={classes.quiet}>
-          No difference: {idle.map(({ words }) => words.replace(/: no difference$/, '')).join(', ')}
-          .
+          No difference: {idle.map((one) => moreWords(one, units)).join(', ')}.
         </p>
       )}
       {isAsking && plan.binding.length === 0 && <p className={classes.quiet}>Still asking.</p>}

@@ -35,17 +35,23 @@ const others = {
 
 type Other = keyof typeof others;
 
-interface ComparePanelProps {
-  readonly planner: Planner;
+/** The other plan, and what it is another one of: what was composed for other wishes says nothing here. */
+interface Found extends Pick<Planner, 'wishes' | 'prepared'> {
+  readonly which: Other;
+  readonly plan: PlanFile;
+}
+
+interface ComparePanelProps extends Pick<Planner, 'wishes' | 'prepared'> {
   readonly plan: PlanFile;
   readonly members: readonly ClassMember[];
 }
 
 /** The plan beside another one: who would do something else, and what it would be worth. */
-export function ComparePanel({ planner, plan, members }: ComparePanelProps) {
+export function ComparePanel({ plan, wishes, prepared, members }: ComparePanelProps) {
   const [which, setWhich] = useState<Other>('helper');
-  const [found, setFound] = useState<{ which: Other; plan: PlanFile } | null>(null);
+  const [found, setFound] = useState<Found | null>(null);
   const [isBusy, setBusy] = useState(false);
+  const [problem, setProblem] = useState('');
   const worker = useRef<Worker | null>(null);
   useEffect(() => () => worker.current?.terminate(), []);
   const names = shortNames(members);
@@ -57,14 +63,24 @@ export function ComparePanel({ planner, plan, members }: ComparePanelProps) {
     });
     worker.current = own;
     setBusy(true);
+    setProblem('');
+    const end = () => {
+      own.terminate();
+      setBusy(false);
+    };
     own.addEventListener('message', ({ data }: MessageEvent<ComposeAnswer>) => {
-      if (data.kind === 'proved') setFound({ which, plan: data.plan });
-      if (data.kind === 'proved' || data.kind === 'failed') setBusy(false);
+      if (data.kind === 'proved') setFound({ which, plan: data.plan, wishes, prepared });
+      if (data.kind === 'failed') setProblem('That plan could not be composed.');
+      if (data.kind === 'proved' || data.kind === 'failed') end();
+    });
+    own.addEventListener('error', () => {
+      setProblem('The solver did not come. Try again, or load the page anew.');
+      end();
     });
     const question: ComposeQuestion = {
       kind: 'compose',
-      prepared: planner.prepared,
-      wishes: toWishes(others[which].of(planner.wishes)),
+      prepared,
+      wishes: toWishes(others[which].of(wishes)),
       before: {},
       withBinding: false,
     };
@@ -86,7 +102,8 @@ export function ComparePanel({ planner, plan, members }: ComparePanelProps) {
           Compose beside
         </Button>
       </div>
-      {found && (
+      {problem !== '' && <p role="alert">{problem}</p>}
+      {found !== null && found.wishes === wishes && found.prepared === prepared && (
         <Differences
           now={plan}
           other={found.plan}

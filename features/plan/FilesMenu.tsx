@@ -8,6 +8,7 @@ import { IconChevronDown } from '@tabler/icons-react';
 import { takeFileAction } from './actions';
 import type { PlanFile } from '@/core/files/planFile';
 import { writeMarkdown } from '@/core/files/planMarkdown';
+import type { LengthUnits } from '@/core/units/length';
 import type { Taken } from './change';
 import type { ClassMember } from '@/server/judging/classViews';
 import { showProblems } from '@/design/notices';
@@ -21,12 +22,13 @@ interface FilesMenuProps {
   readonly startsAt: string;
   readonly people: PreparedClass['people'];
   readonly drills: DrillBook;
+  readonly units: LengthUnits;
   readonly onTaken: (taken: Taken) => void;
 }
 
 /** The plan and the class as files, out and in. */
 export function FilesMenu(props: FilesMenuProps) {
-  const { courseId, plan, members, people, drills, heading, startsAt, onTaken } = props;
+  const { courseId, plan, members, people, drills, heading, startsAt, units, onTaken } = props;
   const names = new Map(members.map(({ id, name }) => [id, name]));
   const take = async (file: File | null) => {
     if (file === null) return;
@@ -66,6 +68,7 @@ export function FilesMenu(props: FilesMenuProps) {
                     nameOf: (id) => names.get(id) ?? id,
                     people,
                     drills,
+                    units,
                   }),
                 )
               }

@@ -1,6 +1,6 @@
-import { rowLabel } from '@/core/compose/resources';
+import { propWords, rowLabel } from '@/core/compose/resources';
 import type { PlannedFigure } from '@/core/compose/option';
-import { listOut, propWords } from '@/core/compose/stations';
+import { layOutWhere, listOut } from '@/core/compose/layOut';
 import type { PlanFile } from '@/core/files/planFile';
 import { figureWords } from '@/features/evening/figureWords';
 import { shortNames } from '@/features/evening/names';
@@ -64,9 +64,10 @@ function layOutRows(view: ClassView, plan: PlanFile): LayOutRow[] {
   const rows = new Map<string, LayOutRow>();
   for (const line of plan.layOut) {
     const what = toProps(line.props) + tapeWords(view, plan, line);
+    const where = layOutWhere(plan, line, view.settings.units);
     const beside = line.fallbackProps.length === 0 ? '' : toProps(line.fallbackProps);
-    const key = JSON.stringify([line.where, what, beside]);
-    const row = rows.get(key) ?? { letters: [], where: line.where, what, beside, people: [] };
+    const key = JSON.stringify([where, what, beside]);
+    const row = rows.get(key) ?? { letters: [], where, what, beside, people: [] };
     rows.set(key, row);
     if (!row.letters.includes(line.letter)) row.letters.push(line.letter);
     row.people.push(...line.people.filter((id) => !row.people.includes(id)));

@@ -13,6 +13,7 @@ import { LinkButton } from '@/design/LinkButton';
 import { showSaved } from '@/design/notices';
 import { BindingPanel } from './BindingPanel';
 import { ComparePanel } from './ComparePanel';
+import { useFollowing } from '@/design/useFollowing';
 import { DrillPins } from './DrillPins';
 import { FilesMenu } from './FilesMenu';
 import type { DrillKey } from '@/core/catalog/drills';
@@ -85,6 +86,8 @@ const KeptBand = memo(TimeBand);
 const KeptBinding = memo(BindingPanel);
 const KeptRefused = memo(Refused);
 const KeptFiles = memo(FilesMenu);
+const KeptCompare = memo(ComparePanel);
+const KeptWishes = memo(WishesBar);
 
 const pxPerMinute = 9;
 
@@ -100,7 +103,7 @@ function PlanBody({ source, onTaken, onBack }: PlanBodyProps) {
     kept: shown ?? view.kept,
     revision: view.revision,
   });
-  const { plan, wishes, prepared, change, undo, canUndo, status } = planner;
+  const { plan, picture, wishes, prepared, change, undo, canUndo, status } = planner;
   const [asked, setRound] = useState(0);
   const [chosen, setChosen] = useState<string | null>(null);
   const round = Math.min(asked, Math.max(0, (plan?.rounds.length ?? 1) - 1));
@@ -115,7 +118,12 @@ function PlanBody({ source, onTaken, onBack }: PlanBodyProps) {
     (): DrawingContext => ({ prepared, members, school, units }),
     [prepared, members, school, units],
   );
-  const { order, pins } = wishes;
+  // A picture of the screen each: the room, the row of figures, the running order, the lanes.
+  const now = useMemo(() => ({ plan: picture, round, context }), [picture, round, context]);
+  const row = useFollowing(now);
+  const order = useFollowing(row);
+  const lanes = useFollowing(order);
+  const { order: ownOrder, pins } = wishes;
   const setOrder = useCallback(
     (list: readonly OrderedDrill[]) => change({ order: [...list] }, { keeps: true }),
     [change],
@@ -123,12 +131,12 @@ function PlanBody({ source, onTaken, onBack }: PlanBodyProps) {
   const leaveOut = useCallback(
     (drill: DrillKey) =>
       change(
-        order !== undefined
-          ? { order: order.filter((one) => one.drill !== drill) }
+        ownOrder !== undefined
+          ? { order: ownOrder.filter((one) => one.drill !== drill) }
           : { pins: [...pins, { kind: 'drill', drill, use: false }] },
         { keeps: true },
       ),
-    [change, order, pins],
+    [change, ownOrder, pins],
   );
   const callOf = useCallback((id: string) => nameOf(members, id), [members]);
   const drillPins = wishes.pins.filter((pin) => pin.kind === 'drill');
@@ -175,6 +183,7 @@ function PlanBody({ source, onTaken, onBack }: PlanBodyProps) {
             drills={drillsOf(prepared)}
             heading={heading}
             startsAt={meeting.startsAt}
+            units={units}
             onTaken={onTaken}
           />
           {!isFromFile && (
@@ -187,8 +196,9 @@ function PlanBody({ source, onTaken, onBack }: PlanBodyProps) {
           )}
         </div>
       </div>
-      <WishesBar
-        planner={planner}
+      <KeptWishes
+        wishes={wishes}
+        change={change}
         members={members}
         profile={wishes.profile ?? view.profile}
         profiles={view.profiles}
@@ -202,7 +212,7 @@ function PlanBody({ source, onTaken, onBack }: PlanBodyProps) {
           and the walls and places are right.
         </p>
       )}
-      {plan !== null && (
+      {plan !== null && picture !== null && (
         <>
           <div className={classes.stage}>
             <div>
@@ -219,7 +229,7 @@ function PlanBody({ source, onTaken, onBack }: PlanBodyProps) {
               )}
               <div className={classes.room}>
                 <KeptRoom
-                  plan={plan}
+                  plan={picture}
                   round={round}
                   prepared={prepared}
                   members={members}
@@ -244,18 +254,25 @@ function PlanBody({ source, onTaken, onBack }: PlanBodyProps) {
               />
             ) : (
               <div>
-                <KeptBinding plan={plan} members={members} isAsking={status === 'asking'} />
-                <ComparePanel planner={planner} plan={plan} members={members} />
+                <KeptBinding
+                  plan={plan}
+                  members={members}
+                  units={units}
+                  isAsking={status === 'asking'}
+                />
+                <KeptCompare plan={plan} wishes={wishes} prepared={prepared} members={members} />
               </div>
             )}
           </div>
-          <KeptStations
-            plan={plan}
-            round={round}
-            context={context}
-            chosen={chosen}
-            onChoose={setChosen}
-          />
+          {row.plan !== null && (
+            <KeptStations
+              plan={row.plan}
+              round={row.round}
+              context={row.context}
+              chosen={chosen}
+              onChoose={setChosen}
+            />
+          )}
           <section className={classes.order} aria-label="Running order and lanes">
             <div className={classes.orderHead}>
               <h2>Running order</h2>
@@ -280,25 +297,29 @@ function PlanBody({ source, onTaken, onBack }: PlanBodyProps) {
                 }
               />
             </div>
-            <div className={classes.score}>
-              <KeptBand
-                drills={drillsOf(prepared)}
-                plan={plan}
-                startsAt={meeting.startsAt}
-                pxPerMinute={pxPerMinute}
-                isOwnOrder={wishes.order !== undefined}
-                onOrder={setOrder}
-                onLeaveOut={leaveOut}
-              />
-              <KeptLanes
-                plan={plan}
-                prepared={prepared}
-                members={members}
-                pxPerMinute={pxPerMinute}
-                chosen={chosen}
-                onChoose={setChosen}
-              />
-            </div>
+            {order.plan !== null && (
+              <div className={classes.score}>
+                <KeptBand
+                  drills={drillsOf(order.context.prepared)}
+                  plan={order.plan}
+                  startsAt={meeting.startsAt}
+                  pxPerMinute={pxPerMinute}
+                  isOwnOrder={wishes.order !== undefined}
+                  onOrder={setOrder}
+                  onLeaveOut={leaveOut}
+                />
+                {lanes.plan !== null && (
+                  <KeptLanes
+                    plan={lanes.plan}
+                    prepared={lanes.context.prepared}
+                    members={members}
+                    pxPerMinute={pxPerMinute}
+                    chosen={chosen}
+                    onChoose={setChosen}
+                  />
+                )}
+              </div>
+            )}
             <p className={classes.quiet}>
               ° with help · ? confirm at the door · ! with care, how stands beside the name · ✓ a
               check is taken · – sits it out; what they do instead stands on the printed order and
@@ -306,12 +327,12 @@ function PlanBody({ source, onTaken, onBack }: PlanBodyProps) {
             </p>
           </section>
           <KeptRefused
-            plan={plan}
+            plan={picture}
             people={prepared.people}
             nameOf={callOf}
             hasPages={!isFromFile}
           />
-          <KeptLedger plan={plan} />
+          <KeptLedger plan={picture} />
         </>
       )}
     </div>

@@ -5,7 +5,7 @@ import { Refused } from '@/features/evening/Refused';
 import type { PlanFile } from '@/core/files/planFile';
 import { sayMoves } from '@/core/files/moveWords';
 import { findOption } from '@/core/compose/readBack';
-import { propWords } from '@/core/compose/stations';
+import { propWords } from '@/core/compose/resources';
 import type { ClassView } from '@/server/judging/classViews';
 import { CautionLine } from '@/design/Page';
 import { clockAt, type DrawingContext } from '@/features/evening/marks';

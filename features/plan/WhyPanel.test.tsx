@@ -107,7 +107,7 @@ it('pins somebody to a shape or a stretch of wall in this round, the newer one i
   const others: Pin = { kind: 'student', person: '2', option: 'dolphin', round: 2 };
   const { changes, user } = show({ wishes: { pins: [before, others] } });
   await user.selectOptions(screen.getByLabelText('Pin to'), 'Dolphin');
-  await user.selectOptions(screen.getByLabelText('at'), 'north wall 4.0–6.0 m');
+  await user.selectOptions(screen.getByLabelText('at'), 'north wall, 4.0 to 6.0 m');
   await user.click(screen.getByRole('button', { name: 'Pin this, all rounds' }));
   const pinned = (pin: object, kept: readonly object[]) => [{ pins: [...kept, pin] }, keeps];
   expect(changes).toEqual([

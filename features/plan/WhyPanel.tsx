@@ -12,6 +12,7 @@ import { findOption } from '@/core/compose/readBack';
 import { saySpan } from '@/core/room/spanId';
 import { sayingRefused } from '@/core/compose/sayingRefused';
 import { firstUp } from '@/core/units/words';
+import { formatStretch } from '@/core/units/along';
 import type { LengthUnits } from '@/core/units/length';
 import { Curves } from './later';
 import type { Planner } from './usePlanner';
@@ -133,7 +134,7 @@ export function WhyPanel(props: WhyPanelProps) {
               { value: '', label: 'any place' },
               ...prepared.spans.map(({ id, wall, fromM, toM }) => ({
                 value: id,
-                label: `${wall} wall ${fromM.toFixed(1)}–${toM.toFixed(1)} m`,
+                label: `${wall} wall, ${formatStretch(fromM, toM, units)}`,
               })),
             ]}
             onChange={({ currentTarget: { value } }) => {

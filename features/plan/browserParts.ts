@@ -1,7 +1,10 @@
+import { answered } from '@/design/answered';
 import { showProblem } from '@/design/notices';
 import type { ComposeAnswer } from '@/workers/compose.worker';
 import { keepPlanAction, prepareAgainAction } from './actions';
 import type { PlannerParts } from './plannerEngine';
+
+const notJudged = 'No answer came: what was changed is taken back. Try again.';
 
 /** What a plan of a course has besides: people judged anew, and a place to be kept. */
 type CourseParts = PlannerParts & {
@@ -19,10 +22,17 @@ export function browserParts(courseId: number | null, day: string): PlannerParts
         type: 'module',
       });
       worker.addEventListener('message', ({ data }: MessageEvent<ComposeAnswer>) => onAnswer(data));
-      worker.postMessage(question);
-      return () => worker.terminate();
+      // A class is some hundred kilobytes to hand over: not before what was tapped has been shown.
+      const handing = setTimeout(() => worker.postMessage(question));
+      return () => {
+        clearTimeout(handing);
+        worker.terminate();
+      };
     },
-    prepareAgain: courseId === null ? null : (wishes) => prepareAgainAction(courseId, wishes),
+    prepareAgain:
+      courseId === null
+        ? null
+        : (wishes) => answered(prepareAgainAction(courseId, wishes), notJudged),
     keep:
       courseId === null
         ? null

@@ -178,6 +178,36 @@ describe('the planner', () => {
     expect(told).toEqual(['Another window has kept a plan.']);
   });
 
+  it('draws nothing anew where a plan is only known better, and only what changed where it changed', () => {
+    const { asked, plan, now } = open();
+    const came = (more: Partial<PlanFile> = {}) => ({ ...structuredClone(plan), ...more });
+    asked[0]!.answer({ kind: 'quick', milliseconds: 1, plan: came({ gapPercent: 4 }) });
+    const drawn = now().picture;
+    asked[0]!.answer({ kind: 'proved', milliseconds: 2, plan: came({ gapPercent: 0.5 }) });
+    expect(now().plan?.gapPercent).toBe(0.5);
+    expect(now().picture).toBe(drawn);
+    const [first, ...others] = came().rounds;
+    const one = { ...first!, people: first!.people.map((who) => ({ ...who, label: 'Elsewhere' })) };
+    asked[0]!.answer({ kind: 'done', plan: came({ rounds: [one, ...others] }) });
+    const { picture } = now();
+    expect(picture?.rounds[0]!.people[0]!.label).toBe('Elsewhere');
+    expect(picture?.rounds[1]).toBe(drawn!.rounds[1]);
+    expect(picture?.timeline).toBe(drawn!.timeline);
+  });
+
+  it('judges anew, and whoever stays as they were stays the same', async () => {
+    const { engine, judged, view, now } = open({ isKept: true });
+    engine.change({ minutes: 60 }, { judges: true });
+    const [first, second, ...people] = structuredClone(view.prepared.people);
+    const other = { ...first!, options: first!.options.slice(1) };
+    const prepared = { ...structuredClone(view.prepared), people: [other, second!, ...people] };
+    judged[0]!.answer(done(prepared));
+    await settle();
+    expect(now().prepared).toEqual(prepared);
+    expect(now().prepared.people[0]).not.toBe(view.prepared.people[0]);
+    expect(now().prepared.people[1]).toBe(view.prepared.people[1]);
+  });
+
   it('ends its worker with the screen', () => {
     const { engine, asked, shown } = open();
     const before = shown.length;

@@ -10,6 +10,7 @@ import type { PlanFile } from '@/core/files/planFile';
 import type { BeforeById } from '@/core/compose/pose';
 import type { PreparedClass } from '@/core/compose/prepared';
 import { beforeOf } from '@/core/compose/readBack';
+import { keepSame } from '@/core/units/keepSame';
 import { beginHistory, canGoBack, goBack, goOn, type History } from '@/design/history';
 import { sayProblems, type Outcome } from '@/server/result';
 import type { ComposeAnswer, ComposeQuestion } from '@/workers/compose.worker';
@@ -26,6 +27,8 @@ interface Wished {
 
 export interface PlannerState extends Wished {
   readonly plan: PlanFile | null;
+  /** The plan as it is drawn: the same object as long as only what is known of it changes. */
+  readonly picture: PlanFile | null;
   /** The plan that stood before the newest change; `null`: nothing was changed here yet. */
   readonly stood: PlanFile | null;
   readonly status: PlanStatus;
@@ -42,6 +45,25 @@ export interface Change {
   /** Changes as little of the standing plan as can be. */
   readonly keeps?: boolean;
 }
+
+/** What the solver knows of a plan; none of it is drawn in the room, the rows or the order. */
+const known = {
+  objective: true,
+  bound: true,
+  gapPercent: true,
+  stoppedBy: true,
+  parts: true,
+  leastShare: true,
+  notes: true,
+  relief: true,
+  binding: true,
+} as const satisfies Partial<Readonly<Record<keyof PlanFile, true>>>;
+
+/** Parts that did not change are the same objects: see `keepSame`. */
+const isDrawnAlike = (one: PlanFile, other: PlanFile) =>
+  [...new Set([...Object.keys(one), ...Object.keys(other)])].every(
+    (key) => key in known || one[key as keyof PlanFile] === other[key as keyof PlanFile],
+  );
 
 interface Kept {
   readonly wishes: WishesFile;
@@ -71,6 +93,7 @@ export interface PlannerStart extends Wished {
 export class PlannerEngine {
   private history: History<Wished>;
   private plan: PlanFile | null;
+  private picture: PlanFile | null;
   private stood: PlanFile | null = null;
   private status: PlanStatus;
   private gapPercent: number | null = null;
@@ -89,15 +112,17 @@ export class PlannerEngine {
   ) {
     this.history = beginHistory({ wishes: start.wishes, prepared: start.prepared });
     this.plan = start.kept ?? start.stale ?? null;
+    this.picture = this.plan;
     this.revision = start.revision;
     this.status = start.kept === null ? 'starting' : 'kept';
   }
 
   get state(): PlannerState {
-    const { plan, stood, status, gapPercent, asked } = this;
+    const { plan, picture, stood, status, gapPercent, asked } = this;
     return {
       ...this.history.now,
       plan,
+      picture,
       stood,
       status,
       gapPercent,
@@ -148,7 +173,8 @@ export class PlannerEngine {
         this.parts.tell(sayProblems(outcome.problems));
         return;
       }
-      this.history = { ...this.history, now: { wishes: next, prepared: outcome.value } };
+      const judged = keepSame(prepared, outcome.value);
+      this.history = { ...this.history, now: { wishes: next, prepared: judged } };
     }
     this.compose(keeps && this.plan !== null ? beforeOf(this.plan) : {});
   }
@@ -220,28 +246,33 @@ export class PlannerEngine {
     this.show();
   }
 
+  private take(came: PlanFile): PlanFile {
+    const plan = keepSame(this.plan, came);
+    this.plan = plan;
+    if (this.picture === null || !isDrawnAlike(this.picture, plan)) this.picture = plan;
+    return plan;
+  }
+
   private hear(answer: ComposeAnswer, wishes: WishesFile): void {
     switch (answer.kind) {
       case 'quick':
-        this.plan = answer.plan;
+        this.take(answer.plan);
         this.status = 'proving';
         break;
       case 'proving':
         this.gapPercent = answer.gapPercent;
         break;
       case 'proved':
-        this.plan = answer.plan;
         this.status = 'asking';
         // What is proved is the plan of the evening; what binds is added to it.
-        this.keep({ wishes, plan: answer.plan });
+        this.keep({ wishes, plan: this.take(answer.plan) });
         break;
       case 'binding':
         this.asked = [answer.done, answer.of];
         break;
       case 'done':
-        this.plan = answer.plan;
         this.status = 'done';
-        this.keep({ wishes, plan: answer.plan });
+        this.keep({ wishes, plan: this.take(answer.plan) });
         break;
       case 'failed':
         this.status = 'failed';

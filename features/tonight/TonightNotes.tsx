@@ -4,7 +4,7 @@ import { verdictKinds } from '@/core/ladder/verdictKinds';
 import { formatFigure } from '@/core/units/length';
 import type { PlanFile } from '@/core/files/planFile';
 import { rowLabel } from '@/core/compose/resources';
-import { listOut } from '@/core/compose/stations';
+import { listOut } from '@/core/compose/layOut';
 import type { CourseView } from '@/server/judging/views';
 import { AnotherWayMark, VerdictMark, verdictWords } from '@/design/marks/VerdictMark';
 import type { PreparedPerson } from '@/core/compose/prepared';
