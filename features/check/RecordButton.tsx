@@ -3,36 +3,34 @@
 import { Button } from '@mantine/core';
 import { useDisclosure } from '@mantine/hooks';
 import { IconPencilPlus } from '@tabler/icons-react';
-import { useState } from 'react';
-import type { GateRow } from '@/server/judging/gateRows';
-import { Dialog } from '@/design/Dialog';
-import { RecordForm } from './laterForm';
-import classes from './record.module.css';
+import { useRecordDesk } from './RecordDesk';
+import { RecordDialog, type ToRecord } from './RecordDialog';
 
-interface RecordButtonProps {
-  /** One after the other, without closing in between. */
-  readonly people: readonly { readonly id: number; readonly name: string }[];
-  readonly row: GateRow;
-  readonly today: string;
-  readonly breathSeconds: number;
+interface RecordButtonProps extends ToRecord {
   readonly label?: string;
   /** Asked for from elsewhere: open from the first. */
   readonly isAsked?: boolean;
   readonly onClose?: () => void;
 }
 
-/** Two taps and a number; the next person follows by themselves. */
-export function RecordButton(props: RecordButtonProps) {
-  const { people, row, today, breathSeconds, label, isAsked = false, onClose } = props;
+/** Opens the form that records a check, for one person or for several in turn. */
+export function RecordButton({
+  label,
+  isAsked = false,
+  onClose,
+  people,
+  row,
+  today,
+  breathSeconds,
+}: RecordButtonProps) {
+  const desk = useRecordDesk();
   const [isOpen, { open, close }] = useDisclosure(
     isAsked,
     onClose === undefined ? {} : { onClose },
   );
-  const [at, setAt] = useState(0);
-  const person = people[Math.min(at, people.length - 1)];
+  const [person] = people;
   if (row.check === null || person === undefined) return null;
-  const base = row.base === null ? '' : ` (${row.base})`;
-  const goOn = () => setAt((now) => (now + 1 < people.length ? now + 1 : now));
+  const asked = { people, row, today, breathSeconds };
   return (
     <>
       <Button
@@ -44,54 +42,11 @@ export function RecordButton(props: RecordButtonProps) {
             ? `Record ${row.label} for ${person.name}`
             : `Record ${row.label} one after the other`
         }
-        onClick={() => {
-          setAt(0);
-          open();
-        }}
+        onClick={() => (desk === null ? open() : desk(asked))}
       >
         {label ?? 'Record'}
       </Button>
-      <Dialog
-        opened={isOpen}
-        onClose={close}
-        size="lg"
-        title={
-          <span className={classes.title}>
-            {person.name} · {row.label}
-            {base}
-          </span>
-        }
-      >
-        {people.length > 1 && (
-          <ol className={classes.queue} aria-label="Whose turn">
-            {people.map(({ id, name }, index) => (
-              <li key={id}>
-                <button
-                  type="button"
-                  aria-current={index === at ? 'step' : undefined}
-                  onClick={() => setAt(index)}
-                >
-                  {name}
-                </button>
-              </li>
-            ))}
-          </ol>
-        )}
-        <RecordForm
-          key={person.id}
-          personId={person.id}
-          row={row}
-          today={today}
-          breathSeconds={breathSeconds}
-          // A check with two sides stays for the second one.
-          {...(people.length > 1 && !row.hasSides ? { onRecorded: goOn } : {})}
-        />
-        {people.length > 1 && row.hasSides && (
-          <Button variant="subtle" mt="sm" onClick={goOn} disabled={at + 1 >= people.length}>
-            Next: {people[at + 1]?.name ?? 'nobody left'}
-          </Button>
-        )}
-      </Dialog>
+      {desk === null && <RecordDialog {...asked} isOpen={isOpen} onClose={close} />}
     </>
   );
 }

@@ -16,7 +16,7 @@ const row = (more: Partial<GateRow> = {}): GateRow =>
     label: 'Dolphin, one leg up',
     valueKind: 'seconds',
     unitLabel: 's',
-    hasSides: true,
+    sides: ['left', 'right'],
     voidedBy: ['sinks-on-block'],
     ...more,
   }) as GateRow;
@@ -118,9 +118,26 @@ describe('recording a check', () => {
     expect(screen.getByText('0 none · 1 one heel')).toBeInTheDocument();
   });
 
+  it('takes a range of each side, or of both at once', async () => {
+    const { user } = show(
+      row({
+        check: 'wrist-extension',
+        label: 'Wrist extension',
+        valueKind: 'number',
+        unitLabel: '°',
+        sides: ['left', 'right', 'both'],
+      }),
+    );
+    await user.click(screen.getByRole('radio', { name: 'both' }));
+    await user.type(screen.getByRole('textbox', { name: /How/ }), '85{Enter}');
+    await waitFor(() => expect(record).toHaveBeenCalledTimes(1));
+    expect(record.mock.calls[0][1]).toMatchObject({ value: '85', side: null });
+    expect(screen.getByRole('radio', { name: 'both' })).toBeChecked();
+  });
+
   it('of a pass takes a word instead of a figure', async () => {
     const { user, onRecorded } = show(
-      row({ valueKind: 'pass', hasSides: false, check: 'crown-control', label: 'Crown control' }),
+      row({ valueKind: 'pass', sides: [], check: 'crown-control', label: 'Crown control' }),
     );
     expect(screen.queryByLabelText('How long')).toBeNull();
     await user.click(screen.getByRole('radio', { name: 'not' }));

@@ -9,6 +9,7 @@ import { checksFromStills } from '@/core/plumb/feeds';
 import { useForm } from '@mantine/form';
 import { useState, useTransition } from 'react';
 import { recordCheckAction } from '@/features/person/actions';
+import { keptSide, sideAfter, type AskedSide } from '@/core/catalog/askedSides';
 import { faultIds, faultTable, type FaultId } from '@/core/catalog/checks';
 import { painPlaces, painPlaceTable } from '@/core/catalog/regions';
 import type { RecordForm as RecordFormValues } from '@/server/files/recordForm';
@@ -26,8 +27,8 @@ interface RecordFormProps {
   readonly row: GateRow;
   readonly today: string;
   readonly breathSeconds: number;
-  /** Called when the record is kept. */
-  readonly onRecorded?: () => void;
+  /** Called when the record is kept, with the side it was of; a check without sides is of both. */
+  readonly onRecorded?: (side: AskedSide) => void;
 }
 
 /** Drawings come with the form, not with the page. */
@@ -35,7 +36,7 @@ const StripView = dynamic(
   patiently(() => import('@/design/atlas/StripView').then((module) => module.StripView)),
 );
 
-type Values = Omit<RecordFormValues, 'check' | 'base'>;
+type Values = Omit<RecordFormValues, 'check' | 'base' | 'side'> & { readonly side: AskedSide };
 
 /** Seen in any shape; offered beside whatever voids the check at hand. */
 const generalFaults: readonly FaultId[] = ['breath-held', 'strain-in-face', 'looks-scared'];
@@ -59,7 +60,7 @@ export function RecordForm(props: RecordFormProps) {
       faults: [],
       pain: false,
       painPlace: null,
-      side: row.hasSides ? 'left' : null,
+      side: row.sides[0] ?? 'both',
     },
   });
   const [showsAll, setShowsAll] = useState(false);
@@ -73,6 +74,7 @@ export function RecordForm(props: RecordFormProps) {
       const outcome = await answered(
         recordCheckAction(personId, {
           ...values,
+          side: keptSide(values.side),
           check,
           base: row.base,
         }),
@@ -83,7 +85,7 @@ export function RecordForm(props: RecordFormProps) {
         return;
       }
       showRecorded(personId, outcome.value, row.label);
-      onRecorded?.();
+      onRecorded?.(values.side);
       form.setValues({
         value: row.valueKind === 'pass' ? '1' : '',
         faults: [],
@@ -92,9 +94,7 @@ export function RecordForm(props: RecordFormProps) {
       });
       form.setFieldValue('stoppedByTeacher', false);
       // The other side comes next, as often as not.
-      if (values.side !== null) {
-        form.setFieldValue('side', values.side === 'left' ? 'right' : 'left');
-      }
+      form.setFieldValue('side', sideAfter(values.side));
       form.getInputNode('value')?.focus();
     });
   };
@@ -154,17 +154,14 @@ export function RecordForm(props: RecordFormProps) {
             />
           </div>
         )}
-        {row.hasSides && (
+        {row.sides.length > 0 && (
           <div>
             <span className={classes.label} id={`side-${row.check}`}>
               Side
             </span>
             <SegmentedControl
               aria-labelledby={`side-${row.check}`}
-              data={[
-                { value: 'left', label: 'left' },
-                { value: 'right', label: 'right' },
-              ]}
+              data={[...row.sides]}
               {...form.getInputProps('side')}
             />
           </div>

@@ -93,6 +93,20 @@ it('shows which side is noted, takes the other one next, and keeps both in sight
   expect(screen.getByText('left 72°, right 68°')).toBeInTheDocument();
 });
 
+it('takes a range of both sides at once, and says so', async () => {
+  const { fake, again, user } = show([raise]);
+  await user.click(
+    within(screen.getByRole('radiogroup', { name: 'Side, Ada' })).getByRole('radio', {
+      name: 'both',
+    }),
+  );
+  await user.type(screen.getByRole('textbox', { name: 'Straight-leg raise, Ada' }), '75');
+  await user.click(screen.getByRole('button', { name: 'Keep Ada' }));
+  expect(fake.said).toMatchObject([{ person: '1', value: 75, side: null }]);
+  again();
+  expect(screen.getByText('both 75°')).toBeInTheDocument();
+});
+
 it('keeps nothing that nobody could have done, and nothing of an empty field', async () => {
   const { fake, user } = show([pushUp]);
   const keep = screen.getByRole('button', { name: 'Keep Bo' });

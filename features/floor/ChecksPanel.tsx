@@ -3,6 +3,7 @@
 import { Button, NumberInput, SegmentedControl } from '@mantine/core';
 import { useState } from 'react';
 import type { FloorBundle, FloorCheck } from '@/server/running/floorBundle';
+import { askedSides, keptSide, sideAfter, type AskedSide } from '@/core/catalog/askedSides';
 import type { Seen } from '@/core/running/replay';
 import type { HoldWish } from './view';
 import { useFloorClass } from './context';
@@ -100,8 +101,7 @@ function CheckHead({ spec, title }: { readonly spec: FloorCheck; readonly title:
   );
 }
 
-type Side = 'left' | 'right';
-const sides: readonly Side[] = ['left', 'right'];
+const keptSides = ['left', 'right', null] as const;
 
 interface SeenRowProps {
   readonly floor: Floor;
@@ -120,17 +120,17 @@ function sayLast(spec: FloorCheck, seen: readonly Seen[]): string {
   const say = ({ value }: Seen) =>
     isPassed(spec) ? (value === 1 ? 'yes' : 'no') : `${value}${spec.words?.suffix ?? ''}`;
   if (!spec.hasSides) return seen.slice(-1).map(say).join('');
-  return sides
+  return keptSides
     .flatMap((side) => {
       const last = seen.filter((one) => one.side === side).at(-1);
-      return last === undefined ? [] : [`${side} ${say(last)}`];
+      return last === undefined ? [] : [`${side ?? 'both'} ${say(last)}`];
     })
     .join(', ');
 }
 
 function SeenRow({ floor, spec, person, name, seen, base }: SeenRowProps) {
   const [value, setValue] = useState<number | ''>('');
-  const [side, setSide] = useState<Side>('left');
+  const [side, setSide] = useState<AskedSide>('left');
   const record = (what: number, event: { readonly timeStamp: number }) => {
     void floor.say(
       {
@@ -139,13 +139,13 @@ function SeenRow({ floor, spec, person, name, seen, base }: SeenRowProps) {
         check: spec.check,
         value: what,
         base: spec.byBase ? base : null,
-        side: spec.hasSides ? side : null,
+        side: spec.hasSides ? keptSide(side) : null,
         faults: [],
       },
       event,
     );
     setValue('');
-    if (spec.hasSides) setSide(side === 'left' ? 'right' : 'left');
+    setSide(sideAfter(side));
   };
   const last = sayLast(spec, seen);
   const suffix = spec.words?.suffix ?? '';
@@ -161,8 +161,8 @@ function SeenRow({ floor, spec, person, name, seen, base }: SeenRowProps) {
           size="md"
           aria-label={`Side, ${name}`}
           value={side}
-          data={[...sides]}
-          onChange={(next) => setSide(next as Side)}
+          data={[...askedSides(spec.kind)]}
+          onChange={(next) => setSide(next as AskedSide)}
         />
       )}
       {isPass ? (

@@ -13,10 +13,14 @@ const everyMs = 250;
 /** The load under the head, live; the steady part is found and offered as a record. */
 export function LoadPanel() {
   const { floor, bundle, names, here } = useFloorClass();
-  const [person, setPerson] = useState(here[0] ?? '');
+  const [chosen, setPerson] = useState('');
+  // Whoever went meanwhile is chosen no more: what the list shows is who it is kept for.
+  const person = here.includes(chosen) ? chosen : (here[0] ?? '');
   const [source, setSource] = useState('practice');
   const [mass, setMass] = useState<number | ''>('');
   const [readings, setReadings] = useState<readonly Reading[]>([]);
+  /** Whose load it is: the one who was chosen when the scale was started. */
+  const [readOf, setReadOf] = useState('');
   const [isRunning, setRunning] = useState(false);
   const [words, setWords] = useState('');
   const stream = useRef<EventSource | null>(null);
@@ -25,11 +29,16 @@ export function LoadPanel() {
     stream.current = null;
     setRunning(false);
   };
-  useEffect(() => () => stream.current?.close(), []);
-  const start = () => {
+  /** What was read is one body's on one scale: with another of either it is nobody's. */
+  const clear = () => {
     stop();
     setReadings([]);
     setWords('');
+  };
+  useEffect(() => () => stream.current?.close(), []);
+  const start = () => {
+    clear();
+    setReadOf(person);
     setRunning(true);
     const began = performance.now();
     const held: Reading[] = [];
@@ -58,7 +67,7 @@ export function LoadPanel() {
       stop();
     };
   };
-  const steady = findSteadyPart(readings);
+  const steady = readOf === person ? findSteadyPart(readings) : null;
   const known = bundle.members.find(({ id }) => id === person)?.body.massKg;
   const massKg = mass === '' ? known : mass;
   const percent =
@@ -75,6 +84,7 @@ export function LoadPanel() {
           onChange={({ currentTarget: { value } }) => {
             setPerson(value);
             setMass('');
+            clear();
           }}
         />
         <SegmentedControl
@@ -86,7 +96,10 @@ export function LoadPanel() {
             { value: 'practice', label: 'practice scale' },
             { value: 'device', label: 'the scale here' },
           ]}
-          onChange={setSource}
+          onChange={(value) => {
+            setSource(value);
+            clear();
+          }}
         />
         <NumberInput
           size="lg"
@@ -96,7 +109,8 @@ export function LoadPanel() {
           min={25}
           max={250}
           value={mass === '' ? (known ?? '') : mass}
-          onChange={(value) => setMass(value === '' ? '' : Number(value))}
+          // A sign alone is no mass yet.
+          onChange={(value) => setMass(Number.isFinite(Number(value)) ? Number(value) || '' : '')}
         />
         {isRunning ? (
           <Button size="lg" variant="default" onClick={stop}>

@@ -16,8 +16,8 @@ export function MoreMenu() {
         </Button>
       </Menu.Target>
       <Menu.Dropdown>
-        <Menu.Item onClick={() => tell({ kind: 'toggle', what: 'door' })}>Somebody new</Menu.Item>
-        <Menu.Item onClick={() => tell({ kind: 'toggle', what: 'load' })}>
+        <Menu.Item onClick={() => tell({ kind: 'open', what: 'door' })}>Somebody new</Menu.Item>
+        <Menu.Item onClick={() => tell({ kind: 'open', what: 'load' })}>
           Head load on a scale
         </Menu.Item>
         <Menu.Item component={Link} href="/floor">

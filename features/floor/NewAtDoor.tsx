@@ -1,5 +1,6 @@
 'use client';
 
+import { answered } from '@/design/answered';
 import { Button, Group, Modal, TextInput } from '@mantine/core';
 import { PickOne } from '@/design/Picker';
 import { useForm } from '@mantine/form';
@@ -22,7 +23,8 @@ interface NewAtDoorProps {
   readonly others: readonly Other[];
 }
 
-const notHeard = 'The studio’s computer did not answer; nobody was added. Try again.';
+const notHeard =
+  'The studio’s computer did not answer; they may be in all the same. Look at the names here before you try again.';
 
 /** Lets somebody in who was not enrolled when the class began; the rounds to come make room. */
 export function NewAtDoor({ others }: NewAtDoorProps) {
@@ -44,12 +46,16 @@ export function NewAtDoor({ others }: NewAtDoorProps) {
   const join = (values: typeof form.values) =>
     start(async () => {
       const known = others.find(({ id }) => String(id) === values.person);
-      const outcome = await joinClassAction(
-        bundle.uid,
-        known ? { person: known.id } : { name: values.name, height: values.height },
-      ).catch(() => null);
-      if (outcome === null) return showProblem(notHeard);
+      const outcome = await answered(
+        joinClassAction(
+          bundle.uid,
+          known ? { person: known.id } : { name: values.name, height: values.height },
+        ),
+        notHeard,
+      );
       if (!outcome.ok) {
+        // Who came in all the same stands among the names then.
+        if (outcome.problems.form === notHeard) router.refresh();
         form.setErrors(outcome.problems);
         if (outcome.problems.form) showProblem(outcome.problems.form);
         return;
@@ -67,18 +73,16 @@ export function NewAtDoor({ others }: NewAtDoorProps) {
     });
   const nothing = (who: Other) =>
     start(async () => {
-      const outcome = await noteScreenedAction(who.id).catch(() => null);
-      if (outcome?.ok === true) close();
+      const outcome = await answered(noteScreenedAction(who.id));
+      if (outcome.ok) close();
       else showProblem('That you asked could not be noted. Try again, or close this and ask anew.');
     });
   /** Somebody else was meant: away in the class, and out of the course where they came in now. */
   const takeBack = ({ id, isEnrolledNow }: NonNullable<typeof joined>) =>
     start(async () => {
       void floor.say({ kind: 'absent', person: String(id), isAbsent: true });
-      const outcome = isEnrolledNow
-        ? await leaveClassAction(bundle.uid, id).catch(() => null)
-        : null;
-      if (isEnrolledNow && outcome?.ok !== true) {
+      const outcome = isEnrolledNow ? await answered(leaveClassAction(bundle.uid, id)) : null;
+      if (outcome?.ok === false) {
         showProblem('They are away tonight, but still in the course. Take them out on its page.');
       }
       close();

@@ -21,7 +21,7 @@ interface PacerPanelProps {
   readonly round?: number | null;
 }
 
-/** Breath seen and heard: the line's own dose, so many breaths, three-two-one, or rounds with resets. */
+/** Breath seen and heard: the line's own dose, so many breaths, three-two-one, low and high, or rounds. */
 export function PacerPanel({ line, round = null }: PacerPanelProps) {
   const own = useFloorClass();
   const { bundle, names } = own;
@@ -29,20 +29,32 @@ export function PacerPanel({ line, round = null }: PacerPanelProps) {
   const [kind, setKind] = useState<Kind>(line === undefined ? 'breaths' : 'line');
   const [breaths, setBreaths] = useState(5);
   const [rounds, setRounds] = useState(3);
+  const [low, setLow] = useState(2);
+  const [high, setHigh] = useState(2);
+  const [up, setUp] = useState(1);
   const [seconds, setSeconds] = useState(breathSeconds);
   const [isHeard, setHeard] = useState(true);
   const [startedAt, setStarted] = useState<number | null>(() =>
     line === undefined ? null : performance.now(),
   );
-  const spec: PaceSpec =
-    kind === 'breaths' || kind === 'line'
-      ? { kind: 'breaths', breaths }
-      : kind === 'pyramid'
-        ? { kind, from: 3, breathsEach: 2 }
-        : { kind, rounds, holdSeconds: breaths * seconds, resetSeconds: 20 };
+  const spec = (): PaceSpec => {
+    switch (kind) {
+      case 'line':
+      case 'breaths':
+        return { kind: 'breaths', breaths };
+      case 'pyramid':
+        return { kind, from: 3, breathsEach: low, breathsHigh: up };
+      case 'low-high':
+        return { kind, times: rounds, breathsLow: low, breathsHigh: high };
+      case 'rounds':
+        return { kind, rounds, holdSeconds: breaths * seconds, resetSeconds: 20 };
+      default:
+        return kind satisfies never;
+    }
+  };
   // A round stands as it was begun: whoever stops meanwhile does not stop the clock of the others.
   const [begun, setBegun] = useState(() => linePace(line, round, own));
-  const asked = kind === 'line' ? linePace(line, round, own, seconds) : listPace(spec, seconds);
+  const asked = kind === 'line' ? linePace(line, round, own, seconds) : listPace(spec(), seconds);
   const steps = kind === 'line' && startedAt !== null ? begun : asked;
   return (
     <section className={classes.pacer} aria-label="Breath pacer">
@@ -65,6 +77,7 @@ export function PacerPanel({ line, round = null }: PacerPanelProps) {
             <SegmentedControl
               size="md"
               aria-label="Kind of pace"
+              className={classes.paceKinds}
               value={kind}
               data={[
                 ...(line === undefined
@@ -72,6 +85,7 @@ export function PacerPanel({ line, round = null }: PacerPanelProps) {
                   : [{ value: 'line', label: round === null ? 'This line' : 'This round' }]),
                 { value: 'breaths', label: 'Breaths' },
                 { value: 'pyramid', label: '3-2-1' },
+                { value: 'low-high', label: 'Low, high' },
                 { value: 'rounds', label: 'Rounds' },
               ]}
               onChange={(value) => setKind(value as Kind)}
@@ -79,8 +93,21 @@ export function PacerPanel({ line, round = null }: PacerPanelProps) {
             {(kind === 'breaths' || kind === 'rounds') && (
               <Count label="Breaths" from={1} to={40} value={breaths} onChange={setBreaths} />
             )}
+            {(kind === 'pyramid' || kind === 'low-high') && (
+              <>
+                <Count label="Breaths low" from={1} to={10} value={low} onChange={setLow} />
+                {kind === 'pyramid' ? (
+                  <Count label="Breaths up" from={1} to={10} value={up} onChange={setUp} />
+                ) : (
+                  <Count label="Breaths high" from={1} to={10} value={high} onChange={setHigh} />
+                )}
+              </>
+            )}
             {kind === 'rounds' && (
               <Count label="Rounds" from={2} to={12} value={rounds} onChange={setRounds} />
+            )}
+            {kind === 'low-high' && (
+              <Count label="Times" from={1} to={12} value={rounds} onChange={setRounds} />
             )}
             <NumberInput
               size="md"
@@ -90,7 +117,9 @@ export function PacerPanel({ line, round = null }: PacerPanelProps) {
               max={8}
               step={0.5}
               value={seconds}
-              onChange={(value) => setSeconds(Math.min(8, Math.max(3, Number(value) || 5)))}
+              onChange={(value) =>
+                typeof value === 'number' && isWithin(value, 3, 8) && setSeconds(value)
+              }
             />
           </>
         )}
@@ -127,6 +156,8 @@ export function PacerPanel({ line, round = null }: PacerPanelProps) {
   );
 }
 
+const isWithin = (value: number, from: number, to: number) => value >= from && value <= to;
+
 interface CountProps {
   readonly label: string;
   readonly from: number;
@@ -144,7 +175,8 @@ const Count = ({ label, from, to, value, onChange }: CountProps) => (
     min={from}
     max={to}
     value={value}
-    onChange={(typed) => onChange(Math.min(to, Math.max(from, Number(typed) || from)))}
+    // An emptied field is no number yet: somebody is about to type.
+    onChange={(typed) => typeof typed === 'number' && isWithin(typed, from, to) && onChange(typed)}
   />
 );
 

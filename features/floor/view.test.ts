@@ -15,6 +15,16 @@ describe('what the tablet shows', () => {
     expect(run({ kind: 'open-hold', wish }, { kind: 'close' })).toEqual(firstView);
   });
 
+  it('leaves open what is asked for by name, and closes it by its own button', () => {
+    const door = run({ kind: 'toggle', what: 'door' });
+    expect(reduceView(door, { kind: 'open', what: 'door' })).toEqual(door);
+    expect(reduceView(door, { kind: 'open', what: 'load' }).over.kind).toBe('load');
+    expect(reduceView(door, { kind: 'toggle', what: 'door' })).toEqual(firstView);
+    // A pacer that runs with a line's dose goes on.
+    const paced = run({ kind: 'pace-line', line: 'hollow' });
+    expect(reduceView(paced, { kind: 'open', what: 'pace' })).toEqual(paced);
+  });
+
   it('keeps who was wished for when the clock that was started is shown', () => {
     const view = run({ kind: 'open-hold', wish }, { kind: 'show-hold', hold: 'h1' });
     expect(view.over).toEqual({ kind: 'hold', wish, shown: 'h1' });

@@ -31,10 +31,15 @@ export interface FloorView {
   readonly sheet: Sheet | null;
 }
 
+/** What is opened over the line without a word more. */
+type Opened = 'pace' | 'door' | 'load';
+
 export type ViewEvent =
   | { readonly kind: 'open-hold'; readonly wish: HoldWish }
   | { readonly kind: 'show-hold'; readonly hold: string }
-  | { readonly kind: 'toggle'; readonly what: 'pace' | 'door' | 'load' }
+  | { readonly kind: 'toggle'; readonly what: Opened }
+  /** Asked for by name: where it stands already it stays. */
+  | { readonly kind: 'open'; readonly what: Opened }
   /** The pacer with the dose of the line that the class is at. */
   | { readonly kind: 'pace-line'; readonly line: string }
   | { readonly kind: 'close' }
@@ -45,7 +50,7 @@ const line: Over = { kind: 'line' };
 export const firstView: FloorView = { over: line, sheet: null };
 const noWish: HoldWish = { check: null, people: [] };
 
-const opened = (what: 'pace' | 'door' | 'load'): Over =>
+const opened = (what: Opened): Over =>
   what === 'pace' ? { kind: what, line: null } : { kind: what };
 
 export function reduceView(view: FloorView, event: ViewEvent): FloorView {
@@ -59,6 +64,11 @@ export function reduceView(view: FloorView, event: ViewEvent): FloorView {
     case 'toggle':
       return {
         over: view.over.kind === event.what ? line : opened(event.what),
+        sheet: null,
+      };
+    case 'open':
+      return {
+        over: view.over.kind === event.what ? view.over : opened(event.what),
         sheet: null,
       };
     case 'pace-line':

@@ -18,7 +18,7 @@ import type { LengthUnits } from '@/core/units/length';
 import type { PeopleRow } from '@/features/ladders/read';
 import { archivePeopleAction } from './actions';
 import { verdictWords } from '@/design/marks/VerdictMark';
-import { showProblems, showSaved } from '@/design/notices';
+import { showProblems, showUndo } from '@/design/notices';
 import { filterPeople, noFilter, rungOf, type PeopleFilter } from './filter';
 import { PersonCells, rowPx, type PersonCellsProps } from './PersonCells';
 import classes from './people.module.css';
@@ -246,14 +246,13 @@ function PickedBar({ people, onDone }: PickedBarProps) {
   const isAway = people.every(({ isArchived }) => isArchived);
   const run = () =>
     startBusy(async () => {
-      const outcome = await answered(
-        archivePeopleAction(
-          people.map(({ id }) => id),
-          !isAway,
-        ),
-      );
+      // Whoever was away before stays so when it is taken back.
+      const turned = people.filter(({ isArchived }) => isArchived === isAway).map(({ id }) => id);
+      const outcome = await answered(archivePeopleAction(turned, !isAway));
       if (!outcome.ok) return showProblems(outcome.problems);
-      showSaved(isAway ? 'Back among the people.' : 'Put away; the records stay.');
+      showUndo(isAway ? 'Back among the people.' : 'Put away; the records stay.', () =>
+        archivePeopleAction(turned, isAway),
+      );
       onDone();
     });
   return (

@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { heightRangeM, massRangeKg } from '@/core/body/lengths';
 import type { Consent } from '@/core/ladder/case';
 import { lineOf } from '@/core/units/text';
-import { parseHeight, unitOfBareHeight, type LengthUnits } from '@/core/units/length';
+import { formatHeight, parseHeight, unitOfBareHeight, type LengthUnits } from '@/core/units/length';
 import { enrol, findCourse, getSettings } from '@/db/courses';
 import { listPeople } from '@/db/people';
 import { addPerson } from '@/db/personChanges';
@@ -118,7 +118,7 @@ function readHeight(text: string, units: LengthUnits, problems: string[]): numbe
     problems.push(text.trim() === '' ? 'no height' : `"${text.trim()}" is not a height`);
   else if (heightM < heightRangeM.low || heightM > heightRangeM.high) {
     problems.push(
-      `height outside ${heightRangeM.low.toFixed(2)} to ${heightRangeM.high.toFixed(2)} m`,
+      `height outside ${formatHeight(heightRangeM.low, units)} to ${formatHeight(heightRangeM.high, units)}`,
     );
   } else return heightM;
   return null;

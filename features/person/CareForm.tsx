@@ -1,13 +1,13 @@
 'use client';
 
 import { answered } from '@/design/answered';
-import { SegmentedControl, TagsInput } from '@mantine/core';
+import { Button, SegmentedControl, TagsInput } from '@mantine/core';
 import { PickSome } from '@/design/Picker';
-import { useState, useTransition } from 'react';
+import { useRef, useState, useTransition } from 'react';
 import { saveCareAction } from './actions';
 import { cautionIds, cautionTable, unknownWordNote, type CautionId } from '@/core/catalog/cautions';
 import type { Consent } from '@/core/ladder/case';
-import type { CareForm as Values } from './careForm';
+import { uniteCare, type CareForm as Values } from './careForm';
 import { showProblems, showSaved } from '@/design/notices';
 import classes from './person.module.css';
 
@@ -21,7 +21,11 @@ export function CareForm({ personId, initial }: CareFormProps) {
   const [isSaving, startSaving] = useTransition();
   const [values, setValues] = useState<Values>(initial);
   // What was stored when this window last knew: a second window must not overwrite unseen changes.
-  const [seen, setSeen] = useState<Values>(initial);
+  const seen = useRef(initial);
+  const [isKept, setKept] = useState(true);
+  // One after the other: what is chosen while another choice is on its way was not seen by it.
+  const last = useRef(Promise.resolve());
+  const refused = useRef(0);
 
   const isUnder16 = values.cautions.includes('under-16');
   const save = (change: Partial<Values>) => {
@@ -30,16 +34,30 @@ export function CareForm({ personId, initial }: CareFormProps) {
       ? { ...wanted, pictureConsent: 'no' }
       : wanted;
     setValues(next);
-    startSaving(async () => {
-      const outcome = await answered(saveCareAction(personId, next, seen));
+    keep(next);
+  };
+  const keep = (next: Values) => {
+    const asked = refused.current;
+    const turn = last.current.then(async () => {
+      // Chosen before it was known what another window had changed: that must be seen first.
+      if (asked !== refused.current) return;
+      const outcome = await answered(saveCareAction(personId, next, seen.current));
+      setKept(outcome.ok);
       if (outcome.ok) {
-        setSeen(next);
+        seen.current = next;
         showSaved('Kept.');
         return;
       }
-      if (outcome.now !== undefined) setSeen(outcome.now as Values);
+      if (outcome.now !== undefined) {
+        const [before, now] = [seen.current, outcome.now as Values];
+        refused.current += 1;
+        seen.current = now;
+        setValues((mine) => uniteCare(before, mine, now));
+      }
       showProblems(outcome.problems);
     });
+    last.current = turn;
+    startSaving(() => turn);
   };
 
   return (
@@ -98,6 +116,14 @@ export function CareForm({ personId, initial }: CareFormProps) {
         maxTags={8}
         onChange={(otherWords) => save({ otherWords })}
       />
+      {!isKept && !isSaving && (
+        <div role="alert">
+          <p className={classes.problem}>What stands here is not kept yet.</p>
+          <Button size="sm" onClick={() => keep(values)}>
+            Keep it as it stands
+          </Button>
+        </div>
+      )}
     </div>
   );
 }

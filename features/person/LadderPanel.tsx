@@ -59,7 +59,13 @@ function OneLadder({ personId, standing, rungs, tried }: OneLadderProps) {
     <>
       <h3>{ladderTable[family].label}</h3>
       <span className={classes.onPaper}>{standing.presentLabel ?? 'not begun'}</span>
-      <RungSelect personId={personId} family={family} present={present} rungs={rungs} />
+      <RungSelect
+        personId={personId}
+        family={family}
+        present={present}
+        presentLabel={standing.presentLabel}
+        rungs={rungs}
+      />
       {next === null ? (
         <p className={classes.top}>At the top of this ladder.</p>
       ) : (

@@ -1,4 +1,4 @@
-import { screen } from '@testing-library/react';
+import { screen, waitFor } from '@testing-library/react';
 import type { StageKey } from '@/core/catalog/stage';
 import { renderUi } from '@/design/testing/renderUi';
 import { RungSelect } from './RungSelect';
@@ -18,8 +18,16 @@ const rungs = [
   { value: 'FS1', label: 'Base' },
   { value: 'FS2', label: 'Plank' },
 ] as const;
-const show = (present: StageKey | null) =>
-  renderUi(<RungSelect personId={7} family="forearm-stand" present={present} rungs={rungs} />);
+const show = (present: StageKey | null, presentLabel: string | null = null) =>
+  renderUi(
+    <RungSelect
+      personId={7}
+      family="forearm-stand"
+      present={present}
+      presentLabel={presentLabel}
+      rungs={rungs}
+    />,
+  );
 const select = () => screen.getByRole('combobox', { name: 'Works at, Forearm stand' });
 
 beforeEach(() => {
@@ -49,4 +57,17 @@ it('says what was not possible', async () => {
   const { user } = show('FS1');
   await user.selectOptions(select(), 'Plank');
   expect(await screen.findByText('Not now.')).toBeInTheDocument();
+});
+
+it('shows nobody on a rung where they could not be placed', async () => {
+  isRefused = true;
+  const { user } = show(null);
+  await user.selectOptions(select(), 'Plank');
+  expect(await screen.findByText('Not now.')).toBeInTheDocument();
+  await waitFor(() => expect(select()).toHaveDisplayValue('not begun'));
+});
+
+it('says where somebody works also where the ladder of their school has it no more', () => {
+  show('FS9', 'Kick to the wall');
+  expect(select()).toHaveDisplayValue('Kick to the wall');
 });

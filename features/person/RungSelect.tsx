@@ -12,13 +12,17 @@ interface RungSelectProps {
   readonly family: LadderId;
   /** Where they work now; null: not begun. */
   readonly present: StageKey | null;
+  /** Of the present rung, also where their school's ladder has it no more. */
+  readonly presentLabel: string | null;
   /** Rungs of the ladder, foot first. */
   readonly rungs: readonly { readonly value: StageKey; readonly label: string }[];
 }
 
 /** Where somebody works on one ladder, and a way to another rung. */
-export function RungSelect({ personId, family, present, rungs }: RungSelectProps) {
+export function RungSelect({ personId, family, present, presentLabel, rungs }: RungSelectProps) {
+  const isListed = present === null || rungs.some(({ value }) => value === present);
   const [isMoving, startMoving] = useTransition();
+  // What was chosen first, until the page comes anew with it.
   const [stage, setStage] = useState<string>(present ?? '');
   const move = (value: string) => {
     setStage(value);
@@ -29,7 +33,10 @@ export function RungSelect({ personId, family, present, rungs }: RungSelectProps
           stage: rungs.find((one) => one.value === value)?.value ?? null,
         }),
       );
-      if (!outcome.ok) showProblems(outcome.problems);
+      if (outcome.ok) return;
+      // Nobody stands where they were not placed.
+      setStage(present ?? '');
+      showProblems(outcome.problems);
     });
   };
   return (
@@ -38,7 +45,13 @@ export function RungSelect({ personId, family, present, rungs }: RungSelectProps
       size="sm"
       disabled={isMoving}
       value={present ?? stage}
-      data={[{ value: '', label: 'not begun' }, ...rungs]}
+      data={[
+        { value: '', label: 'not begun' },
+        ...(isListed
+          ? []
+          : [{ value: present, label: presentLabel ?? 'a rung of another school' }]),
+        ...rungs,
+      ]}
       onChange={(event) => move(event.currentTarget.value)}
     />
   );

@@ -56,7 +56,7 @@ export function WordsPanel(props: WordsPanelProps) {
   const [isOpen, { open, close }] = useDisclosure(false);
   const run = (action: () => Promise<Outcome<unknown>>, words_: string) =>
     startBusy(async () => {
-      const outcome = await action();
+      const outcome = await answered(action());
       if (outcome.ok) showSaved(words_);
       else showProblems(outcome.problems);
     });

@@ -4,7 +4,13 @@ import { forearmHandsIds } from '@/core/body/hands';
 import { heightRangeM, massRangeKg } from '@/core/body/lengths';
 import { bodyOfTaken, takenIds, type TakenId } from '@/core/body/taken';
 import { InputProblem } from '@/core/problem';
-import { parseHeight, parseLength, unitOfBareHeight, type LengthUnits } from '@/core/units/length';
+import {
+  formatHeight,
+  parseHeight,
+  parseLength,
+  unitOfBareHeight,
+  type LengthUnits,
+} from '@/core/units/length';
 import type { BodyChange } from '@/db/personChanges';
 import { done, refuse, type Outcome } from '@/server/result';
 
@@ -31,7 +37,9 @@ export function readHeight(text: string, units: LengthUnits): Outcome<TypedHeigh
   if (heightM === null) return refuse({ height: 'Write a height, such as 168 or 5\'6".' });
   const { low, high } = heightRangeM;
   if (heightM < low || heightM > high) {
-    return refuse({ height: `Height must be between ${low.toFixed(2)} and ${high.toFixed(2)} m.` });
+    return refuse({
+      height: `Height must be between ${formatHeight(low, units)} and ${formatHeight(high, units)}.`,
+    });
   }
   const unit = unitOfBareHeight(text, units);
   const heightTyped = unit === null ? withUnit(text.trim(), units) : `${text.trim()} ${unit}`;

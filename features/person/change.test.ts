@@ -91,6 +91,18 @@ describe('the record form', () => {
     });
   });
 
+  it('takes a range of both sides alike, and of one', () => {
+    const range = (side: 'left' | null) =>
+      readRecordForm({ ...record({ value: '75' }), check: 'straight-leg-raise', side }, context);
+    expect(range(null)).toMatchObject({ ok: true, value: { side: null } });
+    expect(range('left')).toMatchObject({ ok: true, value: { side: 'left' } });
+    const hold = { ...record({ value: '20' }), check: 'side-forearm-plank' } as const;
+    expect(readRecordForm(hold, context)).toMatchObject({
+      ok: false,
+      problems: { side: 'Say which side.' },
+    });
+  });
+
   it.each([
     [{ value: '-3' }, 'value'],
     [{ value: '' }, 'value'],
@@ -211,7 +223,11 @@ describe('on the demo course', () => {
       toGateRow(item, find('Halina Brook').opened.school),
     );
     const oneLeg = rows.find(({ check }) => check === 'dolphin-one-leg')!;
-    expect(oneLeg).toMatchObject({ hasSides: true, valueKind: 'seconds', status: 'not-yet' });
+    expect(oneLeg).toMatchObject({
+      sides: ['left', 'right'],
+      valueKind: 'seconds',
+      status: 'not-yet',
+    });
     expect(oneLeg.figures).toMatch(/about \d+ s now, bar 15 s/);
     expect(oneLeg.voidedBy).toEqual(['sinks-on-block']);
   });

@@ -108,7 +108,11 @@ function toHistory(
 ): CheckHistory {
   const { school, assessor, asOf } = person;
   const { spec, bar } = getCheckIn(school, check);
-  const histories = assessor.histories(check, base);
+  const all = assessor.histories(check, base);
+  // Where no side was ever said, both have the same to show.
+  const isSided = all.some(({ records }) => records.some(({ side }) => side !== undefined));
+  const histories = isSided ? all : all.slice(0, 1);
+  const sides: (Side | null)[] = isSided ? ['left', 'right'] : [null];
   // The whole bar, unless the next rung asks for more than it.
   const asked = barOf(bar, demand);
   const isLess = 'better' in spec.scoring && spec.scoring.better === 'less';
@@ -117,7 +121,6 @@ function toHistory(
     threshold,
     ...(base === undefined ? {} : { base }),
   });
-  const sides: (Side | null)[] = spec.hasSides ? ['left', 'right'] : [null];
   const newest = histories
     .flatMap(({ records }) => records.map(({ date }) => date))
     .sort()
@@ -140,7 +143,7 @@ function toHistory(
       return points.length === 0 ? [] : [{ side: sides[index] ?? null, points }];
     }),
     goodUntil: newest === undefined ? null : addDays(newest, spec.validDays),
-    sideRatio: spec.hasSides ? findRatio(histories) : null,
+    sideRatio: isSided ? findRatio(histories) : null,
     forecast: describeForecast(histories, demand, asOf),
     row: { ...rowOf(check, base ?? null, spec), status: assessment.status },
   };
@@ -188,12 +191,30 @@ function listBand(history: SideHistory, asOf: Day): BandPoint[] {
   return points.at(-1)?.date === asOf ? points : [...points, at(asOf, level)];
 }
 
+/** What one side does: the level of holds and repetitions, of a measure the newest figure. */
+function strengthOf({ spec, level, records }: SideHistory): number | null {
+  const { kind } = spec.scoring;
+  switch (kind) {
+    case 'hold':
+    case 'reps':
+      return level === null ? null : fromLogScale(kind, level.mean);
+    case 'measure':
+      return records.at(-1)?.value ?? null;
+    case 'level':
+    case 'rating':
+    case 'pass':
+    case 'pass-of-last':
+    case 'same-day':
+      return null;
+    default:
+      return kind satisfies never;
+  }
+}
+
 function findRatio(histories: readonly SideHistory[]): number | null {
-  const [left, right] = histories.map(({ level }) => level);
-  if (!left || !right) return null;
-  const kind = histories[0]!.spec.scoring.kind as 'hold' | 'reps';
-  const [a, b] = [fromLogScale(kind, left.mean), fromLogScale(kind, right.mean)];
-  return Math.min(a, b) / Math.max(a, b);
+  const [a, b] = histories.map(strengthOf);
+  if (a === undefined || b === undefined || a === null || b === null) return null;
+  return Math.max(a, b) <= 0 ? null : Math.min(a, b) / Math.max(a, b);
 }
 
 const noneWords: Record<Extract<Forecast, { kind: 'none' }>['why'], string> = {

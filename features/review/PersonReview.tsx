@@ -42,10 +42,22 @@ export function PersonReview({ uid, person, isFirst, onDone }: PersonReviewProps
     keep(
       next === null || !person.came ? null : { stage: next.stage, decided: next.kind, reason: '' },
     );
-  useHotkeys([
-    ['mod+Enter', () => (!isFirst || differs ? undefined : agree())],
-    ['n', () => (isFirst ? onDone() : undefined)],
-  ]);
+  const differ = () => next !== null && keep({ stage: next.stage, decided, reason });
+  // Also from within the line that is being written. One press, one answer.
+  useHotkeys(
+    [
+      [
+        'mod+Enter',
+        ({ repeat }) => {
+          if (!isFirst || isSaving || repeat) return;
+          if (differs) differ();
+          else agree();
+        },
+      ],
+    ],
+    [],
+  );
+  useHotkeys([['n', () => (isFirst && !isSaving ? onDone() : undefined)]]);
   return (
     <section className={classes.card} aria-label={person.name}>
       <h2>
@@ -123,11 +135,7 @@ export function PersonReview({ uid, person, isFirst, onDone }: PersonReviewProps
       <Group mt="md">
         {differs && next !== null ? (
           <>
-            <Button
-              size="lg"
-              loading={isSaving}
-              onClick={() => keep({ stage: next.stage, decided, reason })}
-            >
+            <Button size="lg" loading={isSaving} onClick={differ}>
               Keep, and on
             </Button>
             <Button size="lg" variant="default" onClick={() => setDiffers(false)}>

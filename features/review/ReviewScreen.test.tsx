@@ -1,4 +1,4 @@
-import { screen, waitFor } from '@testing-library/react';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { renderUi } from '@/design/testing/renderUi';
 import { ReviewScreen } from './ReviewScreen';
 import type { ReviewPerson, ReviewView } from './review';
@@ -108,4 +108,57 @@ it('leads on when everybody is looked through', () => {
   renderUi(<ReviewScreen view={view([person(1, 'Ada', { isDone: true, decided: 'stay' })])} />);
   expect(screen.getByRole('link', { name: 'Home practice' })).toBeInTheDocument();
   expect(screen.getByRole('button', { name: 'Look again: Ada' })).toBeInTheDocument();
+});
+
+describe('by keys', () => {
+  const first = person(4, 'Dee', { exception: 'was stopped' });
+
+  it('keeps from within the line that is being written, once for one press', async () => {
+    const { user } = renderUi(<ReviewScreen view={view([first, bo])} />);
+    const line = screen.getAllByLabelText('A line about the evening')[0]!;
+    await user.type(line, 'slow and light');
+    fireEvent.keyDown(line, { key: 'Enter', ctrlKey: true });
+    fireEvent.keyDown(line, { key: 'Enter', ctrlKey: true, repeat: true });
+    await waitFor(() => expect(asked).toHaveLength(1));
+    expect(asked[0]).toEqual([
+      'keep',
+      'u',
+      4,
+      {
+        note: 'slow and light',
+        decision: { stage: 'FS5', decided: 'stay', reason: '' },
+      },
+    ]);
+  });
+
+  it('keeps what differs as it differs', async () => {
+    const { user } = renderUi(<ReviewScreen view={view([first])} />);
+    const card = within(screen.getByRole('region', { name: 'Dee' }));
+    await user.click(card.getByRole('button', { name: 'Differ' }));
+    await user.click(card.getByRole('radio', { name: 'open' }));
+    await user.type(card.getByLabelText('Why you differ'), 'seen twice in control');
+    fireEvent.keyDown(card.getByLabelText('Why you differ'), { key: 'Enter', ctrlKey: true });
+    await waitFor(() =>
+      expect(asked).toEqual([
+        [
+          'keep',
+          'u',
+          4,
+          {
+            note: '',
+            decision: { stage: 'FS5', decided: 'advance', reason: 'seen twice in control' },
+          },
+        ],
+      ]),
+    );
+  });
+
+  it('says at its field what is wrong, and keeps what was typed', async () => {
+    isRefused = true;
+    const { user } = renderUi(<ReviewScreen view={view([first])} />);
+    await user.type(screen.getByLabelText('A line about the evening'), 'light');
+    await user.click(screen.getByRole('button', { name: 'Agree, and on' }));
+    expect(await screen.findByText('Look again, please.')).toBeInTheDocument();
+    expect(screen.getByLabelText('A line about the evening')).toHaveValue('light');
+  });
 });

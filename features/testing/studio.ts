@@ -70,7 +70,7 @@ export const careOf = (change: Partial<CareForm> = {}): CareForm => ({
 });
 
 /** A course of three weeks that begins today. */
-export const addCourse = () =>
+export const addCourse = (profile = 'prop-led') =>
   must(
     createCourse({
       name: 'Tuesdays',
@@ -79,7 +79,7 @@ export const addCourse = () =>
       startsAt: '18:00',
       minutes: 60,
       weeks: 3,
-      profile: 'prop-led',
+      profile,
     }),
   );
 
