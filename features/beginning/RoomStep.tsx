@@ -53,8 +53,8 @@ export function RoomStep({ view }: { readonly view: RoomView }) {
         <div>
           <RoomDrawing editor={editor} units={units} />
           <p className={classes.quiet} role="status">
-            {editor.problem ?? usableWords(editor.room, usableSpans(editor.room))}. Pull at the
-            walls, or type their lengths; doors and what stands in the way come beside.
+            {editor.problem ?? usableWords(editor.room, usableSpans(editor.room), units)}. Pull at
+            the walls, or type their lengths; doors and what stands in the way come beside.
           </p>
         </div>
         <RoomFields editor={editor} units={units} />

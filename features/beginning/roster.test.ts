@@ -14,6 +14,23 @@ describe('a pasted list', () => {
     ]);
   });
 
+  it.each([
+    ['Ada Wren 1m85', 'Ada Wren', '1m85'],
+    ['Ada Wren, 1 m 61', 'Ada Wren', '1 m 61'],
+    ['Ada Wren\t1,72 m', 'Ada Wren', '1,72 m'],
+    ['Ada Wren 5’7”', 'Ada Wren', '5’7”'],
+    ['Ada Wren 5′ 7½″', 'Ada Wren', '5′ 7½″'],
+    ['Ada Wren 5 ft 6 1/2 in', 'Ada Wren', '5 ft 6 1/2 in'],
+    ['Ada Wren; 168 cm;', 'Ada Wren', '168 cm'],
+    // Out of reach is said when it is kept; it is no part of a name.
+    ['Ada Wren 72', 'Ada Wren', '72'],
+    // A figure of her own, as a second Ada has one.
+    ['Ada 2', 'Ada 2', ''],
+    ['Ada 2, 168', 'Ada 2', '168'],
+  ])('reads %j as it is read everywhere', (line, name, height) => {
+    expect(readRoster(line)).toEqual([{ name, height }]);
+  });
+
   it('leaves out the marks of a list, and whoever stands in it twice', () => {
     expect(readRoster('1. Ada\n2) Bo, 168\n- Cleo\n• ada\n').map(({ name }) => name)).toEqual([
       'Ada',

@@ -1,3 +1,5 @@
+import { parseHeight } from '@/core/units/length';
+
 /** A pasted list of people: a name a line, a height behind it where it is known. */
 export interface RosterLine {
   readonly name: string;
@@ -5,9 +7,18 @@ export interface RosterLine {
   readonly height: string;
 }
 
-/** A height at the end of a line: `168`, `1.68 m`, `5'6"`, `66 in`, behind a comma, tab or gap. */
-const heightAtEnd =
-  /^(.*?)[\s,;\t]+(\d{1,3}(?:[.,]\d+)?\s*(?:cm|m|in|")?|\d\s*(?:'|ft)\s*\d{0,2}\s*(?:"|in)?)$/;
+/** One figure alone tells two people of one name apart: nobody's height. */
+const isHeight = (text: string) =>
+  /^\d/.test(text) && !/^\d$/.test(text) && parseHeight(text, 'cm') !== null;
+
+/** The height that ends a line, as it may be typed anywhere, behind a comma, tab or gap. */
+function splitHeight(line: string): RosterLine {
+  for (const gap of line.matchAll(/[\s,;]+/g)) {
+    const height = line.slice(gap.index + gap[0].length);
+    if (isHeight(height)) return { name: line.slice(0, gap.index), height };
+  }
+  return { name: line, height: '' };
+}
 
 /** Numbers and dots of a list that was copied with them. */
 const listMark = /^\s*(?:[-*•]|\d{1,3}[.)])\s*/;
@@ -18,11 +29,11 @@ export function readRoster(text: string): RosterLine[] {
   return text.split(/\r?\n/).flatMap((line): RosterLine[] => {
     const plain = line.replace(listMark, '').trim();
     if (plain === '') return [];
-    const found = heightAtEnd.exec(plain);
-    const name = (found?.[1] ?? plain).replace(/[,;\s]+$/, '').trim();
+    const { name: called, height } = splitHeight(plain.replace(/[,;\s]+$/, ''));
+    const name = called.replace(/[,;\s]+$/, '').trim();
     const key = name.toLowerCase();
     if (name === '' || seen.has(key)) return [];
     seen.add(key);
-    return [{ name, height: found?.[2]?.trim() ?? '' }];
+    return [{ name, height }];
   });
 }

@@ -8,12 +8,13 @@ import { ladderIds, ladderTable, type LadderId } from '@/core/catalog/stage';
 import { addDays } from '@/core/units/day';
 import type { CoursePageView, MeetingView } from './read';
 import {
+  bringMeetingBackAction,
   changeAttendanceAction,
   changeMeetingAction,
   createMeetingAction,
   dropMeetingAction,
 } from './actions';
-import { showProblem, showProblems, showSaved } from '@/design/notices';
+import { showProblem, showProblems, showSaved, showUndo } from '@/design/notices';
 import classes from './courses.module.css';
 
 /** The arc of the course: each evening with its family and peak, and who came. */
@@ -130,7 +131,8 @@ function MeetingForm({ meeting, view }: MeetingFormProps) {
           w={90}
           value={values.minutes}
           error={problems.minutes}
-          onChange={(value) => set({ minutes: Number(value) })}
+          // An empty field is no minutes yet.
+          onChange={(value) => typeof value === 'number' && set({ minutes: value })}
         />
         <TextInput
           label="Room"
@@ -190,7 +192,10 @@ function MeetingForm({ meeting, view }: MeetingFormProps) {
           onClick={() =>
             startBusy(async () => {
               const outcome = await answered(dropMeetingAction(meeting.id));
-              if (!outcome.ok) showProblems(outcome.problems);
+              if (!outcome.ok) return showProblems(outcome.problems);
+              showUndo(`The evening of ${sayMeetingDay(meeting.date)} is dropped.`, () =>
+                bringMeetingBackAction(course.id, outcome.value),
+              );
             })
           }
         >

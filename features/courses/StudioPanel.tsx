@@ -5,6 +5,7 @@ import { useDisclosure } from '@mantine/hooks';
 import { useState, useTransition } from 'react';
 import { saveSettingsAction } from '@/features/settings/actions';
 import type { Outcome } from '@/server/result';
+import { answered } from '@/design/answered';
 import { showProblems, showSaved } from '@/design/notices';
 import classes from './courses.module.css';
 
@@ -25,7 +26,7 @@ export function StudioPanel({ studio, people, courses, startDemo, clear }: Studi
   const isEmpty = people === 0 && courses === 0;
   const run = (action: () => Promise<Outcome>, words: string) =>
     startBusy(async () => {
-      const outcome = await action();
+      const outcome = await answered(action());
       if (outcome.ok) showSaved(words);
       else showProblems(outcome.problems);
       close();

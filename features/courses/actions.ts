@@ -10,4 +10,5 @@ export const changeEnrolmentAction = action(change.changeEnrolment);
 export const createMeetingAction = action(change.createMeeting);
 export const changeMeetingAction = action(change.changeMeeting);
 export const dropMeetingAction = action(change.dropMeeting);
+export const bringMeetingBackAction = action(change.bringMeetingBack);
 export const changeAttendanceAction = action(change.changeAttendance);

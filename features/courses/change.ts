@@ -10,6 +10,7 @@ import {
   addCourse,
   addMeeting,
   enrol,
+  listAttendance,
   listMeetings,
   removeCourse,
   removeMeeting,
@@ -19,6 +20,7 @@ import {
   withdraw,
 } from '@/db/courses';
 import type { Db } from '@/db/open';
+import { findPerson } from '@/db/people';
 import { done, refuse, type Outcome } from '@/server/result';
 import { aCourse, aMeeting, aPerson, change } from '@/server/useCase';
 import { listProfileChoices, readSchool } from '@/server/judging/schools';
@@ -134,10 +136,43 @@ export const changeMeeting = change([aMeeting, meetingForm], ({ db }, meeting, f
   return done(undefined);
 });
 
-export const dropMeeting = change([aMeeting], ({ db }, meeting) => {
-  removeMeeting(db, meeting.id);
-  return done(undefined);
+const droppedMeeting = z.strictObject({
+  form: meetingForm,
+  came: z
+    .array(
+      z.strictObject({
+        personId: z.int().positive(),
+        came: z.boolean(),
+        note: z.string().max(1000),
+      }),
+    )
+    .max(500),
 });
+
+/** An evening that was dropped, as it is needed to bring it back. */
+export type DroppedMeeting = z.infer<typeof droppedMeeting>;
+
+/** @returns what it takes to bring it back: who came goes with the evening */
+export const dropMeeting = change([aMeeting], ({ db }, meeting): Outcome<DroppedMeeting> => {
+  const { date, startsAt, minutes: length, room, family, peak } = meeting;
+  const came = listAttendance(db, [meeting.id]).map(({ meetingId: _, ...one }) => one);
+  removeMeeting(db, meeting.id);
+  return done({ form: { date, startsAt, minutes: length, room, family, peak }, came });
+});
+
+/** An evening that was dropped, back in its course with who came. */
+export const bringMeetingBack = change(
+  [aCourse, droppedMeeting],
+  ({ db }, course, { form, came }): Outcome => {
+    if (isTaken(db, course.id, form.date)) return refuse({ form: taken.date });
+    const added = addMeeting(db, { courseId: course.id, ...form });
+    for (const { personId, ...one } of came) {
+      // Whoever was deleted meanwhile stays so.
+      if (findPerson(db, personId) !== null) saveAttendance(db, added, personId, one);
+    }
+    return done(undefined);
+  },
+);
 
 const attendanceForm = z.strictObject({
   came: z.boolean().optional(),

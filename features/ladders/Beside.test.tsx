@@ -19,7 +19,7 @@ const row = (key: string, status: GateRow['status'], figures: string): GateRow =
   figures,
   valueKind: 'seconds',
   unitLabel: 's',
-  hasSides: false,
+  sides: [],
   voidedBy: [],
   isAtDoor: false,
 });

@@ -8,6 +8,7 @@ import { CoursePicker } from './CoursePicker';
 import { MinutesPicker } from './MinutesPicker';
 import { CautionLine, Page } from '@/design/Page';
 import { RecordButton } from '@/features/check/RecordButton';
+import { RecordDesk } from '@/features/check/RecordDesk';
 import classes from './ladders.module.css';
 
 interface ChecksPageProps {
@@ -44,44 +45,46 @@ export async function ChecksPage({ searchParams }: ChecksPageProps) {
           back when something grows old.
         </p>
       ) : (
-        <ol className={classes.slots}>
-          {slots.map((slot) => {
-            const base = slot.base ?? null;
-            const spec = school.checks.get(slot.check)!.spec;
-            const move = moveOfCheck(spec, slot.base);
-            return (
-              <li key={`${slot.check}/${base ?? ''}`}>
-                <span className={classes.minutes}>{slot.minutes.toFixed(1)} min</span>
-                <div>
-                  <h2>
-                    {slot.label}
-                    {base === null ? '' : ` (${base})`}
-                  </h2>
-                  {move !== null && (
-                    <div className={classes.how}>
-                      <StripView
-                        move={move}
-                        label={`How it is taken: ${slot.label}`}
-                        heightPx={84}
-                      />
-                    </div>
-                  )}
-                  <p>
-                    {slot.isTogether ? 'one clock for all: ' : 'one after the other: '}
-                    {slot.people.map(({ name }) => name).join(', ')}
-                  </p>
-                  <p className={classes.hint}>{slot.people[0]?.why}</p>
-                </div>
-                <RecordButton
-                  people={slot.people}
-                  row={slot.row ?? rowOf(slot.check, base, spec)}
-                  today={today}
-                  breathSeconds={settings.breathSeconds}
-                />
-              </li>
-            );
-          })}
-        </ol>
+        <RecordDesk>
+          <ol className={classes.slots}>
+            {slots.map((slot) => {
+              const base = slot.base ?? null;
+              const spec = school.checks.get(slot.check)!.spec;
+              const move = moveOfCheck(spec, slot.base);
+              return (
+                <li key={`${slot.check}/${base ?? ''}`}>
+                  <span className={classes.minutes}>{slot.minutes.toFixed(1)} min</span>
+                  <div>
+                    <h2>
+                      {slot.label}
+                      {base === null ? '' : ` (${base})`}
+                    </h2>
+                    {move !== null && (
+                      <div className={classes.how}>
+                        <StripView
+                          move={move}
+                          label={`How it is taken: ${slot.label}`}
+                          heightPx={84}
+                        />
+                      </div>
+                    )}
+                    <p>
+                      {slot.isTogether ? 'one clock for all: ' : 'one after the other: '}
+                      {slot.people.map(({ name }) => name).join(', ')}
+                    </p>
+                    <p className={classes.hint}>{slot.people[0]?.why}</p>
+                  </div>
+                  <RecordButton
+                    people={slot.people}
+                    row={slot.row ?? rowOf(slot.check, base, spec)}
+                    today={today}
+                    breathSeconds={settings.breathSeconds}
+                  />
+                </li>
+              );
+            })}
+          </ol>
+        </RecordDesk>
       )}
       {door.length > 0 && (
         <section className={classes.bottlenecks}>

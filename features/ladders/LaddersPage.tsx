@@ -2,6 +2,7 @@ import { Title } from '@mantine/core';
 import { readCourseParam } from '@/server/courseParam';
 import { readLadders } from './read';
 import { Bottlenecks } from './Bottlenecks';
+import { RecordDesk } from '@/features/check/RecordDesk';
 import { CoursePicker } from './CoursePicker';
 import { FiveLadders } from './FiveLadders';
 import { LinkButton } from '@/design/LinkButton';
@@ -34,18 +35,20 @@ export async function LaddersPage({ searchParams }: LaddersPageProps) {
           Change bars and gates
         </LinkButton>
       </div>
-      <FiveLadders
-        ladders={view.ladders}
-        today={view.today}
-        breathSeconds={view.settings.breathSeconds}
-      />
-      <Bottlenecks
-        bottlenecks={view.bottlenecks}
-        count={view.count}
-        school={view.school.checks}
-        today={view.today}
-        breathSeconds={view.settings.breathSeconds}
-      />
+      <RecordDesk>
+        <FiveLadders
+          ladders={view.ladders}
+          today={view.today}
+          breathSeconds={view.settings.breathSeconds}
+        />
+        <Bottlenecks
+          bottlenecks={view.bottlenecks}
+          count={view.count}
+          school={view.school.checks}
+          today={view.today}
+          breathSeconds={view.settings.breathSeconds}
+        />
+      </RecordDesk>
       <CautionLine />
     </Page>
   );

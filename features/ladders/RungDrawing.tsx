@@ -41,6 +41,7 @@ function drawRung({ stage, setupInput, recipe: result, settings }: RungPageView)
       family: shape.family,
       values: posed.values,
       loads: posed.loads,
+      ...(posed.along === undefined ? {} : { along: posed.along }),
       ...(recipe === undefined || result === null ? {} : { solved: { setup: recipe, result } }),
     },
     options,

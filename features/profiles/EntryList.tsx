@@ -8,8 +8,8 @@ import { Button } from '@mantine/core';
 import { useTransition } from 'react';
 import type { EntryKind, OwnEntries } from '@/core/catalog/entries';
 import { ladderTable } from '@/core/catalog/stage';
-import { dropEntryAction } from './actions';
-import { showProblems, showSaved } from '@/design/notices';
+import { dropEntryAction, keepEntryAction } from './actions';
+import { showProblems, showUndo } from '@/design/notices';
 import classes from './profiles.module.css';
 
 const kindWords: Record<EntryKind, string> = {
@@ -76,8 +76,9 @@ export function EntryList({ entries }: { readonly entries: OwnEntries }) {
               onClick={() =>
                 startBusy(async () => {
                   const outcome = await answered(dropEntryAction(kind, key));
-                  if (outcome.ok) showSaved(`${label} is gone.`);
-                  else showProblems(outcome.problems);
+                  if (!outcome.ok) return showProblems(outcome.problems);
+                  const spec = (entries[kind] as Readonly<Record<string, unknown>>)[key];
+                  showUndo(`${label} is gone.`, () => keepEntryAction(kind, key, spec));
                 })
               }
             >

@@ -30,9 +30,14 @@ import {
 import type { LadderId, BranchKey, StageKey } from '@/core/catalog/stage';
 import type { VerdictKind } from '@/core/ladder/verdictKinds';
 import type { ProfilePreview } from './change';
-import { changeProfileAction, previewProfileAction, retireProfileAction } from './actions';
+import {
+  bringProfileBackAction,
+  changeProfileAction,
+  previewProfileAction,
+  retireProfileAction,
+} from './actions';
 import { VerdictMark, verdictWords } from '@/design/marks/VerdictMark';
-import { showProblem, showProblems, showSaved } from '@/design/notices';
+import { showProblem, showProblems, showSaved, showUndo } from '@/design/notices';
 import { GateEditor } from './GateEditor';
 import classes from './profiles.module.css';
 
@@ -94,7 +99,8 @@ export function ProfileEditor(props: ProfileEditorProps) {
   useEffect(() => {
     if (isShipped || settled === props.changes) return;
     let isCurrent = true;
-    void previewProfileAction(profileKey, settled).then((outcome) => {
+    const unknown = 'What this would turn is not known: no answer came.';
+    void answered(previewProfileAction(profileKey, settled), unknown).then((outcome) => {
       if (!isCurrent) return;
       setPreview(
         outcome.ok ? outcome.value : { problems: Object.values(outcome.problems), changes: [] },
@@ -272,8 +278,9 @@ export function ProfileEditor(props: ProfileEditorProps) {
             onClick={() =>
               startSaving(async () => {
                 const outcome = await answered(retireProfileAction(profileKey));
-                if (outcome.ok) router.push('/profiles');
-                else showProblems(outcome.problems);
+                if (!outcome.ok) return showProblems(outcome.problems);
+                showUndo('The copy is put away.', () => bringProfileBackAction(profileKey));
+                router.push('/profiles');
               })
             }
           >

@@ -3,6 +3,7 @@ import { ownKey } from '@/core/catalog/namedKeys';
 import { exact } from '@/core/exact';
 import { z } from 'zod';
 import { lineOf } from '@/core/units/text';
+import type { Day } from '@/core/units/day';
 import {
   entriesFile,
   entryKinds,
@@ -26,6 +27,7 @@ import {
   readEntries,
   removeEntry,
   saveEntry,
+  type StoredProfile,
 } from '@/db/profiles';
 import type { Db } from '@/db/open';
 import { readCases } from '@/server/judging/cases';
@@ -131,17 +133,30 @@ const toLines = (problems: readonly { where: string; message: string }[]) => ({
   form: problems.map(({ where, message }) => `${where} ${message}`).join('; '),
 });
 
+/** A version of its own: old verdicts can still be explained. */
+function saveTurned(db: Db, stored: StoredProfile, savedOn: Day, isRetired: boolean): void {
+  noteInDiary(db, 'profile-changed');
+  addProfileVersion(db, { ...stored, version: stored.version + 1, savedOn, isRetired });
+}
+
 /** Puts a copy away. Courses that used it go on with its origin. */
 export const retireProfile = change([profileKey], ({ db, today }, key): Outcome => {
   const stored = findProfile(db, key);
   if (stored === null || stored.isRetired) return refuse(goneProfile);
-  noteInDiary(db, 'profile-changed');
-  addProfileVersion(db, {
-    ...stored,
-    version: stored.version + 1,
-    savedOn: today,
-    isRetired: true,
-  });
+  saveTurned(db, stored, today, true);
+  return done(undefined);
+});
+
+/** A copy that was put away, in use again where it was. */
+export const bringProfileBack = change([profileKey], ({ db, today }, key): Outcome => {
+  const stored = findProfile(db, key);
+  if (stored === null) return refuse(goneProfile);
+  if (!stored.isRetired) return done(undefined);
+  // Meanwhile another may have its name, and an entry that it asks for may be gone.
+  if (isNameTaken(db, stored.label, key)) return refuse({ form: takenName.label });
+  const problems = validateProfile(stored, readCatalog(db));
+  if (problems.length > 0) return refuse(toLines(problems));
+  saveTurned(db, stored, today, false);
   return done(undefined);
 });
 

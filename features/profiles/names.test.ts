@@ -1,6 +1,12 @@
 /** Names of profiles: no two the same, however they come to be. */
 import { database } from '@/server/database';
-import { changeProfile, copyProfile, importProfile } from './change';
+import {
+  bringProfileBack,
+  changeProfile,
+  copyProfile,
+  importProfile,
+  retireProfile,
+} from './change';
 import { readProfiles, readProfilePage } from './read';
 import { addCourse, must, withThrowawayStudio } from '@/features/testing/studio';
 import { changeCourse } from '@/features/courses/change';
@@ -59,4 +65,18 @@ it('says which courses are judged with a profile', () => {
   expect(readProfilePage(key)!.courses).toMatchObject([{ id: course, profile: 'prop-led' }]);
   must(changeCourse(course, { name, place, profile: key }));
   expect(readProfilePage(key)!.courses).toMatchObject([{ id: course, profile: key }]);
+});
+
+it('brings a copy back that was put away, unless its name went to another', () => {
+  const one = must(copyProfile('prop-led', 'Quiet'));
+  const course = addCourse(one);
+  must(retireProfile(one));
+  expect(labels()).not.toContain('quiet');
+  must(bringProfileBack(one));
+  expect(labels()).toContain('quiet');
+  expect(findCourse(database(), course)!.profile).toBe(one);
+  must(retireProfile(one));
+  must(copyProfile('prop-led', 'Quiet'));
+  expect(bringProfileBack(one)).toMatchObject({ ok: false });
+  expect(labels().filter((label) => label === 'quiet')).toHaveLength(1);
 });

@@ -35,6 +35,7 @@ export function LengthInput(props: LengthInputProps) {
       onBlur={finish}
       onKeyDown={(event) => {
         if (event.key === 'Enter') finish();
+        if (event.key === 'Escape') setTyped(null);
       }}
     />
   );

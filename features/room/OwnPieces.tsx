@@ -7,9 +7,9 @@ import { useTransition } from 'react';
 import { pieceKinds } from '@/core/catalog/pieceKinds';
 import type { PieceKind } from '@/core/catalog/pieces';
 import { formatLength, parseLength, type LengthUnits } from '@/core/units/length';
-import { dropOwnPieceAction, keepOwnPieceAction } from './actions';
+import { bringPieceBackAction, dropOwnPieceAction, keepOwnPieceAction } from './actions';
 import type { RoomView } from './read';
-import { showProblems, showSaved } from '@/design/notices';
+import { showProblems, showSaved, showUndo } from '@/design/notices';
 import { PiecePicture } from './PiecePicture';
 import classes from './room.module.css';
 
@@ -101,7 +101,10 @@ export function OwnPieces({ view }: { readonly view: RoomView }) {
                 onClick={() =>
                   startBusy(async () => {
                     const outcome = await answered(dropOwnPieceAction(piece));
-                    if (!outcome.ok) showProblems(outcome.problems);
+                    if (!outcome.ok) return showProblems(outcome.problems);
+                    showUndo(`${spec.label} is taken out.`, () =>
+                      bringPieceBackAction(outcome.value),
+                    );
                   })
                 }
               >

@@ -43,6 +43,9 @@ function along(wall: WallId, dxM: number, dyM: number): number {
 const stretchName = (list: 'blocked' | 'doors', one: object) =>
   list === 'doors' ? 'Door' : `Blocked stretch${'what' in one && one.what ? `, ${one.what},` : ''}`;
 
+/** Nothing that is shown is smaller than can be taken hold of. */
+const leastLowM = 0.1;
+
 const clamp = (value: number, low: number, high: number) => Math.min(high, Math.max(low, value));
 
 /** The room to scale; walls, blocked stretches, doors and low spots are moved by their handles. */
@@ -160,13 +163,17 @@ export function RoomDrawing({ editor, units }: RoomDrawingProps) {
         value: one.widthM,
         max: of.widthM,
         said: `${formatLength(one.widthM, units)} wide, ${formatLength(one.depthM, units)} deep`,
-        move: (dx, dy) =>
-          replaceAt(of, 'low', index, {
+        move: (dx, dy) => {
+          // The north and west sides stay where they are.
+          const up = clamp(tidy(dy), -one.yM, tidy(one.depthM - leastLowM));
+          const widest = tidy(Math.max(leastLowM, of.widthM - one.xM));
+          return replaceAt(of, 'low', index, {
             ...one,
-            widthM: clamp(tidy(one.widthM + dx), 0.1, 60),
-            depthM: clamp(tidy(one.depthM - dy), 0.1, 60),
-            yM: Math.max(0, tidy(one.yM + dy)),
-          }),
+            widthM: clamp(tidy(one.widthM + dx), leastLowM, widest),
+            depthM: tidy(one.depthM - up),
+            yM: tidy(one.yM + up),
+          });
+        },
       },
     ]),
   ];

@@ -1,11 +1,13 @@
 'use client';
 
-import { ActionIcon, Button, Group, NativeSelect, Switch, TextInput } from '@mantine/core';
+import { ActionIcon, Button, Group, NativeSelect, Switch } from '@mantine/core';
 import { IconPlus, IconX } from '@tabler/icons-react';
 import { wallIds, wallLength, type Room, type WallId } from '@/core/room/room';
+import { formatAlong } from '@/core/units/along';
 import type { LengthUnits } from '@/core/units/length';
 import { LengthInput } from './LengthInput';
 import { replaceAt } from './RoomDrawing';
+import { WordInput } from './WordInput';
 import { resize, tidy } from './roomMachine';
 import type { RoomEditor } from './useRoomEditor';
 import classes from './room.module.css';
@@ -14,6 +16,15 @@ interface RoomFieldsProps {
   readonly editor: RoomEditor;
   readonly units: LengthUnits;
 }
+
+/** In this order, under these words. */
+const lowSides = [
+  ['widthM', 'Wide'],
+  ['depthM', 'Deep'],
+  ['heightM', 'Height'],
+  ['xM', 'From west'],
+  ['yM', 'From south'],
+] as const;
 
 const wallChoices = wallIds.map((wall) => ({ value: wall, label: wall }));
 
@@ -54,17 +65,11 @@ export function RoomFields({ editor, units }: RoomFieldsProps) {
           onChange={(change) => commit(replaceAt(room, 'blocked', index, { ...one, ...change }))}
           onDrop={() => drop('blocked', index)}
         >
-          <TextInput
-            size="sm"
-            aria-label={`What blocks stretch ${index + 1}`}
-            placeholder="what"
-            w={130}
-            maxLength={60}
-            defaultValue={one.what}
-            onBlur={({ currentTarget: { value } }) => {
-              if (value !== one.what)
-                commit(replaceAt(room, 'blocked', index, { ...one, what: value }));
-            }}
+          <WordInput
+            label={`What blocks stretch ${index + 1}`}
+            width={118}
+            words={one.what}
+            onChange={(what) => commit(replaceAt(room, 'blocked', index, { ...one, what }))}
           />
         </StretchRow>
       ))}
@@ -90,25 +95,21 @@ export function RoomFields({ editor, units }: RoomFieldsProps) {
       ))}
       <h3>Low spots</h3>
       {room.low.map((one, index) => (
-        <Group key={index} gap={6} wrap="nowrap" className={classes.line}>
-          <TextInput
-            size="sm"
-            w={110}
-            aria-label={`What hangs low ${index + 1}`}
-            placeholder="what"
-            maxLength={60}
-            defaultValue={one.what}
-            onBlur={({ currentTarget: { value } }) => {
-              if (value !== one.what)
-                commit(replaceAt(room, 'low', index, { ...one, what: value }));
-            }}
-          />
-          {(['widthM', 'depthM', 'heightM'] as const).map((side) => (
+        <div key={index} role="group" aria-label={`Low spot ${index + 1}`} className={classes.low}>
+          <Group gap={6} wrap="nowrap">
+            <WordInput
+              label={`What hangs low ${index + 1}`}
+              width={250}
+              words={one.what}
+              onChange={(what) => commit(replaceAt(room, 'low', index, { ...one, what }))}
+            />
+            <Drop label={`Take out low spot ${index + 1}`} onClick={() => drop('low', index)} />
+          </Group>
+          {lowSides.map(([side, label]) => (
             <LengthInput
               key={side}
-              isLabelHidden
-              label={`Low spot ${index + 1}: ${{ widthM: 'width', depthM: 'depth', heightM: 'height over the floor' }[side]}`}
-              width={92}
+              label={label}
+              width={82}
               metres={one[side]}
               units={units}
               onChange={(metres) =>
@@ -116,8 +117,7 @@ export function RoomFields({ editor, units }: RoomFieldsProps) {
               }
             />
           ))}
-          <Drop label={`Take out low spot ${index + 1}`} onClick={() => drop('low', index)} />
-        </Group>
+        </div>
       ))}
       <Group gap="xs">
         <Add
@@ -170,6 +170,7 @@ function StretchRow({ name, one, units, onChange, onDrop, children }: StretchRow
     <Group gap={6} wrap="nowrap" className={classes.line}>
       <NativeSelect
         size="sm"
+        w={94}
         aria-label={`${name}: wall`}
         value={one.wall}
         data={wallChoices}
@@ -222,8 +223,9 @@ function Add({ label, onClick }: { readonly label: string; readonly onClick: () 
 export const usableWords = (
   room: Room,
   spans: readonly { fromM: number; toM: number }[],
+  units: LengthUnits,
 ): string => {
   const whole = wallIds.reduce((sum, wall) => sum + wallLength(room, wall), 0);
   const usable = spans.reduce((sum, { fromM, toM }) => sum + toM - fromM, 0);
-  return `${usable.toFixed(1)} m of ${whole.toFixed(1)} m of wall can be used`;
+  return `${formatAlong(usable, units)} of ${formatAlong(whole, units)} of wall can be used`;
 };

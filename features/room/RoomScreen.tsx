@@ -62,8 +62,8 @@ export function RoomScreen({ view }: { readonly view: RoomView }) {
             <RoomDrawing editor={editor} units={units} />
           </div>
           <p className={classes.quiet} role="status">
-            {editor.problem ?? `${usableWords(editor.room, usableSpans(editor.room))}.`} Everything
-            snaps to 5 cm; walls count from their left end as you face them.
+            {editor.problem ?? `${usableWords(editor.room, usableSpans(editor.room), units)}.`}{' '}
+            Everything snaps to 5 cm; walls count from their left end as you face them.
           </p>
           <TonightLine tonight={editor.tonight} courseId={view.course.id} />
         </div>

@@ -8,4 +8,5 @@ export const changeCupboardAction = action(change.changeCupboard);
 export const changeRoomAction = action(change.changeRoom);
 export const keepOwnPieceAction = action(change.keepOwnPiece);
 export const dropOwnPieceAction = action(change.dropOwnPiece);
+export const bringPieceBackAction = action(change.bringPieceBack);
 export const tellTonightAction = question(tellTonight);

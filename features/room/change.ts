@@ -5,10 +5,13 @@ import { isOwnPiece, pieceIds, type PieceId, type PieceSpec } from '@/core/catal
 import { InputProblem } from '@/core/problem';
 import { assertRoom } from '@/core/room/room';
 import { roomFile } from '@/core/room/roomFile';
+import { findCourse } from '@/db/courses';
 import type { Db } from '@/db/open';
 import {
   addOwnPiece,
+  addShelf,
   listOwnPieces,
+  listShelves,
   removeOwnPiece,
   saveOwnPiece,
   savePieces,
@@ -55,10 +58,44 @@ export const keepOwnPiece = change(
   },
 );
 
-export const dropOwnPiece = change([z.string(gonePiece.form)], ({ db }, piece): Outcome => {
-  const known = findOwn(db, piece);
-  if (known === undefined) return refuse(gonePiece);
-  removeOwnPiece(db, known.id);
+const droppedPiece = z.strictObject({
+  // The numbers to come go on from the highest there was.
+  id: z.int().positive().max(1_000_000),
+  spec: pieceSpec,
+  shelves: z
+    .array(
+      z.strictObject({
+        courseId: z.int().positive(),
+        count: z.int().min(0).max(200),
+        worn: z.int().min(0).max(200),
+      }),
+    )
+    .max(1000),
+});
+
+/** A piece that was taken out, as it is needed to bring it back. */
+export type DroppedPiece = z.input<typeof droppedPiece>;
+
+/** @returns what it takes to bring it back: its counts go with it, in every cupboard */
+export const dropOwnPiece = change(
+  [z.string(gonePiece.form)],
+  ({ db }, piece): Outcome<DroppedPiece> => {
+    const known = findOwn(db, piece);
+    if (known === undefined) return refuse(gonePiece);
+    const { id, spec } = known;
+    const shelves = listShelves(db, id);
+    removeOwnPiece(db, id);
+    return done({ id, spec, shelves });
+  },
+);
+
+/** A piece that was taken out, back under its own name and on the shelves it stood on. */
+export const bringPieceBack = change([droppedPiece], ({ db }, { id, spec, shelves }): Outcome => {
+  if (listOwnPieces(db).some((one) => one.id === id)) {
+    return refuse({ form: 'This piece is in the list again already.' });
+  }
+  addOwnPiece(db, spec as PieceSpec, id);
+  for (const shelf of shelves) if (findCourse(db, shelf.courseId)) addShelf(db, id, shelf);
   return done(undefined);
 });
 

@@ -4,6 +4,7 @@ import { Spotlight, spotlight } from '@mantine/spotlight';
 import '@mantine/spotlight/styles.css';
 import { usePathname, useRouter } from 'next/navigation';
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
+import { answered } from '@/design/answered';
 import { showProblems } from '@/design/notices';
 import { listFindablesAction, listRecordablesAction } from './actions';
 import type { Findable } from './find';
@@ -49,9 +50,10 @@ export function Palette({ doings, onClose }: PaletteProps) {
       if (outcome.ok) setFound((before) => [...before, ...outcome.value]);
       else showProblems(outcome.problems);
     };
-    void listFindablesAction().then(add);
+    const names = 'People and rungs are not found just now: no answer came.';
+    void answered(listFindablesAction(), names).then(add);
     const person = /^\/people\/(\d+)$/.exec(openedAt)?.[1];
-    if (person !== undefined) void listRecordablesAction(Number(person)).then(add);
+    if (person !== undefined) void answered(listRecordablesAction(Number(person)), names).then(add);
     return () => {
       isOver = true;
     };
