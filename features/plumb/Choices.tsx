@@ -5,6 +5,7 @@ import { memo } from 'react';
 import { knownLengths } from '@/core/plumb/knownLengths';
 import { plumbBases, scaleSegments, type PlumbBase, type ScaleSegment } from '@/core/plumb/marks';
 import type { ShapeId } from '@/core/shapes/postures';
+import type { LengthUnits } from '@/core/units/length';
 import { getShape, shapeIds } from '@/core/shapes/registry';
 import type { ImageSize, PlumbEvent, Sheet, SheetScale, View } from './plumbMachine';
 import classes from './plumb.module.css';
@@ -13,6 +14,7 @@ interface ChoicesProps {
   readonly sheet: Sheet;
   readonly image: ImageSize;
   readonly hasMarks: boolean;
+  /** Marks are being found: what is laid by hand meanwhile would lie under them. */
   readonly isReading: boolean;
   /** Finds the marks by itself; a clip is read when it is opened. */
   readonly onRead?: () => void | Promise<void>;
@@ -20,8 +22,11 @@ interface ChoicesProps {
   readonly isClip?: boolean;
   /** Puts marks where they usually are. */
   readonly onPlace: () => void;
+  readonly units: LengthUnits;
   readonly tell: (event: PlumbEvent) => void;
 }
+
+const unitM: Readonly<Record<LengthUnits, number>> = { cm: 0.01, in: 0.0254 };
 
 const baseWords: Readonly<Record<PlumbBase, string>> = {
   hands: 'hands',
@@ -64,6 +69,7 @@ export const Choices = memo(function Choices({
   onRead,
   isClip = false,
   onPlace,
+  units,
   tell,
 }: ChoicesProps) {
   const set = (change: Partial<Sheet>) => tell({ kind: 'set', change });
@@ -122,7 +128,7 @@ export const Choices = memo(function Choices({
             Read the marks
           </Button>
         )}
-        <Button onClick={onPlace} variant="default">
+        <Button onClick={onPlace} disabled={isReading} variant="default">
           {hasMarks ? 'Anew by hand' : 'Put the marks on'}
         </Button>
       </Group>
@@ -154,12 +160,12 @@ export const Choices = memo(function Choices({
         {scale.kind === 'points' && (
           <NumberInput
             label="They are apart"
-            suffix=" cm"
+            suffix={` ${units}`}
             min={1}
-            max={1000}
-            value={Math.round(scale.metres * 1000) / 10}
+            max={units === 'cm' ? 1000 : 400}
+            value={Math.round((scale.metres / unitM[units]) * 10) / 10}
             onChange={(value) => {
-              const metres = Number(value) / 100;
+              const metres = Number(value) * unitM[units];
               if (metres > 0) set({ scale: { ...scale, metres } });
             }}
           />

@@ -9,9 +9,11 @@ import type { ReadOutcome } from './useReader';
 
 const kept: [number, object][] = [];
 let outcome: PictureOutcome = { ok: true, picture: { url: 'blob:x', width: 900, height: 1200 } };
+/** A painted picture that is still being opened. */
+let mockOpening: Promise<PictureOutcome> | null = null;
 jest.mock('./picture', () => ({
   loadPicture: () => Promise.resolve(outcome),
-  fromCanvas: () => Promise.resolve(outcome),
+  fromCanvas: () => mockOpening ?? Promise.resolve(outcome),
   toKeptJpeg: () => Promise.resolve({ ok: true, jpeg: 'abcd' }),
 }));
 let mockPaint: () => object = () => ({});
@@ -48,13 +50,19 @@ const view = plumbViewOf({
     { id: 4, name: 'Bo' },
   ],
   checks: [
-    { check: 'head-clearance', label: 'Head clearance in dolphin', bar: 3, hasSides: false },
-    { check: 'straight-leg-raise', label: 'Straight-leg raise', bar: 70, hasSides: true },
+    { check: 'head-clearance', label: 'Head clearance in dolphin', bar: 3, sides: [] },
+    {
+      check: 'straight-leg-raise',
+      label: 'Straight-leg raise',
+      bar: 70,
+      sides: ['left', 'right', 'both'],
+    },
   ],
 });
 
 beforeEach(() => {
   kept.length = 0;
+  mockOpening = null;
   outcome = { ok: true, picture: { url: 'blob:x', width: 900, height: 1200 } };
   URL.revokeObjectURL = () => undefined;
 });
@@ -232,6 +240,23 @@ it('begins a new picture without the marks of the last one', async () => {
   // What is looked at stays; nothing can be kept of a picture that nobody has marked.
   expect(screen.getByLabelText('Weight on')).toHaveValue('forearms');
   expect(screen.queryByRole('region', { name: 'As a record' })).toBeNull();
+});
+
+it('lets nothing be laid on a picture while the next one is being opened', async () => {
+  const { user } = await withMarks('dolphin', 'forearms', practise);
+  let opened: (picture: PictureOutcome) => void = () => undefined;
+  mockOpening = new Promise((resolve) => (opened = resolve));
+  await user.click(screen.getByText('How it is painted'));
+  await user.click(screen.getByText('Against a window'));
+  const parts = () => [
+    screen.getByRole('button', { name: /^(Put the marks on|Anew by hand)$/ }),
+    screen.getByRole('group', { name: 'The picture with its marks' }),
+  ];
+  parts().forEach((part) => expect(part.closest('[inert]')).not.toBeNull());
+  // The camera that is being set is not held up by it.
+  expect(screen.getByText('Against a window').closest('[inert]')).toBeNull();
+  opened(outcome);
+  await waitFor(() => parts().forEach((part) => expect(part.closest('[inert]')).toBeNull()));
 });
 
 it('goes to somebody else', async () => {

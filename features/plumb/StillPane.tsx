@@ -190,23 +190,26 @@ export function StillPane({ view, shape }: StillPaneProps) {
         <div className={classes.plumb}>
           <div>
             {wish !== null && <PracticeCamera body={body} wish={wish} onChange={paint} />}
-            <PictureStage
-              picture={picture}
-              sheet={sheet}
-              body={body}
-              reading={reading}
-              units={units}
-              tell={tell}
-            />
+            <div inert={isOpening}>
+              <PictureStage
+                picture={picture}
+                sheet={sheet}
+                body={body}
+                reading={reading}
+                units={units}
+                tell={tell}
+              />
+            </div>
           </div>
-          <div className={classes.side}>
+          <div className={classes.side} inert={isOpening}>
             <Choices
               sheet={settled}
               image={picture}
               hasMarks={reading !== null}
-              isReading={reader.isReading || isOpening}
+              isReading={reader.isReading}
               onRead={readMarks}
               onPlace={placeMarks}
+              units={units}
               tell={tell}
             />
             {problem !== null && <p className={classes.problem}>{problem}</p>}

@@ -3,7 +3,7 @@
 import { Button, FileButton, Group, Progress } from '@mantine/core';
 import { useHotkeys } from '@mantine/hooks';
 import { IconArrowBackUp, IconMovie, IconVideo } from '@tabler/icons-react';
-import { useDeferredValue, useMemo, useRef } from 'react';
+import { useDeferredValue, useMemo, useRef, useState } from 'react';
 import { resolveBody } from '@/core/body/body';
 import { InputProblem } from '@/core/problem';
 import { readClip } from '@/core/plumb/clip/clip';
@@ -45,6 +45,8 @@ export function ClipPane({ view, shape }: ClipPaneProps) {
     shape: shape ?? usualShape,
   });
   const taking = useRef(0);
+  /** The next clip is being opened: what is done to the one before would be lost with it. */
+  const [isOpening, setOpening] = useState(false);
   const clip = clipOf(state);
   const sheet = sheetAt(clip, state.at);
   const still = useMemo(() => readFrame(sheet, view), [sheet, view]);
@@ -56,17 +58,20 @@ export function ClipPane({ view, shape }: ClipPaneProps) {
   const take = async (file: Blob | null) => {
     if (file === null) return;
     const turn = (taking.current += 1);
+    setOpening(true);
     const opened = await openClipFile(file);
     if (turn !== taking.current) {
       // Another one was chosen meanwhile.
       if (opened.ok) opened.source.close();
       return;
     }
+    setOpening(false);
     if (opened.ok) open(opened.source, {});
     else showProblem(opened.problem);
   };
   const practise = (kick: PracticeKick) => {
     taking.current += 1;
+    setOpening(false);
     open(paintedClip(body, kickWishes[kick]), {
       base: 'hands',
       shape: usualShape,
@@ -81,7 +86,7 @@ export function ClipPane({ view, shape }: ClipPaneProps) {
     tell(event);
   };
   const placeMarks = () => {
-    if (picture === null || progress !== null) return;
+    if (picture === null) return;
     try {
       const { floor, wall, ...ghost } = ghostSheet(sheet, body, sheet.shape ?? usualShape, picture);
       tell({
@@ -144,7 +149,7 @@ export function ClipPane({ view, shape }: ClipPaneProps) {
           <p>It stays on this page of this device: it is sent nowhere and kept nowhere.</p>
         </div>
       ) : (
-        <div className={classes.plumb}>
+        <div className={classes.plumb} inert={isOpening}>
           <div>
             <PictureStage
               picture={picture}
@@ -181,6 +186,7 @@ export function ClipPane({ view, shape }: ClipPaneProps) {
               hasMarks={still !== null}
               isReading={progress !== null}
               onPlace={placeMarks}
+              units={view.units}
               isClip
               tell={tellFrame}
             />
