@@ -129,6 +129,20 @@ export default tseslint.config(
   layer('features', ['app', 'demo'], [noForeignStyles, noDaysOfOnesOwn]),
   layer('design', ['app', 'features', 'db', 'demo']),
   {
+    // A connection that ends must not take the screen's place, and what was typed with it.
+    files: ['app/**/*.tsx', 'features/**/*.ts', 'features/**/*.tsx', 'design/**/*.tsx'],
+    ignores: ['**/*.test.ts', '**/*.test.tsx'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        ...[
+          'AwaitExpression > CallExpression[callee.name=/(^a|A)ction$/]',
+          'MemberExpression[property.name=/^(then|catch|finally)$/] > CallExpression[callee.name=/(^a|A)ction$/]',
+        ].map((selector) => ({ selector, message: 'Ask by `answered`: no answer is one too.' })),
+      ],
+    },
+  },
+  {
     // Where a studio begins, the made-up one may be brought in.
     files: ['features/beginning/**'],
     rules: { 'no-restricted-imports': 'off' },

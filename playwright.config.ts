@@ -23,6 +23,9 @@ export default defineConfig({
   expect: { timeout: 25_000 },
   use: {
     viewport: { width: 1280, height: 800 },
+    // Whoever waits for ever says where.
+    actionTimeout: 60_000,
+    navigationTimeout: 60_000,
     launchOptions: {
       executablePath: process.env.LEVITAR_CHROMIUM ?? '/usr/bin/chromium',
       args: chromiumArguments,

@@ -57,7 +57,7 @@ const count = { people: 140, courses: 60 } as const;
 
 test('what is taken in never keeps a page from opening', async ({ request }) => {
   test.setTimeout(600_000);
-  const server = await startOwnServer(request, { port: 3242, isSeeded: true });
+  const server = await startOwnServer(request, { port: 3245, isSeeded: true });
   try {
     const random = seeded(5);
     const whole = (await (

@@ -12,7 +12,7 @@ test('changes measures and sees the distances follow; keeps what was typed wrong
 
   await height.fill('2.75 m');
   await page.getByRole('button', { name: 'Keep measures' }).click();
-  await expect(page.getByText('Height must be between 1.20 and 2.20 m.')).toBeVisible();
+  await expect(page.getByText('Height must be between 120 cm and 220 cm.')).toBeVisible();
   await expect(height).toHaveValue('2.75 m');
 
   await height.fill('5\'9"');

@@ -39,6 +39,35 @@ test('composes the coming class, steps through its rounds, and Tonight shows it'
   expect(await page.getByRole('list', { name: 'Set-ups of this round' }).innerText()).toBe(tonight);
 });
 
+test('whoever goes back, or comes again, sees the plan as it is kept', async ({ page }) => {
+  const setups = page.getByRole('list', { name: 'Set-ups of this round' });
+  await page.goto('/');
+  await expect(setups).toContainText('Bettina', { timeout: 120_000 });
+  await page.getByRole('link', { name: 'Plan', exact: true }).last().click();
+  await waitForPlan(page);
+  await page.getByRole('button', { name: /of 14 come/ }).click();
+  await page.getByRole('checkbox', { name: 'Bettina Quill' }).uncheck();
+  await page.keyboard.press('Escape');
+  await expect(page.getByText(/Kept for Tonight/)).toHaveCount(0);
+  await waitForPlan(page);
+  await expect(setups).not.toContainText('Bettina');
+  await page.goBack();
+  await expect(page.getByRole('heading', { level: 1 })).not.toHaveText('Plan');
+  await expect(setups).toBeVisible();
+  await expect(setups).not.toContainText('Bettina');
+  // On again: what stands there is what was kept, and a change of it is no other window's.
+  await page.goForward();
+  await waitForPlan(page);
+  await expect(page.getByRole('button', { name: '13 of 14 come' })).toBeVisible();
+  await page.getByRole('button', { name: '13 of 14 come' }).click();
+  await page.getByRole('checkbox', { name: 'Bettina Quill' }).check();
+  await page.keyboard.press('Escape');
+  await expect(page.getByText(/Kept for Tonight/)).toHaveCount(0);
+  await waitForPlan(page);
+  await expect(page.getByText(/Another window/)).toHaveCount(0);
+  await expect(setups).toContainText('Bettina');
+});
+
 test('pins a student, says why they are there, and takes it back', async ({ page }) => {
   await page.goto('/plan');
   await page
