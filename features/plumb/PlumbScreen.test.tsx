@@ -246,7 +246,7 @@ it('lets nothing be laid on a picture while the next one is being opened', async
   const { user } = await withMarks('dolphin', 'forearms', practise);
   let opened: (picture: PictureOutcome) => void = () => undefined;
   mockOpening = new Promise((resolve) => (opened = resolve));
-  await user.click(screen.getByText('How it is painted'));
+  await user.click(screen.getByText(/^How it is painted/));
   await user.click(screen.getByText('Against a window'));
   const parts = () => [
     screen.getByRole('button', { name: /^(Put the marks on|Anew by hand)$/ }),
