@@ -4,7 +4,7 @@ import type { StageSpec } from '../catalog/stage';
 import { forearmKickSetup } from '../setups/forearmKick';
 import { getSetup } from '../setups/registry';
 import type { SetupInput, SetupResult, SetupWay } from '../setups/setup';
-import { forShape } from '../setups/solveStage';
+import { forStage } from '../setups/solveStage';
 import { rowsServed } from './resources';
 
 /** A way to set a stage up, what is laid out counted by the row of the cupboard it comes from. */
@@ -21,16 +21,17 @@ export interface StageSetup {
 
 /** The set-up of a stage from what the cupboard holds, and the ways there are to make it. */
 export function findSetup(
-  { recipe, shape, pieces = [] }: StageSpec,
+  spec: StageSpec,
   input: SetupInput,
 ): StageSetup {
+  const { recipe, pieces = [] } = spec;
   if (recipe === undefined) return { ways: [{ props: pieces, less: 0, result: null }] };
   const setup = getSetup(recipe);
   const { ways, lack } = setup.ways(input, setup.solve(input));
   return {
     ways: ways.map((way) => ({
       ...way,
-      result: forShape(recipe, shape, way.result),
+      result: forStage(recipe, spec, way.result),
       props: addPieces(way.props, pieces),
     })),
     ...(lack === undefined ? {} : { lack }),

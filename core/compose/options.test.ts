@@ -1,9 +1,11 @@
 import { resolveBody } from '../body/body';
+import { ladderIds } from '../catalog/stage';
 import { getStage } from '../catalog/stages';
 import { getWayUp } from '../catalog/waysUp';
 import type { Evidence } from '../readiness/record';
 import type { Capacities } from '../fatigue/reserve';
 import { ago, everything, makeCase, twice, type CaseChange } from '../testing/cases';
+import { distanceWords } from '../setups/distanceWords';
 import { addPieces } from './needs';
 import { withoutSore } from './leftOver';
 import { listOptions } from './options';
@@ -81,6 +83,21 @@ describe('what one person may do tonight', () => {
       }).fallbacks.find(({ alternative }) => alternative === 'shoulder-rest')!;
     expect(shapes(1.7).props).toEqual([{ piece: 'foam-block', count: 4 }]);
     expect(shapes(1.3).props).toEqual([{ piece: 'foam-block', count: 3 }]);
+  });
+
+  it('says how far from the wall to whoever stands at one, and to nobody else', () => {
+    const all = ladderIds.flatMap((family) =>
+      options({ present: {} }, { families: [family] }).concat(options({}, { families: [family] })),
+    );
+    const figures = (isAtWall: boolean) =>
+      all
+        .filter(({ alongM }) => (alongM !== undefined) === isAtWall)
+        .map(({ id, baseM, figures = [] }) => [
+          id,
+          baseM ?? figures.find((one) => distanceWords[one.id].isAtWall)?.metres,
+        ]);
+    expect(figures(false).filter(([, metres]) => metres !== undefined)).toEqual([]);
+    expect(figures(true).filter(([, metres]) => metres !== undefined)).not.toHaveLength(0);
   });
 
   it('takes a hand where it is with support, asked first, and never against a no', () => {

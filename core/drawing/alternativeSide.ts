@@ -8,9 +8,15 @@ import { drawStage, type DrawnStage } from './stageSide';
 
 /** The alternative as something that is drawn: where it is a stage, with that stage's set-up. */
 export function toDrawn(alternative: AlternativeId): DrawnStage {
-  const { label, how, shape, stage } = getAlternative(alternative);
-  const recipe = stage === undefined ? undefined : getStage(stage).recipe;
-  return { label, how, ...(shape === null ? {} : { shape }), ...(recipe ? { recipe } : {}) };
+  const { label, how, shape, stage, needsWall } = getAlternative(alternative);
+  const spec = stage === undefined ? undefined : getStage(stage);
+  return {
+    label,
+    how,
+    shape: shape ?? undefined,
+    recipe: spec?.recipe,
+    needsWall: spec?.needsWall ?? needsWall,
+  };
 }
 
 /** Another shape, to the same scale as the stage it stands in for. */

@@ -4,11 +4,11 @@ import { forearmsAlong } from '../setups/forearms';
 import { UnreachableProblem } from '../posture/geometry';
 import { pointsOf } from '../posture/joints';
 import { distanceWords } from '../setups/distanceWords';
-import { getSetup, type SetupId } from '../setups/registry';
-import { solveStage } from '../setups/solveStage';
+import { getSetup } from '../setups/registry';
+import { solveStage, type StageOfSetup } from '../setups/solveStage';
 import type { SetupInput, SetupResult } from '../setups/setup';
 import { formatLength, type LengthUnits } from '../units/length';
-import { beyondSentences, poseShape, type PosedShape, type ShapeRef } from '../shapes/posed';
+import { beyondSentences, poseShape, type PosedShape } from '../shapes/posed';
 import { drawChair } from './chair';
 import { groundBody, hatchedBox, hatchStrip } from './dimensions';
 import { drawForearmKick, type ElevationOptions } from './elevation';
@@ -33,11 +33,9 @@ const bareFloorM = 1.2;
 const uprightTextPx = 34;
 
 /** What is drawn: a stage's words, its shape and its set-up. */
-export interface DrawnStage {
+export interface DrawnStage extends StageOfSetup {
   readonly label: string;
   readonly how: string;
-  readonly shape?: ShapeRef | undefined;
-  readonly recipe?: SetupId | undefined;
 }
 
 /** @returns `null` where the stage has no drawing, or this body cannot be in it at these distances */

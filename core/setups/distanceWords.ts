@@ -2,6 +2,8 @@
 export interface DistanceWords {
   /** Somebody may find it by trying and keep it; what follows from the body alone is no such thing. */
   readonly mayKeep: boolean;
+  /** It is measured from a wall, or up it: without one it says nothing. */
+  readonly isAtWall: boolean;
   /** How far off it may be before it matters. */
   readonly toleranceM: number;
   readonly label: string;
@@ -13,6 +15,7 @@ export interface DistanceWords {
 
 const words = (toleranceM: number, label: string, mark: string, why: string): DistanceWords => ({
   mayKeep: true,
+  isAtWall: false,
   toleranceM,
   label,
   mark,
@@ -25,62 +28,72 @@ const given = (...row: Parameters<typeof words>): DistanceWords => ({
   mayKeep: false,
 });
 
+const atWall = (...row: Parameters<typeof words>): DistanceWords => ({
+  ...words(...row),
+  isAtWall: true,
+});
+
+const givenAtWall = (...row: Parameters<typeof words>): DistanceWords => ({
+  ...given(...row),
+  isAtWall: true,
+});
+
 export const distanceWords = {
-  gap: words(
+  gap: atWall(
     0.02,
     'Gap to the wall',
     'wall to the fingertips or the far face of the block, whichever reaches further',
     'chosen by the profile',
   ),
-  base: words(
+  base: atWall(
     0.02,
     'Elbows from the wall',
     'wall to the point of the elbow, along the floor',
     "the profile's method for this shape",
   ),
-  'base.noBlock': given(
+  'base.noBlock': givenAtWall(
     0.02,
     'Elbows from the wall, no block',
     'wall to the point of the elbow, along the floor',
     'gap + hand + forearm',
   ),
-  'base.lGrip': given(
+  'base.lGrip': givenAtWall(
     0.02,
     'Elbows from the wall, block in the L of the hands',
     'wall to the point of the elbow, along the floor',
     'gap + the longer of hand and (wrist to knuckle + block depth) + forearm',
   ),
-  'base.palmsOnEnds': given(
+  'base.palmsOnEnds': givenAtWall(
     0.02,
     'Elbows from the wall, palms on the block’s ends',
     'wall to the point of the elbow, along the floor',
     'gap + the longer of hand and block depth + forearm',
   ),
-  'base.sitting': given(
+  'base.sitting': givenAtWall(
     0.03,
     'By sitting reach',
     'sit with the soles on the wall, mark beside the hip, plant the wrists there',
     'leg reach, sole to hip joint',
   ),
-  'base.table': given(
+  'base.table': givenAtWall(
     0.03,
     'By the table',
     'on all fours, soles at the wall, knees under hips, wrists under shoulders',
     'shank + ankle height + trunk',
   ),
-  'base.reach': given(
+  'base.reach': givenAtWall(
     0.03,
     'By arm’s reach, then turn',
     'stand an arm’s reach from the wall, turn round, plant the wrists at the toes',
     'arm reach + one foot',
   ),
-  'base.halfReach': given(
+  'base.halfReach': givenAtWall(
     0.03,
     'By half the reach',
     'stand an arm’s reach from the wall, plant the hands half-way',
     'arm reach / 2',
   ),
-  footHeight: words(
+  footHeight: atWall(
     0.03,
     'Feet on the wall',
     'floor to the middle of the heel',
@@ -164,49 +177,49 @@ export const distanceWords = {
     'floor to the top of what the toes rest on',
     'legs folded no further than the straight-leg raise that was measured, trunk upright',
   ),
-  shoulderLineToWall: words(
+  shoulderLineToWall: atWall(
     0.03,
     'Shoulders from the wall',
     'wall to the tips of the shoulders',
     'the profile’s method, closer for short hamstrings',
   ),
-  'shoulderLineToWall.innerLeg': given(
+  'shoulderLineToWall.innerLeg': givenAtWall(
     0.03,
     'Shoulders, by inner leg',
     'wall to the tips of the shoulders',
     'inner leg + one thumb',
   ),
-  'shoulderLineToWall.legReach': given(
+  'shoulderLineToWall.legReach': givenAtWall(
     0.03,
     'Shoulders, by leg reach',
     'wall to the tips of the shoulders',
     'leg reach, sole to hip joint',
   ),
-  'shoulderLineToWall.sitOnIt': given(
+  'shoulderLineToWall.sitOnIt': givenAtWall(
     0.03,
     'Shoulders, by sitting on it',
     'wall to the tips of the shoulders',
     'leg reach - half the pads’ depth + one thumb',
   ),
-  headEdgeToWall: words(
+  headEdgeToWall: atWall(
     0.03,
     'Folded edge from the wall',
     'wall to the smooth edge on the head side',
     'shoulder line less one thumb',
   ),
-  'headEdgeToWall.innerLeg': given(
+  'headEdgeToWall.innerLeg': givenAtWall(
     0.03,
     'Edge, by inner leg',
     'wall to the smooth edge on the head side',
     'inner leg',
   ),
-  'headEdgeToWall.legReach': given(
+  'headEdgeToWall.legReach': givenAtWall(
     0.03,
     'Edge, by leg reach',
     'wall to the smooth edge on the head side',
     'leg reach - one thumb',
   ),
-  'headEdgeToWall.sitOnIt': given(
+  'headEdgeToWall.sitOnIt': givenAtWall(
     0.03,
     'Edge, by sitting on it',
     'wall to the smooth edge on the head side',
@@ -224,19 +237,19 @@ export const distanceWords = {
     'floor to the top, with weight on it',
     'seat height less the rise of the thighs, less what lies under the hip joint',
   ),
-  bolsterToWall: words(
+  bolsterToWall: atWall(
     0.02,
     'Bolster from the wall',
     'wall to the near side of the bolster',
     'one hand',
   ),
-  crownToWall: words(
+  crownToWall: atWall(
     0.03,
     'Crown from the wall',
     'wall to the top of the head',
     'about one forearm',
   ),
-  lowBlockOut: words(
+  lowBlockOut: atWall(
     0.02,
     'Low block from the wall',
     'wall to the near face of the low block',

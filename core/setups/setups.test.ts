@@ -9,13 +9,15 @@ import {
   type ProfileId,
   type ProfileSettings,
 } from '../catalog/profiles';
-import { getStage } from '../catalog/stages';
+import { getStage, stageIds } from '../catalog/stages';
 import { poseStage } from '../drawing/stageSide';
 import { neckFlexionDeg } from '../posture/supine';
 import type { DistanceId } from './distance';
 import { forearmKickSetup } from './forearmKick';
 import { getSetup, homeOf, setupIds, type SetupId } from './registry';
 import { checkFirstOf } from './setup';
+import { distanceWords } from './distanceWords';
+import { solveStage } from './solveStage';
 
 const cupboard: readonly PieceCount[] = [
   { piece: 'foam-block', count: 6 },
@@ -44,6 +46,29 @@ const solve = (recipe: SetupId, change: Change = {}) =>
   });
 const metres = (recipe: SetupId, id: DistanceId, change: Change = {}) =>
   solve(recipe, change).distances.find((distance) => distance.id === id)!.metres;
+
+describe('a stage and its set-up', () => {
+  const input = {
+    body: resolveBody({ heightM: 1.7 }),
+    profile: 'prop-led',
+    pieces: cupboard,
+  } as const;
+  const fromWall = (id: (typeof stageIds)[number]) =>
+    solveStage(input, getStage(id))?.distances.filter((one) => distanceWords[one.id].isAtWall);
+
+  it.each(stageIds.filter((id) => getStage(id).recipe !== undefined && !getStage(id).needsWall))(
+    '%s stands at no wall, and measures nothing from one',
+    (id) => {
+      expect(fromWall(id)).toEqual([]);
+      expect(poseStage(input, getStage(id), solveStage(input, getStage(id)))?.wall).toBeUndefined();
+    },
+  );
+
+  it.each(stageIds.filter((id) => getStage(id).recipe !== undefined && getStage(id).needsWall))(
+    '%s stands at a wall, and says how far from it',
+    (id) => expect(fromWall(id)).not.toHaveLength(0),
+  );
+});
 
 describe('distances worked by hand at 1.70 m', () => {
   it.each<[SetupId, DistanceId, number]>([

@@ -1,4 +1,5 @@
 import type { ShapeRef } from '../shapes/posed';
+import { distanceWords } from './distanceWords';
 import { getSetup, type SetupId } from './registry';
 import type { SetupInput, SetupResult } from './setup';
 
@@ -6,25 +7,32 @@ import type { SetupInput, SetupResult } from './setup';
 export interface StageOfSetup {
   readonly recipe?: SetupId | undefined;
   readonly shape?: ShapeRef | undefined;
+  readonly needsWall?: boolean | undefined;
 }
 
-/** Without what belongs to another shape of the same set-up: no foot height for feet on the floor. */
-export function forShape(
+/**
+ * Without what belongs to another shape of the same set-up: no foot height for feet on the floor, and
+ * nothing from the wall where none is needed.
+ */
+export function forStage(
   setup: SetupId,
-  shape: ShapeRef | undefined,
+  { shape, needsWall }: StageOfSetup,
   result: SetupResult,
 ): SetupResult {
-  const { onlyFor } = getSetup(setup);
-  if (onlyFor === undefined || shape === undefined || !('family' in shape)) return result;
+  const { onlyFor = {} } = getSetup(setup);
   const distances = result.distances.filter(
-    ({ id }) => onlyFor[id]?.includes(shape.family) ?? true,
+    ({ id }) =>
+      (needsWall === true || !distanceWords[id].isAtWall) &&
+      (shape === undefined || !('family' in shape) || (onlyFor[id]?.includes(shape.family) ?? true)),
   );
-  return { ...result, distances };
+  return distances.length === result.distances.length ? result : { ...result, distances };
 }
 
 /** The set-up of a stage solved for one person; `null` where the stage has none. */
 export const solveStage = (
   input: SetupInput,
-  { recipe, shape }: StageOfSetup,
+  stage: StageOfSetup,
 ): SetupResult | null =>
-  recipe === undefined ? null : forShape(recipe, shape, getSetup(recipe).solve(input));
+  stage.recipe === undefined
+    ? null
+    : forStage(stage.recipe, stage, getSetup(stage.recipe).solve(input));

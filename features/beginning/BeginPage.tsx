@@ -24,8 +24,10 @@ interface BeginPageProps {
 }
 
 /** One step of the guided beginning, with the way through all of them above it. */
-export function BeginPage({ step, courseId }: BeginPageProps) {
+export function BeginPage({ step: asked, courseId }: BeginPageProps) {
   const view = readBeginning(courseId);
+  // Where there is no course yet, its place comes before everything else.
+  const step = view.course === null ? 'place' : asked;
   const next = nextStep(step);
   const id = view.course?.id ?? null;
   const at = beginStepIds.indexOf(step);
@@ -101,7 +103,12 @@ function StepBody({ step, view }: { readonly step: BeginStep; readonly view: Beg
     case 'class': {
       const coming = readClass(course.id);
       if (coming === null || coming.prepared.people.length === 0) {
-        return <p>A class needs people: give their names first.</p>;
+        return (
+          <p>
+            A class needs people:{' '}
+            <Link href={stepHref('people', course.id)}>give their names first</Link>.
+          </p>
+        );
       }
       const plan = findKeptPlan(coming);
       return plan === null ? (

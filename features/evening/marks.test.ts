@@ -25,6 +25,7 @@ const option = {
   stage: 'HB8',
   recipe: 'hand-L',
   shape: { family: 'wallL' },
+  alongM: 0.9,
   figures: [
     { id: 'base', metres: 0.83 },
     { id: 'footHeight', metres: 1.02 },

@@ -120,12 +120,13 @@ function drawAnew(
     ),
     ...(wayUp === undefined ? {} : { wayUp }),
   };
-  const { alternative, label, why, shape, recipe } = option;
+  const { alternative, label, why, shape, recipe, alongM } = option;
   // Of a class begun before alternatives named their set-up there is no drawing that its list bears out.
   if (alternative !== undefined && recipe === undefined && option.figures !== undefined)
     return null;
   const how = alternative === undefined ? why : getAlternative(alternative).how;
-  return drawStage(input, { label, how, shape, recipe }, options);
+  const needsWall = alongM !== undefined;
+  return drawStage(input, { label, how, shape, recipe, needsWall }, options);
 }
 
 /** Where nothing is known of what somebody kept, the drawing takes what the plan lists. */
