@@ -8,12 +8,14 @@ import { findOption } from '@/core/compose/readBack';
 import { propWords } from '@/core/compose/resources';
 import type { ClassView } from '@/server/judging/classViews';
 import { CautionLine } from '@/design/Page';
+import { firstUp } from '@/core/units/words';
 import { clockAt, type DrawingContext } from '@/features/evening/marks';
 import { nameOf, shortNames } from '@/features/evening/names';
 import { RoomView } from '@/features/evening/RoomView';
 import { StationRow } from '@/features/evening/StationRow';
 import classes from './print.module.css';
 import { LayOutSheet } from './LayOutSheet';
+import type { Said } from './said';
 import { SheetHead, type SheetProps } from './SheetHead';
 import { StripSheet, type StripSheetProps } from './StripSheet';
 import { StudentCards } from './StudentCards';
@@ -26,10 +28,15 @@ const toContext = ({ prepared, members, school, settings }: ClassView): DrawingC
 });
 
 /** The class on paper: the order, what to lay out, the room, the helper's sheet, everybody's card. */
-export function PrintSheets({ view, plan, stages }: SheetProps & Pick<StripSheetProps, 'stages'>) {
+export function PrintSheets({
+  view,
+  plan,
+  stages,
+  said,
+}: SheetProps & Pick<StripSheetProps, 'stages'> & SaidProps) {
   return (
     <div className={classes.sheets}>
-      <OrderSheet view={view} plan={plan} />
+      <OrderSheet view={view} plan={plan} said={said} />
       <TeacherSheet view={view} plan={plan} />
       {plan.rounds.length > 0 && <LayOutSheet view={view} plan={plan} />}
       {listRoomSheets(plan).map((round) => (
@@ -69,14 +76,20 @@ const wishedOut = (
   item: PlanFile['timeline'][number],
 ) => outAsWished(item, wishes, drillsOf(prepared));
 
-function OrderSheet({ view, plan }: SheetProps) {
+interface SaidProps {
+  readonly said: Said;
+}
+
+function OrderSheet({ view, plan, said }: SheetProps & SaidProps) {
   const names = shortNames(view.members);
+  const drills = drillsOf(view.prepared);
   return (
     <section className={classes.sheet} data-sheet="order" aria-label="Running order">
       <SheetHead view={view} title="Running order" />
       <ol className={classes.order}>
         {plan.timeline.map((item) => {
-          const { id, label, startsAt, minutes, kind, waves } = item;
+          const { id, label, startsAt, minutes, kind, waves, drill } = item;
+          const how = drill === undefined ? undefined : drills[drill]?.how;
           const out = listSittingOut(item, view.prepared.people, wishedOut(view, plan, item));
           return (
             <li key={id} data-kind={kind}>
@@ -85,7 +98,8 @@ function OrderSheet({ view, plan }: SheetProps) {
                 {label}
                 {item.dose === undefined ? '' : `: ${item.dose}`}
                 {waves === 2 ? ' (in two turns)' : ''}
-                {sayMoves(item) !== '' && <em> {sayMoves(item)}.</em>}
+                {sayMoves(item) !== '' && <em>. {firstUp(sayMoves(item))}.</em>}
+                {how !== undefined && <small>{how}</small>}
                 {out.length > 0 && (
                   <small> Instead: {sayingOut(out, (who) => names.get(who) ?? who)}</small>
                 )}
@@ -108,6 +122,7 @@ function OrderSheet({ view, plan }: SheetProps) {
           </ul>
         </>
       )}
+      <SaidList said={said} />
       {plan.moves !== undefined && (
         <p>
           {sayCount(plan.moves.positions, 'change')} of position,{' '}
@@ -121,6 +136,33 @@ function OrderSheet({ view, plan }: SheetProps) {
     </section>
   );
 }
+
+function SaidList({ said: { alike, lines } }: SaidProps) {
+  if (lines.length === 0) return null;
+  return (
+    <>
+      <h3>Said, and looked for</h3>
+      <ul className={classes.said}>
+        {alike.map(({ letters, say }) => (
+          <li key={say[0]}>
+            <strong>{letters.join(', ')}.</strong> {say.map(toSentence).join(' ')}
+          </li>
+        ))}
+        {lines.map(({ stage, label, letters, say, watch }) => (
+          <li key={stage}>
+            <strong>
+              {letters.join(', ')} {label}.
+            </strong>{' '}
+            {say.map(toSentence).join(' ')}
+            {watch.length > 0 && <em> Watch for: {watch.join('; ').toLowerCase()}.</em>}
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
+
+const toSentence = (words: string) => (/[.!?]$/.test(words) ? words : `${words}.`);
 
 const sayCount = (count: number, one: string) => `${count} ${one}${count === 1 ? '' : 's'}`;
 

@@ -1,6 +1,6 @@
 import { Group, Title } from '@mantine/core';
 import { database } from '@/server/database';
-import { readCatalog } from '@/server/judging/schools';
+import { readCatalog, readSchool } from '@/server/judging/schools';
 import { findKeptPlan, readClass } from '@/server/judging/classViews';
 import { readCourseParam } from '@/server/courseParam';
 import { LinkButton } from '@/design/LinkButton';
@@ -8,6 +8,7 @@ import { Page } from '@/design/Page';
 import { KeepPlan } from '@/features/plan/KeepPlan';
 import { toKeep } from '@/features/plan/toKeep';
 import { PaperPicker } from '@/features/plan/PaperPicker';
+import { listSaid } from '@/features/plan/said';
 import { PrintSheets } from '@/features/plan/PrintSheets';
 import { EmptyCourse } from '@/features/beginning/EmptyCourse';
 import { teacherPage } from '@/server/network/guarded';
@@ -41,7 +42,12 @@ async function PlanPrintPage({ searchParams }: PrintPageProps) {
       {plan === null ? (
         <KeepPlan {...toKeep(view)} />
       ) : (
-        <PrintSheets view={view} plan={plan} stages={readCatalog(database()).stages} />
+        <PrintSheets
+          view={view}
+          plan={plan}
+          stages={readCatalog(database()).stages}
+          said={listSaid(plan, view.prepared, readSchool(database(), view.profile))}
+        />
       )}
     </Page>
   );
