@@ -2,6 +2,7 @@
 
 import { Button } from '@mantine/core';
 import { IconPlayerPlay } from '@tabler/icons-react';
+import type { MoveId } from '@/core/atlas/moves';
 import { doneByAll, listSittingOut, sayingCares, sayingOut } from '@/core/compose/sittingOut';
 import { sayMoves } from '@/core/files/moveWords';
 import { paceSeconds } from '@/core/running/pacer';
@@ -60,7 +61,7 @@ export function Now({
   const steps = linePace(item, round, own);
   const [drawn, drawnNext] = [drawingOf(item, bundle), drawingOf(next, bundle)];
   return (
-    <section className={classes.now} aria-label="Now">
+    <section className={classes.now} aria-label="Now" data-drawn={drawn !== null}>
       <div>
         <h1>{item.label}</h1>
         {drill && (
@@ -104,11 +105,14 @@ export function Now({
   );
 }
 
-type Line = FloorBundle['plan']['timeline'][number] | undefined;
+type FloorLine = FloorBundle['plan']['timeline'][number];
+type Line = FloorLine | undefined;
 
 /** What is done by all in a line, as it is drawn; `null` where nothing is, or nothing is drawn. */
-function drawingOf(line: Line, { drills }: FloorBundle) {
-  const drill = line === undefined ? null : doneByAll(line);
+function drawingOf(line: Line, { drills }: FloorBundle): { line: FloorLine; move: MoveId } | null {
+  if (line === undefined) return null;
+  if (line.kind === 'rest') return { line, move: 'rest' };
+  const drill = doneByAll(line);
   const move = drill === null ? undefined : drills[drill]?.move;
-  return line === undefined || move === undefined ? null : { line, move };
+  return move === undefined ? null : { line, move };
 }

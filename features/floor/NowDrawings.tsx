@@ -13,7 +13,8 @@ interface NowDrawingsProps {
   readonly next: { readonly line: Line; readonly move: MoveId } | null;
 }
 
-const nowHeightPx = 210;
+/** It is drawn as large as there is room; this is what its lines are made for. */
+const nowHeightPx = 300;
 
 /** What is done now, large and moving; what comes after it, small. */
 export function NowDrawings({ now, next }: NowDrawingsProps) {

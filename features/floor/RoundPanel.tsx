@@ -53,7 +53,13 @@ export function RoundPanel({ round, onPerson }: RoundPanelProps) {
                 key={placed.id}
                 name={names.get(placed.id) ?? placed.id}
                 letter={placed.letter}
-                line={`${line}${line === placed.label && placed.dose !== undefined ? `, ${keepTogether(placed.dose)}` : ''}${placed.needsHand ? ' · with help' : ''}${tries > 0 ? ` · ${tries}` : ''}`}
+                line={[
+                  line === placed.label && placed.dose !== undefined
+                    ? `${line}, ${keepTogether(placed.dose)}`
+                    : line,
+                  ...(placed.needsHand ? ['with help'] : []),
+                  ...(tries > 0 ? [`${tries} noted`] : []),
+                ].join(' · ')}
                 isStopped={isStopped}
                 marks={isStopped ? ['stopped'] : []}
                 onTap={() => onPerson(placed.id)}
