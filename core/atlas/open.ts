@@ -2,7 +2,13 @@
 import type { Body } from '../body/body';
 import { shifted, type FigureJoints } from '../posture/joints';
 import { poseShape, type ShapeRef } from '../shapes/posed';
-import type { ChairPlace, Rest, WallFace } from '../shapes/shape';
+import {
+  noDimensions,
+  type ChairPlace,
+  type Rest,
+  type Still,
+  type WallFace,
+} from '../shapes/shape';
 import { figureBetween, placeOf } from './held';
 import { pace, type HeldFirst, type Move } from './move';
 import { solvePose, type Pose } from './pose';
@@ -62,6 +68,23 @@ export function openMove(body: Body, move: Move): OpenMove {
     ].filter(({ top, bottom = 0 }) => top - bottom > 0.005),
     ...(face === undefined ? {} : { wall: face }),
     ...(seat === undefined ? {} : { chair: seat }),
+  };
+}
+
+/**
+ * One pose of a movement, with what stands round it.
+ *
+ * @throws UnreachableProblem when this body cannot be in one of its shapes
+ */
+export function poseMoment(body: Body, move: Move, key: number): Still {
+  const { figures, isOnBack, rests, wall, chair } = openMove(body, move);
+  return {
+    joints: figures[key]!,
+    isOnBack,
+    rests,
+    ...(wall === undefined ? {} : { wall }),
+    ...(chair === undefined ? {} : { chair }),
+    dimensions: noDimensions(),
   };
 }
 

@@ -110,7 +110,7 @@ export const alternativeTable = {
     columns: [],
     loads: {},
     strains: [],
-    shape: null,
+    shape: { still: 'hollow', moment: { move: 'recline', key: 1 } },
     pieces: [
       { piece: 'bolster-rectangular', count: 1 },
       { piece: 'foam-block', count: 2 },
@@ -123,7 +123,7 @@ export const alternativeTable = {
     columns: ['reach'],
     loads: { shoulder: 0.2 },
     strains: [],
-    shape: null,
+    shape: { still: 'boat', moment: { move: 'seated-shoulders', key: 0 } },
     pieces: [{ piece: 'chair', count: 1 }],
   },
   'standing-shoulders': {
@@ -133,7 +133,7 @@ export const alternativeTable = {
     columns: [],
     loads: { shoulder: 0.1 },
     strains: [],
-    shape: null,
+    shape: { still: 'boat', moment: { move: 'standing-shoulders', key: 1 } },
     pieces: [],
   },
   'seated-breath': {
@@ -143,7 +143,7 @@ export const alternativeTable = {
     columns: [],
     loads: {},
     strains: [],
-    shape: null,
+    shape: { still: 'boat', moment: { move: 'seated-breath', key: 0 } },
     pieces: [],
   },
   rest: {
@@ -153,7 +153,7 @@ export const alternativeTable = {
     columns: [],
     loads: {},
     strains: [],
-    shape: null,
+    shape: { still: 'hollow', moment: { move: 'rest', key: 0 } },
     pieces: [],
     isRest: true,
   },

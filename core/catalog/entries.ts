@@ -21,7 +21,7 @@ import { stillIds } from '../shapes/stills';
 import { setupIds } from '../setups/registry';
 import { ladderIds, type StageSpec } from './stage';
 import { validateCatalog, type CatalogProblem } from './validate';
-import { moveIds } from '../atlas/moves';
+import { getMove, moveIds } from '../atlas/moves';
 import { helpIds } from '../atlas/help';
 import { perIds } from './dose';
 import { drillPositions, type DrillSpec } from './drills';
@@ -29,6 +29,14 @@ import { wayUpIds } from './waysUp';
 
 /** How the hands lie in a shape, where that is not for anybody to choose. */
 const hands = z.enum(forearmHandsIds).optional();
+const oneLeg = z.literal(true).optional();
+const moment = z
+  .strictObject({ move: z.enum(moveIds), key: z.int().min(0).max(5) })
+  .refine(({ move, key }) => key < getMove(move).keys.length, {
+    path: ['key'],
+    error: 'This movement has no such pose.',
+  })
+  .optional();
 
 const everyColumn = Object.keys(cautionColumns) as [CautionColumn, ...CautionColumn[]];
 const columns = z.array(z.enum(everyColumn));
@@ -87,8 +95,8 @@ export const ownStageSchema = z.strictObject({
   recipe: z.enum(setupIds).optional(),
   shape: z
     .union([
-      z.strictObject({ family: z.enum(shapeIds), hands }),
-      z.strictObject({ still: z.enum(stillIds), hands }),
+      z.strictObject({ family: z.enum(shapeIds), hands, oneLeg, moment }),
+      z.strictObject({ still: z.enum(stillIds), hands, moment }),
     ])
     .optional(),
 });

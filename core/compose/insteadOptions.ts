@@ -10,7 +10,7 @@ import { beforeWeight } from '../setups/beforeWeight';
 import { wallLane } from '../room/space';
 import { findSetup } from './needs';
 import { figuresOf, optionValues, type OptionContext, type PlannedOption } from './option';
-import { rowsTaken } from './resources';
+import { countRows, rowsTaken } from './resources';
 import { doseInRound, limitsAt } from './roundDose';
 import { findCapacities } from './strength';
 
@@ -51,7 +51,13 @@ function measureInstead(
     spec?.recipe === undefined
       ? null
       : findSetup(spec, toSetupInput(person, context, context.pieces));
-  const [way] = found?.ways ?? [];
+  const rows = countRows(context.pieces);
+  const ways = found?.ways ?? [];
+  // The usual way, unless the cupboard has another one alone.
+  const way =
+    ways.find(({ props }) =>
+      rowsTaken(props).every(({ piece, count }) => (rows[piece] ?? 0) >= count),
+    ) ?? ways[0];
   // What stands on a stack takes what its stack is made of, for this body.
   const made =
     found === null

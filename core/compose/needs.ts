@@ -20,10 +20,7 @@ export interface StageSetup {
 }
 
 /** The set-up of a stage from what the cupboard holds, and the ways there are to make it. */
-export function findSetup(
-  spec: StageSpec,
-  input: SetupInput,
-): StageSetup {
+export function findSetup(spec: StageSpec, input: SetupInput): StageSetup {
   const { recipe, pieces = [] } = spec;
   if (recipe === undefined) return { ways: [{ props: pieces, less: 0, result: null }] };
   const setup = getSetup(recipe);

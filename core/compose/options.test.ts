@@ -1,5 +1,6 @@
 import { resolveBody } from '../body/body';
 import { ladderIds } from '../catalog/stage';
+import type { PieceCount } from '../catalog/pieces';
 import { getStage } from '../catalog/stages';
 import { getWayUp } from '../catalog/waysUp';
 import type { Evidence } from '../readiness/record';
@@ -83,6 +84,37 @@ describe('what one person may do tonight', () => {
       }).fallbacks.find(({ alternative }) => alternative === 'shoulder-rest')!;
     expect(shapes(1.7).props).toEqual([{ piece: 'foam-block', count: 4 }]);
     expect(shapes(1.3).props).toEqual([{ piece: 'foam-block', count: 3 }]);
+  });
+
+  it('makes do with what the cupboard has, and says so', () => {
+    const made = (present: NonNullable<CaseChange['present']>, pieces: readonly PieceCount[]) =>
+      listOptions(makeCase({ present, evidence: everything }), {
+        ...context,
+        families: ['shoulder-stand', 'arm-balance'],
+        pieces,
+      });
+    const idsOf = (...args: Parameters<typeof made>) => made(...args).options.map(({ id }) => id);
+    const legsUp = { 'shoulder-stand': 'SS3' } as const;
+    expect(idsOf(legsUp, [{ piece: 'bolster-rectangular', count: 1 }])).toContain('SS3');
+    const rolled = made(legsUp, [{ piece: 'blanket', count: 3 }]);
+    expect(rolled.options.find(({ id }) => id === 'SS3+rolled')).toMatchObject({
+      label: 'Legs up the wall, hips on a bolster, on rolled blankets',
+      pieces: [{ piece: 'blanket', count: 3 }],
+    });
+    expect(rolled.fallbacks.find(({ alternative }) => alternative === 'legs-up')?.pieces).toEqual([
+      { piece: 'blanket', count: 3 },
+    ]);
+    expect(idsOf(legsUp, [{ piece: 'blanket', count: 2 }])).not.toContain('SS3+rolled');
+    const crow = { 'arm-balance': 'CR6' } as const;
+    const block = [{ piece: 'cork-block', count: 2 }] as const;
+    expect(idsOf(crow, [{ piece: 'cushion', count: 1 }])).not.toContain('CR6+aheadBlock');
+    expect(made(crow, block).options.find(({ id }) => id === 'CR6+aheadBlock')).toMatchObject({
+      props: [{ piece: 'foam-block', count: 1 }],
+    });
+    // In the squat the feet stand on another one.
+    expect(made(crow, block).options.find(({ id }) => id === 'CR4+aheadBlock')).toMatchObject({
+      props: [{ piece: 'foam-block', count: 2 }],
+    });
   });
 
   it('says how far from the wall to whoever stands at one, and to nobody else', () => {

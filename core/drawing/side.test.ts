@@ -3,7 +3,9 @@ import { alternativeIds, getAlternative } from '../catalog/alternatives';
 import { stageIds, getStage } from '../catalog/stages';
 
 import { textWidth, type Scene, type Shape } from './scene';
-import { drawStage } from './stageSide';
+import { getMove } from '../atlas/moves';
+import { pointsOf } from '../posture/joints';
+import { drawStage, poseStage } from './stageSide';
 import { drawAlternative } from './alternativeSide';
 
 const options = { pxPerM: 90, units: 'cm', detail: 'row' } as const;
@@ -50,6 +52,35 @@ describe('shapes from the side', () => {
       const hasFigure = scene.shapes.some(({ role }) => role === 'figure');
       expect(hasFigure).toBe(getAlternative(id).shape !== null);
     }
+  });
+
+  it('draws what no shape is quite, as its movement shows it, above the floor', () => {
+    const seen = [
+      ...stageIds.map((id) => ({ id, shape: getStage(id).shape })),
+      ...alternativeIds.map((id) => ({ id, shape: getAlternative(id).shape ?? undefined })),
+    ].filter(({ shape }) => shape?.moment !== undefined);
+    expect(seen.length).toBeGreaterThan(10);
+    for (const { id, shape } of seen) {
+      const { move, key } = shape!.moment!;
+      expect([id, key < getMove(move).keys.length]).toEqual([id, true]);
+      for (const body of bodies) {
+        const posed = poseStage(inputOf(body), { label: id, how: '', shape }, null);
+        expect([id, posed === null]).toEqual([id, false]);
+        const lowest = Math.min(...pointsOf(posed!.joints).map(([, y]) => y));
+        expect([id, lowest > -0.01]).toEqual([id, true]);
+      }
+    }
+  });
+
+  it('lifts the leg that a rung lifts, and weighs it so', () => {
+    const [body] = bodies.slice(1);
+    const pose = (id: 'FS5' | 'FS7' | 'HB2') => poseStage(inputOf(body!), getStage(id), null)!;
+    for (const id of ['FS7', 'HB2'] as const) {
+      const { joints } = pose(id);
+      expect(joints.otherLeg!.ankle[1]).toBeGreaterThan(joints.hip[1]);
+    }
+    expect(pose('FS5').joints.otherLeg).toBeUndefined();
+    expect(pose('FS7').loads!.contacts).not.toEqual(pose('FS5').loads!.contacts);
   });
 
   it.each(stageIds)('%s stands whole on its sheet', (id) => {

@@ -1,4 +1,6 @@
 /** A stage, or what is done in its place, from the side at a person's own size. */
+import { getMove } from '../atlas/moves';
+import { poseMoment } from '../atlas/open';
 import { forearmKickSetup } from '../setups/forearmKick';
 import { forearmsAlong } from '../setups/forearms';
 import { UnreachableProblem } from '../posture/geometry';
@@ -8,7 +10,7 @@ import { getSetup } from '../setups/registry';
 import { solveStage, type StageOfSetup } from '../setups/solveStage';
 import type { SetupInput, SetupResult } from '../setups/setup';
 import { formatLength, type LengthUnits } from '../units/length';
-import { beyondSentences, poseShape, type PosedShape } from '../shapes/posed';
+import { beyondSentences, poseShape, withAround, type PosedShape } from '../shapes/posed';
 import { drawChair } from './chair';
 import { groundBody, hatchedBox, hatchStrip } from './dimensions';
 import { drawForearmKick, type ElevationOptions } from './elevation';
@@ -46,6 +48,11 @@ export function poseStage(
 ): PosedShape | null {
   if (shape === undefined) return null;
   try {
+    if (shape.moment !== undefined) {
+      const { move, key } = shape.moment;
+      const posed = { ...poseMoment(input.body, getMove(move), key), loads: null, values: {} };
+      return withAround(posed, recipe, result, input.body);
+    }
     const hands = shape.hands ?? (recipe === undefined ? undefined : getSetup(recipe).hands);
     return poseShape({ ...input, along: forearmsAlong(input, hands) }, shape, recipe, result);
   } catch (error) {

@@ -43,6 +43,10 @@ export interface SetupResult {
   readonly spacer?: Spacer;
   /** What lies flat at the wall and bears nothing, from the wall out and up; metres. */
   readonly lying?: { readonly widthM: number; readonly highM: number };
+  /** The block between the hands: where it begins ahead of the wrists, how far along and up it reaches; metres. */
+  readonly inHands?: { readonly fromM: number; readonly alongM: number; readonly highM: number };
+  /** What lies ahead of the hands for the forehead, and bears nothing; metres. */
+  readonly ahead?: { readonly widthM: number; readonly highM: number };
   /** What cannot be had or must be watched; sentences. */
   readonly cautions: readonly string[];
   readonly notes: readonly string[];
@@ -58,6 +62,8 @@ export const variantTable = {
   flat: 'hands flat',
   clasped: 'hands clasped',
   bare: 'no block to aim at',
+  rolled: 'on rolled blankets',
+  aheadBlock: 'a block for the forehead',
 } as const satisfies Readonly<Record<Exclude<ForearmHandsId, 'block'>, string>> &
   Readonly<Record<string, string>>;
 

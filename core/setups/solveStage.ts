@@ -23,16 +23,15 @@ export function forStage(
   const distances = result.distances.filter(
     ({ id }) =>
       (needsWall === true || !distanceWords[id].isAtWall) &&
-      (shape === undefined || !('family' in shape) || (onlyFor[id]?.includes(shape.family) ?? true)),
+      (shape === undefined ||
+        !('family' in shape) ||
+        (onlyFor[id]?.includes(shape.family) ?? true)),
   );
   return distances.length === result.distances.length ? result : { ...result, distances };
 }
 
 /** The set-up of a stage solved for one person; `null` where the stage has none. */
-export const solveStage = (
-  input: SetupInput,
-  stage: StageOfSetup,
-): SetupResult | null =>
+export const solveStage = (input: SetupInput, stage: StageOfSetup): SetupResult | null =>
   stage.recipe === undefined
     ? null
     : forStage(stage.recipe, stage, getSetup(stage.recipe).solve(input));

@@ -2,6 +2,7 @@
  * A shape posed from its solved set-up: the one figure that every drawing takes, so that what is
  * drawn is what is listed.
  */
+import type { MoveId } from '../atlas/moves';
 import type { Body } from '../body/body';
 import type { ForearmHandsId } from '../body/hands';
 import type { FigureJoints } from '../posture/joints';
@@ -20,7 +21,17 @@ import { getDials, toPosture, valuesFrom } from './values';
 export type ShapeRef = ({ readonly family: ShapeId } | { readonly still: StillId }) & {
   /** How the hands lie in it, where that is not for anybody to choose. */
   readonly hands?: ForearmHandsId;
+  /** One leg is up, in a shape that may lift one. */
+  readonly oneLeg?: true;
+  /** Drawn as this pose of a movement, where no shape is quite it. */
+  readonly moment?: Moment;
 };
+
+/** One of the poses of a movement. */
+export interface Moment {
+  readonly move: MoveId;
+  readonly key: number;
+}
 
 export interface PosedShape extends Still {
   /** What the model says of it; `null` for a shape without loads. */
@@ -125,7 +136,8 @@ export function poseShape(
     return withAround({ ...still, joints, loads: null, values, ...hands }, setup, result, body);
   }
   const values = valuesFrom(getDials(shape.family), body, distances);
-  const loads = computeLoads(body, toPosture(shape.family, values), toMeasuredRanges(input));
+  const posture = toPosture(shape.family, values, shape.oneLeg);
+  const loads = computeLoads(body, posture, toMeasuredRanges(input));
   return withAround(
     { ...placeLoaded(body, shape.family, loads, along), loads, values, ...hands },
     setup,

@@ -96,8 +96,8 @@ export const armBalance = {
     loads: { wrist: 0.7, shoulder: 0.5, hip: 0.5 },
     strains: ['leg', 'neck', 'back'],
     recipe: 'crow-cushion',
-    shape: { family: 'crow' },
-    pieces: [{ piece: 'cushion', count: 1 }],
+    shape: { family: 'crow', moment: { move: 'squat', key: 1 } },
+    pieces: [{ piece: 'foam-block', count: 1 }],
   },
   CR5: {
     family,
@@ -121,7 +121,6 @@ export const armBalance = {
     feetUp: true,
     recipe: 'crow-cushion',
     shape: { family: 'crow' },
-    pieces: [{ piece: 'cushion', count: 1 }],
   },
   CR6: {
     family,
@@ -146,7 +145,6 @@ export const armBalance = {
     feetUp: true,
     recipe: 'crow-cushion',
     shape: { family: 'crow' },
-    pieces: [{ piece: 'cushion', count: 1 }],
   },
   CR7: {
     family,
@@ -168,7 +166,7 @@ export const armBalance = {
     loads: { wrist: 0.9, shoulder: 0.9, scapula: 0.8, core: 0.9 },
     strains: ['leg', 'hip', 'elbow'],
     feetUp: true,
-    shape: { family: 'crow' },
+    shape: { family: 'crow', moment: { move: 'slide-crow', key: 1 } },
   },
   CR8: {
     family,
@@ -222,7 +220,7 @@ export const armBalance = {
     isFree: true,
     isAttempt: true,
     tries: 3,
-    shape: { family: 'crow' },
+    shape: { family: 'crow', moment: { move: 'float-back', key: 1 } },
   },
   CRp: {
     family,
@@ -246,7 +244,7 @@ export const armBalance = {
     loads: { wrist: 1, shoulder: 0.8, scapula: 0.8, core: 0.8, hip: 0.6, hamstring: 0.4 },
     strains: ['back', 'leg'],
     feetUp: true,
-    shape: { family: 'crow' },
+    shape: { family: 'crow', moment: { move: 'arm-shape', key: 1 } },
   },
   CRo: {
     family,
@@ -273,7 +271,7 @@ export const armBalance = {
     loads: { wrist: 0.9, shoulder: 0.8, scapula: 0.9, core: 1, hip: 0.7 },
     strains: ['leg'],
     feetUp: true,
-    shape: { family: 'liftedTuck' },
+    shape: { family: 'liftedTuck', moment: { move: 'arm-shape', key: 1 } },
   },
   CRe: {
     family,
@@ -297,7 +295,7 @@ export const armBalance = {
     loads: { wrist: 1, shoulder: 1, scapula: 0.9, core: 0.9, hip: 0.6 },
     strains: ['leg'],
     feetUp: true,
-    shape: { family: 'crow' },
+    shape: { family: 'crow', moment: { move: 'arm-shape', key: 1 } },
   },
   CRf: {
     family,
@@ -324,7 +322,7 @@ export const armBalance = {
     loads: { wrist: 1, shoulder: 0.8, scapula: 0.9, core: 0.9, hamstring: 0.9, hip: 0.8 },
     strains: ['back', 'leg'],
     feetUp: true,
-    shape: { family: 'crow' },
+    shape: { family: 'crow', moment: { move: 'firefly', key: 1 } },
   },
   CRg: {
     family,
@@ -349,6 +347,6 @@ export const armBalance = {
     loads: { wrist: 1, shoulder: 1, scapula: 1, core: 0.9, hip: 0.8 },
     strains: ['leg'],
     feetUp: true,
-    shape: { family: 'crow' },
+    shape: { family: 'crow', moment: { move: 'crow-one-leg', key: 1 } },
   },
 } as const satisfies Record<string, ShippedStage>;

@@ -162,7 +162,7 @@ export const forearmStand = {
     strains: ['back', 'hip'],
     feetUp: true,
     recipe: 'head-clearance',
-    shape: { family: 'dolphin' },
+    shape: { family: 'dolphin', oneLeg: true },
   },
   FS8: {
     family,

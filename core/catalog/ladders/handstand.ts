@@ -54,7 +54,7 @@ export const handstand = {
     columns: mildWrists,
     loads: { wrist: 0.5, shoulder: 0.5, hamstring: 0.4 },
     strains: ['back'],
-    shape: { family: 'dog' },
+    shape: { family: 'dog', oneLeg: true },
   },
   HB3: {
     family,

@@ -28,6 +28,7 @@ export const headstand = {
     columns: ['mild'],
     loads: { neck: 0.1, shoulder: 0.2 },
     strains: [],
+    shape: { still: 'all-fours', moment: { move: 'arm-wraps', key: 1 } },
   },
   HS2: {
     family,
@@ -89,7 +90,7 @@ export const headstand = {
     columns: neck,
     loads: { neck: 0.3 },
     strains: ['shoulder', 'elbow'],
-    shape: { still: 'all-fours' },
+    shape: { still: 'all-fours', moment: { move: 'crown-lower', key: 1 } },
   },
   HS5: {
     family,
@@ -133,7 +134,7 @@ export const headstand = {
     loads: { neck: 0.5, shoulder: 0.8, scapula: 0.8, core: 0.5 },
     strains: ['hip'],
     mayAssist: true,
-    shape: { family: 'headstandBase' },
+    shape: { family: 'headstandBase', moment: { move: 'knee-in', key: 1 } },
   },
   HS7: {
     family,
@@ -233,7 +234,7 @@ export const headstand = {
     isFree: true,
     isAttempt: true,
     tries: 2,
-    shape: { family: 'headstand' },
+    shape: { family: 'headstand', moment: { move: 'half-bend', key: 1 } },
   },
   'HS-a': {
     family,

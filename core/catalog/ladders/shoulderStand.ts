@@ -78,7 +78,6 @@ export const shoulderStand = {
     needsWall: true,
     recipe: 'legs-up',
     shape: { still: 'legs-up' },
-    pieces: [{ piece: 'bolster-rectangular', count: 1 }],
   },
   SS4: {
     family,

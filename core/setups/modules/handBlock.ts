@@ -15,12 +15,18 @@ export const handBlock: Setup = {
   shares: kickShares,
   // It is about the block: whoever stands on clasped hands elsewhere holds one here.
   solve: (given) => {
-    const { distances, block } = forearmKickSetup(withBlock(given));
+    const { distances, block, grip } = forearmKickSetup(withBlock(given));
     if (block === null) {
       return { distances: [distances.base], cautions: ['No block at hand.'], notes: [] };
     }
     const names = block.faces.map((face) => specOf(face).label.toLowerCase());
     return {
+      // In the L of thumb and first finger it begins at the knuckles.
+      inHands: {
+        fromM: grip === 'lGrip' ? given.body.lengths.knuckle : 0,
+        alongM: block.depthM,
+        highM: block.heightM,
+      },
       distances: [
         ...(distances.wristSpacing ? [distances.wristSpacing] : []),
         distances.base,
@@ -32,6 +38,11 @@ export const handBlock: Setup = {
   },
   ways: (input, result) => blockWays(withBlock(input), result, (own) => handBlock.solve(own)),
   hands: 'block',
+  around: ({ inHands }, { joints }) => {
+    if (inHands === undefined) return {};
+    const left = joints.wrist[0] + inHands.fromM;
+    return { rests: [{ left, right: left + inHands.alongM, top: inHands.highM }] };
+  },
   checkFirst: ['Block flat, long face across'],
   assist: noAssist,
   exit: 'Knees down',

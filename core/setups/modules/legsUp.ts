@@ -1,7 +1,11 @@
 /** Legs up the wall, on a bolster. Source: handbook 04. */
-import { countOf, laidOut, measuring, noAssist, type Setup } from '../setup';
+import { countOf, measuring, noAssist, type Setup } from '../setup';
 
 const bolsters = ['bolster-rectangular', 'bolster-round'] as const;
+/** What a bolster is rolled of where there is none. */
+const rolled = { piece: 'blanket', count: 3 } as const;
+/** It holds its height less well. */
+const rolledLess = 0.02;
 
 export const legsUp: Setup = {
   label: 'Legs up the wall',
@@ -9,11 +13,18 @@ export const legsUp: Setup = {
     const isThere = bolsters.some((id) => countOf(input.pieces, id) > 0);
     return {
       distances: [measuring(input, 'legs-up').measure('bolsterToWall', (l) => l.hand)],
-      cautions: isThere ? [] : ['No bolster at hand: three blankets rolled firmly.'],
+      cautions: isThere ? [] : [`No bolster at hand: ${rolled.count} blankets rolled firmly.`],
       notes: ['Sacrum on the bolster, legs up the wall.'],
     };
   },
-  ways: laidOut(),
+  ways: (input, result) => ({
+    ways: [
+      { props: [{ piece: 'bolster-rectangular', count: 1 }], less: 0, result },
+      ...(countOf(input.pieces, rolled.piece) < rolled.count
+        ? []
+        : [{ variant: 'rolled' as const, props: [rolled], less: rolledLess, result }]),
+    ],
+  }),
   checkFirst: ['Sacrum on the bolster'],
   assist: noAssist,
   exit: 'Slide off and roll to the side',
