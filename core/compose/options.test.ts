@@ -98,7 +98,7 @@ describe('what one person may do tonight', () => {
     expect(idsOf(legsUp, [{ piece: 'bolster-rectangular', count: 1 }])).toContain('SS3');
     const rolled = made(legsUp, [{ piece: 'blanket', count: 3 }]);
     expect(rolled.options.find(({ id }) => id === 'SS3+rolled')).toMatchObject({
-      label: 'Legs up the wall, hips on a bolster, on rolled blankets',
+      label: 'Legs up the wall, hips on a bolster, rolled blankets in its place',
       pieces: [{ piece: 'blanket', count: 3 }],
     });
     expect(rolled.fallbacks.find(({ alternative }) => alternative === 'legs-up')?.pieces).toEqual([

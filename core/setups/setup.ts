@@ -62,7 +62,7 @@ export const variantTable = {
   flat: 'hands flat',
   clasped: 'hands clasped',
   bare: 'no block to aim at',
-  rolled: 'on rolled blankets',
+  rolled: 'rolled blankets in its place',
   aheadBlock: 'a block for the forehead',
 } as const satisfies Readonly<Record<Exclude<ForearmHandsId, 'block'>, string>> &
   Readonly<Record<string, string>>;
