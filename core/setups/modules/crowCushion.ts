@@ -68,7 +68,7 @@ export const crowCushion: Setup = {
       ],
     };
   },
-  checkFirst: ['It lies where the forehead would land'],
+  checkFirst: ['The cushion or the block lies where the forehead would land'],
   assist: 'Hips steadied',
   exit: 'Feet down',
 };
