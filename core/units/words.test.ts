@@ -12,7 +12,7 @@ it.each([
 
 it.each([
   ['2 × 4 breaths', '2\u00a0×\u00a04\u00a0breaths'],
-  ['4 breaths a side, 3–4 times', '4\u00a0breaths a side, 3–4\u00a0times'],
+  ['4 breaths a side, 3–4 times', '4\u00a0breaths a side, 3\u2060–\u20604\u00a0times'],
   ['the whole round', 'the whole round'],
 ])('%j keeps its figures beside what they count', (dose, expected) => {
   expect(keepTogether(dose)).toBe(expected);

@@ -13,4 +13,7 @@ export const joinWords = (words: readonly string[]): string =>
 
 /** A dose whose figures stay beside what they count, however narrow the line: `2 × 4` never breaks. */
 export const keepTogether = (dose: string): string =>
-  dose.replace(/ × /g, '\u00a0×\u00a0').replace(/(\d) (?=[a-z])/g, '$1\u00a0');
+  dose
+    .replace(/ × /g, '\u00a0×\u00a0')
+    .replace(/(\d)–(?=\d)/g, '$1\u2060–\u2060')
+    .replace(/(\d) (?=[a-z])/g, '$1\u00a0');
