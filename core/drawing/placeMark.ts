@@ -156,11 +156,12 @@ export function drawMark(
   // Letter and name stand on the far half of the mat, side by side where it lies along the sheet.
   const letterOut = Math.min(1.42, Math.max(strip.isLevel ? 0.98 : 1.22, base + 0.52));
   const [lx, ly] = strip.at(withNames ? letterOut : Math.max(1.25, letterOut), middle);
-  const r = textPx * 0.95;
+  // In a large hall the places lie close together on the sheet: no letter over its neighbour.
+  const r = Math.min(textPx * 0.95, 0.48 * wide * px);
   if (mark.letter !== undefined) {
     shapes.push(ellipse('plumb', lx, ly, r, r));
     const words = mark.needsHand ? `${mark.letter}°` : mark.letter;
-    shapes.push(text('loadText', lx, ly + textPx * 0.46, words, textPx * 1.25));
+    shapes.push(text('loadText', lx, ly + r * 0.484, words, r * 1.316));
   }
   if (!withNames) return shapes;
   if (strip.isLevel) {

@@ -42,6 +42,31 @@ describe('the room from above', () => {
     expect(frame.y(6)).toBeLessThan(frame.y(0));
   });
 
+  it('draws no letter over its neighbour, however small the room is drawn', () => {
+    const place = (id: string, fromM: number): PlanMark => {
+      const mark = lane(id, 'north');
+      if (mark.place.kind !== 'lane') throw new Error('no lane');
+      return { ...mark, place: { ...mark.place, fromM, toM: fromM + 0.86 } };
+    };
+    for (const widthPx of [140, 260, 760]) {
+      const scene = drawRoomPlan(room, spans, {
+        widthPx,
+        units: 'cm',
+        marks: [place('A', 0), place('B', 0.86), place('C', 1.72)],
+      });
+      const letters = scene.shapes.flatMap((shape) =>
+        shape.kind === 'path' && shape.role === 'plumb'
+          ? [(shape.d.match(/-?\d+(\.\d+)?/g) ?? []).map(Number)]
+          : [],
+      );
+      expect(letters).toHaveLength(3);
+      const [first, second] = letters;
+      // Each begins at its left edge; the second number after is the radius.
+      const radius = first![2]!;
+      expect(second![0]! - first![0]!).toBeGreaterThanOrEqual(2 * radius - 0.2);
+    }
+  });
+
   it.each(wallIds)(
     'puts a lane at the %s wall inside the room, its far end away from it',
     (wall) => {
