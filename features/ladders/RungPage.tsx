@@ -35,7 +35,7 @@ interface RungPageProps {
 export async function RungPage({ params, searchParams }: RungPageProps) {
   const { person, beside } = await searchParams;
   const idOf = (text: typeof person) => (typeof text === 'string' ? readPersonId(text) : null);
-  const stage = stageKey.safeParse(decodeURIComponent((await params).stage));
+  const stage = stageKey.safeParse((await params).stage);
   const view = stage.success ? readRungPage(stage.data, idOf(person), idOf(beside)) : null;
   if (view === null) notFound();
   const { spec, cue } = view.stage;

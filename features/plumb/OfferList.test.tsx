@@ -11,7 +11,7 @@ jest.mock('@/features/person/actions', () => ({
     kept.push(form);
     return Promise.resolve(mockAnswer());
   },
-  takeBackRecordAction: () => Promise.resolve({ ok: true, value: undefined }),
+  undoRecordAction: () => Promise.resolve({ ok: true, value: undefined }),
 }));
 jest.mock('next/navigation', () => ({ useRouter: () => ({ refresh: jest.fn() }) }));
 
@@ -31,6 +31,9 @@ const view = plumbViewOf({
       sides: ['left', 'right', 'both'],
     },
   ],
+});
+const headView = plumbViewOf({
+  checks: [{ check: 'head-clearance', label: 'Head clearance in dolphin', bar: 3, sides: [] }],
 });
 const show = () =>
   renderUi(<OfferList view={view} offers={[raise]} by="picture" faults={[]} isPainted={false} />);
@@ -61,4 +64,27 @@ it('keeps the side where nothing was kept', async () => {
   await user.click(keep());
   expect(await screen.findByText('Too far back.')).toBeInTheDocument();
   expect(screen.getByRole('radio', { name: 'left' })).toBeChecked();
+});
+
+it('keeps the same once, however often it is tapped, and again once it was taken back', async () => {
+  const clearance: Offer = {
+    ...raise,
+    check: 'head-clearance',
+    measure: 'headClearance',
+    value: 4,
+  };
+  const show = (value: number) => (
+    <OfferList view={headView} offers={[{ ...clearance, value }]} by="picture" faults={[]} />
+  );
+  const { user, rerender } = renderUi(show(4));
+  await user.click(keep());
+  expect(await screen.findByRole('button', { name: 'Kept' })).toBeDisabled();
+  expect(kept).toHaveLength(1);
+  // Marks that were moved since say something new.
+  rerender(show(5.2));
+  expect(keep()).toBeEnabled();
+  rerender(show(4));
+  expect(screen.getByRole('button', { name: 'Kept' })).toBeDisabled();
+  await user.click(screen.getByRole('button', { name: 'Undo' }));
+  await waitFor(() => expect(keep()).toBeEnabled());
 });

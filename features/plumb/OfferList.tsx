@@ -76,8 +76,12 @@ function shown({ value, error }: Offer, check: CheckId): string {
 function OneOffer({ view, offer, check, by, faults: found, isPainted }: OneOfferProps) {
   const [isSaving, start] = useTransition();
   const [side, setSide] = useState<AskedSide | null>(null);
+  /** What was kept of it: the same is not kept a second time by a second tap. */
+  const [keptAs, setKeptAs] = useState<string | null>(null);
   const isSideOpen = check.sides.length > 0 && side === null;
   const [seen, setSeen] = useState<readonly FaultId[]>([]);
+  const now = [rounded(offer.value), side, ...seen].join(' ');
+  const isKept = keptAs === now;
   const { voidedBy } = getCheck(check.check);
   const faults = found.map(({ fault }) => fault).filter((one) => voidedBy.includes(one));
   const keep = () =>
@@ -102,9 +106,10 @@ function OneOffer({ view, offer, check, by, faults: found, isPainted }: OneOffer
         showProblems(outcome.problems);
         return;
       }
-      showRecorded(view.person.id, outcome.value, check.label);
+      showRecorded(view.person.id, outcome.value, check.label, () => setKeptAs(null));
       // The next one may be of the other side: said anew.
-      setSide(null);
+      if (check.sides.length > 0) setSide(null);
+      else setKeptAs(now);
     });
   return (
     <div className={classes.offer}>
@@ -136,8 +141,8 @@ function OneOffer({ view, offer, check, by, faults: found, isPainted }: OneOffer
                 onChange={(value) => setSide(value as AskedSide)}
               />
             )}
-            <Button loading={isSaving} disabled={isSideOpen} onClick={keep}>
-              Keep it
+            <Button loading={isSaving} disabled={isSideOpen || isKept} onClick={keep}>
+              {isKept ? 'Kept' : 'Keep it'}
             </Button>
           </Group>
         </>

@@ -2,6 +2,15 @@ import { revalidatePath } from 'next/cache';
 import { readAsker, type Asker } from '@/server/network/asker';
 import { takeUpload, type TakeLine } from '@/server/files/takeUpload';
 
+/** As it was typed; what nobody could have typed opens nothing, and is no error of the server’s. */
+function decoded(text: string): string {
+  try {
+    return decodeURIComponent(text);
+  } catch {
+    return text;
+  }
+}
+
 /**
  * A file that was uploaded: a look first, then for good. The answer comes line by line: how far it
  * is, and at the end the outcome.
@@ -24,7 +33,7 @@ export function takeFileIn(request: Request): Response {
         id: asked.get('id'),
         kind: asked.get('kind') === 'records' ? 'records' : 'studio',
         isFinal,
-        passphrase: decodeURIComponent(request.headers.get('x-passphrase') ?? ''),
+        passphrase: decoded(request.headers.get('x-passphrase') ?? ''),
         who: asker.name,
         onProgress: (share) => say({ share }),
       });
