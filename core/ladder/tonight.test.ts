@@ -101,6 +101,17 @@ describe('what to look at tonight', () => {
       ranked: rankChecks(makeCase({ evidence, present })),
     }));
 
+  it('says on which base a check is taken that is kept apart by base', () => {
+    const unsure: Evidence = { ...everything, confidence: [] };
+    const { slots } = planChecks(school, group([unsure, unsure]), 8);
+    const asked = slots.find(({ check }) => check === 'confidence');
+    expect(asked).toMatchObject({ base: 'forearms' });
+    expect(asked!.label).toMatch(/, on the forearms$/);
+    expect(slots.every(({ base, label }) => (base !== undefined) === / on the /.test(label))).toBe(
+      true,
+    );
+  });
+
   it('times one hold for everyone it serves', () => {
     const low: Evidence = { ...everything, 'dolphin-hold': twice(42) };
     const { slots, minutesUsed } = planChecks(school, group([low, low, low]), 8);

@@ -250,7 +250,8 @@ function weigh(
     pass,
     check: demand.check,
     ...(demand.base === undefined ? {} : { base: demand.base }),
-    label: spec.label,
+    // The same check on two bases is two checks: each says which.
+    label: demand.base === undefined ? spec.label : `${spec.label}, on the ${demand.base}`,
     gain: (gain / obstacles) * furtherShare ** ahead,
     chance,
     stages: [stage],

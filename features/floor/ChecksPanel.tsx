@@ -25,7 +25,7 @@ export function ChecksPanel({ onHold }: ChecksPanelProps) {
   if (checks.length === 0) return <p>No check is planned: the minutes are for the shapes.</p>;
   return (
     <div className={classes.checks}>
-      {checks.map(({ check, base, label, people }) => {
+      {checks.map(({ check, base, people }) => {
         const on = base ?? baseFor(bundle);
         const spec = bundle.checks.find((one) => one.check === check);
         const mine = people.map(({ id }) => id).filter((id) => here.includes(id));
@@ -34,7 +34,7 @@ export function ChecksPanel({ onHold }: ChecksPanelProps) {
           const done = floor.state.holds.filter((hold) => hold.check === check && hold.stopped);
           return (
             <article key={check + on} className={classes.checkCard}>
-              <CheckHead spec={spec} title={spec.byBase ? `${label}, on the ${on}` : label} />
+              <CheckHead spec={spec} title={spec.byBase ? `${spec.label}, on the ${on}` : spec.label} />
               <p className={classes.quiet}>{mine.map((id) => names.get(id)).join(', ')}</p>
               <Button size="lg" onClick={() => onHold({ check, people: mine, base: on })}>
                 {done.length > 0 ? `Once more (${done.length} done)` : 'To the clock'}
@@ -44,7 +44,7 @@ export function ChecksPanel({ onHold }: ChecksPanelProps) {
         }
         return (
           <article key={check + on} className={classes.checkCard}>
-            <CheckHead spec={spec} title={spec.byBase ? `${label}, on the ${on}` : label} />
+            <CheckHead spec={spec} title={spec.byBase ? `${spec.label}, on the ${on}` : spec.label} />
             {mine.map((id) => (
               <SeenRow
                 key={id}
