@@ -34,7 +34,10 @@ export function ChecksPanel({ onHold }: ChecksPanelProps) {
           const done = floor.state.holds.filter((hold) => hold.check === check && hold.stopped);
           return (
             <article key={check + on} className={classes.checkCard}>
-              <CheckHead spec={spec} title={spec.byBase ? `${spec.label}, on the ${on}` : spec.label} />
+              <CheckHead
+                spec={spec}
+                title={spec.byBase ? `${spec.label}, on the ${on}` : spec.label}
+              />
               <p className={classes.quiet}>{mine.map((id) => names.get(id)).join(', ')}</p>
               <Button size="lg" onClick={() => onHold({ check, people: mine, base: on })}>
                 {done.length > 0 ? `Once more (${done.length} done)` : 'To the clock'}
@@ -44,7 +47,10 @@ export function ChecksPanel({ onHold }: ChecksPanelProps) {
         }
         return (
           <article key={check + on} className={classes.checkCard}>
-            <CheckHead spec={spec} title={spec.byBase ? `${spec.label}, on the ${on}` : spec.label} />
+            <CheckHead
+              spec={spec}
+              title={spec.byBase ? `${spec.label}, on the ${on}` : spec.label}
+            />
             {mine.map((id) => (
               <SeenRow
                 key={id}
