@@ -4,6 +4,7 @@ import { stageIds, getStage } from '../catalog/stages';
 
 import { textWidth, type Scene, type Shape } from './scene';
 import { getMove } from '../atlas/moves';
+import { getShape } from '../shapes/registry';
 import { pointsOf } from '../posture/joints';
 import { drawStage, poseStage } from './stageSide';
 import { drawAlternative } from './alternativeSide';
@@ -72,10 +73,16 @@ describe('shapes from the side', () => {
     }
   });
 
-  it('lifts the leg that a rung lifts, and weighs it so', () => {
+  it('lifts the leg that a rung lifts, and weighs it so; every shape that says so can', () => {
+    for (const id of stageIds) {
+      const { shape } = getStage(id);
+      if (shape?.oneLeg === undefined) continue;
+      expect([id, 'family' in shape && getShape(shape.family).mayLiftLeg]).toEqual([id, true]);
+    }
     const [body] = bodies.slice(1);
-    const pose = (id: 'FS5' | 'FS7' | 'HB2') => poseStage(inputOf(body!), getStage(id), null)!;
-    for (const id of ['FS7', 'HB2'] as const) {
+    const pose = (id: 'FS5' | 'FS7' | 'HB2' | 'HB9') =>
+      poseStage(inputOf(body!), getStage(id), null)!;
+    for (const id of ['FS7', 'HB2', 'HB9'] as const) {
       const { joints } = pose(id);
       expect(joints.otherLeg!.ankle[1]).toBeGreaterThan(joints.hip[1]);
     }

@@ -12,6 +12,7 @@ import {
   headInLine,
   legFlat,
   legLengthM,
+  legPointed,
   straightArm,
   type Pose,
 } from './pose';
@@ -22,6 +23,7 @@ const slipShare = 0.35;
 interface LInput {
   readonly baseM: number;
   readonly footHeightM?: number;
+  readonly oneLeg?: boolean;
 }
 
 interface Arm {
@@ -30,8 +32,8 @@ interface Arm {
   readonly contact: FloorContact;
 }
 
-/** Arms and trunk in one line from the origin, straight legs to the soles on the wall behind. */
-function ell(body: Body, { baseM, footHeightM }: LInput, arm: Arm) {
+/** Arms and trunk in one line from the origin, straight legs to the soles on the wall behind; a lifted one goes on in line. */
+function ell(body: Body, { baseM, footHeightM, oneLeg = false }: LInput, arm: Arm) {
   const lineM = arm.lengthM + body.lengths.trunk;
   const footM = footHeightM ?? lineM;
   const ankle: Point = [-baseM + body.ankleM, footM];
@@ -69,6 +71,7 @@ function ell(body: Body, { baseM, footHeightM }: LInput, arm: Arm) {
       hip,
       crown: headInLine(body, shoulder, bearing(shoulder, hip)),
       ...leg,
+      ...(oneLeg ? { otherLeg: legPointed(body, hip, bearing(shoulder, hip)) } : {}),
     },
   };
 }

@@ -13,8 +13,8 @@ export interface PostureParameters {
     /** Firm pads under both forearms and hands. */
     liftM?: number;
   };
-  wallL: { baseM: number; footHeightM?: number };
-  forearmWallL: { baseM: number; footHeightM?: number };
+  wallL: { baseM: number; footHeightM?: number; oneLeg?: boolean };
+  forearmWallL: { baseM: number; footHeightM?: number; oneLeg?: boolean };
   handstandWall: { baseM: number };
   forearmStandWall: { baseM: number };
   handstand: { archDeg?: number };

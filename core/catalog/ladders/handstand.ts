@@ -232,7 +232,7 @@ export const handstand = {
     needsWall: true,
     mayAssist: true,
     recipe: 'hand-L',
-    shape: { family: 'wallL' },
+    shape: { family: 'wallL', oneLeg: true },
   },
   HB10: {
     family,

@@ -5,6 +5,7 @@ import { fromFloor, toWall, type Shape } from '../shape';
 export const forearmWallL: Shape<'forearmWallL'> = {
   label: 'Forearm L at the wall',
   group: 'Forearms',
+  mayLiftLeg: true,
   hasChosenHands: true,
   dials: [baseBehind('Elbows from the wall', 0.53), footHeight(0.474)],
   solve,

@@ -5,6 +5,7 @@ import { fromFloor, toWall, type Shape } from '../shape';
 export const wallL: Shape<'wallL'> = {
   label: 'L at the wall',
   group: 'Hands',
+  mayLiftLeg: true,
   dials: [baseBehind('Wrists from the wall', 0.53), footHeight(0.62)],
   solve,
   dimensions: (placed) => [
