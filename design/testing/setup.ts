@@ -4,6 +4,7 @@ import '@testing-library/jest-dom';
 import { configure } from '@testing-library/react';
 
 import { TextDecoder, TextEncoder } from 'node:util';
+import { deserialize, serialize } from 'node:v8';
 
 // Patience here as well: what is waited for comes, however busy the machine is.
 configure({ asyncUtilTimeout: 20_000 });
@@ -16,7 +17,12 @@ class NoObserver {
   disconnect = this.observe;
 }
 
-Object.assign(globalThis, { ResizeObserver: NoObserver, TextEncoder, TextDecoder });
+Object.assign(globalThis, {
+  ResizeObserver: NoObserver,
+  TextEncoder,
+  TextDecoder,
+  structuredClone: (value: unknown) => deserialize(serialize(value)) as unknown,
+});
 
 Object.defineProperty(window, 'matchMedia', {
   value: (query: string) => ({

@@ -1,0 +1,82 @@
+import { screen, within } from '@testing-library/react';
+import { seedDemo } from '@/demo/course';
+import { drillsOf } from '@/core/compose/drillsOf';
+import { findOption } from '@/core/compose/readBack';
+import { renderUi } from '@/design/testing/renderUi';
+import { database } from '@/server/database';
+import { today } from '@/server/clock';
+import { findStandingPlan, readClass } from '@/server/judging/classViews';
+import { readCatalog, readSchool } from '@/server/judging/schools';
+import { withThrowawayStudio } from '@/features/testing/studio';
+import { listSaid } from './said';
+import { PrintSheets } from './PrintSheets';
+
+withThrowawayStudio();
+
+function printDemo() {
+  seedDemo(database(), today());
+  const view = readClass(null)!;
+  const plan = findStandingPlan(view);
+  renderUi(
+    <PrintSheets
+      view={view}
+      plan={plan}
+      stages={readCatalog(database()).stages}
+      said={listSaid(plan, view.prepared, readSchool(database(), view.profile))}
+    />,
+  );
+  return { view, plan };
+}
+
+const sheet = (name: string) => screen.getByRole('region', { name });
+
+it('prints every line with its minutes and how each drill goes', () => {
+  const { view, plan } = printDemo();
+  const lines = within(sheet('Running order')).getAllByRole('listitem');
+  const drills = drillsOf(view.prepared);
+  let told = 0;
+  plan.timeline.forEach(({ label, minutes, drill }, at) => {
+    expect(lines[at]).toHaveTextContent(label);
+    expect(lines[at]).toHaveTextContent(`${minutes} min`);
+    if (drill === undefined) return;
+    expect(lines[at]).toHaveTextContent(drills[drill]!.how);
+    told += 1;
+  });
+  expect(told).toBeGreaterThan(3);
+  expect(sheet('Running order')).toHaveTextContent(/Watch for: /);
+});
+
+it('says on which base a check is taken where that matters, and each check once', () => {
+  const { plan } = printDemo();
+  const labels = plan.checks.map(({ label }) => label);
+  expect(new Set(labels).size).toBe(labels.length);
+  for (const label of labels) expect(sheet('Running order')).toHaveTextContent(label);
+});
+
+it('tells nobody on a mat how far from a wall', () => {
+  const { view, plan } = printDemo();
+  const onMats = plan.layOut.filter(({ where }) => where === 'mat on the floor');
+  expect(onMats.length).toBeGreaterThan(3);
+  const rows = within(sheet('To lay out')).getAllByRole('row');
+  for (const row of rows.filter((one) => /mat on the floor/.test(one.textContent ?? ''))) {
+    expect(row).not.toHaveTextContent(/from the wall/);
+  }
+  for (const { people } of plan.rounds) {
+    for (const { id, option, place } of people) {
+      if (place.kind !== 'mat') continue;
+      expect([id, findOption(view.prepared, id, option)?.baseM]).toEqual([id, undefined]);
+    }
+  }
+});
+
+it('gives the assistant no reason and no care, and everybody a card of their own', () => {
+  const { view, plan } = printDemo();
+  const watched = plan.rounds.flatMap(({ people }) =>
+    people.flatMap(({ id, option }) => findOption(view.prepared, id, option)?.watch ?? []),
+  );
+  expect(watched.length).toBeGreaterThan(0);
+  const assistant = sheet('For the assistant');
+  for (const words of watched) expect(assistant).not.toHaveTextContent(words);
+  const cards = within(sheet('Cards')).getAllByRole('article');
+  expect(cards).toHaveLength(plan.rounds[0]!.people.length);
+});
