@@ -21,8 +21,7 @@ export interface AlternativeSpec {
   readonly loads: RegionLoads;
   /** Strained besides what is loaded. */
   readonly strains: readonly BodyRegion[];
-  /** How it is drawn; `null`: the words say it. */
-  readonly shape: ShapeRef | null;
+  readonly shape: ShapeRef;
   /** Taken from the cupboard. */
   readonly pieces: readonly { readonly piece: ShippedPieceId; readonly count: number }[];
   /** At the wall, where its stage does not say so. */

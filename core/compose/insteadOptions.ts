@@ -92,7 +92,7 @@ function toAlternative(
   const spec = stage === undefined ? undefined : school.stages.get(stage)?.spec;
   const needsWall = spec?.needsWall === true || atWall === true;
   const lane = wallLane(body, usualBaseM);
-  const shape = spec?.shape ?? own ?? undefined;
+  const shape = spec?.shape ?? own;
   const made = measureInstead(id, spec, person, context, measured);
   if (made === null) return null;
   const dose =
@@ -117,7 +117,7 @@ function toAlternative(
     value: isRest ? optionValues.rest : optionValues.alternative,
     heightM: lowShapeM,
     ...(needsWall ? { alongM: lane.alongM, outM: lane.outM } : {}),
-    ...(shape === undefined ? {} : { shape }),
+    shape,
     ...(spec?.recipe === undefined ? {} : { recipe: spec.recipe }),
     ...made,
     pieces: rowsTaken(made.props),

@@ -13,7 +13,7 @@ export function toDrawn(alternative: AlternativeId): DrawnStage {
   return {
     label,
     how,
-    shape: shape ?? undefined,
+    shape,
     recipe: spec?.recipe,
     needsWall: spec?.needsWall ?? needsWall,
   };

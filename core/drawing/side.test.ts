@@ -4,6 +4,7 @@ import { stageIds, getStage } from '../catalog/stages';
 
 import { textWidth, type Scene, type Shape } from './scene';
 import { getMove } from '../atlas/moves';
+import type { ShapeRef } from '../shapes/posed';
 import { getShape } from '../shapes/registry';
 import { pointsOf } from '../posture/joints';
 import { drawStage, poseStage } from './stageSide';
@@ -50,15 +51,17 @@ describe('shapes from the side', () => {
       const scene = drawAlternative(inputOf(body), id, options);
       expectOnSheet(scene);
       expect(scene.sentences[0]).toContain(getAlternative(id).label);
-      const hasFigure = scene.shapes.some(({ role }) => role === 'figure');
-      expect(hasFigure).toBe(getAlternative(id).shape !== null);
+      expect(scene.shapes.some(({ role }) => role === 'figure')).toBe(true);
     }
   });
 
   it('draws what no shape is quite, as its movement shows it, above the floor', () => {
     const seen = [
       ...stageIds.map((id) => ({ id, shape: getStage(id).shape })),
-      ...alternativeIds.map((id) => ({ id, shape: getAlternative(id).shape ?? undefined })),
+      ...alternativeIds.map((id) => ({
+        id,
+        shape: getAlternative(id).shape as ShapeRef | undefined,
+      })),
     ].filter(({ shape }) => shape?.moment !== undefined);
     expect(seen.length).toBeGreaterThan(10);
     for (const { id, shape } of seen) {
