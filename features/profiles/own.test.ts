@@ -178,11 +178,11 @@ describe('what is measured of a person', () => {
 
   it('moves the platform and the plough when a leg raise is recorded', () => {
     const { id } = someone()!;
-    const before = metres('SS8', id, 'headEdgeToWall')!;
+    const before = metres('SS7', id, 'headEdgeToWall')!;
     must(recordCheck(id, recordForm({ check: 'straight-leg-raise', value: '60' })));
-    expect(before - metres('SS8', id, 'headEdgeToWall')!).toBeCloseTo(0.1, 9);
+    expect(before - metres('SS7', id, 'headEdgeToWall')!).toBeCloseTo(0.1, 9);
     expect(metres('SS9', id, 'toeRest')).toBeGreaterThan(0.3);
-    expect(metres('SS8', id, 'toeRest')).toBeUndefined();
+    expect(metres('SS7', id, 'toeRest')).toBeUndefined();
   });
 
   it('marks what is beyond the shoulders, and lets the elbows out', () => {
