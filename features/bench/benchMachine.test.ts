@@ -62,7 +62,8 @@ describe('the bench', () => {
     const { view, one } = open();
     const dolphin = changeBench(view, beginBench(view, one.id, 'dolphin'), { oneLeg: true });
     expect(dolphin.state.oneLeg).toBe(true);
-    expect(changeBench(view, dolphin, { family: 'forearmWallL' }).state.oneLeg).toBe(false);
+    expect(changeBench(view, dolphin, { family: 'forearmWallL' }).state.oneLeg).toBe(true);
+    expect(changeBench(view, dolphin, { family: 'forearmStandWall' }).state.oneLeg).toBe(false);
   });
 
   it('shows beside it another person in the very same set-up, or another shape at its own', () => {
