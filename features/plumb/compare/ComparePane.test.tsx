@@ -57,6 +57,18 @@ it('lays the oldest and the newest over each other and tells what changed', asyn
   expect(screen.getAllByRole('img', { name: /Ada on/ })).toHaveLength(1);
 });
 
+it('takes in what was kept a moment ago, unless somebody has chosen otherwise', async () => {
+  const one = { ...view, kept: view.kept.slice(1) };
+  const { rerender, user } = renderUi(<ComparePane view={one} />);
+  expect(screen.queryByRole('table')).toBeNull();
+  rerender(<ComparePane view={view} />);
+  expect(screen.getByRole('table')).toBeInTheDocument();
+  await user.selectOptions(screen.getByLabelText('After'), 'nothing');
+  expect(screen.queryByRole('table')).toBeNull();
+  rerender(<ComparePane view={{ ...view }} />);
+  expect(screen.queryByRole('table')).toBeNull();
+});
+
 it('deletes one by itself, and says where there is nothing', async () => {
   const { user } = renderUi(<ComparePane view={view} />);
   const del = () => user.click(screen.getByRole('button', { name: /^Delete 5 Jan 2026/ }));

@@ -62,10 +62,13 @@ export function ComparePane({ view }: ComparePaneProps) {
   const [isBusy, start] = useTransition();
   const { person, kept, units } = view;
   const body = useMemo(() => resolveBody(person.body), [person.body]);
-  const [chosen, setChosen] = useState<{ before: number | null; after: number | null }>(() => ({
+  const [picked, setPicked] = useState<{ before?: number | null; after?: number | null }>({});
+  // The oldest and the newest, until somebody chooses: what was kept a moment ago may be on its way.
+  const chosen = {
     before: kept.at(-1)?.id ?? null,
     after: kept.length > 1 ? (kept[0]?.id ?? null) : null,
-  }));
+    ...picked,
+  };
   // What cannot be brought back is asked twice.
   const [asked, setAsked] = useState<number | null>(null);
   const [hasFigure, setFigure] = useState(true);
@@ -114,7 +117,7 @@ export function ComparePane({ view }: ComparePaneProps) {
       value={String(chosen[which] ?? '')}
       data={options}
       onChange={({ currentTarget: { value } }) =>
-        setChosen({ ...chosen, [which]: value === '' ? null : Number(value) })
+        setPicked({ ...picked, [which]: value === '' ? null : Number(value) })
       }
     />
   );
