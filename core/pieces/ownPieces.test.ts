@@ -2,6 +2,7 @@ import { resolveBody } from '../body/body';
 import { pieceCount, pieceSpec } from '../catalog/ownPiece';
 import { listKinds, specOf, type PieceCount, type PieceSpec } from '../catalog/pieces';
 import { forearmKickSetup } from '../setups/forearmKick';
+import { getSetup } from '../setups/registry';
 import { findForearmLift } from './lift';
 import { findSpacer } from './spacer';
 import { findStack } from './stack';
@@ -33,6 +34,18 @@ describe('a piece of one’s own', () => {
     expect(new Set(stack.layers.map(({ piece }) => piece))).toEqual(new Set(['own-plank']));
     expect(stack.layers.reduce((sum, { thicknessM }) => sum + thicknessM, 0)).toBeCloseTo(0.105, 9);
     expect(specOf(stack.layers[0]!).label).toBe('Own plank');
+  });
+
+  it('is rolled for a bolster with the blankets that ship', () => {
+    const rolledOf = (pieces: readonly PieceCount[]) => {
+      const input = { body: resolveBody({ heightM: 1.7 }), profile: 'prop-led', pieces } as const;
+      const setup = getSetup('legs-up');
+      return setup.ways(input, setup.solve(input)).ways.some(({ variant }) => variant === 'rolled');
+    };
+    const wool = own('wool', 2, { kind: 'blanket' });
+    expect(rolledOf([wool])).toBe(false);
+    expect(rolledOf([wool, { piece: 'blanket', count: 1 }])).toBe(true);
+    expect(rolledOf([own('slab', 3, {})])).toBe(false);
   });
 
   it('spaces arms, ties loops, lifts forearms and goes between the hands', () => {

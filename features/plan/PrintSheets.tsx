@@ -138,7 +138,7 @@ function OrderSheet({ view, plan, said }: SheetProps & SaidProps) {
 }
 
 function SaidList({ said: { alike, lines } }: SaidProps) {
-  if (lines.length === 0) return null;
+  if (alike.length + lines.length === 0) return null;
   return (
     <>
       <h3>Said, and looked for</h3>
