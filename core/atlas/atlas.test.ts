@@ -76,7 +76,8 @@ describe.each(moveIds)('%s', (id: MoveId) => {
     const open = openMove(one, move);
     const floor = Math.min(0, ...open.figures.map(lowestOf));
     expect(floor).toBeGreaterThan(-0.045);
-    const worst = { limb: 0, hold: 0, below: 0, jump: 0 };
+    const worst = { limb: 0, hold: 0, below: 0, jump: 0, throughWall: 0 };
+    const { wall } = open;
     for (const step of listSteps(move)) {
       const held = open.held[Math.min(step.from, step.to)]!;
       const [a, b] = [open.figures[step.from]!, open.figures[step.to]!];
@@ -95,6 +96,10 @@ describe.each(moveIds)('%s', (id: MoveId) => {
           worst.hold = Math.max(worst.hold, off);
         }
         worst.below = Math.max(worst.below, floor - lowestOf(figure));
+        if (wall !== undefined) {
+          const over = points.map((point) => (point[0] - wall.x) * wall.side);
+          worst.throughWall = Math.max(worst.throughWall, ...over);
+        }
         const was = before;
         const moved = points.map((point, place) => distanceOf(point, was[place] ?? point));
         worst.jump = Math.max(worst.jump, ...moved);
@@ -105,6 +110,7 @@ describe.each(moveIds)('%s', (id: MoveId) => {
     expect(worst.hold).toBeLessThan(0.005);
     expect(worst.below).toBeLessThan(0.045);
     expect(worst.jump).toBeLessThan(0.45);
+    expect(worst.throughWall).toBeLessThan(0.005);
   });
 });
 

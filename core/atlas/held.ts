@@ -37,7 +37,8 @@ function withinReach(at: Point, from: Point, fromM: number, to: Point, toM: numb
   return distanceOf(at, to) <= toM ? at : meetNear(from, fromM, to, toM, at);
 }
 
-function legTo(hip: Point, bones: LegBones, ankle: Point): LegBones {
+/** A leg bent until its ankle is there, its knee on the side it is. */
+export function legTo(hip: Point, bones: LegBones, ankle: Point): LegBones {
   const knee = meetNear(hip, bones.thigh.m, ankle, bones.shank.m, putLeg(hip, bones).knee);
   return {
     ...bones,

@@ -12,6 +12,7 @@ import {
 import { figureBetween, placeOf } from './held';
 import { pace, type HeldFirst, type Move } from './move';
 import { solvePose, type Pose } from './pose';
+import { clearOfWall } from './wallFace';
 
 export interface OpenMove {
   /** One for each pose, metres. */
@@ -54,7 +55,7 @@ export function openMove(body: Body, move: Move): OpenMove {
       ? posed?.chair
       : { frontX: chair.frontX * scale, backX: chair.backX * scale };
   return {
-    figures,
+    figures: figures.map((figure) => clearOfWall(figure, face)),
     held,
     isOnBack: solved[main]!.isOnBack,
     rests: [
@@ -145,12 +146,13 @@ export function startOf(move: Move, key: number): number {
 export function figureOn(open: OpenMove, { from, to }: Step, share: number): FigureJoints {
   if (from === to || share <= 0) return open.figures[from]!;
   if (share >= 1) return open.figures[to]!;
-  return figureBetween(
+  const between = figureBetween(
     open.figures[from]!,
     open.figures[to]!,
     eased(share),
     open.held[Math.min(from, to)]!,
   );
+  return clearOfWall(between, open.wall);
 }
 
 /**

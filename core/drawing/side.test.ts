@@ -1,14 +1,14 @@
 import { resolveBody, type Body } from '../body/body';
 import { alternativeIds, getAlternative } from '../catalog/alternatives';
 import { stageIds, getStage } from '../catalog/stages';
-
 import { textWidth, type Scene, type Shape } from './scene';
 import { getMove } from '../atlas/moves';
-import type { ShapeRef } from '../shapes/posed';
-import { getShape } from '../shapes/registry';
+import { solveStage } from '../setups/solveStage';
+import { poseShape, type PosedShape, type ShapeRef } from '../shapes/posed';
+import { getShape, shapeIds } from '../shapes/registry';
 import { pointsOf } from '../posture/joints';
 import { drawStage, poseStage } from './stageSide';
-import { drawAlternative } from './alternativeSide';
+import { drawAlternative, toDrawn } from './alternativeSide';
 
 const options = { pxPerM: 90, units: 'cm', detail: 'row' } as const;
 const inputOf = (body: Body) => ({ body, profile: 'prop-led', pieces: [] }) as const;
@@ -91,6 +91,47 @@ describe('shapes from the side', () => {
     }
     expect(pose('FS5').joints.otherLeg).toBeUndefined();
     expect(pose('FS7').loads!.contacts).not.toEqual(pose('FS5').loads!.contacts);
+  });
+
+  it('lets nobody reach through a wall, with a leg lifted either', () => {
+    const through = (posed: PosedShape | null) => {
+      if (posed?.wall === undefined) return 0;
+      const { x, side } = posed.wall;
+      return Math.max(...pointsOf(posed.joints).map((point) => (point[0] - x) * side));
+    };
+    const lifting = shapeIds.filter((family) => getShape(family).mayLiftLeg === true);
+    expect(lifting).toContain('wallL');
+    for (const body of bodies) {
+      const input = inputOf(body);
+      for (const id of stageIds) {
+        const stage = getStage(id);
+        const reach = through(poseStage(input, stage, solveStage(input, stage)));
+        expect([id, reach < 0.011]).toEqual([id, true]);
+      }
+      for (const id of alternativeIds) {
+        const stage = toDrawn(id);
+        const reach = through(poseStage(input, stage, solveStage(input, stage)));
+        expect([id, reach < 0.011]).toEqual([id, true]);
+      }
+      for (const family of lifting) {
+        const posed = poseShape(input, { family, oneLeg: true }, undefined, null);
+        expect([family, through(posed) < 0.005]).toEqual([family, true]);
+      }
+    }
+  });
+
+  it('stands one sole on the wall, the shank level, the hands where they are listed', () => {
+    for (const body of bodies) {
+      const input = inputOf(body);
+      const stage = getStage('HB7');
+      const result = solveStage(input, stage)!;
+      expect(result.distances.map(({ id }) => id)).not.toContain('footHeight');
+      const { joints, wall } = poseStage(input, stage, result)!;
+      const { heel, ankle, knee } = joints.otherLeg!;
+      expect(heel[0]).toBeCloseTo(wall!.x, 6);
+      expect(knee[1]).toBeCloseTo(ankle[1], 6);
+      expect(knee[1]).toBeLessThan(joints.hip[1]);
+    }
   });
 
   it.each(stageIds)('%s stands whole on its sheet', (id) => {

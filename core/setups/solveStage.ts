@@ -24,8 +24,8 @@ export function forStage(
     ({ id }) =>
       (needsWall === true || !distanceWords[id].isAtWall) &&
       (shape === undefined ||
-        !('family' in shape) ||
-        (onlyFor[id]?.includes(shape.family) ?? true)),
+        onlyFor[id] === undefined ||
+        ('family' in shape && onlyFor[id].includes(shape.family))),
   );
   return distances.length === result.distances.length ? result : { ...result, distances };
 }

@@ -8,6 +8,7 @@ import { box } from './still/box';
 import { chairShoulderStand } from './still/chairShoulderStand';
 import { calvesOnChair, dolphinChair } from './still/chairs';
 import { cornerDolphin } from './still/cornerDolphin';
+import { footOnWall } from './still/footOnWall';
 import { forearmPlankShape } from './still/forearmPlank';
 import { halfShoulderStandShape } from './still/halfShoulderStand';
 import { legsUp } from './still/legsUp';
@@ -20,6 +21,7 @@ export const stillTable = {
   'all-fours': allFoursShape,
   'forearm-plank': forearmPlankShape,
   'corner-dolphin': cornerDolphin,
+  'foot-on-wall': footOnWall,
   'dolphin-chair': dolphinChair,
   'shoulder-rest': shoulderRest,
   box,

@@ -155,8 +155,8 @@ export const backMoves = {
     main: 1,
     keys: [
       {
-        pose: { from: { still: 'calves-on-chair' }, turn: { leg: [4, 46] }, held: ['hip'] },
-        words: 'hips close to the chair',
+        pose: { from: { still: 'calves-on-chair' }, turn: { leg: [-34, -24] }, held: ['hip'] },
+        words: 'hips close to the chair, knees in',
       },
       { pose: { still: 'calves-on-chair' }, words: 'calves on the seat', stayS: 4 },
     ],

@@ -25,6 +25,12 @@ const onArms = {
   leg: [77, 190, 'ball'],
 } as const satisfies BuiltPose;
 
+/** The same two with the feet on a block: hips and knees come higher. */
+const squatOnBlock = { ...squat, trunk: 80, head: 88, leg: [62, 190, 'ball'] } as const;
+const onArmsOnBlock = { ...onArms, trunk: 90, head: 86, leg: [72.5, 184.5, 'ball'] } as const;
+/** A block lying flat under the balls of the feet, shares of height. */
+const blockUnderFeet = { left: -0.205, right: -0.117, top: 0.057 } as const;
+
 /** The seat between the hands. */
 const seat = {
   at: 'hip',
@@ -61,10 +67,11 @@ export const balanceMoves = {
   squat: {
     held: hand,
     goes: 'to-and-fro',
+    around: { rests: [blockUnderFeet] },
     keys: [
-      { pose: squat, words: 'squat, hands down' },
+      { pose: squatOnBlock, words: 'squat, hands down, feet on a block' },
       {
-        pose: onArms,
+        pose: onArmsOnBlock,
         words: 'knees on the arms, the weight leans ahead',
         stayS: 1.5,
       },

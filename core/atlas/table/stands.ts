@@ -247,7 +247,7 @@ export const standMoves = {
     keys: [
       { pose: shortDog, words: 'heels at the wall' },
       {
-        pose: { from: shortDog, turn: { farLeg: [-40, 70] }, farFoot: 'flexed', held: hand },
+        pose: { still: 'foot-on-wall' },
         words: 'one foot up the wall',
         stayS: 2,
       },

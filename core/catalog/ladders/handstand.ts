@@ -183,7 +183,7 @@ export const handstand = {
     needsWall: true,
     mayAssist: true,
     recipe: 'hand-L',
-    shape: { family: 'shortDog' },
+    shape: { still: 'foot-on-wall' },
   },
   HB8: {
     family,

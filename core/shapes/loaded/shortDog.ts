@@ -5,7 +5,6 @@ import { toWall, type Shape } from '../shape';
 export const shortDog: Shape<'shortDog'> = {
   label: 'Short dog, heels at the wall',
   group: 'Hands',
-  mayLiftLeg: true,
   isLow: true,
   dials: [
     baseBehind('Wrists from the wall', 0.5),

@@ -27,7 +27,12 @@ export const legsUp = still({
     const reachM = legLengthM(body) + toeShare * body.lengths.foot;
     const leanDeg = degrees(Math.asin(Math.min(0.9, (joints.hip[0] - wallX) / reachM)));
     return {
-      joints: { ...joints, ...legPointed(body, joints.hip, -leanDeg) },
+      joints: {
+        ...joints,
+        // Long arms end at the wall: the fingers curl.
+        fingertip: [Math.max(wallX, joints.fingertip[0]), joints.fingertip[1]],
+        ...legPointed(body, joints.hip, -leanDeg),
+      },
       isOnBack: true,
       wall: { x: wallX, side: -1 },
       rests: [{ left: nearX, right: joints.hip[0] + bolster.farSideM, top: bolster.highM }],

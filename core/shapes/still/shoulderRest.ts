@@ -15,6 +15,9 @@ const fingersM = 0.03;
 /** Half-way between the shoulder line and the tips of the blades, as a share of height. */
 const betweenShare = 0.045;
 
+/** Of the forearm and of the hand, what is seen from the side when the hands turn in round a block. */
+const seen = { forearm: 0.6, hand: 0.5, least: 0.35 } as const;
+
 const usualHeight = ({ lengths, heightM }: Body) => lengths.upperArm + betweenShare * heightM;
 
 export const shoulderRest = still({
@@ -30,11 +33,16 @@ export const shoulderRest = still({
     const shoulder: Point = [-0.2, upperArm];
     const hip = turned(shoulder, 2, trunk);
     const elbow: Point = [shoulder[0], 0];
+    const handM = hand * seen.hand;
+    // The fingers go round the far edge of the block, and no further than the room behind it.
+    const aheadM = -lowBlockOutM + fingersM - elbow[0] - handM;
+    const wristX =
+      elbow[0] + Math.max(forearm * seen.least, Math.min(forearm * seen.forearm, aheadM));
     return {
       joints: {
         elbow,
-        wrist: [elbow[0] + forearm * 0.6, 0.03],
-        fingertip: [elbow[0] + forearm * 0.6 + hand * 0.5, 0.05],
+        wrist: [wristX, 0.03],
+        fingertip: [Math.min(0, wristX + handM), 0.05],
         shoulder,
         hip,
         crown: turned(shoulder, 184, Math.min(shoulderToCrown, upperArm * 0.98)),
