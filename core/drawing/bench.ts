@@ -12,7 +12,7 @@ import type { Placed, Rest, WallFace } from '../shapes/shape';
 import { getDials } from '../shapes/values';
 import { formatLength, type LengthUnits } from '../units/length';
 import { groundBody, hatchedBox, hatchStrip } from './dimensions';
-import { drawFigure, type Facing } from './figure/figure';
+import { drawFigure, extentOf, type Facing } from './figure/figure';
 import { line, makeFrame, rounded, textWidth, type Frame, type Scene, type Shape } from './scene';
 import { drawShapeDimensions } from './shapeDimensions';
 import { drawTape, tapeHeightPx } from './tape';
@@ -60,6 +60,19 @@ export interface BenchScene extends Scene {
 const sizes = { textPx: 17, wedgePx: 30, hatchPx: 12, rowPx: 28, sidePx: 70 } as const;
 /** Room the view keeps so that the scale does not jump while something is dragged, metres. */
 const view = { behindM: 1.75, aheadM: 0.95, highM: 2.15, lowM: 1.3 } as const;
+/** Nobody stands higher than this on the hands, toes pointed; shares of height. */
+const tallest = { upright: 1.28, low: 0.72, aboveM: 0.05 } as const;
+
+/** How much height the view keeps: more only where somebody would be cut off. */
+function heightOf({ body, family, loads }: BenchGhost): number {
+  const { joints } = loads.pose;
+  const isLow = getShape(family).isLow === true && joints.otherLeg === undefined;
+  return Math.max(
+    isLow ? view.lowM : view.highM,
+    (isLow ? tallest.low : tallest.upright) * body.heightM,
+    extentOf(body, [joints], facingOf(family)).top + tallest.aboveM,
+  );
+}
 
 /** A sheet of the same width for every shape, lower for shapes near the floor. */
 export function benchSheet(family: ShapeId): { widthPx: number; heightPx: number } {
@@ -109,7 +122,7 @@ export function drawBench(input: BenchInput, options: BenchOptions): BenchScene 
   const behindM = isWallBehind ? 0.12 : isWallAhead ? 1.5 : view.behindM;
   const aheadM = isWallAhead ? 0.12 : isWallBehind ? 1.75 : view.aheadM;
   const reachM = shape.isOnBack ? 1.55 : 0;
-  const highM = shape.isLow ? view.lowM : view.highM;
+  const highM = Math.max(heightOf(input), ghost === undefined ? 0 : heightOf(ghost));
   const spanM = behindM + Math.max(aheadM, reachM);
   const pxPerM = Math.min((widthPx - 2 * sizes.sidePx) / spanM, (heightPx - below) / highM);
   const floorPx = rounded(heightPx - below);

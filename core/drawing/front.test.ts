@@ -79,7 +79,8 @@ it('is the same left and right, on its sheet and on the floor', () => {
         const xs = points
           .filter(([, y]) => y! >= level && y! < level + 25)
           .map(([x]) => x! - widthPx / 2);
-        if (xs.length > 0) expect(Math.max(...xs) + Math.min(...xs)).toBeCloseTo(0, 0);
+        // Less than a centimetre: a place may lie just within a level, and its mirror just without.
+        if (xs.length > 0) expect(Math.abs(Math.max(...xs) + Math.min(...xs))).toBeLessThan(1.5);
         expect(xs.every((x) => Math.abs(x) <= widthPx / 2)).toBe(true);
       }
       // The flesh round elbows and wrists is pressed flat: the ground is drawn over it.

@@ -1,8 +1,8 @@
 /** A movement as one picture that moves. */
 import type { HelpId } from '../atlas/help';
 import type { Move } from '../atlas/move';
-import { openMove, type OpenMove } from '../atlas/open';
-import type { FigureJoints } from '../posture/joints';
+import { figureOn, listSteps, openMove, type OpenMove } from '../atlas/open';
+import { pointsOf, type FigureJoints } from '../posture/joints';
 import { placeHelper, type Helper } from './helper';
 import { groundBody } from './dimensions';
 import { line, makeFrame, rounded, type Frame, type Scene } from './scene';
@@ -19,6 +19,25 @@ export interface Stage {
 }
 
 const belowPx = 6;
+/** Frames looked at on the way from one pose to the next. */
+const looks = 8;
+
+/** The poses, and every frame on the way that reaches further than they do: a leg swings high. */
+function furthest(move: Move, open: OpenMove): FigureJoints[] {
+  const poses = open.figures.flatMap(pointsOf);
+  const left = Math.min(...poses.map(([x]) => x));
+  const right = Math.max(...poses.map(([x]) => x));
+  const top = Math.max(...poses.map(([, y]) => y));
+  const between = listSteps(move).flatMap((step) =>
+    Array.from({ length: looks - 1 }, (_, index) => figureOn(open, step, (index + 1) / looks)),
+  );
+  return [
+    ...open.figures,
+    ...between.filter((figure) =>
+      pointsOf(figure).some(([x, y]) => x < left || x > right || y > top),
+    ),
+  ];
+}
 
 /**
  * Room enough for all of a movement, so that the picture stands still while the figure moves.
@@ -29,7 +48,7 @@ export function openStage(move: Move, heightPx: number, help?: HelpId): Stage {
   const open = openMove(atlasBody, move);
   const helper =
     help === undefined ? null : placeHelper(atlasBody, open.figures.at(-1)!, help, open);
-  const box = boxOf(open.figures, open, helper);
+  const box = boxOf(furthest(move, open), open, helper);
   const pxPerM = (heightPx - belowPx) / box.top;
   return {
     move,

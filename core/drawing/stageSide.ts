@@ -14,7 +14,7 @@ import { beyondSentences, poseShape, withAround, type PosedShape } from '../shap
 import { drawChair } from './chair';
 import { groundBody, hatchedBox, hatchStrip } from './dimensions';
 import { drawForearmKick, type ElevationOptions } from './elevation';
-import { drawFigure } from './figure/figure';
+import { drawFigure, extentOf } from './figure/figure';
 import { line, makeFrame, rounded, type Scene } from './scene';
 import { countLevels, drawShapeDimensions, leftReach } from './shapeDimensions';
 import { drawTape, tapeHeightPx } from './tape';
@@ -31,6 +31,8 @@ const sizes = {
 
 /** The floor of a shape without a drawing of its own, metres. */
 const bareFloorM = 1.2;
+/** Paper that is left beside a drawn figure at the very least, metres. */
+const leastBeyondM = 0.04;
 /** Room for an upright dimension's figure, left of its line. */
 const uprightTextPx = 34;
 
@@ -100,8 +102,14 @@ function drawPosed(
       one.kind === 'upright' ? [one.x - uprightTextPx / pxPerM, one.x] : [one.fromX, one.toX],
     ),
   ];
+  const facing = posed?.isOnBack === true ? -1 : 1;
   const isWallLeft = wall?.side === -1;
-  const farX = posed ? Math.min(...edges) - posed.joints.heelBackM : -bareFloorM;
+  const farX = posed
+    ? Math.min(
+        Math.min(...edges) - posed.joints.heelBackM,
+        extentOf(body, [posed.joints], facing).left + sizes.beyondM - leastBeyondM,
+      )
+    : -bareFloorM;
   const lowX = isWallLeft ? Math.min(wall.x, ...figures) : farX;
   const highX = isWallLeft ? Math.max(...edges) : (wall?.x ?? Math.max(0, ...edges));
   const highY = Math.max(0.5, ...points.map(([, y]) => y));
@@ -130,7 +138,7 @@ function drawPosed(
         .flatMap(({ left, right, top, bottom = 0 }) =>
           hatchedBox(frame.x(left), frame.y(top), (right - left) * pxPerM, (top - bottom) * pxPerM),
         ),
-      ...(posed ? drawFigure('figure', frame, body, posed.joints, posed.isOnBack ? -1 : 1) : []),
+      ...(posed ? drawFigure('figure', frame, body, posed.joints, facing) : []),
       ...(wall === undefined
         ? []
         : [

@@ -1,9 +1,9 @@
 /** A movement as a strip of pictures with arrows: for paper, and for whoever wants it still. */
 import { resolveBody, type Body } from '../body/body';
-import { pointsOf, type FigureJoints } from '../posture/joints';
+import type { FigureJoints } from '../posture/joints';
 import { drawChair } from './chair';
 import { groundBody, hatchedBox, hatchStrip } from './dimensions';
-import { drawFigure } from './figure/figure';
+import { drawFigure, extentOf, type Extent } from './figure/figure';
 import { drawHelper, placeHelper, type Helper } from './helper';
 import { rememberFor } from '../units/remember';
 import { line, makeFrame, rounded, type Frame, type Scene, type Shape } from './scene';
@@ -14,33 +14,46 @@ import type { Move } from '../atlas/move';
 /** Drawings of movements show one body: they say what is done, not by whom. */
 export const atlasBody: Body = resolveBody({ heightM: 1.7, massKg: 64 });
 
-const sizes = { gapPx: 26, marginM: 0.14, topM: 0.1, hatchPx: 7, belowPx: 6, arrowPx: 12 } as const;
-
-export interface Box {
-  readonly left: number;
-  readonly right: number;
-  readonly top: number;
-}
+const sizes = {
+  gapPx: 26,
+  marginM: 0.05,
+  topM: 0.05,
+  hatchPx: 7,
+  belowPx: 6,
+  arrowPx: 12,
+} as const;
+/** A low figure is drawn no larger than this high a sheet allows, metres. */
+const leastTopM = 0.65;
+/** What stands round a figure, beyond its edge: hatching has a thickness. */
+const roundM = 0.14;
 
 /** How much room figures take with what stands round them. */
 export function boxOf(
-  figures: FigureJoints | readonly FigureJoints[],
-  { rests, chair, wall }: OpenMove,
+  figures: readonly FigureJoints[],
+  { rests, chair, wall, isOnBack }: OpenMove,
   helper: Helper | null = null,
-): Box {
-  const points = (Array.isArray(figures) ? figures : [figures as FigureJoints]).flatMap(pointsOf);
-  const helping = helper === null ? [] : pointsOf(helper.joints);
-  const xs = [
-    ...helping.map(([x]) => (helper === null ? x : helper.x + helper.way * x)),
-    ...points.map(([x]) => x),
+): Extent {
+  const drawn = extentOf(atlasBody, figures, isOnBack ? -1 : 1);
+  const helping = helper === null ? null : extentOf(atlasBody, [helper.joints]);
+  const round = [
     ...rests.flatMap(({ left, right }) => [left, right]),
     ...(chair === undefined ? [] : [chair.frontX, chair.backX]),
     ...(wall === undefined ? [] : [wall.x]),
   ];
+  const ends = [
+    drawn.left - sizes.marginM,
+    drawn.right + sizes.marginM,
+    ...round.flatMap((x) => [x - roundM, x + roundM]),
+    ...(helper === null || helping === null
+      ? []
+      : [helping.left - sizes.marginM, helping.right + sizes.marginM].map(
+          (x) => helper.x + helper.way * x,
+        )),
+  ];
   return {
-    left: Math.min(...xs) - sizes.marginM,
-    right: Math.max(...xs) + sizes.marginM,
-    top: Math.max(0.55, ...[...points, ...helping].map(([, y]) => y)) + sizes.topM,
+    left: Math.min(...ends),
+    right: Math.max(...ends),
+    top: Math.max(leastTopM, drawn.top + sizes.topM, (helping?.top ?? 0) + sizes.topM),
   };
 }
 
@@ -130,7 +143,7 @@ function drawAnew(move: Move, { heightPx, help }: StripOptions): Scene {
   const helpers = open.figures.map((figure, index) =>
     help !== undefined && index === last ? placeHelper(atlasBody, figure, help, open) : null,
   );
-  const boxes = open.figures.map((figure, index) => boxOf(figure, open, helpers[index] ?? null));
+  const boxes = open.figures.map((figure, index) => boxOf([figure], open, helpers[index] ?? null));
   const top = Math.max(...boxes.map((box) => box.top));
   const pxPerM = (heightPx - sizes.belowPx) / top;
   const floorPx = rounded(heightPx - sizes.belowPx);

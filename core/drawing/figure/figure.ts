@@ -5,7 +5,7 @@ import { armOutlines, drawnElbow, holdOf } from './arm';
 import { buildFactor, flesh, thighFlesh, trunkFlesh } from './flesh';
 import { footOutline } from './foot';
 import { headOutlines } from './head';
-import { foldLine, limb, toLine, toPath, type Facing, type Station } from './outline';
+import { foldLine, limb, toLine, toPath, type Facing, type Outline, type Station } from './outline';
 
 export type { Facing } from './outline';
 export { buildFactor } from './flesh';
@@ -20,67 +20,100 @@ export interface DrawnPart {
   readonly pieces: readonly string[];
 }
 
+/** A part as its outlines, metres; a line is open. */
+interface PartOutlines {
+  readonly part: Part;
+  readonly outlines: readonly Outline[];
+}
+
 /** Everything of one leg: hip to toes without inner edges, and the line of a folded knee. */
-function legParts(
-  frame: Frame,
+function legOutlines(
   joints: Leg & { readonly hip: Point },
   scaleM: number,
   wideM: number,
   facing: Facing,
   thigh: readonly Station[],
-): { readonly leg: readonly string[]; readonly fold: readonly string[] } {
+): { readonly leg: readonly Outline[]; readonly fold: Outline } {
   const { hip, knee, ankle } = joints;
   return {
     leg: [
       limb(hip, knee, thigh, wideM, facing),
       limb(knee, ankle, flesh.shank, wideM, facing),
       footOutline(joints, scaleM, facing),
-    ].map((outline) => toPath(frame, outline)),
-    fold: toLine(frame, foldLine(hip, knee, ankle, flesh.shank, wideM, facing)),
+    ],
+    fold: foldLine(hip, knee, ankle, flesh.shank, wideM, facing),
   };
 }
 
-/**
- * A whole figure, part by part from the furthest to the nearest. The head lies over the arms, whole.
- *
- * @param facing -1 for shapes on the back
- */
-export function listParts(
-  frame: Frame,
-  body: Body,
-  joints: FigureJoints,
-  facing: Facing = 1,
-): DrawnPart[] {
+/** Part by part from the furthest to the nearest. The head lies over the arms, whole. */
+function outlineParts(body: Body, joints: FigureJoints, facing: Facing): PartOutlines[] {
   const scaleM = body.heightM;
   const wideM = scaleM * buildFactor(body);
   const { otherLeg, otherArm, hip, shoulder, crown } = joints;
   const head = headOutlines(shoulder, crown, scaleM, facing);
   const thigh = thighFlesh(body);
-  const near = legParts(frame, joints, scaleM, wideM, facing, thigh);
-  const far = otherLeg && legParts(frame, { ...otherLeg, hip }, scaleM, wideM, facing, thigh);
+  const near = legOutlines(joints, scaleM, wideM, facing, thigh);
+  const far = otherLeg && legOutlines({ ...otherLeg, hip }, scaleM, wideM, facing, thigh);
   const hold = holdOf(joints);
   const elbow = drawnElbow(joints, hold, scaleM);
   const armFold =
     hold === 'forearm'
       ? []
       : foldLine(shoulder, elbow, joints.wrist, [...flesh.forearm].map(reversed).reverse(), scaleM);
-  const pathsOfArm = (own: FigureJoints) =>
-    armOutlines(own, scaleM, wideM, facing).map((outline) => toPath(frame, outline));
-  const trunk = limb(shoulder, hip, trunkFlesh(body), wideM, facing);
-  const parts: DrawnPart[] = [
-    { part: 'far-arm', pieces: otherArm ? pathsOfArm({ ...joints, ...otherArm }) : [] },
-    { part: 'far-leg', pieces: far?.leg ?? [] },
-    { part: 'far-fold', pieces: far?.fold ?? [] },
-    { part: 'neck', pieces: [toPath(frame, head.neck)] },
-    { part: 'trunk', pieces: [toPath(frame, trunk)] },
-    { part: 'leg', pieces: near.leg },
-    { part: 'fold', pieces: near.fold },
-    { part: 'arm', pieces: pathsOfArm(joints) },
-    { part: 'fold', pieces: toLine(frame, armFold) },
-    { part: 'face', pieces: [toPath(frame, head.face), toPath(frame, head.hair)] },
-    { part: 'hair', pieces: [toPath(frame, head.hair)] },
+  const armsOf = (own: FigureJoints) => armOutlines(own, scaleM, wideM, facing);
+  return [
+    { part: 'far-arm', outlines: otherArm ? armsOf({ ...joints, ...otherArm }) : [] },
+    { part: 'far-leg', outlines: far?.leg ?? [] },
+    { part: 'far-fold', outlines: far ? [far.fold] : [] },
+    { part: 'neck', outlines: [head.neck] },
+    { part: 'trunk', outlines: [limb(shoulder, hip, trunkFlesh(body), wideM, facing)] },
+    { part: 'leg', outlines: near.leg },
+    { part: 'fold', outlines: [near.fold] },
+    { part: 'arm', outlines: armsOf(joints) },
+    { part: 'fold', outlines: [armFold] },
+    { part: 'face', outlines: [head.face, head.hair] },
+    { part: 'hair', outlines: [head.hair] },
   ];
-  return parts.filter(({ pieces }) => pieces.length > 0);
+}
+
+/**
+ * A whole figure, part by part from the furthest to the nearest.
+ *
+ * @param facing -1 for shapes on the back
+ */
+export const listParts = (
+  frame: Frame,
+  body: Body,
+  joints: FigureJoints,
+  facing: Facing = 1,
+): DrawnPart[] =>
+  outlineParts(body, joints, facing)
+    .map(({ part, outlines }) => ({
+      part,
+      pieces: outlines.flatMap((outline) =>
+        isLine(part) ? toLine(frame, outline) : [toPath(frame, outline)],
+      ),
+    }))
+    .filter(({ pieces }) => pieces.length > 0);
+
+/** How far a drawn figure reaches with its flesh, metres. */
+export interface Extent {
+  readonly left: number;
+  readonly right: number;
+  readonly top: number;
+}
+
+/** The room that whole figures take, hips and hair and heels, not their joints alone. */
+export function extentOf(body: Body, figures: readonly FigureJoints[], facing: Facing = 1): Extent {
+  const points = figures.flatMap((joints) =>
+    outlineParts(body, joints, facing).flatMap(({ outlines }) => outlines.flat()),
+  );
+  const xs = points.map(([x]) => x);
+  return {
+    left: Math.min(...xs),
+    right: Math.max(...xs),
+    top: Math.max(...points.map(([, y]) => y)),
+  };
 }
 
 /** Stations of a bone told from its other end. */
@@ -134,15 +167,9 @@ export function drawLeg(
   facing: Facing = 1,
 ): Shape[] {
   const scaleM = body.heightM;
-  const { leg } = legParts(
-    frame,
-    joints,
-    scaleM,
-    scaleM * buildFactor(body),
-    facing,
-    thighFlesh(body),
-  );
-  return [{ kind: 'path', role, d: leg.join('') }];
+  const wideM = scaleM * buildFactor(body);
+  const { leg } = legOutlines(joints, scaleM, wideM, facing, thighFlesh(body));
+  return [{ kind: 'path', role, d: leg.map((outline) => toPath(frame, outline)).join('') }];
 }
 
 /** The band of a strap round the upper arm just above the elbow. */

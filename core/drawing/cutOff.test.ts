@@ -1,0 +1,94 @@
+/** Of a drawn figure nothing is cut off by the edge of its sheet: left, right or above. */
+import { figureAt, roundS } from '../atlas/open';
+import { getMove, moveIds } from '../atlas/moves';
+import { resolveBody } from '../body/body';
+import { alternativeIds } from '../catalog/alternatives';
+import { getStage, stageIds } from '../catalog/stages';
+import { computeLoads } from '../shapes/loads';
+import { poseShape } from '../shapes/posed';
+import { getShape, shapeIds } from '../shapes/registry';
+import { getDials, toPosture, valuesFrom } from '../shapes/values';
+import { drawAlternative } from './alternativeSide';
+import { benchSheet, drawBench } from './bench';
+import { listShapes } from './contactSheet';
+import { drawMoment, openStage } from './moving';
+import type { Scene } from './scene';
+import { drawStage } from './stageSide';
+import { drawStillPosed } from './still';
+import { drawStrip } from './strip';
+
+const bodies = [
+  { heightM: 1.2 },
+  { heightM: 1.7 },
+  { heightM: 2.2 },
+  { heightM: 1.6, massKg: 140 },
+].map((given) => resolveBody(given));
+
+/** By how many units the furthest place of a figure lies beyond the sheet; 0 within it. */
+function beyondSheet({ shapes, widthPx }: Scene): number {
+  let most = 0;
+  for (const shape of shapes) {
+    if (shape.kind !== 'path' || !/^(figure|ghost)/.test(shape.role)) continue;
+    for (const [, x, y] of shape.d.matchAll(/(-?[\d.]+),(-?[\d.]+)/g)) {
+      most = Math.max(most, -Number(x), Number(x) - widthPx, -Number(y));
+    }
+  }
+  return most;
+}
+
+const whole = (scene: Scene) => beyondSheet(scene) < 1;
+
+describe('no figure is cut off', () => {
+  it.each(stageIds)('on %s', (id) => {
+    for (const body of bodies) {
+      for (const detail of ['card', 'row', 'picture'] as const) {
+        const input = { body, profile: 'prop-led', pieces: [] } as const;
+        const scene = drawStage(input, getStage(id), { pxPerM: 90, units: 'cm', detail });
+        expect([detail, body.heightM, whole(scene)]).toEqual([detail, body.heightM, true]);
+      }
+    }
+  });
+
+  it.each(alternativeIds)('on %s', (id) => {
+    for (const body of bodies) {
+      const input = { body, profile: 'prop-led', pieces: [] } as const;
+      const scene = drawAlternative(input, id, { pxPerM: 90, units: 'cm', detail: 'card' });
+      expect([body.heightM, whole(scene)]).toEqual([body.heightM, true]);
+    }
+  });
+
+  it.each(listShapes())('in the picture of $label', ({ ref, label }) => {
+    for (const body of bodies) {
+      const scene = drawStillPosed(label, body, poseShape({ body }, ref, undefined, null), {
+        widthPx: 260,
+        heightPx: 260,
+        units: 'cm',
+        isPlain: true,
+      });
+      expect([body.heightM, whole(scene)]).toEqual([body.heightM, true]);
+    }
+  });
+
+  it.each(shapeIds)('on the bench, %s, a leg up too', (family) => {
+    for (const body of bodies) {
+      const values = valuesFrom(getDials(family), body, []);
+      for (const oneLeg of getShape(family).mayLiftLeg === true ? [false, true] : [false]) {
+        const loads = computeLoads(body, toPosture(family, values, oneLeg), {});
+        const scene = drawBench(
+          { body, family, values, loads },
+          { ...benchSheet(family), units: 'cm' },
+        );
+        expect([body.heightM, oneLeg, whole(scene)]).toEqual([body.heightM, oneLeg, true]);
+      }
+    }
+  });
+
+  it.each(moveIds)('while it moves, nor in its strip: %s', (id) => {
+    const stage = openStage(getMove(id), 200);
+    for (let atS = 0; atS < roundS(stage.move); atS += 0.2) {
+      const { figure } = figureAt(stage.move, stage.open, atS);
+      expect([atS, whole(drawMoment(stage, figure, false))]).toEqual([atS, true]);
+    }
+    expect(whole(drawStrip(getMove(id), { heightPx: 110 }))).toBe(true);
+  });
+});
