@@ -12,11 +12,17 @@ const fraction = String.raw`(?:\d+\s*/\s*\d+|[¼½¾])`;
 const inchAmount = String.raw`(?:${number}(?:\s*${fraction})?|${fraction})`;
 const inchMark = String.raw`(?:"|″|''|in(?:ch(?:es)?)?\.?)`;
 const footMark = String.raw`(?:'|′|ft\.?|feet|foot)`;
+const metreMark = String.raw`(?:m\.?|met(?:re|er)s?)`;
+const centimetreMark = String.raw`(?:cms?\.?|centimet(?:re|er)s?)`;
 const patterns = {
-  metres: new RegExp(`^(${number})\\s*m\\.?$`, 'i'),
+  metres: new RegExp(`^(${number})\\s*${metreMark}$`, 'i'),
+  millimetres: new RegExp(`^(${number})\\s*mm\\.?$`, 'i'),
   // 1m85, 1 m 61, 1 m 5 cm; one figure alone might be tenths as well, and is not guessed at.
-  metresAndCentimetres: /^(\d)\s*m\s*(\d{2}(?=\s*(?:cm\.?)?$)|\d(?=\s*cm\.?$))\s*(?:cm\.?)?$/i,
-  centimetres: new RegExp(`^(${number})\\s*cm\\.?$`, 'i'),
+  metresAndCentimetres: new RegExp(
+    String.raw`^(\d)\s*${metreMark}\s*(\d{2}(?=\s*${centimetreMark}?$)|\d(?=\s*${centimetreMark}$))\s*${centimetreMark}?$`,
+    'i',
+  ),
+  centimetres: new RegExp(`^(${number})\\s*${centimetreMark}$`, 'i'),
   feet: new RegExp(`^(${number})\\s*${footMark}\\s*(?:(${inchAmount})\\s*${inchMark}?)?$`, 'i'),
   inches: new RegExp(`^(${inchAmount})\\s*${inchMark}$`, 'i'),
   bare: new RegExp(`^(${inchAmount})$`),
@@ -58,10 +64,14 @@ function matchLength(typed: string, units: LengthUnits): number | null {
   if (match) return (Number(match[1]) * 100 + Number(match[2])) / 100;
   match = patterns.centimetres.exec(typed);
   if (match) return toNumber(match[1]!) / 100;
+  match = patterns.millimetres.exec(typed);
+  if (match) return toNumber(match[1]!) / 1000;
   match = patterns.feet.exec(typed);
   if (match) {
-    const inches = toNumber(match[1]!) * inchesPerFoot + (match[2] ? toInches(match[2]) : 0);
-    return inches * metresPerInch;
+    const beyond = match[2] ? toInches(match[2]) : 0;
+    // Twelve of them are a foot: a slip, and not to be guessed at.
+    if (beyond >= inchesPerFoot) return null;
+    return (toNumber(match[1]!) * inchesPerFoot + beyond) * metresPerInch;
   }
   match = patterns.inches.exec(typed);
   if (match) return toInches(match[1]!) * metresPerInch;

@@ -18,6 +18,11 @@ describe('typed lengths', () => {
     ['5\' 6 1/2"', 1.6891],
     ['66 in', 1.6764],
     ['1m85', 1.85],
+    ['1750 mm', 1.75],
+    ['1 metre 75', 1.75],
+    ['1 meter 5 cm', 1.05],
+    ['1.75 metres', 1.75],
+    ['175 cms', 1.75],
     ['1 m 61', 1.61],
     ['1M05cm', 1.05],
     ['1 m 5 cm', 1.05],
@@ -28,9 +33,12 @@ describe('typed lengths', () => {
   });
 
   // One figure may be tenths or hundredths; three are neither.
-  it.each(['1m5', '1 m 6', '1m855', '1.7m5', 'm85'])('does not guess at %s', (text) => {
-    expect(parseHeight(text, 'cm')).toBeNull();
-  });
+  it.each(['1m5', '1 m 6', '1m855', '1.7m5', 'm85', `5'12`, `6'13"`, '5 ft 14 in'])(
+    'does not guess at %s',
+    (text) => {
+      expect(parseHeight(text, 'cm')).toBeNull();
+    },
+  );
 
   it('reads a bare number in the teacher’s own units', () => {
     expect(parseLength('10', 'cm')).toBeCloseTo(0.1, 10);
