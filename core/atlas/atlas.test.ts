@@ -114,6 +114,27 @@ describe.each(moveIds)('%s', (id: MoveId) => {
   });
 });
 
+describe('what lies on the floor', () => {
+  it.each([
+    ['child', 1, 'wrist'],
+    ['to-child', 1, 'wrist'],
+    ['sit-back', 1, 'wrist'],
+    ['rest', 1, 'wrist'],
+    ['cool-down', 2, 'wrist'],
+    ['arm-overhead', 1, 'wrist'],
+    ['prayer-melt', 0, 'elbow'],
+    ['prayer-melt', 1, 'elbow'],
+    ['chair-dog', 0, 'toe'],
+    ['dolphin-chair', 1, 'heel'],
+    ['leg-lengtheners', 2, 'toe'],
+  ] as const)('in %s, pose %i, the %s does not hover', (id, key, place) => {
+    for (const one of bodies) {
+      const [, y] = openMove(one, getMove(id)).figures[key]![place];
+      expect(Math.abs(y)).toBeLessThan(0.03 * one.heightM);
+    }
+  });
+});
+
 describe('a movement as time', () => {
   const move = getMove('plank');
   const open = openMove(body, move);

@@ -41,7 +41,7 @@ export const child = {
   ...kneeling,
   trunk: 101,
   head: 105,
-  arm: [94, 92, 90],
+  arm: [101, 98, 90],
   leg: [110, -90, 'pointed'],
 } as const satisfies BuiltPose;
 
@@ -87,7 +87,7 @@ export const lying = {
   place: [0, low.seat],
   trunk: 92,
   head: 92,
-  arm: [-88, -90],
+  arm: [-99, -96],
   leg: [-91, -91, 'flexed'],
   isOnBack: true,
 } as const satisfies BuiltPose;

@@ -4,6 +4,7 @@
  */
 import type { Body } from '../body/body';
 import { pieceTable } from '../catalog/pieces';
+import { degrees } from './geometry';
 import type { FigureJoints, Point } from './joints';
 
 export const chairSize = {
@@ -14,6 +15,11 @@ export const chairSize = {
 
 /** How far the heel reaches behind the ankle, as a share of the foot. */
 const heelShare = 0.22;
+
+/** How far arms and trunk lean from the upright, degrees, where the legs are long enough. */
+const usualRisingDeg = 52;
+/** A leg is never quite straight. */
+const nearlyStraight = 0.995;
 
 /** Between the soles and the backrest. */
 const clearOfBackM = 0.03;
@@ -42,11 +48,15 @@ export function dolphinOnChair(body: Body): ChairPose {
     chairSize.seatM,
   ];
   const wrist: Point = [elbow[0] + lengths.forearm, chairSize.seatM];
-  const risingDeg = -52;
+  const leg = lengths.thigh + lengths.shank;
+  // As steep as the line rises, and no steeper than leaves the soles on the floor.
+  const highestM = ankleM + leg * nearlyStraight - chairSize.seatM;
+  const lineM = lengths.upperArm + lengths.trunk;
+  const leastDeg = degrees(Math.acos(Math.max(-1, Math.min(1, highestM / lineM))));
+  const risingDeg = -Math.max(usualRisingDeg, leastDeg);
   const shoulder = turned(elbow, risingDeg, lengths.upperArm);
   const hip = turned(shoulder, risingDeg, lengths.trunk);
   // Straight legs to the floor: the ankles come to rest at their own height.
-  const leg = lengths.thigh + lengths.shank;
   const drop = Math.min(leg, hip[1] - ankleM);
   const back = Math.sqrt(Math.max(0, leg * leg - drop * drop));
   const along = (t: number): Point => [hip[0] - back * t, hip[1] - drop * t];

@@ -9,7 +9,7 @@ const plough = { family: 'plough' } as const;
 const half = { still: 'half-shoulder-stand' } as const;
 const wallPlough = { still: 'wall-plough' } as const;
 
-const overhead = [88, 90] as const;
+const overhead = [97, 94] as const;
 
 export const backMoves = {
   hollow: {
@@ -101,7 +101,7 @@ export const backMoves = {
         stayS: 2,
       },
       {
-        pose: { ...lyingKneesUp, arm: [88, 90] },
+        pose: { ...lyingKneesUp, arm: overhead },
         words: 'feet down, arms open, knees to each side',
         stayS: 2,
       },
@@ -120,7 +120,9 @@ export const backMoves = {
     goes: 'round',
     around: {
       rests: [
-        { left: 0.09, right: 0.24, top: 0.07 },
+        // What leans there, a bolster on two blocks, as steps under the back.
+        { left: 0.08, right: 0.17, top: 0.06 },
+        { left: 0.17, right: 0.28, top: 0.125 },
         { left: -0.3, right: -0.2, top: 0.07 },
       ],
     },

@@ -249,11 +249,11 @@ export const floorMoves = {
     goes: 'to-and-fro',
     keys: [
       {
-        pose: { ...kneeling, trunk: 112, head: 108, arm: [112, 92, 90] },
+        pose: { ...kneeling, trunk: 112, head: 108, arm: [148, 90, 90] },
         words: 'forearms down, palms together',
       },
       {
-        pose: { ...kneeling, trunk: 120, head: 118, arm: [100, -52, -50] },
+        pose: { ...kneeling, trunk: 124, head: 118, arm: [124, -40, -40] },
         words: 'the chest sinks, the hands lift behind the head',
       },
     ],

@@ -1,6 +1,6 @@
 /** On the crown, and upside down on the shoulders: ways up, what is held there, and ways down. */
 import type { Move } from '../move';
-import { onHeels } from '../poses';
+import { child, onHeels } from '../poses';
 
 const crown = ['crown'] as const;
 const head = { family: 'headstand' } as const;
@@ -179,7 +179,7 @@ export const headMoves = {
     keys: [
       { pose: onHeels, words: 'knees down, head stays low' },
       {
-        pose: { ...onHeels, trunk: 101, head: 105, arm: [94, 92, 90], leg: [110, -90, 'pointed'] },
+        pose: child,
         words: 'rest at least as long as the hold',
         stayS: 4,
       },

@@ -270,7 +270,7 @@ export const standMoves = {
     goes: 'to-and-fro',
     main: 1,
     keys: [
-      { pose: { ...walkedIn, leg: [214, 214, 'ball'] }, words: 'feet in front of the chair' },
+      { pose: walkedIn, words: 'feet in front of the chair' },
       { pose: { family: 'raisedDog' }, words: 'one foot, then the other on the seat', stayS: 3 },
     ],
   },
