@@ -1,32 +1,25 @@
 import { screen, waitFor } from '@testing-library/react';
+import * as fakes from '@/design/testing/fakeActions';
 import { renderUi } from '@/design/testing/renderUi';
 import type { CopiesView } from '@/server/copies/schedule';
 import { CopiesPanel } from './CopiesPanel';
 
-const mockAsked: [string, ...unknown[]][] = [];
-let mockAnswer: (what: string) => Promise<object>;
-jest.mock('./actions', () => {
-  const asks =
-    (what: string) =>
-    (...given: unknown[]) => {
-      mockAsked.push([what, ...given]);
-      return mockAnswer(what);
-    };
-  return {
-    changeKeepingAction: asks('keeping'),
-    dropCopiesAction: asks('drop'),
-    lookAtCopyAction: asks('look'),
-    makeCopyAction: asks('copy'),
-    restoreCopyAction: asks('restore'),
-  };
-});
+jest.mock('./actions', () =>
+  jest.requireActual<typeof fakes>('@/design/testing/fakeActions').fakeActions({
+    changeKeepingAction: 'keeping',
+    dropCopiesAction: 'drop',
+    lookAtCopyAction: 'look',
+    makeCopyAction: 'copy',
+    restoreCopyAction: 'restore',
+  }),
+);
 const mockRefresh = jest.fn();
 jest.mock('next/navigation', () => ({ useRouter: () => ({ refresh: mockRefresh }) }));
 
 beforeEach(() => {
-  mockAsked.length = 0;
+  fakes.beginAsking();
   mockRefresh.mockClear();
-  mockAnswer = (what) => Promise.resolve({ ok: true, value: what === 'drop' ? 2 : undefined });
+  fakes.answerWith((what) => Promise.resolve({ ok: true, value: what === 'drop' ? 2 : undefined }));
 });
 
 const nowMs = Date.UTC(2031, 2, 4, 18);
@@ -54,15 +47,14 @@ it('copies now, and says why not', async () => {
   const { user } = open();
   await user.click(screen.getByRole('button', { name: 'Copy now' }));
   expect(await screen.findByText('Copied and checked.')).toBeInTheDocument();
-  mockAnswer = () => Promise.resolve({ ok: false, problems: { form: 'The disk is full.' } });
+  fakes.refuse({ form: 'The disk is full.' });
   await user.click(screen.getByRole('button', { name: 'Copy now' }));
   expect(await screen.findByText('The disk is full.')).toBeInTheDocument();
   expect(mockRefresh).toHaveBeenCalledTimes(2);
 });
 
 it('drops no copy that is not there, and keeps a passphrase on the page until it is kept', async () => {
-  mockAnswer = () =>
-    Promise.resolve({ ok: false, problems: { passphrase: 'At least ten signs.' } });
+  fakes.refuse({ passphrase: 'At least ten signs.' });
   const { user } = open();
   expect(screen.getByRole('button', { name: 'Drop all copies' })).toBeDisabled();
   await user.click(screen.getByLabelText('Seal them with a passphrase'));
@@ -70,11 +62,11 @@ it('drops no copy that is not there, and keeps a passphrase on the page until it
   await user.click(screen.getByRole('button', { name: 'Keep and try' }));
   expect(await screen.findByText('At least ten signs.')).toBeInTheDocument();
   expect(screen.getByLabelText('Passphrase')).toHaveValue('short');
-  mockAnswer = () => Promise.resolve({ ok: true, value: undefined });
+  fakes.agree();
   await user.type(screen.getByLabelText('Passphrase'), ' but longer now');
   await user.click(screen.getByRole('button', { name: 'Keep and try' }));
   await waitFor(() => expect(screen.getByLabelText('Passphrase')).toHaveValue(''));
-  expect(mockAsked.at(-1)).toEqual([
+  expect(fakes.asked.at(-1)).toEqual([
     'keeping',
     { folder: '', days: 14, months: 6, isSealed: true, passphrase: 'short but longer now' },
   ]);

@@ -1,32 +1,26 @@
 import { screen, waitFor, within } from '@testing-library/react';
+import * as fakes from '@/design/testing/fakeActions';
 import { renderUi } from '@/design/testing/renderUi';
 import { MeetingTable } from './MeetingTable';
 import type { CoursePageView } from './read';
 
-const mockAsked: [string, ...unknown[]][] = [];
-let mockAnswer: (what: string) => Promise<object>;
-jest.mock('./actions', () => {
-  const asks =
-    (what: string) =>
-    (...given: unknown[]) => {
-      mockAsked.push([what, ...given]);
-      return mockAnswer(what);
-    };
-  return {
-    createMeetingAction: asks('create'),
-    changeMeetingAction: asks('change'),
-    dropMeetingAction: asks('drop'),
-    bringMeetingBackAction: asks('back'),
-    changeAttendanceAction: asks('came'),
-  };
-});
+jest.mock('./actions', () =>
+  jest.requireActual<typeof fakes>('@/design/testing/fakeActions').fakeActions({
+    createMeetingAction: 'create',
+    changeMeetingAction: 'change',
+    dropMeetingAction: 'drop',
+    bringMeetingBackAction: 'back',
+    changeAttendanceAction: 'came',
+  }),
+);
 
 const dropped = { form: { date: '2031-03-11' }, came: [] };
 
 beforeEach(() => {
-  mockAsked.length = 0;
-  mockAnswer = (what) =>
-    Promise.resolve({ ok: true, value: what === 'drop' ? dropped : what === 'create' ? 9 : null });
+  fakes.beginAsking();
+  fakes.answerWith((what) =>
+    Promise.resolve({ ok: true, value: what === 'drop' ? dropped : what === 'create' ? 9 : null }),
+  );
 });
 
 const meeting = (id: number, date: string, more: object = {}) => ({
@@ -76,7 +70,7 @@ it('takes an emptied field for no minutes at all, not for nought', async () => {
   await user.type(minutes, '90');
   expect(minutes).toHaveValue('90');
   await user.click(screen.getByRole('button', { name: 'Keep this evening' }));
-  expect(mockAsked).toEqual([['change', 5, expect.objectContaining({ minutes: 90 })]]);
+  expect(fakes.asked).toEqual([['change', 5, expect.objectContaining({ minutes: 90 })]]);
 });
 
 it('gives a peak of its own family only, and drops it with the family', async () => {
@@ -88,22 +82,21 @@ it('gives a peak of its own family only, and drops it with the family', async ()
   await user.selectOptions(screen.getByLabelText('Peak'), 'HS3');
   await user.selectOptions(screen.getByLabelText('Family'), 'forearm-stand');
   await user.click(screen.getByRole('button', { name: 'Keep this evening' }));
-  expect(mockAsked[0]![2]).toMatchObject({ family: 'forearm-stand', peak: null });
+  expect(fakes.asked[0]![2]).toMatchObject({ family: 'forearm-stand', peak: null });
 });
 
 it('takes the suggestion, and says at its field what is wrong', async () => {
-  mockAnswer = () =>
-    Promise.resolve({ ok: false, problems: { date: 'The course already meets on this day.' } });
+  fakes.refuse({ date: 'The course already meets on this day.' });
   const { user } = open();
   await user.click(screen.getByRole('button', { name: 'Take the suggestion: L at the wall' }));
-  expect(mockAsked[0]![2]).toMatchObject({ family: 'handstand', peak: 'HS3' });
+  expect(fakes.asked[0]![2]).toMatchObject({ family: 'handstand', peak: 'HS3' });
   expect(await screen.findByText('The course already meets on this day.')).toBeInTheDocument();
 });
 
 it('adds a week after the last one, at the same hour', async () => {
   const { user } = open();
   await user.click(screen.getByRole('button', { name: 'One more week' }));
-  expect(mockAsked).toEqual([
+  expect(fakes.asked).toEqual([
     ['create', 1, expect.objectContaining({ date: '2031-03-18', startsAt: '18:30', minutes: 75 })],
   ]);
 });
@@ -113,18 +106,18 @@ it('notes who came', async () => {
   await user.click(screen.getByRole('button', { name: /1 came/ }));
   expect(screen.getByRole('checkbox', { name: 'Ida Fern' })).toBeChecked();
   await user.click(screen.getByRole('checkbox', { name: 'Olaf Reed' }));
-  expect(mockAsked).toEqual([['came', 4, 8, { came: true }]]);
+  expect(fakes.asked).toEqual([['came', 4, 8, { came: true }]]);
 });
 
 it('brings a dropped evening back', async () => {
   const { user } = open();
   await user.click(screen.getByRole('button', { name: 'Drop this evening' }));
   await user.click(await screen.findByRole('button', { name: 'Undo' }));
-  await waitFor(() => expect(mockAsked.at(-1)).toEqual(['back', 1, dropped]));
+  await waitFor(() => expect(fakes.asked.at(-1)).toEqual(['back', 1, dropped]));
 });
 
 it('says that no answer came, and offers no way back from what may not have happened', async () => {
-  mockAnswer = () => Promise.reject(new TypeError('no connection'));
+  fakes.answerWith(() => Promise.reject(new TypeError('no connection')));
   const { user } = open();
   await user.click(screen.getByRole('button', { name: 'Drop this evening' }));
   expect(await screen.findByText(/No answer came/)).toBeInTheDocument();

@@ -1,31 +1,24 @@
 import { screen, waitFor } from '@testing-library/react';
+import * as fakes from '@/design/testing/fakeActions';
 import { renderUi } from '@/design/testing/renderUi';
 import { PersonDialogs, type Asked } from './PersonDialogs';
 
-const mockAsked: [string, ...unknown[]][] = [];
-let mockAnswer: () => Promise<object>;
-jest.mock('@/features/people/actions', () => {
-  const asks =
-    (what: string) =>
-    (...given: unknown[]) => {
-      mockAsked.push([what, ...given]);
-      return mockAnswer();
-    };
-  return {
-    deletePersonAction: asks('delete'),
-    mergePeopleAction: asks('merge'),
-    renamePersonAction: asks('rename'),
-  };
-});
+jest.mock('@/features/people/actions', () =>
+  jest.requireActual<typeof fakes>('@/design/testing/fakeActions').fakeActions({
+    deletePersonAction: 'delete',
+    mergePeopleAction: 'merge',
+    renamePersonAction: 'rename',
+  }),
+);
 const mockPushed: string[] = [];
 jest.mock('next/navigation', () => ({
   useRouter: () => ({ push: (href: string) => mockPushed.push(href) }),
 }));
 
 beforeEach(() => {
-  mockAsked.length = 0;
+  fakes.beginAsking();
   mockPushed.length = 0;
-  mockAnswer = () => Promise.resolve({ ok: true, value: undefined });
+  fakes.agree();
 });
 
 const closed = jest.fn();
@@ -41,18 +34,18 @@ const open = (asked: Asked) =>
   );
 
 it('renames, and says why not, with what was typed still there', async () => {
-  mockAnswer = () => Promise.resolve({ ok: false, problems: { name: 'Write a name.' } });
+  fakes.refuse({ name: 'Write a name.' });
   const { user } = open('rename');
   const field = await screen.findByLabelText('Name');
   await user.clear(field);
   await user.type(field, 'Ida Moss{Enter}');
   expect(await screen.findByText('Write a name.')).toBeInTheDocument();
   expect(field).toHaveValue('Ida Moss');
-  mockAnswer = () => Promise.resolve({ ok: true, value: undefined });
+  fakes.agree();
   closed.mockClear();
   await user.type(field, '{Enter}');
   await waitFor(() => expect(closed).toHaveBeenCalled());
-  expect(mockAsked.at(-1)).toEqual(['rename', 7, 'Ida Moss']);
+  expect(fakes.asked.at(-1)).toEqual(['rename', 7, 'Ida Moss']);
 });
 
 it('merges only what was chosen, and says that it cannot be taken back', async () => {
@@ -65,15 +58,16 @@ it('merges only what was chosen, and says that it cannot be taken back', async (
     'ferne{Enter}',
   );
   await user.click(merge);
-  expect(mockAsked).toEqual([['merge', 7, 8]]);
+  expect(fakes.asked).toEqual([['merge', 7, 8]]);
 });
 
 it('deletes after the name was written, and says which copies it could not open', async () => {
-  mockAnswer = () =>
+  fakes.answerWith(() =>
     Promise.resolve({
       ok: true,
       value: { copiesLeft: ['3 March, 18:00'], isErasePending: true },
-    });
+    }),
+  );
   const { user } = open('delete');
   const button = await screen.findByRole('button', { name: 'Delete for good' });
   await user.type(screen.getByLabelText('Write the name to go on'), 'ida fern');
@@ -88,7 +82,7 @@ it('deletes after the name was written, and says which copies it could not open'
 });
 
 it('stays where no answer came', async () => {
-  mockAnswer = () => Promise.reject(new TypeError('no connection'));
+  fakes.answerWith(() => Promise.reject(new TypeError('no connection')));
   const { user } = open('delete');
   await user.type(await screen.findByLabelText('Write the name to go on'), 'Ida Fern');
   await user.click(screen.getByRole('button', { name: 'Delete for good' }));

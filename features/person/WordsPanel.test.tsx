@@ -1,29 +1,22 @@
 import { screen, waitFor } from '@testing-library/react';
 import { stopSigns } from '@/core/catalog/regions';
+import * as fakes from '@/design/testing/fakeActions';
 import { renderUi } from '@/design/testing/renderUi';
 import { WordsPanel } from './WordsPanel';
 
-const mockAsked: [string, ...unknown[]][] = [];
-let mockAnswer: () => Promise<object>;
-jest.mock('./actions', () => {
-  const asks =
-    (what: string) =>
-    (...given: unknown[]) => {
-      mockAsked.push([what, ...given]);
-      return mockAnswer();
-    };
-  return {
-    dropClearanceAction: asks('drop word'),
-    dropSignAction: asks('drop sign'),
-    noteClearanceAction: asks('word'),
-    noteScreenedAction: asks('screened'),
-    noteSignAction: asks('sign'),
-  };
-});
+jest.mock('./actions', () =>
+  jest.requireActual<typeof fakes>('@/design/testing/fakeActions').fakeActions({
+    dropClearanceAction: 'drop word',
+    dropSignAction: 'drop sign',
+    noteClearanceAction: 'word',
+    noteScreenedAction: 'screened',
+    noteSignAction: 'sign',
+  }),
+);
 
 beforeEach(() => {
-  mockAsked.length = 0;
-  mockAnswer = () => Promise.resolve({ ok: true, value: 1 });
+  fakes.beginAsking();
+  fakes.agree(1);
 });
 
 type Props = Parameters<typeof WordsPanel>[0];
@@ -47,7 +40,7 @@ it('notes that screening was asked, and says when it was last', async () => {
   const { user } = open({ screenedOn: '2030-09-01', isScreeningDue: false });
   expect(screen.getByText(/Screening: asked on 1 Sep/)).not.toHaveTextContent('due');
   await user.click(screen.getByRole('button', { name: 'Asked today' }));
-  expect(mockAsked).toEqual([['screened', 7]]);
+  expect(fakes.asked).toEqual([['screened', 7]]);
   expect(await screen.findByText('Screening noted for today.')).toBeInTheDocument();
 });
 
@@ -61,7 +54,7 @@ it('takes back a sign of today only: an earlier one stays', async () => {
   const back = screen.getAllByRole('button', { name: 'Take back' });
   expect(back).toHaveLength(1);
   await user.click(back[0]!);
-  expect(mockAsked).toEqual([['drop sign', 7, 3]]);
+  expect(fakes.asked).toEqual([['drop sign', 7, 3]]);
 });
 
 it('notes a stop sign as it is chosen, for today', async () => {
@@ -69,7 +62,7 @@ it('notes a stop sign as it is chosen, for today', async () => {
   await user.click(screen.getByRole('combobox', { name: 'Note a stop sign seen today' }));
   const [first] = screen.getAllByRole('option', { hidden: true });
   await user.click(first!);
-  expect(mockAsked).toEqual([['sign', 7, { sign: expect.any(String) as string, date: today }]]);
+  expect(fakes.asked).toEqual([['sign', 7, { sign: expect.any(String) as string, date: today }]]);
   expect(await screen.findByText(/Everything head-down is closed/)).toBeInTheDocument();
 });
 
@@ -87,19 +80,18 @@ it('says of a clinician’s word what it covers, that it lifts nothing, and that
 });
 
 it('notes a word with what it names, and says at its field what is missing', async () => {
-  mockAnswer = () =>
-    Promise.resolve({ ok: false, problems: { covers: 'Name at least one kind of shape.' } });
+  fakes.refuse({ covers: 'Name at least one kind of shape.' });
   const { user } = open();
   await user.click(screen.getByRole('button', { name: 'Note a clinician’s word' }));
   await user.click(await screen.findByRole('button', { name: 'Note it' }));
   expect(await screen.findByText('Name at least one kind of shape.')).toBeInTheDocument();
-  mockAnswer = () => Promise.resolve({ ok: true, value: 1 });
+  fakes.agree(1);
   const [kind] = screen.getAllByRole('checkbox');
   await user.click(kind!);
   await waitFor(() => expect(screen.getByRole('button', { name: 'Note it' })).toBeEnabled());
   await user.click(screen.getByRole('button', { name: 'Note it' }));
   await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
-  expect(mockAsked.at(-1)).toEqual([
+  expect(fakes.asked.at(-1)).toEqual([
     'word',
     7,
     expect.objectContaining({
@@ -118,7 +110,7 @@ it('has nothing to lift where nothing was reported', async () => {
 });
 
 it('says that no answer came, and claims nothing', async () => {
-  mockAnswer = () => Promise.reject(new TypeError('no connection'));
+  fakes.answerWith(() => Promise.reject(new TypeError('no connection')));
   const { user } = open();
   await user.click(screen.getByRole('button', { name: 'Asked today' }));
   expect(await screen.findByText(/No answer came/)).toBeInTheDocument();

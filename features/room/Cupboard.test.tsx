@@ -1,35 +1,30 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import * as fakes from '@/design/testing/fakeActions';
 import { renderUi } from '@/design/testing/renderUi';
 import { CupboardTable } from './CupboardTable';
 import { OwnPieces } from './OwnPieces';
 import type { RoomView } from './read';
 
-const mockAsked: [string, ...unknown[]][] = [];
-let mockAnswer: (what: string) => object;
-jest.mock('./actions', () => {
-  const asks =
-    (what: string) =>
-    (...given: unknown[]) => {
-      mockAsked.push([what, ...given]);
-      return Promise.resolve(mockAnswer(what));
-    };
-  return {
-    changeCupboardAction: asks('count'),
-    tellTonightAction: asks('tonight'),
-    keepOwnPieceAction: asks('add'),
-    dropOwnPieceAction: asks('drop'),
-    bringPieceBackAction: asks('back'),
-  };
-});
+jest.mock('./actions', () =>
+  jest.requireActual<typeof fakes>('@/design/testing/fakeActions').fakeActions({
+    changeCupboardAction: 'count',
+    tellTonightAction: 'tonight',
+    keepOwnPieceAction: 'add',
+    dropOwnPieceAction: 'drop',
+    bringPieceBackAction: 'back',
+  }),
+);
 
 const dropped = { id: 3, spec: {}, shelves: [] };
 
 beforeEach(() => {
-  mockAsked.length = 0;
-  mockAnswer = (what) => ({
-    ok: true,
-    value: what === 'tonight' ? { kind: 'same' } : what === 'drop' ? dropped : undefined,
-  });
+  fakes.beginAsking();
+  fakes.answerWith((what) =>
+    Promise.resolve({
+      ok: true,
+      value: what === 'tonight' ? { kind: 'same' } : what === 'drop' ? dropped : undefined,
+    }),
+  );
 });
 
 const board = {
@@ -55,7 +50,7 @@ const view = (units: 'cm' | 'in' = 'cm') =>
 
 /** What of a line was kept last. */
 const kept = (piece: string) => {
-  const [, , form] = mockAsked.filter(([what]) => what === 'count').at(-1)!;
+  const [, , form] = fakes.asked.filter(([what]) => what === 'count').at(-1)!;
   return (form as { piece: string; count: number; worn: number }[]).find(
     (line) => line.piece === piece,
   );
@@ -83,7 +78,7 @@ describe('the cupboard', () => {
   });
 
   it('shows what is kept where it could not be counted', async () => {
-    mockAnswer = () => ({ ok: false, problems: { form: 'Not now.' } });
+    fakes.refuse({ form: 'Not now.' });
     const { user } = renderUi(<CupboardTable view={view()} />);
     await user.click(line('Cork board').getByRole('button', { name: /more$/ }));
     expect(await screen.findByText('Not now.')).toBeInTheDocument();
@@ -110,18 +105,18 @@ describe('pieces of one’s own', () => {
     }
     await user.click(screen.getByRole('button', { name: 'Add the piece' }));
     expect(await screen.findByText('A length, like 4 cm')).toBeInTheDocument();
-    expect(mockAsked).toEqual([]);
+    expect(fakes.asked).toEqual([]);
     fireEvent.change(screen.getByLabelText('Shortest side'), { target: { value: '9' } });
     await waitFor(() =>
       expect(screen.getByRole('button', { name: 'Add the piece' })).toBeEnabled(),
     );
     await user.click(screen.getByRole('button', { name: 'Add the piece' }));
     await waitFor(() =>
-      expect(mockAsked).toEqual([
+      expect(fakes.asked).toEqual([
         ['add', expect.objectContaining({ label: 'Oak step', lengthM: 0.5, thicknessM: 0.09 })],
       ]),
     );
-    expect((mockAsked[0]![1] as { widthM: number }).widthM).toBeCloseTo(0.3048, 9);
+    expect((fakes.asked[0]![1] as { widthM: number }).widthM).toBeCloseTo(0.3048, 9);
     expect(await screen.findByText(/Oak step is in the list/)).toBeInTheDocument();
     expect(screen.getByLabelText('Name')).toHaveValue('');
   });
@@ -130,7 +125,7 @@ describe('pieces of one’s own', () => {
     const { user } = renderUi(<OwnPieces view={view()} />);
     await user.click(screen.getByRole('button', { name: 'Take out' }));
     await user.click(await screen.findByRole('button', { name: 'Undo' }));
-    expect(mockAsked).toEqual([
+    expect(fakes.asked).toEqual([
       ['drop', 'own-3'],
       ['back', dropped],
     ]);
