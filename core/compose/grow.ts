@@ -1,12 +1,14 @@
 /** The programme of the rounds with whatever sequences could better it: see pricing. */
 import type { Highs } from 'highs';
 import { dropDominated } from './dominance';
-import { buildModel } from './model';
+import { buildModel, wholeBand, type Band } from './model';
 import { priceSequences, type Duals } from './pricing';
 import { bestWorth, type Pattern, type RoundsProblem } from './problem';
 import { keyOfPattern, listPatterns } from './sequences';
 
 export interface Grown {
+  /** Where the least share lies in the plans it speaks of. */
+  readonly band: Band;
   /** By student: plain patterns, and those that were found worth having so far. */
   readonly patterns: () => readonly (readonly Pattern[])[];
   readonly bests: readonly number[];
@@ -65,8 +67,44 @@ export function growPatterns(
     listPatterns(person, problem),
   ),
 ): Grown {
-  const bests = findBests(problem, plain);
-  const patterns = plain.map(dropDominated);
+  return growWithin(highs, problem, plain.map(dropDominated), findBests(problem, plain), wholeBand);
+}
+
+/**
+ * Of the plans of `grown`, those whose least share lies in a band, with the sequences it needs.
+ *
+ * @param enough a bound that needs no more looking
+ */
+export const growInBand = (
+  highs: Highs,
+  problem: RoundsProblem,
+  { patterns, bests }: Grown,
+  band: Band,
+  enough: number,
+): Grown =>
+  growWithin(
+    highs,
+    problem,
+    patterns().map((list, index) =>
+      list.filter(({ worth }) => worth > worthAbove(band, bests[index]!)),
+    ),
+    bests,
+    band,
+    enough,
+  );
+
+/** Whoever could have nothing is served as well by anything. */
+const worthAbove = ({ above }: Band, best: number): number =>
+  best > 0 && above > -Infinity ? above * best : -Infinity;
+
+function growWithin(
+  highs: Highs,
+  problem: RoundsProblem,
+  patterns: Pattern[][],
+  bests: readonly number[],
+  band: Band,
+  enough = -Infinity,
+): Grown {
   const known = patterns.map(
     (list) => new Set(list.filter(({ shares }) => !shares).map(keyOfPattern)),
   );
@@ -74,18 +112,19 @@ export function growPatterns(
     patterns[index] = [...patterns[index]!, ...more];
     for (const pattern of more) known[index]!.add(keyOfPattern(pattern));
   };
-  let relaxed = solveRelaxed(highs, problem, patterns, bests);
+  const asked = problem.people.map((person, index) => ({
+    person,
+    index,
+    best: bests[index]!,
+    worthAbove: worthAbove(band, bests[index]!),
+  }));
+  let relaxed = solveRelaxed(highs, problem, patterns, bests, band);
   let bound = Infinity;
   for (let turn = 0; relaxed !== null; turn += 1) {
     const { duals, value } = relaxed;
-    const priced = problem.people.map((person, index) =>
-      priceSequences(
-        { person, index, best: bests[index]! },
-        problem,
-        duals,
-        rules.slack,
-        rules.eachTurn,
-        (key) => known[index]!.has(key),
+    const priced = asked.map((one) =>
+      priceSequences(one, problem, duals, rules.slack, rules.eachTurn, (key) =>
+        known[one.index]!.has(key),
       ),
     );
     // True whatever the prices: each student could better the programme by their own best at most.
@@ -95,17 +134,19 @@ export function growPatterns(
       0,
     );
     bound = Math.min(bound, value + surplus);
-    if (priced.every(({ columns }) => columns.length === 0) || turn === rules.turns) break;
+    if (bound <= enough || turn === rules.turns) break;
+    if (priced.every(({ columns }) => columns.length === 0)) break;
     priced.forEach(({ columns }, index) => {
       add(
         index,
         columns.map(({ pattern }) => pattern),
       );
     });
-    relaxed = solveRelaxed(highs, problem, patterns, bests);
+    relaxed = solveRelaxed(highs, problem, patterns, bests, band);
   }
   const last = relaxed;
   return {
+    band,
     patterns: () => patterns,
     bests,
     bound,
@@ -117,9 +158,10 @@ export function growPatterns(
       let added = 0;
       let surplus = 0;
       let leftMost = -Infinity;
-      problem.people.forEach((person, index) => {
+      asked.forEach((one) => {
+        const { index } = one;
         const { columns, leftAtMost } = priceSequences(
-          { person, index, best: bests[index]! },
+          one,
           problem,
           duals,
           over,
@@ -150,8 +192,9 @@ function solveRelaxed(
   problem: RoundsProblem,
   patterns: readonly (readonly Pattern[])[],
   bests: readonly number[],
+  band: Band,
 ): Relaxed | null {
-  const model = buildModel(problem, patterns, undefined, bests);
+  const model = buildModel(problem, patterns, undefined, bests, band);
   const solver = highs.createModel({ format: 'lp', data: model.relaxed() });
   try {
     solver.options.set({ output_flag: false });

@@ -36,6 +36,21 @@ export interface Prices {
   readonly value: number;
 }
 
+/** Between which the share of the least served lies, in a part of all plans. */
+export interface Band {
+  /** Whoever gets this or less is in another part. */
+  readonly above: number;
+  readonly upTo: number;
+}
+
+export const wholeBand: Band = { above: -Infinity, upTo: 1 };
+
+/**
+ * What it costs a programme with shares to leave a student without any sequence: such a programme has
+ * a solution from the first, and what its prices say holds for all sequences.
+ */
+const spareCost = 12;
+
 type Term = readonly [coefficient: number, name: string];
 type Row = Term[];
 
@@ -70,6 +85,7 @@ const nameOf = (id: string) => id.replaceAll('-', '_');
  * @param patterns by student; those of the problem where not given
  * @param prices present: pieces, metres and hands may be exceeded at a price
  * @param bests the most that each student could have; of the patterns where not given
+ * @param band of the least share; plans of the patterns given, and of no others
  */
 export function buildModel(
   problem: RoundsProblem,
@@ -78,6 +94,7 @@ export function buildModel(
   ),
   prices?: Prices,
   bests: readonly number[] = patterns.map(bestWorth),
+  band: Band = wholeBand,
 ): RoundsModel {
   const { rounds, walls, pieces, helpers, circles, people, done = 0 } = problem;
   const weight = prices?.value ?? 1;
@@ -85,7 +102,8 @@ export function buildModel(
   const rows: string[] = [];
   const names: string[] = [];
   const whole: string[] = [];
-  const bounds: string[] = [' 0 <= least <= 1'];
+  const bounds: string[] = [` 0 <= least <= ${written(band.upTo)}`];
+  const spares = new Map<string, string>();
   const wallRows = new Sums();
   const falling = new Sums();
   const pieceRows = new Sums();
@@ -117,8 +135,15 @@ export function buildModel(
       }
       addTaking(pattern, name);
     });
-    rows.push(`one${person}: ${sum(one)} = 1`);
-    if (bests[person]! > 0) rows.push(`least${person}: ${sum([...worth, [-1, 'least']])} >= 0`);
+    // A student without a pattern in this band: with shares alone, for what it costs.
+    const spare = band === wholeBand ? [] : [[1, `spare${person}`] as Term];
+    const putRow = (name: string, terms: Row, end: string) => {
+      const row = `${name}: ${sum(terms)} ${end}`;
+      rows.push(row);
+      if (spare.length > 0) spares.set(row, `${name}: ${sum([...terms, ...spare])} ${end}`);
+    };
+    putRow(`one${person}`, one, '= 1');
+    if (bests[person]! > 0) putRow(`least${person}`, [...worth, [-1, 'least']], '>= 0');
   });
 
   function addTaking({ options, wall }: Pattern, name: string): void {
@@ -205,23 +230,27 @@ export function buildModel(
       bounds.push(` 0 <= more_hands_${round} <= 60`);
     });
   }
-  const programme = [
+  const programme = (withSpares: boolean) => [
     'Maximize',
-    ` value: ${sum(objective)}`,
+    ` value: ${sum(
+      withSpares && spares.size > 0
+        ? [...objective, ...people.map((_, person): Term => [-spareCost, `spare${person}`])]
+        : objective,
+    )}`,
     'Subject To',
-    ...rows.map((row) => ` ${row}`),
+    ...rows.map((row) => ` ${(withSpares ? spares.get(row) : undefined) ?? row}`),
     'Bounds',
     ...bounds,
   ];
   const lp = [
-    ...programme,
+    ...programme(false),
     ...(whole.length === 0 ? [] : ['General', ...whole.map((name) => ` ${name}`)]),
     'Binary',
     ...names.map((name) => ` ${name}`),
     'End',
   ].join('\n');
   const relaxed = () =>
-    [...programme, ...names.map((name) => ` 0 <= ${name} <= 1`), 'End'].join('\n');
+    [...programme(true), ...names.map((name) => ` 0 <= ${name} <= 1`), 'End'].join('\n');
   return { lp, relaxed, patterns, bests };
 }
 

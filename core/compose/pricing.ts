@@ -51,6 +51,8 @@ interface Priceable {
   readonly index: number;
   /** The most that this student could have. */
   readonly best: number;
+  /** Sequences worth this much or less are not asked for; absent: all are. */
+  readonly worthAbove?: number;
   /** What a pattern counts for; its value in the plan where not given. */
   readonly scoreOf?: (pattern: Pattern) => number;
 }
@@ -62,7 +64,7 @@ interface Priceable {
  * @param isKnown columns that are in the programme already
  */
 export function priceSequences(
-  { person, index, best, scoreOf = ({ value }) => value }: Priceable,
+  { person, index, best, worthAbove = -Infinity, scoreOf = ({ value }) => value }: Priceable,
   problem: RoundsProblem,
   duals: Duals,
   over: number,
@@ -94,7 +96,8 @@ export function priceSequences(
             return null;
           if (isKnown(keyOfPattern({ options: sequence, wall }))) return null;
           if (!isFeasibleSequence(sequence, person, problem)) return null;
-          return weighSequence(sequence, wall, person, problem);
+          const pattern = weighSequence(sequence, wall, person, problem);
+          return pattern.worth > worthAbove ? pattern : null;
         },
         surplusOf: (pattern) =>
           scoreOf(pattern) -

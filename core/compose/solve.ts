@@ -1,7 +1,7 @@
 /** The proof: HiGHS on the programme of the rounds. The solver is handed in; the core loads none. */
 import type { Highs, Model } from 'highs';
-import { growPatterns, type Grown } from './grow';
-import { buildModel, chosenColumns, readAssignment } from './model';
+import { growInBand, growPatterns, type Grown } from './grow';
+import { buildModel, chosenColumns, readAssignment, type Band } from './model';
 import { composeQuickly } from './quick';
 import {
   bestWorth,
@@ -101,17 +101,12 @@ export function solveRounds(
   let { stoppedBy } = first;
   let bound = Math.min(trivial, grown.bound);
   if (!within(bound)) {
-    const { added, leftBound } = grown.extend(
-      best.objective * (1 + options.gap),
-      options.mostColumns,
-    );
-    // From the plan that stands: it is there already, only how good it is has to be shown.
-    const second = added === 0 ? first : solveColumns(highs, problem, grown, half, best.assignment);
-    best = better(best, second);
-    ({ stoppedBy } = second);
-    bound = Math.min(bound, Math.max(second.bound, leftBound));
+    const proof = proveFurther(highs, problem, grown, best, half);
+    best = proof.best;
+    bound = Math.min(bound, proof.bound);
     // Too many to price them all: the plan is good, and how good stands beside it.
-    if (stoppedBy === 'gap' && !within(bound)) stoppedBy = 'nodes';
+    if (within(bound)) stoppedBy = 'gap';
+    else stoppedBy = proof.stoppedBy === 'time' ? 'time' : 'nodes';
   }
   const proved = Math.max(best.objective, bound);
   return {
@@ -122,6 +117,95 @@ export function solveRounds(
     leastShare: leastShare(best.assignment, bests),
     stoppedBy,
   };
+}
+
+interface Proof {
+  readonly best: Found;
+  readonly bound: number;
+  readonly stoppedBy: RoundsPlan['stoppedBy'];
+}
+
+/** So many sequences more are sooner looked at than parted, if they are all there are. */
+const fewColumns = 600;
+/** How often a part of all plans is parted before its sequences are looked at, many as they are. */
+const mostPartings = 3;
+
+/** Two bands: the least served get up to so much of their best, or more. */
+const partAt = ({ above, upTo }: Band, share: number): Band[] =>
+  share <= above || share >= upTo
+    ? [{ above, upTo }]
+    : [
+        { above, upTo: share },
+        { above: share, upTo },
+      ];
+
+/** What is near enough to the best possible, counted from the plan that stands. */
+const goalOf = ({ objective }: Found, { gap }: Pick<SolveOptions, 'gap'>): number =>
+  objective + gap * Math.abs(objective);
+
+/** Of what keeps a part from being proved, how much may be left after it was parted. */
+const worthParting = 0.6;
+
+/** A part in two; `null` where that proves little: there it is something else that pretends. */
+function partFurther(
+  highs: Highs,
+  problem: RoundsProblem,
+  whole: Grown,
+  goal: number,
+  { share }: { readonly share: number | null },
+): readonly Grown[] | null {
+  const halves = partAt(whole.band, share ?? middleOf(whole.band)).map((band) =>
+    growInBand(highs, problem, whole, band, goal),
+  );
+  const left = Math.max(...halves.map(({ bound }) => bound)) - goal;
+  return left <= worthParting * (whole.bound - goal) ? halves : null;
+}
+
+const middleOf = ({ above, upTo }: Band): number => (Math.max(0, above) + upTo) / 2;
+
+/**
+ * What no plan can exceed. Where too many sequences could be in a better plan to look at them all, the
+ * plans are parted by the share of the least served: shares of sequences serve everybody a little
+ * where a whole plan serves somebody less, and in neither part can they pretend.
+ */
+function proveFurther(
+  highs: Highs,
+  problem: RoundsProblem,
+  grown: Grown,
+  known: Found,
+  options: SolveOptions,
+): Proof {
+  let best = known;
+  let bound = -Infinity;
+  let stoppedBy: RoundsPlan['stoppedBy'] = 'gap';
+  const parts = [{ inside: grown, partings: 0 }];
+  for (let part = parts.shift(); part !== undefined; part = parts.shift()) {
+    const { inside, partings } = part;
+    const goal = goalOf(best, options);
+    if (inside.bound <= goal) {
+      bound = Math.max(bound, inside.bound);
+      continue;
+    }
+    const before = [...inside.patterns()];
+    const { added, leftBound } = inside.extend(goal, options.mostColumns);
+    const isAll = leftBound <= goal * (1 + 1e-6);
+    const halves =
+      partings === mostPartings || (added <= fewColumns && isAll)
+        ? null
+        : partFurther(highs, problem, { ...inside, patterns: () => before }, goal, {
+            share: partings === 0 ? leastShare(best.assignment, inside.bests) : null,
+          });
+    if (halves === null) {
+      // From the plan that stands, where it is one of these: how good it is has to be shown.
+      const found = solveColumns(highs, problem, inside, options, best.assignment);
+      best = better(best, found);
+      if (found.stoppedBy !== 'gap') ({ stoppedBy } = found);
+      bound = Math.max(bound, Math.min(inside.bound, Math.max(found.bound, leftBound)));
+      continue;
+    }
+    parts.push(...halves.map((half) => ({ inside: half, partings: partings + 1 })));
+  }
+  return { best, bound: Math.max(bound, best.objective), stoppedBy };
 }
 
 interface Found {
@@ -135,15 +219,23 @@ const better = (a: Found, b: Found): Found => (b.objective >= a.objective ? b : 
 function solveColumns(
   highs: Highs,
   problem: RoundsProblem,
-  { patterns, bests }: Grown,
+  { patterns, bests, band }: Grown,
   options: SolveOptions,
   start?: Assignment,
 ): Found & Pick<RoundsPlan, 'bound' | 'stoppedBy'> {
-  const model = buildModel(problem, patterns(), undefined, bests);
+  const none = {
+    assignment: [],
+    objective: -Infinity,
+    bound: -Infinity,
+    stoppedBy: 'gap',
+  } as const;
+  if (patterns().some((list) => list.length === 0)) return none;
+  const model = buildModel(problem, patterns(), undefined, bests, band);
   const begun = start === undefined ? options : { ...options, start: chosenColumns(model, start) };
   return withSolver(highs, model.lp, begun, (solver) => {
     const status = solver.getModelStatus();
-    const { optimal, timeLimit } = highs.constants.modelStatus;
+    const { infeasible, optimal, timeLimit } = highs.constants.modelStatus;
+    if (status === infeasible) return none;
     const bound = Number(solver.info.get('mip_dual_bound'));
     const { colValue } = solver.getSolution();
     const valueOf = (name: string) => colValue[solver.getColByName(name)] ?? 0;

@@ -6,16 +6,40 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import loadHighs from 'highs';
+import loadHighs, { type Highs } from 'highs';
+import { ladderIds } from '@/core/catalog/stage';
 import { poseClass } from '@/core/compose/pose';
 import { prepareClass, type PreparedClass, type Wishes } from '@/core/compose/prepared';
 import { solveRounds, usualSolve } from '@/core/compose/solve';
 import { inventClass } from '@/core/testing/inventClass';
 import { toWishes } from '@/core/files/toWishes';
 import { seedDemo } from '@/demo/course';
-import { readClass } from '@/server/judging/classViews';
+import { prepareAgain } from '@/features/plan/change';
+import { readClass, type ClassView } from '@/server/judging/classViews';
 import { today } from '@/server/clock';
 import { database } from '@/server/database';
+import { print } from './timing';
+
+/** An evening of each family with the people of the made-up course: some are much harder to prove. */
+function benchFamilies(highs: Highs, view: ClassView): void {
+  const proofs = ladderIds.map((family) => {
+    const answer = prepareAgain(view.course.id, { ...view.wishes, families: [family] });
+    if (!answer.ok) throw new Error(`No ${family} evening.`);
+    const { problem } = poseClass(highs, answer.value, toWishes(view.wishes));
+    const start = process.hrtime.bigint();
+    const { gapPercent } = solveRounds(highs, problem, usualSolve);
+    return { family, gapPercent, ms: Number(process.hrtime.bigint() - start) / 1e6 };
+  });
+  print({
+    name: `Proved rounds, ${view.members.length} people, the slowest of ${proofs.length} families`,
+    median: Math.max(...proofs.map(({ ms }) => ms)),
+    unit: 'ms',
+    target: 3000,
+  });
+  console.log(
+    `  each: ${proofs.map(({ family, ms, gapPercent }) => `${family} ${Math.round(ms)} ms, ${gapPercent.toFixed(2)} %`).join('; ')}`,
+  );
+}
 
 export async function benchJoint(): Promise<void> {
   const highs = await loadHighs();
@@ -44,6 +68,7 @@ export async function benchJoint(): Promise<void> {
   seedDemo(database(), today());
   const view = readClass(null)!;
   measure('The made-up course', view.prepared, toWishes(view.wishes));
+  benchFamilies(highs, view);
   rmSync(folder, { recursive: true, force: true });
   for (const seed of [6, 17, 29]) {
     const { input, wishes: usual } = inventClass(seed, 14);
