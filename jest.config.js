@@ -1,8 +1,12 @@
+import { mkdtempSync } from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
 import { testDay } from './scripts/testDay.mjs';
 
 /** Unit tests beside the code they test; the compiler is the same as the application's. */
 const shared = {
   roots: ['<rootDir>'],
+  globalTeardown: '<rootDir>/scripts/testKept.mjs',
   testPathIgnorePatterns: ['/node_modules/', '/.next/', '/e2e/'],
   modulePathIgnorePatterns: ['<rootDir>/.next/'],
   transform: {
@@ -25,6 +29,8 @@ const shared = {
 
 // The same day of the week whenever somebody runs the tests; what jest starts takes it over.
 process.env.LEVITAR_DAY ??= testDay();
+// Where what many tests begin from is made once: the demo course.
+process.env.LEVITAR_TEST_KEPT ??= mkdtempSync(path.join(os.tmpdir(), 'levitar-kept-'));
 
 export default {
   watchman: false,

@@ -1,14 +1,11 @@
-import { seedDemo } from '@/demo/course';
-import { withThrowawayStudio } from '@/features/testing/studio';
-import { today } from '@/server/clock';
-import { database } from '@/server/database';
+import { fillWithDemo, withThrowawayStudio } from '@/features/testing/studio';
 import { readBench } from '@/server/judging/views';
 import { beginBench, changeBench, holdBench, turnBench } from './benchMachine';
 
 withThrowawayStudio();
 
 function open() {
-  seedDemo(database(), today());
+  fillWithDemo();
   const view = readBench()!;
   const [one, two] = view.people;
   return { view, one: one!, two: two!, bench: beginBench(view, one!.id, 'forearmStandWall') };

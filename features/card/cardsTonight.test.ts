@@ -1,9 +1,6 @@
 import { solveStage } from '@/core/setups/solveStage';
-import { seedDemo } from '@/demo/course';
 import { keepPlan } from '@/features/plan/change';
-import { must, withThrowawayStudio } from '@/features/testing/studio';
-import { today } from '@/server/clock';
-import { database } from '@/server/database';
+import { must, fillWithDemo, withThrowawayStudio } from '@/features/testing/studio';
 import { findStandingPlan, readClass } from '@/server/judging/classViews';
 import { readCards } from './cardsTonight';
 import { stageOf } from './StageDrawing';
@@ -15,7 +12,7 @@ it('is empty before there is a course', () => {
 });
 
 it('shows the rung, and says so, while no plan is kept', () => {
-  seedDemo(database(), today());
+  fillWithDemo();
   const view = readCards()!;
   expect(view.hasPlan).toBe(false);
   expect(view.cards).toHaveLength(14);
@@ -23,7 +20,7 @@ it('shows the rung, and says so, while no plan is kept', () => {
 });
 
 it('shows what the kept plan gives each of them, with the same distances', () => {
-  seedDemo(database(), today());
+  fillWithDemo();
   const evening = readClass(null)!;
   const plan = findStandingPlan(evening);
   must(
@@ -58,7 +55,7 @@ it('shows what the kept plan gives each of them, with the same distances', () =>
 });
 
 it('shows them by the school of the evening, where it is another one than the course’s', () => {
-  seedDemo(database(), today());
+  fillWithDemo();
   const first = readClass(null)!;
   const wishes = { ...first.wishes, profile: 'strength-led' as const };
   const plan = findStandingPlan(first);

@@ -1,5 +1,4 @@
 /** Who comes into a running class, and what others are sent of it. */
-import { seedDemo } from '@/demo/course';
 import { findPerson, listCoursePeople, listPeople } from '@/db/people';
 import { changeCare, recordCheck } from '@/features/person/change';
 import { today } from '@/server/clock';
@@ -23,7 +22,7 @@ withThrowawayStudio();
 
 describe('somebody at the door', () => {
   it('is let in, added to the course, and judged like everybody else', () => {
-    const { uid, people } = begin(seedDemo);
+    const { uid, people } = begin();
     const { person: id } = must(joinClass(uid, { name: 'Odile Marsh', height: '171' }));
     const bundle = bundleOf(findClass(uid)!);
     expect(bundle.members.map((member) => member.id)).toEqual([...people, id]);
@@ -42,7 +41,7 @@ describe('somebody at the door', () => {
   });
 
   it('may be somebody known; nobody without a name, a height or a class comes in', () => {
-    const { uid, people } = begin(seedDemo);
+    const { uid, people } = begin();
     const known = addPerson('Teo Lind');
     expect(must(joinClass(uid, { person: known }))).toEqual({
       person: String(known),
@@ -62,7 +61,7 @@ describe('somebody at the door', () => {
   });
 
   it('is out of the course again when it is taken back, and only who came in now', () => {
-    const { uid, people } = begin(seedDemo);
+    const { uid, people } = begin();
     const enrolled = () => listCoursePeople(database(), 1).map((one) => String(one.id));
     expect(must(joinClass(uid, { person: Number(people[0]) })).isEnrolledNow).toBe(false);
     const { person, isEnrolledNow } = must(joinClass(uid, { name: 'Odile Marsh', height: '171' }));
@@ -75,7 +74,7 @@ describe('somebody at the door', () => {
   });
 
   it('who is reported something during the class is closed in it at once', () => {
-    const { uid, people } = begin(seedDemo);
+    const { uid, people } = begin();
     const planned = (id: string) =>
       bundleOf(findClass(uid)!).prepared.people.find((one) => one.id === id)!;
     const isDown = ({ isRest }: { isRest?: boolean }) => isRest !== true;
@@ -122,7 +121,7 @@ describe('somebody at the door', () => {
 });
 
 it('who is reported something is closed also when withdrawn from the course meanwhile, or by a file', () => {
-  const { uid, people } = begin(seedDemo);
+  const { uid, people } = begin();
   const before = [...writeStudioFile()].join('');
   const mayGoUp = (id: string) =>
     bundleOf(findClass(uid)!)
@@ -157,7 +156,7 @@ it('who is reported something is closed also when withdrawn from the course mean
 });
 
 it('whoever is in a running class is merged with nobody until it has ended', () => {
-  const { uid, people } = begin(seedDemo);
+  const { uid, people } = begin();
   const [a, b] = people.map(Number);
   const outside = addPerson('Teo Lind');
   send(uid, tapsOf(hold([String(a), String(b)])));
@@ -178,7 +177,7 @@ it('whoever is in a running class is merged with nobody until it has ended', () 
 
 describe('an assistant', () => {
   it('is sent a class without a word of anybody’s health', () => {
-    const { uid, people } = begin(seedDemo);
+    const { uid, people } = begin();
     send(uid, tapsOf([{ kind: 'sign', person: people[0]!, sign: 'tingling' }]));
     send(uid, tapsOf([{ kind: 'door', person: people[1]!, check: 'neck-ease', isFine: false }]));
     // Also of somebody who came in late, or was judged anew.
@@ -205,7 +204,7 @@ describe('an assistant', () => {
   });
 
   it('cannot end the class, whatever its device sends', () => {
-    const { uid, row } = begin(seedDemo);
+    const { uid, row } = begin();
     const [end] = tapsOf([{ kind: 'end' }], 'h');
     const answer = must(takeTaps(uid, { device: 'h', after: 0, taps: [end] }, assistantTaps));
     expect(answer).toMatchObject({ refused: 1, upTo: 1 });

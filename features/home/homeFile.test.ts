@@ -9,7 +9,6 @@ import { changeCare } from '@/features/person/change';
 import { takeDiary, undoDiary } from './diaryChanges';
 import { noteSign } from '@/features/person/careChanges';
 import { begin } from '@/features/testing/floor';
-import { seedDemo } from '@/demo/course';
 import { findClass } from '@/server/running/floor';
 import { bundleOf } from '@/server/running/floorBundle';
 import { dataOf, writeHomeFile } from './homeFile';
@@ -131,7 +130,7 @@ describe('a diary handed back', () => {
   });
 
   it('closes at once what it closes in a class that is running', () => {
-    const { uid, people } = begin(seedDemo);
+    const { uid, people } = begin();
     const id = Number(people[0]);
     const options = () =>
       bundleOf(findClass(uid)!).prepared.people.find((one) => one.id === people[0])!.options;

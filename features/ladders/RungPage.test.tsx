@@ -1,10 +1,7 @@
 import { screen } from '@testing-library/react';
-import { seedDemo } from '@/demo/course';
 import type { StageId } from '@/core/catalog/stages';
 import { renderUi } from '@/design/testing/renderUi';
-import { database } from '@/server/database';
-import { today } from '@/server/clock';
-import { withThrowawayStudio } from '@/features/testing/studio';
+import { fillWithDemo, withThrowawayStudio } from '@/features/testing/studio';
 import { RungPage } from './RungPage';
 
 class NoSuchPage extends Error {}
@@ -17,7 +14,7 @@ jest.mock('next/navigation', () => ({
   },
 }));
 withThrowawayStudio();
-beforeEach(() => seedDemo(database(), today()));
+beforeEach(() => fillWithDemo());
 
 const open = async (stage: string, asked: { person?: string; beside?: string } = {}) =>
   renderUi(

@@ -11,12 +11,11 @@ import path from 'node:path';
 import { checkTable } from '@/core/catalog/checks';
 import { addDays } from '@/core/units/day';
 import { verdictKinds } from '@/core/ladder/verdictKinds';
-import { seedDemo } from '@/demo/course';
 import { demoPeople } from '@/demo/people';
 import { bodyForm, readBodyForm } from './bodyForm';
 import { changeBody, changeCare, notePainGone, recordCheck, undoRecord } from './change';
 import { today } from '@/server/clock';
-import { database } from '@/server/database';
+import { fillWithDemo } from '@/features/testing/studio';
 import { toGateRow } from '@/server/judging/gateRows';
 import { countObstacles, listTapeMarks } from '@/features/tonight/notes';
 import { readPersonId } from '@/server/personId';
@@ -136,7 +135,7 @@ describe('on the demo course', () => {
   beforeAll(() => {
     folder = mkdtempSync(path.join(os.tmpdir(), 'levitar-server-'));
     process.env.LEVITAR_DATA = folder;
-    seedDemo(database(), today());
+    fillWithDemo();
   });
   afterAll(() => {
     (globalThis as { levitarDatabase?: { close: () => void } }).levitarDatabase?.close();

@@ -1,20 +1,18 @@
 import { screen, within } from '@testing-library/react';
-import { seedDemo } from '@/demo/course';
 import { drillsOf } from '@/core/compose/drillsOf';
 import { findOption } from '@/core/compose/readBack';
 import { renderUi } from '@/design/testing/renderUi';
 import { database } from '@/server/database';
-import { today } from '@/server/clock';
 import { findStandingPlan, readClass } from '@/server/judging/classViews';
 import { readCatalog, readSchool } from '@/server/judging/schools';
-import { withThrowawayStudio } from '@/features/testing/studio';
+import { fillWithDemo, withThrowawayStudio } from '@/features/testing/studio';
 import { listSaid } from './said';
 import { PrintSheets } from './PrintSheets';
 
 withThrowawayStudio();
 
 function printDemo() {
-  seedDemo(database(), today());
+  fillWithDemo();
   const view = readClass(null)!;
   const plan = findStandingPlan(view);
   renderUi(

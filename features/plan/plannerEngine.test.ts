@@ -3,10 +3,7 @@ import type { WishesFile } from '@/core/files/classFile';
 import type { PlanFile } from '@/core/files/planFile';
 import type { PreparedClass } from '@/core/compose/prepared';
 import { done, refuse, type Outcome } from '@/server/result';
-import { seedDemo } from '@/demo/course';
-import { withThrowawayStudio } from '@/features/testing/studio';
-import { today } from '@/server/clock';
-import { database } from '@/server/database';
+import { fillWithDemo, withThrowawayStudio } from '@/features/testing/studio';
 import { findStandingPlan, readClass } from '@/server/judging/classViews';
 import type { ComposeAnswer, ComposeQuestion } from '@/workers/compose.worker';
 import { PlannerEngine, type PlannerState } from './plannerEngine';
@@ -20,7 +17,7 @@ interface Asked {
 }
 
 function open({ isKept = false }: { isKept?: boolean } = {}) {
-  seedDemo(database(), today());
+  fillWithDemo();
   const view = readClass(null)!;
   const plan = findStandingPlan(view);
   const asked: Asked[] = [];

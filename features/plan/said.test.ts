@@ -1,16 +1,14 @@
 import { database } from '@/server/database';
-import { today } from '@/server/clock';
 import { findStandingPlan, readClass } from '@/server/judging/classViews';
 import { readSchool } from '@/server/judging/schools';
 import { sayAt, watchAt } from '@/core/ladder/eyeWords';
-import { seedDemo } from '@/demo/course';
-import { withThrowawayStudio } from '@/features/testing/studio';
+import { fillWithDemo, withThrowawayStudio } from '@/features/testing/studio';
 import { listSaid } from './said';
 
 withThrowawayStudio();
 
 function openEvening() {
-  seedDemo(database(), today());
+  fillWithDemo();
   const view = readClass(null)!;
   const school = readSchool(database(), view.profile);
   const plan = findStandingPlan(view);

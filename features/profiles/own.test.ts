@@ -16,7 +16,6 @@ import { openCase } from '@/core/ladder/case';
 import { resolveBody } from '@/core/body/body';
 import { listCoursePeople } from '@/db/people';
 import { saveRung } from '@/db/personChanges';
-import { seedDemo } from '@/demo/course';
 import { changeBody, recordCheck } from '@/features/person/change';
 import { dropSetup, keepSetup } from '@/features/person/setups';
 import { findStandingPlan, readClass } from '@/server/judging/classViews';
@@ -28,7 +27,7 @@ import { bundleOf } from '@/server/running/floorBundle';
 import { keepEntry } from './change';
 import { readRungPage } from '@/features/ladders/rungPage';
 import { readSchool } from '@/server/judging/schools';
-import { must, recordForm, withThrowawayStudio } from '@/features/testing/studio';
+import { must, fillWithDemo, recordForm, withThrowawayStudio } from '@/features/testing/studio';
 import { begin } from '@/features/testing/floor';
 import { readPerson } from '@/server/judging/views';
 
@@ -63,7 +62,7 @@ describe('a drill of the teacher’s own', () => {
   const keep = () => must(keepEntry('drills', 'own-wall-press', ownDrill));
 
   it('is chosen for a plan, by the solver and at once', async () => {
-    seedDemo(database(), today());
+    fillWithDemo();
     keep();
     const view = readClass(null)!;
     expect(Object.keys(view.prepared.drills!)).toEqual(
@@ -88,7 +87,7 @@ describe('a drill of the teacher’s own', () => {
   }, 60_000);
 
   it('stands in an order of one’s own, and leaves it when it is gone', () => {
-    seedDemo(database(), today());
+    fillWithDemo();
     keep();
     const { prepared, wishes } = readClass(null)!;
     const order = [
@@ -105,7 +104,7 @@ describe('a drill of the teacher’s own', () => {
   });
 
   it('is closed to whom its columns or a sore place close it, like any other', () => {
-    seedDemo(database(), today());
+    fillWithDemo();
     must(keepEntry('drills', 'own-wall-press', { ...ownDrill, columns: ['mild'] }));
     const { prepared, course } = readClass(null)!;
     const closed = listCoursePeople(database(), course.id).filter(({ pains }) =>
@@ -123,7 +122,7 @@ describe('a drill of the teacher’s own', () => {
   });
 
   it('goes home, unless it stays in the room', () => {
-    seedDemo(database(), today());
+    fillWithDemo();
     keep();
     const [person] = listCoursePeople(database(), 1);
     const body = resolveBody(person!.body);
@@ -153,8 +152,8 @@ describe('a drill of the teacher’s own', () => {
   });
 
   it('is said on the floor, with its own words', () => {
-    const { uid } = begin((db, day) => {
-      seedDemo(db, day);
+    const { uid } = begin(() => {
+      fillWithDemo();
       keep();
     });
     const bundle = bundleOf(findClass(uid)!);
@@ -168,7 +167,7 @@ describe('a drill of the teacher’s own', () => {
 
 describe('what is measured of a person', () => {
   const someone = () => {
-    seedDemo(database(), today());
+    fillWithDemo();
     const [person] = listCoursePeople(database(), 1);
     return person;
   };
@@ -202,7 +201,7 @@ describe('a distance found by trying', () => {
       .options.find((one) => one.stage === stage)!;
 
   it('is on the card, in the plan, on the floor, at home and on the rung alike', () => {
-    seedDemo(database(), today());
+    fillWithDemo();
     const ready = readClass(null)!.prepared.people.flatMap(({ id, options }) =>
       options.flatMap(({ stage, variant, baseM }) =>
         stage !== undefined && variant === undefined && baseM !== undefined
@@ -235,7 +234,7 @@ describe('a distance found by trying', () => {
   });
 
   it('is a width, a height or a loop as well', () => {
-    seedDemo(database(), today());
+    fillWithDemo();
     const { id } = listCoursePeople(database(), 1)[0]!;
     must(keepSetup(id, { family: 'platform', values: { platformHeight: 0.09 }, note: '' }));
     must(keepSetup(id, { family: 'strap-forearm', values: { strapLoop: 0.9 }, note: '' }));
@@ -257,7 +256,7 @@ describe('a distance found by trying', () => {
     [{ family: 'hand-L', values: {}, note: '' }, /no set-up/],
     [{ family: 'cartwheel', values: { base: 0.6 }, note: '' }, /neither a shape/],
   ])('is refused where it cannot be: %j', (form, words) => {
-    seedDemo(database(), today());
+    fillWithDemo();
     const { id } = listCoursePeople(database(), 1)[0]!;
     const outcome = anybodysWords(keepSetup)(id, form);
     expect(outcome.ok).toBe(false);
@@ -265,7 +264,7 @@ describe('a distance found by trying', () => {
   });
 
   it('counts no more when the body was measured anew and no longer reaches', () => {
-    seedDemo(database(), today());
+    fillWithDemo();
     const { id } = listCoursePeople(database(), 1)[0]!;
     must(keepSetup(id, { family: 'hand-kick', values: { base: 1.9 }, note: '' }));
     must(changeBody(id, { height: '140', mass: '', forearmHands: '' as const, lengths: {} }));
@@ -284,7 +283,7 @@ function keysOf(value: unknown, at = ''): string[] {
 
 describe('what an assistant is sent', () => {
   it('has these names and no others', () => {
-    const { uid } = begin(seedDemo);
+    const { uid } = begin();
     const row = findClass(uid)!;
     const bundle = bundleOf(row);
     // Fields that nobody let out, wherever they turn up.
@@ -332,7 +331,7 @@ describe('what an assistant is sent', () => {
   });
 
   it('is not told how a figure came about', () => {
-    seedDemo(database(), today());
+    fillWithDemo();
     const { id } = listCoursePeople(database(), 1)[0]!;
     saveRung(database(), id, 'forearm-stand', 'FS10', today());
     must(keepSetup(id, { family: 'forearm-kick', values: { base: 0.46 }, note: 'sore on Monday' }));

@@ -1,8 +1,5 @@
 import { parse } from 'papaparse';
-import { seedDemo } from '@/demo/course';
-import { database } from '@/server/database';
-import { today } from '@/server/clock';
-import { addPerson, recordForm, withThrowawayStudio } from '@/features/testing/studio';
+import { addPerson, fillWithDemo, recordForm, withThrowawayStudio } from '@/features/testing/studio';
 import { recordCheck } from '@/features/person/change';
 import { readRight, rightCsv } from './right';
 
@@ -14,7 +11,7 @@ describe('was it right', () => {
   });
 
   it('counts every look of the made-up course once, and its decisions', () => {
-    seedDemo(database(), today());
+    fillWithDemo();
     const { told, people } = readRight(undefined)!;
     expect(people).toBeGreaterThan(10);
     expect(told.all.count).toBeGreaterThan(100);
@@ -25,7 +22,7 @@ describe('was it right', () => {
   });
 
   it('leaves out who is not in the course', () => {
-    seedDemo(database(), today());
+    fillWithDemo();
     const before = readRight(undefined)!.told.all.count;
     const stranger = addPerson('Somebody Else');
     recordCheck(stranger, recordForm());
@@ -33,7 +30,7 @@ describe('was it right', () => {
   });
 
   it('goes out as a table, and no cell of it says who', () => {
-    seedDemo(database(), today());
+    fillWithDemo();
     const { data } = parse<string[]>(rightCsv(readRight(undefined)!));
     expect(data[0]).toContain('expected');
     expect(data.length).toBeGreaterThan(10);

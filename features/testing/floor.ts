@@ -1,17 +1,15 @@
 /** A class of the demo on the floor, and taps for it, for the tests of the use cases. */
 import type { FloorAct, Tap } from '@/core/running/tap';
-import type { Day } from '@/core/units/day';
-import type { Db } from '@/db/open';
 import { listRecords } from '@/db/records';
 import { today } from '@/server/clock';
 import { database } from '@/server/database';
 import { bundleOf } from '@/server/running/floorBundle';
 import { beginClass, findClass, takeTaps, type Tapper } from '@/server/running/floor';
-import { must } from './studio';
+import { fillWithDemo, must } from './studio';
 
-/** @param fill brings people and a course, such as the demo */
-export function begin(fill: (db: Db, on: Day) => void) {
-  fill(database(), today());
+/** A class of the demo course that has just begun, or of what else the studio is filled with. */
+export function begin(fill: () => unknown = fillWithDemo) {
+  fill();
   const uid = must(beginClass(1));
   const row = findClass(uid)!;
   return { uid, row, people: bundleOf(row).members.map(({ id }) => id) };

@@ -1,5 +1,5 @@
 /** A throw-away studio for the tests of the use cases. */
-import { mkdtempSync, rmSync } from 'node:fs';
+import { copyFileSync, existsSync, mkdtempSync, renameSync, rmSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import type { RecordForm } from '@/server/files/recordForm';
@@ -7,7 +7,9 @@ import type { CareForm } from '@/features/person/careForm';
 import { studioFile } from '@/core/files/studioFile';
 import { today } from '@/server/clock';
 import { createCourse } from '@/features/courses/change';
-import { database } from '@/server/database';
+import type { Db } from '@/db/open';
+import { seedDemo } from '@/demo/course';
+import { closeDatabase, database, databaseFile } from '@/server/database';
 import { createPerson } from '@/features/people/change';
 import { forgetJudged } from '@/server/judging/forget';
 
@@ -31,6 +33,30 @@ export function withThrowawayStudio(): { readonly folder: () => string } {
     rmSync(folder, { recursive: true, force: true });
   });
   return { folder: () => folder };
+}
+
+/**
+ * Fills the throw-away studio with the demo course of today. Making it anew takes a second or more;
+ * whoever runs the tests makes it once and copies the file from then on.
+ */
+export function fillWithDemo(): Db {
+  const kept = process.env.LEVITAR_TEST_KEPT;
+  const made = kept === undefined ? null : path.join(kept, `demo-${today()}.sqlite`);
+  if (made !== null && existsSync(made)) {
+    closeDatabase();
+    for (const end of ['-wal', '-shm']) rmSync(databaseFile() + end, { force: true });
+    copyFileSync(made, databaseFile());
+    return database();
+  }
+  seedDemo(database(), today());
+  if (made !== null) {
+    // Two that are at it at once each write their own; the last one to be named stays.
+    const own = `${made}-${process.pid}`;
+    closeDatabase();
+    copyFileSync(databaseFile(), own);
+    renameSync(own, made);
+  }
+  return database();
 }
 
 /** The value of a change that must have worked. */

@@ -1,7 +1,6 @@
 /** Signing in at the desk, and whose taps are whose. */
 import { findTap } from '@/db/floor';
 import { listTaps } from '@/db/floor';
-import { seedDemo } from '@/demo/course';
 import { database } from '../database';
 import {
   deskRule,
@@ -126,7 +125,7 @@ describe('whose taps', () => {
     takeTaps(uid, { device, after: 0, taps }, tapper);
 
   it('takes none under the name of another device, from whoever', () => {
-    const { uid, row, people } = begin(seedDemo);
+    const { uid, row, people } = begin();
     const stop = tapsOf([{ kind: 'sign', person: people[0]!, sign: 'dizzy' as never }], 'desk-1');
     const [tap] = stop;
     const real = { ...tap, seq: 1 };
@@ -148,7 +147,7 @@ describe('whose taps', () => {
   });
 
   it('never says that a tap is kept whose number something else has', () => {
-    const { uid, row } = begin(seedDemo);
+    const { uid, row } = begin();
     const make = (seq: number, monoMs: number) => ({
       device: 'd',
       seq,

@@ -5,14 +5,12 @@ import path from 'node:path';
 import Database from 'better-sqlite3';
 import { lockFolder } from '@/db/folder';
 import { listPeople } from '@/db/people';
-import { seedDemo } from '@/demo/course';
-import { today } from '../clock';
 import { makeCopyNow } from '../copies/copies';
 import { closeDatabase, database, databaseFile } from '../database';
 import { isErasePending, retryErasing } from './erasing';
 import { beginClass } from '../running/floor';
 import { deletePerson } from '@/features/people/change';
-import { addPerson, must, withThrowawayStudio } from '@/features/testing/studio';
+import { addPerson, must, fillWithDemo, withThrowawayStudio } from '@/features/testing/studio';
 import { send, tapsOf } from '@/features/testing/floor';
 
 const studio = withThrowawayStudio();
@@ -47,7 +45,7 @@ it('waits for its turn while another window writes, and loses neither change', a
 });
 
 it('takes taps in while a copy is made', async () => {
-  seedDemo(database(), today());
+  fillWithDemo();
   const uid = must(beginClass(1));
   let isOver = false;
   const copying = makeCopyNow('hand').finally(() => (isOver = true));

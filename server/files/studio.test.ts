@@ -6,7 +6,6 @@ import { stageTable } from '@/core/catalog/stages';
 import { cautionIds, cautionOutcomes } from '@/core/catalog/cautions';
 import { verdictKinds } from '@/core/ladder/verdictKinds';
 import { addDays } from '@/core/units/day';
-import { seedDemo } from '@/demo/course';
 import { listCourses, listMeetings } from '@/db/courses';
 import { findPerson, listPeople } from '@/db/people';
 import { findProfile } from '@/db/profiles';
@@ -45,7 +44,7 @@ import {
   writeProfileFile,
 } from '@/features/profiles/read';
 import { readRungPage } from '@/features/ladders/rungPage';
-import { must, withThrowawayStudio } from '@/features/testing/studio';
+import { must, fillWithDemo, withThrowawayStudio } from '@/features/testing/studio';
 import { readCourse } from '../judging/views';
 
 withThrowawayStudio();
@@ -60,7 +59,7 @@ const form = (change: object = {}) => ({
   profile: 'prop-led',
   ...change,
 });
-const demo = () => seedDemo(database(), today());
+const demo = () => fillWithDemo();
 const idOf = (name: string) => listPeople(database()).find((person) => person.name === name)!.id;
 
 describe('courses and evenings', () => {

@@ -1,7 +1,6 @@
 import { parse } from 'papaparse';
 import type { StudioFile } from '@/core/files/studioFile';
 import type { FloorAct } from '@/core/running/tap';
-import { seedDemo } from '@/demo/course';
 import { listPeople } from '@/db/people';
 import { listRecords } from '@/db/records';
 import { today } from '../clock';
@@ -14,6 +13,7 @@ import { takeStudioFile, writeStudioFile } from './studioFile';
 import {
   addPerson,
   must,
+  fillWithDemo,
   plainStudio,
   readStudio,
   withThrowawayStudio,
@@ -50,7 +50,7 @@ function runAClass(): void {
 
 describe('everything as one file', () => {
   it('comes out of an empty studio as it went in, classes and their taps included', async () => {
-    seedDemo(database(), today());
+    fillWithDemo();
     runAClass();
     const before = write();
     const people = listPeople(database()).length;
@@ -71,7 +71,7 @@ describe('everything as one file', () => {
   });
 
   it('changes nothing while it is only looked at, and adds nothing that is here already', () => {
-    seedDemo(database(), today());
+    fillWithDemo();
     const text = write();
     const look = must(takeStudioFile(text, false));
     expect(look).toMatchObject({ peopleNew: 0, recordsNew: 0, coursesNew: 0 });
@@ -81,7 +81,7 @@ describe('everything as one file', () => {
   });
 
   it('unites what restricts, adds what was seen elsewhere, and brings nobody back', async () => {
-    seedDemo(database(), today());
+    fillWithDemo();
     const file = readStudio(write());
     const known = file.people[0]!;
     const removed = file.people[1]!;
@@ -110,7 +110,7 @@ describe('everything as one file', () => {
   });
 
   it('refuses what is broken with its line, and stores nothing of it', () => {
-    seedDemo(database(), today());
+    fillWithDemo();
     const text = write();
     const told = (changed: string) => {
       const outcome = takeStudioFile(changed, true);
@@ -134,7 +134,7 @@ describe('everything as one file', () => {
 
 describe('records as a table', () => {
   it('come in again elsewhere exactly as they went out', () => {
-    seedDemo(database(), today());
+    fillWithDemo();
     const out = [...recordsCsv()].join('');
     const before = plainStudio(write()).people.map(({ uid, records }) => [uid, records]);
     const people = readStudio(write());

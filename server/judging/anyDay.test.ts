@@ -9,7 +9,6 @@ import { tapId } from '@/core/running/taps';
 import { seededRandom } from '@/core/random';
 import { listClassRecords, listFloorClasses, listTaps } from '@/db/floor';
 import { listPeople } from '@/db/people';
-import { seedDemo } from '@/demo/course';
 import { noteSign } from '@/features/person/careChanges';
 import { changeCare, recordCheck } from '@/features/person/change';
 import { readClass } from './classViews';
@@ -29,6 +28,7 @@ import { takeStudioFile, writeStudioFile } from '../files/studioFile';
 import {
   careOf,
   must,
+  fillWithDemo,
   plainStudio,
   recordForm,
   withThrowawayStudio,
@@ -130,7 +130,7 @@ async function runStudio(seed: number): Promise<void> {
     },
   ];
 
-  seedDemo(database(), today());
+  fillWithDemo();
   uid = must(beginClass(1));
   for (let step = 0; step < 110; step += 1) {
     made += 1;

@@ -18,10 +18,9 @@ import {
 } from '@/db/personChanges';
 import { addRecord, removeRecord } from '@/db/records';
 import { addSetup, removeSetup } from '@/db/setups';
-import { seedDemo } from '@/demo/course';
-import { withThrowawayStudio } from '@/features/testing/studio';
+import { fillWithDemo, withThrowawayStudio } from '@/features/testing/studio';
+import { databaseFile } from '../database';
 import { today } from '../clock';
-import { database, databaseFile } from '../database';
 import { readCase } from './cases';
 import { findStandingPlan, readClass } from './classViews';
 import { judgePerson } from './judgement';
@@ -139,8 +138,7 @@ function changes(db: Db): readonly (readonly [string, () => void])[] {
 }
 
 it('judges anew after every change, and says what judging from nothing says', () => {
-  const db = database();
-  db.transaction((tx) => seedDemo(tx, today()));
+  const db = fillWithDemo();
   expect(look(db)).toBe(lookAnew());
   for (const [name, change] of changes(db)) {
     look(db);
@@ -150,8 +148,7 @@ it('judges anew after every change, and says what judging from nothing says', ()
 });
 
 it('remembers nothing of a transaction that was taken back, by whichever handle it was read', () => {
-  const db = database();
-  db.transaction((tx) => seedDemo(tx, today()));
+  const db = fillWithDemo();
   look(db);
   const takenBack = new Error('taken back');
   expect(() =>
@@ -170,8 +167,7 @@ it('remembers nothing of a transaction that was taken back, by whichever handle 
 });
 
 it('judges nobody again while nothing changed, and only whom a change is about', () => {
-  const db = database();
-  db.transaction((tx) => seedDemo(tx, today()));
+  const db = fillWithDemo();
   const context = { school: readSchool(db, 'prop-led'), day: today(), pieces: listPieces(db, 1) };
   const caseOf = (id: number) => readCase(db, findPerson(db, id)!, context);
   const [one, other] = [caseOf(who), caseOf(4)];
@@ -182,8 +178,7 @@ it('judges nobody again while nothing changed, and only whom a change is about',
 });
 
 it('prepares a class and its quick plan once, and again when somebody in it changes', () => {
-  const db = database();
-  db.transaction((tx) => seedDemo(tx, today()));
+  const db = fillWithDemo();
   const first = readClass(1)!;
   const plan = findStandingPlan({ ...first, kept: null });
   expect(readClass(1)!.prepared).toBe(first.prepared);

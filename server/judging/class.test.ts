@@ -9,7 +9,6 @@ import { traceReserves } from '@/core/compose/curve';
 import { beforeOf, findOption } from '@/core/compose/readBack';
 import { checkPlan } from '@/core/testing/checkPlan';
 import { toWishes } from '@/core/files/toWishes';
-import { seedDemo } from '@/demo/course';
 import { listPieces } from '@/db/cupboards';
 import { listCoursePeople } from '@/db/people';
 import { saveCare, saveRung, saveScreened } from '@/db/personChanges';
@@ -24,7 +23,13 @@ import { changeCupboard, changeRoom, dropOwnPiece, keepOwnPiece } from '@/featur
 import { findRoom } from './rooms';
 import { readRoomView } from '@/features/room/read';
 import { readSchool } from './schools';
-import { addCourse, must, recordForm, withThrowawayStudio } from '@/features/testing/studio';
+import {
+  addCourse,
+  must,
+  fillWithDemo,
+  recordForm,
+  withThrowawayStudio,
+} from '@/features/testing/studio';
 import { recordCheck } from '@/features/person/change';
 
 withThrowawayStudio();
@@ -34,7 +39,7 @@ beforeAll(async () => {
 });
 
 function openDemo(): ClassView {
-  seedDemo(database(), today());
+  fillWithDemo();
   return readClass(null)!;
 }
 

@@ -1,5 +1,5 @@
 /** Which evening is the next one. */
-import { comingThursday, seedDemo } from '@/demo/course';
+import { comingThursday } from '@/demo/course';
 import { begin, send, tapsOf } from '@/features/testing/floor';
 import { must, withThrowawayStudio } from '@/features/testing/studio';
 import { beginClass } from '../running/floor';
@@ -19,7 +19,7 @@ afterEach(() => {
 });
 
 it('is tonight until tonight has ended, and the one after it from then on', () => {
-  const { uid } = begin(seedDemo);
+  const { uid } = begin();
   expect(readClass(1)!.meeting.date).toBe(today());
   send(uid, tapsOf([{ kind: 'end' }]));
   const next = readClass(1)!.meeting;

@@ -1,7 +1,6 @@
 /** After a class: review, practice at home, the weeks. */
 import ICAL from 'ical.js';
 import type { FloorAct } from '@/core/running/tap';
-import { seedDemo } from '@/demo/course';
 import { listPeople } from '@/db/people';
 import { database } from '../database';
 import { addDays } from '@/core/units/day';
@@ -22,7 +21,7 @@ withThrowawayStudio();
 
 describe('afterwards', () => {
   it('goes through the evening person by person, agreed or not, and can be taken up again', () => {
-    const { uid, people } = begin(seedDemo);
+    const { uid, people } = begin();
     send(uid, tapsOf([...hold([people[0]!]), { kind: 'end' }]));
     const view = readReview(uid)!;
     const [first, second] = view.people;
@@ -48,14 +47,14 @@ describe('afterwards', () => {
   });
 
   it('is found by its place in the header once the class has ended, and not while it runs', () => {
-    const { uid, people } = begin(seedDemo);
+    const { uid, people } = begin();
     expect(findLastClass()).toBeNull();
     send(uid, tapsOf([...hold([people[0]!]), { kind: 'end' }]));
     expect(findLastClass()).toBe(uid);
   });
 
   it('agrees with everybody who is no exception at once, as it was shown, and not otherwise', () => {
-    const { uid, people } = begin(seedDemo);
+    const { uid, people } = begin();
     send(uid, tapsOf([{ kind: 'halt', person: people[0]! }, { kind: 'end' }]));
     const view = readReview(uid)!;
     const stopped = view.people.find(({ id }) => String(id) === people[0])!;
@@ -85,7 +84,7 @@ describe('afterwards', () => {
   });
 
   it('says what was seen several times once, and a stop with its word as one stop', () => {
-    const { uid, people } = begin(seedDemo);
+    const { uid, people } = begin();
     const [person] = people;
     const kick: FloorAct = {
       kind: 'try',
@@ -118,7 +117,7 @@ describe('afterwards', () => {
   });
 
   it('sends a practice home as text and as a calendar that a strict reader opens', () => {
-    begin(seedDemo);
+    begin();
     for (const { id } of listPeople(database())) {
       const view = readHome(id)!;
       const text = writeHomeText(view);
@@ -150,7 +149,7 @@ describe('afterwards', () => {
     [3, 3, 3],
     [7, null, 14],
   ])('practises %s days of seven (next evening in %s days)', (days, evening, count) => {
-    begin(seedDemo);
+    begin();
     const view = readHome(listPeople(database())[0]!.id)!;
     const [item] = view.practice.items;
     const evenings = evening === null ? [] : [addDays(view.today, evening)];
@@ -167,7 +166,7 @@ describe('afterwards', () => {
   });
 
   it('looks back over the weeks, every chart with its figures', () => {
-    begin(seedDemo);
+    begin();
     const record = readCourseRecord(1, undefined)!;
     expect(record.weeks.length).toBeGreaterThan(2);
     expect(record.weeks.every(({ came, of }) => came <= of)).toBe(true);

@@ -8,7 +8,6 @@ import { listAttendance, listMeetings } from '@/db/courses';
 import { listAttempts, listTaps, listUpsideTime } from '@/db/floor';
 import { careOf, findPerson } from '@/db/people';
 import { listRecords } from '@/db/records';
-import { seedDemo } from '@/demo/course';
 import { notePainGone } from '@/features/person/change';
 import { keepPlan } from '@/features/plan/change';
 import { findStandingPlan, readClass } from '../judging/classViews';
@@ -19,7 +18,7 @@ import { deletePerson } from '@/features/people/change';
 import { readFloorDays } from '@/features/record/read';
 import { readReview } from '@/features/review/review';
 import { run } from '../run';
-import { must, withThrowawayStudio } from '@/features/testing/studio';
+import { must, fillWithDemo, withThrowawayStudio } from '@/features/testing/studio';
 import { begin, tapsOf, send, hold, recordsToday, teacherTaps } from '@/features/testing/floor';
 
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }));
@@ -29,7 +28,7 @@ withThrowawayStudio();
 
 describe('a class on the floor', () => {
   it('is begun once a day, and writes what was held into the record as it happens', () => {
-    const { uid, people } = begin(seedDemo);
+    const { uid, people } = begin();
     expect(must(beginClass(1))).toBe(uid);
     const [a, b] = people;
     const answer = send(uid, tapsOf(hold([a!, b!])));
@@ -40,7 +39,7 @@ describe('a class on the floor', () => {
   });
 
   it('keeps a delivery that comes twice once, refuses one with a gap before it, and hands it on', () => {
-    const { uid, row, people } = begin(seedDemo);
+    const { uid, row, people } = begin();
     const taps = tapsOf([
       ...hold(people.slice(0, 2)),
       { kind: 'segment', index: 4, roundsDone: 0 },
@@ -64,7 +63,7 @@ describe('a class on the floor', () => {
   });
 
   it('takes a record back with its tap, and leaves those of other days alone', () => {
-    const { uid, people } = begin(seedDemo);
+    const { uid, people } = begin();
     const before = listRecords(database(), [Number(people[0])]).length;
     send(uid, tapsOf(hold(people.slice(0, 1))));
     expect(listRecords(database(), [Number(people[0])])).toHaveLength(before + 1);
@@ -73,7 +72,7 @@ describe('a class on the floor', () => {
   });
 
   it('keeps a place for what cannot be read, so that the queue never sticks', () => {
-    const { uid, row } = begin(seedDemo);
+    const { uid, row } = begin();
     const [good] = tapsOf([{ kind: 'segment', index: 2, roundsDone: 0 }]);
     const answer = send(uid, [
       good,
@@ -90,7 +89,7 @@ describe('a class on the floor', () => {
   });
 
   it('closes what loads a sore place and everything after a sign, from that moment on', () => {
-    const { uid, people } = begin(seedDemo);
+    const { uid, people } = begin();
     const [sore, signed] = people;
     send(uid, tapsOf([{ kind: 'sore', person: sore!, place: 'shoulder' }]));
     send(uid, tapsOf([{ kind: 'sign', person: signed!, sign: 'ringing' }]));
@@ -117,7 +116,7 @@ describe('a class on the floor', () => {
   });
 
   it('counts tries, and says who came once it has ended', () => {
-    const { uid, people } = begin(seedDemo);
+    const { uid, people } = begin();
     const kick: FloorAct = {
       kind: 'try',
       person: people[0]!,
@@ -162,7 +161,7 @@ describe('a class on the floor', () => {
   });
 
   it('forgets a deleted person in every tap and bundle, also on the disk', async () => {
-    const { uid, people } = begin(seedDemo);
+    const { uid, people } = begin();
     send(uid, tapsOf(hold([people[0]!, people[1]!])));
     send(uid, tapsOf([{ kind: 'sore', person: people[0]!, place: 'wrist' }]));
     const { name } = findPerson(database(), Number(people[0]))!;
@@ -185,7 +184,7 @@ describe('a class on the floor', () => {
 });
 
 it('says that the disk is full, keeps nothing of it, and stays readable', async () => {
-  const { uid, people } = begin(seedDemo);
+  const { uid, people } = begin();
   const pages = database().all<{ page_count: number }>('PRAGMA page_count')[0]!.page_count;
   database().run(`PRAGMA max_page_count = ${pages}`);
   const acts = Array.from({ length: 400 }, (): FloorAct => ({ kind: 'halt', person: people[0]! }));
@@ -206,7 +205,7 @@ it('says that the disk is full, keeps nothing of it, and stays readable', async 
 });
 
 it('who was planned away and did not come was away, and who came all the same was there', () => {
-  seedDemo(database(), today());
+  fillWithDemo();
   const view = readClass(1)!;
   const [a = '', b = ''] = view.members.map(({ id }) => id);
   const wishes = { ...view.wishes, absent: [a, b] };
@@ -229,7 +228,7 @@ it('who was planned away and did not come was away, and who came all the same wa
 });
 
 it('a hold goes on for the others when somebody in it was deleted meanwhile', async () => {
-  const { uid, people } = begin(seedDemo);
+  const { uid, people } = begin();
   const [a, b] = people;
   const taps = tapsOf([
     {

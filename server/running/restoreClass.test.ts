@@ -2,7 +2,6 @@
 import { getSettings, listCourses } from '@/db/courses';
 import { listAttempts, listTaps } from '@/db/floor';
 import { listRecords } from '@/db/records';
-import { seedDemo } from '@/demo/course';
 import { makeCopyNow } from '../copies/copies';
 import { restoreCopy } from '../copies/restore';
 import { database } from '../database';
@@ -25,7 +24,7 @@ withThrowawayStudio();
 const back = async (name: string) => must(await restoreCopy({ name, passphrase: '' }));
 
 it('keeps every tap of today’s class, its record, and the row that a tablet goes on with', async () => {
-  const { uid, people } = begin(seedDemo);
+  const { uid, people } = begin();
   const [a, b, c] = people;
   send(uid, tapsOf(hold([a!, b!])));
   const eraBefore = getSettings(database()).era;
@@ -53,7 +52,7 @@ it('keeps every tap of today’s class, its record, and the row that a tablet go
 
 it('keeps a class whose course the copy does not know yet, or knows under another number', async () => {
   const empty = await makeCopyNow('hand');
-  const { uid, people } = begin(seedDemo);
+  const { uid, people } = begin();
   send(uid, tapsOf(hold([people[0]!])));
   await back(empty);
   const row = findClass(uid)!;
@@ -64,7 +63,7 @@ it('keeps a class whose course the copy does not know yet, or knows under anothe
 });
 
 it('never gives the number of a device that was put out to another one', async () => {
-  begin(seedDemo);
+  begin();
   const join = async (name: string) => {
     const { code } = must(await createPairing('assistant'));
     return findDeviceBy(must(joinDevice({ code, name })).token)!.id;
