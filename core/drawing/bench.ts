@@ -11,7 +11,7 @@ import { getShape } from '../shapes/registry';
 import type { Placed, Rest, WallFace } from '../shapes/shape';
 import { getDials } from '../shapes/values';
 import { formatLength, type LengthUnits } from '../units/length';
-import { groundBody, hatchedBox, hatchStrip } from './dimensions';
+import { groundBody, hatchedBox, wallFace } from './dimensions';
 import { drawFigure, extentOf, type Facing } from './figure/figure';
 import { line, makeFrame, rounded, textWidth, type Frame, type Scene, type Shape } from './scene';
 import { drawShapeDimensions } from './shapeDimensions';
@@ -179,11 +179,7 @@ export function drawBench(input: BenchInput, options: BenchOptions): BenchScene 
 
 function drawWall(frame: Frame, highM: number, wall: WallFace | undefined): Shape[] {
   if (wall === undefined) return [];
-  const [top, bottom, x] = [frame.y(highM), frame.y(0), frame.x(wall.x)];
-  return [
-    ...hatchStrip(wall.side === 1 ? x : x - sizes.hatchPx, top, bottom, sizes.hatchPx),
-    line('wall', x, top, x, bottom),
-  ];
+  return wallFace(frame.x(wall.x), wall.side, frame.y(highM), frame.y(0), sizes.hatchPx);
 }
 
 /** Marks counted from a wall on the left, out into the room. */

@@ -129,6 +129,29 @@ export function hatchStrip(x: number, top: number, bottom: number, widthPx: numb
   return shapes;
 }
 
+/** How far behind its face a wall hides what is drawn, beyond the hatching: heels have flesh. */
+const solidPx = 14;
+
+/**
+ * A wall seen from the side: its face, and the hatching behind it.
+ *
+ * @param side 1 where it stands to the right of whoever is drawn
+ */
+export function wallFace(
+  x: number,
+  side: 1 | -1,
+  top: number,
+  floor: number,
+  hatchPx: number,
+): Shape[] {
+  const bodyPx = hatchPx + solidPx;
+  return [
+    rectangle('wallBody', side === 1 ? x : x - bodyPx, top, bodyPx, floor - top),
+    ...hatchStrip(side === 1 ? x : x - hatchPx, top, floor, hatchPx),
+    line('wall', x, top, x, floor),
+  ];
+}
+
 /** The floor is solid too: what a heavy build would push through it stays out of sight. */
 export function groundBody(widthPx: number, floorPx: number): Shape {
   return rectangle('wallBody', 0, floorPx, widthPx, 14);

@@ -6,7 +6,7 @@ import { formatFigure, formatLength, type LengthUnits } from '../units/length';
 import {
   hatchedBox,
   groundBody,
-  hatchStrip,
+  wallFace,
   levelDimension,
   levelExtent,
   uprightDimension,
@@ -130,8 +130,7 @@ export function drawForearmKick(
     ...drawPads(frame, setup, figure),
     ...drawFigure('figure', frame, body, figure),
     drawStrapBand(frame, body, figure),
-    ...hatchStrip(wallPx, frame.y(topM), floorPx, sizes.wallHatchPx),
-    line('wall', wallPx, frame.y(topM), wallPx, floorPx),
+    ...wallFace(wallPx, 1, frame.y(topM), floorPx, sizes.wallHatchPx),
     groundBody(wallPx + sizes.wallHatchPx, floorPx),
     line('floor', sizes.marginPx / 2, floorPx, wallPx + sizes.wallHatchPx, floorPx),
     ...drawTape(frame, Math.floor((wallPx - sizes.marginPx) / pxPerM / 0.05) * 0.05, units),

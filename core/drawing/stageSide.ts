@@ -12,7 +12,7 @@ import type { SetupInput, SetupResult } from '../setups/setup';
 import { formatLength, type LengthUnits } from '../units/length';
 import { beyondSentences, poseShape, withAround, type PosedShape } from '../shapes/posed';
 import { drawChair } from './chair';
-import { groundBody, hatchedBox, hatchStrip } from './dimensions';
+import { groundBody, hatchedBox, wallFace } from './dimensions';
 import { drawForearmKick, type ElevationOptions } from './elevation';
 import { drawFigure, extentOf } from './figure/figure';
 import { line, makeFrame, rounded, type Scene } from './scene';
@@ -141,15 +141,7 @@ function drawPosed(
       ...(posed ? drawFigure('figure', frame, body, posed.joints, facing) : []),
       ...(wall === undefined
         ? []
-        : [
-            ...hatchStrip(
-              isWallLeft ? wallPx - sizes.wallHatchPx : wallPx,
-              frame.y(topM),
-              floorPx,
-              sizes.wallHatchPx,
-            ),
-            line('wall', wallPx, frame.y(topM), wallPx, floorPx),
-          ]),
+        : wallFace(wallPx, wall.side, frame.y(topM), floorPx, sizes.wallHatchPx)),
       groundBody(rightPx + sizes.wallHatchPx, floorPx),
       line('floor', sizes.marginPx / 2, floorPx, rightPx + sizes.wallHatchPx, floorPx),
       ...(wall === undefined || isWallLeft || detail === 'picture'

@@ -7,7 +7,7 @@ import type { Still } from '../shapes/shape';
 import { getStill, type StillId } from '../shapes/stills';
 import type { LengthUnits } from '../units/length';
 import { drawChair } from './chair';
-import { groundBody, hatchedBox, hatchStrip } from './dimensions';
+import { groundBody, hatchedBox, wallFace } from './dimensions';
 import { drawFigure } from './figure/figure';
 import { line, makeFrame, rounded, type Scene } from './scene';
 import { countLevels, drawShapeDimensions } from './shapeDimensions';
@@ -90,17 +90,7 @@ export function drawStillPosed(
           ),
         ),
       ...drawFigure('figure', frame, body, joints, posed.isOnBack ? -1 : 1),
-      ...(wall
-        ? [
-            ...hatchStrip(
-              wall.side === 1 ? wallPx : wallPx - sizes.hatchPx,
-              sizes.topPx,
-              floorPx,
-              sizes.hatchPx,
-            ),
-            line('wall', wallPx, sizes.topPx, wallPx, floorPx),
-          ]
-        : []),
+      ...(wall ? wallFace(wallPx, wall.side, sizes.topPx, floorPx, sizes.hatchPx) : []),
       groundBody(options.widthPx, floorPx),
       line('floor', 0, floorPx, options.widthPx, floorPx),
       ...(wall?.side === 1 && options.isPlain !== true

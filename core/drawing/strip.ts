@@ -2,7 +2,7 @@
 import { resolveBody, type Body } from '../body/body';
 import type { FigureJoints } from '../posture/joints';
 import { drawChair } from './chair';
-import { groundBody, hatchedBox, hatchStrip } from './dimensions';
+import { groundBody, hatchedBox, wallFace } from './dimensions';
 import { drawFigure, extentOf, type Extent } from './figure/figure';
 import { drawHelper, placeHelper, type Helper } from './helper';
 import { rememberFor } from '../units/remember';
@@ -96,17 +96,7 @@ export function drawFrame(
     ...drawInHands(frame, more.inHands, joints),
     ...drawFigure('figure', frame, atlasBody, joints, isOnBack ? -1 : 1),
     ...helper.hands,
-    ...(wall === undefined
-      ? []
-      : [
-          ...hatchStrip(
-            wall.side === 1 ? wallX : wallX - sizes.hatchPx,
-            frame.y(topM),
-            floorY,
-            sizes.hatchPx,
-          ),
-          line('wall', wallX, frame.y(topM), wallX, floorY),
-        ]),
+    ...(wall === undefined ? [] : wallFace(wallX, wall.side, frame.y(topM), floorY, sizes.hatchPx)),
   ];
 }
 
