@@ -6,6 +6,7 @@
  */
 import { specOf, type PieceCount } from '../../catalog/pieces';
 import type { Stack } from '../../pieces/stack';
+import { fingersM } from '../../shapes/still/shoulderRest';
 import { tolerance } from '../../tolerance';
 import { cm, measuring, type Setup } from '../setup';
 import { adviseStack } from '../stackAdvice';
@@ -18,8 +19,6 @@ const rules = {
   furthestOutM: 0.3,
   /** Of their depth, what lies across the low block has at least so much on it. */
   leastOverlap: 0.5,
-  /** Behind the low block, for the fingers that go round it. */
-  fingersM: 0.03,
   /** The blade tips lie this share of height beyond the shoulder line. */
   bladeShare: 0.09,
 } as const;
@@ -82,7 +81,7 @@ function carryAcross(stack: Stack, outM: number, pieces: readonly PieceCount[]):
   const nearM = depthM * (1 - rules.leastOverlap);
   if (outM <= nearM + tolerance.lengthM) return alone;
   const columnM = specOf(low).widthM;
-  const farM = columnM + rules.fingersM;
+  const farM = columnM + fingersM;
   // What would tip is no stack, whatever its height.
   const refused = (caution: string): Carried => ({
     stack: { ...stack, found: false, heightM: null, layers: [] },

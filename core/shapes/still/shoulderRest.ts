@@ -11,7 +11,7 @@ const lowBlock = { widthM: 0.23, highM: 0.1 } as const;
 /** How deep the blocks across it are that carry the upper back. */
 const pairM = 0.15;
 /** Behind the low block, for fingers that go round it, where a second one stands at the wall. */
-const fingersM = 0.03;
+export const fingersM = 0.03;
 /** Half-way between the shoulder line and the tips of the blades, as a share of height. */
 const betweenShare = 0.045;
 
