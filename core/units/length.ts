@@ -126,3 +126,21 @@ export function formatHeight(metres: number, units: LengthUnits): string {
   const inches = Math.round(metres / metresPerInch);
   return `${Math.floor(inches / inchesPerFoot)}′ ${inches % inchesPerFoot}″`;
 }
+
+const lengthsInWords = /(\d+(?:[.,]\d+)?)( to | or |–|-)?(\d+(?:[.,]\d+)?)? cm\b/g;
+
+/**
+ * A sentence of a set-up for a tape in the studio's units: set-ups speak in centimetres, and every
+ * length in what they say, `3 to 7 cm` too, is said anew for who measures in inches.
+ */
+export function sayIn(sentence: string, units: LengthUnits): string {
+  if (units === 'cm') return sentence;
+  const figure = (text: string) => formatFigure(toNumber(text) / 100, units);
+  return sentence.replace(
+    lengthsInWords,
+    (_, low: string, between: string | undefined, high: string | undefined) =>
+      between === undefined || high === undefined
+        ? `${figure(`${low}${high ?? ''}`)} in`
+        : `${figure(low)}${between}${figure(high)} in`,
+  );
+}

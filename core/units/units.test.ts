@@ -2,7 +2,14 @@ import fc from 'fast-check';
 import { comingMeeting } from './course';
 import { addDays, daysBetween, dayNumber, findDayNumber, sayDay } from './day';
 import { formatAlong, formatStretch, sayTooLow } from './along';
-import { formatFigure, formatHeight, formatLength, parseHeight, parseLength } from './length';
+import {
+  formatFigure,
+  formatHeight,
+  formatLength,
+  parseHeight,
+  parseLength,
+  sayIn,
+} from './length';
 
 describe('typed lengths', () => {
   it.each([
@@ -39,6 +46,20 @@ describe('typed lengths', () => {
       expect(parseHeight(text, 'cm')).toBeNull();
     },
   );
+
+  it.each([
+    ['one hand + 5 cm', 'one hand + 2 in'],
+    [
+      '3 to 7 cm, so that the hands can wrap round it',
+      '1¼ to 2¾ in, so that the hands can wrap round it',
+    ],
+    ['a loop of 104 cm with a tail of 20 cm', 'a loop of 41 in with a tail of 7¾ in'],
+    ['26 cm or nearer, or 12.5 cm', '10¼ in or nearer, or 5 in'],
+    ['about 25°, 80 % of height', 'about 25°, 80 % of height'],
+  ])('says %s to a tape in inches', (sentence, inInches) => {
+    expect(sayIn(sentence, 'in')).toBe(inInches);
+    expect(sayIn(sentence, 'cm')).toBe(sentence);
+  });
 
   it('reads a bare number in the teacher’s own units', () => {
     expect(parseLength('10', 'cm')).toBeCloseTo(0.1, 10);

@@ -15,7 +15,7 @@ import type { ShapeId } from '@/core/shapes/postures';
 import { beyondSentences } from '@/core/shapes/posed';
 import { getDials } from '@/core/shapes/values';
 import { stillIds, stillTable, type StillId } from '@/core/shapes/stills';
-import { formatHeight, type LengthUnits } from '@/core/units/length';
+import { formatHeight, sayIn, type LengthUnits } from '@/core/units/length';
 import type { BenchView } from '@/server/judging/views';
 import { SceneView } from '@/design/drawing/SceneView';
 import { showProblem, showSaved } from '@/design/notices';
@@ -87,7 +87,10 @@ export function BenchScreen({ view, start }: BenchScreenProps) {
     loads === null
       ? []
       : listFigures(loads, describeInputs(body, state.family, values, units), units, body);
-  const notes = loads === null ? [] : [...loads.notes, ...beyondSentences(loads)];
+  const notes =
+    loads === null
+      ? []
+      : [...loads.notes, ...beyondSentences(loads)].map((note) => sayIn(note, units));
   const label = `${person?.name ?? 'Somebody'}: ${getShape(state.family).label}`;
 
   const copy = async () => {
@@ -149,7 +152,7 @@ export function BenchScreen({ view, start }: BenchScreenProps) {
       <div>
         {problem !== null && (
           <p role="alert" className={classes.problem}>
-            {problem}
+            {sayIn(problem, units)}
             {scene && ' The drawing stays at the last possible place.'}
           </p>
         )}
@@ -209,7 +212,7 @@ export function BenchScreen({ view, start }: BenchScreenProps) {
         ))}
         <p className={classes.hint}>
           Estimates of a simple model on average proportions. Drag the round marks, or focus one and
-          use the arrow keys; shift moves 5 cm.
+          use the arrow keys; shift moves {sayIn('5 cm', units)}.
         </p>
         {person && (
           <SavedSetups
@@ -238,7 +241,7 @@ export function BenchScreen({ view, start }: BenchScreenProps) {
       )}
       <div className={classes.wide}>
         <div>
-          <LoadLadder body={settledBody} />
+          <LoadLadder body={settledBody} units={units} />
           <RecipePanel
             key={state.family}
             input={settledInput}

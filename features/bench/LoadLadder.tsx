@@ -4,11 +4,12 @@ import { SegmentedControl, VisuallyHidden } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import { Bar, BarChart, Cell, LabelList, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import type { Body } from '@/core/body/body';
+import { sayIn, type LengthUnits } from '@/core/units/length';
 import { ladderLoads, type LoadLadder as Ladder } from '@/core/shapes/ladderLoads';
 import classes from './bench.module.css';
 
 /** Weight on the arms along a ladder, jumps flagged, with a step that would go between. */
-export function LoadLadder({ body }: { readonly body: Body }) {
+export function LoadLadder({ body, units }: { readonly body: Body; readonly units: LengthUnits }) {
   const [ladder, setLadder] = useState<Ladder>('forearms');
   const steps = useMemo(() => ladderLoads(body, ladder), [body, ladder]);
   const rows = steps.map((step) => ({
@@ -79,7 +80,10 @@ export function LoadLadder({ body }: { readonly body: Body }) {
           .map(({ label, jump }) => (
             <li key={label}>
               <strong>{label}</strong> asks {Math.round(jump!.points)} points more than the stage
-              before. {jump!.between ? `Between: ${jump!.between}.` : 'No step between was found.'}
+              before.{' '}
+              {jump!.between
+                ? `Between: ${sayIn(jump!.between, units)}.`
+                : 'No step between was found.'}
             </li>
           ))}
       </ul>

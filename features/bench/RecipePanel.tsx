@@ -12,7 +12,7 @@ import type { ShapeId } from '@/core/shapes/postures';
 import { getSetup, setupIds, type SetupId } from '@/core/setups/registry';
 import type { SetupInput } from '@/core/setups/setup';
 import { getShape } from '@/core/shapes/registry';
-import { formatFigure, formatLength, type LengthUnits } from '@/core/units/length';
+import { formatFigure, formatLength, sayIn, type LengthUnits } from '@/core/units/length';
 import type { BenchPerson } from '@/server/judging/views';
 import { SceneView } from '@/design/drawing/SceneView';
 import { KeepDistance } from './KeepDistance';
@@ -103,7 +103,7 @@ export function RecipePanel({ input, family, person, units }: RecipePanelProps) 
                 </span>
                 <details className={classes.hint}>
                   <summary>Why?</summary>
-                  {distance.why}.{' '}
+                  {sayIn(distance.why, units)}.{' '}
                   {distance.drivers.length > 0 &&
                     `Inputs: ${distance.drivers
                       .slice(0, 4)
@@ -138,7 +138,7 @@ export function RecipePanel({ input, family, person, units }: RecipePanelProps) 
       )}
       {[...result.cautions, ...result.notes].map((sentence) => (
         <p key={sentence} className={classes.note}>
-          {sentence}
+          {sayIn(sentence, units)}
         </p>
       ))}
       {person && (

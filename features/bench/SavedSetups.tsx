@@ -6,7 +6,7 @@ import { useState, useTransition } from 'react';
 import type { ShapeId } from '@/core/shapes/postures';
 import type { DialValues } from '@/core/shapes/dials';
 import { getDials } from '@/core/shapes/values';
-import { formatLength, type LengthUnits } from '@/core/units/length';
+import { formatLength, sayIn, type LengthUnits } from '@/core/units/length';
 import { keepSetupAction } from '@/features/person/actions';
 import type { BenchPerson } from '@/server/judging/views';
 import { sayDay } from '@/core/units/day';
@@ -51,7 +51,7 @@ export function SavedSetups({ person, family, values, units, onUse }: SavedSetup
     <section className={`${classes.saved} no-print`} aria-label="Set-ups by experience">
       <TextInput
         label={`Keep this for ${person.name}`}
-        placeholder="5 cm closer felt better"
+        placeholder={`${sayIn('5 cm', units)} closer felt better`}
         maxLength={300}
         value={note}
         onChange={(event) => setNote(event.currentTarget.value)}

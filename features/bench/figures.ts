@@ -4,7 +4,7 @@ import type { ShapeId } from '@/core/shapes/postures';
 import type { DialValues } from '@/core/shapes/dials';
 import { getDials } from '@/core/shapes/values';
 import type { Loads } from '@/core/shapes/loads';
-import { formatHeight, formatLength, type LengthUnits } from '@/core/units/length';
+import { formatHeight, formatLength, sayIn, type LengthUnits } from '@/core/units/length';
 
 /** One figure of the bench with everything behind it. */
 export interface BenchFigure {
@@ -143,7 +143,10 @@ export function listFigures(
       label: 'Head clears the floor',
       value:
         loads.headClearanceM <= 0 ? 'no, it touches' : formatLength(loads.headClearanceM, units),
-      why: 'Upper arm + 3 cm of shoulder lift - shoulder line to crown. Proportion and not weakness.',
+      why: sayIn(
+        'Upper arm + 3 cm of shoulder lift - shoulder line to crown. Proportion and not weakness.',
+        units,
+      ),
     });
   }
   if (loads.kickRiseM !== undefined) {

@@ -1,7 +1,7 @@
 import type { Distance } from '@/core/setups/distance';
 import type { ForearmKickSetup } from '@/core/setups/forearmKick';
 import { lengthTable } from '@/core/body/lengths';
-import { formatFigure, formatLength, type LengthUnits } from '@/core/units/length';
+import { formatFigure, formatLength, sayIn, type LengthUnits } from '@/core/units/length';
 import classes from './card.module.css';
 
 interface DistanceTableProps {
@@ -78,7 +78,7 @@ function Basis({ distance, units }: { readonly distance: Distance; readonly unit
         {basisWords(distance, range)}, give or take {formatLength(toleranceM, units)}
       </summary>
       <span>
-        {why}.
+        {sayIn(why, units)}.
         {drivers.length > 0 &&
           ` Rests on ${drivers
             .slice(0, 3)

@@ -9,7 +9,7 @@ import type { StageSpec } from '@/core/catalog/stage';
 import { variantTable } from '@/core/setups/setup';
 import { getSetup } from '@/core/setups/registry';
 import { solveStage } from '@/core/setups/solveStage';
-import type { LengthUnits } from '@/core/units/length';
+import { sayIn, type LengthUnits } from '@/core/units/length';
 import type { Day } from '@/core/units/day';
 import type { Judgement } from '@/server/judging/judgement';
 import { SceneView } from '@/design/drawing/SceneView';
@@ -203,7 +203,7 @@ function KickBody({
       <PropList setup={setup} units={units} />
       {[...setup.cautions, ...setup.notes].map((sentence) => (
         <p key={sentence} className={classes.note}>
-          {sentence}
+          {sayIn(sentence, units)}
         </p>
       ))}
     </>

@@ -2,7 +2,7 @@ import { Fragment } from 'react';
 import { poseStage, type DrawnStage } from '@/core/drawing/stageSide';
 import type { SetupInput, SetupResult } from '@/core/setups/setup';
 import { beyondSentences } from '@/core/shapes/posed';
-import { formatLength, type LengthUnits } from '@/core/units/length';
+import { formatLength, sayIn, type LengthUnits } from '@/core/units/length';
 
 interface SetupFiguresProps {
   readonly input: SetupInput;
@@ -33,7 +33,7 @@ export function SetupFigures(props: SetupFiguresProps) {
       </dl>
       {[...cautions, ...notes, ...listBeyond(input, stage, result)].map((sentence) => (
         <p key={sentence} className={noteClass}>
-          {sentence}
+          {sayIn(sentence, units)}
         </p>
       ))}
     </>

@@ -272,8 +272,11 @@ function RoomSheet({ view, plan, round }: SheetProps & { readonly round: number 
     <section className={classes.sheet} data-sheet="rooms" aria-label={title}>
       <SheetHead view={view} title={title} />
       <p className={classes.scale}>
-        Room drawn 1 to {scale}: a centimetre on paper is {scale} cm of the floor; set-ups 1 to{' '}
-        {stationScale}.
+        Room drawn 1 to {scale}:{' '}
+        {view.settings.units === 'cm'
+          ? `a centimetre on paper is ${scale} cm`
+          : `an inch on paper is ${scale} in`}{' '}
+        of the floor; set-ups 1 to {stationScale}.
       </p>
       <div className={classes.room}>
         <RoomView

@@ -6,7 +6,7 @@ import { useForm } from '@mantine/form';
 import { useTransition } from 'react';
 import { pieceKinds } from '@/core/catalog/pieceKinds';
 import type { PieceKind } from '@/core/catalog/pieces';
-import { formatLength, parseLength, type LengthUnits } from '@/core/units/length';
+import { formatLength, parseLength, sayIn, type LengthUnits } from '@/core/units/length';
 import { bringPieceBackAction, dropOwnPieceAction, keepOwnPieceAction } from './actions';
 import type { RoomView } from './read';
 import { showProblems, showSaved, showUndo } from '@/design/notices';
@@ -61,7 +61,11 @@ export function OwnPieces({ view }: { readonly view: RoomView }) {
       };
       const missing = sides.filter(({ key }) => Number.isNaN(lengths[key]));
       if (missing.length > 0) {
-        form.setErrors(Object.fromEntries(missing.map(({ key }) => [key, 'A length, like 4 cm'])));
+        form.setErrors(
+          Object.fromEntries(
+            missing.map(({ key }) => [key, `A length, like ${sayIn('4 cm', units)}`]),
+          ),
+        );
         return;
       }
       const { standsOnEdge, refolds, stacks, label, kind, isFirm } = values;

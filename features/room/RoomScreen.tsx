@@ -5,6 +5,7 @@ import { useHotkeys } from '@mantine/hooks';
 import { IconArrowBackUp } from '@tabler/icons-react';
 import { useRouter } from 'next/navigation';
 import { usableSpans } from '@/core/room/room';
+import { sayIn } from '@/core/units/length';
 import type { RoomView } from './read';
 import { LinkButton } from '@/design/LinkButton';
 import { CupboardTable } from './CupboardTable';
@@ -63,7 +64,8 @@ export function RoomScreen({ view }: { readonly view: RoomView }) {
           </div>
           <p className={classes.quiet} role="status">
             {editor.problem ?? `${usableWords(editor.room, usableSpans(editor.room), units)}.`}{' '}
-            Everything snaps to 5 cm; walls count from their left end as you face them.
+            Everything snaps to {sayIn('5 cm', units)}; walls count from their left end as you face
+            them.
           </p>
           <TonightLine tonight={editor.tonight} courseId={view.course.id} />
         </div>
