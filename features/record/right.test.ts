@@ -1,5 +1,10 @@
 import { parse } from 'papaparse';
-import { addPerson, fillWithDemo, recordForm, withThrowawayStudio } from '@/features/testing/studio';
+import {
+  addPerson,
+  fillWithDemo,
+  recordForm,
+  withThrowawayStudio,
+} from '@/features/testing/studio';
 import { recordCheck } from '@/features/person/change';
 import { readRight, rightCsv } from './right';
 
