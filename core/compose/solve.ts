@@ -188,7 +188,7 @@ function proveFurther(
     }
     const before = [...inside.patterns()];
     const { added, leftBound } = inside.extend(goal, options.mostColumns);
-    const isAll = leftBound <= goal * (1 + 1e-6);
+    const isAll = leftBound <= goal + 1e-6 * Math.max(1, Math.abs(goal));
     const halves =
       partings === mostPartings || (added <= fewColumns && isAll)
         ? null
@@ -196,8 +196,10 @@ function proveFurther(
             share: partings === 0 ? leastShare(best.assignment, inside.bests) : null,
           });
     if (halves === null) {
+      // All parts together take no more time than the whole would have.
+      const share = { ...options, timeLimitSeconds: options.timeLimitSeconds / 2 ** partings };
       // From the plan that stands, where it is one of these: how good it is has to be shown.
-      const found = solveColumns(highs, problem, inside, options, best.assignment);
+      const found = solveColumns(highs, problem, inside, share, best.assignment);
       best = better(best, found);
       if (found.stoppedBy !== 'gap') ({ stoppedBy } = found);
       bound = Math.max(bound, Math.min(inside.bound, Math.max(found.bound, leftBound)));
