@@ -152,9 +152,9 @@ function partFurther(
   problem: RoundsProblem,
   whole: Grown,
   goal: number,
-  { share }: { readonly share: number | null },
+  share: number,
 ): readonly Grown[] | null {
-  const halves = partAt(whole.band, share ?? middleOf(whole.band)).map((band) =>
+  const halves = partAt(whole.band, share).map((band) =>
     growInBand(highs, problem, whole, band, goal),
   );
   const left = Math.max(...halves.map(({ bound }) => bound)) - goal;
@@ -192,14 +192,18 @@ function proveFurther(
     const halves =
       partings === mostPartings || (added <= fewColumns && isAll)
         ? null
-        : partFurther(highs, problem, { ...inside, patterns: () => before }, goal, {
-            share: partings === 0 ? leastShare(best.assignment, inside.bests) : null,
-          });
+        : partFurther(
+            highs,
+            problem,
+            { ...inside, patterns: () => before },
+            goal,
+            partings === 0 ? leastShare(best.assignment, inside.bests) : middleOf(inside.band),
+          );
     if (halves === null) {
       // All parts together take no more time than the whole would have.
-      const share = { ...options, timeLimitSeconds: options.timeLimitSeconds / 2 ** partings };
+      const limits = { ...options, timeLimitSeconds: options.timeLimitSeconds / 2 ** partings };
       // From the plan that stands, where it is one of these: how good it is has to be shown.
-      const found = solveColumns(highs, problem, inside, share, best.assignment);
+      const found = solveColumns(highs, problem, inside, limits, best.assignment);
       best = better(best, found);
       if (found.stoppedBy !== 'gap') ({ stoppedBy } = found);
       bound = Math.max(bound, Math.min(inside.bound, Math.max(found.bound, leftBound)));

@@ -117,17 +117,22 @@ export function uprightDimension(
   ];
 }
 
-/** Diagonal hatching behind a wall's face, clipped by construction to a strip. */
-export function hatchStrip(x: number, top: number, bottom: number, widthPx: number): Shape[] {
+/** Diagonal strokes, clipped by construction to a strip. */
+function hatching(x: number, top: number, bottom: number, widthPx: number): Shape[] {
   const step = 7;
-  // The wall is solid: it hides whatever flesh the drawing would push into it.
-  const shapes: Shape[] = [rectangle('wallBody', x, top, widthPx, bottom - top)];
+  const shapes: Shape[] = [];
   for (let y = top; y < bottom; y += step) {
     const run = Math.min(widthPx, bottom - y);
     shapes.push(line('hatch', x + run, y, x, y + run));
   }
   return shapes;
 }
+
+/** Hatching behind a wall's face. The wall is solid: it hides what the drawing would push into it. */
+export const hatchStrip = (x: number, top: number, bottom: number, widthPx: number): Shape[] => [
+  rectangle('wallBody', x, top, widthPx, bottom - top),
+  ...hatching(x, top, bottom, widthPx),
+];
 
 /** How far behind its face a wall hides what is drawn, beyond the hatching: heels have flesh. */
 const solidPx = 14;
@@ -147,7 +152,7 @@ export function wallFace(
   const bodyPx = hatchPx + solidPx;
   return [
     rectangle('wallBody', side === 1 ? x : x - bodyPx, top, bodyPx, floor - top),
-    ...hatchStrip(side === 1 ? x : x - hatchPx, top, floor, hatchPx),
+    ...hatching(side === 1 ? x : x - hatchPx, top, floor, hatchPx),
     line('wall', x, top, x, floor),
   ];
 }

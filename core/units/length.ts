@@ -127,7 +127,7 @@ export function formatHeight(metres: number, units: LengthUnits): string {
   return `${Math.floor(inches / inchesPerFoot)}′ ${inches % inchesPerFoot}″`;
 }
 
-const lengthsInWords = /(\d+(?:[.,]\d+)?)( to | or |–|-)?(\d+(?:[.,]\d+)?)? cm\b/g;
+const lengthsInWords = new RegExp(`(${number})(?:( to | or |–|-)(${number}))? cm\\b`, 'g');
 
 /**
  * A sentence of a set-up for a tape in the studio's units: set-ups speak in centimetres, and every
@@ -138,9 +138,7 @@ export function sayIn(sentence: string, units: LengthUnits): string {
   const figure = (text: string) => formatFigure(toNumber(text) / 100, units);
   return sentence.replace(
     lengthsInWords,
-    (_, low: string, between: string | undefined, high: string | undefined) =>
-      between === undefined || high === undefined
-        ? `${figure(`${low}${high ?? ''}`)} in`
-        : `${figure(low)}${between}${figure(high)} in`,
+    (_, low: string, between = '', high?: string) =>
+      `${figure(low)}${between}${high === undefined ? '' : figure(high)} in`,
   );
 }

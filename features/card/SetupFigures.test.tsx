@@ -4,6 +4,7 @@ import { getStage, type StageId } from '@/core/catalog/stages';
 import { keptDistances } from '@/core/setups/registry';
 import type { SetupInput } from '@/core/setups/setup';
 import { solveStage } from '@/core/setups/solveStage';
+import type { LengthUnits } from '@/core/units/length';
 import { renderUi } from '@/design/testing/renderUi';
 import { SetupFigures } from './SetupFigures';
 
@@ -13,14 +14,14 @@ const usual: SetupInput = {
   pieces: [],
 };
 
-const show = (id: StageId, more: Partial<SetupInput> = {}) => {
+const show = (id: StageId, more: Partial<SetupInput> = {}, units: LengthUnits = 'cm') => {
   const input = { ...usual, ...more };
   return renderUi(
     <SetupFigures
       input={input}
       stage={getStage(id)}
       result={solveStage(input, getStage(id))!}
-      units="cm"
+      units={units}
       listClass="list"
       noteClass="note"
     />,
@@ -46,10 +47,20 @@ describe('the figures of a set-up', () => {
     expect(beside('By sitting reach')).toHaveTextContent('~90 cm');
   });
 
-  it('leave out what another shape of the set-up has', () => {
-    show('HB6');
+  it.each(['HB6', 'HB7'] as const)('leave out what another shape of the set-up has: %s', (id) => {
+    show(id);
+    expect(beside('Wrists from the wall')).toHaveTextContent('90 cm');
     expect(screen.queryByText('Feet on the wall')).toBeNull();
   });
+
+  it.each(['FS3', 'HB8', 'HB11', 'SS2'] as const)(
+    'say everything in inches to an inch: %s',
+    (id) => {
+      const { container } = show(id, { pieces: [{ piece: 'strap-240', count: 1 }] }, 'in');
+      expect(container).toHaveTextContent(/\d[¼½¾]? in\b/);
+      expect(container).not.toHaveTextContent(/\d cm\b/);
+    },
+  );
 
   it('say where the shape asks more than was measured, and nothing where nothing was', () => {
     const { unmount } = show('HB8', { shoulderFlexionDeg: 150, straightLegRaiseDeg: 70 });

@@ -4,16 +4,14 @@ import { meet } from '../../posture/geometry';
 import type { Point } from '../../posture/joints';
 import { legFlat } from '../../posture/pose';
 import { baseBehind } from '../dials';
+import { shortDogLeadM } from '../loaded/shortDog';
 import { still, toWall } from '../shape';
-
-/** Of the shoulders ahead of the wrists, as in short dog. */
-const leadShare = -0.06;
 
 export const footOnWall = still({
   label: 'One foot on the wall',
   dials: [{ ...baseBehind('Wrists from the wall', 0.5), parameter: 'baseM' }],
   solve: (body, { baseM }) => {
-    const { joints } = shortDog(body, { baseM, shoulderLeadM: leadShare * body.heightM });
+    const { joints } = shortDog(body, { baseM, shoulderLeadM: shortDogLeadM(body) });
     const { thigh, shank } = body.lengths;
     const { hip } = joints;
     const wall = { x: joints.heel[0], side: -1 } as const;
