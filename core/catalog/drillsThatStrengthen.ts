@@ -78,7 +78,7 @@ export const drillsThatStrengthen = {
     dose: [breaths(3, 5, { per: 'each' })],
     work: { sets: 3, seconds: 20 },
     minutes: 4,
-    pieces: [{ piece: 'cushion', count: 1 }],
+    pieces: none,
     purpose: 'releases',
     columns: ['mild'],
     strains: ['back', 'hip'],

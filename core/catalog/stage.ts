@@ -23,6 +23,8 @@ export interface Counterpose {
   readonly columns: readonly CautionColumn[];
   readonly loads: RegionLoads;
   readonly strains: readonly BodyRegion[];
+  /** It answers holds with one of these columns; absent: whatever is done of the family. */
+  readonly answers?: readonly CautionColumn[];
 }
 
 interface LadderSpec {
@@ -78,6 +80,8 @@ export const ladderTable = {
       columns: ['neck'],
       loads: { neck: 0.1, shoulder: 0.2 },
       strains: ['back', 'elbow'],
+      // Shoulders or head carried weight: curls, and legs up over a stack, bend no neck under load.
+      answers: ['shoulders', 'neck'],
     },
   },
   'arm-balance': {

@@ -2,7 +2,7 @@
 import { saySpan } from '../room/spanId';
 import { formatAtLeast } from '../units/along';
 import type { LengthUnits } from '../units/length';
-import { rowLabel } from './resources';
+import { rowLabel } from '../pieces/rows';
 
 /** So much more of something. */
 export interface More {

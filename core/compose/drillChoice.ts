@@ -23,7 +23,7 @@ import {
   valueOf,
 } from './drillWorth';
 import { drillSeconds } from './pace';
-import { countRows, rowsTaken } from './resources';
+import { countRows, rowsTaken } from '../pieces/rows';
 import { usualSolve, withSolver } from './solve';
 
 export interface DrillChoice {

@@ -5,7 +5,7 @@ import { isEverywhere } from '../catalog/pieces';
 import type { LadderId } from '../catalog/stage';
 import { isOnTheme } from '../catalog/themes';
 import type { DrillTask, PlannedDrill } from './drillTask';
-import { rowsTaken } from './resources';
+import { rowsTaken } from '../pieces/rows';
 import { composeWeights } from './worth';
 
 /** The second for the same check counts this share of the first. */

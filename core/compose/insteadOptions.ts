@@ -1,5 +1,6 @@
 /** The shapes that stand in where a family is closed, or for one more round. Source: handbook 07. */
 import { alternativeIds, getAlternative, type AlternativeId } from '../catalog/alternatives';
+import type { PieceCount } from '../catalog/pieces';
 import type { LadderId, StageSpec } from '../catalog/stage';
 import { passTo } from '../ladder/alternative';
 import type { OpenedCase } from '../ladder/case';
@@ -8,9 +9,11 @@ import { liftsFeet } from '../ladder/asked';
 import { toSetupInput } from '../ladder/sized';
 import { beforeWeight } from '../setups/beforeWeight';
 import { wallLane } from '../room/space';
-import { findSetup } from './needs';
+import { variantTable } from '../setups/setup';
+import { findSetup, type StageWay } from './needs';
+import { optionIdOf } from './optionId';
 import { figuresOf, optionValues, type OptionContext, type PlannedOption } from './option';
-import { countRows, rowsTaken } from './resources';
+import { countRows, rowsTaken } from '../pieces/rows';
 import { doseInRound, limitsAt } from './roundDose';
 import { findCapacities } from './strength';
 
@@ -31,11 +34,12 @@ export function listInstead(
       const pass = passTo(id, family, person);
       return pass === null ? [] : [{ id, pass }];
     })
-    .flatMap(({ id, pass }) => toAlternative(id, pass, family, person, context, measured) ?? []);
+    .flatMap(({ id, pass }) => toAlternative(id, pass, family, person, context, measured));
 }
 
-/** What is set out for each alternative, as far as it was worked out; `null`: it cannot be made. */
-export type Measured = Map<AlternativeId, Pick<PlannedOption, 'figures' | 'props'> | null>;
+/** What is set out for each alternative, one way or more; none: it cannot be made. */
+export type Measured = Map<AlternativeId, readonly Made[]>;
+type Made = Pick<PlannedOption, 'figures' | 'props' | 'variant'> & { readonly less: number };
 
 function measureInstead(
   id: AlternativeId,
@@ -43,30 +47,42 @@ function measureInstead(
   person: OpenedCase,
   context: OptionContext,
   measured: Measured,
-): Pick<PlannedOption, 'figures' | 'props'> | null {
+): readonly Made[] {
   const known = measured.get(id);
   if (known !== undefined) return known;
   const { pieces } = getAlternative(id);
-  const found =
-    spec?.recipe === undefined
-      ? null
-      : findSetup(spec, toSetupInput(person, context, context.pieces));
-  const rows = countRows(context.pieces);
-  const ways = found?.ways ?? [];
-  // The usual way, unless the cupboard has another one alone.
-  const way =
-    ways.find(({ props }) =>
-      rowsTaken(props).every(({ piece, count }) => (rows[piece] ?? 0) >= count),
-    ) ?? ways[0];
-  // What stands on a stack takes what its stack is made of, for this body.
   const made =
-    found === null
-      ? { props: pieces }
-      : way === undefined
-        ? null
-        : { ...figuresOf(way.result), props: way.props.length > 0 ? way.props : pieces };
+    spec?.recipe === undefined
+      ? [{ props: pieces, less: 0 }]
+      : waysAtHand(
+          findSetup(spec, toSetupInput(person, context, context.pieces)).ways,
+          context.pieces,
+        ).map(({ variant, props, less, result }) => ({
+          ...(variant === undefined ? {} : { variant }),
+          ...figuresOf(result),
+          // What stands on a stack takes what its stack is made of, for this body.
+          props: props.length > 0 ? props : pieces,
+          less,
+        }));
   measured.set(id, made);
   return made;
+}
+
+/** The ways that the cupboard has, without those that only take more; of none, the usual one. */
+function waysAtHand(ways: readonly StageWay[], pieces: readonly PieceCount[]): StageWay[] {
+  const rows = countRows(pieces);
+  const taken = (way: StageWay) => rowsTaken(way.props);
+  const found: StageWay[] = [];
+  for (const way of ways) {
+    if (taken(way).some(({ piece, count }) => (rows[piece] ?? 0) < count)) continue;
+    const isMore = found.some((other) =>
+      taken(other).every(({ piece, count }) =>
+        taken(way).some((one) => one.piece === piece && one.count >= count),
+      ),
+    );
+    if (!isMore) found.push(way);
+  }
+  return found.length > 0 ? found : ways.slice(0, 1);
 }
 
 function toAlternative(
@@ -76,7 +92,7 @@ function toAlternative(
   person: OpenedCase,
   context: OptionContext,
   measured: Measured,
-): PlannedOption | null {
+): PlannedOption[] {
   const { school } = person;
   const { body } = context;
   const {
@@ -93,8 +109,6 @@ function toAlternative(
   const needsWall = spec?.needsWall === true || atWall === true;
   const lane = wallLane(body, usualBaseM);
   const shape = spec?.shape ?? own;
-  const made = measureInstead(id, spec, person, context, measured);
-  if (made === null) return null;
   const dose =
     spec?.round === undefined
       ? null
@@ -104,31 +118,33 @@ function toAlternative(
           findCapacities(person),
           limitsAt(spec, school.settings, context),
         );
-  const first = beforeWeight(spec ?? { columns }, school.settings, made.figures ?? []);
   const { watch } = careFor(person, thingOfAlternative(person, getAlternative(id), family));
-  return {
-    pass,
-    id: `instead-${id}`,
-    same: stage ?? id,
-    alternative: id,
-    family,
-    label,
-    role: 'alternative',
-    value: isRest ? optionValues.rest : optionValues.alternative,
-    heightM: lowShapeM,
-    ...(needsWall ? { alongM: lane.alongM, outM: lane.outM } : {}),
-    shape,
-    ...(spec?.recipe === undefined ? {} : { recipe: spec.recipe }),
-    ...made,
-    pieces: rowsTaken(made.props),
-    ...(liftsFeet(spec ?? { columns }) ? { feetUp: true as const } : {}),
-    ...(watch.length === 0 ? {} : { watch }),
-    loads,
-    strains,
-    ...(dose === null ? {} : { dose: dose.words, work: dose.work, spans: dose.spans }),
-    ...(first.length === 0 ? {} : { checkFirst: first }),
-    why: 'the same place in the class',
-    atDoor: [],
-    ...(isRest ? { isRest: true as const } : {}),
-  };
+  return measureInstead(id, spec, person, context, measured).map(({ less, ...made }) => {
+    const first = beforeWeight(spec ?? { columns }, school.settings, made.figures ?? []);
+    return {
+      pass,
+      id: optionIdOf(`instead-${id}`, { isEased: false, variant: made.variant }),
+      same: stage ?? id,
+      alternative: id,
+      family,
+      label: made.variant === undefined ? label : `${label}, ${variantTable[made.variant]}`,
+      role: 'alternative',
+      value: (isRest ? optionValues.rest : optionValues.alternative) - less,
+      heightM: lowShapeM,
+      ...(needsWall ? { alongM: lane.alongM, outM: lane.outM } : {}),
+      shape,
+      ...(spec?.recipe === undefined ? {} : { recipe: spec.recipe }),
+      ...made,
+      pieces: rowsTaken(made.props),
+      ...(liftsFeet(spec ?? { columns }) ? { feetUp: true as const } : {}),
+      ...(watch.length === 0 ? {} : { watch }),
+      loads,
+      strains,
+      ...(dose === null ? {} : { dose: dose.words, work: dose.work, spans: dose.spans }),
+      ...(first.length === 0 ? {} : { checkFirst: first }),
+      why: 'the same place in the class',
+      atDoor: [],
+      ...(isRest ? { isRest: true as const } : {}),
+    };
+  });
 }

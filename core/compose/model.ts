@@ -4,7 +4,7 @@
  * wall, so a wall is a capacity and the exact places follow afterwards.
  */
 import { roomRules } from '../room/room';
-import type { RowId } from './resources';
+import type { RowId } from '../pieces/rows';
 import {
   bestWorth,
   roundsForTeacher,

@@ -5,7 +5,7 @@ import { forearmKickSetup } from '../setups/forearmKick';
 import { getSetup } from '../setups/registry';
 import type { SetupInput, SetupResult, SetupWay } from '../setups/setup';
 import { forStage } from '../setups/solveStage';
-import { rowsServed } from './resources';
+import { rowsServed } from '../pieces/rows';
 
 /** A way to set a stage up, what is laid out counted by the row of the cupboard it comes from. */
 export interface StageWay extends Omit<SetupWay, 'result'> {

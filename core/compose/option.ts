@@ -87,6 +87,8 @@ export interface PlannedOption extends RoundOption {
   readonly spans?: readonly number[];
   /** A foot leaves the floor: not for whoever keeps the feet down today. */
   readonly feetUp?: true;
+  /** Holds nothing that the family's counterpose answers. */
+  readonly sparesCounter?: true;
   /** What to do differently and look at; for the teacher alone. */
   readonly watch?: readonly string[];
 }

@@ -117,6 +117,32 @@ describe('what one person may do tonight', () => {
     });
   });
 
+  it('offers a shape that stands in with all that the cupboard makes of it, and nothing twice', () => {
+    const legsUp = (...pieces: readonly PieceCount[]) =>
+      options({ present: {} }, { pieces })
+        .filter(({ alternative }) => alternative === 'legs-up')
+        .map(({ id, pieces: taken }) => [id, taken[0]!.piece]);
+    const flat = { piece: 'bolster-rectangular', count: 1 } as const;
+    const round = { piece: 'bolster-round', count: 1 } as const;
+    const blankets = { piece: 'blanket', count: 6 } as const;
+    expect(legsUp(flat)).toEqual([['instead-legs-up', 'bolster-rectangular']]);
+    expect(legsUp(round)).toEqual([['instead-legs-up+roundBolster', 'bolster-round']]);
+    expect(legsUp(flat, round, blankets)).toEqual([
+      ['instead-legs-up', 'bolster-rectangular'],
+      ['instead-legs-up+roundBolster', 'bolster-round'],
+      ['instead-legs-up+rolled', 'blanket'],
+    ]);
+    // Whoever leans into an upright bolster may lean into a blanket rolled as thick.
+    const leans = options(
+      { evidence: everything, present: { handstand: 'HB12' } },
+      {
+        families: ['handstand'],
+        pieces: [blankets],
+      },
+    );
+    expect(leans.map(({ id }) => id)).toContain('HB12+rolled');
+  });
+
   it('says how far from the wall to whoever stands at one, and to nobody else', () => {
     const all = ladderIds.flatMap((family) =>
       options({ present: {} }, { families: [family] }).concat(options({}, { families: [family] })),

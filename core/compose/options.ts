@@ -66,9 +66,12 @@ export function listOptions(person: OpenedCase, context: OptionContext): PersonO
       const { label } = getStageIn(person.school, stage).spec;
       if (!shut.some((one) => one.stage === stage)) shut.push({ stage, label, why: found });
     }
-    listInstead(family, person, context, measured).forEach((option, index) => {
-      if (!option.isRest) push(lessBy(option, index * furtherLess.instead));
-    });
+    const instead = listInstead(family, person, context, measured);
+    const order = [...new Set(instead.map(({ alternative }) => alternative))];
+    for (const option of instead) {
+      if (option.isRest) continue;
+      push(lessBy(option, order.indexOf(option.alternative) * furtherLess.instead));
+    }
   }
   push(resting);
   const [family] = context.families;

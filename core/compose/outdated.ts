@@ -9,7 +9,7 @@ import type { PlannedOption } from './option';
 import { matFloor } from './places';
 import type { PreparedClass } from './prepared';
 import { findOption, isPlacementOpen } from './readBack';
-import { countRows, rowLabel } from './resources';
+import { countRows, rowLabel } from '../pieces/rows';
 import { agrees } from './stations';
 
 type Round = PlanFile['rounds'][number];

@@ -18,7 +18,7 @@ import { deepestLane, type Ground } from './places';
 import type { PreparedClass, PreparedPerson, Wishes } from './prepared';
 import { drillsOf } from './drillsOf';
 import type { Before, ComposePerson, PersonPin, RoundsProblem } from './problem';
-import { countRows } from './resources';
+import { countRows } from '../pieces/rows';
 import { settleSteps, shareOut, spareChoices, type Budget, type SpareChoice } from './budget';
 import { layOutTime, stateAtRounds, type TimelineItem } from './timeline';
 

@@ -3,7 +3,7 @@
  * it takes, and what there is. Source: handbook 08 "What the composer decides" and "Hard rules".
  * Options arrive judged: nothing that a verdict, a caution, consent or the ceiling closes is here.
  */
-import type { RowId } from './resources';
+import type { RowId } from '../pieces/rows';
 import { composeWeights, kindOf, worthOf } from './worth';
 
 export interface RoundOption {

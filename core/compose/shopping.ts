@@ -9,7 +9,7 @@ import type { PreparedClass, Wishes } from './prepared';
 import { bestWorth, shareOf, type RoundsProblem } from './problem';
 import { listPatterns } from './sequences';
 import { solveRounds, usualSolve, type RoundsPlan } from './solve';
-import { rowLabel } from './resources';
+import { rowLabel } from '../pieces/rows';
 
 /** One kind of evening, and how many of the weeks to come are like it. */
 export interface CourseClass {

@@ -2,7 +2,7 @@
 import { optionIdOf } from './optionId';
 import { getStageIn } from '../catalog/school';
 import { getWayUp, type WayUpId } from '../catalog/waysUp';
-import type { StageKey, StageSpec } from '../catalog/stage';
+import { ladderTable, type Counterpose, type StageKey, type StageSpec } from '../catalog/stage';
 import type { OpenedCase } from '../ladder/case';
 import { liftsFeet } from '../ladder/asked';
 import { evaluateDemand } from '../ladder/gate';
@@ -23,7 +23,7 @@ import {
   type PlannedOption,
 } from './option';
 import { pace, triesBorne } from './pace';
-import { rowsTaken } from './resources';
+import { rowsTaken } from '../pieces/rows';
 import { doseInRound, limitsAt, sayTries } from './roundDose';
 import { findCapacities } from './strength';
 
@@ -127,6 +127,7 @@ export function toOptions(
       ...(dose === null ? {} : { dose: dose.words, work: dose.work, spans: dose.spans }),
       ...(first.length === 0 ? {} : { checkFirst: first }),
       ...(liftsFeet(spec) ? { feetUp: true as const } : {}),
+      ...(asksCounter(spec) ? {} : { sparesCounter: true as const }),
       ...(watch.length === 0 ? {} : { watch }),
       ...(isPlain && (space.kind === 'lane' || props.length > 0)
         ? { canShare: true as const }
@@ -147,6 +148,12 @@ export function toOptions(
     }
   });
   return found.length === 0 ? (lack ?? noCupboard) : found;
+}
+
+/** A hold that the family's counterpose answers. */
+function asksCounter({ family, columns }: StageSpec): boolean {
+  const { answers }: Counterpose = ladderTable[family].counter;
+  return answers === undefined || columns.some((column) => answers.includes(column));
 }
 
 const noCupboard = 'the cupboard cannot make its set-up';

@@ -172,6 +172,7 @@ function close(
   items: readonly Draft[],
   families: readonly LadderId[],
   { budget, minutes, spare }: Pick<TimelineInput, 'budget' | 'minutes' | 'spare'>,
+  limits: ClosingLimits = stretches,
 ): Draft[] {
   const closing = closeOf({ budget }, families);
   let left = minutes - minutesOf(items) - minutesOf(closing);
@@ -179,7 +180,7 @@ function close(
   const wanted = spare === 'rest' ? rest : clamp(rest, 0, parts.rest.high);
   left -= wanted;
   // A longer cool-down and longer counterposes before a rest that nobody asked for.
-  stretched(closing).forEach(({ minutes: most }, at) => {
+  stretched(closing, limits).forEach(({ minutes: most }, at) => {
     const item = closing[at]!;
     const more = clamp(most - item.minutes, 0, Math.max(0, left));
     item.minutes += more;
@@ -194,13 +195,18 @@ function close(
 
 /** How much longer than planned a line may become where minutes are left over. */
 const stretches = { drill: 1.5, round: 1.5, release: 2, counter: 1.5 } as const;
-const longest = { drill: 2.5, round: 1.5 } as const;
+const longest = { drill: 2.5, round: 1.5, release: 2.5, counter: 1.5 } as const;
 const halfMinute = 0.5;
 
-const stretched = (closing: readonly Draft[]): Draft[] =>
+interface ClosingLimits {
+  readonly release: number;
+  readonly counter: number;
+}
+
+const stretched = (closing: readonly Draft[], limits: ClosingLimits = stretches): Draft[] =>
   closing.map((item) => ({
     ...item,
-    minutes: half(item.minutes * (item.kind === 'release' ? stretches.release : stretches.counter)),
+    minutes: half(item.minutes * (item.kind === 'release' ? limits.release : limits.counter)),
   }));
 const half = (value: number) => Math.floor(value * 2) / 2;
 
@@ -263,7 +269,7 @@ export function closeTime(
   const before = items.filter(
     ({ kind }) => kind !== 'counter' && kind !== 'release' && kind !== 'rest',
   );
-  return timed(close(before, held, input));
+  return timed(close(before, held, input, longest));
 }
 
 /** What one person brings to the running order. */

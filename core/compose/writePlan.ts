@@ -1,4 +1,5 @@
 /** A solved plan in full: places, ledgers, what became of the pins, and what there is to say. */
+import type { LadderId } from '../catalog/stage';
 import { rungOfOption } from './optionId';
 import { listDrills } from './drillChoice';
 import type { PlannedOption } from './option';
@@ -113,9 +114,9 @@ export function writePlan(
   const bound = plan.bound + drills.bound;
   const pins = reportPins(posed, plan.assignment, prepared, wishes);
   const held = prepared.families.filter((family) =>
-    plan.assignment.some(({ options }) =>
-      (options as readonly (PlannedOption | null)[]).some(
-        (option) => option?.stage !== undefined && option.family === family,
+    rounds.some(({ people }) =>
+      people.some(
+        ({ id, option }) => asksCounter(option, family) && mayCounter(prepared, id, family),
       ),
     ),
   );
@@ -142,6 +143,13 @@ export function writePlan(
     notes: describe(posed, plan.assignment, rounds, wishes, timeline),
   };
 }
+
+const asksCounter = (option: PlannedOption | null, family: LadderId): boolean =>
+  option?.stage !== undefined && option.family === family && option.sparesCounter !== true;
+
+/** Nobody is asked for a counterpose because of somebody who would sit it out. */
+const mayCounter = ({ people }: PreparedClass, id: string, family: LadderId): boolean =>
+  people.find((person) => person.id === id)?.closedCounters?.includes(family) !== true;
 
 function findPartner(
   placed: readonly { readonly id: string; readonly pattern: Pattern }[],

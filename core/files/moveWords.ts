@@ -1,6 +1,6 @@
 /** What everybody does before and after a line of the running order, in words. */
 import { positionTable } from '../catalog/drillKinds';
-import { rowWords } from '../compose/resources';
+import { rowWords } from '../pieces/rows';
 import type { PlanFile } from './planFile';
 
 type Line = PlanFile['timeline'][number];

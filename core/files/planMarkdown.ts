@@ -1,5 +1,5 @@
 /** A plan as a text that reads anywhere: running order, rounds, what to lay out. No health notes. */
-import { rowLabel } from '../compose/resources';
+import { rowLabel } from '../pieces/rows';
 import type { DrillBook } from '../catalog/drills';
 import { listSittingOut, outAsWished, sayingOut } from '../compose/sittingOut';
 import { bindingWords } from '../compose/bindingWords';

@@ -1,8 +1,9 @@
 import { resolveBody } from '../body/body';
 import { pieceCount, pieceSpec } from '../catalog/ownPiece';
-import { listKinds, specOf, type PieceCount, type PieceSpec } from '../catalog/pieces';
+import { listKinds, pieceTable, specOf, type PieceCount, type PieceSpec } from '../catalog/pieces';
 import { forearmKickSetup } from '../setups/forearmKick';
-import { getSetup } from '../setups/registry';
+import { getSetup, type SetupId } from '../setups/registry';
+import { metresOf } from '../setups/setup';
 import { findForearmLift } from './lift';
 import { findSpacer } from './spacer';
 import { findStack } from './stack';
@@ -46,6 +47,35 @@ describe('a piece of one’s own', () => {
     expect(rolledOf([wool])).toBe(false);
     expect(rolledOf([wool, { piece: 'blanket', count: 1 }])).toBe(true);
     expect(rolledOf([own('slab', 3, {})])).toBe(false);
+  });
+
+  it('is a bolster or a chair where a set-up asks for one', () => {
+    const body = resolveBody({ heightM: 1.7 });
+    const solve = (id: SetupId, ...pieces: readonly PieceCount[]) =>
+      getSetup(id).solve({ body, profile: 'prop-led', pieces });
+    const flat = own('flat', 1, { kind: 'bolster', thicknessM: 0.15, loadedM: 0.12 });
+    const round = own('round', 1, {
+      kind: 'bolster',
+      widthM: 0.18,
+      thicknessM: 0.18,
+      loadedM: 0.17,
+    });
+    const stool = own('stool', 1, { kind: 'furniture', thicknessM: 0.45, loadedM: 0.45 });
+    expect(solve('legs-up').cautions).toHaveLength(1);
+    expect(solve('legs-up', flat).cautions).toEqual([]);
+    expect(solve('legs-up', round).cautions).toEqual([]);
+    expect(solve('chair-shoulder-stand').cautions).toContain('No chair at hand.');
+    expect(solve('chair-shoulder-stand', stool).cautions).not.toContain('No chair at hand.');
+    // The hands stand as far out as this one is thick.
+    const base = (...pieces: readonly PieceCount[]) =>
+      metresOf(solve('bolster-lean', ...pieces).distances, 'base')!;
+    const shipped: PieceCount = { piece: 'bolster-round', count: 1 };
+    expect(base(shipped) - base(round)).toBeCloseTo(
+      pieceTable['bolster-round'].thicknessM - 0.18,
+      9,
+    );
+    expect(base(shipped, round)).toBe(base(shipped));
+    expect(solve('bolster-lean', flat).cautions[0]).toMatch(/^No round bolster/);
   });
 
   it('spaces arms, ties loops, lifts forearms and goes between the hands', () => {

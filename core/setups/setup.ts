@@ -1,8 +1,15 @@
 import type { Body, Lengths } from '../body/body';
 import type { ForearmHandsId } from '../body/hands';
-import type { PieceCount } from '../catalog/pieces';
+import {
+  pieceTable,
+  specOf,
+  type PieceCount,
+  type PieceSpec,
+  type ShippedPieceId,
+} from '../catalog/pieces';
 import type { ProfileId, ProfileSettings } from '../catalog/profiles';
 import type { WayUpId } from '../catalog/waysUp';
+import { countRows, rowsServed } from '../pieces/rows';
 import type { Spacer } from '../pieces/spacer';
 import type { Stack } from '../pieces/stack';
 import type { ShapeId } from '../shapes/postures';
@@ -41,8 +48,8 @@ export interface SetupResult {
   readonly distances: readonly Distance[];
   readonly stack?: Stack;
   readonly spacer?: Spacer;
-  /** What lies flat at the wall and bears nothing, from the wall out and up; metres. */
-  readonly lying?: { readonly widthM: number; readonly highM: number };
+  /** What lies or stands at the wall and bears nothing, from the wall out and up; metres. */
+  readonly atWall?: { readonly widthM: number; readonly highM: number };
   /** The block between the hands: where it begins ahead of the wrists, how far along and up it reaches; metres. */
   readonly inHands?: { readonly fromM: number; readonly alongM: number; readonly highM: number };
   /** What lies ahead of the hands for the forehead, and bears nothing; metres. */
@@ -64,6 +71,7 @@ export const variantTable = {
   bare: 'no block to aim at',
   rolled: 'rolled blankets in its place',
   aheadBlock: 'a block for the forehead',
+  roundBolster: 'with a round bolster',
 } as const satisfies Readonly<Record<Exclude<ForearmHandsId, 'block'>, string>> &
   Readonly<Record<string, string>>;
 
@@ -132,9 +140,17 @@ export const checkFirstOf = (
 
 export const cm = (metres: number) => `${Math.round(metres * 100)} cm`;
 
-/** So many of a piece are at hand? */
-export function countOf(pieces: readonly PieceCount[], id: PieceCount['piece']): number {
-  return pieces.filter(({ piece }) => piece === id).reduce((sum, { count }) => sum + count, 0);
+/** So many at hand of what does for a piece, a teacher's own ones too. */
+export const countOf = (pieces: readonly PieceCount[], id: ShippedPieceId): number =>
+  countRows(pieces)[id] ?? 0;
+
+/** What of it is at hand: the shipped piece before an own one; where none is, the shipped one. */
+export function specAtHand(pieces: readonly PieceCount[], id: ShippedPieceId): PieceSpec {
+  const serving = pieces.filter((one) => one.count > 0 && rowsServed(one).includes(id));
+  const own = serving.find(({ piece }) => piece !== id);
+  return own === undefined || serving.some(({ piece }) => piece === id)
+    ? pieceTable[id]
+    : specOf(own);
 }
 
 /** A set-up that needs nothing but the floor, or these pieces. */

@@ -146,7 +146,7 @@ function findTired(
     if (spec?.isAttempt !== true) {
       // Holds of an earlier round warm as well, up to two minutes of them.
       const instead = option?.startsWith('instead-')
-        ? alternativeTable[option.slice(8) as keyof typeof alternativeTable].loads
+        ? alternativeTable[option.split('+')[0]!.slice(8) as keyof typeof alternativeTable].loads
         : {};
       for (const region of Object.keys(spec?.loads ?? instead)) {
         worked[region] = (worked[region] ?? 0) + 120;
@@ -203,7 +203,8 @@ export function checkPlan(
         const { opened, heightM } = person;
         const stage = stageOf(option);
         if (option.startsWith('instead-')) {
-          const alternative = alternativeTable[option.slice(8) as keyof typeof alternativeTable];
+          const alternative =
+            alternativeTable[option.split('+')[0]!.slice(8) as keyof typeof alternativeTable];
           const spec =
             'stage' in alternative
               ? getStageIn(opened.school, alternative.stage).spec
@@ -339,6 +340,13 @@ export function checkPlan(
       ),
     );
     wrong.push(...findTired(plan, person, closed));
+  }
+  for (const { label, fetch = [], sitOut = [] } of plan.timeline) {
+    const missing = fetch.filter((piece) => !canServe([{ piece, count: 1 }], pieces));
+    if (missing.length > 0)
+      wrong.push(`${label}: fetches ${missing.join(', ')}, and there is none`);
+    const here = people.length - plan.wishes.absent.length;
+    if (here > 0 && sitOut.length >= here) wrong.push(`${label}: done by nobody`);
   }
   const minutes = plan.timeline.reduce((sum, item) => sum + item.minutes, 0);
   if (minutes > plan.wishes.minutes + slack && plan.rounds.length > 0)

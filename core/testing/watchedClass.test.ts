@@ -39,7 +39,7 @@ function inventWatched(seed: number) {
 function tellOption(person: OpenedCase, id: string): Told | null {
   const [stage] = id.split('+');
   if (stageIds.some((one) => one === stage)) return tellStage(person, stage as StageId);
-  const alternative = id.startsWith('instead-') ? (id.slice(8) as AlternativeId) : null;
+  const alternative = id.startsWith('instead-') ? (stage!.slice(8) as AlternativeId) : null;
   if (alternative === null) return null;
   const own = getAlternative(alternative).stage;
   return own === undefined ? null : tellStage(person, own);

@@ -2,7 +2,7 @@
 
 import { Button, Drawer, SegmentedControl } from '@mantine/core';
 import { IconHandStop } from '@tabler/icons-react';
-import { propWords } from '@/core/compose/resources';
+import { propWords } from '@/core/pieces/rows';
 import { findOption } from '@/core/compose/readBack';
 import { doorOf, type PlacedPerson } from '@/core/running/follow';
 import { sayingRefused } from '@/core/compose/sayingRefused';

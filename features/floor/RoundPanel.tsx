@@ -2,7 +2,7 @@
 
 import { keepTogether } from '@/core/units/words';
 import { findOption, isPlacementOpen } from '@/core/compose/readBack';
-import { propWords } from '@/core/compose/resources';
+import { propWords } from '@/core/pieces/rows';
 import { doorOf, listMoves, planOf, type PlacedPerson } from '@/core/running/follow';
 import { hasSign } from '@/core/running/replay';
 import type { FloorBundle } from '@/server/running/floorBundle';

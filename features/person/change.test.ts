@@ -263,4 +263,17 @@ describe('on the demo course', () => {
     expect(anybodysWords(keepSetup)(person.id, form).ok).toBe(false);
     expect(readBench()!.people.find(({ id }) => id === person.id)!.setups).toEqual([]);
   });
+
+  it('says in inches by how much a set-up is out of reach, where the studio measures so', () => {
+    const { person } = find('Bettina Quill');
+    const far = { family: 'wallL', values: { baseM: 1.6, footHeightM: 1.5 }, note: '' } as const;
+    const say = () => {
+      const outcome = keepSetup(person.id, far);
+      return outcome.ok ? '' : outcome.problems.form!;
+    };
+    expect(say()).toMatch(/ \d+ cm too short\./);
+    changeSettings({ units: 'in' });
+    expect(say()).toMatch(/ \d+[¼½¾]? in too short\./);
+    expect(say()).not.toContain('cm');
+  });
 });

@@ -8,8 +8,10 @@ import { isShapeId, keptFromSaved, savedOfIds } from '@/core/setups/saved';
 import { computeLoads } from '@/core/shapes/loads';
 import type { ShapeId } from '@/core/shapes/postures';
 import { getDials, toPosture } from '@/core/shapes/values';
+import { sayIn, type LengthUnits } from '@/core/units/length';
 import { wordsOf } from '@/core/units/text';
 import type { PersonRow } from '@/db/people';
+import { getSettings } from '@/db/courses';
 import { addSetup, removeSetup } from '@/db/setups';
 import { done, refuse, type Outcome, type Problems } from '@/server/result';
 import { judgeInRunningClasses } from '@/server/running/floorJudge';
@@ -36,7 +38,7 @@ export const keepSetup = change(
   ({ db, today }, person, form): Outcome<number> => {
     const { family, values, note } = form;
     const problems = isShapeId(family)
-      ? findShapeProblems(family, values, person)
+      ? findShapeProblems(family, values, person, getSettings(db).units)
       : findKeptProblems(family, values, person);
     if (problems !== null) return refuse(problems);
     const setup = { personId: person.id, family, values, note: note.trim(), savedOn: today };
@@ -62,6 +64,7 @@ function findShapeProblems(
   shape: ShapeId,
   values: Readonly<Record<string, number>>,
   { body }: PersonRow,
+  units: LengthUnits,
 ): Problems | null {
   for (const { parameter, low, high, label } of getDials(shape)) {
     const value = values[parameter];
@@ -76,7 +79,7 @@ function findShapeProblems(
     computeLoads(resolveBody(body), toPosture(shape, values));
     return null;
   } catch (error) {
-    if (error instanceof InputProblem) return { form: error.message };
+    if (error instanceof InputProblem) return { form: sayIn(error.message, units) };
     throw error;
   }
 }

@@ -1,4 +1,4 @@
-import { propWords, rowLabel } from '@/core/compose/resources';
+import { propWords, rowLabel } from '@/core/pieces/rows';
 import type { PlannedFigure } from '@/core/compose/option';
 import { layOutWhere, listOut } from '@/core/compose/layOut';
 import type { PlanFile } from '@/core/files/planFile';

@@ -1,5 +1,5 @@
 import type { PlanFile } from '@/core/files/planFile';
-import { rowLabel } from '@/core/compose/resources';
+import { rowLabel } from '@/core/pieces/rows';
 import classes from './plan.module.css';
 
 /** What is in use in each round, of what the cupboard holds. */

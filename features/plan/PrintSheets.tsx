@@ -5,7 +5,7 @@ import { Refused } from '@/features/evening/Refused';
 import type { PlanFile } from '@/core/files/planFile';
 import { sayMoves } from '@/core/files/moveWords';
 import { findOption } from '@/core/compose/readBack';
-import { propWords } from '@/core/compose/resources';
+import { propWords } from '@/core/pieces/rows';
 import type { ClassView } from '@/server/judging/classViews';
 import { CautionLine } from '@/design/Page';
 import { firstUp } from '@/core/units/words';

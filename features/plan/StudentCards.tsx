@@ -1,6 +1,6 @@
 import type { PlannedOption } from '@/core/compose/option';
 import { findOption } from '@/core/compose/readBack';
-import { propWords } from '@/core/compose/resources';
+import { propWords } from '@/core/pieces/rows';
 import type { PlanFile } from '@/core/files/planFile';
 import { firstUp } from '@/core/units/words';
 import { SceneView } from '@/design/drawing/SceneView';

@@ -4,7 +4,7 @@ import { answered } from '@/design/answered';
 import { Button, Progress } from '@mantine/core';
 import { useEffect, useRef, useState } from 'react';
 import { purchaseWords, type Purchase } from '@/core/compose/shopping';
-import { rowLabel } from '@/core/compose/resources';
+import { rowLabel } from '@/core/pieces/rows';
 import { listCourseClassesAction } from '@/features/plan/actions';
 import { showProblem, showProblems } from '@/design/notices';
 import type { ComposeAnswer, ComposeQuestion } from '@/workers/compose.worker';

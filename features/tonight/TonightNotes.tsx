@@ -3,7 +3,7 @@ import { isScreeningDue } from '@/core/caution/care';
 import { verdictKinds } from '@/core/ladder/verdictKinds';
 import { formatFigure } from '@/core/units/length';
 import type { PlanFile } from '@/core/files/planFile';
-import { rowLabel } from '@/core/compose/resources';
+import { rowLabel } from '@/core/pieces/rows';
 import { listOut } from '@/core/compose/layOut';
 import type { CourseView } from '@/server/judging/views';
 import { AnotherWayMark, VerdictMark, verdictWords } from '@/design/marks/VerdictMark';

@@ -322,7 +322,6 @@ export const handstand = {
     tries: 3,
     recipe: 'bolster-lean',
     shape: { family: 'handstandWall' },
-    pieces: [{ piece: 'bolster-round', count: 1 }],
   },
   HB13: {
     family,

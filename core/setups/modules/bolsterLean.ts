@@ -1,15 +1,15 @@
 /** Handstand leaning into an upright bolster. Source: handbook 04 "Wall distances". */
-import { pieceTable } from '../../catalog/pieces';
 import { profileTable } from '../../catalog/profiles';
 import { armLengthM } from '../../posture/pose';
-import { cm, countOf, laidOut, measuring, type Setup } from '../setup';
+import { cm, countOf, measuring, specAtHand, type Setup } from '../setup';
 import { ellReachM } from './ellReach';
 import { palmShares, palmsApart } from '../palms';
 import { wristNotes } from '../wrists';
 import { wristWords } from './wristWords';
 
 const bolsterShare = 0.06;
-const bolster = pieceTable['bolster-round'];
+/** Rolled to its thickness and tied: it stands less well. */
+const rolledLess = 0.02;
 
 export const bolsterLean: Setup = {
   label: 'Handstand leaning into a bolster',
@@ -17,7 +17,7 @@ export const bolsterLean: Setup = {
   solve: (input) => {
     const { body, pieces, profile, settings } = input;
     const { bolsterLeadM } = settings ?? profileTable[profile];
-    const { thicknessM } = bolster;
+    const { thicknessM, lengthM } = specAtHand(pieces, 'bolster-round');
     const palms = palmsApart(input);
     const betweenM = palms.handWidth.metres - body.lengths.palmBreadth;
     const { measure, outgrown } = measuring(input, 'bolster-lean', {
@@ -32,6 +32,7 @@ export const bolsterLean: Setup = {
       );
     }
     return {
+      atWall: { widthM: thicknessM, highM: lengthM },
       distances: [
         measure('base', () => thicknessM + bolsterShare * body.heightM + bolsterLeadM, {
           ...wristWords,
@@ -47,13 +48,16 @@ export const bolsterLean: Setup = {
       ],
     };
   },
-  ways: laidOut(),
-  around: (_, { wall }) =>
-    wall === undefined
+  ways: (_, result) => ({
+    ways: [
+      { props: [{ piece: 'bolster-round', count: 1 }], less: 0, result },
+      { variant: 'rolled', props: [{ piece: 'blanket', count: 1 }], less: rolledLess, result },
+    ],
+  }),
+  around: ({ atWall }, { wall }) =>
+    wall === undefined || atWall === undefined
       ? {}
-      : {
-          rests: [{ left: wall.x - bolster.thicknessM, right: wall.x, top: bolster.lengthM }],
-        },
+      : { rests: [{ left: wall.x - atWall.widthM, right: wall.x, top: atWall.highM }] },
   checkFirst: ['Bolster upright and flush to the wall'],
   assist: 'Hips steadied',
   exit: 'One leg down, then the other',

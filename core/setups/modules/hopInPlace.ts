@@ -36,7 +36,7 @@ export const hopInPlace: Setup = {
     const spec = specOf(aim);
     return {
       ...solved,
-      lying: { widthM: spec.widthM, highM: spec.thicknessM },
+      atWall: { widthM: spec.widthM, highM: spec.thicknessM },
       notes: [
         ...solved.notes,
         `${spec.label} flat in front of the wall, between the hands and ${cm(gapOf(solved) - spec.widthM)} beyond the fingertips: the hop aims at it, and the hips rise straight over the hands instead of flying past it.`,
@@ -57,10 +57,10 @@ export const hopInPlace: Setup = {
   },
   around: (result, placed, body) => {
     const around = handKick.around!(result, placed, body);
-    const { lying } = result;
+    const { atWall } = result;
     const wall = around.wall ?? placed.wall;
-    if (lying === undefined || wall === undefined) return around;
-    const { widthM, highM } = lying;
+    if (atWall === undefined || wall === undefined) return around;
+    const { widthM, highM } = atWall;
     return { ...around, rests: [{ left: wall.x - widthM, right: wall.x, top: highM }] };
   },
 };

@@ -1,25 +1,18 @@
 /** Legs up the wall, on a bolster. Source: handbook 04. */
-import { isOwnPiece, specOf, type PieceCount } from '../../catalog/pieces';
 import { countOf, measuring, noAssist, type Setup } from '../setup';
 
-const bolsters = ['bolster-rectangular', 'bolster-round'] as const;
 /** What a bolster is rolled of where there is none. */
 const rolled = { piece: 'blanket', count: 3 } as const;
-/** Blankets of the shelf, those that a teacher has added too. */
-const countBlankets = (pieces: readonly PieceCount[]) =>
-  pieces
-    .filter(
-      (one) =>
-        one.piece === rolled.piece || (isOwnPiece(one.piece) && specOf(one).kind === 'blanket'),
-    )
-    .reduce((sum, { count }) => sum + count, 0);
-/** It holds its height less well. */
+/** It holds its height less well; a round one rolls. */
 const rolledLess = 0.02;
+const roundLess = 0.01;
 
 export const legsUp: Setup = {
   label: 'Legs up the wall',
   solve: (input) => {
-    const isThere = bolsters.some((id) => countOf(input.pieces, id) > 0);
+    const isThere =
+      countOf(input.pieces, 'bolster-rectangular') > 0 ||
+      countOf(input.pieces, 'bolster-round') > 0;
     return {
       distances: [measuring(input, 'legs-up').measure('bolsterToWall', (l) => l.hand)],
       cautions: isThere ? [] : [`No bolster at hand: ${rolled.count} blankets rolled firmly.`],
@@ -29,7 +22,17 @@ export const legsUp: Setup = {
   ways: (input, result) => ({
     ways: [
       { props: [{ piece: 'bolster-rectangular', count: 1 }], less: 0, result },
-      ...(countBlankets(input.pieces) < rolled.count
+      ...(countOf(input.pieces, 'bolster-round') === 0
+        ? []
+        : [
+            {
+              variant: 'roundBolster' as const,
+              props: [{ piece: 'bolster-round', count: 1 } as const],
+              less: roundLess,
+              result,
+            },
+          ]),
+      ...(countOf(input.pieces, rolled.piece) < rolled.count
         ? []
         : [{ variant: 'rolled' as const, props: [rolled], less: rolledLess, result }]),
     ],
