@@ -50,7 +50,7 @@ export function KeepPlan({ courseId, day, changes = [], ...start }: KeepPlanProp
           ...parts,
           keep: async (kept, seen) => {
             // Keeping reads the page anew, which ends the worker: only once what binds is known too.
-            if (engine?.state.status !== 'done') return done(seen);
+            if (engine?.state.status !== 'done') return done({ revision: seen });
             const outcome = await parts.keep(kept, seen);
             if (outcome.ok) router.refresh();
             else setProblem(sayProblems(outcome.problems));

@@ -1,9 +1,20 @@
 import { Button, Loader } from '@mantine/core';
+import type { PlanKeeping } from './plannerEngine';
 import type { Planner } from './usePlanner';
 import classes from './plan.module.css';
 
 const gapWords = (percent: number) =>
   percent < 0.05 ? 'the best there is' : `at most ${percent.toFixed(1)} % from the best there is`;
+
+const keptWords = {
+  kept: 'Kept for Tonight',
+  coming: 'On its way to Tonight',
+  refused: 'Not kept, another plan stands',
+  lost: 'Not kept',
+  nowhere: 'On this screen alone',
+} as const satisfies Readonly<Record<PlanKeeping, string>>;
+
+const isMissed = (keeping: PlanKeeping) => keeping === 'refused' || keeping === 'lost';
 
 /** How good the plan on the screen is known to be, and what is still running. */
 export function PlanStatusLine({
@@ -14,7 +25,7 @@ export function PlanStatusLine({
   /** What changed since the plan was kept. */
   readonly outdated: readonly string[];
 }) {
-  const { status, plan, gapPercent, asked, stop, again } = planner;
+  const { status, keeping, plan, gapPercent, asked, stop, again, keepAgain } = planner;
   const isBusy = status === 'starting' || status === 'proving' || status === 'asking';
   const isOutdated = status === 'kept' && outdated.length > 0;
   const words = (): string => {
@@ -34,12 +45,12 @@ export function PlanStatusLine({
       case 'stopped':
         return plan === null
           ? 'Stopped'
-          : `Stopped. This plan is ${plan.stoppedBy === 'quick' ? 'quick, within' : 'within'} ${plan.gapPercent.toFixed(1)} % of the best there can be`;
+          : `Stopped. This plan is ${plan.stoppedBy === 'quick' ? 'quick, within' : 'within'} ${plan.gapPercent.toFixed(1)} % of the best there can be${isMissed(keeping) ? '; it is not kept' : ''}`;
       case 'kept':
         if (outdated.length > 0) return `Outdated: ${outdated.join('; ')}`;
-        return plan === null ? '' : `Kept for Tonight: ${gapWords(plan.gapPercent)}`;
+        return plan === null ? '' : `${keptWords[keeping]}: ${gapWords(plan.gapPercent)}`;
       case 'done':
-        return plan === null ? '' : `Kept for Tonight: ${gapWords(plan.gapPercent)}`;
+        return plan === null ? '' : `${keptWords[keeping]}: ${gapWords(plan.gapPercent)}`;
       default:
         return status satisfies never;
     }
@@ -66,11 +77,23 @@ export function PlanStatusLine({
           Stop here
         </Button>
       ) : (
-        (isOutdated || (status !== 'kept' && status !== 'done')) && (
-          <Button size="compact-sm" variant="default" onClick={again}>
-            Compose again
-          </Button>
-        )
+        <>
+          {(isOutdated || (status !== 'kept' && status !== 'done')) && (
+            <Button size="compact-sm" variant="default" onClick={again}>
+              Compose again
+            </Button>
+          )}
+          {keeping === 'lost' && (
+            <Button size="compact-sm" variant="default" onClick={keepAgain}>
+              Keep it now
+            </Button>
+          )}
+          {keeping === 'refused' && (
+            <Button size="compact-sm" variant="default" onClick={() => window.location.reload()}>
+              See the kept one
+            </Button>
+          )}
+        </>
       )}
     </div>
   );

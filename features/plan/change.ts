@@ -1,4 +1,5 @@
 /** Use cases around a class to come: preparing it anew, keeping its plan, taking files in. */
+import { isDeepStrictEqual } from 'node:util';
 import { z } from 'zod';
 import { composeInput, readClassFile, wishesFile, type WishesFile } from '@/core/files/classFile';
 import { toWishes } from '@/core/files/toWishes';
@@ -36,18 +37,30 @@ const keepForm = z.strictObject({
   seen: z.int().min(0),
 });
 
-/** @returns the revision that now stands */
+/** What stands for an evening after a plan was given in. */
+export interface Standing {
+  readonly revision: number;
+  /** Another screen has kept one for the same wishes meanwhile: it stands, and there is but one. */
+  readonly plan?: PlanFile;
+}
+
+/** @returns what now stands */
 export const keepPlan = change(
   [aCourse, z.iso.date('This day is no date.'), keepForm],
-  ({ db }, course, day, form): Outcome<number> => {
-    const now = findPlan(db, course.id, day)?.revision ?? 0;
+  ({ db }, course, day, form): Outcome<Standing> => {
+    const before = findPlan(db, course.id, day);
+    const now = before?.revision ?? 0;
     if (now !== form.seen) {
+      const standing = composeOutput.safeParse(before?.plan);
+      if (standing.success && isDeepStrictEqual(before?.wishes, form.wishes)) {
+        return done({ revision: now, plan: standing.data });
+      }
       return refuse({
         form: 'Another window has kept a plan for this evening meanwhile. Load the page again to see it; nothing was overwritten.',
       });
     }
     const { wishes, plan } = form;
-    return done(savePlan(db, course.id, day, { wishes, plan }));
+    return done({ revision: savePlan(db, course.id, day, { wishes, plan }) });
   },
 );
 

@@ -5,6 +5,7 @@ import type { PreparedClass } from '@/core/compose/prepared';
 import { done, refuse, type Outcome } from '@/server/result';
 import { fillWithDemo, withThrowawayStudio } from '@/features/testing/studio';
 import { findStandingPlan, readClass } from '@/server/judging/classViews';
+import type { Standing } from './change';
 import type { ComposeAnswer, ComposeQuestion } from '@/workers/compose.worker';
 import { PlannerEngine, type PlannerState } from './plannerEngine';
 
@@ -22,8 +23,9 @@ function open({ isKept = false }: { isKept?: boolean } = {}) {
   const plan = findStandingPlan(view);
   const asked: Asked[] = [];
   const judged: { wishes: WishesFile; answer: (outcome: Outcome<PreparedClass>) => void }[] = [];
-  const kept: { plan: PlanFile; seen: number; answer: (outcome: Outcome<number>) => void }[] = [];
+  const kept: { plan: PlanFile; seen: number; answer: (outcome: Outcome<Standing>) => void }[] = [];
   const told: string[] = [];
+  let fail = () => {};
   const engine = new PlannerEngine(
     {
       wishes: view.wishes,
@@ -41,13 +43,20 @@ function open({ isKept = false }: { isKept?: boolean } = {}) {
       },
       prepareAgain: (wishes) => new Promise((answer) => judged.push({ wishes, answer })),
       keep: ({ plan: made }, seen) =>
-        new Promise((answer) => kept.push({ plan: made, seen, answer })),
+        new Promise((answer, lose) => {
+          kept.push({ plan: made, seen, answer });
+          fail = () => lose(new Error('no answer'));
+        }),
       tell: (words) => told.push(words),
     },
   );
   const shown: PlannerState[] = [];
   engine.start((state) => shown.push(state));
-  return { engine, asked, judged, kept, told, shown, plan, view, now: () => engine.state };
+  return {
+    ...{ engine, asked, judged, kept, told, shown, plan, view },
+    now: () => engine.state,
+    fail: () => fail(),
+  };
 }
 
 /** Lets promises that were answered go on. */
@@ -85,7 +94,7 @@ describe('the planner', () => {
     asked[0]!.answer({ kind: 'proved', milliseconds: 1, plan: named(plan, 'proved') });
     // Proved, it is the plan of the evening; what binds is added to it.
     expect(kept).toMatchObject([{ plan: { notes: ['proved'] }, seen: view.revision }]);
-    kept[0]!.answer(done(view.revision + 1));
+    kept[0]!.answer(done({ revision: view.revision + 1 }));
     await settle();
     asked[0]!.answer({ kind: 'done', plan: named(plan, 'done') });
     expect(now().status).toBe('done');
@@ -155,7 +164,7 @@ describe('the planner', () => {
     finish('second');
     finish('third');
     expect(kept).toHaveLength(1);
-    kept[0]!.answer(done(view.revision + 1));
+    kept[0]!.answer(done({ revision: view.revision + 1 }));
     await settle();
     expect(kept.map((one) => [one.plan.notes[0], one.seen])).toEqual([
       ['first', view.revision],
@@ -173,6 +182,58 @@ describe('the planner', () => {
     kept[0]!.answer(refuse({ form: 'Another window has kept a plan.' }));
     await settle();
     expect(told).toEqual(['Another window has kept a plan.']);
+    expect(now().keeping).toBe('refused');
+  });
+
+  it('says it once of a wish, however often its proof is refused', async () => {
+    const { asked, kept, told, now, plan } = open();
+    asked[0]!.answer({ kind: 'proved', milliseconds: 1, plan: named(plan, 'proved') });
+    expect(now().keeping).toBe('coming');
+    kept[0]!.answer(refuse({ form: 'Another window.' }));
+    await settle();
+    asked[0]!.answer({ kind: 'done', plan: named(plan, 'done') } as ComposeAnswer);
+    kept[1]!.answer(refuse({ form: 'Another window.' }));
+    await settle();
+    expect(told).toEqual(['Another window.']);
+    expect(now()).toMatchObject({ status: 'done', keeping: 'refused' });
+  });
+
+  it('takes over what another screen has kept for the same wishes, and asks no further', async () => {
+    const { engine, asked, kept, told, now, plan, view } = open();
+    asked[0]!.answer({ kind: 'proved', milliseconds: 1, plan: named(plan, 'mine') });
+    kept[0]!.answer(done({ revision: view.revision + 2, plan: named(plan, 'theirs') }));
+    await settle();
+    expect(now()).toMatchObject({ status: 'kept', keeping: 'kept', plan: { notes: ['theirs'] } });
+    expect(asked[0]!.isOver).toBe(true);
+    expect(told).toEqual([]);
+    // What is wished next stands on theirs.
+    engine.change({ rounds: 2 });
+    asked[1]!.answer({ kind: 'done', plan: named(plan, 'next') } as ComposeAnswer);
+    expect(kept[1]!.seen).toBe(view.revision + 2);
+  });
+
+  it('stays with the newer wish where another screen has kept the older one', async () => {
+    const { engine, asked, kept, now, plan, view } = open();
+    asked[0]!.answer({ kind: 'proved', milliseconds: 1, plan: named(plan, 'mine') });
+    engine.change({ rounds: 2 });
+    kept[0]!.answer(done({ revision: view.revision + 2, plan: named(plan, 'theirs') }));
+    await settle();
+    expect(now()).toMatchObject({ status: 'starting', keeping: 'coming' });
+    expect(asked[1]!.isOver).toBe(false);
+  });
+
+  it('keeps once more what no answer came for', async () => {
+    const { engine, asked, kept, fail, told, now, plan, view } = open();
+    asked[0]!.answer({ kind: 'done', plan: named(plan, 'made') } as ComposeAnswer);
+    fail();
+    await settle();
+    expect(now().keeping).toBe('lost');
+    expect(told).toHaveLength(1);
+    engine.keepAgain();
+    expect(now().keeping).toBe('coming');
+    kept[1]!.answer(done({ revision: view.revision + 1 }));
+    await settle();
+    expect(now().keeping).toBe('kept');
   });
 
   it('draws nothing anew where a plan is only known better, and only what changed where it changed', () => {

@@ -13,11 +13,25 @@ import { beforeOf } from '@/core/compose/readBack';
 import { keepSame } from '@/core/units/keepSame';
 import { beginHistory, canGoBack, goBack, goOn, type History } from '@/design/history';
 import { sayProblems, type Outcome } from '@/server/result';
+import type { Standing } from './change';
 import type { ComposeAnswer, ComposeQuestion } from '@/workers/compose.worker';
 
 export type PlanStatus =
   /** As it was kept, nothing running. */
   'kept' | 'starting' | 'proving' | 'asking' | 'done' | 'stopped' | 'failed';
+
+/** Where the plan on the screen stands besides. */
+export type PlanKeeping =
+  /** Tonight, paper and Floor show it. */
+  | 'kept'
+  /** Not yet: it is being made, or on its way. */
+  | 'coming'
+  /** Another window has kept another one. */
+  | 'refused'
+  /** No answer came. */
+  | 'lost'
+  /** A class from a file: nothing of it is kept. */
+  | 'nowhere';
 
 /** What was wished, and everybody judged for it. */
 interface Wished {
@@ -32,6 +46,7 @@ export interface PlannerState extends Wished {
   /** The plan that stood before the newest change; `null`: nothing was changed here yet. */
   readonly stood: PlanFile | null;
   readonly status: PlanStatus;
+  readonly keeping: PlanKeeping;
   /** While proving: how far the best known plan is from what no plan can exceed. */
   readonly gapPercent: number | null;
   /** While asking what binds: so many of so many. */
@@ -78,8 +93,8 @@ export interface PlannerParts {
   ) => () => void;
   /** Everybody judged anew; absent for a class that came from a file. */
   readonly prepareAgain: ((wishes: WishesFile) => Promise<Outcome<PreparedClass>>) | null;
-  /** Keeps a plan. @param seen the revision it stands on; @returns the one that now stands */
-  readonly keep: ((plan: Kept, seen: number) => Promise<Outcome<number>>) | null;
+  /** Keeps a plan. @param seen the revision it stands on; @returns what now stands */
+  readonly keep: ((plan: Kept, seen: number) => Promise<Outcome<Standing>>) | null;
   readonly tell: (words: string) => void;
 }
 
@@ -96,6 +111,9 @@ export class PlannerEngine {
   private picture: PlanFile | null;
   private stood: PlanFile | null = null;
   private status: PlanStatus;
+  private keeping: PlanKeeping;
+  /** Said once of each wish, not of each proof of it. */
+  private toldOf: WishesFile | null = null;
   private gapPercent: number | null = null;
   private asked: readonly [number, number] | null = null;
   private revision: number;
@@ -115,16 +133,18 @@ export class PlannerEngine {
     this.picture = this.plan;
     this.revision = start.revision;
     this.status = start.kept === null ? 'starting' : 'kept';
+    this.keeping = parts.keep === null ? 'nowhere' : start.kept === null ? 'coming' : 'kept';
   }
 
   get state(): PlannerState {
-    const { plan, picture, stood, status, gapPercent, asked } = this;
+    const { plan, picture, stood, status, keeping, gapPercent, asked } = this;
     return {
       ...this.history.now,
       plan,
       picture,
       stood,
       status,
+      keeping,
       gapPercent,
       asked,
       canUndo: canGoBack(this.history),
@@ -216,9 +236,16 @@ export class PlannerEngine {
 
   again = (): void => this.compose({});
 
+  /** Once more, where no answer came. */
+  keepAgain = (): void => {
+    if (this.plan !== null) this.keep({ wishes: this.history.now.wishes, plan: this.plan });
+    this.show();
+  };
+
   private compose(before: BeforeById): void {
     this.endWorker?.();
     this.status = 'starting';
+    if (this.keeping !== 'nowhere') this.keeping = 'coming';
     this.gapPercent = null;
     this.asked = null;
     const { wishes, prepared } = this.history.now;
@@ -286,25 +313,53 @@ export class PlannerEngine {
 
   /** One after the other, and only the newest: each stands on the revision before it. */
   private keep(plan: Kept): void {
+    if (this.parts.keep === null) return;
     this.waiting = plan;
-    if (!this.isKeeping) void this.keepWaiting();
+    this.keeping = 'coming';
+    if (!this.isKeeping) void this.keepWaiting(this.parts.keep);
   }
 
-  private async keepWaiting(): Promise<void> {
-    const { keep, tell } = this.parts;
-    if (keep === null) return;
+  private async keepWaiting(keep: NonNullable<PlannerParts['keep']>): Promise<void> {
     this.isKeeping = true;
     while (this.waiting !== null) {
       const plan = this.waiting;
       this.waiting = null;
       try {
         const outcome = await keep(plan, this.revision);
-        if (outcome.ok) this.revision = outcome.value;
-        else tell(sayProblems(outcome.problems));
+        if (outcome.ok) this.stand(outcome.value, plan);
+        else this.miss(plan, 'refused', sayProblems(outcome.problems));
       } catch {
-        tell('The plan could not be kept: the server did not answer. It is still here; try again.');
+        this.miss(
+          plan,
+          'lost',
+          'The plan could not be kept: the server did not answer. It is still here; keep it once more.',
+        );
       }
     }
     this.isKeeping = false;
+    this.show();
+  }
+
+  /** A newer plan is being made or waits: what became of an older one says nothing of it. */
+  private isOvertaken({ wishes }: Kept): boolean {
+    return this.waiting !== null || wishes !== this.history.now.wishes;
+  }
+
+  private stand({ revision, plan: other }: Standing, given: Kept): void {
+    this.revision = revision;
+    if (this.isOvertaken(given)) return;
+    this.keeping = 'kept';
+    if (other === undefined) return;
+    this.endWorker?.();
+    this.endWorker = null;
+    this.take(other);
+    this.status = 'kept';
+  }
+
+  private miss(given: Kept, keeping: 'refused' | 'lost', words: string): void {
+    if (!this.isOvertaken(given)) this.keeping = keeping;
+    if (this.toldOf === given.wishes && keeping === 'refused') return;
+    this.toldOf = given.wishes;
+    this.parts.tell(words);
   }
 }

@@ -11,7 +11,7 @@ import { PlannerEngine, type PlannerState } from './plannerEngine';
 export type { Change, PlanStatus } from './plannerEngine';
 
 export interface Planner
-  extends PlannerState, Pick<PlannerEngine, 'change' | 'undo' | 'stop' | 'again'> {}
+  extends PlannerState, Pick<PlannerEngine, 'change' | 'undo' | 'stop' | 'again' | 'keepAgain'> {}
 
 interface Start {
   /** `null`: a class that came from a file; nothing of it is kept. */
@@ -67,6 +67,6 @@ export function usePlanner(start: Start): Planner {
       leave();
     };
   }, [engine, come, leave]);
-  const { change, undo, stop, again } = engine;
-  return { ...state, change, undo, stop, again };
+  const { change, undo, stop, again, keepAgain } = engine;
+  return { ...state, change, undo, stop, again, keepAgain };
 }

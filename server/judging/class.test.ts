@@ -167,15 +167,22 @@ describe('keeping a plan', () => {
     expect(readClass(view.course.id)!.outdated).toEqual([]);
   });
 
-  it('shows it again, tells the second window, and forgets it with anybody in it', async () => {
+  it('shows it again, gives it to the second window, tells who wished otherwise, and forgets it with anybody in it', async () => {
     const view = openDemo();
     const plan = planPrepared(highs, view.prepared, toWishes(view.wishes));
-    const keep = (seen: number) =>
-      keepPlan(view.course.id, view.meeting.date, { wishes: view.wishes, plan, seen });
-    expect(must(keep(0))).toBe(1);
-    expect(keep(0).ok).toBe(false);
+    const keep = (change: object = {}) =>
+      keepPlan(view.course.id, view.meeting.date, {
+        ...{ wishes: view.wishes, plan, seen: 0 },
+        ...change,
+      });
+    expect(must(keep())).toEqual({ revision: 1 });
+    // The same evening from another screen: what stands stands, and is shown there too.
+    const other = { ...plan, notes: ['made elsewhere'] };
+    expect(must(keep({ plan: other }))).toMatchObject({ revision: 1, plan: { notes: plan.notes } });
+    const refused = keep({ wishes: { ...view.wishes, helpers: view.wishes.helpers + 1 } });
+    expect(refused.ok ? '' : refused.problems.form).toContain('Another window');
     const again = readClass(null)!;
-    expect(again.revision).toBe(1);
+    expect([again.revision, again.kept?.notes]).toEqual([1, plan.notes]);
     expect(findStandingPlan(again)).toEqual(again.kept);
     must(await deletePerson(Number(view.members[3]!.id)));
     expect(readClass(null)!.kept).toBeNull();
