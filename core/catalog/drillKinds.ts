@@ -60,6 +60,8 @@ export interface DrillSpec {
   readonly leavesFloor?: true;
   /** Leaves the floor, or weights the crown: asks for what this stage asks for. */
   readonly asStage?: StageKey;
+  /** The same thing as these rungs: where it was done, a round of one of them is the second time. */
+  readonly sameAs?: readonly StageKey[];
 }
 
 /** A row of the shipped table: it says where it is done, and has a drawing. */

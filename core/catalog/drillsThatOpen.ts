@@ -5,6 +5,7 @@ import { blocks, none, still, type ShippedDrill } from './drillKinds';
 export const drillsThatOpen = {
   'wrist-lifts': {
     label: 'Heel-of-hand and finger-pad lifts',
+    sameAs: ['HB1', 'CR1'],
     move: 'wrist-lifts',
     how: 'Forearms drawn towards each other; lean back to ease, three fingers is hardest; cloth rotations last.',
     serves: ['wrist-extension', 'l-hold', 'crow-hold'],
@@ -37,6 +38,7 @@ export const drillsThatOpen = {
   },
   'arm-wraps': {
     label: 'Arm wraps, clasp behind, hand-behind-head push',
+    sameAs: ['HS1'],
     move: 'arm-wraps',
     how: 'Both crossings, ribs down; then the head presses the hand without moving.',
     serves: ['shoulder-flexion', 'elbow-drift', 'dolphin-hold'],

@@ -54,6 +54,7 @@ export const drillsThatStrengthen = {
   },
   'curl-and-peel': {
     label: 'Curl and tail-peel on the back',
+    sameAs: ['SS1'],
     move: 'curl-peel',
     how: 'Hands lift the head, the neck idle; the tail peels off the floor.',
     serves: ['hollow-hold', 'shoulder-stand-hold'],
@@ -130,6 +131,7 @@ export const drillsThatStrengthen = {
   },
   hollow: {
     label: 'Hollow hold, block crush, supine handstand to crow',
+    sameAs: ['HB5'],
     move: 'hollow',
     how: 'Head and shoulders up, blocks squeezed with the little-finger side, low back pressed down.',
     serves: ['hollow-hold', 'tuck-hold', 'wall-hold'],
@@ -177,6 +179,7 @@ export const drillsThatStrengthen = {
   },
   'crown-roll': {
     label: 'Crown roll',
+    sameAs: ['HS4'],
     move: 'crown-roll',
     how: 'Kneeling, hands in charge: forehead to crown and back.',
     serves: ['crown-control', 'neck-ease'],

@@ -130,6 +130,26 @@ describe('a first evening', () => {
     }
   });
 
+  it('does in a round what has not just been done as a drill, and goes up, not down', () => {
+    const { prepared, plan, written } = evening(8, { families: ['handstand'] });
+    const drilled = written.timeline.flatMap(({ drill }) =>
+      drill === undefined ? [] : (prepared.drills![drill]!.sameAs ?? []),
+    );
+    expect(drilled).toContain('HB1');
+    // What comes after it is stood on at once.
+    const done = plan.rounds.flatMap(({ people }) => people.map(({ option }) => option!.stage));
+    expect(done).not.toContain('HB1');
+    expect(done).toContain('HB2');
+    for (const family of ladderIds) {
+      const { plan: other } = evening(8, { families: [family] });
+      for (const { id } of other.rounds[0]!.people) {
+        const own = other.rounds.map(({ people }) => people.find((one) => one.id === id)!.option!);
+        const falls = own.filter((option, round) => own[round - 1]?.from?.includes(kindOf(option)));
+        expect([family, id, falls.map(({ label }) => label)]).toEqual([family, id, []]);
+      }
+    }
+  });
+
   it('climbs: nobody meets a rung whose foot they have not stood on that evening', () => {
     const { plan } = evening(6, { families: ['forearm-stand'] });
     for (const person of plan.rounds[0]!.people) {

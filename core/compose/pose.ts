@@ -4,6 +4,7 @@ import type { Highs } from 'highs';
 import { closedRegions, regions, type BodyRegion, type Region } from '../catalog/regions';
 import type { DrillKey, DrillSpec } from '../catalog/drills';
 import { drillLiftsFeet, regionsOf } from '../ladder/asked';
+import type { StageKey } from '../catalog/stage';
 import { mainRegions, type FatigueState } from '../fatigue/reserve';
 import { placeCircles } from '../room/pack';
 import type { Floor, Room, Span } from '../room/room';
@@ -19,6 +20,8 @@ import type { PreparedClass, PreparedPerson, Wishes } from './prepared';
 import { drillsOf } from './drillsOf';
 import type { Before, ComposePerson, PersonPin, RoundsProblem } from './problem';
 import { countRows } from '../pieces/rows';
+import { composeWeights, kindOf } from './worth';
+import { listSittingOut } from './sittingOut';
 import { settleSteps, shareOut, spareChoices, type Budget, type SpareChoice } from './budget';
 import { layOutTime, stateAtRounds, type TimelineItem } from './timeline';
 
@@ -83,6 +86,35 @@ function presentPeople(
         checkLoads: [],
       };
     });
+}
+
+/**
+ * Where the options of somebody stand this evening: what lies below each of them, and what has been
+ * done as a drill already. A rung that was drilled has been stood on, and a round of it is worth less.
+ */
+function placeOnLadder(
+  person: PreparedPerson,
+  { below = {} }: PreparedClass,
+  drills: DrillChoice['drills'],
+): PreparedPerson {
+  const drilled = new Set<string>(
+    drills.flatMap(({ drill, spec: { sameAs = [] } }) =>
+      person.closedDrills.includes(drill) ? [] : sameAs,
+    ),
+  );
+  const place = (option: PlannedOption): PlannedOption => {
+    const { needsFirst, ...own } = option;
+    const kind = kindOf(option);
+    const from = below[kind as StageKey] ?? [];
+    const isReached = option.above?.some((one) => drilled.has(one)) === true;
+    return {
+      ...own,
+      ...(from.length === 0 ? {} : { from }),
+      ...(drilled.has(kind) ? { value: option.value * composeWeights.drilled } : {}),
+      ...(needsFirst === undefined || isReached ? {} : { needsFirst }),
+    };
+  };
+  return { ...person, options: person.options.map(place) };
 }
 
 /** The floor in front of no usable wall, where a circle can never meet a lane or a door's leaf. */
@@ -236,18 +268,24 @@ export function poseClass(
   wishes: Wishes,
   before: BeforeById = {},
 ): Posed {
-  const people = presentPeople(prepared, wishes);
+  const coming = presentPeople(prepared, wishes);
   const isLooking = prepared.isLooking === true;
   const budgetInput = { ...wishes, families: prepared.families, isLooking };
   const shared = shareOut(budgetInput);
   // Minutes that no check is worth go to the drills.
   const checkMinutes = Math.min(prepared.checkMinutes, shared.checks);
+  // Where everybody would sit the cool-down out, its minutes go elsewhere.
+  const mayCool = coming.some(
+    (person) => listSittingOut({ kind: 'release', drill: 'cool-down' }, [person]).length === 0,
+  );
   const budget = {
     ...shared,
+    ...(mayCool ? {} : { release: 0 }),
     checks: checkMinutes,
     drills: shared.drills + shared.checks - checkMinutes,
   };
-  const { choice, steps } = planDrills(highs, prepared, wishes, people, budget);
+  const { choice, steps } = planDrills(highs, prepared, wishes, coming, budget);
+  const people = coming.map((person) => placeOnLadder(person, prepared, choice.drills));
   const lay = (settleMinutes: number, spare: SpareChoice) =>
     layOutTime({
       ...budgetInput,

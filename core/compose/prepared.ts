@@ -8,8 +8,8 @@ import { resolveBody, type BodyInput } from '../body/body';
 import type { DrillBook, DrillKey } from '../catalog/drills';
 import type { PieceCount } from '../catalog/pieces';
 import type { PainPlace, RegionLoads } from '../catalog/regions';
-import type { School } from '../catalog/school';
-import type { LadderId } from '../catalog/stage';
+import { getStageIn, type School } from '../catalog/school';
+import type { LadderId, StageKey } from '../catalog/stage';
 import type { ThemeId } from '../catalog/themes';
 import type { Capacities } from '../fatigue/reserve';
 import type { OpenedCase } from '../ladder/case';
@@ -126,6 +126,8 @@ export interface PreparedClass {
   readonly families: readonly LadderId[];
   /** What the school has to choose from; absent in classes kept before there were own ones. */
   readonly drills?: DrillBook;
+  /** What lies below each rung of these families; absent in classes kept before it was asked. */
+  readonly below?: Readonly<Partial<Record<StageKey, readonly StageKey[]>>>;
   readonly people: readonly PreparedPerson[];
   readonly checks: readonly PreparedSlot[];
   readonly checkMinutes: number;
@@ -220,6 +222,7 @@ export function prepareClass(input: ClassInput): PreparedClass {
     pieces,
     families,
     drills: school.catalog.drills,
+    below: listBelow(school, families),
     checks: slots.map(({ people: own, ...slot }) => ({
       ...slot,
       people: own.map(({ id, why }) => ({ id: people[id]!.id, why })),
@@ -228,6 +231,19 @@ export function prepareClass(input: ClassInput): PreparedClass {
     ...(isLooking ? { isLooking } : {}),
     people: prepared,
   };
+}
+
+function listBelow(
+  school: School,
+  families: readonly LadderId[],
+): NonNullable<PreparedClass['below']> {
+  const rungs = families.flatMap((family) => school.ladders[family]);
+  return Object.fromEntries(
+    rungs.map((rung) => {
+      const paths = getStageIn(school, rung).ways.flatMap(({ path }) => path);
+      return [rung, [...new Set(paths)].filter((one) => one !== rung)] as const;
+    }),
+  );
 }
 
 const openOf = ({ options, fallbacks }: PreparedPerson) => [...options, ...fallbacks];

@@ -34,6 +34,8 @@ export interface RoundOption {
   readonly same?: string;
   /** What it is a step up from. */
   readonly above?: readonly string[];
+  /** All that lies below it on the ladder, however far. */
+  readonly from?: readonly string[];
   /** Only after one of those on the same evening: nobody skips a rung. */
   readonly needsFirst?: true;
 }

@@ -23,6 +23,9 @@ function invent(seed: number): { person: ComposePerson; problem: RoundsProblem }
     heightM: 1.5,
     pieces: [],
     ...(at === 0 ? {} : { above: [`r${at - 1}`] }),
+    ...(at === 0 || random() < 0.3
+      ? {}
+      : { from: Array.from({ length: at }, (_, below) => `r${below}`) }),
     ...(at > 2 && random() < 0.5 ? { needsFirst: true as const } : {}),
     ...(random() < 0.3 ? { isAttempt: true as const } : {}),
   }));
@@ -195,14 +198,27 @@ describe('what somebody may be given', () => {
 
 describe('what a round adds', () => {
   const dog: RoundOption = { id: 'dog', value: 1, heightM: 1, pieces: [] };
-  const up: RoundOption = { id: 'up', value: 1, heightM: 1, pieces: [], above: ['dog'] };
+  const up: RoundOption = {
+    ...{ id: 'up', value: 1, heightM: 1, pieces: [] },
+    above: ['dog'],
+    from: ['dog'],
+  };
+  const high: RoundOption = { ...up, id: 'high', above: ['up'], from: ['dog', 'up'] };
   const kick: RoundOption = { id: 'kick', value: 1, heightM: 1, pieces: [], isAttempt: true };
 
   it('is more for a step up, less for another change, little for the same hold again', () => {
     expect(roundWorth(up, [dog])).toBeCloseTo(1.1, 9);
-    expect(roundWorth(dog, [up])).toBeCloseTo(0.95, 9);
+    expect(roundWorth(kick, [dog])).toBeCloseTo(0.95, 9);
     expect(roundWorth(dog, [dog])).toBeCloseTo(0.15, 9);
     expect(roundWorth(dog, [dog, dog])).toBeCloseTo(0.05, 9);
+  });
+
+  it('takes nothing off for a step further up, and most for going back down', () => {
+    expect(roundWorth(high, [dog])).toBeCloseTo(1, 9);
+    expect(roundWorth(dog, [up])).toBeCloseTo(0.85, 9);
+    expect(roundWorth(dog, [high])).toBeCloseTo(0.85, 9);
+    // Something of another ladder in between is a change, and no way down.
+    expect(roundWorth(dog, [high, kick])).toBeCloseTo(0.95, 9);
   });
 
   it('is most of the first for a try again, and counts another make of it as the same', () => {

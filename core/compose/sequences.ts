@@ -177,11 +177,20 @@ function tabulate(
   const climbsFrom = choices.map(
     (option) => option?.above?.flatMap((kind) => numbers.get(kind) ?? []) ?? [],
   );
+  const below = choices.map((option) => {
+    const has = new Uint8Array(numbers.size);
+    for (const kind of option?.from ?? []) {
+      const number = numbers.get(kind);
+      if (number !== undefined) has[number] = 1;
+    }
+    return has;
+  });
   const flags = (is: (option: RoundOption) => boolean) =>
     Uint8Array.from(choices, (option) => (option !== null && is(option) ? 1 : 0));
   const count = choices.length;
   const steps = new Float64Array((count + 1) * count);
   const climbs = new Uint8Array(numbers.size);
+  const { climb, fall, change } = composeWeights;
   const last = past[past.length - 1];
   choices.forEach((option, choice) => {
     if (option === null) return;
@@ -190,8 +199,15 @@ function tabulate(
     for (let before = 0; before < count; before += 1) {
       const kind = kinds[before]!;
       if (before === choice || kind < 0) continue;
+      // The same as `stepAdds`, without comparing names.
       steps[(before + 1) * count + choice] =
-        climbs[kind] === 1 ? composeWeights.climb : -composeWeights.change;
+        climbs[kind] === 1
+          ? climb
+          : below[before]![kinds[choice]!] === 1
+            ? -fall
+            : below[choice]![kind] === 1
+              ? 0
+              : -change;
     }
     for (const kind of climbsFrom[choice]!) climbs[kind] = 0;
   });

@@ -5,6 +5,8 @@ import type { RoundOption } from './problem';
 export const composeWeights = {
   /** Taken off for each change of option between rounds that is no step up. */
   change: 0.05,
+  /** Taken off for going back down a rung that was worked up to: rounds build. */
+  fall: 0.15,
   /** A round that is a step up from the one before. */
   climb: 0.1,
   /** The same thing once more, and every time after that, as shares of the first. */
@@ -13,6 +15,8 @@ export const composeWeights = {
     /** Tries are learned by trying. */
     attempt: { once: 0.85, more: 0.6 },
   },
+  /** The share that is left of a rung which all have just done as a drill. */
+  drilled: 0.35,
   /** For the least served, whose share of their own best counts this much for every student. */
   fairness: 0.6,
   /** Taking turns at one station halves the time at it, not the worth. */
@@ -39,7 +43,10 @@ export function shareAgain(isAttempt: boolean, isRest: boolean, times: number): 
 /** What going from one thing to another adds, or takes. */
 export function stepAdds(before: RoundOption | null | undefined, option: RoundOption): number {
   if (!before || before === option) return 0;
-  return option.above?.includes(kindOf(before)) ? composeWeights.climb : -composeWeights.change;
+  const kind = kindOf(before);
+  if (option.above?.includes(kind)) return composeWeights.climb;
+  if (before.from?.includes(kindOf(option))) return -composeWeights.fall;
+  return option.from?.includes(kind) ? 0 : -composeWeights.change;
 }
 
 /**

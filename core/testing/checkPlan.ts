@@ -341,12 +341,14 @@ export function checkPlan(
     );
     wrong.push(...findTired(plan, person, closed));
   }
-  for (const { label, fetch = [], sitOut = [] } of plan.timeline) {
+  for (const { kind, label, fetch = [], sitOut = [] } of plan.timeline) {
     const missing = fetch.filter((piece) => !canServe([{ piece, count: 1 }], pieces));
     if (missing.length > 0)
       wrong.push(`${label}: fetches ${missing.join(', ')}, and there is none`);
     const here = people.length - plan.wishes.absent.length;
-    if (here > 0 && sitOut.length >= here) wrong.push(`${label}: done by nobody`);
+    // A pause is one for everybody, whatever they do in it.
+    if (here > 0 && sitOut.length >= here && kind !== 'pause')
+      wrong.push(`${label}: done by nobody`);
   }
   const minutes = plan.timeline.reduce((sum, item) => sum + item.minutes, 0);
   if (minutes > plan.wishes.minutes + slack && plan.rounds.length > 0)
