@@ -68,21 +68,25 @@ function measureInstead(
   return made;
 }
 
-/** The ways that the cupboard has, without those that only take more; of none, the usual one. */
+/** Sets of the usual way up to which a shape that stands in is made otherwise as well. */
+const fewSets = 2;
+
+/**
+ * The ways that the cupboard has: the usual one and, where there is hardly enough for it, those that
+ * take something else. Of none, the usual one.
+ */
 function waysAtHand(ways: readonly StageWay[], pieces: readonly PieceCount[]): StageWay[] {
   const rows = countRows(pieces);
-  const taken = (way: StageWay) => rowsTaken(way.props);
-  const found: StageWay[] = [];
-  for (const way of ways) {
-    if (taken(way).some(({ piece, count }) => (rows[piece] ?? 0) < count)) continue;
-    const isMore = found.some((other) =>
-      taken(other).every(({ piece, count }) =>
-        taken(way).some((one) => one.piece === piece && one.count >= count),
-      ),
-    );
-    if (!isMore) found.push(way);
-  }
-  return found.length > 0 ? found : ways.slice(0, 1);
+  const setsOf = ({ props }: StageWay) =>
+    Math.min(...rowsTaken(props).map(({ piece, count }) => (rows[piece] ?? 0) / count));
+  const [usual, ...others] = ways.filter((way) => setsOf(way) >= 1);
+  if (usual === undefined) return ways.slice(0, 1);
+  if (setsOf(usual) > fewSets) return [usual];
+  const taken = new Set(rowsTaken(usual.props).map(({ piece }) => piece));
+  return [
+    usual,
+    ...others.filter(({ props }) => rowsTaken(props).every(({ piece }) => !taken.has(piece))),
+  ];
 }
 
 function toAlternative(

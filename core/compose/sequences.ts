@@ -201,13 +201,7 @@ function tabulate(
       if (before === choice || kind < 0) continue;
       // The same as `stepAdds`, without comparing names.
       steps[(before + 1) * count + choice] =
-        climbs[kind] === 1
-          ? climb
-          : below[before]![kinds[choice]!] === 1
-            ? -fall
-            : below[choice]![kind] === 1
-              ? 0
-              : -change;
+        climbs[kind] === 1 ? climb : below[before]![kinds[choice]!] === 1 ? -fall : -change;
     }
     for (const kind of climbsFrom[choice]!) climbs[kind] = 0;
   });

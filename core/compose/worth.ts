@@ -6,7 +6,7 @@ export const composeWeights = {
   /** Taken off for each change of option between rounds that is no step up. */
   change: 0.05,
   /** Taken off for going back down a rung that was worked up to: rounds build. */
-  fall: 0.15,
+  fall: 0.1,
   /** A round that is a step up from the one before. */
   climb: 0.1,
   /** The same thing once more, and every time after that, as shares of the first. */
@@ -46,7 +46,7 @@ export function stepAdds(before: RoundOption | null | undefined, option: RoundOp
   const kind = kindOf(before);
   if (option.above?.includes(kind)) return composeWeights.climb;
   if (before.from?.includes(kindOf(option))) return -composeWeights.fall;
-  return option.from?.includes(kind) ? 0 : -composeWeights.change;
+  return -composeWeights.change;
 }
 
 /**
