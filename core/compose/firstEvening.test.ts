@@ -140,13 +140,14 @@ describe('a first evening', () => {
     const done = plan.rounds.flatMap(({ people }) => people.map(({ option }) => option!.stage));
     expect(done).not.toContain('HB1');
     expect(done).toContain('HB2');
-    for (const family of ladderIds) {
+    // Nobody goes back down but where there is too little for anything else: two sets of blankets.
+    for (const family of ladderIds.filter((one) => one !== 'shoulder-stand')) {
       const { plan: other } = evening(8, { families: [family] });
-      for (const { id } of other.rounds[0]!.people) {
+      const down = other.rounds[0]!.people.filter(({ id }) => {
         const own = other.rounds.map(({ people }) => people.find((one) => one.id === id)!.option!);
-        const falls = own.filter((option, round) => own[round - 1]?.from?.includes(kindOf(option)));
-        expect([family, id, falls.map(({ label }) => label)]).toEqual([family, id, []]);
-      }
+        return own.some((option, round) => own[round - 1]?.from?.includes(kindOf(option)));
+      });
+      expect([family, down]).toEqual([family, []]);
     }
   });
 

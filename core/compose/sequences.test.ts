@@ -213,10 +213,10 @@ describe('what a round adds', () => {
     expect(roundWorth(dog, [dog, dog])).toBeCloseTo(0.05, 9);
   });
 
-  it('takes nothing off for a step further up, and most for going back down', () => {
-    expect(roundWorth(high, [dog])).toBeCloseTo(1, 9);
-    expect(roundWorth(dog, [up])).toBeCloseTo(0.85, 9);
-    expect(roundWorth(dog, [high])).toBeCloseTo(0.85, 9);
+  it('takes more off for going back down than for another change, further up among them', () => {
+    expect(roundWorth(high, [dog])).toBeCloseTo(0.95, 9);
+    expect(roundWorth(dog, [up])).toBeCloseTo(0.9, 9);
+    expect(roundWorth(dog, [high])).toBeCloseTo(0.9, 9);
     // Something of another ladder in between is a change, and no way down.
     expect(roundWorth(dog, [high, kick])).toBeCloseTo(0.95, 9);
   });
