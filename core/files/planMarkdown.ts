@@ -78,11 +78,16 @@ export function writeMarkdown(plan: PlanFile, words: MarkdownWords): string {
     }
   }
   lines.push('', '## To lay out', '');
+  // Mats without a place of their own are one line.
+  const out = new Map<string, (readonly string[])[]>();
   for (const line of plan.layOut) {
-    const { letter, props: out, fallbackProps, people } = line;
-    const where = layOutWhere(plan, line, units);
+    const { letter, props: pieces, fallbackProps, people } = line;
     const also = fallbackProps.length > 0 ? `; beside it ${props(fallbackProps)}` : '';
-    lines.push(`- ${letter}, ${where}: ${props(out)}${also} (${people.map(name).join(', ')})`);
+    const said = `- ${letter}, ${layOutWhere(plan, line, units)}: ${props(pieces)}${also}`;
+    out.set(said, [...(out.get(said) ?? []), people]);
+  }
+  for (const [said, each] of out) {
+    lines.push(`${said}${each.length > 1 ? ' each' : ''} (${each.flat().map(name).join(', ')})`);
   }
   if (plan.checks.length > 0) {
     lines.push('', '## Checks', '');
