@@ -6,13 +6,18 @@ import { passTo } from '../ladder/alternative';
 import type { OpenedCase } from '../ladder/case';
 import { careFor, thingOfAlternative, type Pass } from '../ladder/gatekeeper';
 import { liftsFeet } from '../ladder/asked';
-import { toSetupInput } from '../ladder/sized';
 import { beforeWeight } from '../setups/beforeWeight';
 import { wallLane } from '../room/space';
 import { variantTable } from '../setups/setup';
 import { findSetup, type StageWay } from './needs';
 import { optionIdOf } from './optionId';
-import { figuresOf, optionValues, type OptionContext, type PlannedOption } from './option';
+import {
+  figuresOf,
+  inputFor,
+  optionValues,
+  type OptionContext,
+  type PlannedOption,
+} from './option';
 import { countRows, rowsTaken } from '../pieces/rows';
 import { doseInRound, limitsAt } from './roundDose';
 import { findCapacities } from './strength';
@@ -54,16 +59,15 @@ function measureInstead(
   const made =
     spec?.recipe === undefined
       ? [{ props: pieces, less: 0 }]
-      : waysAtHand(
-          findSetup(spec, toSetupInput(person, context, context.pieces)).ways,
-          context.pieces,
-        ).map(({ variant, props, less, result }) => ({
-          ...(variant === undefined ? {} : { variant }),
-          ...figuresOf(result),
-          // What stands on a stack takes what its stack is made of, for this body.
-          props: props.length > 0 ? props : pieces,
-          less,
-        }));
+      : waysAtHand(findSetup(spec, inputFor(person, context)).ways, context.pieces).map(
+          ({ variant, props, less, result }) => ({
+            ...(variant === undefined ? {} : { variant }),
+            ...figuresOf(result),
+            // What stands on a stack takes what its stack is made of, for this body.
+            props: props.length > 0 ? props : pieces,
+            less,
+          }),
+        );
   measured.set(id, made);
   return made;
 }

@@ -3,7 +3,8 @@ import { refOf, specOf, type PieceCount, type PieceId } from '../catalog/pieces'
 import type { StageSpec } from '../catalog/stage';
 import { forearmKickSetup } from '../setups/forearmKick';
 import { getSetup } from '../setups/registry';
-import type { SetupInput, SetupResult, SetupWay } from '../setups/setup';
+import type { SetupInput, SetupResult, SetupWay, Ways } from '../setups/setup';
+import { rememberFor } from '../units/remember';
 import { forStage } from '../setups/solveStage';
 import { rowsServed } from '../pieces/rows';
 
@@ -19,12 +20,17 @@ export interface StageSetup {
   readonly lack?: string;
 }
 
+/** Several rungs rest on one set-up: for one person it is worked out once. */
+const solved = rememberFor<SetupInput, Ways>();
+
 /** The set-up of a stage from what the cupboard holds, and the ways there are to make it. */
 export function findSetup(spec: StageSpec, input: SetupInput): StageSetup {
   const { recipe, pieces = [] } = spec;
   if (recipe === undefined) return { ways: [{ props: pieces, less: 0, result: null }] };
-  const setup = getSetup(recipe);
-  const { ways, lack } = setup.ways(input, setup.solve(input));
+  const { ways, lack } = solved(input, recipe, () => {
+    const setup = getSetup(recipe);
+    return setup.ways(input, setup.solve(input));
+  });
   return {
     ways: ways.map((way) => ({
       ...way,

@@ -6,10 +6,11 @@ import type { BodyRegion, RegionLoads } from '../catalog/regions';
 import type { LadderId, StageKey, StageShape } from '../catalog/stage';
 import type { WayUpId } from '../catalog/waysUp';
 import type { Pass } from '../ladder/gatekeeper';
-import type { Sized } from '../ladder/sized';
+import type { OpenedCase } from '../ladder/case';
+import { toSetupInput, type Sized } from '../ladder/sized';
 import { distanceWords, type DistanceId } from '../setups/distanceWords';
 import type { SetupId } from '../setups/registry';
-import type { SetupResult, Variant } from '../setups/setup';
+import type { SetupInput, SetupResult, Variant } from '../setups/setup';
 import type { LengthUnits } from '../units/length';
 import type { RoundOption } from './problem';
 
@@ -128,4 +129,15 @@ export function figuresOf(result: SetupResult | null): Pick<PlannedOption, 'figu
       ...(found === undefined ? {} : { isFound: true as const }),
     }));
   return figures.length === 0 ? {} : { figures };
+}
+
+const inputs = new WeakMap<OpenedCase, WeakMap<OptionContext, SetupInput>>();
+
+/** What set-ups are worked out from, for one person on one evening: always the same object. */
+export function inputFor(person: OpenedCase, context: OptionContext): SetupInput {
+  const own = inputs.get(person) ?? new WeakMap<OptionContext, SetupInput>();
+  inputs.set(person, own);
+  const input = own.get(context) ?? toSetupInput(person, context, context.pieces);
+  own.set(context, input);
+  return input;
 }

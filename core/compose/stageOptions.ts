@@ -6,17 +6,18 @@ import { ladderTable, type Counterpose, type StageKey, type StageSpec } from '..
 import type { OpenedCase } from '../ladder/case';
 import { liftsFeet } from '../ladder/asked';
 import { evaluateDemand } from '../ladder/gate';
-import { toSetupInput } from '../ladder/sized';
 import { judge, type Verdict } from '../ladder/verdict';
 import { spaceFor } from '../room/space';
 import { beforeWeight } from '../setups/beforeWeight';
 import { variantTable, type SetupInput, type Variant } from '../setups/setup';
 import { sayTooLow } from '../units/along';
+import { rememberFor } from '../units/remember';
 import { inSentence } from '../units/words';
 import { usualBaseM } from './insteadOptions';
 import { addPieces, findLiftPieces, findSetup, type StageWay } from './needs';
 import {
   figuresOf,
+  inputFor,
   optionValues,
   type OptionContext,
   type OptionRole,
@@ -59,7 +60,7 @@ export function toOptions(
   if (isEased && (verdict.needsAssist || spec.downTo !== undefined || spec.isAttempt === true)) {
     return withoutHands;
   }
-  const input = toSetupInput(person, context, context.pieces);
+  const input = inputFor(person, context);
   const uses = (standIn: string) => verdict.items.some((item) => item.standIn === standIn);
   const extra = [
     uses('forearm-lift') ? findLiftPieces(input) : [],
@@ -158,8 +159,9 @@ function asksCounter({ family, columns }: StageSpec): boolean {
 
 const noCupboard = 'the cupboard cannot make its set-up';
 
+const byWayUp = rememberFor<SetupInput, SetupInput>();
 const withWayUp = (input: SetupInput, wayUp: WayUpId | undefined): SetupInput =>
-  wayUp === undefined ? input : { ...input, wayUp };
+  wayUp === undefined ? input : byWayUp(input, wayUp, () => ({ ...input, wayUp }));
 
 /** The ways up that are open to somebody, the school's own first; `undefined`: there is but one. */
 function waysUpFor(spec: StageSpec, person: OpenedCase): readonly (WayUpId | undefined)[] {

@@ -4,6 +4,7 @@ import type { CheckKey } from '../catalog/checks';
 import type { StageKey } from '../catalog/stage';
 import type { Assessment, CheckStatus } from '../readiness/assess';
 import { isVoided } from '../readiness/record';
+import { rememberFor } from '../units/remember';
 import { inSentence } from '../units/words';
 import { dayNumber, type Day } from '../units/day';
 import type { OpenedCase } from './case';
@@ -45,7 +46,13 @@ const weakest = (items: readonly GateItem[]) => Math.min(5, ...items.map(rankOf)
  * A stage's whole gate along the best of its ways up, item by item; `null` where the school keeps
  * the stage closed. Source: handbook 06 "A gate".
  */
-export function evaluateGate(stage: StageKey, person: OpenedCase): GateItem[] | null {
+export const evaluateGate = (stage: StageKey, person: OpenedCase): readonly GateItem[] | null =>
+  gates(person, stage, () => findGate(stage, person));
+
+/** A case does not change, and its gates are asked for rung after rung. */
+const gates = rememberFor<OpenedCase, readonly GateItem[] | null>();
+
+function findGate(stage: StageKey, person: OpenedCase): GateItem[] | null {
   const { ways } = getStageIn(person.school, stage);
   let best: { items: GateItem[]; unmet: number; worst: number } | null = null;
   for (const way of ways) {

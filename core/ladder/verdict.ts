@@ -5,6 +5,7 @@ import { ladderTable, type StageKey } from '../catalog/stage';
 import type { CautionVerdict } from '../caution/evaluate';
 import { chanceBars, chanceWords } from '../readiness/assessLevel';
 import { isVoided } from '../readiness/record';
+import { rememberFor } from '../units/remember';
 import { inSentence } from '../units/words';
 import { chooseAlternative } from './alternative';
 import type { OpenedCase } from './case';
@@ -42,7 +43,13 @@ export interface Verdict {
  * Stop comes before everything; stepping back before any judgement of the stage asked for; the
  * weakest link decides the rest.
  */
-export function judge(stage: StageKey, person: OpenedCase): Verdict {
+export const judge = (stage: StageKey, person: OpenedCase): Verdict =>
+  verdicts(person, stage, () => findVerdict(stage, person));
+
+/** A case does not change, nor does what is said of it. */
+const verdicts = rememberFor<OpenedCase, Verdict>();
+
+function findVerdict(stage: StageKey, person: OpenedCase): Verdict {
   const { spec } = getStageIn(person.school, stage);
   const gate = evaluateGate(stage, person);
   const items = gate ?? [];

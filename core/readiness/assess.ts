@@ -89,13 +89,26 @@ export function createAssessor({ school, asOf, evidence }: AssessorInput): Asses
     return found;
   };
 
+  // A ladder asks the same of a check at rung after rung, along every way up.
+  const assessed = new Map<string, Assessment>();
+  const score = (own: readonly SideHistory[], threshold: number, onDays?: number): Assessment => {
+    const asked = { threshold, ...(onDays ? { onDays } : {}) };
+    if (own.length === 1) return scoreSide(own[0]!, asked);
+    return weaker(judgeSide(own[0]!, asked), judgeSide(own[1]!, asked));
+  };
+
   return {
     histories,
     assess: (check, { base, threshold, onDays } = {}) => {
       const own = histories(check, base);
-      const asked = { threshold: threshold ?? own[0]!.bar, ...(onDays ? { onDays } : {}) };
-      if (own.length === 1) return scoreSide(own[0]!, asked);
-      return weaker(judgeSide(own[0]!, asked), judgeSide(own[1]!, asked));
+      const bar = threshold ?? own[0]!.bar;
+      const key = `${check}/${base ?? ''}/${bar}/${onDays ?? ''}`;
+      let found = assessed.get(key);
+      if (found === undefined) {
+        found = score(own, bar, onDays);
+        assessed.set(key, found);
+      }
+      return found;
     },
   };
 }
