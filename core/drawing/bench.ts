@@ -11,6 +11,7 @@ import { getShape } from '../shapes/registry';
 import type { Placed, Rest, WallFace } from '../shapes/shape';
 import { getDials } from '../shapes/values';
 import { formatLength, type LengthUnits } from '../units/length';
+import { drawChair } from './chair';
 import { groundBody, hatchedBox, wallFace } from './dimensions';
 import { drawFigure, extentOf, type Facing } from './figure/figure';
 import { line, makeFrame, rounded, textWidth, type Frame, type Scene, type Shape } from './scene';
@@ -101,9 +102,11 @@ function shiftedPlace(
   const wall = placed.wall && { ...placed.wall, x: placed.wall.x + dx };
   const shape = getShape(family);
   const at: Placed = { joints, ...(wall === undefined ? {} : { wall }) };
+  const chair = shape.chair?.(joints);
   return {
     ...placed,
     ...at,
+    ...(chair === undefined ? {} : { chair }),
     rests: shape.supports?.(joints, body) ?? [],
     dimensions: shape.dimensions(at, body),
   };
@@ -152,6 +155,7 @@ export function drawBench(input: BenchInput, options: BenchOptions): BenchScene 
     pxPerM,
     marks,
     shapes: [
+      ...(around.chair === undefined ? [] : drawChair(frame, around.chair)),
       ...drawRests(frame, around.rests),
       ...(ghost
         ? drawFigure('ghost', frame, ghost.body, place(ghost).placed.joints, facingOf(ghost.family))

@@ -86,8 +86,10 @@ export function placeLoaded(
     ? { x: pose.wall.at[0], side: pose.wall.side }
     : shape.wall?.(joints);
   const placed: Placed = { joints, ...(wall === undefined ? {} : { wall }) };
+  const chair = shape.chair?.(joints);
   return {
     ...placed,
+    ...(chair === undefined ? {} : { chair }),
     isOnBack: shape.isOnBack === true,
     rests: shape.supports?.(joints, body) ?? [],
     dimensions: shape.dimensions(placed, body),

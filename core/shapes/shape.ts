@@ -86,6 +86,8 @@ export interface Shape<Id extends ShapeId = ShapeId> {
   /** The wall the figure stands at, where no contact with it says so. */
   readonly wall?: (joints: FigureJoints) => WallFace;
   readonly supports?: (joints: FigureJoints, body: Body) => readonly Rest[];
+  /** A chair under it or before it; absent, or none: no chair. */
+  readonly chair?: (joints: FigureJoints) => ChairPlace | undefined;
   readonly dimensions: (placed: Placed, body: Body) => readonly ShapeDimension[];
   readonly loads: LoadFacts<Id>;
   /** The set-ups it is set up by, the main one first. */

@@ -7,13 +7,29 @@ import { distanceOf } from '../posture/geometry';
 import { getDials, toPosture, usualValues } from './values';
 import { pointsOf, shifted, type FigureJoints } from '../posture/joints';
 import { computeLoads, solvePose } from './loads';
-import { dolphinOnChair } from '../posture/chair';
+import { chairSize, dolphinOnChair } from '../posture/chair';
+import { placeLoaded } from './posed';
 
 const heights = fc.double({ min: 1.25, max: 2.15, noNaN: true });
 const number = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 const onFloorFamilies: readonly ShapeId[] = shapeIds.filter(
   (id) => !['shoulderStand', 'plough', 'headstandTuck', 'liftedTuck', 'crow'].includes(id),
 );
+
+it('stands the feet on a chair that is as high as one, and on a pile of any other height', () => {
+  const body = resolveBody({ heightM: 1.7 });
+  const placed = (supportHeightM: number) => {
+    const values = { ...usualValues('raisedDog', body), supportHeightM };
+    return placeLoaded(body, 'raisedDog', computeLoads(body, toPosture('raisedDog', values)));
+  };
+  const { chair, rests, joints } = placed(chairSize.seatM);
+  expect(rests).toEqual([]);
+  // The seat is under the feet, and its back behind them.
+  expect(chair!.frontX).toBeGreaterThan(joints.heel[0]);
+  expect(chair!.backX).toBeLessThan(joints.heel[0]);
+  expect(placed(0.2)).not.toHaveProperty('chair');
+  expect(placed(0.2).rests[0]!.top).toBeCloseTo(placed(0.2).joints.heel[1], 9);
+});
 
 describe('limbs keep their lengths in every family', () => {
   it.each(shapeIds)('%s', (family) => {

@@ -1,7 +1,14 @@
 import { supportUnderFeet } from '../../pieces/underWeight';
+import { chairSize } from '../../posture/chair';
 import { raisedDog as solve } from '../../posture/dogs';
+import type { Point } from '../../posture/joints';
 import { ballAt, lead, metres } from '../dials';
 import { fromFloor, type Shape } from '../shape';
+
+/** The feet stand so far behind the edge that faces the hands, metres. */
+const edgeM = 0.12;
+/** What is as high as a seat is one; what is not is a pile. */
+const isOnSeat = ([, highM]: Point) => Math.abs(highM - chairSize.seatM) < 0.01;
 
 export const raisedDog: Shape<'raisedDog'> = {
   label: 'Feet on a chair',
@@ -16,7 +23,12 @@ export const raisedDog: Shape<'raisedDog'> = {
     lead,
   ],
   solve,
-  supports: ({ heel }) => [{ left: heel[0] - 0.28, right: heel[0] + 0.12, top: heel[1] }],
+  supports: ({ heel }) =>
+    isOnSeat(heel) ? [] : [{ left: heel[0] - 0.28, right: heel[0] + edgeM, top: heel[1] }],
+  chair: ({ heel }) => {
+    const frontX = heel[0] + edgeM;
+    return isOnSeat(heel) ? { frontX, backX: frontX - chairSize.depthM } : undefined;
+  },
   dimensions: ({ joints }, { lengths }) => [
     { kind: 'level', fromX: joints.heel[0], toX: joints.wrist[0] + lengths.knuckle },
     fromFloor(joints.heel[0] - 0.34, joints.heel[1]),
