@@ -196,6 +196,23 @@ describe('what somebody may be given', () => {
   });
 });
 
+it('finds what is told, however much else somebody could do', () => {
+  const many = Array.from({ length: 40 }, (_, at): RoundOption => ({
+    id: `shape-${at}`,
+    value: 1,
+    heightM: 1,
+    pieces: [],
+  }));
+  const problem = { ...invent(1).problem, done: 0, rounds: 4 };
+  const person: ComposePerson = { id: 'p', options: [...many, rest], mostAttempts: 4 };
+  const told = (pins: NonNullable<ComposePerson['pins']>) =>
+    listPatterns({ ...person, pins }, problem).sort((a, b) => b.value - a.value)[0]?.options;
+  // A stop sign: rest, and nothing but rest.
+  expect(told([{ option: 'rest' }])?.map((one) => one?.id)).toEqual(Array(4).fill('rest'));
+  // And a wish for the last round alone.
+  expect(told([{ option: 'shape-39', round: 3 }])?.[3]?.id).toBe('shape-39');
+});
+
 describe('what a round adds', () => {
   const dog: RoundOption = { id: 'dog', value: 1, heightM: 1, pieces: [] };
   const up: RoundOption = {

@@ -75,10 +75,13 @@ export function searchSequences(
   for (const kind of table.pastKinds) if (kind >= 0) times[kind]! += 1;
   const extras = open.map((round) => choices.map((option) => extra(option, round)));
   const ahead = boundAhead(table, extras, factor);
-  const order = choices
-    .map((option, index) => ({ index, value: option?.value ?? 0 }))
-    .sort((a, b) => b.value - a.value)
-    .map(({ index }) => index);
+  // What counts most in a round is looked at first: a pin and a price count more than a worth.
+  const orders = extras.map((extra) =>
+    choices
+      .map((option, index) => ({ index, value: factor * (option?.value ?? 0) + extra[index]! }))
+      .sort((a, b) => b.value - a.value)
+      .map(({ index }) => index),
+  );
   const found: Found[] = [];
   const chosen: (RoundOption | null)[] = [...past];
   let bar = over;
@@ -112,7 +115,7 @@ export function searchSequences(
       if (pattern !== null) keep(pattern, task.surplusOf(pattern));
       return;
     }
-    for (const choice of order) {
+    for (const choice of orders[depth]!) {
       const now = tries + isAttempt[choice]!;
       if (isAttempt[choice] === 1 && now > person.mostAttempts) continue;
       if (mustClimb[choice] === 1 && !climbsFrom[choice]!.some((kind) => times[kind]! > 0))
