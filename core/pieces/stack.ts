@@ -135,6 +135,27 @@ interface Candidate {
   readonly isFirm: boolean;
 }
 
+/** Feet stand on a seat of the height where there is one, and on no tower of pads. */
+function findSeat(
+  { targetM, footprintM, bears, pieces }: StackRequest,
+  within: number,
+): Stack | null {
+  if (bears !== 'feet') return null;
+  const seat = pieces.find((one) => {
+    const { kind, loadedM, lengthM, widthM } = specOf(one);
+    const isWide = lengthM >= footprintM[0] && widthM >= footprintM[1];
+    return one.count > 0 && kind === 'furniture' && isWide && Math.abs(loadedM - targetM) <= within;
+  });
+  if (seat === undefined) return null;
+  const heightM = specOf(seat).loadedM;
+  return {
+    found: true,
+    heightM,
+    layers: [{ ...refOf(seat), count: 1, face: 'flat', thicknessM: heightM }],
+    nearest: { below: heightM, above: heightM },
+  };
+}
+
 /**
  * The best stack for a height over a footprint, by complete search.
  *
@@ -150,6 +171,8 @@ export function findStack(request: StackRequest): Stack {
     return { found: true, heightM: 0, layers: [], nearest: { below: 0, above: null } };
   }
   const within = (request.toleranceM ?? defaultToleranceM) + tolerance.roundingM;
+  const seat = findSeat(request, within);
+  if (seat !== null) return seat;
   const kinds = listKinds(request.pieces).filter((one) => {
     const spec = specOf(one);
     return spec.stacks && (bears === undefined || mayBear[bears](spec));

@@ -21,3 +21,19 @@ it('counts half of what there is for each hand', () => {
   expect(asked.pieces).toEqual([{ piece: 'foam-block', count: 2 }]);
   expect(stackUnder(supportUnderFeet, 0.1, asked.pieces).pieces).toBe(asked.pieces);
 });
+
+it('stands feet on a seat where one is as high, and piles up nothing beside it', () => {
+  const cupboard = [
+    { piece: 'shoulder-pad', count: 8 },
+    { piece: 'foam-block', count: 12 },
+    { piece: 'chair', count: 1 },
+  ] as const;
+  const stack = (targetM: number) => findStack(stackUnder(supportUnderFeet, targetM, cupboard));
+  expect(stack(0.45).layers).toEqual([
+    { piece: 'chair', count: 1, face: 'flat', thicknessM: 0.45 },
+  ]);
+  expect(stack(0.2).layers.map(({ piece }) => piece)).not.toContain('chair');
+  // Nobody lies with the shoulders on a chair.
+  const under = findStack(stackUnder(platformUnder(body), 0.45, cupboard));
+  expect(under.layers.map(({ piece }) => piece)).not.toContain('chair');
+});
