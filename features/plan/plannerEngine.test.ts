@@ -25,7 +25,7 @@ function open({ isKept = false }: { isKept?: boolean } = {}) {
   const judged: { wishes: WishesFile; answer: (outcome: Outcome<PreparedClass>) => void }[] = [];
   const kept: { plan: PlanFile; seen: number; answer: (outcome: Outcome<Standing>) => void }[] = [];
   const told: string[] = [];
-  let fail = () => {};
+  let fail = (): void => undefined;
   const engine = new PlannerEngine(
     {
       wishes: view.wishes,
