@@ -1,5 +1,6 @@
 /** The first evening, when nobody is known: something real for everybody, and looking comes first. */
 import loadHighs, { type Highs } from 'highs';
+import type { DrillKey } from '../catalog/drills';
 import { ladderIds, type LadderId } from '../catalog/stage';
 import { composeInput, readClassFile } from '../files/classFile';
 import { toPlanFile } from '../files/planFile';
@@ -53,7 +54,7 @@ function evening(people: number, change: object = {}, person: object = {}) {
   const prepared = prepareClass(classInput);
   const plan = composeClass(highs, prepared, wishes, usualSolve);
   const written = toPlanFile(plan, prepared, wishes, { binding: [], relief: null });
-  return { prepared, plan, written };
+  return { prepared, plan, written, wishes };
 }
 
 const restOf = ({ written }: ReturnType<typeof evening>) =>
@@ -149,6 +150,25 @@ describe('a first evening', () => {
       });
       expect([family, down]).toEqual([family, []]);
     }
+  });
+
+  it('leads nobody past a rung by a drill that they came too late for', () => {
+    const families = { families: ['handstand'], late: [{ person: 'p0', round: 1 }] };
+    const { plan } = evening(8, families);
+    const firstOf = (id: string) =>
+      plan.rounds[0]!.people.find((one) => one.id === id)!.option!.stage;
+    expect(firstOf('p1')).toBe('HB2');
+    expect(firstOf('p0')).not.toBe('HB2');
+  });
+
+  it('counts as drilled what stands in the order that was begun, whatever is chosen anew', () => {
+    const { prepared, wishes } = evening(8, { families: ['handstand'] });
+    const first = (begun: readonly DrillKey[]) =>
+      composeClass(highs, prepared, { ...wishes, begun }, usualSolve).rounds[0]!.people.map(
+        ({ option }) => option!.stage,
+      );
+    expect(first(['wrist-lifts'])).toContain('HB2');
+    expect(first([])).not.toContain('HB2');
   });
 
   it('climbs: nobody meets a rung whose foot they have not stood on that evening', () => {

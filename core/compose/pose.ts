@@ -88,18 +88,25 @@ function presentPeople(
     });
 }
 
+/** Comes when the drills are over, or joined a class that had its plan: nothing was done before. */
+const missesDrills = (id: string, { late }: Wishes, before: BeforeById): boolean =>
+  late.some(({ person }) => person === id) ||
+  (Object.keys(before).length > 0 && before[id] === undefined);
+
 /**
  * Where the options of somebody stand this evening: what lies below each of them, and what has been
  * done as a drill already. A rung that was drilled has been stood on, and a round of it is worth less.
  */
 function placeOnLadder(
   person: PreparedPerson,
-  { below = {} }: PreparedClass,
-  drills: DrillChoice['drills'],
+  prepared: PreparedClass,
+  drills: readonly DrillKey[],
 ): PreparedPerson {
+  const { below = {} } = prepared;
+  const book = drillsOf(prepared);
   const drilled = new Set<string>(
-    drills.flatMap(({ drill, spec: { sameAs = [] } }) =>
-      person.closedDrills.includes(drill) ? [] : sameAs,
+    drills.flatMap((drill) =>
+      person.closedDrills.includes(drill) ? [] : (book[drill]?.sameAs ?? []),
     ),
   );
   const place = (option: PlannedOption): PlannedOption => {
@@ -275,9 +282,11 @@ export function poseClass(
   // Minutes that no check is worth go to the drills.
   const checkMinutes = Math.min(prepared.checkMinutes, shared.checks);
   // Where everybody would sit the cool-down out, its minutes go elsewhere.
-  const mayCool = coming.some(
-    (person) => listSittingOut({ kind: 'release', drill: 'cool-down' }, [person]).length === 0,
-  );
+  const mayCool =
+    coming.length === 0 ||
+    coming.some(
+      (person) => listSittingOut({ kind: 'release', drill: 'cool-down' }, [person]).length === 0,
+    );
   const budget = {
     ...shared,
     ...(mayCool ? {} : { release: 0 }),
@@ -285,7 +294,10 @@ export function poseClass(
     drills: shared.drills + shared.checks - checkMinutes,
   };
   const { choice, steps } = planDrills(highs, prepared, wishes, coming, budget);
-  const people = coming.map((person) => placeOnLadder(person, prepared, choice.drills));
+  const drilled = wishes.begun ?? choice.drills.map(({ drill }) => drill);
+  const people = coming.map((person) =>
+    placeOnLadder(person, prepared, missesDrills(person.id, wishes, before) ? [] : drilled),
+  );
   const lay = (settleMinutes: number, spare: SpareChoice) =>
     layOutTime({
       ...budgetInput,

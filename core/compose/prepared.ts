@@ -87,6 +87,8 @@ export interface Wishes {
   readonly spare?: SpareChoice;
   /** Rounds that are over. */
   readonly done: number;
+  /** The drills of a class that runs, as it was begun; absent: those that are chosen now. */
+  readonly begun?: readonly DrillKey[];
 }
 
 export interface PreparedPerson {

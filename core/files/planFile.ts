@@ -234,13 +234,15 @@ export function toPlanFile(
     };
   };
   const lines = writeLines(plan.timeline, prepared, wishes);
+  // What was begun is the class's own, and stands in its order.
+  const { begun: _, ...wished } = wishes;
   const { objective, bound, gapPercent, stoppedBy, parts, leastShare } = plan;
   return {
     format: 'levitar-plan',
     version: 1,
     profile: { ...prepared.profile },
     families: [...prepared.families],
-    wishes: JSON.parse(JSON.stringify(wishes)) as PlanFile['wishes'],
+    wishes: JSON.parse(JSON.stringify(wished)) as PlanFile['wishes'],
     objective,
     bound,
     gapPercent,

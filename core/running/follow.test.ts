@@ -57,6 +57,10 @@ describe('what a class asks of its plan', () => {
       sore: [{ person: third, place: 'wrist' }],
       done: 1,
     });
+    // The order stays as it was begun: what was drilled is known, and not chosen anew.
+    const drills = begun.timeline.filter(({ kind }) => kind === 'drill');
+    expect(drills.length).toBeGreaterThan(0);
+    expect(asked.begun).toEqual(drills.map(({ drill }) => drill));
   });
 
   it('is a new one on an evening for looking, for what was seen before the rounds alone', () => {

@@ -108,7 +108,11 @@ export function wishesNow(
     isWhole(now, prepared, absent, done) && !isSeenAnew(state, begun, now, prepared, judged);
   if (stands && JSON.stringify(next) === JSON.stringify(askedOf(now))) return null;
   const { order: _, ...rest } = wishes;
-  return { ...exact(rest), ...exact(next), done };
+  // What was drilled is what stands in the order that was begun, whatever would be chosen now.
+  const drills = begun.timeline.flatMap(({ kind, drill }) =>
+    kind === 'drill' && drill !== undefined ? [drill] : [],
+  );
+  return { ...exact(rest), ...exact(next), done, begun: drills };
 }
 
 /**

@@ -1,7 +1,7 @@
 /** A class is run at random, everything that can happen in it; what guards people holds throughout. */
 import loadHighs, { type Highs } from 'highs';
 import { painPlaces, painPlaceTable, stopSigns } from '../catalog/regions';
-import { toPlanFile, type PlanFile } from '../files/planFile';
+import { composeOutput, toPlanFile, type PlanFile } from '../files/planFile';
 import { composeClass } from '../compose/composeClass';
 import { prepareClass, putPerson, type PreparedClass, type Wishes } from '../compose/prepared';
 import { beforeOf, findOption, isPlacementOpen } from '../compose/readBack';
@@ -112,6 +112,7 @@ function runClass(seed: number): void {
     const asked = wishesNow(state, begun, plan, prepared);
     if (asked !== null) plan = mergePlan(plan, write(asked, plan));
     const said = `seed ${seed}, step ${step}`;
+    expect([said, composeOutput.safeParse(plan).success]).toEqual([said, true]);
     expect([said, findBroken(plan, state, prepared)]).toEqual([said, []]);
     const broken = checkPlan(plan, {
       room: input.room,
