@@ -28,7 +28,9 @@ jest.mock('./browserParts', () => ({
     keep: ({ plan }: { plan: PlanFile }, seen: number) => {
       kept.push({ plan, seen });
       return Promise.resolve(
-        isRefused ? { ok: false, problems: { form: 'Not kept.' } } : { ok: true, value: seen + 1 },
+        isRefused
+          ? { ok: false, problems: { form: 'Not kept.' } }
+          : { ok: true, value: { revision: seen + 1 } },
       );
     },
     tell: () => undefined,
@@ -98,12 +100,26 @@ it('says why people could not be judged for it', async () => {
   expect(asked).toEqual([]);
 });
 
-it('says why a plan could not be kept', async () => {
+it('says why a plan could not be kept, shows what stands, and begins from there', async () => {
   isRefused = true;
-  show();
+  const { rerender } = show();
   await hear({ kind: 'done', plan: plan('done') });
   expect(await screen.findByText(/Not kept\./)).toBeInTheDocument();
-  expect(mockRouter.refresh).not.toHaveBeenCalled();
+  expect(mockRouter.refresh).toHaveBeenCalledTimes(1);
+  // The page was read anew: another window has come further.
+  rerender(<KeepPlan courseId={1} day="2026-11-26" wishes={wishes} revision={6} />);
+  isRefused = false;
+  await act(async () => {
+    screen.getByRole('button', { name: 'Try again' }).click();
+    await Promise.resolve();
+  });
+  await waitFor(() => expect(asked).toHaveLength(2));
+  await act(async () => {
+    asked[1]!.answer({ kind: 'done', plan: plan('again') } as ComposeAnswer);
+    await Promise.resolve();
+    await Promise.resolve();
+  });
+  expect(kept.map(({ seen }) => seen)).toEqual([4, 6]);
 });
 
 it('says why nothing could be begun, and tries again when told', async () => {

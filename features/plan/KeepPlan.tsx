@@ -37,9 +37,13 @@ export function KeepPlan({ courseId, day, changes = [], ...start }: KeepPlanProp
   const [gap, setGap] = useState<number | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [attempt, setAttempt] = useState(1);
-  const begun = useRef(start);
+  // As the page has it now: it may have been read anew since it was opened.
+  const latest = useRef(start);
   useEffect(() => {
-    const { stale, ...own } = begun.current;
+    latest.current = start;
+  });
+  useEffect(() => {
+    const { stale, ...own } = latest.current;
     const parts = browserParts(courseId, day);
     let isOver = false;
     let engine: PlannerEngine | null = null;
@@ -52,8 +56,9 @@ export function KeepPlan({ courseId, day, changes = [], ...start }: KeepPlanProp
             // Keeping reads the page anew, which ends the worker: only once what binds is known too.
             if (engine?.state.status !== 'done') return done({ revision: seen });
             const outcome = await parts.keep(kept, seen);
-            if (outcome.ok) router.refresh();
-            else setProblem(sayProblems(outcome.problems));
+            if (!outcome.ok) setProblem(sayProblems(outcome.problems));
+            // Kept here or by another window: the page shows what stands.
+            router.refresh();
             return outcome;
           },
           tell: setProblem,
