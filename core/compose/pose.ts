@@ -4,7 +4,6 @@ import type { Highs } from 'highs';
 import { closedRegions, regions, type BodyRegion, type Region } from '../catalog/regions';
 import type { DrillKey, DrillSpec } from '../catalog/drills';
 import { drillLiftsFeet, regionsOf } from '../ladder/asked';
-import type { StageKey } from '../catalog/stage';
 import { mainRegions, type FatigueState } from '../fatigue/reserve';
 import { placeCircles } from '../room/pack';
 import type { Floor, Room, Span } from '../room/room';
@@ -20,7 +19,7 @@ import type { PreparedClass, PreparedPerson, Wishes } from './prepared';
 import { drillsOf } from './drillsOf';
 import type { Before, ComposePerson, PersonPin, RoundsProblem } from './problem';
 import { countRows } from '../pieces/rows';
-import { composeWeights, kindOf } from './worth';
+import { missesDrills, placeOnLadder } from './onLadder';
 import { listSittingOut } from './sittingOut';
 import { settleSteps, shareOut, spareChoices, type Budget, type SpareChoice } from './budget';
 import { layOutTime, stateAtRounds, type TimelineItem } from './timeline';
@@ -86,42 +85,6 @@ function presentPeople(
         checkLoads: [],
       };
     });
-}
-
-/** Comes when the drills are over, or joined a class that had its plan: nothing was done before. */
-const missesDrills = (id: string, { late }: Wishes, before: BeforeById): boolean =>
-  late.some(({ person }) => person === id) ||
-  (Object.keys(before).length > 0 && before[id] === undefined);
-
-/**
- * Where the options of somebody stand this evening: what lies below each of them, and what has been
- * done as a drill already. A rung that was drilled has been stood on, and a round of it is worth less.
- */
-function placeOnLadder(
-  person: PreparedPerson,
-  prepared: PreparedClass,
-  drills: readonly DrillKey[],
-): PreparedPerson {
-  const { below = {} } = prepared;
-  const book = drillsOf(prepared);
-  const drilled = new Set<string>(
-    drills.flatMap((drill) =>
-      person.closedDrills.includes(drill) ? [] : (book[drill]?.sameAs ?? []),
-    ),
-  );
-  const place = (option: PlannedOption): PlannedOption => {
-    const { needsFirst, ...own } = option;
-    const kind = kindOf(option);
-    const from = below[kind as StageKey] ?? [];
-    const isReached = option.above?.some((one) => drilled.has(one)) === true;
-    return {
-      ...own,
-      ...(from.length === 0 ? {} : { from }),
-      ...(drilled.has(kind) ? { value: option.value * composeWeights.drilled } : {}),
-      ...(needsFirst === undefined || isReached ? {} : { needsFirst }),
-    };
-  };
-  return { ...person, options: person.options.map(place) };
 }
 
 /** The floor in front of no usable wall, where a circle can never meet a lane or a door's leaf. */

@@ -128,7 +128,7 @@ export function toOptions(
       ...(dose === null ? {} : { dose: dose.words, work: dose.work, spans: dose.spans }),
       ...(first.length === 0 ? {} : { checkFirst: first }),
       ...(liftsFeet(spec) ? { feetUp: true as const } : {}),
-      ...(asksCounter(spec) ? {} : { sparesCounter: true as const }),
+      ...(isAnswered(spec) ? {} : { sparesCounter: true as const }),
       ...(watch.length === 0 ? {} : { watch }),
       ...(isPlain && (space.kind === 'lane' || props.length > 0)
         ? { canShare: true as const }
@@ -152,7 +152,7 @@ export function toOptions(
 }
 
 /** A hold that the family's counterpose answers. */
-function asksCounter({ family, columns }: StageSpec): boolean {
+function isAnswered({ family, columns }: StageSpec): boolean {
   const { answers }: Counterpose = ladderTable[family].counter;
   return answers === undefined || columns.some((column) => answers.includes(column));
 }
