@@ -75,7 +75,7 @@ export function dolphinOnChair(body: Body): ChairPose {
       knee,
       ankle,
       heel,
-      toe: [heel[0] + lengths.foot, heel[1]],
+      toe: [heel[0] + lengths.foot * (1 - heelShare), heel[1]],
       heelBackM: heelShare * lengths.foot,
     },
   };
@@ -115,7 +115,7 @@ export function calvesOnChair(body: Body): ChairPose {
       knee,
       ankle,
       heel,
-      toe: [heel[0], heel[1] + lengths.foot],
+      toe: [heel[0], heel[1] + lengths.foot * (1 - heelShare)],
       heelBackM: heelShare * lengths.foot,
     },
   };

@@ -1,9 +1,12 @@
 import fc from 'fast-check';
 import { resolveBody } from '../../body/body';
+import { distanceOf } from '../../posture/geometry';
+import type { Leg } from '../../posture/joints';
 import { InputProblem } from '../../problem';
 import { poseShape } from '../../shapes/posed';
 import { listShapes } from '../contactSheet';
 import { makeFrame } from '../scene';
+import { footOutline } from './foot';
 import { drawFigure, drawLeg, listParts } from './figure';
 
 /** A pixel is a millimetre, so that what is drawn can be measured. */
@@ -26,6 +29,9 @@ function pose(body: ReturnType<typeof resolveBody>, ref: Parameters<typeof poseS
     throw error;
   }
 }
+
+const isFlatFoot = ({ ankle, heel, toe }: Leg) =>
+  distanceOf(heel, toe) > 1e-6 && distanceOf(heel, ankle) > 1e-6;
 
 describe('the drawn body', () => {
   it.each(listShapes())('$label: stands on its floor, head last and whole', ({ ref }) => {
@@ -72,6 +78,27 @@ describe('the drawn body', () => {
         .flatMap((d) => placesOf(d).map(([x]) => x)),
     );
     expect(Math.abs(foot / 1000 - joints.heel[0])).toBeLessThan(0.02);
+  });
+
+  it('draws a flat foot to its toes, and its heel behind the ankle', () => {
+    const body = resolveBody({ heightM: 1.7 });
+    const flat = listShapes().flatMap(({ ref }) => {
+      const joints = pose(body, ref)?.joints;
+      return joints !== undefined && isFlatFoot(joints) ? [joints] : [];
+    });
+    expect(flat.length).toBeGreaterThan(5);
+    for (const joints of flat) {
+      const { heel, toe, heelBackM } = joints;
+      const soleM = distanceOf(heel, toe);
+      const along = footOutline(joints, body.heightM, 1).map(
+        ([x, y]) =>
+          ((x - heel[0]) * (toe[0] - heel[0]) + (y - heel[1]) * (toe[1] - heel[1])) / soleM,
+      );
+      expect(Math.max(...along)).toBeCloseTo(soleM, 2);
+      expect(Math.min(...along)).toBeCloseTo(-heelBackM, 2);
+      // Heel and all it is as long as this person's, however it is turned.
+      if (heelBackM > 0) expect(soleM + heelBackM).toBeCloseTo(body.lengths.foot, 1);
+    }
   });
 
   it('shows the build, and no more of it than is drawn', () => {

@@ -83,20 +83,19 @@ function flat(joints: Leg, scaleM: number): Outline {
     heel[0] + sx * alongM + nx * upShare * scaleM,
     heel[1] + sy * alongM + ny * upShare * scaleM,
   ];
-  const front = length - heelBackM;
   return [
     at(0.02 * length - heelBackM, 0.002),
     at(-heelBackM * 1.04, 0.014),
     at(-heelBackM * 0.92, 0.034),
     at(-heelBackM * 0.55, 0.05),
-    at(0.26 * front, 0.05),
-    at(0.5 * front, 0.032),
-    at(0.76 * front, 0.019),
-    at(0.93 * front, 0.014),
-    at(front, 0.006),
-    at(0.97 * front, 0),
-    at(0.72 * front, 0),
-    at(0.4 * front, 0.006),
-    at(0.12 * front, 0.001),
+    at(0.26 * length, 0.05),
+    at(0.5 * length, 0.032),
+    at(0.76 * length, 0.019),
+    at(0.93 * length, 0.014),
+    at(length, 0.006),
+    at(0.97 * length, 0),
+    at(0.72 * length, 0),
+    at(0.4 * length, 0.006),
+    at(0.12 * length, 0.001),
   ];
 }
