@@ -282,6 +282,14 @@ export type PracticeTruth = {
   | { readonly view: 'front'; readonly marks: FacingMarks }
 );
 
+/** The back of the heel, which is what is marked: the figure's own heel lies below the ankle. */
+function backOfHeel({ heel, toe, heelBackM }: Leg): Point {
+  const sole = distanceOf(heel, toe);
+  if (sole === 0) return heel;
+  const share = heelBackM / sole;
+  return [heel[0] - (toe[0] - heel[0]) * share, heel[1] - (toe[1] - heel[1]) * share];
+}
+
 /** The truth of a practice picture, to the pixel. @throws as `practiceScene` */
 export function practiceTruth(body: Body, wish: PracticeWish): PracticeTruth {
   const { joints, base, place, front, wallX } = practiceScene(body, wish);
@@ -322,7 +330,10 @@ export function practiceTruth(body: Body, wish: PracticeWish): PracticeTruth {
   }
   const own = (of: Partial<Record<MarkName, Point>>) => (name: MarkName) => of[name];
   const { otherLeg } = joints;
-  const far = otherLeg === undefined ? {} : { far: marksOf(legNames, own({ ...otherLeg })) };
-  const marks = { near: marksOf(nearNames, own({ ...joints })), ...far };
+  const far =
+    otherLeg === undefined
+      ? {}
+      : { far: marksOf(legNames, own({ ...otherLeg, heel: backOfHeel(otherLeg) })) };
+  const marks = { near: marksOf(nearNames, own({ ...joints, heel: backOfHeel(joints) })), ...far };
   return { ...facts, base, view: 'side', facing: 'right', marks };
 }

@@ -16,6 +16,7 @@ import { resolveBody } from '@/core/body/body';
 import { InputProblem } from '@/core/problem';
 import { isFrontal, moreThanOne, takenFromTheFront } from '@/core/plumb/reader';
 import { plainPractice, practiceTakes, type PracticeWish } from '@/core/plumb/practice';
+import { settleMarks } from '@/core/plumb/settle';
 import { readStill } from '@/core/plumb/still';
 import type { ShapeId } from '@/core/shapes/postures';
 import { canGoBack } from '@/design/history';
@@ -127,10 +128,12 @@ export function StillPane({ view, shape }: StillPaneProps) {
       showProblem(found.problem);
       return;
     }
-    tell({ kind: 'read', marks: found.marks, image: picture });
+    // The near side by the lengths of whoever was chosen: a reader knows nobody's.
+    const near = settleMarks(found.marks.near, body);
+    tell({ kind: 'read', marks: { ...found.marks, near }, image: picture });
     if (found.hasOthers === true) showProblem(moreThanOne);
     if (settled.view === 'side' && isFrontal(found.marks)) showProblem(takenFromTheFront);
-  }, [picture, read, settled.view]);
+  }, [body, picture, read, settled.view]);
   const paint = useCallback(
     (asked: PracticeWish) => {
       const canvas = reachable(() => paintPractice(body, asked));
