@@ -143,19 +143,33 @@ export function ImportFile({ kind, label }: ImportFileProps) {
 }
 
 function StudioWords({ found }: { readonly found: StudioCounts }) {
-  const lines: readonly (readonly [number, string])[] = [
-    [found.peopleNew, 'people are new'],
-    [found.peopleKnown, 'are here already: what is here stays, what restricts is united'],
-    [found.peopleRemoved, 'were deleted here on request and stay so'],
-    [found.recordsNew, 'records are new'],
-    [found.recordsKnown, 'records are here already'],
-    [found.coursesNew, 'courses are new'],
-    [found.coursesKnown, 'courses are here already and stay as they are'],
-    [found.classesNew, 'classes from the floor are new'],
-    [found.profilesNew, 'versions of profiles are new'],
-    [found.entriesNew, 'entries of your own are new'],
+  const lines: readonly (readonly [count: number, one: string, many: string])[] = [
+    [found.peopleNew, 'person is new', 'people are new'],
+    [
+      found.peopleKnown,
+      'person is here already: what is here stays, what restricts is united',
+      'people are here already: what is here stays, what restricts is united',
+    ],
+    [
+      found.peopleRemoved,
+      'person was deleted here on request and stays so',
+      'people were deleted here on request and stay so',
+    ],
+    [found.recordsNew, 'record is new', 'records are new'],
+    [found.recordsKnown, 'record is here already', 'records are here already'],
+    [found.coursesNew, 'course is new', 'courses are new'],
+    [
+      found.coursesKnown,
+      'course is here already and stays as it is',
+      'courses are here already and stay as they are',
+    ],
+    [found.classesNew, 'class from the floor is new', 'classes from the floor are new'],
+    [found.profilesNew, 'version of a profile is new', 'versions of profiles are new'],
+    [found.entriesNew, 'entry of your own is new', 'entries of your own are new'],
   ];
-  const said = lines.filter(([count]) => count > 0);
+  const said = lines.flatMap(([count, one, many]) =>
+    count > 0 ? [[count, count === 1 ? one : many] as const] : [],
+  );
   if (said.length === 0) return <p>There is nothing in this file.</p>;
   return (
     <ul>
@@ -168,11 +182,14 @@ function StudioWords({ found }: { readonly found: StudioCounts }) {
   );
 }
 
+const sayRows = (count: number, one: string) => `${count} ${count === 1 ? one : `${one}s`}`;
+
 function TableWords({ found }: { readonly found: TableLook }) {
-  if (found.problems.length === 0) return <p>{found.rows} records, none with an error.</p>;
+  if (found.problems.length === 0)
+    return <p>{sayRows(found.rows, 'record')}, none with an error.</p>;
   return (
     <>
-      <p>{found.rows} rows. Nothing is stored while any of them has an error:</p>
+      <p>{sayRows(found.rows, 'row')}. Nothing is stored while any of them has an error:</p>
       <ul>
         {found.problems.slice(0, 20).map(({ line, words }) => (
           <li key={line}>
