@@ -10,7 +10,9 @@ import { describeChanges, describeGate, profileChangesSchema } from './profileCh
 import type { profileIds } from './profiles';
 import {
   buildSchool,
+  getCheckIn,
   getStageIn,
+  isStricter,
   shippedCatalog,
   shippedProfile,
   shippedSchool,
@@ -357,5 +359,19 @@ describe('profile copies', () => {
       profileChangesSchema.safeParse({ gates: { FS8: [{ check: 'x', share: 0.5, value: 3 }] } })
         .success,
     ).toBe(false);
+  });
+});
+
+describe('which of two demands on a check asks for more', () => {
+  const school = shippedSchool('prop-led');
+  it.each([
+    ['dolphin-hold', 45, 30],
+    // Of the weight on the head less is asked.
+    ['head-load', 5, 10],
+  ] as const)('%s: %s is stricter than %s', (check, strict, lax) => {
+    const row = getCheckIn(school, check);
+    expect(isStricter(row, { check, value: strict }, { check, value: lax })).toBe(true);
+    expect(isStricter(row, { check, value: lax }, { check, value: strict })).toBe(false);
+    expect(isStricter(row, { check, value: strict }, { check, value: strict })).toBe(false);
   });
 });

@@ -119,6 +119,16 @@ export function barOf(bar: number, { share, value, below }: CheckDemand): number
 
 const isLessBetter = ({ scoring }: CheckSpec) => 'better' in scoring && scoring.better === 'less';
 
+/** Does the one demand ask for more of the same check than the other? Of a distance more is less. */
+export function isStricter(
+  { bar, spec }: Pick<CheckInSchool, 'bar' | 'spec'>,
+  one: CheckDemand,
+  other: CheckDemand,
+): boolean {
+  const gap = barOf(bar, one) - barOf(bar, other);
+  return isLessBetter(spec) ? gap < 0 : gap > 0;
+}
+
 /** The demands on a way up: a check asked for twice counts at its stricter bar (handbook 06). */
 function collect(
   path: readonly StageKey[],
@@ -141,9 +151,7 @@ function collect(
       if (known === undefined) byKey.set(key, demand);
       else if (isCheckDemand(demand) && isCheckDemand(known)) {
         const check = checks.get(demand.check);
-        if (check === undefined) continue;
-        const gap = barOf(check.bar, demand) - barOf(check.bar, known);
-        if (isLessBetter(check.spec) ? gap < 0 : gap > 0) byKey.set(key, demand);
+        if (check !== undefined && isStricter(check, demand, known)) byKey.set(key, demand);
       }
     }
   }

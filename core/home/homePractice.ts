@@ -26,6 +26,7 @@ import {
   type Thing,
 } from '../ladder/gatekeeper';
 import { listNext } from '../ladder/stand';
+import { lopsidedUnder } from '../readiness/record';
 import { toSetupInput, type Sized } from '../ladder/sized';
 import { judge } from '../ladder/verdict';
 import { fromLogScale } from '../readiness/level';
@@ -80,8 +81,6 @@ export const homeRule = {
   sets: 3,
   daysStrength: 3,
   daysEase: 5,
-  /** Weaker over stronger side under which the weaker comes first (handbook 03). */
-  lopsidedUnder: 0.8,
 } as const;
 
 interface LetHome {
@@ -127,7 +126,7 @@ function doseOf(
   const [left, right] = levels;
   if (!spec.hasSides || histories.some(({ level }) => level === null)) return { dose, paced };
   const ratio = Math.min(left!, right!) / Math.max(left!, right!);
-  if (ratio >= homeRule.lopsidedUnder) return { dose, paced };
+  if (ratio >= lopsidedUnder) return { dose, paced };
   return { dose, paced, firstSide: left! < right! ? 'left' : 'right' };
 }
 

@@ -31,6 +31,8 @@ export interface CheckRecord {
 }
 
 export type Side = 'left' | 'right';
+/** Weaker over stronger side under which a check is lopsided, and the weaker comes first (handbook 03). */
+export const lopsidedUnder = 0.8;
 
 /** One person's records by check, oldest first, those of a day in the order entered. */
 export type Evidence = Readonly<Partial<Record<CheckKey, readonly CheckRecord[]>>>;

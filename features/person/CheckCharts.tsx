@@ -85,7 +85,7 @@ export function CheckCharts(props: CheckChartsProps) {
             {history.sideRatio !== null && (
               <p className={classes.words}>
                 Weaker side at {Math.round(history.sideRatio * 100)} in 100 of the stronger
-                {history.sideRatio < 0.8 ? ': lopsided, the other side first' : ''}
+                {history.isLopsided ? ': lopsided, the weaker side first' : ''}
               </p>
             )}
             {history.forecast && <p className={classes.words}>{history.forecast}</p>}

@@ -1,6 +1,6 @@
 /** A person's checks over time, ready to be drawn: points, band, bar, staleness. */
 import type { BaseId, CheckKey } from '@/core/catalog/checks';
-import { barOf, getCheckIn } from '@/core/catalog/school';
+import { barOf, getCheckIn, isStricter } from '@/core/catalog/school';
 import type { CheckDemand } from '@/core/catalog/demand';
 import { walkDemand } from '@/core/catalog/demand';
 import type { OpenedCase } from '@/core/ladder/case';
@@ -10,7 +10,7 @@ import { ladderIds } from '@/core/catalog/stage';
 import type { CheckStatus, SideHistory } from '@/core/readiness/assess';
 import { forecast, type Forecast } from '@/core/readiness/forecast';
 import { fromLogScale, traceLevel } from '@/core/readiness/level';
-import { isVoided, readByWords, type Side } from '@/core/readiness/record';
+import { isVoided, lopsidedUnder, readByWords, type Side } from '@/core/readiness/record';
 import { addDays, type Day } from '@/core/units/day';
 import type { StoredRecord } from '@/db/records';
 import { rowOf, valueKindOf, type GateRow, type ValueKind } from '@/server/judging/gateRows';
@@ -46,17 +46,15 @@ export interface CheckHistory {
   readonly bands: readonly { readonly side: Side | null; readonly points: readonly BandPoint[] }[];
   /** Last day on which the newest record still counts. */
   readonly goodUntil: Day | null;
-  /** Weaker over stronger side, 0-1; under 0.8 is lopsided. */
+  /** Weaker over stronger side, 0-1. */
   readonly sideRatio: number | null;
+  readonly isLopsided: boolean;
   readonly forecast: string | null;
   readonly row: GateRow;
 }
 
 /** Half of four fifths of a normal spread. */
 const bandReach = 1.2816;
-
-/** Under this ratio of weaker to stronger a check is shown as lopsided (handbook 03). */
-export const lopsidedUnder = 0.8;
 
 /** The strictest demand on a check among the next rungs of the ladders somebody has begun. */
 function findDemands(person: OpenedCase): Map<string, CheckDemand> {
@@ -67,10 +65,12 @@ function findDemands(person: OpenedCase): Map<string, CheckDemand> {
     const way = next === undefined ? undefined : person.school.stages.get(next)?.ways[0];
     for (const demand of (way?.demands ?? []).flatMap((one) => [...walkDemand(one)])) {
       if (!('check' in demand)) continue;
-      const bar = person.school.checks.get(demand.check)?.bar ?? 0;
+      const check = person.school.checks.get(demand.check);
       const key = `${demand.check}/${demand.base ?? ''}`;
       const known = demands.get(key);
-      if (known === undefined || barOf(bar, demand) > barOf(bar, known)) demands.set(key, demand);
+      if (known === undefined || (check !== undefined && isStricter(check, demand, known))) {
+        demands.set(key, demand);
+      }
     }
   }
   return demands;
@@ -126,6 +126,7 @@ function toHistory(
     .sort()
     .at(-1);
   const unit = unitOf(spec);
+  const sideRatio = isSided ? findRatio(histories) : null;
   return {
     key,
     check,
@@ -143,7 +144,8 @@ function toHistory(
       return points.length === 0 ? [] : [{ side: sides[index] ?? null, points }];
     }),
     goodUntil: newest === undefined ? null : addDays(newest, spec.validDays),
-    sideRatio: isSided ? findRatio(histories) : null,
+    sideRatio,
+    isLopsided: sideRatio !== null && sideRatio < lopsidedUnder,
     forecast: describeForecast(histories, demand, asOf),
     row: { ...rowOf(check, base ?? null, spec), status: assessment.status },
   };
