@@ -7,13 +7,14 @@ import type { Body } from '@/core/body/body';
 import { sayIn, type LengthUnits } from '@/core/units/length';
 import { ladderLoads, type LoadLadder as Ladder } from '@/core/shapes/ladderLoads';
 import classes from './bench.module.css';
+import { sayHeldOut } from './figures';
 
 /** Weight on the arms along a ladder, jumps flagged, with a step that would go between. */
 export function LoadLadder({ body, units }: { readonly body: Body; readonly units: LengthUnits }) {
   const [ladder, setLadder] = useState<Ladder>('forearms');
   const steps = useMemo(() => ladderLoads(body, ladder), [body, ladder]);
   const rows = steps.map((step) => ({
-    label: step.label,
+    label: sayIn(step.label, units),
     percent: Math.round(step.armsPercent),
     // No-break spaces: the chart's own wrapping would split figure and sign.
     text: `${Math.round(step.armsPercent)}\u00a0%${step.jump ? `\u00a0(+${Math.round(step.jump.points)})` : ''}`,
@@ -63,9 +64,13 @@ export function LoadLadder({ body, units }: { readonly body: Body; readonly unit
         </ResponsiveContainer>
       </div>
       <p className={classes.hint}>
-        Shoulder moment in the same order:{' '}
-        {steps.map(({ shoulderMomentNmPerKg }) => shoulderMomentNmPerKg.toFixed(1)).join(' · ')}{' '}
-        Nm/kg
+        At the shoulders, like held out in front with straight arms:{' '}
+        {steps
+          .map(
+            ({ label, shoulderMomentNmPerKg }) =>
+              `${sayIn(label, units)} ${sayHeldOut(shoulderMomentNmPerKg, body)} (${shoulderMomentNmPerKg.toFixed(1)} Nm/kg)`,
+          )
+          .join(' · ')}
       </p>
       <VisuallyHidden component="ul">
         {rows.map(({ label, text }) => (
@@ -79,8 +84,8 @@ export function LoadLadder({ body, units }: { readonly body: Body; readonly unit
           .filter(({ jump }) => jump)
           .map(({ label, jump }) => (
             <li key={label}>
-              <strong>{label}</strong> asks {Math.round(jump!.points)} points more than the stage
-              before.{' '}
+              <strong>{sayIn(label, units)}</strong> asks {Math.round(jump!.points)} points more
+              than the stage before.{' '}
               {jump!.between
                 ? `Between: ${sayIn(jump!.between, units)}.`
                 : 'No step between was found.'}

@@ -59,14 +59,12 @@ export function describeInputs(
 
 const gravity = 9.81;
 
-/** A moment as a weight held out with straight arms: kilograms, or a share of one's own weight. */
-function sayMoment(momentNmPerKg: number, { massKg, lengths }: Body): string {
+/** The weight at the end of straight arms that pulls as much: kilograms, or a share of one's own weight. */
+export function sayHeldOut(momentNmPerKg: number, { massKg, lengths }: Body): string {
   const share = Math.abs(momentNmPerKg) / (gravity * (lengths.upperArm + lengths.forearm));
-  const held =
-    massKg === undefined
-      ? `${Math.round(share * 100)} % of one’s weight`
-      : `${Math.round(share * massKg)} kg`;
-  return `like ${held} held out in front with straight arms`;
+  return massKg === undefined
+    ? `${Math.round(share * 100)} % of one’s weight`
+    : `${Math.round(share * massKg)} kg`;
 }
 
 /**
@@ -133,7 +131,7 @@ export function listFigures(
       id: 'moment',
       label: 'Shoulder moment',
       value: `${loads.shoulderMomentNmPerKg.toFixed(1)} Nm/kg`,
-      like: sayMoment(loads.shoulderMomentNmPerKg, body),
+      like: `like ${sayHeldOut(loads.shoulderMomentNmPerKg, body)} held out in front with straight arms`,
       why: `Floor reaction at the nominal pressure point times its distance from the shoulder, less the arms' own weight; both arms together, per kilogram of body mass. ${masses}`,
     });
   }
