@@ -214,15 +214,21 @@ export function isFrontal({ left, right }: Pick<ReadMarks, Side>): boolean {
 /** A knee bent further than this may point out of the picture, degrees. */
 const straightKneeDeg = 120;
 
+/** Are the legs folded (crow, lotus), so that thigh and shank need not lie in the picture? */
+export function areLegsFolded({ hip, knee, ankle }: MarkSet): boolean {
+  if (hip === undefined || knee === undefined || ankle === undefined) return false;
+  return angleAt([knee.x, knee.y], [hip.x, hip.y], [ankle.x, ankle.y]) < straightKneeDeg;
+}
+
 /**
  * What a scale is first taken from after a reading. Shoulders of raised arms are read a hand's
  * breadth along the arm, which makes a trunk a tenth too long; hips and knees are where they are. The
  * thighs of whoever folds them (crow, lotus) do not lie in the picture, the trunk does.
  */
-export function segmentOfReading({ hip, knee, ankle }: MarkSet): ScaleSegment {
+export function segmentOfReading(marks: MarkSet): ScaleSegment {
+  const { hip, knee, ankle } = marks;
   if (hip === undefined || knee === undefined || ankle === undefined) return 'trunk';
-  const bend = angleAt([knee.x, knee.y], [hip.x, hip.y], [ankle.x, ankle.y]);
-  return bend >= straightKneeDeg ? 'thigh' : 'trunk';
+  return areLegsFolded(marks) ? 'trunk' : 'thigh';
 }
 
 /** A place within the body, or so near beside it, is the body's own: a share of its size. */

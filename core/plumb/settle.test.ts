@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { resolveBody } from '../body/body';
 import type { Mark, MarkSet } from './marks';
-import { practiceTruth } from './practice';
+import { practiceSize, practiceTruth } from './practice';
 import { settleMarks } from './settle';
 
 const heights = fc.double({ min: 1.45, max: 2, noNaN: true });
@@ -46,7 +46,7 @@ describe('marks brought together with the lengths of the person', () => {
         (heightM, shape, alongM) => {
           const near = trueMarks(heightM, shape);
           const { shoulder, elbow } = near;
-          const share = (500 * alongM) / apart(shoulder, elbow);
+          const share = (practiceSize.pxPerM * alongM) / apart(shoulder, elbow);
           const read = {
             ...near,
             shoulder: {

@@ -5,9 +5,9 @@
  */
 import type { Body } from '../body/body';
 import type { LengthId } from '../body/lengths';
-import { angleAt } from '../posture/geometry';
 import { median } from './clip/frames';
 import type { Mark, MarkName, MarkSet } from './marks';
+import { areLegsFolded } from './reader';
 
 interface Bone {
   readonly from: MarkName;
@@ -43,8 +43,6 @@ const unsure: Readonly<Record<ChainMark, number>> = {
 const unsureScale = 0.03;
 /** A bone that is read this much shorter or longer than it is points out of the picture, or is none. */
 const mostOff = 0.45;
-/** A knee bent further than this may point out of the picture, degrees. */
-const straightKneeDeg = 120;
 const rounds = 60;
 
 /** A bone in the picture: its ends among the places, its length and how unsure that is, metres. */
@@ -63,12 +61,7 @@ function boneOf(bone: Bone, body: Body): Placed {
 
 const spanOf = (a: Mark, b: Mark) => Math.hypot(b.x - a.x, b.y - a.y);
 
-/** The thighs and shanks of whoever folds them (crow, lotus) do not lie in the picture. */
-function isInPicture({ length }: Bone, { hip, knee, ankle }: MarkSet): boolean {
-  if (length !== 'thigh' && length !== 'shank') return true;
-  if (hip === undefined || knee === undefined || ankle === undefined) return true;
-  return angleAt([knee.x, knee.y], [hip.x, hip.y], [ankle.x, ankle.y]) >= straightKneeDeg;
-}
+const isOfLeg = ({ length }: Bone) => length === 'thigh' || length === 'shank';
 
 /**
  * The likeliest places of the joints, given where they were read and how long this person's bones are:
@@ -80,15 +73,16 @@ function isInPicture({ length }: Bone, { hip, knee, ankle }: MarkSet): boolean {
  * @returns the same marks, in pixels; as they were where too little is seen
  */
 export function settleMarks(marks: MarkSet, body: Body): MarkSet {
+  const areFolded = areLegsFolded(marks);
   const seen = bones.flatMap((bone) => {
     const [from, to] = [marks[bone.from], marks[bone.to]];
-    if (from === undefined || to === undefined || !isInPicture(bone, marks)) return [];
+    if (from === undefined || to === undefined || (areFolded && isOfLeg(bone))) return [];
     const placed = boneOf(bone, body);
     return [{ ...placed, pixelsPerM: spanOf(from, to) / placed.lengthM }];
   });
   if (seen.length < 3) return marks;
   // Hips, knees and ankles are read where they are; of whoever folds the legs everything counts alike.
-  const legs = seen.filter(({ length }) => length === 'thigh' || length === 'shank');
+  const legs = seen.filter(isOfLeg);
   let scale = median((legs.length > 0 ? legs : seen).map(({ pixelsPerM }) => pixelsPerM));
   const used = seen.filter(({ pixelsPerM }) => Math.abs(pixelsPerM / scale - 1) < mostOff);
   const scaleVariance = (unsureScale * scale) ** 2;
