@@ -48,7 +48,9 @@ export function LazyMenu({ target, entries, width, onOpen }: LazyMenuProps) {
       id,
       onClick: () => {
         onOpen?.();
-        setWanted(true);
+        // The button stays until there is a menu to take its place, however late that is.
+        const open = () => setWanted(true);
+        load().then(open, open);
       },
       onPointerEnter: reach,
       onFocus: reach,
