@@ -113,15 +113,59 @@ describe('a first evening', () => {
   );
 
   it('asks for the counterpose of a hold alone, and of somebody who may do it', () => {
-    const { written } = evening(8, { families: ['headstand', 'shoulder-stand'], minutes: 90 });
-    const held = new Set(written.rounds.flatMap(({ people }) => people.map(({ label }) => label)));
+    const families: LadderId[] = ['headstand', 'shoulder-stand'];
+    const shut = evening(8, { families, minutes: 90 }, { cautions: ['eye'] });
+    const labels = shut.written.rounds.flatMap(({ people }) => people.map(({ label }) => label));
     // Curls on the back bend no neck under weight, and nothing else of that family is done.
-    expect(held).toContain('Release and curl');
-    const after = written.timeline.filter(({ kind }) => kind === 'counter');
-    expect(after.map(({ family }) => family)).toEqual(['headstand']);
-    for (const { label, sitOut = [] } of written.timeline) {
-      expect([label, sitOut.length < 8]).toEqual([label, true]);
+    expect(labels).toContain('Release and curl');
+    for (const { plan, written } of [shut, evening(8, { families, minutes: 90 })]) {
+      const holders = (family: LadderId) =>
+        plan.rounds.flatMap(({ people }) =>
+          people.flatMap(({ id, option }) =>
+            option?.stage !== undefined && option.family === family && !option.sparesCounter
+              ? [id]
+              : [],
+          ),
+        );
+      const after = written.timeline.filter(({ kind }) => kind === 'counter');
+      for (const { family, sitOut = [] } of after) {
+        const isShut = (id: string) => sitOut.some((one) => one.id === id && !one.unlessAsked);
+        expect([family, holders(family!).some((id) => !isShut(id))]).toEqual([family, true]);
+      }
+      for (const { label, kind, sitOut = [] } of written.timeline) {
+        // A pause is taken by everybody, in one shape or another.
+        if (kind === 'drill' || kind === 'release')
+          expect([label, sitOut.length < 8]).toEqual([label, true]);
+      }
+      if (plan === shut.plan) expect(after).toEqual([]);
+      else expect(after.map(({ family }) => family)).toEqual(families);
     }
+  });
+
+  it('asks for the counterpose of what is done once it is asked at the door, unless it is', () => {
+    const blankets = [
+      { piece: 'blanket', count: 40 },
+      { piece: 'strap-240', count: 4 },
+    ];
+    const records = ['2026-11-05', '2026-11-12', '2026-11-18'].flatMap((date) => [
+      { check: 'hollow-hold', date, value: 60 },
+      { check: 'neck-ease', date, value: 1 },
+    ]);
+    const seen = { placings: { 'shoulder-stand': { stage: 'SS5', on: '2026-11-18' } }, records };
+    const evenings = (person: object) =>
+      evening(4, { families: ['shoulder-stand'], minutes: 90, pieces: blankets }, person).written;
+    const asked = evenings(seen);
+    const doors = asked.rounds.flatMap(({ people }) =>
+      people.flatMap(({ confirmAtDoor }) => confirmAtDoor),
+    );
+    expect(doors).toContain('First questions');
+    const out = asked.timeline.find(({ kind }) => kind === 'counter')!.sitOut!;
+    expect(out.map(({ unlessAsked }) => unlessAsked)).toEqual([true, true, true, true]);
+    // Who was asked before does it, and whom it is closed to is not asked for it.
+    const before = evenings({ ...seen, screenedOn: '2026-11-01' });
+    expect(before.timeline.find(({ kind }) => kind === 'counter')!.sitOut).toBeUndefined();
+    const shut = evenings({ ...seen, cautions: ['eye'] });
+    expect(shut.timeline.filter(({ kind }) => kind === 'counter')).toEqual([]);
   });
 
   it('fetches nothing that the cupboard does not hold', () => {

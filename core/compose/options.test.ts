@@ -7,6 +7,7 @@ import type { Evidence } from '../readiness/record';
 import type { Capacities } from '../fatigue/reserve';
 import { ago, everything, makeCase, twice, type CaseChange } from '../testing/cases';
 import { distanceWords } from '../setups/distanceWords';
+import { countRows, rowsTaken } from '../pieces/rows';
 import { addPieces } from './needs';
 import { withoutSore } from './leftOver';
 import { listOptions } from './options';
@@ -255,6 +256,34 @@ describe('ways and fallbacks', () => {
       expect(own).toBeGreaterThanOrEqual(count);
     }
     expect(asked.heightM).toBeGreaterThanOrEqual(beside.heightM);
+  });
+
+  it.each([
+    ['nothing', []],
+    ['blankets alone', [{ piece: 'blanket', count: 20 }]],
+    [
+      'a bolster and a chair',
+      [
+        { piece: 'bolster-rectangular', count: 1 },
+        { piece: 'chair', count: 1 },
+      ],
+    ],
+  ] as const)('lays beside it what the cupboard holds: %s', (_, pieces) => {
+    const rows = countRows(pieces);
+    const isThere = (needs: readonly PieceCount[]) =>
+      needs.every(({ piece, count }) => count <= (rows[piece] ?? 0));
+    const never = makeCase({
+      present: { 'shoulder-stand': 'SS5', 'forearm-stand': 'FS9', headstand: 'HS5' },
+      care: { isNeverScreened: true },
+    });
+    const found = ladderIds.flatMap(
+      (family) => listOptions(never, { ...context, pieces, families: [family] }).options,
+    );
+    const asked = found.filter(({ atDoor }) => atDoor.length > 0);
+    // What can be done itself does not fail for what would be done instead of it.
+    const possible = asked.filter(({ props }) => isThere(rowsTaken(props)));
+    expect(possible.length).toBeGreaterThan(3);
+    expect(possible.filter((one) => !isThere(one.pieces)).map(({ id }) => id)).toEqual([]);
   });
 
   it('leaves whoever is sore nothing that loads it, and always something', () => {

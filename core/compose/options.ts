@@ -15,6 +15,7 @@ import {
   type PlannedOption,
   type Shut,
 } from './option';
+import { countRows } from '../pieces/rows';
 import { toOptions, toSupported, withoutHands, type Rank } from './stageOptions';
 
 /** Each further step down, and each further one of the alternatives, is worth a little less. */
@@ -76,7 +77,7 @@ export function listOptions(person: OpenedCase, context: OptionContext): PersonO
   push(resting);
   const [family] = context.families;
   const fallbacks = family === undefined ? [] : listInstead(family, person, context, measured);
-  return { options: withFallbacks(options), fallbacks, shut };
+  return { options: withFallbacks(options, countRows(context.pieces)), fallbacks, shut };
 }
 
 interface RankedRung {
@@ -132,13 +133,29 @@ function rungsBelow(person: OpenedCase, present: StageKey | undefined): StageKey
   return [...open, ...path.filter((stage) => !open.includes(stage))];
 }
 
+/** What each piece costs that lies beside in case it is wanted, and does for nobody else meanwhile. */
+const besideLess = 0.04;
+
 /**
  * Beside whatever must be confirmed at the door stands the best that need not be, in the same
- * place. Both sets of props are out, and only one of them is used: the larger count of each.
+ * place and with what the cupboard holds. Both sets of props are out, and only one of them is used:
+ * the larger count of each.
+ *
+ * @param rows how many there are of each row of the cupboard
  */
-function withFallbacks(options: readonly PlannedOption[]): PlannedOption[] {
+function withFallbacks(
+  options: readonly PlannedOption[],
+  rows: Readonly<Record<string, number>>,
+): PlannedOption[] {
   return options.map((option) => {
     if (option.atDoor.length === 0) return option;
+    const own = new Map(option.pieces.map(({ piece, count }) => [piece, count]));
+    const more = ({ pieces }: PlannedOption) =>
+      pieces.map(({ piece, count }) => Math.max(0, count - (own.get(piece) ?? 0)));
+    const isThere = ({ pieces }: PlannedOption) =>
+      pieces.every(({ piece, count }) => count <= Math.max(own.get(piece) ?? 0, rows[piece] ?? 0));
+    const worth = (other: PlannedOption) =>
+      other.value - besideLess * more(other).reduce((sum, count) => sum + count, 0);
     const fits = options.filter(
       (other) =>
         other.atDoor.length === 0 &&
@@ -148,8 +165,9 @@ function withFallbacks(options: readonly PlannedOption[]): PlannedOption[] {
         (other.needsHand === undefined || option.needsHand !== undefined) &&
         (other.isAttempt === undefined || option.isAttempt !== undefined),
     );
-    const [beside] = [...fits].sort((a, b) => b.value - a.value);
-    const most = new Map(option.pieces.map(({ piece, count }) => [piece, count]));
+    const atHand = fits.filter(isThere);
+    const [beside] = [...(atHand.length > 0 ? atHand : fits)].sort((a, b) => worth(b) - worth(a));
+    const most = new Map(own);
     for (const { piece, count } of beside!.pieces) {
       most.set(piece, Math.max(most.get(piece) ?? 0, count));
     }

@@ -13,7 +13,7 @@ import type { LadderId, StageKey } from '../catalog/stage';
 import type { ThemeId } from '../catalog/themes';
 import type { Capacities } from '../fatigue/reserve';
 import type { OpenedCase } from '../ladder/case';
-import { isOpenUnasked, thingOfCounter, type Pass } from '../ladder/gatekeeper';
+import { isOpenOnceAsked, isOpenUnasked, thingOfCounter, type Pass } from '../ladder/gatekeeper';
 import { listCares, listRefused, type CareLine } from '../ladder/ledger';
 import type { Refusal } from '../ladder/refusal';
 import { isLittleKnown } from '../ladder/gatesAhead';
@@ -106,6 +106,8 @@ export interface PreparedPerson {
   readonly drillPasses?: Readonly<Partial<Record<DrillKey, Pass>>>;
   /** Families whose counterpose is closed to this person; absent in classes begun before it was asked. */
   readonly closedCounters?: readonly LadderId[];
+  /** Those of them that open when the first questions are asked at the door and nothing is named. */
+  readonly askedCounters?: readonly LadderId[];
   /** What the gatekeeper refuses tonight, for the teacher alone. */
   readonly refused?: readonly Refusal[];
   /** What to do differently in a drill, or after a family's holds; for the teacher alone. */
@@ -179,6 +181,7 @@ function findBrought({ id, body, kept = [], opened }: ClassPerson, evening: Even
       drillPasses: listDrillPasses(opened),
       closedChecks: listClosedChecks(opened),
       closedCounters: families.filter((family) => !isOpenUnasked(opened, thingOfCounter(family))),
+      askedCounters: families.filter((family) => isOpenOnceAsked(opened, thingOfCounter(family))),
       refused: listRefused(opened, families),
       cares: listCares(opened, families),
     },

@@ -51,6 +51,43 @@ describe('who sits out', () => {
     ]);
   });
 
+  it('is who was never asked as well, after what is asked at the door, until nothing was named there', () => {
+    const line = { kind: 'counter', family: 'shoulder-stand' } as const;
+    const own = {
+      ...person('1', [], 'Calves'),
+      closedCounters: [line.family],
+      askedCounters: [line.family],
+    };
+    const shut = { ...person('2', [], 'Calves'), closedCounters: [line.family] };
+    const both = [own, shut, people[2]!];
+    const out = listSittingOut(line, both);
+    expect(out).toEqual([
+      { id: '1', instead: 'Seated', unlessAsked: true },
+      { id: '2', instead: 'Seated' },
+    ]);
+    expect(sayingOut(out, (id) => `P${id}`)).toBe(
+      'P1: Seated, unless confirmed at the door; P2: Seated',
+    );
+    const answered = (isFine: boolean) => listSittingOut(line, both, undefined, () => isFine);
+    // An answer opens nothing that is closed for another reason.
+    expect(answered(true)).toEqual([{ id: '2', instead: 'Seated' }]);
+    expect(answered(false)).toEqual([
+      { id: '1', instead: 'Seated' },
+      { id: '2', instead: 'Seated' },
+    ]);
+    // Whoever has just said that something hurts sits it out, asked or not.
+    expect(
+      listSittingOut(
+        line,
+        both,
+        () => true,
+        () => true,
+      ).map(({ id }) => id),
+    ).toEqual(['1', '2', '3']);
+    // And what closes another family's is not opened by this one's.
+    expect(listSittingOut({ ...line, family: 'headstand' }, both)).toEqual([]);
+  });
+
   it('is said with what instead, together where it is the same, and never why', () => {
     const out = listSittingOut({ kind: 'drill', drill: 'hollow' }, people);
     expect(sayingOut(out, (id) => `P${id}`)).toBe('P1, P2: Standing; P4: Rest');

@@ -9,6 +9,8 @@ import type { TimelineItem } from './timeline';
 export interface SitsOut {
   readonly id: string;
   readonly instead: string;
+  /** Only where the first questions are not asked at the door, or name something. */
+  readonly unlessAsked?: true;
 }
 
 /** What somebody does where something is closed to them, in words. */
@@ -70,14 +72,17 @@ const isLetInto = (
  * Who does not do a line of the running order that is done by all.
  *
  * @param isOutAsWell said since the class was judged
+ * @param answerOf whether nothing was named when somebody was asked the first questions tonight;
+ *   `undefined`: not asked yet
  */
 export function listSittingOut(
   line: Line,
   people: readonly Pick<
     PreparedPerson,
-    'id' | 'closedDrills' | 'drillPasses' | 'closedCounters' | 'fallbacks'
+    'id' | 'closedDrills' | 'drillPasses' | 'closedCounters' | 'askedCounters' | 'fallbacks'
   >[],
   isOutAsWell: (id: string) => boolean = () => false,
+  answerOf: (id: string) => boolean | undefined = () => undefined,
 ): SitsOut[] {
   const done = doneByAll(line);
   const { family, kind } = line;
@@ -85,12 +90,16 @@ export function listSittingOut(
   if (done === null && after === undefined) return [];
   return people.flatMap((person) => {
     const hasSaid = isOutAsWell(person.id);
+    const isAsked = after !== undefined && person.askedCounters?.includes(after) === true;
+    const answer = isAsked ? answerOf(person.id) : undefined;
     const isClosed =
       (done !== null && !isLetInto(person, done)) ||
-      (after !== undefined && person.closedCounters?.includes(after) === true);
+      (after !== undefined && person.closedCounters?.includes(after) === true && answer !== true);
     if (!hasSaid && !isClosed) return [];
     const isQuiet = hasSaid || kind === 'pause' || kind === 'release' || after !== undefined;
-    return [{ id: person.id, instead: isQuiet ? quietestOf(person) : meanwhile(person) }];
+    const instead = isQuiet ? quietestOf(person) : meanwhile(person);
+    const mayStill = isAsked && !hasSaid && answer === undefined;
+    return [{ id: person.id, instead, ...(mayStill ? { unlessAsked: true } : {}) }];
   });
 }
 
@@ -115,10 +124,11 @@ export function outAsWished(
 /** The same in words, by what is done instead. */
 export function sayingOut(out: readonly SitsOut[], nameOf: (id: string) => string): string {
   const groups = new Map<string, string[]>();
-  for (const { id, instead } of out) {
-    groups.set(instead, [...(groups.get(instead) ?? []), nameOf(id)]);
+  for (const { id, instead, unlessAsked } of out) {
+    const what = unlessAsked ? `${instead}, unless confirmed at the door` : instead;
+    groups.set(what, [...(groups.get(what) ?? []), nameOf(id)]);
   }
-  return [...groups].map(([instead, who]) => `${who.join(', ')}: ${instead}`).join('; ');
+  return [...groups].map(([what, who]) => `${who.join(', ')}: ${what}`).join('; ');
 }
 
 /** What to do differently in a line of the running order, in words; empty where nothing is. */
@@ -140,8 +150,9 @@ export function sayingCares(
   line: Line,
   people: readonly (Pick<PreparedPerson, 'cares'> & Parameters<typeof listSittingOut>[1][number])[],
   nameOf: (id: string) => string,
+  answerOf?: (id: string) => boolean | undefined,
 ): string {
-  const out = new Set(listSittingOut(line, people).map(({ id }) => id));
+  const out = new Set(listSittingOut(line, people, undefined, answerOf).map(({ id }) => id));
   return people
     .filter(({ id }) => !out.has(id))
     .flatMap((person) => {

@@ -147,9 +147,16 @@ export function writePlan(
 const asksCounter = (option: PlannedOption | null, family: LadderId): boolean =>
   option?.stage !== undefined && option.family === family && option.sparesCounter !== true;
 
-/** Nobody is asked for a counterpose because of somebody who would sit it out. */
-const mayCounter = ({ people }: PreparedClass, id: string, family: LadderId): boolean =>
-  people.find((person) => person.id === id)?.closedCounters?.includes(family) !== true;
+/**
+ * Nobody is asked for a counterpose because of somebody who would sit it out. Whoever is asked at the
+ * door before the shape is asked before what follows it.
+ */
+function mayCounter({ people }: PreparedClass, id: string, family: LadderId): boolean {
+  const own = people.find((person) => person.id === id);
+  return (
+    own?.closedCounters?.includes(family) !== true || own.askedCounters?.includes(family) === true
+  );
+}
 
 function findPartner(
   placed: readonly { readonly id: string; readonly pattern: Pattern }[],

@@ -108,7 +108,16 @@ export const composeOutput = z.strictObject({
       fetch: z.array(pieceKey).optional(),
       putAway: z.array(pieceKey).optional(),
       /** Who sits it out, and what instead; never why. */
-      sitOut: z.array(z.strictObject({ id: z.string(), instead: z.string() })).optional(),
+      sitOut: z
+        .array(
+          z.strictObject({
+            id: z.string(),
+            instead: z.string(),
+            /** They do it once the first questions are asked at the door and nothing is named. */
+            unlessAsked: z.literal(true).optional(),
+          }),
+        )
+        .optional(),
     }),
   ),
   checks: z.array(

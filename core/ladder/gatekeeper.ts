@@ -112,6 +112,12 @@ export function letThrough(person: OpenedCase, thing: Thing): Pass | null {
 export const isOpenUnasked = (person: OpenedCase, thing: Thing): boolean =>
   letThrough(person, thing) !== null;
 
+/** Closed to somebody who was never asked, and to them only until they are. */
+export function isOpenOnceAsked(person: OpenedCase, thing: Thing): boolean {
+  const ruling = ruleOnCare(person, thing);
+  return ruling.isOpen && ruling.asksScreening;
+}
+
 /** What cautions, stop signs and pain say of something for one person today. */
 export function ruleOnCare(person: OpenedCase, thing: Thing): CareRuling {
   const asIs = ruleAsIs(person, thing);

@@ -349,6 +349,7 @@ export function preparedForAssistant(
               drillPasses: tableOf(entriesOf(one.drillPasses).filter(([drill]) => done.has(drill))),
             }),
         ...(one.closedCounters === undefined ? {} : { closedCounters: one.closedCounters }),
+        ...(one.askedCounters === undefined ? {} : { askedCounters: one.askedCounters }),
         // That somebody is out of a hold, and nothing of why.
         ...(closedChecks === undefined
           ? {}

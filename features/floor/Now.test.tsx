@@ -1,6 +1,7 @@
 import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { times } from '@/core/catalog/dose';
+import { screeningQuestion } from '@/core/ladder/door';
 import type { FloorAct } from '@/core/running/tap';
 import { renderUi } from '@/design/testing/renderUi';
 import { Now } from './Now';
@@ -54,6 +55,40 @@ describe('the line that the class is at', () => {
   ] as const)('and who has just said something: %j', (act) => {
     show([act]);
     expect(screen.getByText('Instead: Ada: Standing; Bo: Seated')).toBeInTheDocument();
+  });
+
+  it.each([
+    [[], 'Instead: Ada: Seated, unless confirmed at the door'],
+    [[false], 'Instead: Ada: Seated'],
+    [[true], null],
+  ])('and whom the first questions would let into what follows the holds: %j', (given, words) => {
+    const asked = fakeBundle({
+      startedMs: 0,
+      questions: [screeningQuestion],
+      prepared: {
+        people: [
+          {
+            ...person('1', []),
+            closedCounters: ['shoulder-stand'],
+            askedCounters: ['shoulder-stand'],
+          },
+        ],
+      } as never,
+    });
+    const item = { id: 'c', kind: 'counter', label: 'Back-arch', minutes: 2, startsAt: 0 } as const;
+    const door = given.map((isFine): FloorAct => ({
+      kind: 'door',
+      person: '1',
+      check: 'screening',
+      isFine,
+    }));
+    renderUi(
+      <InClass fake={fakeFloor(door)} bundle={asked} tell={() => undefined}>
+        <Now item={{ ...item, family: 'shoulder-stand' }} />
+      </InClass>,
+    );
+    if (words === null) expect(screen.queryByText(/^Instead/)).toBeNull();
+    else expect(screen.getByText(words)).toBeInTheDocument();
   });
 
   it('and who keeps the feet down, where a foot leaves the floor', () => {

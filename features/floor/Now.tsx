@@ -4,15 +4,18 @@ import { Button } from '@mantine/core';
 import { IconPlayerPlay } from '@tabler/icons-react';
 import type { MoveId } from '@/core/atlas/moves';
 import { doneByAll, listSittingOut, sayingCares, sayingOut } from '@/core/compose/sittingOut';
+import { screeningQuestion } from '@/core/ladder/door';
 import { sayMoves } from '@/core/files/moveWords';
 import { paceSeconds } from '@/core/running/pacer';
 import { feetDownNow } from '@/core/running/follow';
 import { isOutTonight, saidTonight } from '@/core/running/holdOut';
+import { doorKey } from '@/core/running/replay';
 import type { FloorBundle } from '@/server/running/floorBundle';
 import { useFloorClass } from './context';
 import classes from './floor.module.css';
 import { NowDrawings } from './later';
 import { linePace } from './linePace';
+import { keyOfLabel } from './questions';
 import { wakeSound } from '@/design/sound';
 import { useNow } from '@/design/useNow';
 import { leftWords } from './words';
@@ -43,18 +46,22 @@ export function Now({
   const regions = done === null ? [] : bundle.drills[done]?.regions;
   const said = saidTonight(state, bundle.plan.wishes);
   const feetDown = new Set(feetDownNow(state, bundle.plan));
+  const screening = keyOfLabel(bundle)(screeningQuestion.label);
+  const answerOf = (id: string) => state.door.get(doorKey(id, screening));
   const out = listSittingOut(
     item,
     bundle.prepared.people.filter(({ id }) => here.includes(id)),
     (id) =>
       isOutTonight(id, regions, said) ||
       (done !== null && bundle.drills[done]?.feetUp === true && feetDown.has(id)),
+    answerOf,
   );
   // An assistant's device is sent no cares.
   const cares = sayingCares(
     item,
     bundle.prepared.people.filter(({ id }) => here.includes(id)),
     (who) => names.get(who) ?? who,
+    answerOf,
   );
   const moves = sayMoves(item);
   const drill = item.drill === undefined ? undefined : bundle.drills[item.drill];

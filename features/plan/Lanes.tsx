@@ -79,7 +79,11 @@ function Lane({ id, name, plan, prepared, pxPerMinute, chosen, onChoose }: LaneP
             data-kind={item.kind}
             data-out={sitsOut || (round !== null && !mine?.letter)}
             style={{ height: Math.max(leastPx, item.minutes * pxPerMinute) }}
-            title={sitsOut ? `${item.label}: ${out.instead} instead` : (mine?.label ?? item.label)}
+            title={
+              sitsOut
+                ? `${item.label}: ${out.instead} instead${out.unlessAsked ? ', unless confirmed at the door' : ''}`
+                : (mine?.label ?? item.label)
+            }
           >
             {mine?.letter}
             {mine?.needsHand && '°'}

@@ -231,7 +231,9 @@ function sayLines(
 ): { id: string; words: string; at: string[] }[] {
   const groups = new Map<string, Set<string>>();
   for (const item of plan.timeline) {
-    if (listSittingOut(item, [person], wishedOut(view, plan, item)).length > 0) continue;
+    const [out] = listSittingOut(item, [person], wishedOut(view, plan, item));
+    // Whoever may yet be asked at the door may yet do it, and then with care.
+    if (out !== undefined && !out.unlessAsked) continue;
     for (const words of caresIn(item, person)) {
       const at = clockAt(view.meeting.startsAt, item.startsAt);
       groups.set(words, (groups.get(words) ?? new Set()).add(at));
