@@ -6,8 +6,12 @@ import { line, rectangle, type Frame, type Shape } from './scene';
 const parts = { seatM: 0.03, frontLegM: 0.02, backLegM: 0.01 } as const;
 
 /** A chair from the side, its backrest on whichever side it stands. */
-export function drawChair(frame: Frame, { frontX, backX }: ChairPlace): Shape[] {
-  const { seatM, backM } = chairSize;
+export function drawChair(
+  frame: Frame,
+  { frontX, backX, seatM = chairSize.seatM }: ChairPlace,
+): Shape[] {
+  // The back rises from the seat, however high that is.
+  const backM = chairSize.backM - chairSize.seatM + seatM;
   const inwards = Math.sign(backX - frontX);
   const left = Math.min(frontX, backX);
   const width = Math.abs(backX - frontX) * frame.pxPerM;

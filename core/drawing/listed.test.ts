@@ -2,7 +2,7 @@
 import fc from 'fast-check';
 import { resolveBody } from '../body/body';
 import { alternativeIds } from '../catalog/alternatives';
-import type { PieceCount } from '../catalog/pieces';
+import { pieceTable, type PieceCount } from '../catalog/pieces';
 import { profileIds } from '../catalog/profiles';
 import { getStage, stageIds } from '../catalog/stages';
 import { distanceWords, type DistanceId } from '../setups/distanceWords';
@@ -47,6 +47,7 @@ const readOff: Partial<Record<DistanceId, (posed: PosedShape, setup: SetupId) =>
   },
   forearmLift: ({ joints }) => joints.elbow[1],
   sacrumHeight: ({ rests }) => rests[0]!.top,
+  seatHeight: ({ chair }) => chair!.seatM!,
   bolsterToWall: ({ rests, wall }) => rests[0]!.left - wall!.x,
   crownToWall: ({ joints, wall }) => wall!.x - joints.crown[0],
   chairGap: ({ rests, chair }) => rests[0]!.left - chair!.frontX,
@@ -175,6 +176,32 @@ describe('what is drawn is what is listed', () => {
         { numRuns: 30 },
       );
     }
+  });
+
+  it('beside a chair of one’s own, as high as it is', () => {
+    const stool = (loadedM: number): PieceCount => ({
+      piece: 'own-stool',
+      count: 1,
+      own: { ...pieceTable.chair, label: 'Stool', thicknessM: loadedM, loadedM },
+    });
+    fc.assert(
+      fc.property(bodies, fc.double({ min: 0.36, max: 0.54, noNaN: true }), (one, seatM) => {
+        const others = pieces.filter(({ piece }) => piece !== 'chair');
+        const input = { ...toInput(one, 'prop-led'), pieces: [...others, stool(seatM)] };
+        const stage = toDrawn('sacrum-stack');
+        expect(expectDrawnAsListed(input, stage)).toBe(2);
+        const posed = poseStage(input, stage, solveStage(input, stage))!;
+        // The calves lie on that seat, and nothing of the legs in it.
+        const { ankle, heel, hip, knee } = posed.joints;
+        expect(Math.min(heel[1], ankle[1]) - seatM).toBeGreaterThan(0.03);
+        expect(ankle[1] - seatM).toBeLessThan(0.08);
+        // And the legs are as long as they are.
+        const { thigh, shank } = input.body.lengths;
+        expect(Math.hypot(knee[0] - ankle[0], knee[1] - ankle[1])).toBeCloseTo(shank, 6);
+        expect(Math.hypot(knee[0] - hip[0], knee[1] - hip[1])).toBeCloseTo(thigh, 6);
+      }),
+      { numRuns: 30 },
+    );
   });
 
   it('from above as from the side: loops, spaces and tape marks, kept ones too', () => {

@@ -78,6 +78,37 @@ describe('a piece of one’s own', () => {
     expect(solve('bolster-lean', flat).cautions[0]).toMatch(/^No round bolster/);
   });
 
+  it('is as high as it was measured, under the calves and under the toes', () => {
+    const solve = (id: SetupId, more: object, ...pieces: readonly PieceCount[]) =>
+      getSetup(id).solve({
+        body: resolveBody({ heightM: 1.75 }),
+        profile: 'prop-led',
+        pieces,
+        ...more,
+      });
+    const low = own('stool', 1, { kind: 'furniture', thicknessM: 0.4, loadedM: 0.4 });
+    const shipped: PieceCount = { piece: 'chair', count: 1 };
+    const figures = (...pieces: readonly PieceCount[]) => {
+      const { distances } = solve('sacrum-stack', {}, ...pieces);
+      return (['sacrumHeight', 'seatHeight'] as const).map((id) => metresOf(distances, id));
+    };
+    const [usual, unsaid] = figures(shipped);
+    expect(unsaid).toBeUndefined();
+    expect(usual).toBeGreaterThan(0.05);
+    const [lower, seat] = figures(low);
+    expect(usual! - lower!).toBeCloseTo(pieceTable.chair.loadedM - 0.4, 9);
+    expect(seat).toBe(0.4);
+    // Nobody knows which of both somebody gets.
+    expect(figures(shipped, low)).toEqual([usual, undefined]);
+    const toeRest = (chair: PieceCount) => {
+      const { distances, notes } = solve('platform', { straightLegRaiseDeg: 65 }, chair);
+      return { at: metresOf(distances, 'toeRest')!, said: notes.join(' ') };
+    };
+    const { at, said } = toeRest(shipped);
+    expect(at).toBeGreaterThan(0.4);
+    expect(said === toeRest(low).said).toBe(at > pieceTable.chair.loadedM);
+  });
+
   it('spaces arms, ties loops, lifts forearms and goes between the hands', () => {
     const wedge = own('brick', 1, {
       kind: 'block',

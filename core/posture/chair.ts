@@ -82,23 +82,29 @@ export function dolphinOnChair(body: Body): ChairPose {
 }
 
 /** On the back, hips on the floor, calves on the seat of a chair against the wall (x = 0). */
-export function calvesOnChair(body: Body): ChairPose {
+export function calvesOnChair(body: Body, seatM: number = chairSize.seatM): ChairPose {
   const { lengths, ankleM, heightM } = body;
   const seatFrontX = -chairSize.depthM;
   // Flesh between the joints and the floor.
   const halfTrunkM = 0.055 * heightM;
   const hipY = 0.07 * heightM;
   const halfShankM = 0.03 * heightM;
-  const kneeY = chairSize.seatM + halfShankM;
+  const kneeY = seatM + halfShankM;
   const rise = Math.min(lengths.thigh, kneeY - hipY);
   // The soles stay clear of the backrest; a long shank leaves the knees before the seat.
-  const kneeX = Math.min(
-    seatFrontX + 0.02,
-    seatFrontX + chairSize.depthM - clearOfBackM - ankleM - lengths.shank,
-  );
-  const knee: Point = [kneeX, hipY + rise];
-  const hip: Point = [kneeX - Math.sqrt(Math.max(0, lengths.thigh ** 2 - rise ** 2)), hipY];
-  const ankle: Point = [knee[0] + lengths.shank, knee[1]];
+  const ankleX =
+    Math.min(
+      seatFrontX + 0.02,
+      seatFrontX + chairSize.depthM - clearOfBackM - ankleM - lengths.shank,
+    ) + lengths.shank;
+  const ankle: Point = [ankleX, kneeY];
+  // Short thighs leave the knees below the seat: the calves slope up onto it.
+  const slope = kneeY - hipY - rise;
+  const knee: Point = [
+    ankleX - Math.sqrt(Math.max(0, lengths.shank ** 2 - slope ** 2)),
+    hipY + rise,
+  ];
+  const hip: Point = [knee[0] - Math.sqrt(Math.max(0, lengths.thigh ** 2 - rise ** 2)), hipY];
   const shoulder: Point = [hip[0] - lengths.trunk, halfTrunkM];
   const elbow: Point = [shoulder[0] + lengths.upperArm, 0];
   const wrist: Point = [elbow[0] + lengths.forearm, 0];

@@ -237,6 +237,12 @@ export const distanceWords = {
     'floor to the top, with weight on it',
     'seat height less the rise of the thighs, less what lies under the hip joint',
   ),
+  seatHeight: given(
+    0.02,
+    'Seat of the chair',
+    'floor to the seat, with weight on it',
+    'the chair of your own as it was measured',
+  ),
   bolsterToWall: atWall(
     0.02,
     'Bolster from the wall',

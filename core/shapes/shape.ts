@@ -25,6 +25,8 @@ export interface WallFace {
 export interface ChairPlace {
   readonly frontX: number;
   readonly backX: number;
+  /** Floor to the seat, metres; absent: as chairs are. */
+  readonly seatM?: number;
 }
 
 /** A figure with its wall, wherever both have been moved to. */

@@ -2,12 +2,11 @@
 import type { Lengths } from '../../body/body';
 import { leastHipDeg } from '../../body/girths';
 import { profileTable, type PlatformMethod } from '../../catalog/profiles';
-import { chairSize } from '../../posture/chair';
 import { radians } from '../../posture/geometry';
 import { legLengthM } from '../../posture/pose';
 import { following } from '../distance';
 import { flatChecks, isFlat } from '../flat';
-import { cm, measuring, metresOf, type Setup } from '../setup';
+import { cm, measuring, metresOf, specAtHand, type Setup } from '../setup';
 import { platformShares } from '../shares';
 import { platformHeight, stackForPlatform, unlessTooLow } from './platformHeight';
 import { stackWays } from './stackWays';
@@ -70,7 +69,9 @@ export const platform: Setup = {
               ),
             ),
           ];
-    const isBench = toeRest.some(({ metres }) => metres > chairSize.seatM);
+    const isBench = toeRest.some(
+      ({ metres }) => metres > specAtHand(input.pieces, 'chair').loadedM,
+    );
     return {
       distances: [
         height,

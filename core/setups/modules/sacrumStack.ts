@@ -1,7 +1,7 @@
 /** Sacrum stack, calves on a chair. Source: handbook 04. */
-import { chairSize } from '../../posture/chair';
+import { pieceTable } from '../../catalog/pieces';
 import { radians } from '../../posture/geometry';
-import { cm, measuring, type Setup } from '../setup';
+import { cm, measuring, specAtHand, type Setup } from '../setup';
 import { adviseStack } from '../stackAdvice';
 import { stackWays } from './stackWays';
 
@@ -18,12 +18,17 @@ export const sacrumStack: Setup = {
   label: 'Sacrum stack, calves on a chair',
   solve: (input) => {
     const rise = Math.sin(radians(rules.thighRiseDeg));
-    const height = measuring(input, 'sacrum-stack').measure('sacrumHeight', (l) =>
-      Math.max(0, chairSize.seatM - l.thigh * rise - rules.underSacrum * l.hipToSeat),
+    const { measure } = measuring(input, 'sacrum-stack');
+    const seatM = specAtHand(input.pieces, 'chair').loadedM;
+    const height = measure('sacrumHeight', (l) =>
+      Math.max(0, seatM - l.thigh * rise - rules.underSacrum * l.hipToSeat),
     );
+    // Said where it is another one than everybody has.
+    const isUsual = seatM === pieceTable.chair.loadedM;
+    const distances = isUsual ? [height] : [height, measure('seatHeight', () => seatM)];
     if (height.metres > rules.mostM) {
       return {
-        distances: [height],
+        distances,
         cautions: ['Above 25 cm a stack is precarious: hips on the floor, calves on the seat.'],
         notes: [],
       };
@@ -36,7 +41,7 @@ export const sacrumStack: Setup = {
     });
     const { low, high } = rules.comfort;
     return {
-      distances: [height],
+      distances,
       stack,
       cautions,
       notes: [
