@@ -9,6 +9,8 @@ import { ColorSchemeScript, mantineHtmlProps, MantineProvider } from '@mantine/c
 import type { Metadata, Viewport } from 'next';
 import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
+import { EarlyTaps } from '@/design/EarlyTaps';
+import { earlyTapsScript } from '@/design/earlyTaps';
 import { NoticeList } from '@/design/NoticeList';
 import { theme } from '@/design/theme';
 
@@ -27,11 +29,17 @@ export default async function RootLayout({ children }: { readonly children: Reac
     <html lang="en" {...mantineHtmlProps}>
       <head>
         <ColorSchemeScript nonce={nonce} defaultColorScheme="auto" />
+        <script
+          nonce={nonce}
+          suppressHydrationWarning
+          dangerouslySetInnerHTML={{ __html: earlyTapsScript }}
+        />
       </head>
       <body>
         <MantineProvider theme={theme} defaultColorScheme="auto">
           <NoticeList />
           {children}
+          <EarlyTaps />
         </MantineProvider>
       </body>
     </html>

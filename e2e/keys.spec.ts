@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, test } from './support';
+import { expect, holdScripts, test } from './support';
 
 /** Presses keys and counts them; what is typed counts letter by letter. */
 function counting(page: Page) {
@@ -120,4 +120,26 @@ test('ten hops are recorded, and a bar is changed, with fewer than thirty keys e
   await expect(find).toBeFocused();
   await takeFirst(bar, 'bar hollow', /^Bar of hollow.*Quick/);
   await expect(page.getByLabel(/^Hollow hold/)).toBeFocused();
+});
+
+test('what is tapped before the script has come is done when it comes, once', async ({ page }) => {
+  const letCome = await holdScripts(page);
+  await page.goto('/people/4', { waitUntil: 'commit' });
+  const show = page.getByRole('button', { name: 'Show body and cautions' });
+  await show.click();
+  // Whoever sees nothing happen taps again.
+  await show.click();
+  await expect(show).toBeVisible();
+  await letCome();
+  await expect(page.getByRole('button', { name: 'Fold body and cautions away' })).toBeVisible();
+  await expect(page.getByRole('combobox', { name: /Cautions this person/ })).toBeVisible();
+});
+
+test('a menu of a page that is hardly there opens, by key too', async ({ page }) => {
+  const letCome = await holdScripts(page);
+  await page.goto('/people/4', { waitUntil: 'commit' });
+  await page.getByRole('button', { name: 'This entry' }).focus();
+  await page.keyboard.press('Enter');
+  await letCome();
+  await expect(page.getByRole('menuitem', { name: 'Delete for good' })).toBeVisible();
 });

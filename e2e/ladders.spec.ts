@@ -1,6 +1,4 @@
-import { EventEmitter, once } from 'node:events';
-import type { Page } from '@playwright/test';
-import { expect, expectAccessible, openPerson, openPrivate, test } from './support';
+import { expect, expectAccessible, holdScripts, openPerson, openPrivate, test } from './support';
 
 test('five ladders show everyone, who waits for what, and a rung in full', async ({ page }) => {
   await page.goto('/ladders');
@@ -194,24 +192,8 @@ test('finds, sorts and filters people; adds in two fields; deletes for good', as
   await expect(page.getByText('Zora Testfall', { exact: true })).toHaveCount(0);
 });
 
-/** Keeps the table that searches and sorts away from a page until it is let come. */
-async function holdTable(page: Page): Promise<() => Promise<void>> {
-  const gate = new EventEmitter();
-  const isOpen = once(gate, 'open');
-  await page.route('**/_next/static/chunks/*.js', async (route) => {
-    const response = await route.fetch();
-    const body = await response.text();
-    if (body.includes('Search by name')) await isOpen;
-    await route.fulfill({ response, body });
-  });
-  return async () => {
-    gate.emit('open');
-    await page.unrouteAll({ behavior: 'wait' });
-  };
-}
-
 test('whoever presses a name while the table comes goes where it leads', async ({ page }) => {
-  const letCome = await holdTable(page);
+  const letCome = await holdScripts(page, 'Search by name');
   await page.goto('/people');
   const box = await page.getByRole('link', { name: 'Bettina Quill', exact: true }).boundingBox();
   await page.mouse.move(box!.x + 10, box!.y + box!.height / 2);
@@ -227,7 +209,7 @@ test('whoever presses a name while the table comes goes where it leads', async (
 test('whoever stands on a name by key stands on it still when the table has come', async ({
   page,
 }) => {
-  const letCome = await holdTable(page);
+  const letCome = await holdScripts(page, 'Search by name');
   await page.goto('/people');
   const name = page.getByRole('link', { name: 'Corin Vale', exact: true });
   await name.focus();

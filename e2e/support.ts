@@ -1,3 +1,4 @@
+import { EventEmitter, once } from 'node:events';
 import path from 'node:path';
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test as base, type Page } from '@playwright/test';
@@ -102,4 +103,25 @@ export async function expectAccessible(page: Page): Promise<void> {
     .filter(({ impact }) => impact === 'serious' || impact === 'critical')
     .map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join(' | ')}`);
   expect(serious).toEqual([]);
+}
+
+/**
+ * Keeps parts of the program away from a page until they are let come.
+ *
+ * @param words only those that say this; absent: all of them
+ * @returns lets them come, and every other one after them
+ */
+export async function holdScripts(page: Page, words = ''): Promise<() => Promise<void>> {
+  const gate = new EventEmitter();
+  const isOpen = once(gate, 'open');
+  await page.route('**/_next/static/chunks/*.js', async (route) => {
+    const response = await route.fetch();
+    const body = await response.text();
+    if (body.includes(words)) await isOpen;
+    await route.fulfill({ response, body });
+  });
+  return async () => {
+    gate.emit('open');
+    await page.unrouteAll({ behavior: 'wait' });
+  };
 }

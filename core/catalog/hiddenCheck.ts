@@ -1,5 +1,9 @@
-/** What an assistant's device calls a check that is the teacher's alone: it does not say which. */
+/** What stands where a check is named, and is none. Devices on the floor read it: nothing heavy here. */
 
+/** The first questions, asked at the door of whoever was never asked, and answered like a check. */
+export const screeningKey = 'screening';
+
+/** What an assistant's device calls a check that is the teacher's alone: it does not say which. */
 export const hiddenWords = 'ask the teacher';
 /** Behind the words, where there are several: which of them. */
 export const hiddenNumber = /^( \d{1,3})?$/;

@@ -5,8 +5,8 @@
 import { z } from 'zod';
 import { checkIds } from './checks';
 import { drillIds } from './drills';
-import { hiddenNumber, hiddenWords } from './hiddenCheck';
-import { ownKey, screeningKey } from './namedKeys';
+import { hiddenNumber, hiddenWords, screeningKey } from './hiddenCheck';
+import { ownKey } from './namedKeys';
 import { ownPieceId } from './ownPiece';
 import { pieceIds } from './pieces';
 import { stageIds } from './stages';

@@ -20,6 +20,3 @@ const named = <Key extends string>() =>
 export const namedCheck = named<CheckKey>();
 export const namedStage = named<StageKey>();
 export const namedBranch = named<BranchKey>();
-
-/** The first questions, asked at the door of whoever was never asked: no check, and answered like one. */
-export const screeningKey = 'screening';

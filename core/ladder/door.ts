@@ -1,5 +1,5 @@
 /** What is asked before something is done tonight, and where. Source: handbook 06, 07. */
-import { screeningKey } from '../catalog/namedKeys';
+import { screeningKey } from '../catalog/hiddenCheck';
 import type { CheckKey, CheckSpec } from '../catalog/checks';
 
 /** Something to ask one person, answered with a tap. */
