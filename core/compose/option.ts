@@ -90,6 +90,8 @@ export interface PlannedOption extends RoundOption {
   readonly feetUp?: true;
   /** Holds nothing that the family's counterpose answers. */
   readonly sparesCounter?: true;
+  /** What a teacher's own rung has in the place of the family's counterpose, in words. */
+  readonly counter?: string;
   /** What to do differently and look at; for the teacher alone. */
   readonly watch?: readonly string[];
 }
@@ -141,3 +143,10 @@ export function inputFor(person: OpenedCase, context: OptionContext): SetupInput
   own.set(context, input);
   return input;
 }
+
+/** A hold that is followed by a counterpose of its family. */
+export const asksCounter = (
+  option: PlannedOption | null,
+  family: LadderId,
+): option is PlannedOption =>
+  option?.stage !== undefined && option.family === family && option.sparesCounter !== true;

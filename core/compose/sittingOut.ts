@@ -37,6 +37,8 @@ const pauseDrill: DrillId = 'childs-pose';
 type Line = Pick<TimelineItem, 'kind'> & {
   readonly drill?: DrillKey | undefined;
   readonly family?: LadderId | undefined;
+  /** Who does something of their own there, as their rung says. */
+  readonly own?: readonly SitsOut[] | undefined;
 };
 
 /** What everybody does in a line of the running order; `null`: not all the same. */
@@ -69,7 +71,7 @@ const isLetInto = (
   !closedDrills.includes(drill) && (drillPasses === undefined || drillPasses[drill] !== undefined);
 
 /**
- * Who does not do a line of the running order that is done by all.
+ * Who does not do a line of the running order that is done by all, or does something of their own.
  *
  * @param isOutAsWell said since the class was judged
  * @param answerOf whether nothing was named when somebody was asked the first questions tonight;
@@ -95,7 +97,7 @@ export function listSittingOut(
     const isClosed =
       (done !== null && !isLetInto(person, done)) ||
       (after !== undefined && person.closedCounters?.includes(after) === true && answer !== true);
-    if (!hasSaid && !isClosed) return [];
+    if (!hasSaid && !isClosed) return (line.own ?? []).filter(({ id }) => id === person.id);
     const isQuiet = hasSaid || kind === 'pause' || kind === 'release' || after !== undefined;
     const instead = isQuiet ? quietestOf(person) : meanwhile(person);
     const mayStill = isAsked && !hasSaid && answer === undefined;

@@ -129,6 +129,7 @@ export function toOptions(
       ...(first.length === 0 ? {} : { checkFirst: first }),
       ...(liftsFeet(spec) ? { feetUp: true as const } : {}),
       ...(isAnswered(spec) ? {} : { sparesCounter: true as const }),
+      ...(spec.counter === undefined ? {} : { counter: spec.counter }),
       ...(watch.length === 0 ? {} : { watch }),
       ...(isPlain && (space.kind === 'lane' || props.length > 0)
         ? { canShare: true as const }
@@ -151,8 +152,9 @@ export function toOptions(
   return found.length === 0 ? (lack ?? noCupboard) : found;
 }
 
-/** A hold that the family's counterpose answers. */
-function isAnswered({ family, columns }: StageSpec): boolean {
+/** A hold that the family's counterpose answers, or one of its own. */
+function isAnswered({ family, columns, counter }: StageSpec): boolean {
+  if (counter !== undefined) return true;
   const { answers }: Counterpose = ladderTable[family].counter;
   return answers === undefined || columns.some((column) => answers.includes(column));
 }

@@ -2,7 +2,7 @@
 import type { LadderId } from '../catalog/stage';
 import { rungOfOption } from './optionId';
 import { listDrills } from './drillChoice';
-import type { PlannedOption } from './option';
+import { asksCounter, type PlannedOption } from './option';
 import { placeEverybody, type Place } from './places';
 import { roundOf, type BeforeById, type Posed } from './pose';
 import type { Pin, PreparedClass, Wishes } from './prepared';
@@ -143,9 +143,6 @@ export function writePlan(
     notes: describe(posed, plan.assignment, rounds, wishes, timeline),
   };
 }
-
-const asksCounter = (option: PlannedOption | null, family: LadderId): boolean =>
-  option?.stage !== undefined && option.family === family && option.sparesCounter !== true;
 
 /**
  * Nobody is asked for a counterpose because of somebody who would sit it out. Whoever is asked at the

@@ -107,6 +107,8 @@ export const composeOutput = z.strictObject({
       /** Rows of the cupboard that are fetched before it, and put away after. */
       fetch: z.array(pieceKey).optional(),
       putAway: z.array(pieceKey).optional(),
+      /** Who does something of their own after what they held, as a teacher's own rung says. */
+      own: z.array(z.strictObject({ id: z.string(), instead: z.string() })).optional(),
       /** Who sits it out, and what instead; never why. */
       sitOut: z
         .array(
@@ -242,7 +244,7 @@ export function toPlanFile(
       ...(beside === undefined ? {} : { otherwise: beside.label }),
     };
   };
-  const lines = writeLines(plan.timeline, prepared, wishes);
+  const lines = writeLines(plan.timeline, prepared, wishes, plan.rounds);
   // What was begun is the class's own, and stands in its order.
   const { begun: _, ...wished } = wishes;
   const { objective, bound, gapPercent, stoppedBy, parts, leastShare } = plan;

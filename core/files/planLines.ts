@@ -1,12 +1,15 @@
 /** The running order as the plan file has it: what is done, how much, with what, and who sits it out. */
 import { sayDose } from '../catalog/dose';
 import type { DrillSpec } from '../catalog/drills';
+import type { LadderId } from '../catalog/stage';
 import { timesOver } from '../compose/drillTask';
 import { propsOf } from '../compose/drillWorth';
+import { asksCounter, type PlannedOption } from '../compose/option';
 import type { PreparedClass, Wishes } from '../compose/prepared';
 import { drillsOf } from '../compose/drillsOf';
 import { listSittingOut, outAsWished } from '../compose/sittingOut';
 import type { TimelineItem } from '../compose/timeline';
+import type { ClassPlan } from '../compose/writePlan';
 import type { PlanFile } from './planFile';
 
 type Line = PlanFile['timeline'][number];
@@ -16,6 +19,7 @@ export function writeLines(
   items: readonly TimelineItem[],
   prepared: PreparedClass,
   wishes: Wishes,
+  rounds: ClassPlan['rounds'] = [],
 ): Line[] {
   const drills = drillsOf(prepared);
   const here = prepared.people.filter(({ id }) => !wishes.absent.includes(id));
@@ -28,7 +32,9 @@ export function writeLines(
     const used = spec === undefined ? [] : propsOf(spec);
     const fetched = used.filter((prop) => !earlier.includes(prop));
     const putAway = used.filter((prop) => !later.includes(prop));
-    const out = listSittingOut(item, here, outAsWished(item, wishes, drills));
+    const own = kind === 'counter' && family !== undefined ? ownAfter(family, rounds) : [];
+    const line = own.length === 0 ? item : { ...item, own };
+    const out = listSittingOut(line, here, outAsWished(item, wishes, drills));
     const isMove = spec !== undefined && before !== undefined && before.position !== spec.position;
     return {
       id,
@@ -44,9 +50,23 @@ export function writeLines(
       ...(isMove ? { isMove: true as const } : {}),
       ...(spec === undefined || fetched.length === 0 ? {} : { fetch: asRows(fetched) }),
       ...(spec === undefined || putAway.length === 0 ? {} : { putAway: asRows(putAway) }),
+      ...(own.length === 0 ? {} : { own }),
       ...(out.length === 0 ? {} : { sitOut: out.map((one) => ({ ...one })) }),
     };
   });
+}
+
+/** Whose last hold of a family has a counterpose of its own: the body answers what it held last. */
+function ownAfter(family: LadderId, rounds: ClassPlan['rounds']): NonNullable<Line['own']> {
+  const last = new Map<string, PlannedOption>();
+  for (const { people } of rounds) {
+    for (const { id, option } of people) {
+      if (asksCounter(option, family)) last.set(id, option);
+    }
+  }
+  return [...last].flatMap(([id, { counter }]) =>
+    counter === undefined ? [] : [{ id, instead: counter }],
+  );
 }
 
 /** A line much longer than its drill holds the dose more than once. */

@@ -196,7 +196,7 @@ export function planForAssistant(plan: PlanFile, hide: Hide): PlanFile {
 /** A line of the running order: what, how much, with what, and who does something else meanwhile. */
 function lineForAssistant(line: PlanFile['timeline'][number]): PlanFile['timeline'][number] {
   const { id, kind, label, startsAt, minutes, drill, family, waves } = line;
-  const { dose, position, isMove, fetch, putAway, sitOut } = line;
+  const { dose, position, isMove, fetch, putAway, own, sitOut } = line;
   return {
     id,
     kind,
@@ -211,6 +211,9 @@ function lineForAssistant(line: PlanFile['timeline'][number]): PlanFile['timelin
     ...(isMove === undefined ? {} : { isMove }),
     ...(fetch === undefined ? {} : { fetch }),
     ...(putAway === undefined ? {} : { putAway }),
+    ...(own === undefined
+      ? {}
+      : { own: own.map(({ id: who, instead }) => ({ id: who, instead })) }),
     ...(sitOut === undefined
       ? {}
       : { sitOut: sitOut.map((one) => ({ id: one.id, instead: one.instead })) }),
