@@ -18,7 +18,7 @@ const views = [
   { name: 'tonight', path: '/' },
   { name: 'plan-print', path: '/plan/print?course=1' },
   { name: 'room', path: '/room?course=1' },
-  { name: 'people', path: '/people' },
+  { name: 'people', path: '/people', until: /^22 of 22$/ },
   { name: 'person', path: '/people/8', open: 'Record Dolphin, one leg up' },
   { name: 'ladders', path: '/ladders' },
   { name: 'rung', path: '/ladders/HB8?person=2' },
@@ -246,6 +246,8 @@ try {
         .evaluate((heading) => heading.scrollIntoView({ block: 'start' }));
       await page.waitForTimeout(300);
     }
+    // What comes later has come.
+    await page.waitForFunction(() => document.querySelector('.mantine-Skeleton-root') === null);
     await page.evaluate(async () => {
       await document.fonts.ready;
     });
