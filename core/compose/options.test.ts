@@ -26,6 +26,7 @@ const context = {
     { piece: 'chair', count: 2 },
   ],
 } as const;
+const rows = countRows(context.pieces);
 const present = { 'forearm-stand': 'FS9' } as const;
 const options = (change: CaseChange = {}, more: object = {}) =>
   listOptions(makeCase({ present, ...change }), { ...context, ...more }).options;
@@ -269,9 +270,9 @@ describe('ways and fallbacks', () => {
       ],
     ],
   ] as const)('lays beside it what the cupboard holds: %s', (_, pieces) => {
-    const rows = countRows(pieces);
+    const there = countRows(pieces);
     const isThere = (needs: readonly PieceCount[]) =>
-      needs.every(({ piece, count }) => count <= (rows[piece] ?? 0));
+      needs.every(({ piece, count }) => count <= (there[piece] ?? 0));
     const never = makeCase({
       present: { 'shoulder-stand': 'SS5', 'forearm-stand': 'FS9', headstand: 'HS5' },
       care: { isNeverScreened: true },
@@ -286,12 +287,38 @@ describe('ways and fallbacks', () => {
     expect(possible.filter((one) => !isThere(one.pieces)).map(({ id }) => id)).toEqual([]);
   });
 
+  it('has something else beside where what stood there hurts now', () => {
+    const never = makeCase({
+      present: { 'shoulder-stand': 'SS3' },
+      care: { isNeverScreened: true },
+    });
+    const found = listOptions(never, { ...context, families: ['shoulder-stand'] });
+    const plough = ({ options: left }: Pick<typeof found, 'options'>) =>
+      left.find(({ stage }) => stage === 'SS4')!;
+    const before = plough(found).fallback;
+    const hurting = {
+      ...found,
+      options: found.options.map((option) =>
+        option.id === before ? { ...option, strains: ['wrist' as const] } : option,
+      ),
+    };
+    const left = withoutSore(hurting, ['wrist'], rows);
+    const { fallback } = plough({ options: left });
+    expect(fallback).not.toBe(before);
+    expect(left.find(({ id }) => id === fallback)!.atDoor).toEqual([]);
+    // Whoever keeps what stood beside keeps the shape as it was.
+    expect(plough({ options: withoutSore(found, ['wrist'], rows) })).toBe(plough(found));
+    // With nothing beside it is not planned.
+    const alone = found.options.filter(({ stage }) => stage === 'SS4');
+    expect(withoutSore({ options: alone, fallbacks: [] }, ['wrist'], rows)).toEqual([]);
+  });
+
   it('leaves whoever is sore nothing that loads it, and always something', () => {
     const found = listOptions(makeCase({ present }), context);
-    const left = withoutSore(found, ['shoulder']);
+    const left = withoutSore(found, ['shoulder'], rows);
     expect(left.some(({ loads }) => (loads.shoulder ?? 0) > 0)).toBe(false);
     expect(left.some(({ role }) => role === 'alternative')).toBe(true);
-    expect(withoutSore(found, ['elsewhere']).at(-1)!.id).toBe('rest');
+    expect(withoutSore(found, ['elsewhere'], rows).at(-1)!.id).toBe('rest');
   });
 });
 

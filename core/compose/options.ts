@@ -7,6 +7,8 @@ import { restPass } from '../ladder/gatekeeper';
 import { listNext } from '../ladder/stand';
 import { judge } from '../ladder/verdict';
 import { opensStage } from '../ladder/verdictKinds';
+import { countRows } from '../pieces/rows';
+import { withBeside } from './beside';
 import { listInstead, type Measured } from './insteadOptions';
 import {
   optionValues,
@@ -15,7 +17,6 @@ import {
   type PlannedOption,
   type Shut,
 } from './option';
-import { countRows } from '../pieces/rows';
 import { toOptions, toSupported, withoutHands, type Rank } from './stageOptions';
 
 /** Each further step down, and each further one of the alternatives, is worth a little less. */
@@ -77,7 +78,7 @@ export function listOptions(person: OpenedCase, context: OptionContext): PersonO
   push(resting);
   const [family] = context.families;
   const fallbacks = family === undefined ? [] : listInstead(family, person, context, measured);
-  return { options: withFallbacks(options, countRows(context.pieces)), fallbacks, shut };
+  return { options: withBeside(options, countRows(context.pieces)), fallbacks, shut };
 }
 
 interface RankedRung {
@@ -131,56 +132,6 @@ function rungsBelow(person: OpenedCase, present: StageKey | undefined): StageKey
   const path = shortest.path.slice(0, -1).reverse();
   const open = path.filter((stage) => opensStage(judge(stage, person).kind));
   return [...open, ...path.filter((stage) => !open.includes(stage))];
-}
-
-/** What each piece costs that lies beside in case it is wanted, and does for nobody else meanwhile. */
-const besideLess = 0.04;
-
-/**
- * Beside whatever must be confirmed at the door stands the best that need not be, in the same
- * place and with what the cupboard holds. Both sets of props are out, and only one of them is used:
- * the larger count of each.
- *
- * @param rows how many there are of each row of the cupboard
- */
-function withFallbacks(
-  options: readonly PlannedOption[],
-  rows: Readonly<Record<string, number>>,
-): PlannedOption[] {
-  return options.map((option) => {
-    if (option.atDoor.length === 0) return option;
-    const own = new Map(option.pieces.map(({ piece, count }) => [piece, count]));
-    const more = ({ pieces }: PlannedOption) =>
-      pieces.map(({ piece, count }) => Math.max(0, count - (own.get(piece) ?? 0)));
-    const isThere = ({ pieces }: PlannedOption) =>
-      pieces.every(({ piece, count }) => count <= Math.max(own.get(piece) ?? 0, rows[piece] ?? 0));
-    const worth = (other: PlannedOption) =>
-      other.value - besideLess * more(other).reduce((sum, count) => sum + count, 0);
-    const fits = options.filter(
-      (other) =>
-        other.atDoor.length === 0 &&
-        other.needsFirst === undefined &&
-        other.needsCircle === undefined &&
-        (other.alongM === undefined || option.alongM !== undefined) &&
-        (other.needsHand === undefined || option.needsHand !== undefined) &&
-        (other.isAttempt === undefined || option.isAttempt !== undefined),
-    );
-    const atHand = fits.filter(isThere);
-    const [beside] = [...(atHand.length > 0 ? atHand : fits)].sort((a, b) => worth(b) - worth(a));
-    const most = new Map(own);
-    for (const { piece, count } of beside!.pieces) {
-      most.set(piece, Math.max(most.get(piece) ?? 0, count));
-    }
-    return {
-      ...option,
-      fallback: beside!.id,
-      pieces: [...most].map(([piece, count]) => ({ piece, count })),
-      heightM: Math.max(option.heightM, beside!.heightM),
-      ...(option.alongM === undefined
-        ? {}
-        : { alongM: Math.max(option.alongM, beside!.alongM ?? 0) }),
-    };
-  });
 }
 
 const lessBy = (option: PlannedOption, less: number): PlannedOption => ({

@@ -41,14 +41,21 @@ export interface Posed {
 
 type DrillList = readonly (readonly [DrillKey, DrillSpec])[];
 
-function withFeetDown(person: PreparedPerson, drills: DrillList): PreparedPerson {
-  const options = keepingFeetDown(person.options);
+function withFeetDown(
+  person: PreparedPerson,
+  drills: DrillList,
+  rows: Readonly<Record<string, number>>,
+): PreparedPerson {
+  const options = keepingFeetDown(person.options, rows);
   const up = drills.flatMap(([drill, spec]) => (drillLiftsFeet(spec) ? [drill] : []));
   return {
     ...person,
     options,
-    fallbacks: keepingFeetDown(person.fallbacks),
-    gone: [...(person.gone ?? []), ...person.options.filter((one) => !options.includes(one))],
+    fallbacks: keepingFeetDown(person.fallbacks, rows),
+    gone: [
+      ...(person.gone ?? []),
+      ...person.options.filter(({ id }) => !options.some((option) => option.id === id)),
+    ],
     closedDrills: [...new Set([...person.closedDrills, ...up])],
   };
 }
@@ -59,9 +66,10 @@ function presentPeople(
   { absent, sore, feetDown = [] }: Wishes,
 ): PreparedPerson[] {
   const drills = entriesOf(drillsOf(prepared));
+  const rows = countRows(prepared.pieces);
   return prepared.people
     .filter(({ id }) => !absent.includes(id))
-    .map((person) => (feetDown.includes(person.id) ? withFeetDown(person, drills) : person))
+    .map((person) => (feetDown.includes(person.id) ? withFeetDown(person, drills, rows) : person))
     .map((person) => {
       const places = sore.filter((one) => one.person === person.id);
       if (places.length === 0) return person;
@@ -69,6 +77,7 @@ function presentPeople(
       const options = withoutSore(
         person,
         places.map(({ place }) => place),
+        rows,
       );
       const closed = new Set<BodyRegion>(places.flatMap(({ place }) => closedRegions(place)));
       const soreDrills = drills.flatMap(([drill, spec]) =>
