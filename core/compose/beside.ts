@@ -1,4 +1,5 @@
 /** What lies beside a shape that must be confirmed at the door, in case the answer is no. */
+import { mostPieces } from './needs';
 import type { PlannedOption } from './option';
 
 /** What each piece costs that lies beside in case it is wanted, and does for nobody else meanwhile. */
@@ -50,14 +51,10 @@ function findBeside(
 }
 
 function layBeside(option: PlannedOption, beside: PlannedOption): PlannedOption {
-  const most = new Map(option.pieces.map(({ piece, count }) => [piece, count]));
-  for (const { piece, count } of beside.pieces) {
-    most.set(piece, Math.max(most.get(piece) ?? 0, count));
-  }
   return {
     ...option,
     fallback: beside.id,
-    pieces: [...most].map(([piece, count]) => ({ piece, count })),
+    pieces: mostPieces(option.pieces, beside.pieces),
     heightM: Math.max(option.heightM, beside.heightM),
     ...(option.alongM === undefined ? {} : { alongM: Math.max(option.alongM, beside.alongM ?? 0) }),
   };

@@ -5,7 +5,9 @@ import { formatStretch } from '../units/along';
 import type { LengthUnits } from '../units/length';
 import type { PlannedFigure } from './option';
 import type { Place } from './places';
+import { mostPieces } from './needs';
 import type { PreparedClass } from './prepared';
+import { findOption } from './readBack';
 import { findStation, type Station } from './stations';
 import type { ClassPlan } from './writePlan';
 
@@ -45,25 +47,29 @@ export function listLayOut(
   stations: readonly Station[],
   prepared: Pick<PreparedClass, 'people'>,
 ): LayOutLine[] {
-  const lines = new Map<string, LayOutLine & { people: string[] }>();
+  const lines = new Map<
+    string,
+    Omit<LayOutLine, 'fallbackProps'> & { people: string[]; fallbackProps: readonly PieceCount[] }
+  >();
   for (const { people } of plan.rounds) {
     for (const { id, option, place } of people) {
       const station = findStation(stations, option);
       if (station === undefined || option === null) continue;
       const where = placeWords(place);
+      const beside = findOption(prepared, id, option.fallback ?? null)?.props ?? [];
       const key = `${station.letter}|${where}|${place.kind === 'lane' ? place.fromM : id}`;
       const known = lines.get(key);
       if (known !== undefined) {
         if (!known.people.includes(id)) known.people.push(id);
+        // Two who take turns may have different things beside: all of it lies there.
+        known.fallbackProps = mostPieces(known.fallbackProps, beside);
         continue;
       }
-      const own = prepared.people.find((person) => person.id === id);
-      const beside = own?.options.find((one) => one.id === option.fallback);
       lines.set(key, {
         letter: station.letter,
         where,
         props: option.props,
-        fallbackProps: beside?.props ?? [],
+        fallbackProps: beside,
         people: [id],
         ...(option.baseM === undefined ? {} : { baseM: option.baseM }),
         ...(option.figures === undefined ? {} : { figures: option.figures }),

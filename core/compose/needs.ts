@@ -50,6 +50,18 @@ export function findLiftPieces(input: SetupInput): readonly PieceCount[] {
     : [{ ...refOf(lift), count: lift.count }];
 }
 
+/** Pieces of two lists of which one alone is used: the larger count of each. */
+export function mostPieces(
+  one: readonly PieceCount[],
+  other: readonly PieceCount[],
+): readonly PieceCount[] {
+  const most = new Map(one.map((each) => [each.piece, each]));
+  for (const each of other) {
+    if (each.count > (most.get(each.piece)?.count ?? 0)) most.set(each.piece, each);
+  }
+  return [...most.values()];
+}
+
 /** Pieces of two lists together, by the row they come from. */
 export function addPieces(...lists: readonly (readonly PieceCount[])[]): PieceCount[] {
   const counts = new Map<PieceId, PieceCount>();

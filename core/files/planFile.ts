@@ -10,6 +10,7 @@ import { spareChoices } from '../compose/budget';
 import { bindingWords, moreWords, type Binding } from '../compose/bindingWords';
 import { optionRoles } from '../compose/option';
 import type { PreparedClass, Wishes } from '../compose/prepared';
+import { findOption } from '../compose/readBack';
 import type { Relief } from '../compose/relief';
 import { itemKinds } from '../compose/timeline';
 import { countMoves, writeLines } from './planLines';
@@ -225,8 +226,7 @@ export function toPlanFile(
   const nameProps = (list: readonly PieceCount[]) =>
     list.map(({ piece, count }) => ({ piece, count }));
   const describe = ({ id, option, place: at, sharesWith }: PlannedPerson) => {
-    const own = prepared.people.find((person) => person.id === id);
-    const beside = own?.options.find((one) => one.id === option?.fallback);
+    const beside = findOption(prepared, id, option?.fallback ?? null);
     return {
       id,
       letter: findStation(stations, option)?.letter ?? null,

@@ -101,9 +101,9 @@ describe('feet down today', () => {
       }[family];
       const person = makeCase({ present: { [family]: top } });
       const { options, fallbacks } = listOptions(person, context(family));
-      const left = keepingFeetDown(options);
+      const left = keepingFeetDown(options, {});
       expect(options.some(({ feetUp }) => feetUp)).toBe(true);
-      for (const option of [...left, ...keepingFeetDown(fallbacks)]) {
+      for (const option of [...left, ...keepingFeetDown(fallbacks, {})]) {
         expect(option.isAttempt).toBeUndefined();
         expect(['legs-up', 'sacrum-stack', 'shoulder-rest', 'forearm-l']).not.toContain(
           option.alternative,
