@@ -7,6 +7,7 @@ import { openCase } from '@/core/ladder/case';
 import { listAttendance, listMeetings } from '@/db/courses';
 import { listAttempts, listTaps, listUpsideTime } from '@/db/floor';
 import { careOf, findPerson } from '@/db/people';
+import { saveScreened } from '@/db/personChanges';
 import { listRecords } from '@/db/records';
 import { notePainGone } from '@/features/person/change';
 import { keepPlan } from '@/features/plan/change';
@@ -14,6 +15,8 @@ import { findStandingPlan, readClass } from '../judging/classViews';
 import { today } from '../clock';
 import { database, databaseFile } from '../database';
 import { beginClass, findClass, takeTaps } from './floor';
+import { bundleOf } from './floorBundle';
+import { judgeInRunningClasses } from './floorJudge';
 import { deletePerson } from '@/features/people/change';
 import { readFloorDays } from '@/features/record/read';
 import { readReview } from '@/features/review/review';
@@ -60,6 +63,29 @@ describe('a class on the floor', () => {
     expect(
       must(takeTaps(uid, { device: 'h', after: other.after, taps: [] }, teacherTaps)).taps,
     ).toEqual([]);
+  });
+
+  it('opens what waits for the first questions as soon as they are answered, and closes it when that is taken back', () => {
+    const { uid, people } = begin();
+    const [asked, other] = people;
+    const db = database();
+    for (const id of [asked!, other!]) saveScreened(db, Number(id), null);
+    judgeInRunningClasses(db, Number(asked));
+    judgeInRunningClasses(db, Number(other));
+    const closedTo = (id: string) => {
+      const { prepared } = bundleOf(findClass(uid)!);
+      return prepared.people.find((one) => one.id === id)!.closedChecks!;
+    };
+    const before = closedTo(asked!);
+    const others = closedTo(other!);
+    const door = { kind: 'door', person: asked!, check: 'screening' } as const;
+    send(uid, tapsOf([{ ...door, isFine: true }]));
+    expect(findPerson(db, Number(asked))!.screenedOn).toBe(today());
+    expect(closedTo(asked!).length).toBeLessThan(before.length);
+    expect(closedTo(other!)).toEqual(others);
+    send(uid, tapsOf([{ kind: 'undo', tap: 't.1' }]));
+    expect(findPerson(db, Number(asked))!.screenedOn).toBeNull();
+    expect(closedTo(asked!)).toEqual(before);
   });
 
   it('takes a record back with its tap, and leaves those of other days alone', () => {

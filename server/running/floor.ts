@@ -175,10 +175,10 @@ export function takeTaps(uid: unknown, input: unknown, tapper: Tapper): Taken {
     }
     addTaps(tx, row.id, taken.fresh);
     if (taken.fresh.some(({ act }) => act.kind !== 'anchor')) {
-      writeResult(tx, row);
-      const looked = lookedAt(row, taken.fresh, known);
+      const asked = writeResult(tx, row);
+      const looked = [...lookedAt(row, taken.fresh, known).map(Number), ...asked];
       if (looked.length > 0) {
-        judgeAgain(tx, row, looked.map(Number));
+        judgeAgain(tx, row, looked);
         ({ revision } = bundleOf(findFloorClass(tx, row.uid)!));
       }
     }
@@ -230,8 +230,13 @@ function lookedAt(
   return [...seen].filter((id) => members.has(id));
 }
 
-/** Reads the whole class again and writes what changed in the record of its people. */
-export function writeResult(db: Db, row: FloorClassRow): void {
+/**
+ * Reads the whole class again and writes what changed in the record of its people.
+ *
+ * @returns who counts as asked now and did not before, or the other way round: more is open to them,
+ *   or less
+ */
+export function writeResult(db: Db, row: FloorClassRow): readonly number[] {
   const taps = listTaps(db, row.id).map(({ tap }) => tap);
   const state = replay(taps);
   const { members, plan } = bundleOf(row);
@@ -254,14 +259,17 @@ export function writeResult(db: Db, row: FloorClassRow): void {
       .map(([person, seconds]) => ({ personId: Number(person), seconds }))
       .filter(({ personId }) => here.has(personId)),
   });
-  saveAsked(db, row, state, taps, here);
+  const asked = saveAsked(db, row, state, taps, here);
   saveEnded(db, row.id, state.endedMs === null ? null : Math.round(state.endedMs));
   if (state.endedMs !== null) writeAttendance(db, row, [...here], awayFrom(state, plan));
+  return asked;
 }
 
 /**
  * Whoever was asked the first questions tonight is not asked again. Taken back, or answered with a
  * no: they are, next time.
+ *
+ * @returns for whom that changed
  */
 function saveAsked(
   db: Db,
@@ -269,7 +277,7 @@ function saveAsked(
   state: FloorState,
   taps: readonly Tap[],
   here: ReadonlySet<number>,
-): void {
+): number[] {
   const fine = new Set(toScreened(state).flatMap(({ person, isFine }) => (isFine ? [person] : [])));
   const tapped = new Set(
     taps.flatMap(({ act }) =>
@@ -277,11 +285,12 @@ function saveAsked(
     ),
   );
   const ids = [...tapped].map(Number).filter((id) => here.has(id));
-  for (const { id, screenedOn } of listPeopleById(db, ids)) {
+  return listPeopleById(db, ids).flatMap(({ id, screenedOn }) => {
     const isFine = fine.has(String(id));
-    if (isFine && screenedOn === null) saveScreened(db, id, day);
-    if (!isFine && screenedOn === day) saveScreened(db, id, null);
-  }
+    if (isFine ? screenedOn !== null : screenedOn !== day) return [];
+    saveScreened(db, id, isFine ? day : null);
+    return [id];
+  });
 }
 
 function isPossible(
