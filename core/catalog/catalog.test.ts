@@ -5,7 +5,7 @@ import { resolveBody } from '../body/body';
 import { alternativeIds, getAlternative } from './alternatives';
 import { cautionColumns, cautionIds, cautionOutcomes, cautionTable } from './cautions';
 import { checkIds, faultIds, getCheck } from './checks';
-import { pieceIds, specOf } from './pieces';
+import { pieceIds, pieceTable, specOf } from './pieces';
 import { profileIds } from './profiles';
 
 describe('checks', () => {
@@ -106,15 +106,19 @@ describe('lengths and distances', () => {
   });
 
   it('are all worded, and every distance is given by some set-up', () => {
-    // Some are asked for by a larger body alone.
+    // Some are asked for by a larger body alone, or say how high a chair of one's own is.
     const body = resolveBody({ heightM: 1.7, girths: { thighGirth: 0.7 } });
+    const own = { ...pieceTable.chair, thicknessM: 0.4, loadedM: 0.4 };
     const given = new Set(
       setupIds.flatMap((recipe) =>
         getSetup(recipe)
           .solve({
             body,
             profile: 'prop-led',
-            pieces: [{ piece: 'foam-block', count: 2 }],
+            pieces: [
+              { piece: 'foam-block', count: 2 },
+              { piece: 'own-stool', count: 1, own },
+            ],
             straightLegRaiseDeg: 70,
           })
           .distances.map(({ id }) => id),
