@@ -1,41 +1,60 @@
 import { screen, waitFor } from '@testing-library/react';
-import userEvent from '@testing-library/user-event';
-import { LazyMenu } from './LazyMenu';
 import { renderUi } from './testing/renderUi';
+import { LazyMenu } from './LazyMenu';
 
-jest.mock('./patiently', () => {
-  const coming = new EventTarget();
-  const isHere = new Promise((resolve) => coming.addEventListener('here', resolve));
-  return {
-    patiently: (load: () => Promise<unknown>) => () => isHere.then(load),
-    letCome: () => coming.dispatchEvent(new Event('here')),
-  };
+const away = jest.fn();
+const show = () =>
+  renderUi(
+    <>
+      <input aria-label="elsewhere" />
+      <LazyMenu
+        entries={() => [
+          { kind: 'do', label: 'Away', onClick: away },
+          { kind: 'heading', label: 'Elsewhere' },
+          { kind: 'go', label: 'Room', href: '/room', isHere: true },
+        ]}
+        target={(props) => (
+          <button type="button" {...props}>
+            Ada
+          </button>
+        )}
+      />
+    </>,
+  );
+
+beforeEach(() => away.mockReset());
+
+it('is a button until it is reached for, and says that it opens a menu', () => {
+  show();
+  const button = screen.getByRole('button', { name: 'Ada' });
+  expect(button).toHaveAttribute('aria-haspopup', 'menu');
+  expect(screen.queryByRole('menu')).not.toBeInTheDocument();
 });
 
-const { letCome } = jest.requireMock<{ letCome: () => void }>('./patiently');
-
-it('keeps its button until the menu has come, and opens it then without another tap', async () => {
-  const opened = jest.fn();
-  const rename = jest.fn();
-  renderUi(
-    <LazyMenu
-      onOpen={opened}
-      entries={() => [{ kind: 'do', label: 'Rename', onClick: rename }]}
-      target={(props) => (
-        <button type="button" {...props}>
-          More
-        </button>
-      )}
-    />,
+it('opens by key, does what is chosen, and gives the button its focus back', async () => {
+  const { user } = show();
+  await user.tab();
+  await user.tab();
+  await user.keyboard('{Enter}');
+  await user.click(await screen.findByRole('menuitem', { name: 'Away' }));
+  await waitFor(() => expect(away).toHaveBeenCalledTimes(1));
+  await waitFor(() => expect(screen.getByRole('button', { name: 'Ada' })).toHaveFocus());
+  await user.keyboard('{Enter}');
+  expect(await screen.findByRole('menuitem', { name: 'Room' })).toHaveAttribute(
+    'aria-current',
+    'page',
   );
-  const user = userEvent.setup();
-  await user.click(screen.getByRole('button', { name: 'More' }));
-  expect(opened).toHaveBeenCalledTimes(1);
-  expect(screen.getByRole('button', { name: 'More' })).toBeInTheDocument();
-  expect(screen.queryByRole('menuitem')).toBeNull();
+  await user.keyboard('{Escape}');
+  await waitFor(() => expect(screen.queryByRole('menu')).not.toBeInTheDocument());
+  await waitFor(() => expect(screen.getByRole('button', { name: 'Ada' })).toHaveFocus());
+});
 
-  letCome();
-  await user.click(await screen.findByRole('menuitem', { name: 'Rename' }));
-  await waitFor(() => expect(rename).toHaveBeenCalledTimes(1));
-  await waitFor(() => expect(screen.getByRole('button', { name: 'More' })).toHaveFocus());
+it('leaves the focus where somebody went meanwhile', async () => {
+  const { user } = show();
+  await user.click(screen.getByRole('button', { name: 'Ada' }));
+  await screen.findByRole('menuitem', { name: 'Away' });
+  await user.click(screen.getByLabelText('elsewhere'));
+  await waitFor(() => expect(screen.queryByRole('menu')).not.toBeInTheDocument());
+  await new Promise((resolve) => requestAnimationFrame(resolve));
+  expect(screen.getByLabelText('elsewhere')).toHaveFocus();
 });
