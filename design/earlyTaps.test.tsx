@@ -56,6 +56,15 @@ describe('a tap before the script', () => {
     expect(clicked).toEqual(['go', 'go']);
   });
 
+  it('does not wait for another that does not answer yet', () => {
+    tap('late');
+    tap('go');
+    window.levitarAwake!();
+    wake(find('go'));
+    jest.advanceTimersByTime(100);
+    expect(clicked).toEqual(['go']);
+  });
+
   it('is left out where nothing answers in time, and where what was tapped has gone', () => {
     tap('go');
     tap('late');

@@ -22,13 +22,14 @@ export const earlyTapsScript = `(function () {
     var isKnown = kept.some(function (one) { return one.element === element; });
     if (!isKnown) kept.push({ element: element, at: Date.now() });
   }
-  function doNext() {
-    var next = kept[0];
-    if (!next) return;
-    var age = Date.now() - next.at;
-    if (!next.element.isConnected || age > ${lateMs}) kept.shift();
-    else if (answers(next.element)) { kept.shift(); next.element.click(); }
-    setTimeout(doNext, 20);
+  function doThem() {
+    kept.slice().forEach(function (one) {
+      var isGone = !one.element.isConnected || Date.now() - one.at > ${lateMs};
+      var isReady = !isGone && answers(one.element);
+      if (isGone || isReady) kept.splice(kept.indexOf(one), 1);
+      if (isReady) one.element.click();
+    });
+    if (kept.length > 0) setTimeout(doThem, 20);
   }
   document.addEventListener('click', function (event) {
     if (!event.target.closest || event.target.closest('a[href]')) return;
@@ -41,12 +42,12 @@ export const earlyTapsScript = `(function () {
       keep(element);
     } else if (isTold && !answers(element)) {
       // React may wake this part for the tap; where it cannot yet, the tap is lost to it.
-      setTimeout(function () { if (!answers(element)) { keep(element); doNext(); } }, 0);
+      setTimeout(function () { if (!answers(element)) { keep(element); doThem(); } }, 0);
     }
   }, true);
   window.levitarAwake = function () {
     isAwake = true;
     isTold = answers(document.body);
-    doNext();
+    doThem();
   };
 })();`;
