@@ -6,7 +6,8 @@
  */
 import type { MoveId } from '../atlas/moves';
 import type { ShapeRef } from '../shapes/posed';
-import type { CautionColumn, CautionId } from './cautions';
+import type { CautionColumn } from './cautionColumns';
+import type { CautionId } from './cautions';
 import type { ShippedPieceId } from './pieces';
 import type { BodyRegion, RegionLoads } from './regions';
 import type { StageId } from './stages';

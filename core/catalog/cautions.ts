@@ -2,18 +2,7 @@
  * What a person reports, and what it closes. Source: handbook 07 "Screening".
  * The table restricts and refers; nothing in it ever gives clearance.
  */
-export const cautionColumns = {
-  mild: 'head below heart, mild',
-  light: 'inversions with little or no neck load',
-  neck: 'neck-loading shapes',
-  wrists: 'weight on the wrists',
-  effort: 'curling and hard bracing',
-  shoulders: 'weight on shoulders or the back of the head',
-  reach: 'arms at the end of their range',
-} as const;
-
-/** What a shape asks of a body, as far as cautions go. */
-export type CautionColumn = keyof typeof cautionColumns;
+import type { CautionColumn } from './cautionColumns';
 
 /** From freest to strictest; several cautions combine to the strictest. */
 export const cautionOutcomes = ['open', 'care', 'refer', 'closed-today', 'closed'] as const;

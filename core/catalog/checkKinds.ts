@@ -1,6 +1,6 @@
 /** What a check is, and the few ways of scoring one. Source: handbook 03, 06. */
 import type { MoveId } from '../atlas/moves';
-import type { CautionColumn } from './cautions';
+import type { CautionColumn } from './cautionColumns';
 import type { FaultId } from './faults';
 import type { ProfileId } from './profiles';
 import type { BodyRegion, RegionLoads } from './regions';

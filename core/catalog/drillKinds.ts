@@ -1,6 +1,6 @@
 /** What a drill says of itself. Source: handbook 03 "Drills". */
 import type { MoveId } from '../atlas/moves';
-import type { CautionColumn } from './cautions';
+import type { CautionColumn } from './cautionColumns';
 import type { CheckKey } from './checks';
 import type { Dose } from './dose';
 import type { PieceId } from './pieces';

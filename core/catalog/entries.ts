@@ -7,7 +7,7 @@ import { z } from 'zod';
 import { cautionIds } from './cautions';
 import { lineOf } from '../units/text';
 import { bodyRegions, regions } from './regions';
-import { cautionColumns, type CautionColumn } from './cautions';
+import { cautionColumns, type CautionColumn } from './cautionColumns';
 import { faultIds, type CheckSpec } from './checks';
 import { demandSchema } from './demand';
 import { namedBranch, namedCheck, ownKey, namedStage } from './namedKeys';

@@ -1,9 +1,5 @@
-import {
-  cautionColumns,
-  screeningDays,
-  type CautionColumn,
-  type CautionId,
-} from '../catalog/cautions';
+import { cautionColumns, type CautionColumn } from '../catalog/cautionColumns';
+import { screeningDays, type CautionId } from '../catalog/cautions';
 import type { PainPlace, StopSign } from '../catalog/regions';
 import { ladderIds, type LadderId } from '../catalog/stage';
 import { daysBetween, type Day } from '../units/day';

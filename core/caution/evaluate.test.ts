@@ -1,11 +1,10 @@
 import fc from 'fast-check';
+import { cautionColumns, type CautionColumn } from '../catalog/cautionColumns';
 import {
-  cautionColumns,
   cautionIds,
   cautionOutcomes,
   cautionTable,
   unknownWordNote,
-  type CautionColumn,
   type CautionId,
   type CautionOutcome,
 } from '../catalog/cautions';

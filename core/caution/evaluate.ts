@@ -1,10 +1,9 @@
+import { cautionColumns, type CautionColumn } from '../catalog/cautionColumns';
 import {
-  cautionColumns,
   cautionOutcomes,
   cautionTable,
   unknownWordNote,
   type CautionCell,
-  type CautionColumn,
   type CautionId,
   type CautionOutcome,
   type CautionSpec,

@@ -1,7 +1,8 @@
 /** A person and a profile as the commands read them, and the case they make. */
 import { exact } from '../exact';
 import { z } from 'zod';
-import { cautionColumns, cautionIds, type CautionColumn } from '../catalog/cautions';
+import { cautionColumns, type CautionColumn } from '../catalog/cautionColumns';
+import { cautionIds } from '../catalog/cautions';
 import { checkIds, type CheckId } from '../catalog/checks';
 import { equipmentIds } from '../catalog/demand';
 import { profileChangesSchema } from '../catalog/profileChanges';

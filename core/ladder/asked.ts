@@ -3,7 +3,7 @@
  * screening, whether a foot leaves the floor. On its own, since the floor's devices ask it too and judge
  * nobody.
  */
-import type { CautionColumn } from '../catalog/cautions';
+import type { CautionColumn } from '../catalog/cautionColumns';
 import type { DrillSpec } from '../catalog/drills';
 import type { BodyRegion, Region, RegionLoads } from '../catalog/regions';
 

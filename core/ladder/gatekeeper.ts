@@ -5,7 +5,8 @@
  * Source: handbook 07 "One gatekeeper".
  */
 import type { AlternativeSpec } from '../catalog/alternatives';
-import type { CautionColumn, CautionId } from '../catalog/cautions';
+import type { CautionColumn } from '../catalog/cautionColumns';
+import type { CautionId } from '../catalog/cautions';
 import type { BaseId, CheckKey } from '../catalog/checks';
 import type { DrillSpec } from '../catalog/drills';
 import type { BodyRegion, RegionLoads } from '../catalog/regions';

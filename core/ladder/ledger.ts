@@ -3,7 +3,8 @@
  * Why stands on the person's page and nowhere else. Source: handbook 07.
  */
 import { entriesOf } from '../units/keyed';
-import { cautionTable, type CautionColumn } from '../catalog/cautions';
+import type { CautionColumn } from '../catalog/cautionColumns';
+import { cautionTable } from '../catalog/cautions';
 import type { DrillKey } from '../catalog/drills';
 import { getStageIn } from '../catalog/school';
 import { ladderIds, type LadderId, type StageKey } from '../catalog/stage';

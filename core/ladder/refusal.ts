@@ -1,5 +1,5 @@
 /** What is refused to somebody, and what would open it, in words that name no condition. */
-import { cautionColumns, type CautionColumn } from '../catalog/cautions';
+import { cautionColumns, type CautionColumn } from '../catalog/cautionColumns';
 import type { StageKey } from '../catalog/stage';
 import { inSentence } from '../units/words';
 

@@ -4,13 +4,8 @@
  * time, straight from handbook 07, and not taken from the code under test.
  */
 import { getAlternative } from '../catalog/alternatives';
-import {
-  cautionIds,
-  cautionTable,
-  type CautionColumn,
-  type CautionId,
-  type CautionSpec,
-} from '../catalog/cautions';
+import type { CautionColumn } from '../catalog/cautionColumns';
+import { cautionIds, cautionTable, type CautionId, type CautionSpec } from '../catalog/cautions';
 import { profileIds } from '../catalog/profiles';
 import { closedRegions, painPlaces, stopSigns } from '../catalog/regions';
 import type { StageKey, StageSpec } from '../catalog/stage';

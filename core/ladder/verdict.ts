@@ -1,4 +1,4 @@
-import { cautionColumns } from '../catalog/cautions';
+import { cautionColumns } from '../catalog/cautionColumns';
 import type { AlternativeId } from '../catalog/alternatives';
 import { getStageIn } from '../catalog/school';
 import { ladderTable, type StageKey } from '../catalog/stage';

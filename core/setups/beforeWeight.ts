@@ -1,7 +1,7 @@
 /**
  * What is looked at before weight goes on: of the shape, of its set-up, and of whoever goes upside down.
  */
-import type { CautionColumn } from '../catalog/cautions';
+import type { CautionColumn } from '../catalog/cautionColumns';
 import type { ProfileSettings } from '../catalog/profiles';
 import { getSetup, type SetupId } from './registry';
 import { checkFirstOf, type SetFigure } from './setup';

@@ -1,7 +1,8 @@
 /** Made-up people with cautions, notes, signs and pains, and what the watcher is told of them. */
 import type { CheckKey } from '../catalog/checks';
 import { alternativeIds, getAlternative } from '../catalog/alternatives';
-import { cautionColumns, cautionIds, type CautionColumn } from '../catalog/cautions';
+import { cautionColumns, type CautionColumn } from '../catalog/cautionColumns';
+import { cautionIds } from '../catalog/cautions';
 import { drillTable } from '../catalog/drills';
 import { painPlaces, stopSigns } from '../catalog/regions';
 import { ladderIds } from '../catalog/stage';

@@ -3,7 +3,8 @@
  * by code of its own. It shares nothing with the gatekeeper or with what goes through it, so that a
  * mistake would have to be made twice. Keep it that way: no import of anything that judges.
  */
-import type { CautionColumn, CautionId } from '../catalog/cautions';
+import type { CautionColumn } from '../catalog/cautionColumns';
+import type { CautionId } from '../catalog/cautions';
 import type { PainPlace } from '../catalog/regions';
 import type { Care } from '../caution/care';
 import type { Day } from '../units/day';

@@ -11,7 +11,8 @@ import {
   uniqueIndex,
   type AnySQLiteColumn,
 } from 'drizzle-orm/sqlite-core';
-import { cautionIds, type CautionColumn } from '@/core/catalog/cautions';
+import type { CautionColumn } from '@/core/catalog/cautionColumns';
+import { cautionIds } from '@/core/catalog/cautions';
 import { painPlaces, stopSigns } from '@/core/catalog/regions';
 import { ladderIds, type LadderId, type StageKey } from '@/core/catalog/stage';
 import type { Sheet } from '@/core/plumb/marks';

@@ -5,7 +5,7 @@ import { Title } from '@mantine/core';
 import Link from 'next/link';
 import { notFound } from 'next/navigation';
 import { faultTable } from '@/core/catalog/checks';
-import { cautionColumns } from '@/core/catalog/cautions';
+import { cautionColumns } from '@/core/catalog/cautionColumns';
 import { regionTable, type Region } from '@/core/catalog/regions';
 import { ladderTable } from '@/core/catalog/stage';
 import { drawFront } from '@/core/drawing/front';

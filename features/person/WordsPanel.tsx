@@ -13,12 +13,8 @@ import {
   noteScreenedAction,
   noteSignAction,
 } from './actions';
-import {
-  cautionColumns,
-  cautionTable,
-  type CautionColumn,
-  type CautionId,
-} from '@/core/catalog/cautions';
+import { cautionColumns, type CautionColumn } from '@/core/catalog/cautionColumns';
+import { cautionTable, type CautionId } from '@/core/catalog/cautions';
 import { stopSigns, stopSignTable, type StopSign } from '@/core/catalog/regions';
 import { addDays, type Day } from '@/core/units/day';
 import type { Outcome } from '@/server/result';

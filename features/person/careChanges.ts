@@ -1,6 +1,7 @@
 /** Clinicians' words, stop signs, screening: what restricts and what lifts it. */
 import { z } from 'zod';
-import { cautionColumns, cautionIds, type CautionColumn } from '@/core/catalog/cautions';
+import { cautionColumns, type CautionColumn } from '@/core/catalog/cautionColumns';
+import { cautionIds } from '@/core/catalog/cautions';
 import { stopSigns } from '@/core/catalog/regions';
 import { ladderIds } from '@/core/catalog/stage';
 import { addDays, findDayNumber } from '@/core/units/day';

@@ -7,12 +7,12 @@ import { Button, FileButton, Menu } from '@mantine/core';
 import { IconChevronDown } from '@tabler/icons-react';
 import { takeFileAction } from './actions';
 import type { PlanFile } from '@/core/files/planFile';
-import { writeMarkdown } from '@/core/files/planMarkdown';
 import type { LengthUnits } from '@/core/units/length';
 import type { Taken } from './change';
 import type { ClassMember } from '@/server/judging/classViews';
 import { showProblems } from '@/design/notices';
 import { saveFile } from '@/design/saveFile';
+import { markdown } from './later';
 
 interface FilesMenuProps {
   readonly courseId: number | null;
@@ -36,6 +36,16 @@ export function FilesMenu(props: FilesMenuProps) {
     if (outcome.ok) onTaken(outcome.value);
     else showProblems(outcome.problems);
   };
+  const saveText = async () => {
+    if (plan === null) return;
+    const writeMarkdown = await markdown();
+    const nameOf = (id: string) => names.get(id) ?? id;
+    saveFile(
+      'plan.md',
+      'text/markdown',
+      writeMarkdown(plan, { heading, startsAt, nameOf, people, drills, units }),
+    );
+  };
   return (
     <FileButton onChange={take} accept="application/json,.json">
       {({ onClick }) => (
@@ -55,24 +65,7 @@ export function FilesMenu(props: FilesMenuProps) {
             >
               Plan as JSON
             </Menu.Item>
-            <Menu.Item
-              disabled={plan === null}
-              onClick={() =>
-                plan &&
-                saveFile(
-                  'plan.md',
-                  'text/markdown',
-                  writeMarkdown(plan, {
-                    heading,
-                    startsAt,
-                    nameOf: (id) => names.get(id) ?? id,
-                    people,
-                    drills,
-                    units,
-                  }),
-                )
-              }
-            >
+            <Menu.Item disabled={plan === null} onClick={() => void saveText()}>
               Plan as Markdown
             </Menu.Item>
             {courseId !== null && (

@@ -15,8 +15,15 @@ export const Curves = dynamic(
 
 const why = patiently(() => import('./WhyPanel').then((one) => one.WhyPanel));
 
-/** What a tap on somebody opens is there before the tap. */
-export const layBy = (): void => void why().catch(() => undefined);
+/** What writes a plan as a text. */
+export const markdown = patiently(() =>
+  import('@/core/files/planMarkdown').then((one) => one.writeMarkdown),
+);
+
+/** What a tap opens is there before the tap. */
+export const layBy = (): void => {
+  for (const part of [why, markdown]) part().catch(() => undefined);
+};
 
 export const WhyPanel = dynamic(why, {
   ssr: false,

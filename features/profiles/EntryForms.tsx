@@ -16,7 +16,7 @@ import {
 import { PickSome } from '@/design/Picker';
 import { useForm, type UseFormReturnType } from '@mantine/form';
 import { useState, useTransition } from 'react';
-import { cautionColumns, type CautionColumn } from '@/core/catalog/cautions';
+import { cautionColumns, type CautionColumn } from '@/core/catalog/cautionColumns';
 import { bodyRegions, bodyRegionTable, type BodyRegion } from '@/core/catalog/regions';
 import { getShape, shapeIds } from '@/core/shapes/registry';
 import { ladderIds, ladderTable, type LadderId } from '@/core/catalog/stage';

@@ -2,7 +2,7 @@
 import type { OwnKey } from '@/core/catalog/ownKey';
 import type { MoveId } from '@/core/atlas/moves';
 import { baseOfLadder } from '@/core/running/follow';
-import type { CautionColumn } from '@/core/catalog/cautions';
+import type { CautionColumn } from '@/core/catalog/cautionColumns';
 import { getCheck, checkIds, type CheckId } from '@/core/catalog/checks';
 import { regions, type BodyRegion, type Region, type RegionLoads } from '@/core/catalog/regions';
 import type { LadderId } from '@/core/catalog/stage';
