@@ -6,8 +6,10 @@ import { packLanes, placeCircles, type Lane } from './pack';
 import {
   assertRoom,
   partNeighbours,
+  roomBounds,
   subtract,
   usableSpans,
+  wallIds,
   wallLength,
   type Room,
   type Span,
@@ -145,6 +147,49 @@ describe('a room', () => {
     expect(roomFile.safeParse({ ...base, colour: 'white' }).success).toBe(false);
     expect(roomFile.safeParse({ ...base, version: 2 }).success).toBe(false);
     expect(roomFile.safeParse({ ...base, ceilingM: 0.4 }).success).toBe(false);
+  });
+
+  it('lets nothing through that a file of it would refuse', () => {
+    const odd = fc.constantFrom(-0.1, 0, 0.4, 20.1, 60, 60.1, Number.NaN, Number.POSITIVE_INFINITY);
+    const number = fc.oneof(
+      { weight: 6, arbitrary: fc.double({ min: 0.5, max: 12, noNaN: true }) },
+      { weight: 1, arbitrary: odd },
+    );
+    const stretch = { wall: fc.constantFrom(...wallIds), fromM: number, toM: number };
+    const spot = { xM: number, yM: number, widthM: number, depthM: number, heightM: number };
+    const rooms = fc.record({
+      format: fc.constant('levitar-room' as const),
+      version: fc.constant(1 as const),
+      name: fc.constant(''),
+      widthM: number,
+      depthM: number,
+      ceilingM: number,
+      blocked: fc.array(fc.record({ ...stretch, what: fc.constant('') }), { maxLength: 1 }),
+      doors: fc.array(fc.record({ ...stretch, opensIn: fc.boolean() }), { maxLength: 1 }),
+      low: fc.array(fc.record({ ...spot, what: fc.constant('') }), { maxLength: 1 }),
+    });
+    const passes = (room: Room) => {
+      try {
+        assertRoom(room);
+        return true;
+      } catch {
+        return false;
+      }
+    };
+    let passed = 0;
+    fc.assert(
+      fc.property(rooms, (room) => {
+        if (!passes(room)) return;
+        passed += 1;
+        expect(roomFile.safeParse(room).success).toBe(true);
+      }),
+      { numRuns: 2000 },
+    );
+    expect(passed).toBeGreaterThan(20);
+    const { most } = roomBounds;
+    const door = { wall: 'north' as const, fromM: 0, toM: 0.9, opensIn: true };
+    const doors = (count: number) => ({ ...room(), doors: Array(count).fill(door) });
+    expect([passes(doors(most.doors)), passes(doors(most.doors + 1))]).toEqual([true, false]);
   });
 
   it('never invents wall: what is usable and what is taken make up the whole', () => {

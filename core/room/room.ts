@@ -38,6 +38,15 @@ export const roomRules = {
   sidewaysM: 0.61,
 } as const;
 
+/** What a room can measure at all: least and most, metres; and how many of each thing it holds. */
+export const roomBounds = {
+  sideM: [1, 60],
+  ceilingM: [1.5, 20],
+  /** The height of the room under something low. */
+  lowM: [0.5, 20],
+  most: { blocked: 60, doors: 20, low: 40 },
+} as const;
+
 export const wallLength = (room: Pick<Room, 'widthM' | 'depthM'>, wall: WallId): number =>
   wall === 'south' || wall === 'north' ? room.widthM : room.depthM;
 
@@ -47,15 +56,55 @@ export interface Stretch {
   readonly toM: number;
 }
 
+function assertBounds(room: Room): void {
+  // What is no number at all lies outside as well.
+  const within = (value: number, [least, most]: readonly [number, number]) =>
+    value >= least && value <= most;
+  const outside = (message: string, path: readonly (string | number)[]) =>
+    new InputProblem('out-of-range', message, path);
+  const [least, most] = roomBounds.sideM;
+  for (const side of ['widthM', 'depthM'] as const) {
+    if (!within(room[side], roomBounds.sideM)) {
+      throw outside(`A room is at least ${least} m and at most ${most} m long and wide.`, [side]);
+    }
+  }
+  if (!within(room.ceilingM, roomBounds.ceilingM)) {
+    const [low, high] = roomBounds.ceilingM;
+    throw outside(`A ceiling is at least ${low} m and at most ${high} m high.`, ['ceilingM']);
+  }
+  for (const list of ['blocked', 'doors', 'low'] as const) {
+    if (room[list].length > roomBounds.most[list]) {
+      throw outside('This is more than one room holds.', [list]);
+    }
+  }
+  for (const list of ['blocked', 'doors'] as const) {
+    room[list].forEach(({ fromM }, index) => {
+      if (!(fromM >= 0)) {
+        throw outside('A stretch begins at the end of its wall, or later.', [list, index, 'fromM']);
+      }
+    });
+  }
+  room.low.forEach(({ xM, yM, widthM, depthM, heightM }, index) => {
+    if (!(xM >= 0 && yM >= 0)) {
+      throw outside('This low spot lies outside the room.', ['low', index]);
+    }
+    const spans = [widthM, depthM].every((one) => one > 0 && one <= most);
+    if (!spans || !within(heightM, roomBounds.lowM)) {
+      throw outside('A low spot has a width, a depth, and room under it.', ['low', index]);
+    }
+  });
+}
+
 /**
- * Checks what the schema alone cannot see.
+ * Checks what can be measured at all, and what no single number shows.
  *
  * @throws InputProblem `invalid` or `out-of-range` with the path of the field
  */
 export function assertRoom(room: Room): void {
+  assertBounds(room);
   const check = (list: 'blocked' | 'doors') =>
     room[list].forEach(({ wall, fromM, toM }, index) => {
-      if (toM <= fromM) {
+      if (!(toM > fromM)) {
         throw new InputProblem('invalid', 'A stretch must end after it begins.', [
           list,
           index,

@@ -1,16 +1,18 @@
 /** A room as a file has it. */
 import { z } from 'zod';
-import { wallIds } from './room';
+import { roomBounds, wallIds } from './room';
 
-const metres = z.number().min(0).max(60);
+const between = ([least, most]: readonly [number, number]) => z.number().min(least).max(most);
+const [, longestM] = roomBounds.sideM;
+const metres = between([0, longestM]);
 
 export const roomFile = z.strictObject({
   format: z.literal('levitar-room'),
   version: z.literal(1),
   name: z.string().trim().max(80).default(''),
-  widthM: z.number().min(1).max(60),
-  depthM: z.number().min(1).max(60),
-  ceilingM: z.number().min(1.5).max(20),
+  widthM: between(roomBounds.sideM),
+  depthM: between(roomBounds.sideM),
+  ceilingM: between(roomBounds.ceilingM),
   /** Stretches of a wall that nobody can use, measured from its left end as one faces it. */
   blocked: z
     .array(
@@ -21,14 +23,14 @@ export const roomFile = z.strictObject({
         what: z.string().max(60).default(''),
       }),
     )
-    .max(60)
+    .max(roomBounds.most.blocked)
     .default([]),
   /** Doors: nobody is put beside the swing of one. */
   doors: z
     .array(
       z.strictObject({ wall: z.enum(wallIds), fromM: metres, toM: metres, opensIn: z.boolean() }),
     )
-    .max(20)
+    .max(roomBounds.most.doors)
     .default([]),
   /** Beams, fans, sloping roofs: a rectangle of floor and the height above it. */
   low: z
@@ -36,12 +38,12 @@ export const roomFile = z.strictObject({
       z.strictObject({
         xM: metres,
         yM: metres,
-        widthM: z.number().positive().max(60),
-        depthM: z.number().positive().max(60),
-        heightM: z.number().min(0.5).max(20),
+        widthM: z.number().positive().max(longestM),
+        depthM: z.number().positive().max(longestM),
+        heightM: between(roomBounds.lowM),
         what: z.string().max(60).default(''),
       }),
     )
-    .max(40)
+    .max(roomBounds.most.low)
     .default([]),
 });

@@ -8,7 +8,7 @@ import type { ShapeId } from '@/core/shapes/postures';
 import type { DialValues } from '@/core/shapes/dials';
 import { tellingLengths } from '@/core/setups/telling';
 import { formatLength, type LengthUnits } from '@/core/units/length';
-import { LengthPicture } from '@/features/measure/LengthPicture';
+import { LengthPicture } from './later';
 import classes from './bench.module.css';
 
 interface MeasuringGuideProps {

@@ -12,3 +12,12 @@ export const LoadLadder = dynamic(
     loading: () => <Skeleton height={300} aria-hidden />,
   },
 );
+
+// Beside the words of how it is taken: they stand at once.
+export const LengthPicture = dynamic(
+  patiently(() => import('@/features/measure/LengthPicture').then((one) => one.LengthPicture)),
+  {
+    ssr: false,
+    loading: () => <Skeleton width={132} height={132} style={{ flexShrink: 0 }} aria-hidden />,
+  },
+);

@@ -78,7 +78,11 @@ describe('the room being drawn', () => {
 
   it('says what cannot be, and snaps to five centimetres without a tail', () => {
     expect(findRoomProblem(guessedRoom)).toBeNull();
-    expect(findRoomProblem(wide(-1))).toEqual(expect.any(String));
+    for (const widthM of [-1, 0, 60.05, Number.NaN]) {
+      expect(findRoomProblem(wide(widthM))).toBe(
+        'A room is at least 1 m and at most 60 m long and wide.',
+      );
+    }
     expect(
       findRoomProblem({ ...guessedRoom, blocked: [{ wall: 'north', fromM: 3, toM: 2, what: '' }] }),
     ).toEqual(expect.any(String));
