@@ -3,6 +3,7 @@ import { classRole } from '@/server/running/floorRole';
 import { hasDeskLock } from '@/server/desk/desk';
 import { askerOf } from '@/server/network/guarded';
 import { readSettings } from '@/server/judging/views';
+import { UnitsProvider } from '@/design/units';
 import { Header } from '@/features/shell/Header';
 import { Main } from '@/features/shell/Main';
 import { Paper } from '@/features/shell/Paper';
@@ -15,14 +16,16 @@ export default async function StudioLayout({ children }: { readonly children: Re
   const { units, paperInk } = readSettings();
   return (
     <Paper ink={paperInk}>
-      <Header
-        units={units}
-        paperInk={paperInk}
-        isTeacher={classRole(asker) === 'teacher'}
-        canLock={canLock}
-      />
-      <WatchOver asker={asker} />
-      <Main>{children}</Main>
+      <UnitsProvider units={units}>
+        <Header
+          units={units}
+          paperInk={paperInk}
+          isTeacher={classRole(asker) === 'teacher'}
+          canLock={canLock}
+        />
+        <WatchOver asker={asker} />
+        <Main>{children}</Main>
+      </UnitsProvider>
     </Paper>
   );
 }

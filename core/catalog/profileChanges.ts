@@ -109,8 +109,8 @@ export function describeChanges(profile: ProfileVersion, catalog: Catalog): Chan
     if (before === bar) continue;
     lines.push({
       what: spec?.label ?? check,
-      before: spec === undefined || before === undefined ? 'unknown' : sayBar(spec, before),
-      after: spec === undefined ? String(bar) : sayBar(spec, bar),
+      before: spec === undefined || before === undefined ? 'unknown' : sayBar(spec, before, 'cm'),
+      after: spec === undefined ? String(bar) : sayBar(spec, bar, 'cm'),
     });
   }
   for (const [name, value] of Object.entries(settings)) {
@@ -169,7 +169,8 @@ export function describeDemand(demand: Demand, catalog: Catalog): string {
     const { check, base, share, value, below, onDays } = demand;
     const spec = catalog.checks[check];
     const label = inSentence(spec?.label ?? check);
-    const say = (asked: number) => (spec === undefined ? String(asked) : sayValue(spec, asked));
+    const say = (asked: number) =>
+      spec === undefined ? String(asked) : sayValue(spec, asked, 'cm');
     const part =
       share === undefined || share === 1
         ? ''

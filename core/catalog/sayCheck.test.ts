@@ -1,6 +1,6 @@
 import { checkIds, getCheck } from './checks';
 import { profileIds } from './profiles';
-import { sayBar, sayValue, unitOf } from './sayCheck';
+import { isLengthCheck, sayBar, sayValue, suffixOf, unitOf } from './sayCheck';
 
 it('gives every value of every check its unit, and every bar its sense', () => {
   for (const id of checkIds) {
@@ -8,8 +8,8 @@ it('gives every value of every check its unit, and every bar its sense', () => {
     for (const profile of profileIds) {
       const bar = spec.opensAt[profile];
       // A bare number says nothing.
-      expect([id, sayValue(spec, bar)]).not.toEqual([id, expect.stringMatching(/^[\d.]+$/)]);
-      expect([id, sayBar(spec, bar)]).toEqual([
+      expect([id, sayValue(spec, bar, 'cm')]).not.toEqual([id, expect.stringMatching(/^[\d.]+$/)]);
+      expect([id, sayBar(spec, bar, 'cm')]).toEqual([
         id,
         expect.stringMatching(/^(at least|at most|passed|confirmed) /),
       ]);
@@ -18,7 +18,7 @@ it('gives every value of every check its unit, and every bar its sense', () => {
 });
 
 it('says what is counted, held, measured, rated and passed', () => {
-  const say = (id: (typeof checkIds)[number], value: number) => sayValue(getCheck(id), value);
+  const say = (id: (typeof checkIds)[number], value: number) => sayValue(getCheck(id), value, 'cm');
   expect(say('dolphin-hold', 22)).toBe('22 s');
   expect(say('dolphin-push-ups', 1)).toBe('once');
   expect(say('dolphin-push-ups', 5)).toBe('5 times');
@@ -31,16 +31,38 @@ it('says what is counted, held, measured, rated and passed', () => {
 });
 
 it('says which way a bar looks', () => {
-  const bar = (id: (typeof checkIds)[number], value: number) => sayBar(getCheck(id), value);
+  const bar = (id: (typeof checkIds)[number], value: number) => sayBar(getCheck(id), value, 'cm');
   expect(bar('dolphin-hold', 45)).toBe('at least 45 s');
   expect(bar('elbow-drift', 1)).toBe('at most 1 cm');
   expect(bar('head-load', 10)).toBe('at most 10 % of body weight');
 });
 
 it('puts behind a typed number what stands behind it in words', () => {
-  expect(unitOf(getCheck('dolphin-hold'))).toBe('s');
-  expect(unitOf(getCheck('head-load'))).toBe('% of body weight');
-  expect(unitOf(getCheck('wrist-extension'))).toBe('°');
-  expect(unitOf(getCheck('confidence'))).toBe('of 10');
-  expect(unitOf(getCheck('controlled-exit'))).toBe('passes');
+  expect(unitOf(getCheck('dolphin-hold'), 'cm')).toBe('s');
+  expect(unitOf(getCheck('head-load'), 'cm')).toBe('% of body weight');
+  expect(unitOf(getCheck('wrist-extension'), 'cm')).toBe('°');
+  expect(unitOf(getCheck('confidence'), 'cm')).toBe('of 10');
+  expect(unitOf(getCheck('controlled-exit'), 'cm')).toBe('passes');
+});
+
+it('says lengths in inches where the studio measures so, and nothing else', () => {
+  for (const id of checkIds) {
+    const spec = getCheck(id);
+    const inInches = [sayValue(spec, 3, 'in'), sayBar(spec, 3, 'in'), unitOf(spec, 'in')];
+    if (isLengthCheck(spec)) {
+      expect([id, ...inInches, suffixOf(spec, 'in')]).toEqual([
+        id,
+        '1.2 in',
+        expect.stringMatching(/^at (least|most) 1\.2 in$/),
+        'in',
+        ' in',
+      ]);
+    } else {
+      expect(inInches).toEqual([
+        sayValue(spec, 3, 'cm'),
+        sayBar(spec, 3, 'cm'),
+        unitOf(spec, 'cm'),
+      ]);
+    }
+  }
 });

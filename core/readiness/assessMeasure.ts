@@ -1,6 +1,6 @@
 import type { Assessment, ScoreInput } from './assess';
 import type { Scoring } from '../catalog/checks';
-import { sayValue } from '../catalog/sayCheck';
+import { isLengthCheck, sayValue } from '../catalog/sayCheck';
 import { isVoided, readByWords } from './record';
 
 type MeasureScoring = Extract<Scoring, { readonly readingError: number }>;
@@ -25,8 +25,10 @@ export function assessMeasure(input: ScoreInput, scoring: MeasureScoring): Asses
   const by =
     newest.readBy === undefined
       ? ''
-      : ` (${readByWords[newest.readBy]}, give or take ${error.toFixed(1)})`;
-  const shown = `${sayValue(spec, value)}${by}, bar ${sayValue(spec, threshold)}`;
+      : ` (${readByWords[newest.readBy]}, give or take ${error.toFixed(1)}${isLengthCheck(spec) ? ' cm' : ''})`;
+  // In centimetres: whoever shows it says it in the studio's units (`sayReading`).
+  const say = (one: number) => sayValue(spec, one, 'cm');
+  const shown = `${say(value)}${by}, bar ${say(threshold)}`;
   // A voided measure may only count against: at the bar it proves nothing.
   if (isVoided(spec, newest)) {
     return { ...base, status: 'not-yet', reasons: [`${shown}, with a fault that voids it`] };

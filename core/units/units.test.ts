@@ -8,7 +8,10 @@ import {
   formatLength,
   parseHeight,
   parseLength,
+  readingFrom,
+  readingIn,
   sayIn,
+  sayReading,
 } from './length';
 
 describe('typed lengths', () => {
@@ -59,6 +62,22 @@ describe('typed lengths', () => {
   ])('says %s to a tape in inches', (sentence, inInches) => {
     expect(sayIn(sentence, 'in')).toBe(inInches);
     expect(sayIn(sentence, 'cm')).toBe(sentence);
+  });
+
+  it('takes no bar of whole centimetres for another one, and no tenth of an inch', () => {
+    for (let cm = 0; cm <= 200; cm += 1) expect(readingFrom(readingIn(cm, 'in'), 'in')).toBe(cm);
+    for (let tenths = 0; tenths <= 900; tenths += 1) {
+      expect(readingIn(readingFrom(tenths / 10, 'in'), 'in')).toBe(tenths / 10);
+    }
+    expect([readingIn(4.2, 'cm'), readingFrom(4.2, 'cm')]).toEqual([4.2, 4.2]);
+  });
+
+  it('says what a verdict says of a tape in inches, and leaves the rest alone', () => {
+    const said = 'Head clearance: 2.5 cm (from a picture, give or take 1.0 cm), bar 3 cm, 18 s';
+    expect(sayReading(said, 'in')).toBe(
+      'Head clearance: 1 in (from a picture, give or take 0.4 in), bar 1.2 in, 18 s',
+    );
+    expect(sayReading(said, 'cm')).toBe(said);
   });
 
   it('reads a bare number in the teacher’s own units', () => {

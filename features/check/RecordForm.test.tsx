@@ -1,6 +1,8 @@
 import { screen, waitFor } from '@testing-library/react';
 import type { GateRow } from '@/server/judging/gateRows';
 import { renderUi } from '@/design/testing/renderUi';
+import { UnitsProvider } from '@/design/units';
+import type { LengthUnits } from '@/core/units/length';
 import { RecordForm } from './RecordForm';
 
 const record = jest.fn();
@@ -21,18 +23,20 @@ const row = (more: Partial<GateRow> = {}): GateRow =>
     ...more,
   }) as GateRow;
 
-const show = (of: GateRow = row()) => {
+const show = (of: GateRow = row(), units: LengthUnits = 'cm') => {
   const onRecorded = jest.fn();
   return {
     onRecorded,
     ...renderUi(
-      <RecordForm
-        personId={7}
-        row={of}
-        today="2026-11-25"
-        breathSeconds={5}
-        onRecorded={onRecorded}
-      />,
+      <UnitsProvider units={units}>
+        <RecordForm
+          personId={7}
+          row={of}
+          today="2026-11-25"
+          breathSeconds={5}
+          onRecorded={onRecorded}
+        />
+      </UnitsProvider>,
     ),
   };
 };
@@ -95,6 +99,32 @@ describe('recording a check', () => {
     await user.click(screen.getByRole('button', { name: /^Keep|^Record/ }));
     await waitFor(() => expect(onRecorded).toHaveBeenCalledTimes(1));
   });
+
+  it.each([
+    ['cm', '3', '3'],
+    ['cm', '1.2 in', '3'],
+    ['in', '1.2', '3'],
+    ['in', '1,2', '3'],
+    ['in', '3 cm', '3'],
+    ['in', '1 1/4"', '3.2'],
+    ['in', 'a hand', 'a hand'],
+  ] as const)(
+    'in a studio of %s takes a length typed as %j for %s cm',
+    async (units, typed, kept) => {
+      const clearance = row({
+        check: 'head-clearance',
+        valueKind: 'number',
+        unitLabel: 'cm',
+        isLength: true,
+        sides: [],
+      });
+      const { user } = show(clearance, units);
+      expect(screen.getByText(units)).toBeInTheDocument();
+      await user.type(screen.getByLabelText('How much'), `${typed}{Enter}`);
+      await waitFor(() => expect(record).toHaveBeenCalled());
+      expect(record.mock.calls[0][1]).toMatchObject({ check: 'head-clearance', value: kept });
+    },
+  );
 
   it('asks where it hurts only when it does', async () => {
     const { user } = show();

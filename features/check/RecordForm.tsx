@@ -11,9 +11,12 @@ import { useState, useTransition } from 'react';
 import { recordCheckAction } from '@/features/person/actions';
 import { keptSide, sideAfter, type AskedSide } from '@/core/catalog/askedSides';
 import { faultIds, faultTable, type FaultId } from '@/core/catalog/checks';
+import { parseLength, readingFrom, sayReading, type LengthUnits } from '@/core/units/length';
+import { entriesOf } from '@/core/units/keyed';
 import { painPlaces, painPlaceTable } from '@/core/catalog/regions';
 import type { RecordForm as RecordFormValues } from '@/server/files/recordForm';
 import type { GateRow } from '@/server/judging/gateRows';
+import { useUnits } from '@/design/units';
 import { showProblem } from '@/design/notices';
 import { showRecorded } from './showRecorded';
 import classes from './record.module.css';
@@ -47,6 +50,14 @@ function orderFaults(voidedBy: readonly FaultId[], showsAll: boolean): FaultId[]
   return showsAll ? [...near, ...faultIds.filter((fault) => !near.includes(fault))] : near;
 }
 
+/** A length as typed, also `1 1/2 in` or `4 cm`, in what records are kept in; what is none stays as it is. */
+function inCentimetres(typed: string, units: LengthUnits): string {
+  const plain = Number(typed.trim().replace(',', '.'));
+  if (typed.trim() !== '' && Number.isFinite(plain)) return String(readingFrom(plain, units));
+  const metres = parseLength(typed, units);
+  return metres === null ? typed : String(Math.round(metres * 1000) / 10);
+}
+
 export function RecordForm(props: RecordFormProps) {
   const { personId, row, today, breathSeconds, onRecorded } = props;
   const [isSaving, startSaving] = useTransition();
@@ -64,8 +75,10 @@ export function RecordForm(props: RecordFormProps) {
     },
   });
   const [showsAll, setShowsAll] = useState(false);
+  const units = useUnits();
   const isHold = row.valueKind === 'seconds';
-  const unitPx = isHold ? 0 : row.unitLabel.length * signPx;
+  const unitLabel = row.isLength ? units : row.unitLabel;
+  const unitPx = isHold ? 0 : unitLabel.length * signPx;
 
   const save = (values: Values) => {
     const { check } = row;
@@ -74,13 +87,18 @@ export function RecordForm(props: RecordFormProps) {
       const outcome = await answered(
         recordCheckAction(personId, {
           ...values,
+          value: row.isLength ? inCentimetres(values.value, units) : values.value,
           side: keptSide(values.side),
           check,
           base: row.base,
         }),
       );
       if (!outcome.ok) {
-        form.setErrors(outcome.problems);
+        const said = entriesOf(outcome.problems).map(([field, words]) => [
+          field,
+          sayReading(words, units),
+        ]);
+        form.setErrors(Object.fromEntries(said));
         if (outcome.problems.form) showProblem(outcome.problems.form);
         return;
       }
@@ -135,7 +153,7 @@ export function RecordForm(props: RecordFormProps) {
             autoFocus
             w={unitPx > wideUnitPx ? 104 + unitPx : 120}
             rightSectionWidth={Math.max(wideUnitPx, unitPx)}
-            rightSection={<span className={classes.unit}>{isHold ? '' : row.unitLabel}</span>}
+            rightSection={<span className={classes.unit}>{isHold ? '' : unitLabel}</span>}
             {...form.getInputProps('value')}
           />
         )}

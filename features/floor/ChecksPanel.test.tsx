@@ -93,6 +93,26 @@ it('shows which side is noted, takes the other one next, and keeps both in sight
   expect(screen.getByText('left 72°, right 68°')).toBeInTheDocument();
 });
 
+it('takes a length in inches where the studio measures so, and keeps centimetres', async () => {
+  const clearance = check({
+    check: 'head-clearance',
+    label: 'Head clearance',
+    most: 40,
+    typedIn: 'in',
+    words: { bar: 'at least 1.2 in', suffix: ' in' },
+  });
+  const { fake, again, user } = show([clearance]);
+  const number = screen.getByRole('textbox', { name: 'Head clearance, Ada' });
+  await user.type(number, '1.2');
+  await user.click(screen.getByRole('button', { name: 'Keep Ada' }));
+  expect(fake.said).toMatchObject([{ person: '1', check: 'head-clearance', value: 3 }]);
+  again();
+  expect(screen.getByText('1.2 in')).toBeInTheDocument();
+  // Forty centimetres are the most there can be, not forty inches.
+  await user.type(screen.getByRole('textbox', { name: 'Head clearance, Bo' }), '16');
+  expect(screen.getByRole('button', { name: 'Keep Bo' })).toBeDisabled();
+});
+
 it('takes a range of both sides at once, and says so', async () => {
   const { fake, again, user } = show([raise]);
   await user.click(

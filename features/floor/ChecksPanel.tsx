@@ -4,6 +4,7 @@ import { Button, NumberInput, SegmentedControl } from '@mantine/core';
 import { useState } from 'react';
 import type { FloorBundle, FloorCheck } from '@/server/running/floorBundle';
 import { askedSides, keptSide, sideAfter, type AskedSide } from '@/core/catalog/askedSides';
+import { readingFrom, readingIn, type LengthUnits } from '@/core/units/length';
 import type { Seen } from '@/core/running/replay';
 import type { HoldWish } from './view';
 import { useFloorClass } from './context';
@@ -119,12 +120,19 @@ interface SeenRowProps {
   readonly base: 'hands' | 'forearms' | 'head';
 }
 
+/** Lengths are kept in centimetres, whatever they are typed in. */
+const typedIn = (spec: FloorCheck): LengthUnits => spec.typedIn ?? 'cm';
+
 const isPassed = ({ kind }: FloorCheck) => passKinds.includes(kind);
 
 /** `left 70°, right 72°`; `yes`. */
 function sayLast(spec: FloorCheck, seen: readonly Seen[]): string {
   const say = ({ value }: Seen) =>
-    isPassed(spec) ? (value === 1 ? 'yes' : 'no') : `${value}${spec.words?.suffix ?? ''}`;
+    isPassed(spec)
+      ? value === 1
+        ? 'yes'
+        : 'no'
+      : `${readingIn(value, typedIn(spec))}${spec.words?.suffix ?? ''}`;
   if (!spec.hasSides) return seen.slice(-1).map(say).join('');
   return keptSides
     .flatMap((side) => {
@@ -156,6 +164,7 @@ function SeenRow({ floor, spec, person, name, seen, base }: SeenRowProps) {
   const last = sayLast(spec, seen);
   const suffix = spec.words?.suffix ?? '';
   const isPass = isPassed(spec);
+  const most = readingIn(spec.most, typedIn(spec));
   return (
     <div className={classes.seen} data-sides={spec.hasSides}>
       <span>
@@ -193,15 +202,15 @@ function SeenRow({ floor, spec, person, name, seen, base }: SeenRowProps) {
             suffix={suffix}
             aria-label={`${spec.label}, ${name}`}
             min={0}
-            max={spec.most}
+            max={most}
             allowDecimal={spec.kind !== 'reps'}
             value={value}
             onChange={(next) => setValue(next === '' ? '' : Number(next))}
           />
           <Button
             size="md"
-            disabled={value === '' || !Number.isFinite(value) || value > spec.most}
-            onClick={(event) => value !== '' && record(value, event)}
+            disabled={value === '' || !Number.isFinite(value) || value > most}
+            onClick={(event) => value !== '' && record(readingFrom(value, typedIn(spec)), event)}
             aria-label={`Keep ${name}`}
           >
             keep

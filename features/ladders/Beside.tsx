@@ -7,6 +7,7 @@ import type { VerdictKind } from '@/core/ladder/verdictKinds';
 import { PickOne } from '@/design/Picker';
 import { StatusMark, statusWords } from '@/design/marks/StatusMark';
 import { VerdictMark, verdictWords } from '@/design/marks/VerdictMark';
+import { Said } from '@/design/units';
 import classes from './ladders.module.css';
 
 /** One person at a rung's gate, as it is compared. */
@@ -122,7 +123,9 @@ function Cell({ row }: { readonly row: GateRow | undefined }) {
         <StatusMark status={row.status} />
         {row.isAtDoor ? 'at the door' : statusWords[row.status]}
       </span>
-      <small>{row.figures}</small>
+      <small>
+        <Said>{row.figures}</Said>
+      </small>
     </td>
   );
 }

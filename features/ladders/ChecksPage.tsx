@@ -7,6 +7,7 @@ import { readChecks } from './read';
 import { CoursePicker } from './CoursePicker';
 import { MinutesPicker } from './MinutesPicker';
 import { CautionLine, Page } from '@/design/Page';
+import { Said } from '@/design/units';
 import { RecordButton } from '@/features/check/RecordButton';
 import { RecordDesk } from '@/features/check/RecordDesk';
 import classes from './ladders.module.css';
@@ -72,7 +73,9 @@ export async function ChecksPage({ searchParams }: ChecksPageProps) {
                       {slot.isTogether ? 'one clock for all: ' : 'one after the other: '}
                       {slot.people.map(({ name }) => name).join(', ')}
                     </p>
-                    <p className={classes.hint}>{slot.people[0]?.why}</p>
+                    <p className={classes.hint}>
+                      <Said>{slot.people[0]?.why ?? ''}</Said>
+                    </p>
                   </div>
                   <RecordButton
                     people={slot.people}

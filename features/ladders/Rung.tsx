@@ -4,6 +4,7 @@ import Link from 'next/link';
 import { useState } from 'react';
 import type { RungView, Token } from './read';
 import { VerdictMark, verdictWords } from '@/design/marks/VerdictMark';
+import { Said } from '@/design/units';
 import { RecordButton } from '@/features/check/RecordButton';
 import { rungHref } from './rungHref';
 import classes from './ladders.module.css';
@@ -45,7 +46,9 @@ export function Rung({ rung, today, breathSeconds }: RungProps) {
       {isOpen && (
         <div className={classes.opened}>
           {rung.branchLabel && <p className={classes.hint}>{rung.branchLabel}</p>}
-          <p className={classes.hint}>opens with: {rung.gate === '' ? 'nothing' : rung.gate}</p>
+          <p className={classes.hint}>
+            opens with: <Said>{rung.gate === '' ? 'nothing' : rung.gate}</Said>
+          </p>
           {here.length > 0 && <p>here: {here.map(({ name }) => name).join(', ')}</p>}
           {waiting.length > 0 && (
             <ul className={classes.waiting}>

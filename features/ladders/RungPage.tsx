@@ -21,6 +21,7 @@ import { Beside } from './Beside';
 import { PersonPicker } from './PersonPicker';
 import { RungDrawing } from './RungDrawing';
 import { VerdictMark, verdictWords } from '@/design/marks/VerdictMark';
+import { Said } from '@/design/units';
 import { rungHref } from './rungHref';
 import classes from './ladders.module.css';
 
@@ -178,7 +179,9 @@ function Facts({
       <dt>Dose</dt>
       <dd>{spec.dose}</dd>
       <dt>Opens with</dt>
-      <dd>{gate.length === 0 ? 'nothing' : gate.join('; ')}</dd>
+      <dd>
+        <Said>{gate.length === 0 ? 'nothing' : gate.join('; ')}</Said>
+      </dd>
       {first.length > 0 && (
         <>
           <dt>Look first</dt>
@@ -240,7 +243,9 @@ function Standing({ view: { verdict, person, here, waiting } }: { readonly view:
           </p>
           <ul>
             {verdict.reasons.map((reason) => (
-              <li key={reason}>{reason}</li>
+              <li key={reason}>
+                <Said>{reason}</Said>
+              </li>
             ))}
           </ul>
         </>

@@ -1,5 +1,6 @@
 import { screen, within } from '@testing-library/react';
 import { getCheck } from '@/core/catalog/checks';
+import { UnitsProvider } from '@/design/units';
 import { renderUi } from '@/design/testing/renderUi';
 import { rowOf } from '@/server/judging/gateRows';
 import { CheckCharts } from './CheckCharts';
@@ -51,6 +52,36 @@ const show = (histories: readonly CheckHistory[], asked?: string) =>
       breathSeconds={5}
     />,
   );
+
+it('draws a length in inches where the studio measures so', async () => {
+  const row = {
+    ...rowOf('head-clearance', null, getCheck('head-clearance')),
+    status: 'met' as const,
+  };
+  const clearance = history({
+    check: 'head-clearance',
+    unit: 'cm',
+    valueKind: 'number',
+    bar: 3,
+    reasons: ['4 cm, bar 3 cm'],
+    points: [point('2026-11-12', 4)],
+    row,
+  });
+  const { user } = renderUi(
+    <UnitsProvider units="in">
+      <CheckCharts
+        personId={3}
+        personName="Somebody"
+        histories={[clearance]}
+        today="2026-11-28"
+        breathSeconds={5}
+      />
+    </UnitsProvider>,
+  );
+  expect(screen.getByText('met: 1.6 in, bar 1.2 in')).toBeInTheDocument();
+  await user.click(screen.getByRole('radio', { name: 'figures' }));
+  expect(screen.getByRole('cell', { name: '1.6 in' })).toBeInTheDocument();
+});
 
 it('says so where nothing was ever recorded', () => {
   show([]);

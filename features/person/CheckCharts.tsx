@@ -14,10 +14,12 @@ import {
   XAxis,
   YAxis,
 } from 'recharts';
+import { readingIn, type LengthUnits } from '@/core/units/length';
 import { dayNumber } from '@/core/units/day';
 import { useRouter } from 'next/navigation';
 import type { ChartPoint, CheckHistory } from './personHistory';
 import { StatusMark, statusWords } from '@/design/marks/StatusMark';
+import { Said, useUnits } from '@/design/units';
 import { RecordButton } from '@/features/check/RecordButton';
 import classes from './charts.module.css';
 
@@ -33,7 +35,9 @@ interface CheckChartsProps {
 
 /** Every check's level over time: what was seen, how sure the model is, and the bar. */
 export function CheckCharts(props: CheckChartsProps) {
-  const { personId, personName, histories, today, breathSeconds } = props;
+  const { personId, personName, today, breathSeconds } = props;
+  const units = useUnits();
+  const histories = props.histories.map((history) => inUnits(history, units));
   const router = useRouter();
   const [shown, setShown] = useState<'charts' | 'figures'>('charts');
   if (histories.length === 0) return <p>Nothing recorded yet.</p>;
@@ -75,7 +79,7 @@ export function CheckCharts(props: CheckChartsProps) {
               />
             </div>
             <p className={classes.words}>
-              {statusWords[history.status]}: {history.reasons.join('; ')}
+              {statusWords[history.status]}: <Said>{history.reasons.join('; ')}</Said>
             </p>
             {shown === 'charts' ? (
               history.points.length > 0 && <LevelChart history={history} today={today} />
@@ -94,6 +98,18 @@ export function CheckCharts(props: CheckChartsProps) {
       </ul>
     </>
   );
+}
+
+/** Lengths come in centimetres, and are drawn in what the studio measures in. */
+function inUnits(history: CheckHistory, units: LengthUnits): CheckHistory {
+  if (!history.row.isLength) return history;
+  const say = (cm: number) => readingIn(cm, units);
+  return {
+    ...history,
+    unit: units,
+    bar: say(history.bar),
+    points: history.points.map((point) => ({ ...point, value: say(point.value) })),
+  };
 }
 
 const colourOf = (side: ChartPoint['side']) =>

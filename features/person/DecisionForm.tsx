@@ -8,6 +8,7 @@ import { verdictKinds, type VerdictKind } from '@/core/ladder/verdictKinds';
 import type { StageKey } from '@/core/catalog/stage';
 import { VerdictMark, verdictWords } from '@/design/marks/VerdictMark';
 import { showProblem, showSaved } from '@/design/notices';
+import { Said } from '@/design/units';
 import classes from './person.module.css';
 
 export interface DecisionFormProps {
@@ -56,7 +57,9 @@ export function DecisionForm(props: DecisionFormProps) {
         </p>
         <ul className={classes.reasons}>
           {reasons.map((line) => (
-            <li key={line}>{line}</li>
+            <li key={line}>
+              <Said>{line}</Said>
+            </li>
           ))}
         </ul>
       </div>

@@ -5,6 +5,7 @@ import { Button } from '@mantine/core';
 import { useState } from 'react';
 import type { DecisionView } from './read';
 import { VerdictMark, verdictWords } from '@/design/marks/VerdictMark';
+import { Said } from '@/design/units';
 import { DecisionDialog } from './later';
 import classes from './person.module.css';
 
@@ -50,11 +51,13 @@ export function DecisionList({ personId, decisions }: DecisionListProps) {
               </p>
               <ul className={classes.reasons}>
                 {decision.grounds.reasons.map((line) => (
-                  <li key={line}>{line}</li>
+                  <li key={line}>
+                    <Said>{line}</Said>
+                  </li>
                 ))}
                 {decision.grounds.figures.map(({ label, status, text }) => (
                   <li key={label}>
-                    {label}, {status.replace('-', ' ')}: {text}
+                    {label}, {status.replace('-', ' ')}: <Said>{text}</Said>
                   </li>
                 ))}
               </ul>

@@ -5,6 +5,7 @@ import { IconPencilPlus } from '@tabler/icons-react';
 import { useState } from 'react';
 import type { GateRow } from '@/server/judging/gateRows';
 import { StatusMark, statusWords } from '@/design/marks/StatusMark';
+import { Said } from '@/design/units';
 import { RecordForm } from '@/features/check/laterForm';
 import classes from './person.module.css';
 
@@ -31,7 +32,9 @@ export function GatePanel({ personId, rows, today, breathSeconds }: GatePanelPro
                 <span className={classes.gateStatus}>
                   {row.isAtDoor ? 'at the door' : statusWords[row.status]}
                 </span>
-                <div className={classes.gateFigures}>{row.figures}</div>
+                <div className={classes.gateFigures}>
+                  <Said>{row.figures}</Said>
+                </div>
               </div>
               {row.check !== null && (
                 <Button

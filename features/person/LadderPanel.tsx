@@ -9,6 +9,7 @@ import { ladderTable, type LadderId, type StageKey } from '@/core/catalog/stage'
 import type { Standing } from '@/server/judging/standings';
 import { StatusMark } from '@/design/marks/StatusMark';
 import { AnotherWayMark, VerdictMark, verdictWords } from '@/design/marks/VerdictMark';
+import { Said } from '@/design/units';
 import { DecisionDialog, RungSelect } from './later';
 import classes from './ladders.module.css';
 
@@ -96,7 +97,9 @@ function OneLadder({ personId, standing, rungs, tried }: OneLadderProps) {
                 <StatusMark status={row.status} />
                 <span>
                   {row.label}
-                  <small>{row.figures}</small>
+                  <small>
+                    <Said>{row.figures}</Said>
+                  </small>
                 </span>
               </li>
             ))}

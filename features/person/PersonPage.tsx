@@ -19,6 +19,7 @@ import { readPersonPage, type PersonPageView } from './read';
 import { sayShortDay } from '@/design/days';
 import { LinkButton } from '@/design/LinkButton';
 import { CautionLine, Page } from '@/design/Page';
+import { Said } from '@/design/units';
 import { readFloorDays } from '@/features/record/read';
 import { TriesShown } from '@/features/record/TriesShown';
 import { StageDrawing } from '@/features/card/StageDrawing';
@@ -116,7 +117,9 @@ export async function PersonPage({ params, searchParams }: PersonPageProps) {
               <h2>Worth a look tonight</h2>
               <ul className={classes.reasons}>
                 {view.worth.map(({ check, base, why }) => (
-                  <li key={`${check}${base ?? ''}`}>{why}</li>
+                  <li key={`${check}${base ?? ''}`}>
+                    <Said>{why}</Said>
+                  </li>
                 ))}
               </ul>
             </section>
@@ -183,7 +186,7 @@ export async function PersonPage({ params, searchParams }: PersonPageProps) {
           </PrivatePart>
           <section className={classes.section}>
             <h2>Last seen</h2>
-            <RecordList records={records} checks={school.catalog.checks} />
+            <RecordList records={records} checks={school.catalog.checks} units={units} />
           </section>
         </div>
       </div>

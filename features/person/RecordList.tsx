@@ -2,6 +2,7 @@ import { sayShortDay } from '@/design/days';
 import { faultTable, type CheckKey, type CheckSpec } from '@/core/catalog/checks';
 import { sayValue } from '@/core/catalog/sayCheck';
 import { painPlaceTable } from '@/core/catalog/regions';
+import type { LengthUnits } from '@/core/units/length';
 import { isVoided, readByWords } from '@/core/readiness/record';
 import type { StoredRecord } from '@/server/judging/views';
 import classes from './person.module.css';
@@ -10,28 +11,36 @@ const shown = 14;
 
 type Checks = Readonly<Record<CheckKey, CheckSpec>>;
 
-function describe(record: StoredRecord, spec: CheckSpec | undefined): string {
+function describe(record: StoredRecord, spec: CheckSpec | undefined, units: LengthUnits): string {
   if (spec?.scoring.kind === 'hold') {
     const breaths = record.breaths === null ? '' : ` (${record.breaths} breaths)`;
-    return `${record.stoppedByTeacher ? 'at least ' : ''}${sayValue(spec, record.value)}${breaths}`;
+    return `${record.stoppedByTeacher ? 'at least ' : ''}${sayValue(spec, record.value, units)}${breaths}`;
   }
   // A check that is gone from the catalog has a number and no unit.
-  return spec === undefined ? String(record.value) : sayValue(spec, record.value);
+  return spec === undefined ? String(record.value) : sayValue(spec, record.value, units);
 }
 
 /** What it was read off, and how sure that is. */
-const readWords = ({ readBy, readingError }: StoredRecord) =>
-  readBy === undefined
-    ? ''
-    : `${readByWords[readBy]}${readingError ? `, give or take ${readingError.toFixed(1)}` : ''}`;
+function readWords(
+  { readBy, readingError }: StoredRecord,
+  spec: CheckSpec | undefined,
+  units: LengthUnits,
+): string {
+  if (readBy === undefined) return '';
+  if (!readingError) return readByWords[readBy];
+  const error = Math.round(readingError * 10) / 10;
+  return `${readByWords[readBy]}, give or take ${spec === undefined ? error : sayValue(spec, error, units)}`;
+}
 
 /** The newest records, so that a teacher sees what the verdict stands on. */
 export function RecordList({
   records,
   checks,
+  units,
 }: {
   readonly records: readonly StoredRecord[];
   readonly checks: Checks;
+  readonly units: LengthUnits;
 }) {
   const newest = [...records].reverse().slice(0, shown);
   if (newest.length === 0) return <p>Nothing recorded yet. Open a check above and record it.</p>;
@@ -54,10 +63,10 @@ export function RecordList({
               {record.base ? `, ${record.base}` : ''}
               {record.side ? `, ${record.side}` : ''}
             </td>
-            <td>{describe(record, checks[record.check])}</td>
+            <td>{describe(record, checks[record.check], units)}</td>
             <td>
               {[
-                ...(record.readBy ? [readWords(record)] : []),
+                ...(record.readBy ? [readWords(record, checks[record.check], units)] : []),
                 ...(record.faults ?? []).map((fault) => faultTable[fault].label),
                 ...(record.pain
                   ? [record.painPlace ? `pain: ${painPlaceTable[record.painPlace].label}` : 'pain']

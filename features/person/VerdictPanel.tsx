@@ -1,6 +1,7 @@
 import { alternativeTable } from '@/core/catalog/alternatives';
 import type { Verdict } from '@/core/ladder/verdict';
 import { VerdictMark, verdictWords } from '@/design/marks/VerdictMark';
+import { Said } from '@/design/units';
 import { PainGone } from './PainGone';
 import classes from './person.module.css';
 
@@ -37,7 +38,9 @@ export function VerdictPanel({
       </p>
       <ul className={classes.reasons}>
         {reasons.map((reason) => (
-          <li key={reason}>{reason}</li>
+          <li key={reason}>
+            <Said>{reason}</Said>
+          </li>
         ))}
         {caution.isOpen &&
           caution.adaptations.map((adaptation) => <li key={adaptation}>care: {adaptation}</li>)}

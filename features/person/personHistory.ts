@@ -125,7 +125,7 @@ function toHistory(
     .flatMap(({ records }) => records.map(({ date }) => date))
     .sort()
     .at(-1);
-  const unit = unitOf(spec);
+  const unit = unitOf(spec, 'cm');
   const sideRatio = isSided ? findRatio(histories) : null;
   return {
     key,

@@ -18,6 +18,7 @@ import { Curves } from './later';
 import type { Planner } from './usePlanner';
 import classes from './plan.module.css';
 import { figureWords } from '@/features/evening/figureWords';
+import { Said } from '@/design/units';
 
 type Pin = WishesFile['pins'][number];
 
@@ -87,7 +88,7 @@ export function WhyPanel(props: WhyPanelProps) {
           )}
           <p>
             {now.role === null ? '' : `${roleWords[now.role]}: `}
-            {now.why}.{now.asksFirst && ' Ask first before hands are laid on.'}
+            <Said>{now.why}</Said>.{now.asksFirst && ' Ask first before hands are laid on.'}
             {now.needsHand && option?.assist ? ` Help: ${option.assist}.` : ''}
             {now.sharesWith !== undefined && ' Takes turns at this station.'}
           </p>
@@ -108,7 +109,7 @@ export function WhyPanel(props: WhyPanelProps) {
       {shut.length > 0 && (
         <p className={classes.quiet}>
           Closed by the ladder or the room:{' '}
-          {shut.map(({ label, why }) => `${label} (${why})`).join('; ')}.
+          <Said>{shut.map(({ label, why }) => `${label} (${why})`).join('; ')}</Said>.
         </p>
       )}
       {own && (

@@ -6,7 +6,7 @@ import { renderUi } from '@/design/testing/renderUi';
 import { GateEditor } from './GateEditor';
 import type { EditorChecks, EditorStage } from './ProfileEditor';
 
-const row = { bar: 10, origin: 10, unit: 's' };
+const row = { bar: 10, origin: 10, unit: 's', isLength: false };
 const checks: EditorChecks = [
   { ...row, key: 'dolphin-hold', label: 'Dolphin hold', byBase: false },
   { ...row, key: 'own-lean', label: 'Lean on the hands', byBase: true },

@@ -14,7 +14,10 @@ import { useState } from 'react';
 import type { BaseId } from '@/core/catalog/checks';
 import type { CheckDemand, Demand } from '@/core/catalog/demand';
 import { describeDemand, describeGate } from '@/core/catalog/profileChanges';
+import { isLengthCheck } from '@/core/catalog/sayCheck';
 import type { Catalog } from '@/core/catalog/school';
+import { readingFrom, readingIn, sayReading } from '@/core/units/length';
+import { Said, useUnits } from '@/design/units';
 import type { EditorChecks, EditorStage } from './ProfileEditor';
 import classes from './profiles.module.css';
 
@@ -57,7 +60,11 @@ export function GateEditor(props: GateEditorProps) {
           <strong>{stage.label}</strong>
           {gate !== null && <span className={classes.mark}> changed</span>}
           {isClosed && <span className={classes.mark}> closed</span>}
-          <p>{current.length === 0 ? 'opens with nothing' : describeGate(current, catalog)}</p>
+          <p>
+            <Said>
+              {current.length === 0 ? 'opens with nothing' : describeGate(current, catalog)}
+            </Said>
+          </p>
         </div>
         {!isShipped && (
           <Button
@@ -129,7 +136,10 @@ interface DemandLineProps {
 
 /** A plain check can be set to a share of its bar or to a figure; "or" lines only go as a whole. */
 function DemandLine({ demand, catalog, onChange }: DemandLineProps) {
+  const units = useUnits();
   const isPlain = 'check' in demand;
+  const spec = isPlain ? catalog.checks[demand.check] : undefined;
+  const typedIn = spec !== undefined && isLengthCheck(spec) ? units : 'cm';
   const change = (part: Partial<CheckDemand>) => {
     const { check, base, onDays } = demand as CheckDemand;
     onChange({
@@ -141,7 +151,9 @@ function DemandLine({ demand, catalog, onChange }: DemandLineProps) {
   };
   return (
     <Group gap="sm">
-      <span className={classes.demand}>{describeDemand(demand, catalog)}</span>
+      <span className={classes.demand}>
+        <Said>{describeDemand(demand, catalog)}</Said>
+      </span>
       {isPlain && (
         <>
           {demand.base !== undefined && (
@@ -172,15 +184,17 @@ function DemandLine({ demand, catalog, onChange }: DemandLineProps) {
               size="xs"
               w={90}
               min={0}
-              value={demand.value}
-              onChange={(value) => Number(value) > 0 && change({ value: Number(value) })}
+              value={readingIn(demand.value, typedIn)}
+              onChange={(value) =>
+                Number(value) > 0 && change({ value: readingFrom(Number(value), typedIn) })
+              }
             />
           )}
         </>
       )}
       <ActionIcon
         variant="subtle"
-        aria-label={`Take out ${describeDemand(demand, catalog)}`}
+        aria-label={`Take out ${sayReading(describeDemand(demand, catalog), units)}`}
         onClick={() => onChange(null)}
       >
         <IconX size={15} />

@@ -19,6 +19,7 @@ import type { Demand } from '@/core/catalog/demand';
 import { settingWords, type ChangeLine } from '@/core/catalog/profileChanges';
 import { choiceIn, choicesOf, eyeAspectIds, getAspect } from '@/core/catalog/eye';
 import type { ProfileSettings } from '@/core/catalog/profiles';
+import { readingFrom, readingIn } from '@/core/units/length';
 import { flatNeckDeg, isFlat } from '@/core/setups/flat';
 import { choicesIn, methodIds, methodTable } from '@/core/catalog/methods';
 import {
@@ -38,6 +39,7 @@ import {
 } from './actions';
 import { VerdictMark, verdictWords } from '@/design/marks/VerdictMark';
 import { showProblem, showProblems, showSaved, showUndo } from '@/design/notices';
+import { Said, useUnits } from '@/design/units';
 import { GateEditor } from './GateEditor';
 import classes from './profiles.module.css';
 
@@ -46,7 +48,9 @@ export type EditorChecks = readonly {
   readonly label: string;
   readonly bar: number;
   readonly origin: number;
+  /** A length is in centimetres here. */
   readonly unit: string;
+  readonly isLength: boolean;
   readonly byBase: boolean;
 }[];
 
@@ -89,6 +93,7 @@ export function ProfileEditor(props: ProfileEditorProps) {
   const router = useRouter();
   const catalog = useMemo(() => withEntries(shippedCatalog, props.own), [props.own]);
   const [label, setLabel] = useState(props.label);
+  const units = useUnits();
   const [changes, setChanges] = useState<ProfileChanges>(props.changes);
   const [preview, setPreview] = useState<ProfilePreview | null>(null);
   const [isSaving, startSaving] = useTransition();
@@ -129,9 +134,8 @@ export function ProfileEditor(props: ProfileEditorProps) {
     field?.focus();
     field?.select();
   }, [props.aim]);
-  const setBar = (check: CheckKey, origin: number, value: number | string) => {
+  const setBar = (check: CheckKey, origin: number, bar: number) => {
     const bars = { ...changes.bars };
-    const bar = typeof value === 'number' ? value : Number(value);
     // A bar like the origin's is no change.
     if (!(bar > 0) || bar === origin) delete bars[check];
     else bars[check] = bar;
@@ -160,8 +164,10 @@ export function ProfileEditor(props: ProfileEditorProps) {
         )}
         <h2>Bars</h2>
         <ul className={classes.bars} ref={bars}>
-          {checks.map(({ key, label: name, origin, unit }) => {
+          {checks.map(({ key, label: name, origin, unit, isLength }) => {
             const value = changes.bars?.[key] ?? origin;
+            const typedIn = isLength ? units : 'cm';
+            const shownUnit = isLength ? units : unit;
             return (
               <li key={key} data-changed={value !== origin || undefined}>
                 <NumberInput
@@ -171,10 +177,10 @@ export function ProfileEditor(props: ProfileEditorProps) {
                   min={0}
                   allowNegative={false}
                   disabled={isShipped}
-                  suffix={unit === '' ? '' : ` ${unit}`}
-                  value={value}
-                  description={value === origin ? undefined : `was ${origin}`}
-                  onChange={(next) => setBar(key, origin, next)}
+                  suffix={unit === '' ? '' : ` ${shownUnit}`}
+                  value={readingIn(value, typedIn)}
+                  description={value === origin ? undefined : `was ${readingIn(origin, typedIn)}`}
+                  onChange={(next) => setBar(key, origin, readingFrom(Number(next), typedIn))}
                 />
               </li>
             );
@@ -266,7 +272,7 @@ export function ProfileEditor(props: ProfileEditorProps) {
                 <li key={what}>
                   <strong>{what}</strong>
                   <span>
-                    {before} → {after}
+                    <Said>{`${before} → ${after}`}</Said>
                   </span>
                 </li>
               ))}

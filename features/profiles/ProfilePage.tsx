@@ -6,7 +6,7 @@ import { Title } from '@mantine/core';
 import { notFound } from 'next/navigation';
 import { describeChanges } from '@/core/catalog/profileChanges';
 import { profileTable } from '@/core/catalog/profiles';
-import { unitOf } from '@/core/catalog/sayCheck';
+import { isLengthCheck, unitOf } from '@/core/catalog/sayCheck';
 import { ladderIds, ladderTable } from '@/core/catalog/stage';
 import { readProfilePage } from './read';
 import { LinkButton } from '@/design/LinkButton';
@@ -39,7 +39,8 @@ export async function ProfilePage({ params, searchParams }: ProfilePageProps) {
     label: spec.label,
     bar,
     origin: spec.opensAt[profile.origin],
-    unit: unitOf(spec),
+    unit: unitOf(spec, 'cm'),
+    isLength: isLengthCheck(spec),
     byBase: spec.byBase === true,
   }));
   const stages: EditorStages = ladderIds.map((family) => ({

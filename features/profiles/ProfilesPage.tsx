@@ -5,6 +5,7 @@ import { profileTable } from '@/core/catalog/profiles';
 import { readProfiles } from './read';
 import { LinkButton } from '@/design/LinkButton';
 import { CautionLine, Page } from '@/design/Page';
+import { Said } from '@/design/units';
 import { CopyProfile, ImportFile } from './CopyProfile';
 import classes from './profiles.module.css';
 
@@ -41,9 +42,11 @@ export function ProfilesPage() {
               </h2>
               <p>
                 from {profileTable[profile.origin].label}, version {profile.version} ·{' '}
-                {lines.length === 0
-                  ? 'nothing changed yet'
-                  : lines.map(({ what, after }) => `${what}: ${after}`).join(' · ')}
+                {lines.length === 0 ? (
+                  'nothing changed yet'
+                ) : (
+                  <Said>{lines.map(({ what, after }) => `${what}: ${after}`).join(' · ')}</Said>
+                )}
               </p>
               <CopyProfile from={profile.key} name={nameFor(profile)} />
             </li>

@@ -7,6 +7,7 @@ import { useState, useTransition } from 'react';
 import { verdictKinds, type VerdictKind } from '@/core/ladder/verdictKinds';
 import { VerdictMark, verdictWords } from '@/design/marks/VerdictMark';
 import { showProblem } from '@/design/notices';
+import { Said } from '@/design/units';
 import { keepReviewAction } from './actions';
 import type { ReviewForm, ReviewPerson } from './review';
 import classes from './review.module.css';
@@ -95,7 +96,9 @@ export function PersonReview({ uid, person, isFirst, onDone }: PersonReviewProps
               </p>
               <ul className={classes.list}>
                 {next.reasons.map((line) => (
-                  <li key={line}>{line}</li>
+                  <li key={line}>
+                    <Said>{line}</Said>
+                  </li>
                 ))}
               </ul>
             </>

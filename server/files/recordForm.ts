@@ -5,6 +5,7 @@ import { baseIds, faultIds, type CheckKey, type CheckSpec } from '@/core/catalog
 import { findCoarse } from '@/core/plumb/feeds';
 import { measureIds } from '@/core/plumb/measureTable';
 import { readings } from '@/core/readiness/record';
+import { isLengthCheck, sayValue } from '@/core/catalog/sayCheck';
 import { painPlaces } from '@/core/catalog/regions';
 import { findDayNumber, dayNumber, type Day } from '@/core/units/day';
 import type { NewRecord } from '@/db/records';
@@ -67,7 +68,8 @@ export function readRecordForm(
   const value = inBreaths ? typed * context.breathSeconds : typed;
   if (!Number.isFinite(value)) problems.value = 'Write a number.';
   else if (value < 0) problems.value = 'A negative value cannot be.';
-  else if (value > spec.most) problems.value = `More than ${spec.most} cannot be.`;
+  else if (value > spec.most)
+    problems.value = `More than ${isLengthCheck(spec) ? sayValue(spec, spec.most, 'cm') : spec.most} cannot be.`;
   else if (isPassKind(kind) && value !== 0 && value !== 1)
     problems.value = 'Passed or not: 1 or 0.';
   else if (kind === 'reps' && !Number.isInteger(value)) problems.value = 'Whole repetitions only.';

@@ -10,7 +10,7 @@ import type { MoveId } from '@/core/atlas/moves';
 import { sidesOfCheck, type AskedSide } from '@/core/catalog/askedSides';
 import { moveOfCheck } from '@/core/catalog/checkKinds';
 import type { CheckDemand, Demand } from '@/core/catalog/demand';
-import { sayValue, unitOf } from '@/core/catalog/sayCheck';
+import { isLengthCheck, sayValue, unitOf } from '@/core/catalog/sayCheck';
 import type { School } from '@/core/catalog/school';
 import type { GateItem } from '@/core/ladder/gate';
 import type { CheckStatus } from '@/core/readiness/assess';
@@ -30,7 +30,10 @@ export interface GateRow {
   /** `about 38 s now, bar 45 s · bar seen on one day only` */
   readonly figures: string;
   readonly valueKind: ValueKind;
+  /** As the core has it: a length is in centimetres. */
   readonly unitLabel: string;
+  /** Read and typed in the studio's units of length. */
+  readonly isLength?: true;
   /** To choose from; empty: there are none to it. */
   readonly sides: readonly AskedSide[];
   readonly voidedBy: readonly FaultId[];
@@ -76,6 +79,11 @@ export function valueKindOf({ scoring }: CheckSpec): ValueKind {
   }
 }
 
+const unitWords = (spec: CheckSpec): Pick<GateRow, 'unitLabel' | 'isLength'> => ({
+  unitLabel: unitOf(spec, 'cm'),
+  ...(isLengthCheck(spec) ? { isLength: true as const } : {}),
+});
+
 /** The check a line of a gate is recorded by: itself, or the first of several that would do. */
 function findRecorded(demand: Demand): CheckDemand | null {
   if ('check' in demand) return demand;
@@ -107,10 +115,10 @@ export function toGateRow(item: GateItem, school: School): GateRow {
     };
   }
   const { kind } = spec.scoring;
-  const bar = `bar ${sayValue(spec, Math.round(item.threshold))}`;
+  const bar = `bar ${sayValue(spec, Math.round(item.threshold), 'cm')}`;
   const now =
     item.level && (kind === 'hold' || kind === 'reps')
-      ? `about ${sayValue(spec, Math.round(fromLogScale(kind, item.level.mean)))} now, `
+      ? `about ${sayValue(spec, Math.round(fromLogScale(kind, item.level.mean)), 'cm')} now, `
       : '';
   const isFigured = item.level || (item.status === 'unknown' && !item.isAtDoor);
   return {
@@ -122,7 +130,7 @@ export function toGateRow(item: GateItem, school: School): GateRow {
     // A measure's own reason already names value and bar.
     figures: isFigured ? `${now}${bar} · ${reasons}` : reasons,
     valueKind: valueKindOf(spec),
-    unitLabel: unitOf(spec),
+    ...unitWords(spec),
     sides: sidesOfCheck(spec),
     voidedBy: spec.voidedBy,
     isAtDoor: item.isAtDoor === true,
@@ -140,7 +148,7 @@ export function rowOf(check: CheckKey, base: BaseId | null, spec: CheckSpec): Ga
     status: 'unknown',
     figures: '',
     valueKind: valueKindOf(spec),
-    unitLabel: unitOf(spec),
+    ...unitWords(spec),
     sides: sidesOfCheck(spec),
     voidedBy: spec.voidedBy,
     isAtDoor: false,

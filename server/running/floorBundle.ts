@@ -8,7 +8,7 @@ import type { BodyRegion } from '@/core/catalog/regions';
 import { faultsAt, sayAt, watchAt } from '@/core/ladder/eyeWords';
 import { drillLiftsFeet, liftsFeet, regionsOf } from '@/core/ladder/asked';
 import { sayDose, type Dose } from '@/core/catalog/dose';
-import { sayBar, suffixOf } from '@/core/catalog/sayCheck';
+import { isLengthCheck, sayBar, suffixOf } from '@/core/catalog/sayCheck';
 import type { BodyInput } from '@/core/body/body';
 import { forearmHandsIds } from '@/core/body/hands';
 import type { PlannedOption } from '@/core/compose/option';
@@ -76,6 +76,8 @@ export interface FloorCheck {
   readonly levels?: readonly string[];
   /** What is asked for and what stands behind a number, in words; absent in classes begun before. */
   readonly words?: { readonly bar: string; readonly suffix: string };
+  /** The unit its values are typed in, where it is not the one they are kept in. */
+  readonly typedIn?: LengthUnits;
   /** How it is taken; a teacher's own has none. */
   readonly method?: string;
 }
@@ -197,6 +199,7 @@ const optionsTonight = ({ rounds }: PlanFile): ReadonlySet<string> =>
   new Set(rounds.flatMap(({ people }) => people.flatMap(({ option }) => option ?? [])));
 
 export function makeBundle(db: Db, view: ClassView, plan: PlanFile): FloorBundle {
+  const { units } = view.settings;
   const school = readSchool(db, view.profile);
   const consent = new Map(
     listCoursePeople(db, view.course.id).map((person) => [String(person.id), person.consent]),
@@ -218,7 +221,7 @@ export function makeBundle(db: Db, view: ClassView, plan: PlanFile): FloorBundle
       ...(toAsk.has(member.id) ? { isAskedFromHome: true as const } : {}),
     })),
     school: view.school,
-    units: view.settings.units,
+    units,
     breathSeconds: view.settings.breathSeconds,
     checks: [...school.checks].map(([check, { spec, bar }]): FloorCheck => ({
       check,
@@ -238,7 +241,8 @@ export function makeBundle(db: Db, view: ClassView, plan: PlanFile): FloorBundle
         ? { isUsualHold: true as const }
         : {}),
       ...(spec.levels === undefined ? {} : { levels: spec.levels }),
-      words: { bar: sayBar(spec, bar), suffix: suffixOf(spec) },
+      words: { bar: sayBar(spec, bar, units), suffix: suffixOf(spec, units) },
+      ...(isLengthCheck(spec) && units !== 'cm' ? { typedIn: units } : {}),
       ...(isShippedCheck(check) ? { method: getCheck(check).method } : {}),
     })),
     stages: stagesOf(school, view.prepared.people),
@@ -331,6 +335,7 @@ export function bundleFor(role: FloorRole, bundle: FloorBundle): FloorBundle {
         label: one.label,
         kind: one.kind,
         ...(one.unit === undefined ? {} : { unit: one.unit }),
+        ...(one.typedIn === undefined ? {} : { typedIn: one.typedIn }),
         bar: one.bar,
         most: one.most,
         hasSides: one.hasSides,
