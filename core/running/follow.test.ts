@@ -7,7 +7,15 @@ import { prepareClass, putPerson } from '../compose/prepared';
 import { usualSolve } from '../compose/solve';
 import { inventClass } from '../testing/inventClass';
 import { beforeOf, findOption } from '../compose/readBack';
-import { doorOf, listMoves, mergePlan, wishesNow, type PlacedPerson } from './follow';
+import {
+  doorOf,
+  isUnderWay,
+  lateNow,
+  listMoves,
+  mergePlan,
+  wishesNow,
+  type PlacedPerson,
+} from './follow';
 import { breaths, seconds, times } from '../catalog/dose';
 import { listDosePace, listPace, paceAt, paceSeconds } from './pacer';
 import {
@@ -61,6 +69,21 @@ describe('what a class asks of its plan', () => {
     const drills = begun.timeline.filter(({ kind }) => kind === 'drill');
     expect(drills.length).toBeGreaterThan(0);
     expect(asked.begun).toEqual(drills.map(({ drill }) => drill));
+  });
+
+  it('knows whoever comes for the first round from whoever was there for the drills', () => {
+    const drilling = { kind: 'segment', index: 3, roundsDone: 0 } as const;
+    const late = (round: number): FloorAct => ({ kind: 'late', person: first!, round });
+    expect(asks(late(2), late(1), drilling)).toMatchObject({ late: [{ person: first, round: 1 }] });
+    expect(asks(late(2), late(0), drilling)).toBeNull();
+    const planned = { ...begun, wishes: { ...begun.wishes, late: [{ person: first!, round: 1 }] } };
+    expect([...lateNow(replay([]), planned)]).toEqual([[first, 1]]);
+    expect([...lateNow(replay(say(late(0))), planned)]).toEqual([[first, 0]]);
+    const at = begun.timeline.findIndex(({ kind }) => kind === 'drill');
+    const isBegun = (index: number) =>
+      isUnderWay(replay(say({ kind: 'segment', index, roundsDone: 0 })), begun);
+    expect([isBegun(at - 1), isBegun(at), isBegun(at + 1)]).toEqual([false, true, true]);
+    expect(isUnderWay(replay([]), begun)).toBe(false);
   });
 
   it('is a new one on an evening for looking, for what was seen before the rounds alone', () => {

@@ -59,6 +59,21 @@ export const feetDownNow = (
     .filter((id, index, all) => all.indexOf(id) === index)
     .sort();
 
+/** From which round on somebody is there, and without the drills before it; 0: in time after all. */
+export const lateNow = (
+  state: Pick<FloorState, 'late'>,
+  { wishes }: Pick<PlanFile, 'wishes'>,
+): ReadonlyMap<string, number> =>
+  new Map([...wishes.late.map(({ person, round }) => [person, round] as const), ...state.late]);
+
+/** Whether drills or rounds have begun: who comes now has missed some of what prepares. */
+export const isUnderWay = (
+  state: Pick<FloorState, 'segment' | 'segmentSinceMs'>,
+  { timeline }: Pick<PlanFile, 'timeline'>,
+): boolean =>
+  state.segmentSinceMs !== null &&
+  timeline.slice(0, state.segment + 1).some(({ kind }) => kind === 'drill' || kind === 'round');
+
 /** The plan the class follows now. */
 export const planOf = (state: Pick<FloorState, 'plan'>, begun: PlanFile): PlanFile =>
   state.plan ?? begun;
@@ -85,12 +100,8 @@ export function wishesNow(
   const { wishes } = begun;
   const known = new Set(prepared.people.map(({ id }) => id));
   const absent = [...awayFrom(state, begun)].filter((id) => known.has(id)).sort();
-  const lateRounds = new Map([
-    ...wishes.late.map(({ person, round }) => [person, round] as const),
-    ...state.late,
-  ]);
-  const late = [...lateRounds]
-    .filter(([id, round]) => round > 1 && known.has(id) && !absent.includes(id))
+  const late = [...lateNow(state, begun)]
+    .filter(([id, round]) => round > 0 && known.has(id) && !absent.includes(id))
     .map(([person, round]) => ({ person, round }));
   const felt = state.halts.flatMap(({ person, place }) =>
     place === undefined ? [] : [{ person, place }],

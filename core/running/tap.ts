@@ -109,7 +109,8 @@ export const floorAct = z.discriminatedUnion('kind', [
   /** Ended for now without a word about why: the attempt is over. */
   z.strictObject({ kind: z.literal('halt'), person: key }),
   z.strictObject({ kind: z.literal('absent'), person: key, isAbsent: z.boolean() }),
-  z.strictObject({ kind: z.literal('late'), person: key, round: z.int().min(1).max(8) }),
+  /** Comes for that round, and not for the drills; 0: in time after all. */
+  z.strictObject({ kind: z.literal('late'), person: key, round: z.int().min(0).max(8) }),
   /** Keeps the feet down tonight; nobody asks why. */
   z.strictObject({ kind: z.literal('feet-down'), person: key, isDown: z.boolean() }),
   z.strictObject({ kind: z.literal('plan'), plan: composeOutput }),

@@ -1,5 +1,6 @@
 import { screen, within } from '@testing-library/react';
 import { screeningQuestion } from '@/core/ladder/door';
+import type { FloorAct } from '@/core/running/tap';
 import { renderUi } from '@/design/testing/renderUi';
 import { DoorPanel } from './DoorPanel';
 import { fakeBundle, fakeFloor } from './testing/fakeFloor';
@@ -12,7 +13,11 @@ const bundle = fakeBundle({
   members: [{ id: '1' }, { id: '2' }] as never,
   plan: {
     wishes: { absent: [], late: [], sore: [], feetDown: ['2'], pins: [] },
-    rounds: [{ people: [placed('1', ['First questions', 'Talk test']), placed('2', [])] }],
+    timeline: [{ kind: 'opening' }, { kind: 'drill' }, { kind: 'round' }, { kind: 'round' }],
+    rounds: [1, 2, 3].map((round) => ({
+      round,
+      people: [placed('1', ['First questions', 'Talk test']), placed('2', [])],
+    })),
   } as never,
   questions: [
     screeningQuestion,
@@ -20,11 +25,11 @@ const bundle = fakeBundle({
   ],
 });
 
-function show() {
-  const fake = fakeFloor();
+function show(before: readonly FloorAct[] = [], of: typeof bundle = bundle) {
+  const fake = fakeFloor(before);
   const stopped = jest.fn();
   const ui = renderUi(
-    <InClass fake={fake} bundle={bundle}>
+    <InClass fake={fake} bundle={of}>
       <DoorPanel others={[]} onStop={stopped} />
     </InClass>,
   );
@@ -54,6 +59,50 @@ describe('at the door', () => {
       { kind: 'feet-down', person: '1', isDown: true },
       { kind: 'feet-down', person: '2', isDown: false },
     ]);
+  });
+
+  it('takes whoever is late for the round after the next, or for the one that is said', async () => {
+    const { fake, card, user, unmount } = show();
+    await user.click(card('Ada').getByRole('radio', { name: 'late' }));
+    expect(fake.said).toEqual([{ kind: 'late', person: '1', round: 2 }]);
+    unmount();
+    const again = show(fake.said);
+    expect(again.card('Ada').getByText(/^from round 2 on, without the drills/)).toBeInTheDocument();
+    await again.user.click(again.card('Ada').getByRole('radio', { name: 'round 1' }));
+    expect(again.fake.said).toEqual([{ kind: 'late', person: '1', round: 1 }]);
+  });
+
+  const lateBefore: FloorAct = { kind: 'late', person: '1', round: 2 };
+  const drilling: FloorAct = { kind: 'segment', index: 1, roundsDone: 0 };
+  it.each([
+    ['before the drills: in time after all', [lateBefore], [0]],
+    ['during the drills: without them', [lateBefore, drilling], [1]],
+    [
+      'after the first round',
+      [lateBefore, { kind: 'segment', index: 3, roundsDone: 1 } as const],
+      [],
+    ],
+    [
+      'after being away, while the others drill',
+      [{ kind: 'absent', person: '1', isAbsent: true } as const, drilling],
+      [1],
+    ],
+  ])('knows what somebody missed who comes %s', async (_, before, rounds) => {
+    const { fake, card, user, unmount } = show(before);
+    await user.click(card('Ada').getByRole('radio', { name: 'here' }));
+    expect(fake.said.flatMap((act) => (act.kind === 'late' ? [act.round] : []))).toEqual(rounds);
+    // And is shown as here from now on.
+    unmount();
+    const again = show([...before, ...fake.said]);
+    expect(again.card('Ada').getByRole('radio', { name: 'here' })).toBeChecked();
+  });
+
+  it('shows who was planned late as late', () => {
+    const late = [{ person: '2', round: 3 }];
+    const plan = { ...bundle.plan, wishes: { ...bundle.plan.wishes, late } };
+    const { card } = show([], { ...bundle, plan });
+    expect(card('Bo').getByRole('radio', { name: 'late' })).toBeChecked();
+    expect(card('Ada').getByRole('radio', { name: 'here' })).toBeChecked();
   });
 
   it('opens the stop sheet for something sore', async () => {

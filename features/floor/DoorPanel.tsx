@@ -1,7 +1,7 @@
 'use client';
 
 import { SegmentedControl } from '@mantine/core';
-import { awayFrom, feetDownNow, planOf } from '@/core/running/follow';
+import { awayFrom, feetDownNow, isUnderWay, lateNow, planOf } from '@/core/running/follow';
 import { doorKey } from '@/core/running/replay';
 import { NewAtDoor } from './later';
 import type { Other } from './NewAtDoor';
@@ -23,17 +23,36 @@ export function DoorPanel({ others, onStop }: DoorPanelProps) {
   const plan = planOf(state, bundle.plan);
   const away = awayFrom(state, bundle.plan);
   const feetDown = new Set(feetDownNow(state, bundle.plan));
+  const late = lateNow(state, bundle.plan);
+  const next = state.roundsDone + 1;
   const comingOf = (id: string): Coming => {
     if (away.has(id)) return 'away';
-    return (state.late.get(id) ?? 1) > 1 ? 'late' : 'here';
+    const from = late.get(id) ?? 0;
+    // Who was to come for the round at hand is there once somebody says so.
+    return from > next || (from === next && !state.present.has(id)) ? 'late' : 'here';
+  };
+  const sayLate = (id: string, round: number) => {
+    if (round !== (late.get(id) ?? 0)) void say({ kind: 'late', person: id, round });
   };
   const mark = (id: string, coming: Coming) => {
-    if (coming === 'away') return void say({ kind: 'absent', person: id, isAbsent: true });
-    if (comingOf(id) === 'away') void say({ kind: 'absent', person: id, isAbsent: false });
-    // Late means: not before the round after the next.
-    const round = coming === 'late' ? Math.min(plan.rounds.length, state.roundsDone + 2) : 1;
-    if (coming === 'late' || state.late.has(id)) void say({ kind: 'late', person: id, round });
+    switch (coming) {
+      case 'away':
+        return void say({ kind: 'absent', person: id, isAbsent: true });
+      case 'late':
+        if (away.has(id)) void say({ kind: 'absent', person: id, isAbsent: false });
+        // Not before the round after the next, unless somebody knows better.
+        return sayLate(id, Math.max(1, Math.min(plan.rounds.length, next + 1)));
+      case 'here':
+        // Whoever comes while the others drill, or after it, goes on without.
+        if (away.has(id) || isUnderWay(state, plan)) {
+          void say({ kind: 'absent', person: id, isAbsent: false });
+        }
+        return sayLate(id, isUnderWay(state, plan) ? next : 0);
+      default:
+        return coming satisfies never;
+    }
   };
+  const ahead = plan.rounds.map(({ round }) => round).filter((round) => round >= next);
   const keyOf = keyOfLabel(bundle);
   return (
     <div className={classes.doors}>
@@ -57,6 +76,19 @@ export function DoorPanel({ others, onStop }: DoorPanelProps) {
               data={['here', 'late', 'away']}
               onChange={(value) => mark(id, value as Coming)}
             />
+            {comingOf(id) === 'late' && ahead.length > 1 && (
+              <SegmentedControl
+                size="md"
+                fullWidth
+                aria-label={`${names.get(id) ?? id} comes for`}
+                value={String(late.get(id))}
+                data={ahead.map((round) => ({ value: String(round), label: `round ${round}` }))}
+                onChange={(value) => sayLate(id, Number(value))}
+              />
+            )}
+            {(late.get(id) ?? 0) > 0 && (
+              <p className={classes.quiet}>from round {late.get(id)} on, without the drills</p>
+            )}
             {asked.map((label) => {
               const answer = state.door.get(doorKey(id, keyOf(label)));
               return (

@@ -2,7 +2,7 @@ import { screen, waitFor } from '@testing-library/react';
 import { renderUi } from '@/design/testing/renderUi';
 import type { FloorAct } from '@/core/running/tap';
 import { NewAtDoor } from './NewAtDoor';
-import { fakeFloor } from './testing/fakeFloor';
+import { fakeBundle, fakeFloor } from './testing/fakeFloor';
 import { InClass } from './testing/renderFloor';
 
 interface Outcome {
@@ -32,6 +32,14 @@ jest.mock('@/features/person/actions', () => ({
 const mockRefreshed = jest.fn();
 jest.mock('next/navigation', () => ({ useRouter: () => ({ refresh: mockRefreshed }) }));
 
+const shape = fakeBundle();
+const bundle = fakeBundle({
+  plan: {
+    ...shape.plan,
+    timeline: [{ kind: 'open' }, { kind: 'drill' }, { kind: 'round' }, { kind: 'round' }] as never,
+  },
+});
+
 const letIn = (isEnrolledNow: boolean) => () =>
   Promise.resolve({ ok: true, value: { person: '7', isEnrolledNow } });
 
@@ -45,7 +53,7 @@ beforeEach(() => {
 async function open(before: readonly FloorAct[] = []) {
   const fake = fakeFloor(before);
   const ui = renderUi(
-    <InClass fake={fake}>
+    <InClass fake={fake} bundle={bundle}>
       <NewAtDoor others={[{ id: 7, name: 'Cleo Ambry' }]} />
     </InClass>,
   );
@@ -80,10 +88,14 @@ it('lets in somebody nobody knows yet, and asks them before anything upside down
   await waitFor(() => expect(screen.queryByText('Dov Larch is in')).toBeNull());
 });
 
-it('has them come for the round after those that are done', async () => {
-  const { fake } = await comeNew([{ kind: 'segment', index: 3, roundsDone: 1 }]);
+it.each([
+  ['the first round, without the drills, while the others drill', 1, 0, 1],
+  ['the round at hand while it goes on', 2, 0, 1],
+  ['the round after those that are done', 3, 1, 2],
+])('has them come for %s', async (_, index, roundsDone, round) => {
+  const { fake } = await comeNew([{ kind: 'segment', index, roundsDone }]);
   await screen.findByText('Dov Larch is in');
-  expect(fake.said).toEqual([{ kind: 'late', person: '7', round: 2 }]);
+  expect(fake.said).toEqual([{ kind: 'late', person: '7', round }]);
 });
 
 it('says at its field what is wrong, and keeps what was typed', async () => {

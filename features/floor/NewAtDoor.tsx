@@ -7,6 +7,7 @@ import { useForm } from '@mantine/form';
 import { IconUserPlus } from '@tabler/icons-react';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
+import { isUnderWay, planOf } from '@/core/running/follow';
 import { noteScreenedAction } from '@/features/person/actions';
 import { joinClassAction, leaveClassAction } from './actions';
 import { showProblem } from '@/design/notices';
@@ -60,9 +61,9 @@ export function NewAtDoor({ others }: NewAtDoorProps) {
         if (outcome.problems.form) showProblem(outcome.problems.form);
         return;
       }
-      const { roundsDone } = floor.state;
-      if (roundsDone > 0) {
-        void floor.say({ kind: 'late', person: outcome.value.person, round: roundsDone + 1 });
+      const { state } = floor;
+      if (isUnderWay(state, planOf(state, bundle.plan))) {
+        void floor.say({ kind: 'late', person: outcome.value.person, round: state.roundsDone + 1 });
       }
       setJoined({
         id: Number(outcome.value.person),

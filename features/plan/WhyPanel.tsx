@@ -189,15 +189,18 @@ export function WhyPanel(props: WhyPanelProps) {
         <NativeSelect
           label="Comes for"
           size="xs"
-          value={String(late?.round ?? 1)}
-          data={plan.rounds.map(({ round: at }) => ({
-            value: String(at),
-            label: at === 1 ? 'the start' : `round ${at}`,
-          }))}
+          value={String(late?.round ?? 0)}
+          data={[
+            { value: '0', label: 'the start' },
+            ...plan.rounds.map(({ round: at }) => ({
+              value: String(at),
+              label: at === 1 ? 'round 1, not the drills' : `round ${at}`,
+            })),
+          ]}
           onChange={({ currentTarget: { value } }) => {
             const rest = wishes.late.filter((one) => one.person !== person);
             const at = Number(value);
-            change({ late: at > 1 ? [...rest, { person, round: at }] : rest }, { keeps: true });
+            change({ late: at > 0 ? [...rest, { person, round: at }] : rest }, { keeps: true });
           }}
         />
         <NativeSelect

@@ -54,14 +54,14 @@ const wishes = {
   families: ['forearm-stand'],
 } as unknown as WishesFile;
 
-const show = () =>
+const show = (of: PlanFile = plan('Hop')) =>
   renderUi(
     <TonightNames
       courseId={1}
       day="2026-11-26"
       wishes={wishes}
       revision={0}
-      plan={plan('Hop')}
+      plan={of}
       members={[
         { id: '1', name: 'Ada' },
         { id: '2', name: 'Bo' },
@@ -107,4 +107,18 @@ it('says nothing on the screen of where it is sore', async () => {
   await waitFor(() => expect(asked).toHaveLength(1));
   expect(asked[0]!.question).toMatchObject({ wishes: { sore: [{ person: '1', place: 'wrist' }] } });
   expect(screen.getByRole('button', { name: 'Ada: spared' })).toBeInTheDocument();
+});
+
+it('offers the drills to be missed only where there are drills', async () => {
+  const { user, unmount } = show();
+  await user.click(screen.getByRole('button', { name: 'Bo' }));
+  await screen.findByRole('menuitem', { name: 'Late: from round 2' });
+  expect(screen.queryByRole('menuitem', { name: 'Late: after the drills' })).toBeNull();
+  unmount();
+  const drilled = { ...plan('Hop'), timeline: [{ kind: 'drill' }] } as unknown as PlanFile;
+  const again = show(drilled);
+  await again.user.click(screen.getByRole('button', { name: 'Bo' }));
+  await again.user.click(await screen.findByRole('menuitem', { name: 'Late: after the drills' }));
+  await waitFor(() => expect(asked).toHaveLength(1));
+  expect(asked[0]!.question).toMatchObject({ wishes: { late: [{ person: '2', round: 1 }] } });
 });

@@ -28,10 +28,22 @@ function markOf({ absent, late, sore, feetDown }: WishesFile, id: string): strin
   if (absent.includes(id)) return 'away';
   const from = late.find(({ person }) => person === id)?.round;
   const spared = sore.some(({ person }) => person === id) || feetDown.includes(id);
-  return [from === undefined ? '' : `from round ${from}`, spared ? 'spared' : '']
+  return [
+    from === undefined ? '' : from === 1 ? 'after the drills' : `from round ${from}`,
+    spared ? 'spared' : '',
+  ]
     .filter((words) => words !== '')
     .join(', ');
 }
+
+/** What somebody late can come for. */
+const comingFor = ({ rounds, timeline }: PlanFile) =>
+  rounds.flatMap(({ round }, index) => {
+    if (index > 0) return [{ round, words: `from round ${round}` }];
+    return timeline.some(({ kind }) => kind === 'drill')
+      ? [{ round, words: 'after the drills' }]
+      : [];
+  });
 
 const others = (ids: readonly string[], id: string) => ids.filter((one) => one !== id);
 
@@ -118,8 +130,8 @@ export function TonightNames({ courseId, day, plan, members, ...start }: Tonight
             }),
           ]),
       told('Away', { absent: [...others(wishes.absent, id), id] }),
-      ...plan.rounds.slice(1).map(({ round }) =>
-        told(`Late: from round ${round}`, {
+      ...comingFor(plan).map(({ round, words }) =>
+        told(`Late: ${words}`, {
           absent: others(wishes.absent, id),
           late: [...without(wishes.late, id), { person: id, round }],
         }),

@@ -57,6 +57,7 @@ export const fakeBundle = (more: Partial<FloorBundle> = {}): FloorBundle =>
       families: ['forearm-stand'],
       checks: [],
       rounds: [],
+      timeline: [],
       wishes: { absent: [], late: [], sore: [], feetDown: [], pins: [] },
     },
     members: [],
