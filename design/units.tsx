@@ -1,7 +1,8 @@
 'use client';
 
 import { createContext, use, type ReactNode } from 'react';
-import { sayReading, type LengthUnits } from '@/core/units/length';
+import type { LengthUnits } from '@/core/units/length';
+import { sayReading } from '@/core/units/reading';
 
 const Units = createContext<LengthUnits>('cm');
 

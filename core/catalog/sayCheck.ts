@@ -1,5 +1,6 @@
 /** How the value of a check is said, with its unit, and what its bar asks for. */
-import { readingIn, type LengthUnits } from '../units/length';
+import type { LengthUnits } from '../units/length';
+import { readingIn } from '../units/reading';
 import type { CheckSpec } from './checkKinds';
 
 type Said = Pick<CheckSpec, 'scoring' | 'levels' | 'most'>;

@@ -1,7 +1,8 @@
 /** Lengths as people type and read them. Inside the core a length is always metres. */
+import { metresPerInch } from './inch';
+
 export type LengthUnits = 'cm' | 'in';
 
-const metresPerInch = 0.0254;
 const inchesPerFoot = 12;
 /** A tape in inches is read to the quarter (handbook 04). */
 const quarter = 4;
@@ -126,38 +127,6 @@ export function formatHeight(metres: number, units: LengthUnits): string {
   const inches = Math.round(metres / metresPerInch);
   return `${Math.floor(inches / inchesPerFoot)}′ ${inches % inchesPerFoot}″`;
 }
-
-/** What is read off in a check is told in tenths of an inch: its bars lie closer than the marks of a tape. */
-const cmPerInch = metresPerInch * 100;
-const tenth = (value: number) => Math.round(value * 10) / 10;
-
-/** A value of a check in centimetres, as a number in the studio's units: `4` or `1.6`. */
-export const readingIn = (cm: number, units: LengthUnits): number =>
-  units === 'cm' ? cm : tenth(cm / cmPerInch);
-
-/**
- * The same the other way. Bars are whole centimetres: what is said like one of them is that one, so
- * that whoever reaches a bar as it is said has reached it.
- *
- * @returns centimetres, to the tenth
- */
-export function readingFrom(value: number, units: LengthUnits): number {
-  if (units === 'cm') return value;
-  const cm = value * cmPerInch;
-  const whole = Math.round(cm);
-  return readingIn(whole, units) === value ? whole : tenth(cm);
-}
-
-const readingsInWords = new RegExp(`(${number}) cm\\b`, 'g');
-
-/** What a verdict says of checks, `4 cm, bar 3 cm`, in the studio's units: `1.6 in, bar 1.2 in`. */
-export const sayReading = (sentence: string, units: LengthUnits): string =>
-  units === 'cm'
-    ? sentence
-    : sentence.replace(
-        readingsInWords,
-        (_, cm: string) => `${readingIn(toNumber(cm), units)} ${units}`,
-      );
 
 const lengthsInWords = new RegExp(`(${number})(?:( to | or |–|-)(${number}))? cm\\b`, 'g');
 

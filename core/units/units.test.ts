@@ -8,11 +8,9 @@ import {
   formatLength,
   parseHeight,
   parseLength,
-  readingFrom,
-  readingIn,
   sayIn,
-  sayReading,
 } from './length';
+import { readingFrom, readingIn, sayReading } from './reading';
 
 describe('typed lengths', () => {
   it.each([

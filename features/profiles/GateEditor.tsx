@@ -16,7 +16,7 @@ import type { CheckDemand, Demand } from '@/core/catalog/demand';
 import { describeDemand, describeGate } from '@/core/catalog/profileChanges';
 import { isLengthCheck } from '@/core/catalog/sayCheck';
 import type { Catalog } from '@/core/catalog/school';
-import { readingFrom, readingIn, sayReading } from '@/core/units/length';
+import { readingFrom, readingIn, sayReading } from '@/core/units/reading';
 import { Said, useUnits } from '@/design/units';
 import type { EditorChecks, EditorStage } from './ProfileEditor';
 import classes from './profiles.module.css';

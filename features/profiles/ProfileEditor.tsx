@@ -19,7 +19,7 @@ import type { Demand } from '@/core/catalog/demand';
 import { settingWords, type ChangeLine } from '@/core/catalog/profileChanges';
 import { choiceIn, choicesOf, eyeAspectIds, getAspect } from '@/core/catalog/eye';
 import type { ProfileSettings } from '@/core/catalog/profiles';
-import { readingFrom, readingIn } from '@/core/units/length';
+import { readingFrom, readingIn } from '@/core/units/reading';
 import { flatNeckDeg, isFlat } from '@/core/setups/flat';
 import { choicesIn, methodIds, methodTable } from '@/core/catalog/methods';
 import {

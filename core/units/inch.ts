@@ -1,0 +1,2 @@
+/** By agreement, exactly. */
+export const metresPerInch = 0.0254;
