@@ -67,8 +67,11 @@ describe('at the door', () => {
     expect(fake.said).toEqual([{ kind: 'late', person: '1', round: 2 }]);
     unmount();
     const again = show(fake.said);
-    expect(again.card('Ada').getByText(/^from round 2 on, without the drills/)).toBeInTheDocument();
-    await again.user.click(again.card('Ada').getByRole('radio', { name: 'round 1' }));
+    const rounds = within(
+      again.card('Ada').getByRole('radiogroup', { name: 'Ada comes for round' }),
+    );
+    expect(rounds.getByRole('radio', { name: '2' })).toBeChecked();
+    await again.user.click(rounds.getByRole('radio', { name: '1' }));
     expect(again.fake.said).toEqual([{ kind: 'late', person: '1', round: 1 }]);
   });
 

@@ -76,18 +76,21 @@ export function DoorPanel({ others, onStop }: DoorPanelProps) {
               data={['here', 'late', 'away']}
               onChange={(value) => mark(id, value as Coming)}
             />
+            {(late.get(id) ?? 0) > 0 && (
+              <span className={classes.quiet}>
+                without the drills, from round
+                {comingOf(id) === 'late' && ahead.length > 1 ? '' : ` ${late.get(id)}`}
+              </span>
+            )}
             {comingOf(id) === 'late' && ahead.length > 1 && (
               <SegmentedControl
-                size="md"
+                size="lg"
                 fullWidth
-                aria-label={`${names.get(id) ?? id} comes for`}
+                aria-label={`${names.get(id) ?? id} comes for round`}
                 value={String(late.get(id))}
-                data={ahead.map((round) => ({ value: String(round), label: `round ${round}` }))}
+                data={ahead.map(String)}
                 onChange={(value) => sayLate(id, Number(value))}
               />
-            )}
-            {(late.get(id) ?? 0) > 0 && (
-              <p className={classes.quiet}>from round {late.get(id)} on, without the drills</p>
             )}
             {asked.map((label) => {
               const answer = state.door.get(doorKey(id, keyOf(label)));
