@@ -2,6 +2,7 @@
 
 import {
   createTheme,
+  type ButtonProps,
   defaultVariantColorsResolver,
   type DrawerProps,
   type MantineColorsTuple,
@@ -59,6 +60,8 @@ export const theme = createTheme({
     // By name: to extend them here would load them on every page.
     Modal: { defaultProps: withCross satisfies Partial<ModalProps> },
     Drawer: { defaultProps: withCross satisfies Partial<DrawerProps> },
+    // In a row with words it is the words that give way: a label is never cut.
+    Button: { styles: { root: { flexShrink: 0 } } satisfies ButtonProps['styles'] },
   },
   defaultRadius: 'xs',
   cursorType: 'pointer',

@@ -51,6 +51,11 @@ function doneIn(item: Item, drills: DrillBook): Drill | undefined {
   return drill === null ? undefined : drills[drill];
 }
 
+/** Of words in a line of the band, px: as the style sheet has it. */
+const wordsPx = 16.2;
+/** How many lines of words stand in so much of the band. */
+const linesIn = (heightPx: number) => Math.max(1, Math.floor((heightPx - 1) / wordsPx));
+
 /** No line of the band is lower than its words; the lanes beside it are cut the same way. */
 export const leastPx = 17;
 const leastMinutes = 1;
@@ -164,7 +169,11 @@ function BandItem({ item, done, clock, pxPerMinute, onResize, onLeaveOut }: Band
       ) : (
         <span className={classes.grip} />
       )}
-      <span className={classes.bandLabel}>
+      <span
+        className={classes.bandLabel}
+        title={words}
+        style={{ WebkitLineClamp: linesIn(height) }}
+      >
         {done?.move === undefined ? (
           words
         ) : (
