@@ -14,10 +14,12 @@ import {
   XAxis,
   YAxis,
 } from 'recharts';
-import { readingIn, type LengthUnits } from '@/core/units/length';
+import type { LengthUnits } from '@/core/units/length';
+import { readingIn } from '@/core/units/reading';
 import { dayNumber } from '@/core/units/day';
 import { useRouter } from 'next/navigation';
 import type { ChartPoint, CheckHistory } from './personHistory';
+import { listTicks, tickUnit } from './axis';
 import { StatusMark, statusWords } from '@/design/marks/StatusMark';
 import { Said, useUnits } from '@/design/units';
 import { RecordButton } from '@/features/check/RecordButton';
@@ -160,6 +162,7 @@ function LevelChart({
   readonly today: string;
 }) {
   const { points, bands, bar, unit, goodUntil } = history;
+  const isPass = history.valueKind === 'pass';
   const now = dayNumber(today);
   const xs = [...points.map(({ date }) => dayNumber(date)), now];
   const low = Math.min(...xs, now - 28);
@@ -170,6 +173,13 @@ function LevelChart({
     ...points.map(({ value }) => value),
     ...bands.flatMap(({ points: band }) => band.slice(1).map((p) => p.high)),
   );
+  // A band that knows little does not press all else to the floor.
+  const highest = Math.min(
+    top,
+    Math.max(bar * 3, 1.2 * Math.max(bar, ...points.map(({ value }) => value))),
+  );
+  // Passed or not: the bar counts how often, and has no height among them.
+  const ticks = isPass ? [0, 1] : listTicks(highest * 1.04);
   const stale = goodUntil === null ? null : dayNumber(goodUntil);
   const dots = points.map((point) => ({ ...point, x: dayNumber(point.date) }));
   return (
@@ -191,17 +201,13 @@ function LevelChart({
           />
           <YAxis
             type="number"
-            domain={[
-              0,
-              Math.ceil(
-                Math.min(
-                  top,
-                  Math.max(bar * 3, 1.2 * Math.max(bar, ...points.map(({ value }) => value))),
-                ) * 1.08,
-              ),
-            ]}
-            width={44}
-            unit={unit === '' ? '' : unit === '°' ? '°' : /^(of|%)/.test(unit) ? '' : ` ${unit}`}
+            domain={isPass ? [-0.3, 1.3] : [0, ticks.at(-1)!]}
+            ticks={[...ticks]}
+            interval={0}
+            width={isPass ? 58 : 50}
+            tickFormatter={(value: number) =>
+              isPass ? (value === 1 ? 'passed' : 'not') : `${value}${tickUnit(unit)}`
+            }
             tick={{ fill: 'var(--lv-muted)', fontSize: 12 }}
             stroke="var(--lv-ink)"
             allowDataOverflow
@@ -237,13 +243,15 @@ function LevelChart({
               isAnimationActive={false}
             />
           ))}
-          <ReferenceLine
-            y={bar}
-            stroke="var(--lv-brass)"
-            strokeDasharray="5 4"
-            strokeWidth={1.6}
-            ifOverflow="extendDomain"
-          />
+          {!isPass && (
+            <ReferenceLine
+              y={bar}
+              stroke="var(--lv-brass)"
+              strokeDasharray="5 4"
+              strokeWidth={1.6}
+              ifOverflow="extendDomain"
+            />
+          )}
           <Scatter data={dots} dataKey="value" shape={<PointMark />} isAnimationActive={false} />
         </ComposedChart>
       </ResponsiveContainer>
