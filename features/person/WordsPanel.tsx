@@ -109,7 +109,7 @@ export function WordsPanel(props: WordsPanelProps) {
           </Button>
         </Group>
       ))}
-      <Group grow>
+      <Group grow preventGrowOverflow={false}>
         <Button variant="default" onClick={open}>
           Note a clinician’s word
         </Button>
