@@ -25,6 +25,20 @@ const tooSmall = (page: Page) =>
     });
   });
 
+/** Words on something to tap that are cut off at its edge. */
+const cutOff = (page: Page) =>
+  page.evaluate(() => {
+    const labels = '.mantine-Button-label, .mantine-SegmentedControl-label, .mantine-Chip-label';
+    return [...document.querySelectorAll<HTMLElement>(`${labels}, main button`)].flatMap((one) =>
+      getComputedStyle(one).overflowX !== 'visible' && one.scrollWidth > one.clientWidth + 1
+        ? [`${one.textContent}: ${one.scrollWidth} in ${one.clientWidth}`]
+        : [],
+    );
+  });
+
+const desk = { width: 1280, height: 800 };
+const hand = { width: 390, height: 780 };
+
 const pages = [
   ['/', '/people', '/people/4', '/people/4/card', '/people/4/home', '/cards', '/home-practice'],
   ['/plan', '/room', '/floor', '/record', '/ladders', '/ladders/FS10', '/checks', '/bench'],
@@ -41,6 +55,10 @@ test('no page scrolls sideways, and every target is large enough for a finger', 
     await page.getByRole('heading', { level: 1 }).first().waitFor();
     expect(await widthOf(page), address).toBeLessThanOrEqual(390);
     expect(await tooSmall(page), address).toEqual([]);
+    expect(await cutOff(page), address).toEqual([]);
+    await page.setViewportSize(desk);
+    expect(await cutOff(page), `${address} on a desk`).toEqual([]);
+    await page.setViewportSize(hand);
   }
 });
 

@@ -177,6 +177,12 @@ function MeetingForm({ meeting, view }: MeetingFormProps) {
           <Button
             size="sm"
             variant="default"
+            // The longest of the names takes two lines on a phone.
+            h="auto"
+            mih="var(--button-height)"
+            py={8}
+            maw="100%"
+            styles={{ label: { whiteSpace: 'normal', lineHeight: 1.25 } }}
             onClick={() => {
               const next = { ...values, family: best.family, peak: best.peak };
               setValues(next);
