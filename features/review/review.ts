@@ -4,7 +4,7 @@ import { stageKey } from '@/core/catalog/keys';
 import { z } from 'zod';
 import { wordsOf } from '@/core/units/text';
 import { verdictKinds } from '@/core/ladder/verdictKinds';
-import { listMeetings, saveAttendance, listAttendance } from '@/db/courses';
+import { getSettings, listMeetings, saveAttendance, listAttendance } from '@/db/courses';
 import {
   findFloorClass,
   listAttempts,
@@ -18,6 +18,7 @@ import {
 import { awayFrom } from '@/core/running/follow';
 import { needsWord, replay, type Halt } from '@/core/running/replay';
 import { faultTable, type FaultId } from '@/core/catalog/checks';
+import { sayValue } from '@/core/catalog/sayCheck';
 import { findStand } from '@/core/ladder/stand';
 import { getStageIn } from '@/core/catalog/school';
 import type { VerdictKind } from '@/core/ladder/verdictKinds';
@@ -65,13 +66,6 @@ export interface ReviewView {
   readonly unsettled: number;
 }
 
-const valueWords = (kind: string, value: number, isAtLeast: boolean): string => {
-  if (kind === 'hold') return `${isAtLeast ? 'at least ' : ''}${value.toFixed(1)} s`;
-  if (kind === 'pass' || kind === 'pass-of-last' || kind === 'same-day')
-    return value === 1 ? 'yes' : 'no';
-  return String(value);
-};
-
 /** What of an evening is not waved through with the others. */
 function exceptionOf(
   came: boolean,
@@ -90,7 +84,7 @@ function exceptionOf(
 function countSame(lines: readonly string[]): string[] {
   return [...new Set(lines)].map((line) => {
     const times = lines.filter((one) => one === line).length;
-    return times === 1 ? line : `${line}, ${times} times`;
+    return times === 1 ? line : `${line}, noted ${times} times`;
   });
 }
 
@@ -125,6 +119,7 @@ export function readReview(uid: string): ReviewView | null {
   const meeting = listMeetings(db, course.id).find(({ date }) => date === row.day);
   const notes = meeting === undefined ? [] : listAttendance(db, [meeting.id]);
   const family = bundle.plan.families[0]!;
+  const { units } = getSettings(db);
   return {
     uid,
     course: course.name,
@@ -148,25 +143,31 @@ export function readReview(uid: string): ReviewView | null {
         id: person.id,
         name: person.name,
         came,
-        seen: countSame([
-          ...records
-            .filter(({ personId }) => personId === person.id)
-            .flatMap(({ check, value, stoppedByTeacher, faults, side, base }) => {
-              const spec = school.checks.get(check)?.spec;
-              if (spec === undefined) return [];
-              const where = [side, base === null ? null : `on the ${base}`].filter(Boolean);
-              const label = [spec.label, ...where].join(', ');
-              const words = faults.map((fault) => faultTable[fault as FaultId]?.label ?? fault);
-              const told = words.length > 0 ? ` (${words.join(', ')})` : '';
-              return [`${label}: ${valueWords(spec.scoring.kind, value, stoppedByTeacher)}${told}`];
-            }),
+        seen: [
+          ...countSame(
+            records
+              .filter(({ personId }) => personId === person.id)
+              .flatMap(({ check, value, stoppedByTeacher, faults, side, base }) => {
+                const spec = school.checks.get(check)?.spec;
+                if (spec === undefined) return [];
+                const where = [side, base === null ? null : `on the ${base}`].filter(Boolean);
+                const label = [spec.label, ...where].join(', ');
+                const words = faults.map((fault) => faultTable[fault as FaultId]?.label ?? fault);
+                const told = words.length > 0 ? ` (${words.join(', ')})` : '';
+                const isAtLeast = stoppedByTeacher && spec.scoring.kind === 'hold';
+                const most = isAtLeast ? 'at least ' : '';
+                return [`${label}: ${most}${sayValue(spec, value, units)}${told}`];
+              }),
+          ),
           ...(own.length === 0
             ? []
             : [
                 `${own.length} ${own.length === 1 ? 'try' : 'tries'}, ${own.filter(({ reached }) => reached).length} reached the wall`,
               ]),
-          ...stops.map(() => 'stopped'),
-        ]),
+          ...(stops.length === 0
+            ? []
+            : [stops.length === 1 ? 'stopped' : `stopped ${stops.length} times`]),
+        ],
         upsideSeconds: upside.find(({ personId }) => personId === person.id)?.seconds ?? 0,
         next:
           stand.next === null

@@ -1,6 +1,7 @@
 /** After a class: review, practice at home, the weeks. */
 import ICAL from 'ical.js';
 import type { FloorAct } from '@/core/running/tap';
+import type { CheckKey } from '@/core/catalog/checks';
 import { listPeople } from '@/db/people';
 import { database } from '../database';
 import { addDays } from '@/core/units/day';
@@ -22,11 +23,31 @@ withThrowawayStudio();
 describe('afterwards', () => {
   it('goes through the evening person by person, agreed or not, and can be taken up again', () => {
     const { uid, people } = begin();
-    send(uid, tapsOf([...hold([people[0]!]), { kind: 'end' }]));
+    const seen = (check: CheckKey, value: number): FloorAct => ({
+      kind: 'seen',
+      person: people[0]!,
+      check,
+      value,
+      base: null,
+      side: null,
+      faults: [],
+    });
+    const noted = [seen('head-clearance', 3), seen('wrist-extension', 79), seen('push-up-rung', 3)];
+    const passed = [seen('controlled-exit', 1), seen('controlled-exit', 1)];
+    send(uid, tapsOf([...hold([people[0]!]), ...noted, ...passed, { kind: 'end' }]));
     const view = readReview(uid)!;
     const [first, second] = view.people;
     const one = view.people.find(({ id }) => String(id) === people[0])!;
-    expect(one.seen.some((line) => /Dolphin hold: 10\.0 s/.test(line))).toBe(true);
+    // With what was counted, each of them: a bare number says nothing.
+    expect(one.seen).toEqual(
+      expect.arrayContaining([
+        expect.stringMatching(/Dolphin hold: 10 s/),
+        'Head clearance in dolphin: 3 cm',
+        'Wrist extension: 79°',
+        'Push-up ladder rung: 3 of 8',
+        'Controlled exit: passed, noted 2 times',
+      ]),
+    );
     const decision = { stage: first!.next!.stage, decided: first!.next!.kind, reason: '' };
     must(keepReview(uid, first!.id, { note: 'quiet and steady', decision }));
     const other = second!.next!.kind === 'stay' ? ('re-check' as const) : ('stay' as const);
@@ -110,9 +131,9 @@ describe('afterwards', () => {
     ]);
     const { seen } = readReview(uid)!.people.find(({ id }) => String(id) === person)!;
     expect(seen).toEqual([
-      'Blocks kept in the kick: yes, 3 times',
+      'Blocks kept in the kick: passed, noted 3 times',
       '3 tries, 0 reached the wall',
-      'stopped, 2 times',
+      'stopped 2 times',
     ]);
   });
 
