@@ -152,7 +152,7 @@ test('people come in from a table with errors by line, and go back', async ({ pa
   ).toBeVisible();
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Take 1 in' }).click();
-  await expect(page.getByText('1 people are here')).toBeVisible();
+  await expect(page.getByText('One person is here')).toBeVisible();
   await page.getByRole('button', { name: 'Take it all back' }).click();
   await expect(page.getByText('1 taken back.')).toBeVisible();
   await page.goto('/people');

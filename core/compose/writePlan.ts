@@ -1,4 +1,5 @@
 /** A solved plan in full: places, ledgers, what became of the pins, and what there is to say. */
+import { counted } from '../units/words';
 import type { LadderId } from '../catalog/stage';
 import { rungOfOption } from './optionId';
 import { listDrills } from './drillChoice';
@@ -250,7 +251,7 @@ function describe(
     notes.push(
       budget.rounds === 0
         ? `${wishes.minutes} min hold arriving, drills, counterposes and rest, and no rounds: from ${budget.leastMinutes} min on there is room for two.`
-        : `${wishes.minutes} min hold ${budget.rounds} rounds after a warm-up, not ${wishes.rounds}.`,
+        : `${wishes.minutes} min hold ${counted(budget.rounds, 'round')} after a warm-up, not ${wishes.rounds}.`,
     );
   }
   const rest = timeline.find(({ kind }) => kind === 'rest')?.minutes ?? 0;

@@ -1,4 +1,5 @@
 /** A plan as a text that reads anywhere: running order, rounds, what to lay out. No health notes. */
+import { counted } from '../units/words';
 import { rowLabel } from '../pieces/rows';
 import type { DrillBook } from '../catalog/drills';
 import { listSittingOut, outAsWished, sayingOut } from '../compose/sittingOut';
@@ -39,7 +40,7 @@ export function writeMarkdown(plan: PlanFile, words: MarkdownWords): string {
   const name = (id: string) => plain(words.nameOf(id));
   const lines: string[] = [`# ${plain(heading)}`, ''];
   lines.push(
-    `${plan.wishes.minutes} minutes, ${plan.rounds.length} rounds. At most ${plan.gapPercent.toFixed(1)} % from the best there is.`,
+    `${plan.wishes.minutes} minutes, ${counted(plan.rounds.length, 'round')}. At most ${plan.gapPercent.toFixed(1)} % from the best there is.`,
     '',
     '## Running order',
     '',

@@ -1,4 +1,4 @@
-import { inSentence, keepTogether } from './words';
+import { counted, inSentence, keepTogether } from './words';
 
 it.each([
   ['Dolphin hold', 'dolphin hold'],
@@ -16,4 +16,9 @@ it.each([
   ['the whole round', 'the whole round'],
 ])('%j keeps its figures beside what they count', (dose, expected) => {
   expect(keepTogether(dose)).toBe(expected);
+});
+
+it('counts one thing as one', () => {
+  expect([0, 1, 2].map((count) => counted(count, 'row'))).toEqual(['0 rows', '1 row', '2 rows']);
+  expect([1, 2].map((count) => counted(count, 'try', 'tries'))).toEqual(['1 try', '2 tries']);
 });

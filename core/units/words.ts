@@ -11,6 +11,10 @@ export const firstUp = (words: string): string => words.charAt(0).toUpperCase() 
 export const joinWords = (words: readonly string[]): string =>
   words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
 
+/** `1 row`, `3 rows`; what has a plural of its own says it: `1 try`, `2 tries`. */
+export const counted = (count: number, one: string, many = `${one}s`): string =>
+  `${count} ${count === 1 ? one : many}`;
+
 /** A dose whose figures stay beside what they count, however narrow the line: `2 × 4` never breaks. */
 export const keepTogether = (dose: string): string =>
   dose

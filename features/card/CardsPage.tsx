@@ -1,5 +1,5 @@
 import { Group, Title } from '@mantine/core';
-import { joinWords } from '@/core/units/words';
+import { counted, joinWords } from '@/core/units/words';
 import { LinkButton } from '@/design/LinkButton';
 import { Page } from '@/design/Page';
 import { PrintButton } from '@/design/PrintButton';
@@ -19,7 +19,7 @@ export function CardsPage() {
         <Title order={1} size="1.6rem">
           {hasPlan
             ? `Cards of tonight's plan: ${cards.length}`
-            : `Cards for ${cards.length} people`}
+            : `Cards for ${counted(cards.length, 'person', 'people')}`}
         </Title>
         <PrintButton />
       </Group>

@@ -1,5 +1,6 @@
 'use client';
 
+import { counted } from '@/core/units/words';
 import { answered } from '@/design/answered';
 import { sayMoment } from '@/design/days';
 import { Button, Checkbox, Group, NumberInput, PasswordInput, TextInput } from '@mantine/core';
@@ -44,7 +45,7 @@ export function CopiesPanel({ view, nowMs }: CopiesPanelProps) {
     const outcome = await answered(dropCopiesAction());
     setBusy(false);
     setDropping(false);
-    if (outcome.ok) showSaved(`${outcome.value} copies dropped.`);
+    if (outcome.ok) showSaved(`Dropped: ${counted(outcome.value, 'copy', 'copies')}.`);
     else showProblems(outcome.problems);
     router.refresh();
   };

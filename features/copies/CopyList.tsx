@@ -1,5 +1,6 @@
 'use client';
 
+import { counted } from '@/core/units/words';
 import { answered } from '@/design/answered';
 import { sayMoment } from '@/design/days';
 import { Button, Group, PasswordInput } from '@mantine/core';
@@ -104,7 +105,7 @@ export function CopyList({ copies, look, restore, onRestored }: CopyListProps) {
               <span className={classes.quiet}>
                 {' '}
                 {sizeOf(copy.bytes)}
-                {copy.rows !== null && `, ${copy.rows} rows, checked`}
+                {copy.rows !== null && `, ${counted(copy.rows, 'row')}, checked`}
                 {copy.isSealed && ', sealed'}
               </span>
             </span>

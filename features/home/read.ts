@@ -1,4 +1,5 @@
 /** Home practice of one person, worked out at the moment it is asked for; page, text, calendar. */
+import { counted } from '@/core/units/words';
 import { createEvents, type EventAttributes } from 'ics';
 import { resolveBody } from '@/core/body/body';
 import { planHomePractice, type HomePractice } from '@/core/home/homePractice';
@@ -81,7 +82,7 @@ export function writeHomeText({ name, practice, next, units }: HomeView): string
   const lines = [`Practice for ${name.split(' ')[0]}`, ''];
   if (practice.instead !== null) lines.push(practice.instead, '');
   practice.items.forEach((item, index) => {
-    lines.push(`${index + 1}. ${item.label}: ${item.dose}, ${item.days} days a week`);
+    lines.push(`${index + 1}. ${item.label}: ${item.dose}, ${counted(item.days, 'day')} a week`);
     lines.push(`   ${item.how}`);
     if (item.firstSide) lines.push(`   Begin with the ${item.firstSide} side.`);
     if (item.wall) {

@@ -1,3 +1,4 @@
+import { counted } from '@/core/units/words';
 import { Title } from '@mantine/core';
 import { readCourseParam } from '@/server/courseParam';
 import { readLadders } from './read';
@@ -25,7 +26,7 @@ export async function LaddersPage({ searchParams }: LaddersPageProps) {
         </Title>
         <CoursePicker courses={view.courses} chosen={view.course?.id ?? null} />
         <p className={classes.sub}>
-          {view.count} people · profile {view.school.profile.label}, version{' '}
+          {counted(view.count, 'person', 'people')} · profile {view.school.profile.label}, version{' '}
           {view.school.profile.version}
         </p>
         <LinkButton href="/ladders/poster" variant="default" size="sm">

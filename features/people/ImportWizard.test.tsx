@@ -74,9 +74,9 @@ it('begins a new file without what was mended in the last one', async () => {
   const height = within(screen.getByRole('form')).getByLabelText('Height');
   await user.clear(height);
   await user.type(height, '171{Enter}');
-  await screen.findByText('1 of 1 rows would come in');
+  await screen.findByText('1 of 1 row would come in');
   await user.click(screen.getByRole('button', { name: 'Back' }));
   await user.click(screen.getByRole('button', { name: 'Back' }));
   await paste('Name,Height\nCleo,tall\n');
-  expect(await screen.findByText('0 of 1 rows would come in')).toBeInTheDocument();
+  expect(await screen.findByText('0 of 1 row would come in')).toBeInTheDocument();
 });

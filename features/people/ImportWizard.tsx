@@ -1,5 +1,6 @@
 'use client';
 
+import { counted } from '@/core/units/words';
 import { answered } from '@/design/answered';
 import {
   Button,
@@ -136,7 +137,10 @@ export function ImportWizard({ courses }: ImportWizardProps) {
       {step === 0 && <FileStep onText={read} />}
       {step === 1 && table && (
         <div className={classes.step}>
-          <p>{table.rows.length} rows. Say which column is what; the first rows stand beside it.</p>
+          <p>
+            {counted(table.rows.length, 'row')}. Say which column is what; the first rows stand
+            beside it.
+          </p>
           {table.warnings.map((warning) => (
             <p key={warning} className={classes.problem}>
               {warning}
@@ -188,7 +192,7 @@ export function ImportWizard({ courses }: ImportWizardProps) {
         <div className={classes.step}>
           <Group gap="lg">
             <strong role="status">
-              {good} of {readings.length} rows would come in
+              {good} of {counted(readings.length, 'row')} would come in
             </strong>
             <Checkbox
               label="leave out names that are here already"
@@ -232,8 +236,10 @@ export function ImportWizard({ courses }: ImportWizardProps) {
       {step === 3 && imported && (
         <div className={classes.step}>
           <p>
-            <strong>{imported.added} people are here</strong>
-            {imported.leftOut > 0 ? `; ${imported.leftOut} rows were left out.` : '.'}
+            <strong>
+              {imported.added === 1 ? 'One person is' : `${imported.added} people are`} here
+            </strong>
+            {imported.leftOut > 0 ? `; left out: ${counted(imported.leftOut, 'row')}.` : '.'}
           </p>
           <Group>
             <Button variant="default" loading={isBusy} onClick={undo}>

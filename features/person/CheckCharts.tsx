@@ -283,7 +283,9 @@ function Figures({ history }: { readonly history: CheckHistory }) {
             <td>{sayShortDay(point.date)}</td>
             <td>
               {history.valueKind === 'pass' ? (point.value >= 1 ? 'passed' : 'not') : point.value}
-              {history.unit && history.valueKind !== 'pass' ? ` ${history.unit}` : ''}
+              {history.unit && history.valueKind !== 'pass'
+                ? `${history.unit === '°' ? '' : ' '}${history.unit}`
+                : ''}
               {point.side ? `, ${point.side}` : ''}
             </td>
             <td>{[kindWords[point.kind], point.note].filter(Boolean).join('; ')}</td>

@@ -6,6 +6,7 @@ import { Button, FileButton, Popover, TextInput } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { copyProfileAction, importEntriesAction, importProfileAction } from './actions';
+import { counted } from '@/core/units/words';
 import { showProblem, showSaved } from '@/design/notices';
 import classes from './profiles.module.css';
 
@@ -75,7 +76,7 @@ export function ImportFile({ what }: { readonly what: 'profile' | 'entries' }) {
         return;
       }
       if (what === 'profile') router.push(`/profiles/${outcome.value}`);
-      else showSaved(`${outcome.value} entries are here.`);
+      else showSaved(`Here now: ${counted(Number(outcome.value), 'entry', 'entries')}.`);
     });
   };
   return (

@@ -1,3 +1,4 @@
+import { counted } from '@/core/units/words';
 import type { SeenInTries } from './seenInTries';
 import classes from './record.module.css';
 
@@ -40,7 +41,7 @@ export function TriesShown({ seen }: { readonly seen: SeenInTries }) {
           {supports
             .map(
               ({ support, tries: count, reached, soft, landings, timed, asSlow }) =>
-                `${supportWords[support]}: ${count} tries, ${share(reached, count)} reached the wall, ${share(soft, landings)} landed softly${timed === 0 ? '' : `, ${asSlow} of ${timed} timed came down as slowly as up`}`,
+                `${supportWords[support]}: ${counted(count, 'try', 'tries')}, ${share(reached, count)} reached the wall, ${share(soft, landings)} landed softly${timed === 0 ? '' : `, ${asSlow} of ${timed} timed came down as slowly as up`}`,
             )
             .join(' · ')}
         </p>

@@ -1,3 +1,4 @@
+import { counted } from '@/core/units/words';
 import { sayEvening } from '@/design/days';
 import { Title } from '@mantine/core';
 import { IconClipboardList, IconPlayerPlay, IconPrinter } from '@tabler/icons-react';
@@ -51,7 +52,8 @@ export function TonightPage() {
         </div>
         <p className={classes.facts}>
           {sayEvening(meeting.date)}, {meeting.startsAt} · week {meeting.week} · {meeting.minutes}{' '}
-          min · {meeting.room} · {people.length} people · {view.school.profile.label}
+          min · {meeting.room} · {counted(people.length, 'person', 'people')} ·{' '}
+          {view.school.profile.label}
         </p>
       </div>
       {!isKept && prepared.people.length > 0 && <KeepPlan {...toKeep(coming)} />}
