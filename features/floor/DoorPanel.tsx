@@ -3,6 +3,7 @@
 import { SegmentedControl } from '@mantine/core';
 import { awayFrom, feetDownNow, isUnderWay, lateNow, planOf } from '@/core/running/follow';
 import { doorKey } from '@/core/running/replay';
+import { hasDrills } from '@/features/evening/comingFor';
 import { NewAtDoor } from './later';
 import type { Other } from './NewAtDoor';
 import { keyOfLabel, questionFor } from './questions';
@@ -78,7 +79,7 @@ export function DoorPanel({ others, onStop }: DoorPanelProps) {
             />
             {(late.get(id) ?? 0) > 0 && (
               <span className={classes.quiet}>
-                without the drills, from round
+                {hasDrills(plan) && 'without the drills, '}from round
                 {comingOf(id) === 'late' && ahead.length > 1 ? '' : ` ${late.get(id)}`}
               </span>
             )}

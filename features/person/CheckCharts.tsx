@@ -19,7 +19,7 @@ import { readingIn } from '@/core/units/reading';
 import { dayNumber } from '@/core/units/day';
 import { useRouter } from 'next/navigation';
 import type { ChartPoint, CheckHistory } from './personHistory';
-import { listTicks, tickUnit } from './axis';
+import { behind, listTicks, tickUnit } from './axis';
 import { StatusMark, statusWords } from '@/design/marks/StatusMark';
 import { Said, useUnits } from '@/design/units';
 import { RecordButton } from '@/features/check/RecordButton';
@@ -283,9 +283,7 @@ function Figures({ history }: { readonly history: CheckHistory }) {
             <td>{sayShortDay(point.date)}</td>
             <td>
               {history.valueKind === 'pass' ? (point.value >= 1 ? 'passed' : 'not') : point.value}
-              {history.unit && history.valueKind !== 'pass'
-                ? `${history.unit === '°' ? '' : ' '}${history.unit}`
-                : ''}
+              {history.valueKind !== 'pass' && behind(history.unit)}
               {point.side ? `, ${point.side}` : ''}
             </td>
             <td>{[kindWords[point.kind], point.note].filter(Boolean).join('; ')}</td>

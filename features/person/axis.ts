@@ -15,6 +15,8 @@ export function listTicks(highest: number): readonly number[] {
   return Array.from({ length: count + 1 }, (_, index) => Number((index * step).toPrecision(12)));
 }
 
+/** A unit as it follows its number. */
+export const behind = (unit: string): string => (unit === '' || unit === '°' ? unit : ` ${unit}`);
+
 /** What of a unit stands beside each mark: signs do, words stand with the figures below. */
-export const tickUnit = (unit: string): string =>
-  unit === '°' ? unit : /^(s|cm|in)$/.test(unit) ? ` ${unit}` : '';
+export const tickUnit = (unit: string): string => (/^(°|s|cm|in)$/.test(unit) ? behind(unit) : '');

@@ -135,7 +135,7 @@ it('takes somebody out, lets them come later, and notes what is sore, each for t
   const sore = { person: '2', place: 'neck' };
   const { changes, user } = show({ wishes: { absent: ['3'], sore: [sore] } });
   await user.click(screen.getByRole('button', { name: 'Not coming' }));
-  await user.selectOptions(screen.getByLabelText('Comes for'), 'round 2');
+  await user.selectOptions(screen.getByLabelText('Comes'), 'from round 2');
   await user.selectOptions(screen.getByLabelText('Sore today'), 'wrist');
   await user.click(screen.getByLabelText(/^Feet stay down tonight/));
   await user.click(screen.getByLabelText(/^Let tries go on when tired/));
@@ -157,7 +157,7 @@ it('takes each of them back the same way', async () => {
       pins: [{ kind: 'tired', person: '1' }],
     },
   });
-  await user.selectOptions(screen.getByLabelText('Comes for'), 'the start');
+  await user.selectOptions(screen.getByLabelText('Comes'), 'for the start');
   await user.selectOptions(screen.getByLabelText('Sore today'), 'nothing');
   await user.click(screen.getByLabelText(/^Feet stay down tonight/));
   await user.click(screen.getByLabelText(/^Let tries go on when tired/));

@@ -19,6 +19,7 @@ import type { Planner } from './usePlanner';
 import classes from './plan.module.css';
 import { figureWords } from '@/features/evening/figureWords';
 import { Said } from '@/design/units';
+import { comingFor } from '@/features/evening/comingFor';
 
 type Pin = WishesFile['pins'][number];
 
@@ -187,15 +188,12 @@ export function WhyPanel(props: WhyPanelProps) {
           Not coming
         </Button>
         <NativeSelect
-          label="Comes for"
+          label="Comes"
           size="xs"
           value={String(late?.round ?? 0)}
           data={[
-            { value: '0', label: 'the start' },
-            ...plan.rounds.map(({ round: at }) => ({
-              value: String(at),
-              label: at === 1 ? 'round 1, not the drills' : `round ${at}`,
-            })),
+            { value: '0', label: 'for the start' },
+            ...comingFor(plan).map(({ round: at, words }) => ({ value: String(at), label: words })),
           ]}
           onChange={({ currentTarget: { value } }) => {
             const rest = wishes.late.filter((one) => one.person !== person);

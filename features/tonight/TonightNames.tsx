@@ -12,6 +12,7 @@ import { beginPlanner } from '@/features/plan/beginPlanner';
 import type { PlannerEngine } from '@/features/plan/plannerEngine';
 import { LazyMenu, type MenuEntry } from '@/design/LazyMenu';
 import { showProblem, showProblems } from '@/design/notices';
+import { comingFor, sayComing } from '@/features/evening/comingFor';
 import classes from './tonight.module.css';
 
 interface TonightNamesProps {
@@ -28,22 +29,10 @@ function markOf({ absent, late, sore, feetDown }: WishesFile, id: string): strin
   if (absent.includes(id)) return 'away';
   const from = late.find(({ person }) => person === id)?.round;
   const spared = sore.some(({ person }) => person === id) || feetDown.includes(id);
-  return [
-    from === undefined ? '' : from === 1 ? 'after the drills' : `from round ${from}`,
-    spared ? 'spared' : '',
-  ]
+  return [from === undefined ? '' : sayComing(from), spared ? 'spared' : '']
     .filter((words) => words !== '')
     .join(', ');
 }
-
-/** What somebody late can come for. */
-const comingFor = ({ rounds, timeline }: PlanFile) =>
-  rounds.flatMap(({ round }, index) => {
-    if (index > 0) return [{ round, words: `from round ${round}` }];
-    return timeline.some(({ kind }) => kind === 'drill')
-      ? [{ round, words: 'after the drills' }]
-      : [];
-  });
 
 const others = (ids: readonly string[], id: string) => ids.filter((one) => one !== id);
 
