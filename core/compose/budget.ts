@@ -50,14 +50,17 @@ export const parts = {
   release: { low: 2, high: 4, share: 0.05, from: 40 },
   /** Under this nobody is warm enough to try anything. */
   leastDrills: 8,
-  mostDrills: 45,
-  /** Without rounds the drills are the class. */
-  mostDrillsAlone: 120,
+  /** Longer only where nobody wants the minutes elsewhere. */
+  enoughDrills: 45,
+  mostDrills: 120,
   settle: 1,
   mostSettle: 4,
   /** More than two rounds are given up for a warm-up before two are. */
   leastRounds: 2,
 } as const;
+
+/** How much longer than planned a line may become where minutes are left over. */
+export const stretches = { drill: 1.5, round: 1.5, release: 2, counter: 1.5 } as const;
 
 export const clamp = (value: number, low: number, high: number) =>
   Math.min(high, Math.max(low, value));
@@ -74,6 +77,28 @@ const roundsTake = (rounds: number, { roundMinutes, resetMinutes }: BudgetInput)
 /** As long as the holds of each family ask for. */
 export const counterMinutes = (families: readonly LadderId[]): number =>
   families.reduce((sum, family) => sum + ladderTable[family].counter.minutes, 0);
+
+/** Without rounds the drills are the class; with them they leave what is wanted elsewhere. */
+function mostDrills(
+  left: number,
+  rounds: number,
+  { spare = 'drills', roundMinutes }: BudgetInput,
+): number {
+  const { enoughDrills: enough, mostDrills: most } = parts;
+  if (rounds === 0) return most;
+  switch (spare) {
+    case 'drills':
+      return most;
+    case 'rounds': {
+      const longer = (stretches.round - 1) * roundMinutes * rounds;
+      return clamp(half(left - longer), enough, most);
+    }
+    case 'rest':
+      return enough;
+    default:
+      return spare satisfies never;
+  }
+}
 
 /** Shares out the minutes: rests and counterposes are never cut; rounds, checks and drills are. */
 export function shareOut(input: BudgetInput): Budget {
@@ -95,9 +120,12 @@ export function shareOut(input: BudgetInput): Budget {
   left -= roundsTake(rounds, input);
   const wanted = shareOf(minutes, input.isLooking ? parts.looking : parts.checks);
   const checks = left - parts.leastDrills >= wanted ? wanted : 0;
-  const most = rounds === 0 ? parts.mostDrillsAlone : parts.mostDrills;
   // Never rounded up: the lines add up to the class.
-  const drills = clamp(Math.floor(2 * (left - checks)) / 2, 0, most);
+  const drills = clamp(
+    Math.floor(2 * (left - checks)) / 2,
+    0,
+    mostDrills(left - checks, rounds, input),
+  );
   return {
     arrive,
     rest: resting,

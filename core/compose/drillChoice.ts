@@ -22,6 +22,7 @@ import {
   secondShare,
   valueOf,
 } from './drillWorth';
+import { stretches } from './budget';
 import { drillSeconds } from './pace';
 import { countRows, rowsTaken } from '../pieces/rows';
 import { usualSolve, withSolver } from './solve';
@@ -124,6 +125,12 @@ function solve(
   rows.push(
     `minutes: ${plus(drills.map(({ minutes }, index) => `+ ${minutes} ${y(index)}`))} <= ${task.minutes}`,
   );
+  if (task.isToFill === true) {
+    objective.push(term(-count * perStudent.empty, 'empty'));
+    rows.push(
+      `empty: empty ${drills.map(({ minutes }, index) => term(stretches.drill * minutes, y(index))).join('\n  ')} >= ${task.minutes}`,
+    );
+  }
   for (const { key, weight, serving } of cover) {
     if (serving.length === 0) continue;
     objective.push(`+ ${weight} a${key}`, `+ ${weight * secondShare} b${key}`);

@@ -18,6 +18,8 @@ export interface DrillTask {
   readonly people: readonly DrillPerson[];
   readonly pieces: readonly PieceCount[];
   readonly minutes: number;
+  /** Minutes that no drill fills are missed; absent: they are wanted elsewhere. */
+  readonly isToFill?: boolean;
   /** Regions that tries will load, and those that anything in the rounds loads. */
   readonly mainRegions: readonly Region[];
   readonly usedRegions: readonly Region[];

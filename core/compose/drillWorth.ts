@@ -6,6 +6,7 @@ import type { LadderId } from '../catalog/stage';
 import { isOnTheme } from '../catalog/themes';
 import type { DrillTask, PlannedDrill } from './drillTask';
 import { rowsTaken } from '../pieces/rows';
+import { stretches } from './budget';
 import { composeWeights } from './worth';
 
 /** The second for the same check counts this share of the first. */
@@ -14,6 +15,8 @@ export const secondShare = 0.3;
 export const perStudent = {
   /** Filling the minutes counts a little by itself. */
   minute: 0.004,
+  /** A minute that would be left over, however long the drills are made. */
+  empty: 0.012,
   /** A part of what belongs before a family. */
   preparation: 0.05,
   theme: 0.08,
@@ -59,6 +62,7 @@ export function extraWorth(
       (perStudent.preparation * prepared +
         perStudent.theme * themed +
         perStudent.minute * minutesOf(own) -
+        perStudent.empty * emptyMinutes(task, own) -
         rushed(task) *
           (perStudent.drill * own.length +
             perStudent.position * positions +
@@ -66,6 +70,10 @@ export function extraWorth(
     perStudent.sitsOut * away
   );
 }
+
+/** What even stretched drills leave of the minutes. */
+const emptyMinutes = (task: DrillTask, own: readonly PlannedDrill[]): number =>
+  task.isToFill === true ? Math.max(0, task.minutes - stretches.drill * minutesOf(own)) : 0;
 
 /** Where the drills are the class there is time for more of them. */
 export const rushed = ({ families }: Pick<DrillTask, 'families'>) =>

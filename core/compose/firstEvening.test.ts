@@ -71,6 +71,8 @@ describe('a first evening', () => {
     [24, ['handstand'], { pieces: [] }],
     [6, ['shoulder-stand'], { pieces: [], profile: 'strength-led' }],
     [10, ['headstand'], { pieces: [], profile: 'play-led', minutes: 60 }],
+    // Two hours are filled as well, whatever the school and the cupboard.
+    [14, ['arm-balance'], { pieces: [], profile: 'strength-led', minutes: 120 }],
   ];
 
   it.each(classes)(

@@ -195,6 +195,7 @@ function planDrills(
     families: budget.rounds === 0 ? [] : prepared.families,
     ...(wishes.theme === undefined ? {} : { theme: wishes.theme }),
     circles: countHopCircles(prepared, people),
+    isToFill: wishes.spare !== 'rest',
     pins,
   };
   if (wishes.order !== undefined) {

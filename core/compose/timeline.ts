@@ -4,7 +4,7 @@ import { ladderTable, type LadderId } from '../catalog/stage';
 import type { RegionLoads } from '../catalog/regions';
 import { freshState, rest, type Capacities, type FatigueState } from '../fatigue/reserve';
 import { passCheck, passDrill } from './pace';
-import { clamp, parts, spareOrders, type Budget, type BudgetInput } from './budget';
+import { clamp, parts, spareOrders, stretches, type Budget, type BudgetInput } from './budget';
 import { warmUntil, type DrillStep } from './drillOrder';
 
 export const itemKinds = [
@@ -136,7 +136,10 @@ export function layOutTime(input: TimelineInput): TimelineItem[] {
   fitDrills(items, most - minutesOf(closing));
   spread(items, input.minutes - budget.rest - minutesOf(closing), input, stretches);
   // Longer still only where the cool-down and the longest rest do not take what is left.
+  const atLongest = input.minutes - parts.rest.high - minutesOf(stretched(closing, longest));
   spread(items, input.minutes - parts.rest.high - minutesOf(stretched(closing)), input, longest);
+  // Before a longer rest than anybody asked for, whatever may grow does.
+  if (input.spare !== 'rest') spread(items, atLongest, { ...input, spare: 'rounds' }, longest);
   return timed(close(items, families, input));
 }
 
@@ -193,8 +196,7 @@ function close(
   ];
 }
 
-/** How much longer than planned a line may become where minutes are left over. */
-const stretches = { drill: 1.5, round: 1.5, release: 2, counter: 1.5 } as const;
+/** Longer still, before a rest that nobody asked for. */
 const longest = { drill: 2.5, round: 1.5, release: 2.5, counter: 1.5 } as const;
 const halfMinute = 0.5;
 
