@@ -103,8 +103,13 @@ function mostDrills(
 /** Shares out the minutes: rests and counterposes are never cut; rounds, checks and drills are. */
 export function shareOut(input: BudgetInput): Budget {
   const { minutes, families } = input;
-  const arrive = shareOf(minutes, parts.arrive);
-  const resting = shareOf(minutes, parts.rest);
+  const { arrive: first, rest: last } = parts;
+  // A few minutes are shared by the two that every class has.
+  const arrive = Math.min(
+    shareOf(minutes, first),
+    half((minutes * first.low) / (first.low + last.low)),
+  );
+  const resting = Math.min(shareOf(minutes, last), minutes - arrive);
   const counter = counterMinutes(families);
   const release = minutes < parts.release.from ? 0 : shareOf(minutes, parts.release);
   const fixed = arrive + resting + release;
