@@ -50,6 +50,8 @@ export const parts = {
   release: { low: 2, high: 4, share: 0.05, from: 40 },
   /** Under this nobody is warm enough to try anything. */
   leastDrills: 8,
+  /** No line is made shorter to make room for others. */
+  leastDrill: 1,
   /** Longer only where nobody wants the minutes elsewhere. */
   enoughDrills: 45,
   mostDrills: 120,

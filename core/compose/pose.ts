@@ -9,7 +9,7 @@ import { placeCircles } from '../room/pack';
 import type { Floor, Room, Span } from '../room/room';
 import { spaceRules } from '../room/space';
 import { chooseDrills, listDrills, type DrillChoice } from './drillChoice';
-import type { DrillTask } from './drillTask';
+import type { DrillTask, PlannedDrill } from './drillTask';
 import { orderDrills, pauseMinutes, withPauses, type DrillStep } from './drillOrder';
 import { keepingFeetDown, withoutSore } from './leftOver';
 import type { PlannedOption } from './option';
@@ -21,7 +21,14 @@ import type { Before, ComposePerson, PersonPin, RoundsProblem } from './problem'
 import { countRows } from '../pieces/rows';
 import { missesDrills, placeOnLadder } from './onLadder';
 import { listSittingOut } from './sittingOut';
-import { settleSteps, shareOut, spareChoices, type Budget, type SpareChoice } from './budget';
+import {
+  parts,
+  settleSteps,
+  shareOut,
+  spareChoices,
+  type Budget,
+  type SpareChoice,
+} from './budget';
 import { layOutTime, stateAtRounds, type TimelineItem } from './timeline';
 
 /** What stood before, by student; for changing as little as can be. */
@@ -206,7 +213,8 @@ function planDrills(
       const waves = known.find((one) => one.drill === drill)?.waves ?? (1 as const);
       return spec === undefined ? [] : [{ drill, spec, minutes, waves }];
     });
-    return { choice: { drills, value: 0, bound: 0, cold: [] }, steps: withPauses(drills) };
+    const kept = fitOrder(drills, budget.drills);
+    return { choice: { drills: kept, value: 0, bound: 0, cold: [] }, steps: withPauses(kept) };
   }
   const planned = fitDrills(highs, task, budget.drills);
   if (highs === null) return planned;
@@ -218,6 +226,19 @@ function planDrills(
         choice: { ...quick.choice, bound: Math.max(quick.choice.value, planned.choice.bound) },
       }
     : planned;
+}
+
+/** Of an order of the teacher's own, what fits however short its drills become; the rest is said. */
+function fitOrder(drills: readonly PlannedDrill[], most: number): readonly PlannedDrill[] {
+  const least = (kept: readonly PlannedDrill[]) =>
+    withPauses(kept).reduce(
+      (sum, step) =>
+        sum + (step.kind === 'pause' ? step.minutes : Math.min(parts.leastDrill, step.minutes)),
+      0,
+    );
+  let count = drills.length;
+  while (count > 0 && least(drills.slice(0, count)) > most + 1e-9) count -= 1;
+  return drills.slice(0, count);
 }
 
 /** Drills and the rests they ask for, inside so many minutes. */

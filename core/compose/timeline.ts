@@ -58,7 +58,9 @@ const minutesOf = (items: readonly Pick<TimelineItem, 'minutes'>[]) =>
 /** A longer way to the places is taken from the longest drills, half a minute at a time. */
 function fitDrills(items: { kind: ItemKind; minutes: number }[], most: number): void {
   while (minutesOf(items) > most + 1e-9) {
-    const drills = items.filter(({ kind, minutes }) => kind === 'drill' && minutes > 1);
+    const drills = items.filter(
+      ({ kind, minutes }) => kind === 'drill' && minutes > parts.leastDrill,
+    );
     if (drills.length === 0) return;
     const longest = drills.reduce((a, b) => (b.minutes > a.minutes ? b : a));
     longest.minutes -= 0.5;

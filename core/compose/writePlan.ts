@@ -239,6 +239,31 @@ function whyNot(problem: RoundsProblem, at: number): string {
 const isTurned = ({ place, option }: PlannedPerson): boolean =>
   place.kind === 'aside' && option !== null && option.isRest !== true;
 
+/** What had to be taken from an order of the teacher's own. */
+function sayOrder(
+  { order = [], minutes }: Wishes,
+  timeline: readonly TimelineItem[],
+  drills: Posed['drills']['drills'],
+): string[] {
+  const laid = timeline.filter(({ kind }) => kind === 'drill');
+  const fits = (drill: string) => drills.some((one) => one.drill === drill);
+  const left = order.filter(({ drill }) => !fits(drill)).length;
+  const wished = order.reduce((sum, one) => sum + (fits(one.drill) ? one.minutes : 0), 0);
+  const short = wished - laid.reduce((sum, item) => sum + item.minutes, 0);
+  return [
+    ...(left === 0
+      ? []
+      : [
+          `${minutes} min do not hold your order: its last ${left === 1 ? 'drill is' : `${left} drills are`} left out.`,
+        ]),
+    ...(order.length === 0 || short < 0.25
+      ? []
+      : [
+          `Your drills are ${Math.round(2 * short) / 2} min longer than there is time for: the longest were made shorter.`,
+        ]),
+  ];
+}
+
 function describe(
   { budget, drills, people, problem }: Posed,
   assignment: readonly Pattern[],
@@ -260,6 +285,7 @@ function describe(
       `${Math.round(rest - parts.rest.high)} min are more than drills and rounds fill: add a round, or make the class shorter.`,
     );
   }
+  notes.push(...sayOrder(wishes, timeline, drills.drills));
   if (people.length === 0) notes.push('Nobody comes: there is nothing to plan.');
   if (problem.walls.length === 0 && people.length > 0) {
     notes.push('No wall of this room can be used: everybody works on the floor.');

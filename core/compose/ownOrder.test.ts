@@ -1,0 +1,65 @@
+/** An order of the teacher's own: what does not fit is said, and the minutes add up all the same. */
+import { keysOf } from '../units/keyed';
+import { drillTable } from '../catalog/drills';
+import { inventClass, usualWishes } from '../testing/inventClass';
+import { composeClass } from './composeClass';
+import { prepareClass } from './prepared';
+import { usualSolve } from './solve';
+
+const chosen = keysOf(drillTable).filter((drill) => drillTable[drill].purpose !== 'releases');
+
+function evening(minutes: number, count: number, each: number) {
+  const { input } = inventClass(4, 3);
+  const order = chosen.slice(0, count).map((drill) => ({ drill, minutes: each }));
+  const wishes = { ...usualWishes, minutes, order };
+  const { timeline, notes } = composeClass(
+    null,
+    prepareClass({ ...input, minutes }),
+    wishes,
+    usualSolve,
+  );
+  const drills = timeline.filter(({ kind }) => kind === 'drill');
+  return {
+    sum: timeline.reduce((total, item) => total + item.minutes, 0),
+    drills: drills.map(({ drill }) => drill),
+    lengths: drills.map((item) => item.minutes),
+    notes: notes.filter((note) => /your (order|drills)/i.test(note)),
+    order: order.map(({ drill }) => drill),
+  };
+}
+
+it('stays as it is where there is time for it', () => {
+  const { sum, drills, lengths, notes, order } = evening(75, 4, 4);
+  expect(sum).toBeCloseTo(75, 9);
+  expect(drills).toEqual(order);
+  expect(lengths).toEqual([4, 4, 4, 4]);
+  expect(notes).toEqual([]);
+});
+
+it('says by how much it was made shorter', () => {
+  const { sum, drills, lengths, notes, order } = evening(60, 6, 10);
+  expect(sum).toBeCloseTo(60, 9);
+  expect(drills).toEqual(order);
+  const short = 60 - lengths.reduce((total, one) => total + one, 0);
+  expect(short).toBeGreaterThan(20);
+  expect(notes).toEqual([
+    `Your drills are ${short} min longer than there is time for: the longest were made shorter.`,
+  ]);
+});
+
+it.each([
+  [20, 20],
+  [45, 24],
+  [30, 18],
+])('leaves out the last of it where %i min cannot hold %i, and says so', (minutes, count) => {
+  const { sum, drills, lengths, notes, order } = evening(minutes, count, 1);
+  expect(sum).toBeCloseTo(minutes, 9);
+  expect(drills.length).toBeGreaterThan(0);
+  expect(drills).toEqual(order.slice(0, drills.length));
+  expect(Math.min(...lengths)).toBe(1);
+  const left = order.length - drills.length;
+  expect(left).toBeGreaterThan(1);
+  expect(notes).toEqual([
+    `${minutes} min do not hold your order: its last ${left} drills are left out.`,
+  ]);
+});
