@@ -170,6 +170,26 @@ describe('a first evening', () => {
     expect(shut.timeline.filter(({ kind }) => kind === 'counter')).toEqual([]);
   });
 
+  it('names a pause after no shape where nobody takes it in that one', () => {
+    const pauses = (person: object) =>
+      evening(
+        4,
+        { families: ['forearm-stand'], minutes: 90, pieces: [] },
+        person,
+      ).written.timeline.filter(({ kind }) => kind === 'pause');
+    const usual = pauses({ screenedOn: '2026-11-01' });
+    expect(usual.length).toBeGreaterThan(0);
+    for (const { label, sitOut } of usual) {
+      expect([label, sitOut]).toEqual(['Child’s pose', undefined]);
+    }
+    const closed = pauses({ cautions: ['eye'] });
+    expect(closed.length).toBeGreaterThan(0);
+    for (const { label, sitOut = [] } of closed) {
+      expect([label, sitOut.length]).toEqual(['Short rest', 4]);
+      expect(sitOut.map(({ instead }) => instead)).not.toContain('Child’s pose');
+    }
+  });
+
   it('fetches nothing that the cupboard does not hold', () => {
     for (const family of ladderIds) {
       const { written } = evening(8, { families: [family], pieces: [] });

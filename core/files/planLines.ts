@@ -39,7 +39,8 @@ export function writeLines(
     return {
       id,
       kind,
-      label,
+      // Where nobody takes the pause in its own shape it is named after nobody's.
+      label: kind === 'pause' && isByNobody(out, here) ? 'Short rest' : label,
       startsAt,
       minutes,
       ...(drill === undefined ? {} : { drill }),
@@ -55,6 +56,9 @@ export function writeLines(
     };
   });
 }
+
+const isByNobody = (out: readonly unknown[], here: readonly unknown[]): boolean =>
+  here.length > 0 && out.length === here.length;
 
 /** Whose last hold of a family has a counterpose of its own: the body answers what it held last. */
 function ownAfter(family: LadderId, rounds: ClassPlan['rounds']): NonNullable<Line['own']> {
