@@ -3,7 +3,7 @@ import { toPlanFile, type PlanFile } from '../files/planFile';
 import { checkPlan } from '../testing/checkPlan';
 import { inventClass } from '../testing/inventClass';
 import { composeClass } from './composeClass';
-import { prepareClass } from './prepared';
+import { prepareClass, type Wishes } from './prepared';
 import { usualSolve } from './solve';
 
 let highs: Highs;
@@ -12,8 +12,9 @@ beforeAll(async () => {
 });
 
 /** A made-up class composed, as a file, with what the independent checker needs. */
-function compose(seed: number, isProved: boolean) {
-  const { input, wishes } = inventClass(seed);
+function compose(seed: number, isProved: boolean, change: Partial<Wishes> = {}) {
+  const { input, wishes: usual } = inventClass(seed);
+  const wishes = { ...usual, ...change };
   const prepared = prepareClass(input);
   const plan = composeClass(isProved ? highs : null, prepared, wishes, { ...usualSolve, seed });
   const file = toPlanFile(plan, prepared, wishes, { binding: [], relief: null });
@@ -41,6 +42,30 @@ describe('whole classes', () => {
       expect([seed, verify(proved)]).toEqual([seed, []]);
       expect(proved.plan.bound).toBeGreaterThanOrEqual(proved.plan.objective - 1e-9);
     }
+  });
+
+  it('try nothing cold where half of them come when the drills are over', () => {
+    let held = 0;
+    let tried = 0;
+    for (let seed = 1; seed <= 60; seed += 1) {
+      const { people } = inventClass(seed).input;
+      const late = people.flatMap(({ id }, at) =>
+        at % 2 === 0 ? [{ person: id, round: 1 + (seed % 2) }] : [],
+      );
+      const made = compose(seed, false, { late });
+      expect([seed, verify(made)]).toEqual([seed, []]);
+      for (const { id } of people.filter((_, at) => at % 2 === 0)) {
+        const [first, ...rest] = made.plan.rounds.flatMap(
+          ({ people: placed }) => placed.find((one) => one.id === id)?.option ?? [],
+        );
+        // What they hold first warms them for what they try.
+        expect([seed, id, first?.isAttempt]).toEqual([seed, id, undefined]);
+        if (first !== undefined) held += 1;
+        if (rest.some(({ isAttempt }) => isAttempt)) tried += 1;
+      }
+    }
+    expect(held).toBeGreaterThan(100);
+    expect(tried).toBeGreaterThan(0);
   });
 
   it('come out the same for the same seed', () => {

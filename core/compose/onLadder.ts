@@ -9,11 +9,11 @@ import { composeWeights, kindOf } from './worth';
 /** Comes when the drills are over, or joined a class that had its plan: nothing was done before. */
 export const missesDrills = (
   id: string,
-  { late }: Pick<Wishes, 'late'>,
+  { late, inTime = [] }: Pick<Wishes, 'late' | 'inTime'>,
   before: Readonly<Record<string, unknown>>,
 ): boolean =>
   late.some(({ person }) => person === id) ||
-  (Object.keys(before).length > 0 && before[id] === undefined);
+  (Object.keys(before).length > 0 && before[id] === undefined && !inTime.includes(id));
 
 /**
  * Where the options of somebody stand this evening: what lies below each of them, and what has been

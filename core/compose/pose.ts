@@ -4,7 +4,7 @@ import type { Highs } from 'highs';
 import { closedRegions, regions, type BodyRegion, type Region } from '../catalog/regions';
 import type { DrillKey, DrillSpec } from '../catalog/drills';
 import { drillLiftsFeet, regionsOf } from '../ladder/asked';
-import { mainRegions, type FatigueState } from '../fatigue/reserve';
+import { freshState, mainRegions, type FatigueState } from '../fatigue/reserve';
 import { placeCircles } from '../room/pack';
 import type { Floor, Room, Span } from '../room/room';
 import { spaceRules } from '../room/space';
@@ -305,7 +305,13 @@ export function poseClass(
   const isOverruled = (id: string) =>
     wishes.pins.some((pin) => pin.kind === 'tired' && pin.person === id);
   const readyAt = (timeline: readonly TimelineItem[]) => {
-    const starts = new Map(people.map((person) => [person.id, stateAtRounds(timeline, person)]));
+    // Who was not there for the drills is rested, and cold.
+    const starts = new Map(
+      people.map((person) => [
+        person.id,
+        missesDrills(person.id, wishes, before) ? freshState : stateAtRounds(timeline, person),
+      ]),
+    );
     const round = timeline.find(({ kind }) => kind === 'round')?.minutes ?? wishes.roundMinutes;
     const roundSeconds = 60 * (round + wishes.resetMinutes);
     const fit = people.filter(({ id, options, capacities }) =>

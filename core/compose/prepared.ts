@@ -89,6 +89,8 @@ export interface Wishes {
   readonly done: number;
   /** The drills of a class that runs, as it was begun; absent: those that are chosen now. */
   readonly begun?: readonly DrillKey[];
+  /** Expected late or not at all, and there from the start; absent: nobody. */
+  readonly inTime?: readonly string[];
 }
 
 export interface PreparedPerson {

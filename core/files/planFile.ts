@@ -246,7 +246,7 @@ export function toPlanFile(
   };
   const lines = writeLines(plan.timeline, prepared, wishes, plan.rounds);
   // What was begun is the class's own, and stands in its order.
-  const { begun: _, ...wished } = wishes;
+  const { begun: _, inTime: __, ...wished } = wishes;
   const { objective, bound, gapPercent, stoppedBy, parts, leastShare } = plan;
   return {
     format: 'levitar-plan',

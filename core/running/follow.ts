@@ -123,7 +123,8 @@ export function wishesNow(
   const drills = begun.timeline.flatMap(({ kind, drill }) =>
     kind === 'drill' && drill !== undefined ? [drill] : [],
   );
-  return { ...exact(rest), ...exact(next), done, begun: drills };
+  const inTime = [...lateNow(state, begun)].flatMap(([id, round]) => (round === 0 ? [id] : []));
+  return { ...exact(rest), ...exact(next), done, begun: drills, inTime };
 }
 
 /**

@@ -127,8 +127,10 @@ function findTired(
   const wrong: string[] = [];
   let hasTried = false;
   let isSpread = false;
+  // Whoever comes for the rounds was not there for the drills.
+  const isLate = plan.wishes.late.some(({ person }) => person === id);
   for (const item of plan.timeline) {
-    if (item.kind === 'drill' && !closed.has(item.drill!)) {
+    if (item.kind === 'drill' && !isLate && !closed.has(item.drill!)) {
       for (const region of Object.keys(opened.school.catalog.drills[item.drill!]!.loads)) {
         worked[region] = (worked[region] ?? 0) + item.minutes * 60;
       }

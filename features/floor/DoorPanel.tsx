@@ -33,7 +33,9 @@ export function DoorPanel({ others, onStop }: DoorPanelProps) {
     return from > next || (from === next && !state.present.has(id)) ? 'late' : 'here';
   };
   const sayLate = (id: string, round: number) => {
-    if (round !== (late.get(id) ?? 0)) void say({ kind: 'late', person: id, round });
+    // Of somebody who was not expected it is told as well that they are there from the start.
+    if (round !== (late.get(id) ?? 0) || away.has(id))
+      void say({ kind: 'late', person: id, round });
   };
   const mark = (id: string, coming: Coming) => {
     switch (coming) {
