@@ -25,10 +25,14 @@ const toPoint = (minute: number, state: FatigueState): CurvePoint => ({
   >,
 });
 
+/** Asked for a hold tonight: who has said that something is sore may not be, though prepared for it. */
+const isChecked = ({ checks }: PlanFile, { id, checkLoads }: PreparedPerson): boolean =>
+  checkLoads.length > 0 && checks.some(({ people }) => people.some((one) => one.id === id));
+
 /**
  * Reserves at the end of each item, and in between where somebody rests, from the plan file.
  *
- * @param person as prepared; what a sore place closes is not known here
+ * @param person as prepared; what they sit out tonight stands in the plan
  * @param drills of the class, as prepared
  */
 export function traceReserves(
@@ -39,6 +43,7 @@ export function traceReserves(
   let state = freshState;
   const points = [toPoint(0, state)];
   let hasTried = false;
+  const comesLate = plan.wishes.late.some((one) => one.person === person.id);
   const rounds = numberRounds(plan.timeline);
   for (const [at, item] of plan.timeline.entries()) {
     const { startsAt, minutes } = item;
@@ -55,7 +60,9 @@ export function traceReserves(
     const known = { kind: item.kind as TimelineItem['kind'], minutes };
     const { drill } = item;
     const spec = drill === undefined ? undefined : drills[drill];
-    const isWork = spec !== undefined || (item.kind === 'checks' && person.checkLoads.length > 0);
+    const isThere = !comesLate && item.sitOut?.some(({ id }) => id === person.id) !== true;
+    const isWork =
+      isThere && (spec !== undefined || (item.kind === 'checks' && isChecked(plan, person)));
     if (isWork) {
       state = passItem(
         state,

@@ -8,6 +8,7 @@ import { freshState, mainRegions, type FatigueState } from '../fatigue/reserve';
 import { placeCircles } from '../room/pack';
 import type { Floor, Room, Span } from '../room/room';
 import { spaceRules } from '../room/space';
+import { checksTonight } from './checksTonight';
 import { chooseDrills, listDrills, type DrillChoice } from './drillChoice';
 import type { DrillTask, PlannedDrill } from './drillTask';
 import { orderDrills, pauseMinutes, withPauses, type DrillStep } from './drillOrder';
@@ -274,7 +275,8 @@ export function poseClass(
   const budgetInput = { ...wishes, families: prepared.families, isLooking };
   const shared = shareOut(budgetInput);
   // Minutes that no check is worth go to the drills.
-  const checkMinutes = Math.min(prepared.checkMinutes, shared.checks);
+  const hasChecks = wishes.begun !== undefined || checksTonight(prepared, wishes).length > 0;
+  const checkMinutes = hasChecks ? Math.min(prepared.checkMinutes, shared.checks) : 0;
   // Where everybody would sit the cool-down out, its minutes go elsewhere.
   const mayCool =
     coming.length === 0 ||

@@ -7,12 +7,13 @@ import type { CheckKey } from '../catalog/checks';
 import { resolveBody, type BodyInput } from '../body/body';
 import type { DrillBook, DrillKey } from '../catalog/drills';
 import type { PieceCount } from '../catalog/pieces';
-import type { PainPlace, RegionLoads } from '../catalog/regions';
-import { getStageIn, type School } from '../catalog/school';
+import type { BodyRegion, PainPlace, RegionLoads } from '../catalog/regions';
+import { getCheckIn, getStageIn, type School } from '../catalog/school';
 import type { LadderId, StageKey } from '../catalog/stage';
 import type { ThemeId } from '../catalog/themes';
 import type { Capacities } from '../fatigue/reserve';
 import type { OpenedCase } from '../ladder/case';
+import { basesUp, regionsOfCheck } from '../ladder/checkShape';
 import { isOpenOnceAsked, isOpenUnasked, thingOfCounter, type Pass } from '../ladder/gatekeeper';
 import { listCares, listRefused, type CareLine } from '../ladder/ledger';
 import type { Refusal } from '../ladder/refusal';
@@ -122,6 +123,10 @@ export interface PreparedPerson {
 
 export interface PreparedSlot extends Omit<CheckSlot, 'people'> {
   readonly people: readonly { readonly id: string; readonly why: string }[];
+  /** Regions that its shape loads or strains; absent in classes begun before it was said. */
+  readonly regions?: readonly BodyRegion[];
+  /** A foot leaves the floor. */
+  readonly feetUp?: true;
 }
 
 export interface PreparedClass {
@@ -192,6 +197,23 @@ function findBrought({ id, body, kept = [], opened }: ClassPerson, evening: Even
   };
 }
 
+function toPreparedSlot(
+  { people: own, ...slot }: CheckSlot,
+  people: readonly ClassPerson[],
+  school: School,
+): PreparedSlot {
+  const { spec } = getCheckIn(school, slot.check);
+  const up = basesUp(school, spec);
+  return {
+    ...slot,
+    people: own.map(({ id, why }) => ({ id: people[id]!.id, why })),
+    regions: regionsOfCheck(school, spec),
+    ...(up.includes(null) || (slot.base !== undefined && up.includes(slot.base))
+      ? { feetUp: true as const }
+      : {}),
+  };
+}
+
 /**
  * Judges everybody and counts everything: the slow half, done where the records are. Whoever was
  * judged for the same evening before is not judged again.
@@ -230,10 +252,7 @@ export function prepareClass(input: ClassInput): PreparedClass {
     families,
     drills: school.catalog.drills,
     below: listBelow(school, families),
-    checks: slots.map(({ people: own, ...slot }) => ({
-      ...slot,
-      people: own.map(({ id, why }) => ({ id: people[id]!.id, why })),
-    })),
+    checks: slots.map((slot) => toPreparedSlot(slot, people, school)),
     checkMinutes: Math.ceil(minutesUsed * 2) / 2,
     ...(isLooking ? { isLooking } : {}),
     people: prepared,

@@ -1,5 +1,14 @@
 import { drillTable, type DrillKey } from '../catalog/drills';
-import { doneByAll, insteadOf, listSittingOut, outAsWished, sayingOut } from './sittingOut';
+import type { PainPlace } from '../catalog/regions';
+import type { LadderId } from '../catalog/stage';
+import {
+  doneByAll,
+  insteadOf,
+  listSittingOut,
+  outAsWished,
+  sayingOut,
+  thereFor,
+} from './sittingOut';
 
 const person = (id: string, closedDrills: DrillKey[], instead?: string) => ({
   id,
@@ -41,6 +50,32 @@ describe('who sits out', () => {
     ]);
     const sore = outAsWished(line, { sore: [{ person: '3', place: 'back' }] }, drillTable);
     expect(sore('3')).toBe(true);
+  });
+
+  it('is whoever is sore where a counterpose loads or strains them', () => {
+    const after = (family: LadderId, place: PainPlace) =>
+      outAsWished(
+        { kind: 'counter', family },
+        { sore: [{ person: '3', place }], feetDown: ['3'] },
+        drillTable,
+      )('3');
+    expect(after('shoulder-stand', 'back')).toBe(true);
+    expect(after('shoulder-stand', 'neck')).toBe(true);
+    expect(after('arm-balance', 'wrist')).toBe(true);
+    expect(after('forearm-stand', 'shoulder')).toBe(true);
+    // A child's pose loads none of it, and keeps the feet on the floor.
+    expect(after('headstand', 'wrist')).toBe(false);
+    expect(outAsWished({ kind: 'rest' }, { sore: [] }, drillTable)('3')).toBe(false);
+  });
+
+  it('leaves out who is away, and before the rounds who comes for them', () => {
+    const said = { absent: ['1'], late: [{ person: '2', round: 2 }] };
+    const there = (kind: 'drill' | 'checks' | 'round' | 'counter') =>
+      thereFor({ kind }, people, said).map(({ id }) => id);
+    expect(there('drill')).toEqual(['3', '4']);
+    expect(there('checks')).toEqual(['3', '4']);
+    expect(there('round')).toEqual(['2', '3', '4']);
+    expect(there('counter')).toEqual(['2', '3', '4']);
   });
 
   it('is who has said something tonight as well, with the quietest there is', () => {

@@ -7,6 +7,7 @@ import { drillPositions } from '../catalog/drills';
 import { ladderIds } from '../catalog/stage';
 import { themeIds } from '../catalog/themes';
 import { spareChoices } from '../compose/budget';
+import { checksTonight } from '../compose/checksTonight';
 import { bindingWords, moreWords, type Binding } from '../compose/bindingWords';
 import { optionRoles } from '../compose/option';
 import type { PreparedClass, Wishes } from '../compose/prepared';
@@ -262,13 +263,15 @@ export function toPlanFile(
     leastShare,
     timeline: lines,
     moves: countMoves(lines),
-    checks: prepared.checks.map(({ check, label, isTogether, minutes, people }) => ({
-      check,
-      label,
-      isTogether,
-      minutes,
-      people: people.map((one) => ({ ...one })),
-    })),
+    checks: checksTonight(prepared, wishes).map(
+      ({ check, label, isTogether, minutes, people }) => ({
+        check,
+        label,
+        isTogether,
+        minutes,
+        people: people.map((one) => ({ ...one })),
+      }),
+    ),
     spans: prepared.spans.map((span) => ({ ...span })),
     stations: stations.map(({ letter, option, people, isFound }) => ({
       letter,

@@ -7,7 +7,7 @@ import { propsOf } from '../compose/drillWorth';
 import { asksCounter, type PlannedOption } from '../compose/option';
 import type { PreparedClass, Wishes } from '../compose/prepared';
 import { drillsOf } from '../compose/drillsOf';
-import { listSittingOut, outAsWished } from '../compose/sittingOut';
+import { listSittingOut, outAsWished, thereFor } from '../compose/sittingOut';
 import type { TimelineItem } from '../compose/timeline';
 import type { ClassPlan } from '../compose/writePlan';
 import type { PlanFile } from './planFile';
@@ -22,8 +22,8 @@ export function writeLines(
   rounds: ClassPlan['rounds'] = [],
 ): Line[] {
   const drills = drillsOf(prepared);
-  const here = prepared.people.filter(({ id }) => !wishes.absent.includes(id));
   return items.map((item, at): Line => {
+    const here = thereFor(item, prepared.people, wishes);
     const { id, kind, label, startsAt, minutes, drill, family, waves, spec } = item;
     const [before] = listNear(items, at, -1);
     // What comes into use again before the room is needed for a round stays out, and is fetched once.

@@ -326,8 +326,10 @@ export function preparedForAssistant(
     drills: {},
     checkMinutes,
     checks: withoutPrivate(checks, hide).map(
-      ({ check, label, isTogether, minutes, people: own }) => ({
+      ({ check, base, label, isTogether, minutes, people: own }) => ({
         check,
+        // On what it is taken: a tap says which.
+        ...(base === undefined ? {} : { base }),
         label,
         isTogether,
         minutes,

@@ -41,7 +41,7 @@ function show(checks: readonly FloorCheck[], before: readonly FloorAct[] = [], h
   const bundle = fakeBundle({
     checks,
     prepared: {
-      people: [],
+      people: [{ id: '1' }, { id: '2' }],
       checks: checks.map((one) => ({
         check: one.check,
         label: one.label,
@@ -162,4 +162,18 @@ it('sends what is held to the clock, with the base of the class and who is here'
 it('leaves out what nobody who is here is looked at for', () => {
   show([talk], [], []);
   expect(screen.queryByRole('heading', { name: 'Talk test' })).toBeNull();
+});
+
+it('asks nobody for what loads a place that they said is sore', () => {
+  const press = { ...pushUp, regions: ['shoulder', 'wrist'] as const };
+  show([press, raise], [{ kind: 'sore', person: '1', place: 'wrist' }]);
+  const of = (title: string) => within(screen.getByText(title).closest('article')!);
+  expect(of('Push-up rung').queryByText('Ada')).not.toBeInTheDocument();
+  expect(of('Push-up rung').getByText('Bo')).toBeInTheDocument();
+  expect(of('Straight-leg raise').getByText('Ada')).toBeInTheDocument();
+});
+
+it('says so where nobody is left to be asked', () => {
+  show([pushUp], [], []);
+  expect(screen.getByText(/No check is planned/)).toBeInTheDocument();
 });

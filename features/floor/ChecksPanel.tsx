@@ -7,6 +7,9 @@ import { askedSides, keptSide, sideAfter, type AskedSide } from '@/core/catalog/
 import type { LengthUnits } from '@/core/units/length';
 import { readingFrom, readingIn } from '@/core/units/reading';
 import type { Seen } from '@/core/running/replay';
+import type { BaseId } from '@/core/catalog/checks';
+import { feetDownNow } from '@/core/running/follow';
+import { isOutOfHold, saidTonight } from '@/core/running/holdOut';
 import type { HoldWish } from './view';
 import { useFloorClass } from './context';
 import classes from './floor.module.css';
@@ -23,15 +26,28 @@ export function ChecksPanel({ onHold }: ChecksPanelProps) {
   const { floor, bundle, names, here } = useFloorClass();
   // The prepared class knows the base as well: on what a check is taken.
   const { checks } = bundle.prepared;
-  const seen = floor.state.seen;
-  if (checks.length === 0) return <p>No check is planned: the minutes are for the shapes.</p>;
+  const { seen } = floor.state;
+  const said = saidTonight(floor.state, bundle.plan.wishes);
+  const feetDown = feetDownNow(floor.state, bundle.plan);
+  // Whoever has said that something is sore, or keeps the feet down, is asked for nothing that meets it.
+  const isOut = (id: string, spec: FloorCheck, base: BaseId) => {
+    const person = bundle.prepared.people.find((one) => one.id === id);
+    if (person === undefined) return true;
+    return isOutOfHold(person, spec, spec.byBase ? base : null, said, feetDown.includes(id));
+  };
+  const asked = checks.flatMap(({ check, base, people }) => {
+    const on = base ?? baseFor(bundle);
+    const spec = bundle.checks.find((one) => one.check === check);
+    if (spec === undefined) return [];
+    const mine = people.flatMap(({ id }) =>
+      here.includes(id) && !isOut(id, spec, on) ? [id] : [],
+    );
+    return mine.length === 0 ? [] : [{ check, on, spec, mine }];
+  });
+  if (asked.length === 0) return <p>No check is planned: the minutes are for the shapes.</p>;
   return (
     <div className={classes.checks}>
-      {checks.map(({ check, base, people }) => {
-        const on = base ?? baseFor(bundle);
-        const spec = bundle.checks.find((one) => one.check === check);
-        const mine = people.map(({ id }) => id).filter((id) => here.includes(id));
-        if (spec === undefined || mine.length === 0) return null;
+      {asked.map(({ check, on, spec, mine }) => {
         if (spec.kind === 'hold') {
           const done = floor.state.holds.filter((hold) => hold.check === check && hold.stopped);
           return (

@@ -3,7 +3,13 @@
 import { Button } from '@mantine/core';
 import { IconPlayerPlay } from '@tabler/icons-react';
 import type { MoveId } from '@/core/atlas/moves';
-import { doneByAll, listSittingOut, sayingCares, sayingOut } from '@/core/compose/sittingOut';
+import {
+  counterRegions,
+  doneByAll,
+  listSittingOut,
+  sayingCares,
+  sayingOut,
+} from '@/core/compose/sittingOut';
 import { screeningQuestion } from '@/core/ladder/door';
 import { sayMoves } from '@/core/files/moveWords';
 import { paceSeconds } from '@/core/running/pacer';
@@ -43,7 +49,7 @@ export function Now({
   const since = state.segmentSinceMs ?? bundle.startedMs;
   const left = item.minutes * 60 - (nowLine(now) - since) / 1000;
   const done = doneByAll(item);
-  const regions = done === null ? [] : bundle.drills[done]?.regions;
+  const regions = done === null ? counterRegions(item) : bundle.drills[done]?.regions;
   const said = saidTonight(state, bundle.plan.wishes);
   const feetDown = new Set(feetDownNow(state, bundle.plan));
   const screening = keyOfLabel(bundle)(screeningQuestion.label);

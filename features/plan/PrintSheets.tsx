@@ -1,6 +1,12 @@
 import { drillsOf } from '@/core/compose/drillsOf';
 import { sayingRefused } from '@/core/compose/sayingRefused';
-import { caresIn, listSittingOut, sayingOut, outAsWished } from '@/core/compose/sittingOut';
+import {
+  caresIn,
+  listSittingOut,
+  sayingOut,
+  outAsWished,
+  thereFor,
+} from '@/core/compose/sittingOut';
 import { Refused } from '@/features/evening/Refused';
 import type { PlanFile } from '@/core/files/planFile';
 import { sayMoves } from '@/core/files/moveWords';
@@ -76,6 +82,12 @@ const wishedOut = (
   item: PlanFile['timeline'][number],
 ) => outAsWished(item, wishes, drillsOf(prepared));
 
+const peopleIn = (
+  { prepared }: ClassView,
+  { wishes }: PlanFile,
+  item: PlanFile['timeline'][number],
+) => thereFor(item, prepared.people, wishes);
+
 interface SaidProps {
   readonly said: Said;
 }
@@ -90,7 +102,7 @@ function OrderSheet({ view, plan, said }: SheetProps & SaidProps) {
         {plan.timeline.map((item) => {
           const { id, label, startsAt, minutes, kind, waves, drill } = item;
           const how = drill === undefined ? undefined : drills[drill]?.how;
-          const out = listSittingOut(item, view.prepared.people, wishedOut(view, plan, item));
+          const out = listSittingOut(item, peopleIn(view, plan, item), wishedOut(view, plan, item));
           return (
             <li key={id} data-kind={kind}>
               <strong>{clockAt(view.meeting.startsAt, startsAt)}</strong>
@@ -231,6 +243,7 @@ function sayLines(
 ): { id: string; words: string; at: string[] }[] {
   const groups = new Map<string, Set<string>>();
   for (const item of plan.timeline) {
+    if (thereFor(item, [person], plan.wishes).length === 0) continue;
     const [out] = listSittingOut(item, [person], wishedOut(view, plan, item));
     // Whoever may yet be asked at the door may yet do it, and then with care.
     if (out !== undefined && !out.unlessAsked) continue;
@@ -310,7 +323,7 @@ function HelperSheet({ view, plan }: SheetProps) {
   const names = shortNames(view.members);
   const outs = plan.timeline.flatMap((item) => {
     const words = sayingOut(
-      listSittingOut(item, view.prepared.people, wishedOut(view, plan, item)),
+      listSittingOut(item, peopleIn(view, plan, item), wishedOut(view, plan, item)),
       (who) => names.get(who) ?? who,
     );
     return words === '' ? [] : [{ id: item.id, label: item.label, words }];

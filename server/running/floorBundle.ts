@@ -3,10 +3,11 @@ import type { MoveId } from '@/core/atlas/moves';
 import type { DrillKey } from '@/core/catalog/drills';
 import { doneByAll } from '@/core/compose/sittingOut';
 import type { StageSpec, StageKey } from '@/core/catalog/stage';
-import type { CheckSpec, Scoring } from '@/core/catalog/checks';
+import type { Scoring } from '@/core/catalog/checks';
 import type { BodyRegion } from '@/core/catalog/regions';
 import { faultsAt, sayAt, watchAt } from '@/core/ladder/eyeWords';
-import { drillLiftsFeet, liftsFeet, regionsOf } from '@/core/ladder/asked';
+import { drillLiftsFeet, regionsOf } from '@/core/ladder/asked';
+import { basesUp, regionsOfCheck } from '@/core/ladder/checkShape';
 import { sayDose, type Dose } from '@/core/catalog/dose';
 import { isLengthCheck, sayBar, suffixOf } from '@/core/catalog/sayCheck';
 import type { BodyInput } from '@/core/body/body';
@@ -14,14 +15,7 @@ import { forearmHandsIds } from '@/core/body/hands';
 import type { PlannedOption } from '@/core/compose/option';
 import type { Variant } from '@/core/setups/setup';
 import type { BaseId, CheckKey, FaultId } from '@/core/catalog/checks';
-import {
-  baseIds,
-  faultIds,
-  faultTable,
-  getCheck,
-  getFault,
-  isShippedCheck,
-} from '@/core/catalog/checks';
+import { faultIds, faultTable, getCheck, getFault, isShippedCheck } from '@/core/catalog/checks';
 import type { LadderId } from '@/core/catalog/stage';
 import type { PlanFile } from '@/core/files/planFile';
 import type { PreparedClass, PreparedPerson } from '@/core/compose/prepared';
@@ -271,26 +265,6 @@ export function makeBundle(db: Db, view: ClassView, plan: PlanFile): FloorBundle
       ...[...school.checks].flatMap(([check, { spec }]) => questionOf(check, spec) ?? []),
     ],
   };
-}
-
-/** Of its own, and of the stages it is shown in, whatever the base. */
-function regionsOfCheck(school: School, { loads = {}, strains, takenIn }: CheckSpec): BodyRegion[] {
-  const stages =
-    takenIn === undefined ? [] : typeof takenIn === 'string' ? [takenIn] : Object.values(takenIn);
-  const things = stages.flatMap((stage) => school.stages.get(stage)?.spec ?? []);
-  return [...new Set([{ loads, strains }, ...things].flatMap(regionsOf))];
-}
-
-/** The bases on which the stage that a check is shown in lifts a foot. */
-function basesUp(school: School, { takenIn, columns }: CheckSpec): (BaseId | null)[] {
-  const isUp = (stage: StageKey) => {
-    const spec = school.stages.get(stage)?.spec;
-    return spec !== undefined && liftsFeet(spec);
-  };
-  if (liftsFeet({ columns })) return [null];
-  if (takenIn === undefined) return [];
-  if (typeof takenIn === 'string') return isUp(takenIn) ? [null] : [];
-  return baseIds.filter((base) => isUp(takenIn[base]));
 }
 
 /** What is done by all tonight, the pauses included. */
