@@ -4,7 +4,7 @@ import type { PlanFile } from '@/core/files/planFile';
 import type { ClassView } from '@/server/judging/classViews';
 import { LinkButton } from '@/design/LinkButton';
 import { clockAt } from '@/features/evening/marks';
-import { shortNames } from '@/features/evening/names';
+import { ChecksList } from '@/features/evening/ChecksList';
 import { StationRow } from '@/features/evening/StationRow';
 import classes from './beginning.module.css';
 
@@ -16,7 +16,6 @@ interface FirstClassProps {
 /** The first class as it is kept: what happens when, and everybody in the first round. */
 export function FirstClass({ view, plan }: FirstClassProps) {
   const { course, meeting, prepared, members, school, settings } = view;
-  const names = shortNames(members);
   return (
     <>
       <p>
@@ -61,16 +60,7 @@ export function FirstClass({ view, plan }: FirstClassProps) {
           {plan.checks.length > 0 && (
             <>
               <h2>Looked at</h2>
-              <ul>
-                {plan.checks.map(({ check, label, isTogether, people }) => (
-                  <li key={check + label}>
-                    {label}
-                    {isTogether && people.length === members.length
-                      ? ', all together'
-                      : `: ${people.map(({ id }) => names.get(id)).join(', ')}`}
-                  </li>
-                ))}
-              </ul>
+              <ChecksList {...{ plan, members }} />
             </>
           )}
           {plan.rounds.length > 0 && (

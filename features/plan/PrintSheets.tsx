@@ -16,6 +16,7 @@ import type { ClassView } from '@/server/judging/classViews';
 import { CautionLine } from '@/design/Page';
 import { firstUp } from '@/core/units/words';
 import { clockAt, type DrawingContext } from '@/features/evening/marks';
+import { ChecksList } from '@/features/evening/ChecksList';
 import { nameOf, shortNames } from '@/features/evening/names';
 import { RoomView } from '@/features/evening/RoomView';
 import { StationRow } from '@/features/evening/StationRow';
@@ -124,14 +125,7 @@ function OrderSheet({ view, plan, said }: SheetProps & SaidProps) {
       {plan.checks.length > 0 && (
         <>
           <h3>Checks tonight</h3>
-          <ul>
-            {plan.checks.map(({ check, label, isTogether, people }) => (
-              <li key={check + label}>
-                {label}
-                {isTogether ? ', together' : ''}: {people.map(({ id }) => names.get(id)).join(', ')}
-              </li>
-            ))}
-          </ul>
+          <ChecksList plan={plan} members={view.members} />
         </>
       )}
       <SaidList said={said} />

@@ -8,11 +8,12 @@ import { listOut } from '@/core/compose/layOut';
 import type { CourseView } from '@/server/judging/views';
 import { AnotherWayMark, VerdictMark, verdictWords } from '@/design/marks/VerdictMark';
 import type { PreparedPerson } from '@/core/compose/prepared';
-import { countObstacles, countTaped, listTapeMarks } from './notes';
+import { countTaped, listTapeMarks } from './notes';
+import { ChecksList } from '@/features/evening/ChecksList';
+import type { ClassMember } from '@/server/judging/classViews';
 import { isElsewhere } from './elsewhere';
 import classes from './tonight.module.css';
 
-const mostLines = 6;
 const mostShortfalls = 2;
 
 /** What would serve more people than the shelves, walls and hands do now. */
@@ -33,14 +34,14 @@ function listShortfalls({ binding, relief }: PlanFile): string[] {
 interface TonightNotesProps {
   readonly view: CourseView;
   readonly plan: PlanFile;
+  readonly members: readonly ClassMember[];
   readonly prepared: readonly PreparedPerson[];
   /** Who reported something from home that is to be asked about. */
   readonly fromHome: readonly number[];
 }
 
-export function TonightNotes({ view, plan, prepared, fromHome }: TonightNotesProps) {
+export function TonightNotes({ view, plan, members, prepared, fromHome }: TonightNotesProps) {
   const { people, settings } = view;
-  const obstacles = countObstacles(people).slice(0, mostLines);
   const marks = listTapeMarks(plan);
   const { taped, estimated } = countTaped(plan, prepared);
   const out = listOut(plan);
@@ -104,15 +105,13 @@ export function TonightNotes({ view, plan, prepared, fromHome }: TonightNotesPro
       </div>
       <div>
         <h2>
-          Worth looking at · <Link href="/checks">the short list</Link>
+          To look at · <Link href="/checks">the short list</Link>
         </h2>
-        <ul>
-          {obstacles.map(({ label, count }) => (
-            <li key={label}>
-              {label}: {count} {count === 1 ? 'person' : 'people'}
-            </li>
-          ))}
-        </ul>
+        {plan.checks.length === 0 ? (
+          <p>No check is planned: the minutes are for the shapes.</p>
+        ) : (
+          <ChecksList {...{ plan, members }} />
+        )}
       </div>
       <div>
         <h2>Ask at the door</h2>

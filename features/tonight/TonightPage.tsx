@@ -92,6 +92,7 @@ export function TonightPage() {
       <TonightNotes
         view={view}
         plan={plan}
+        members={members}
         prepared={prepared.people}
         fromHome={readFromHome(people.map(({ person }) => person.id))}
       />

@@ -1,0 +1,28 @@
+import type { PlanFile } from '@/core/files/planFile';
+import type { ClassMember } from '@/server/judging/classViews';
+import { shortNames } from './names';
+
+interface ChecksListProps {
+  readonly plan: Pick<PlanFile, 'checks' | 'wishes'>;
+  readonly members: readonly ClassMember[];
+}
+
+/** What is looked at in this class, and of whom; one clock for everybody names nobody. */
+export function ChecksList({ plan: { checks, wishes }, members }: ChecksListProps) {
+  const names = shortNames(members);
+  const coming = members.filter(({ id }) => !wishes.absent.includes(id)).length;
+  return (
+    <ul>
+      {checks.map(({ check, label, isTogether, people }) => {
+        const who = people.map(({ id }) => names.get(id) ?? id).join(', ');
+        const together = people.length === coming ? ', all together' : `, together: ${who}`;
+        return (
+          <li key={check + label}>
+            {label}
+            {isTogether ? together : `: ${who}`}
+          </li>
+        );
+      })}
+    </ul>
+  );
+}
