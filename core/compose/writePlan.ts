@@ -233,7 +233,7 @@ function whyNot(problem: RoundsProblem, at: number): string {
   const plan = solveQuickly(alone, 1);
   return plan.assignment[0]!.brokenPins === 0
     ? 'it would take what others hold: pins against pins, or more than there is'
-    : 'no evening of this student keeps it: tiredness, a low ceiling, too few tries, or pins that contradict each other';
+    : 'no evening of this student keeps it: tired or not warm by then, a low ceiling, too few tries, or pins that contradict each other';
 }
 
 const isTurned = ({ place, option }: PlannedPerson): boolean =>

@@ -7,6 +7,7 @@ import { prepareClass, putPerson } from '../compose/prepared';
 import { usualSolve } from '../compose/solve';
 import { inventClass } from '../testing/inventClass';
 import { beforeOf, findOption } from '../compose/readBack';
+import { missesDrills } from '../compose/onLadder';
 import {
   doorOf,
   isUnderWay,
@@ -76,6 +77,14 @@ describe('what a class asks of its plan', () => {
     const late = (round: number): FloorAct => ({ kind: 'late', person: first!, round });
     expect(asks(late(2), late(1), drilling)).toMatchObject({ late: [{ person: first, round: 1 }] });
     expect(asks(late(2), late(0), drilling)).toBeNull();
+    // Who was not expected and is there from the start has done the drills like everybody.
+    const expected = { ...begun, wishes: { ...begun.wishes, absent: [first!] } };
+    const comes = say({ kind: 'absent', person: first!, isAbsent: false }, late(0));
+    const wished = wishesNow(replay(comes), expected, expected, prepared)!;
+    expect(wished).toMatchObject({ absent: [], late: [], inTime: [first] });
+    const others = Object.fromEntries([[second!, { options: [] }]]);
+    expect(missesDrills(first!, wished, others)).toBe(false);
+    expect(missesDrills(first!, { ...wished, inTime: [] }, others)).toBe(true);
     const planned = { ...begun, wishes: { ...begun.wishes, late: [{ person: first!, round: 1 }] } };
     expect([...lateNow(replay([]), planned)]).toEqual([[first, 1]]);
     expect([...lateNow(replay(say(late(0))), planned)]).toEqual([[first, 0]]);

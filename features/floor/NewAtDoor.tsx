@@ -62,9 +62,9 @@ export function NewAtDoor({ others }: NewAtDoorProps) {
         return;
       }
       const { state } = floor;
-      if (isUnderWay(state, planOf(state, bundle.plan))) {
-        void floor.say({ kind: 'late', person: outcome.value.person, round: state.roundsDone + 1 });
-      }
+      // From the round at hand, and without what prepares for it; before that, from the start.
+      const round = isUnderWay(state, planOf(state, bundle.plan)) ? state.roundsDone + 1 : 0;
+      void floor.say({ kind: 'late', person: outcome.value.person, round });
       setJoined({
         id: Number(outcome.value.person),
         name: known?.name ?? values.name.trim(),
