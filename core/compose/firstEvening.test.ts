@@ -170,6 +170,18 @@ describe('a first evening', () => {
     expect(shut.timeline.filter(({ kind }) => kind === 'counter')).toEqual([]);
   });
 
+  it('asks for no counterpose where everybody who would answer a hold is sore there', () => {
+    const families: LadderId[] = ['handstand'];
+    const sore = (place: string) =>
+      evening(2, { families, sore: ['p0', 'p1'].map((person) => ({ person, place })) }).written;
+    const counters = ({ timeline }: ReturnType<typeof sore>) =>
+      timeline.filter(({ kind }) => kind === 'counter');
+    // The neck holds something all the same, and the fold after it does not load it.
+    expect(counters(sore('neck')).map(({ sitOut }) => sitOut)).toEqual([undefined]);
+    // A leg that is sore stands on the hands' side, and does not fold.
+    expect(counters(sore('leg'))).toEqual([]);
+  });
+
   it('names a pause after no shape where nobody takes it in that one', () => {
     const pauses = (person: object) =>
       evening(

@@ -8,6 +8,7 @@ import { placeEverybody, type Place } from './places';
 import { roundOf, type BeforeById, type Posed } from './pose';
 import type { Pin, PreparedClass, Wishes } from './prepared';
 import { drillsOf } from './drillsOf';
+import { outAsWished } from './sittingOut';
 import {
   countTurns,
   firstOpen,
@@ -114,13 +115,15 @@ export function writePlan(
   const objective = plan.objective + drills.value - lost;
   const bound = plan.bound + drills.bound;
   const pins = reportPins(posed, plan.assignment, prepared, wishes);
-  const held = prepared.families.filter((family) =>
-    rounds.some(({ people }) =>
+  const held = prepared.families.filter((family) => {
+    const isOut = outAsWished({ kind: 'counter', family }, wishes, drillsOf(prepared));
+    return rounds.some(({ people }) =>
       people.some(
-        ({ id, option }) => asksCounter(option, family) && mayCounter(prepared, id, family),
+        ({ id, option }) =>
+          asksCounter(option, family) && mayCounter(prepared, id, family) && !isOut(id),
       ),
-    ),
-  );
+    );
+  });
   const timeline = closeTime(posed.timeline, held, { ...wishes, budget: posed.budget });
   return {
     objective,

@@ -348,8 +348,9 @@ export function checkPlan(
     if (missing.length > 0)
       wrong.push(`${label}: fetches ${missing.join(', ')}, and there is none`);
     const here = people.length - plan.wishes.absent.length;
-    // A pause is one for everybody, whatever they do in it.
-    if (here > 0 && sitOut.length >= here && kind !== 'pause')
+    // Whoever is asked at the door may yet do it; a pause is one for everybody, whatever they do in it.
+    const out = sitOut.filter(({ unlessAsked }) => unlessAsked !== true).length;
+    if (here > 0 && out >= here && kind !== 'pause')
       wrong.push(`${label}: done by nobody`);
   }
   const minutes = plan.timeline.reduce((sum, item) => sum + item.minutes, 0);
