@@ -350,8 +350,7 @@ export function checkPlan(
     const here = people.length - plan.wishes.absent.length;
     // Whoever is asked at the door may yet do it; a pause is one for everybody, whatever they do in it.
     const out = sitOut.filter(({ unlessAsked }) => unlessAsked !== true).length;
-    if (here > 0 && out >= here && kind !== 'pause')
-      wrong.push(`${label}: done by nobody`);
+    if (here > 0 && out >= here && kind !== 'pause') wrong.push(`${label}: done by nobody`);
   }
   const minutes = plan.timeline.reduce((sum, item) => sum + item.minutes, 0);
   if (minutes > plan.wishes.minutes + slack && plan.rounds.length > 0)
