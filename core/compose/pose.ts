@@ -306,17 +306,23 @@ export function poseClass(
     });
   const isOverruled = (id: string) =>
     wishes.pins.some((pin) => pin.kind === 'tired' && pin.person === id);
+  const missing = new Set(
+    people.flatMap(({ id }) => (missesDrills(id, wishes, before) ? [id] : [])),
+  );
+  // Who was not there for the drills is rested, and cold: no longer pause helps them.
+  const trying = people.filter(
+    ({ id, options }) => !missing.has(id) && options.some(({ isAttempt }) => isAttempt),
+  );
   const readyAt = (timeline: readonly TimelineItem[]) => {
-    // Who was not there for the drills is rested, and cold.
     const starts = new Map(
       people.map((person) => [
         person.id,
-        missesDrills(person.id, wishes, before) ? freshState : stateAtRounds(timeline, person),
+        missing.has(person.id) ? freshState : stateAtRounds(timeline, person),
       ]),
     );
     const round = timeline.find(({ kind }) => kind === 'round')?.minutes ?? wishes.roundMinutes;
     const roundSeconds = 60 * (round + wishes.resetMinutes);
-    const fit = people.filter(({ id, options, capacities }) =>
+    const fit = trying.filter(({ id, options, capacities }) =>
       options.some(
         (option) =>
           option.isAttempt && isBearable(starts.get(id)!, [option], roundSeconds, capacities),
@@ -329,10 +335,9 @@ export function poseClass(
   // go elsewhere than asked only where that lets more of them.
   const orders = [spare, ...spareChoices.filter((one) => one !== spare && one !== 'rest')];
   let ready = readyAt(lay(settleSteps[0]!, spare));
-  const trying = people.filter(({ options }) => options.some(({ isAttempt }) => isAttempt)).length;
   for (const order of orders) {
     for (const minutes of settleSteps) {
-      if (ready.fit === trying) break;
+      if (ready.fit === trying.length) break;
       const other = readyAt(lay(minutes, order));
       if (other.fit > ready.fit) ready = other;
     }

@@ -41,7 +41,11 @@ interface TonightNotesProps {
 }
 
 export function TonightNotes({ view, plan, members, prepared, fromHome }: TonightNotesProps) {
-  const { people, settings } = view;
+  const { settings } = view;
+  // Who is away tonight is neither counted nor asked.
+  const people = view.people.filter(
+    ({ person }) => !plan.wishes.absent.includes(String(person.id)),
+  );
   const marks = listTapeMarks(plan);
   const { taped, estimated } = countTaped(plan, prepared);
   const out = listOut(plan);
