@@ -1,17 +1,14 @@
 /** From what is prepared and wished to the running order, and the rounds as a problem. */
 import { entriesOf } from '../units/keyed';
 import type { Highs } from 'highs';
-import { closedRegions, regions, type BodyRegion, type Region } from '../catalog/regions';
+import { closedRegions, type BodyRegion } from '../catalog/regions';
 import type { DrillKey, DrillSpec } from '../catalog/drills';
 import { drillLiftsFeet, regionsOf } from '../ladder/asked';
-import { freshState, mainRegions, type FatigueState } from '../fatigue/reserve';
-import { placeCircles } from '../room/pack';
-import type { Floor, Room, Span } from '../room/room';
-import { spaceRules } from '../room/space';
+import { freshState, type FatigueState } from '../fatigue/reserve';
 import { checksTonight } from './checksTonight';
-import { chooseDrills, listDrills, type DrillChoice } from './drillChoice';
-import type { DrillTask, PlannedDrill } from './drillTask';
-import { orderDrills, pauseMinutes, withPauses, type DrillStep } from './drillOrder';
+import { clearFloor, countCircles, lowestOver } from './clearFloor';
+import type { DrillChoice } from './drillChoice';
+import { planDrills } from './planDrills';
 import { keepingFeetDown, withoutSore } from './leftOver';
 import type { PlannedOption } from './option';
 import { bearing, isBearable } from './pace';
@@ -22,14 +19,7 @@ import type { Before, ComposePerson, PersonPin, RoundsProblem } from './problem'
 import { countRows } from '../pieces/rows';
 import { missesDrills, placeOnLadder } from './onLadder';
 import { listSittingOut } from './sittingOut';
-import {
-  parts,
-  settleSteps,
-  shareOut,
-  spareChoices,
-  type Budget,
-  type SpareChoice,
-} from './budget';
+import { settleSteps, shareOut, spareChoices, type Budget, type SpareChoice } from './budget';
 import { layOutTime, stateAtRounds, type TimelineItem } from './timeline';
 
 /** What stood before, by student; for changing as little as can be. */
@@ -104,44 +94,6 @@ function presentPeople(
     });
 }
 
-/** The floor in front of no usable wall, where a circle can never meet a lane or a door's leaf. */
-function clearFloor(room: Room, spans: readonly Span[], depthM: number): Floor {
-  const off = (wall: Span['wall']) => {
-    const leaves = room.doors
-      .filter((door) => door.opensIn && door.wall === wall)
-      .map(({ fromM, toM }) => toM - fromM);
-    return Math.max(spans.some((span) => span.wall === wall) ? depthM : 0, ...leaves, 0);
-  };
-  return {
-    left: off('west'),
-    right: room.widthM - off('east'),
-    bottom: off('south'),
-    top: room.depthM - off('north'),
-  };
-}
-
-/** The lowest spot over a piece of floor: a clear circle may end up anywhere on it. */
-function lowestOver(room: Room, floor: Floor): number {
-  const over = room.low.filter(
-    ({ xM, yM, widthM, depthM }) =>
-      xM < floor.right && xM + widthM > floor.left && yM < floor.top && yM + depthM > floor.bottom,
-  );
-  return Math.min(room.ceilingM, ...over.map(({ heightM }) => heightM));
-}
-
-function countCircles(floor: Floor, radiusM: number, most: number): number {
-  let count = 0;
-  while (count < most) {
-    const circles = Array.from({ length: count + 1 }, (_, index) => ({
-      id: String(index),
-      radiusM,
-    }));
-    if (placeCircles(floor, circles) === null) break;
-    count += 1;
-  }
-  return count;
-}
-
 /** Circles the floor takes at the size of the largest in use. */
 function poseGround({ room, spans }: PreparedClass, people: readonly PreparedPerson[]) {
   const options = people.flatMap((person) => person.options);
@@ -155,112 +107,6 @@ function poseGround({ room, spans }: PreparedClass, people: readonly PreparedPer
     ground: { room, spans, floor, circleM },
     circles: wanting === 0 || !isHighEnough ? 0 : countCircles(floor, circleM, wanting),
   };
-}
-
-/** Circles the empty floor takes for hops away from a wall, before anybody stands at one. */
-function countHopCircles({ room }: PreparedClass, people: readonly PreparedPerson[]): number {
-  const tallest = Math.max(0, ...people.map(({ heightM }) => heightM));
-  const radiusM = spaceRules.reachShare.hands * tallest + spaceRules.circleMarginM;
-  const floor = clearFloor(room, [], 0);
-  const needed = spaceRules.reachShare.hands * tallest + spaceRules.overheadM;
-  if (people.length === 0 || lowestOver(room, floor) < needed) return 0;
-  return countCircles(floor, radiusM, people.length);
-}
-
-const loadedRegions = (options: readonly PlannedOption[]): Region[] =>
-  regions.filter((region) => options.some(({ loads }) => (loads[region] ?? 0) > 0));
-
-/** How often drills are chosen anew because the order needs rests or the reserves do not last. */
-const mostChoices = 6;
-
-interface DrillPlan {
-  readonly choice: DrillChoice;
-  readonly steps: readonly DrillStep[];
-}
-
-/** Drills inside their minutes, the rests between them included. */
-function planDrills(
-  highs: Highs | null,
-  prepared: PreparedClass,
-  wishes: Wishes,
-  people: readonly PreparedPerson[],
-  budget: Budget,
-): DrillPlan {
-  const all = people.flatMap(({ options }) => options);
-  const tries = all.filter(({ isAttempt }) => isAttempt);
-  const pins = wishes.pins.filter((pin) => pin.kind === 'drill');
-  const task = {
-    drills: drillsOf(prepared),
-    people,
-    pieces: prepared.pieces,
-    mainRegions:
-      budget.rounds === 0 ? [] : [...new Set(tries.flatMap(({ loads }) => mainRegions(loads)))],
-    usedRegions: loadedRegions(
-      budget.rounds === 0
-        ? []
-        : all.filter(({ role }) => role !== 'alternative' && role !== 'rest'),
-    ),
-    families: budget.rounds === 0 ? [] : prepared.families,
-    ...(wishes.theme === undefined ? {} : { theme: wishes.theme }),
-    circles: countHopCircles(prepared, people),
-    isToFill: wishes.spare !== 'rest',
-    pins,
-  };
-  if (wishes.order !== undefined) {
-    const known = listDrills(task);
-    // A drill that was deleted since leaves the order.
-    const drills = wishes.order.flatMap(({ drill, minutes }) => {
-      const spec = task.drills[drill];
-      const waves = known.find((one) => one.drill === drill)?.waves ?? (1 as const);
-      return spec === undefined ? [] : [{ drill, spec, minutes, waves }];
-    });
-    const kept = fitOrder(drills, budget.drills);
-    return { choice: { drills: kept, value: 0, bound: 0, cold: [] }, steps: withPauses(kept) };
-  }
-  const planned = fitDrills(highs, task, budget.drills);
-  if (highs === null) return planned;
-  // Rests between them may cost the proved choice more than the quick one: the better of the two.
-  const quick = fitDrills(null, task, budget.drills);
-  return quick.choice.value > planned.choice.value
-    ? {
-        ...quick,
-        choice: { ...quick.choice, bound: Math.max(quick.choice.value, planned.choice.bound) },
-      }
-    : planned;
-}
-
-/** Of an order of the teacher's own, what fits however short its drills become; the rest is said. */
-function fitOrder(drills: readonly PlannedDrill[], most: number): readonly PlannedDrill[] {
-  const least = (kept: readonly PlannedDrill[]) =>
-    withPauses(kept).reduce(
-      (sum, step) =>
-        sum + (step.kind === 'pause' ? step.minutes : Math.min(parts.leastDrill, step.minutes)),
-      0,
-    );
-  let count = drills.length;
-  while (count > 0 && least(drills.slice(0, count)) > most + 1e-9) count -= 1;
-  return drills.slice(0, count);
-}
-
-/** Drills and the rests they ask for, inside so many minutes. */
-function fitDrills(highs: Highs | null, task: Omit<DrillTask, 'minutes'>, most: number): DrillPlan {
-  let minutes = most;
-  let best: DrillPlan | null = null;
-  for (let tried = 0; tried < mostChoices && minutes > 0; tried += 1) {
-    const choice = chooseDrills(highs, { ...task, minutes });
-    const ordered = orderDrills(choice.drills);
-    const steps = withPauses(ordered);
-    const used = steps.reduce((sum, step) => sum + step.minutes, 0);
-    best = { choice: { ...choice, drills: ordered }, steps };
-    if (used <= most + 1e-9) return best;
-    minutes -= Math.max(0.5, Math.min(pauseMinutes, used - most));
-  }
-  // Rests are never cut: then the last drills go.
-  const steps = [...(best?.steps ?? [])];
-  while (steps.reduce((sum, step) => sum + step.minutes, 0) > most + 1e-9) steps.pop();
-  while (steps[steps.length - 1]?.kind === 'pause') steps.pop();
-  const drills = steps.flatMap((step) => (step.kind === 'drill' ? [step] : []));
-  return { choice: { ...(best?.choice ?? { value: 0, bound: 0, cold: [] }), drills }, steps };
 }
 
 /** Everything up to the rounds, and the rounds as a problem. */
