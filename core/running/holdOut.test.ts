@@ -1,5 +1,5 @@
 import type { CheckKey } from '../catalog/checks';
-import { isOutOfHold, isOutTonight, isUpFor, saidTonight } from './holdOut';
+import { closedByWord, isOutOfHold, isOutTonight, isUpFor, saidTonight } from './holdOut';
 import { replay } from './replay';
 import type { FloorAct } from './tap';
 
@@ -50,5 +50,32 @@ describe('who takes no part in a hold', () => {
       false,
     );
     expect(isUpFor(hold('tuck-hold', { feetUp: [null] }), 'head')).toBe(true);
+  });
+
+  it('is whoever was stopped, from all that loads anything, where it is not told why', () => {
+    const stopped = after({ kind: 'halt', person: '1' });
+    const untold = saidTonight(stopped, { sore: [] }, false);
+    expect(isOutTonight('1', ['wrist'], untold)).toBe(true);
+    expect(isOutTonight('1', ['hip'], untold)).toBe(true);
+    expect(isOutTonight('1', [], untold)).toBe(false);
+    expect(isOutTonight('2', ['wrist'], untold)).toBe(false);
+    // Where it is told, a stop alone says nothing yet.
+    expect(isOutTonight('1', ['wrist'], saidTonight(stopped, { sore: [] }))).toBe(false);
+  });
+
+  it('is told by the checks that are closed, and nothing of what was said', () => {
+    const checks = [
+      hold('plank-hold', { regions: ['wrist', 'core'] }),
+      hold('hollow-hold', { regions: ['core'] }),
+      hold('wall-hold', { byBase: true, regions: ['shoulder'], feetUp: ['forearms'] }),
+    ];
+    const closed = (id: string) =>
+      closedByWord({ id }, checks, {
+        sore: [{ person: '1', place: 'wrist' }],
+        feetDown: ['2'],
+      });
+    expect(closed('1')).toEqual(['plank-hold']);
+    expect(closed('2')).toEqual(['wall-hold/forearms']);
+    expect(closed('3')).toEqual([]);
   });
 });

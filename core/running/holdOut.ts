@@ -1,9 +1,10 @@
 /** Who takes no part in a hold for the group: closed when the class was judged, or by tonight's taps. */
 import type { BaseId, CheckKey } from '../catalog/checks';
+import { baseIds } from '../catalog/checkKinds';
 import { closedRegions, type BodyRegion } from '../catalog/regions';
 import type { PreparedPerson } from '../compose/prepared';
 import type { PlanFile } from '../files/planFile';
-import { closedKey } from './closedKey';
+import { closedKey, type ClosedKey } from './closedKey';
 import { hasSign, type FloorState } from './replay';
 
 /** What the floor knows of a check's shape. */
@@ -20,12 +21,25 @@ export interface HeldShape {
 export const isUpFor = ({ feetUp = [] }: HeldShape, base: BaseId | null): boolean =>
   feetUp.includes(null) || feetUp.includes(base);
 
-/** What was said tonight, on the floor and before the class. */
+/**
+ * What was said tonight, on the floor and before the class.
+ *
+ * @param isTold whether this device is told why somebody was stopped; where it is not, a stop closes as
+ *   much as a place that nobody can name
+ */
 export const saidTonight = (
   { halts }: Pick<FloorState, 'halts'>,
   { sore }: Pick<PlanFile['wishes'], 'sore'>,
+  isTold = true,
 ): Pick<FloorState, 'halts'> => ({
-  halts: [...halts, ...sore.map((one) => ({ ...one, id: '', atMs: 0 }))],
+  halts: [
+    ...halts.map((halt) =>
+      isTold || halt.place !== undefined || halt.sign !== undefined
+        ? halt
+        : { ...halt, place: 'elsewhere' as const },
+    ),
+    ...sore.map((one) => ({ ...one, id: '', atMs: 0 })),
+  ],
 });
 
 /**
@@ -67,3 +81,23 @@ export function isOutOfHold(
     shape !== null && closedChecks.includes(closedKey(shape.check, shape.byBase ? base : null))
   );
 }
+
+/**
+ * Checks that somebody is out of by what was said before the class: for devices that are told that, and
+ * not what it was.
+ */
+export const closedByWord = (
+  person: Pick<PreparedPerson, 'id'>,
+  checks: readonly HeldShape[],
+  { sore, feetDown = [] }: Pick<PlanFile['wishes'], 'sore' | 'feetDown'>,
+): ClosedKey[] => {
+  const said = saidTonight({ halts: [] }, { sore });
+  const keepsDown = feetDown.includes(person.id);
+  return checks.flatMap((shape) =>
+    (shape.byBase ? baseIds : [null]).flatMap((base) =>
+      isOutOfHold({ id: person.id }, shape, base, said, keepsDown)
+        ? [closedKey(shape.check, base)]
+        : [],
+    ),
+  );
+};

@@ -7,7 +7,7 @@ import type { CheckInClass } from '../catalog/keys';
 import { hiddenWords, type HiddenCheck } from '../catalog/hiddenCheck';
 import { entriesOf, tableOf } from '../units/keyed';
 import type { DrillKey } from '../catalog/drills';
-import { checkOfKey } from './closedKey';
+import { checkOfKey, type ClosedKey } from './closedKey';
 import type { PlanFile } from '../files/planFile';
 import { getCheck, isShippedCheck, type CheckKey } from '../catalog/checks';
 import type { PlannedOption } from '../compose/option';
@@ -303,12 +303,14 @@ export function optionForAssistant(option: PlannedOption): PlannedOption {
  * @param done drills of tonight: who sits one of them out is told, what else is closed is not
  * @param planned options that somebody is given tonight: what else would be open stays with the
  *   teacher; `null`: all of them
+ * @param closedBefore checks that somebody is out of by what they said before the class
  */
 export function preparedForAssistant(
   prepared: PreparedClass,
   hide: Hide,
   done: ReadonlySet<DrillKey> = new Set(),
   planned: ReadonlySet<string> | null = null,
+  closedBefore: (id: string) => readonly ClosedKey[] = () => [],
 ): PreparedClass {
   const { profile, room, spans, pieces, families, checks, checkMinutes, people } = prepared;
   // What stands beside a planned option goes with it.
@@ -358,7 +360,11 @@ export function preparedForAssistant(
         // That somebody is out of a hold, and nothing of why.
         ...(closedChecks === undefined
           ? {}
-          : { closedChecks: closedChecks.filter((key) => !hide.isPrivate(checkOfKey(key))) }),
+          : {
+              closedChecks: [...new Set([...closedChecks, ...closedBefore(id)])].filter(
+                (key) => !hide.isPrivate(checkOfKey(key)),
+              ),
+            }),
         checkLoads: [],
         capacities: {},
       };

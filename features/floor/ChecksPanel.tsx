@@ -23,11 +23,11 @@ const passKinds = ['pass', 'pass-of-last', 'same-day'];
 
 /** Tonight's checks: a clock for those that are held, a number or a word for the others. */
 export function ChecksPanel({ onHold }: ChecksPanelProps) {
-  const { floor, bundle, names, here } = useFloorClass();
+  const { floor, bundle, names, here, isTeacher } = useFloorClass();
   // The prepared class knows the base as well: on what a check is taken.
   const { checks } = bundle.prepared;
   const { seen } = floor.state;
-  const said = saidTonight(floor.state, bundle.plan.wishes);
+  const said = saidTonight(floor.state, bundle.plan.wishes, isTeacher);
   const feetDown = feetDownNow(floor.state, bundle.plan);
   // Whoever has said that something is sore, or keeps the feet down, is asked for nothing that meets it.
   const isOut = (id: string, spec: FloorCheck, base: BaseId) => {

@@ -44,7 +44,7 @@ export function HoldPanel(props: HoldPanelProps) {
 const otherSide = (side: 'left' | 'right') => (side === 'left' ? 'right' : 'left');
 
 function HoldSetup({ wish, onShow, onClose }: HoldPanelProps) {
-  const { floor, bundle, names, here } = useFloorClass();
+  const { floor, bundle, names, here, isTeacher } = useFloorClass();
   const holds = bundle.checks.filter(({ kind }) => kind === 'hold');
   const [check, setCheck] = useState<CheckKey | null>(wish.check);
   const [side, setSide] = useState<'left' | 'right'>(wish.side ?? 'left');
@@ -54,14 +54,17 @@ function HoldSetup({ wish, onShow, onClose }: HoldPanelProps) {
   );
   const spec = holds.find((one) => one.check === check);
   const feetDown = new Set(feetDownNow(floor.state, bundle.plan));
-  const said = saidTonight(floor.state, bundle.plan.wishes);
+  const said = saidTonight(floor.state, bundle.plan.wishes, isTeacher);
   const out = new Map(
     bundle.prepared.people.flatMap((person) =>
       isOutOfHold(person, spec ?? null, spec?.byBase ? base : null, said, feetDown.has(person.id))
         ? [
             [
               person.id,
-              isOutTonight(person.id, spec?.regions, said) ? quietestOf(person) : insteadOf(person),
+              // Where it is not known why, the quietest is never wrong.
+              isTeacher && !isOutTonight(person.id, spec?.regions, said)
+                ? insteadOf(person)
+                : quietestOf(person),
             ] as const,
           ]
         : [],

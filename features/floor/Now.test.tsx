@@ -43,6 +43,32 @@ function show(before: FloorAct[] = [], shown = bundle, tell: () => void = () => 
   );
 }
 
+describe('on a device that is not told why', () => {
+  const sitOut = [{ id: '2', instead: 'Seated' }];
+  const shown = (before: FloorAct[], isTeacher: boolean) => {
+    const line = { id: 'hollow', kind: 'drill', drill: 'hollow', label: 'Hollow' } as const;
+    const { unmount } = renderUi(
+      <InClass fake={fakeFloor(before)} bundle={bundle} isTeacher={isTeacher}>
+        <Now item={{ ...line, minutes: 3, startsAt: 0, sitOut }} />
+      </InClass>,
+    );
+    const words = screen.getByText(/^Instead/).textContent;
+    unmount();
+    return words;
+  };
+
+  it('whoever said something before the class sits out as the line has it', () => {
+    expect(shown([], false)).toBe('Instead: Ada: Standing; Bo: Seated');
+    // The teacher's own goes by what was said, and by nothing that is older.
+    expect(shown([], true)).toBe('Instead: Ada: Standing');
+  });
+
+  it('whoever was stopped sits out what loads anything', () => {
+    const stopped: FloorAct = { kind: 'halt', person: '1' };
+    expect(shown([stopped], false)).toBe('Instead: Ada, Bo: Seated');
+  });
+});
+
 describe('the line that the class is at', () => {
   it('says who of those here does what instead', () => {
     show();

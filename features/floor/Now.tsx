@@ -42,7 +42,7 @@ export function Now({
   readonly isPacing?: boolean;
 }) {
   const own = useFloorClass();
-  const { floor, bundle, names, here, tell } = own;
+  const { floor, bundle, names, here, isTeacher, tell } = own;
   const now = useNow(500);
   if (item === undefined) return null;
   const { state, nowLine } = floor;
@@ -50,11 +50,11 @@ export function Now({
   const left = item.minutes * 60 - (nowLine(now) - since) / 1000;
   const done = doneByAll(item);
   const regions = done === null ? counterRegions(item) : bundle.drills[done]?.regions;
-  const said = saidTonight(state, bundle.plan.wishes);
+  const said = saidTonight(state, bundle.plan.wishes, isTeacher);
   const feetDown = new Set(feetDownNow(state, bundle.plan));
   const screening = keyOfLabel(bundle)(screeningQuestion.label);
   const answerOf = (id: string) => state.door.get(doorKey(id, screening));
-  const out = listSittingOut(
+  const known = listSittingOut(
     item,
     bundle.prepared.people.filter(({ id }) => here.includes(id)),
     (id) =>
@@ -62,6 +62,16 @@ export function Now({
       (done !== null && bundle.drills[done]?.feetUp === true && feetDown.has(id)),
     answerOf,
   );
+  // What was said before the class stands in the line for who is not told what it was.
+  const told = isTeacher ? [] : (item.sitOut ?? []);
+  const out = [
+    ...known,
+    ...told.flatMap(({ id, instead, unlessAsked }) =>
+      unlessAsked !== true && here.includes(id) && !known.some((one) => one.id === id)
+        ? [{ id, instead }]
+        : [],
+    ),
+  ];
   // An assistant's device is sent no cares.
   const cares = sayingCares(
     item,

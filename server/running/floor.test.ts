@@ -1,7 +1,10 @@
 import { asTeacher } from '../network/testingAsker';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
+import { baseIds, type BaseId } from '@/core/catalog/checks';
+import { painPlaces } from '@/core/catalog/regions';
 import { shippedSchool } from '@/core/catalog/school';
+import { isOutOfHold, saidTonight } from '@/core/running/holdOut';
 import type { FloorAct } from '@/core/running/tap';
 import { openCase } from '@/core/ladder/case';
 import { listAttendance, listMeetings } from '@/db/courses';
@@ -15,7 +18,7 @@ import { findStandingPlan, readClass } from '../judging/classViews';
 import { today } from '../clock';
 import { database, databaseFile } from '../database';
 import { beginClass, findClass, takeTaps } from './floor';
-import { bundleOf } from './floorBundle';
+import { bundleFor, bundleOf, type FloorBundle, type FloorCheck } from './floorBundle';
 import { judgeInRunningClasses } from './floorJudge';
 import { deletePerson } from '@/features/people/change';
 import { readFloorDays } from '@/features/record/read';
@@ -39,6 +42,43 @@ describe('a class on the floor', () => {
     expect(recordsToday(a!)).toMatchObject([{ check: 'dolphin-hold', value: 10 }]);
     expect(recordsToday(b!)).toMatchObject([{ value: 20, stoppedByTeacher: true }]);
     expect(listUpsideTime(database(), [Number(a)]).at(-1)).toMatchObject({ seconds: 10 });
+  });
+
+  it('keeps an assistant’s device from asking whoever said something before, without saying what', () => {
+    const { row, people } = begin();
+    const [sore, down] = people as [string, string];
+    const bundle = bundleOf(row);
+    let closed = 0;
+    for (const place of painPlaces) {
+      const wishes = { ...bundle.plan.wishes, sore: [{ person: sore, place }], feetDown: [down] };
+      const own = { ...bundle, plan: { ...bundle.plan, wishes } };
+      const theirs = bundleFor('assistant', own);
+      expect(theirs.plan.wishes).toMatchObject({ sore: [], feetDown: [] });
+      const asks = (of: FloorBundle, id: string, spec: FloorCheck, base: BaseId | null) =>
+        isOutOfHold(
+          of.prepared.people.find((one) => one.id === id)!,
+          spec,
+          base,
+          saidTonight({ halts: [] }, of.plan.wishes, of === own),
+          of.plan.wishes.feetDown?.includes(id),
+        );
+      for (const spec of theirs.checks) {
+        for (const base of spec.byBase ? baseIds : [null]) {
+          for (const id of people) {
+            const isOut = asks(own, id, spec, base);
+            expect([place, spec.check, base, id, asks(theirs, id, spec, base)]).toEqual([
+              place,
+              spec.check,
+              base,
+              id,
+              isOut,
+            ]);
+            if (isOut) closed += 1;
+          }
+        }
+      }
+    }
+    expect(closed).toBeGreaterThan(50);
   });
 
   it('keeps a delivery that comes twice once, refuses one with a gap before it, and hands it on', () => {

@@ -20,6 +20,7 @@ import type { LadderId } from '@/core/catalog/stage';
 import type { PlanFile } from '@/core/files/planFile';
 import type { PreparedClass, PreparedPerson } from '@/core/compose/prepared';
 import type { School } from '@/core/catalog/school';
+import { closedByWord } from '@/core/running/holdOut';
 import {
   hideChecks,
   isPrivateCheck,
@@ -288,6 +289,7 @@ export function bundleFor(role: FloorRole, bundle: FloorBundle): FloorBundle {
       hide,
       drillsTonight(bundle.plan),
       optionsTonight(bundle.plan),
+      (id) => closedByWord({ id }, bundle.checks, bundle.plan.wishes),
     ),
     members: bundle.members.map(({ id, name, body, consent }) => ({
       id,
