@@ -1,6 +1,6 @@
 /** Who is asked for which check, after what was said before the class. */
 import { closedRegions } from '../catalog/regions';
-import { thereFor } from './sittingOut';
+import { thereFor } from './saidBefore';
 import type { PreparedClass, PreparedSlot, Wishes } from './prepared';
 
 /**

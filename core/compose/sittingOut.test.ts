@@ -1,14 +1,8 @@
 import { drillTable, type DrillKey } from '../catalog/drills';
 import type { PainPlace } from '../catalog/regions';
 import type { LadderId } from '../catalog/stage';
-import {
-  doneByAll,
-  insteadOf,
-  listSittingOut,
-  outAsWished,
-  sayingOut,
-  thereFor,
-} from './sittingOut';
+import { outAsWished, thereFor } from './saidBefore';
+import { doneByAll, insteadOf, listSittingOut, sayingOut } from './sittingOut';
 
 const person = (id: string, closedDrills: DrillKey[], instead?: string) => ({
   id,

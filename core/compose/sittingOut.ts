@@ -1,9 +1,7 @@
 /** Who sits something out, and what they do meanwhile: told to everybody, and never why. */
-import type { DrillBook, DrillId, DrillKey } from '../catalog/drills';
-import { closedRegions, type BodyRegion } from '../catalog/regions';
-import { ladderTable, type LadderId } from '../catalog/stage';
-import { drillLiftsFeet, regionsOf } from '../ladder/asked';
-import type { PreparedPerson, Wishes } from './prepared';
+import type { DrillId, DrillKey } from '../catalog/drills';
+import type { LadderId } from '../catalog/stage';
+import type { PreparedPerson } from './prepared';
 import type { TimelineItem } from './timeline';
 
 export interface SitsOut {
@@ -34,7 +32,7 @@ const meanwhile = (person: Offered): string => bareOf(person)[0]?.label ?? inste
 /** The pause between drills is a child's pose: head below the heart as well. */
 const pauseDrill: DrillId = 'childs-pose';
 
-type Line = Pick<TimelineItem, 'kind'> & {
+export type Line = Pick<TimelineItem, 'kind'> & {
   readonly drill?: DrillKey | undefined;
   readonly family?: LadderId | undefined;
   /** Who does something of their own there, as their rung says. */
@@ -104,58 +102,6 @@ export function listSittingOut(
     return [{ id: person.id, instead, ...(mayStill ? { unlessAsked: true } : {}) }];
   });
 }
-
-/** Who is there for a line: nobody who is away, and for what comes before the rounds nobody who is late. */
-export function thereFor<T extends { readonly id: string }>(
-  { kind }: Line,
-  people: readonly T[],
-  { absent, late }: Pick<Wishes, 'absent' | 'late'>,
-): T[] {
-  const isBefore = comesBeforeRounds(kind);
-  return people.filter(
-    ({ id }) => !absent.includes(id) && !(isBefore && late.some(({ person }) => person === id)),
-  );
-}
-
-function comesBeforeRounds(kind: Line['kind']): boolean {
-  switch (kind) {
-    case 'arrive':
-    case 'drill':
-    case 'pause':
-    case 'checks':
-      return true;
-    case 'settle':
-    case 'round':
-    case 'reset':
-    case 'counter':
-    case 'release':
-    case 'rest':
-      return false;
-    default:
-      return kind satisfies never;
-  }
-}
-
-/** Whoever said before the class that something is sore, or that the feet stay down, sits out what meets it. */
-export function outAsWished(
-  line: Line,
-  { sore = [], feetDown = [] }: Partial<Pick<Wishes, 'sore' | 'feetDown'>>,
-  drills: DrillBook,
-): (id: string) => boolean {
-  const done = doneByAll(line);
-  const drill = done === null ? undefined : drills[done];
-  const used = drill === undefined ? counterRegions(line) : regionsOf(drill);
-  return (id) =>
-    (drill !== undefined && feetDown.includes(id) && drillLiftsFeet(drill)) ||
-    sore.some(
-      ({ person, place }) =>
-        person === id && closedRegions(place).some((region) => used.includes(region)),
-    );
-}
-
-/** What the counterpose of a line loads or strains; empty for every other line. */
-export const counterRegions = ({ kind, family }: Line): BodyRegion[] =>
-  kind === 'counter' && family !== undefined ? regionsOf(ladderTable[family].counter) : [];
 
 /** The same in words, by what is done instead. */
 export function sayingOut(out: readonly SitsOut[], nameOf: (id: string) => string): string {

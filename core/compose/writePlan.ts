@@ -8,7 +8,7 @@ import { placeEverybody, type Place } from './places';
 import { roundOf, type BeforeById, type Posed } from './pose';
 import type { Pin, PreparedClass, Wishes } from './prepared';
 import { drillsOf } from './drillsOf';
-import { outAsWished } from './sittingOut';
+import { outAsWished } from './saidBefore';
 import {
   countTurns,
   firstOpen,

@@ -2,7 +2,8 @@
 import { counted } from '../units/words';
 import { rowLabel } from '../pieces/rows';
 import type { DrillBook } from '../catalog/drills';
-import { listSittingOut, outAsWished, sayingOut } from '../compose/sittingOut';
+import { outAsWished, thereFor } from '../compose/saidBefore';
+import { listSittingOut, sayingOut } from '../compose/sittingOut';
 import { bindingWords } from '../compose/bindingWords';
 import { layOutWhere, placeWords } from '../compose/layOut';
 import type { LengthUnits } from '../units/length';
@@ -48,7 +49,11 @@ export function writeMarkdown(plan: PlanFile, words: MarkdownWords): string {
   for (const item of plan.timeline) {
     const { label, startsAt: at, minutes, dose } = item;
     const out = sayingOut(
-      listSittingOut(item, words.people, outAsWished(item, plan.wishes, words.drills)),
+      listSittingOut(
+        item,
+        thereFor(item, words.people, plan.wishes),
+        outAsWished(item, plan.wishes, words.drills),
+      ),
       words.nameOf,
     );
     const instead = out === '' ? '' : `; instead, ${plain(out)}`;

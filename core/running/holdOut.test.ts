@@ -1,5 +1,6 @@
 import type { CheckKey } from '../catalog/checks';
-import { closedByWord, isOutOfHold, isOutTonight, isUpFor, saidTonight } from './holdOut';
+import { closedByWord } from './closedByWord';
+import { isOutOfHold, isOutTonight, isUpFor, saidTonight } from './holdOut';
 import { replay } from './replay';
 import type { FloorAct } from './tap';
 

@@ -1,10 +1,9 @@
 /** Who takes no part in a hold for the group: closed when the class was judged, or by tonight's taps. */
 import type { BaseId, CheckKey } from '../catalog/checks';
-import { baseIds } from '../catalog/checkKinds';
 import { closedRegions, type BodyRegion } from '../catalog/regions';
 import type { PreparedPerson } from '../compose/prepared';
 import type { PlanFile } from '../files/planFile';
-import { closedKey, type ClosedKey } from './closedKey';
+import { closedKey } from './closedKey';
 import { hasSign, type FloorState } from './replay';
 
 /** What the floor knows of a check's shape. */
@@ -81,23 +80,3 @@ export function isOutOfHold(
     shape !== null && closedChecks.includes(closedKey(shape.check, shape.byBase ? base : null))
   );
 }
-
-/**
- * Checks that somebody is out of by what was said before the class: for devices that are told that, and
- * not what it was.
- */
-export const closedByWord = (
-  person: Pick<PreparedPerson, 'id'>,
-  checks: readonly HeldShape[],
-  { sore, feetDown = [] }: Pick<PlanFile['wishes'], 'sore' | 'feetDown'>,
-): ClosedKey[] => {
-  const said = saidTonight({ halts: [] }, { sore });
-  const keepsDown = feetDown.includes(person.id);
-  return checks.flatMap((shape) =>
-    (shape.byBase ? baseIds : [null]).flatMap((base) =>
-      isOutOfHold({ id: person.id }, shape, base, said, keepsDown)
-        ? [closedKey(shape.check, base)]
-        : [],
-    ),
-  );
-};

@@ -1,6 +1,7 @@
 import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { times } from '@/core/catalog/dose';
+import type { PainPlace } from '@/core/catalog/regions';
 import { screeningQuestion } from '@/core/ladder/door';
 import type { FloorAct } from '@/core/running/tap';
 import { renderUi } from '@/design/testing/renderUi';
@@ -70,6 +71,28 @@ describe('on a device that is not told why', () => {
 });
 
 describe('the line that the class is at', () => {
+  it('asks nobody for a counterpose that loads what they said is sore', () => {
+    const line = { id: 'counter-handstand', kind: 'counter', label: 'Wrist releases' } as const;
+    const counters = { handstand: ['wrist', 'hamstring'] } as const;
+    const after = (place: PainPlace, of: object = { counters }) => {
+      const { unmount } = renderUi(
+        <InClass
+          fake={fakeFloor([{ kind: 'sore', person: '2', place }])}
+          bundle={fakeBundle({ ...bundle, ...of })}
+        >
+          <Now item={{ ...line, family: 'handstand', minutes: 2, startsAt: 0 }} />
+        </InClass>,
+      );
+      const words = screen.queryByText(/^Instead/)?.textContent;
+      unmount();
+      return words;
+    };
+    expect(after('wrist')).toBe('Instead: Bo: Seated');
+    expect(after('neck')).toBeUndefined();
+    // A class that was begun before the regions were said.
+    expect(after('wrist', {})).toBeUndefined();
+  });
+
   it('says who of those here does what instead', () => {
     show();
     expect(screen.getByText('Instead: Ada: Standing')).toBeInTheDocument();

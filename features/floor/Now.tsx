@@ -3,13 +3,7 @@
 import { Button } from '@mantine/core';
 import { IconPlayerPlay } from '@tabler/icons-react';
 import type { MoveId } from '@/core/atlas/moves';
-import {
-  counterRegions,
-  doneByAll,
-  listSittingOut,
-  sayingCares,
-  sayingOut,
-} from '@/core/compose/sittingOut';
+import { doneByAll, listSittingOut, sayingCares, sayingOut } from '@/core/compose/sittingOut';
 import { screeningQuestion } from '@/core/ladder/door';
 import { sayMoves } from '@/core/files/moveWords';
 import { paceSeconds } from '@/core/running/pacer';
@@ -25,6 +19,12 @@ import { keyOfLabel } from './questions';
 import { wakeSound } from '@/design/sound';
 import { useNow } from '@/design/useNow';
 import { leftWords } from './words';
+
+/** What the counterpose of a line loads or strains; nothing for every other line. */
+const regionsAfter = (
+  { kind, family }: FloorBundle['plan']['timeline'][number],
+  { counters = {} }: FloorBundle,
+) => (kind === 'counter' && family !== undefined ? counters[family] : []);
 
 /** The line of the running order that the class is at, and the time left of it. */
 export function Now({
@@ -49,7 +49,7 @@ export function Now({
   const since = state.segmentSinceMs ?? bundle.startedMs;
   const left = item.minutes * 60 - (nowLine(now) - since) / 1000;
   const done = doneByAll(item);
-  const regions = done === null ? counterRegions(item) : bundle.drills[done]?.regions;
+  const regions = done === null ? regionsAfter(item, bundle) : bundle.drills[done]?.regions;
   const said = saidTonight(state, bundle.plan.wishes, isTeacher);
   const feetDown = new Set(feetDownNow(state, bundle.plan));
   const screening = keyOfLabel(bundle)(screeningQuestion.label);

@@ -1,5 +1,6 @@
 import { findOption } from '@/core/compose/readBack';
-import { caresIn, listSittingOut, outAsWished } from '@/core/compose/sittingOut';
+import { outAsWished } from '@/core/compose/saidBefore';
+import { caresIn, listSittingOut } from '@/core/compose/sittingOut';
 import { numberRounds } from '@/core/compose/numberRounds';
 import type { PlanFile } from '@/core/files/planFile';
 import type { PreparedClass } from '@/core/compose/prepared';

@@ -1,12 +1,7 @@
 import { drillsOf } from '@/core/compose/drillsOf';
 import { sayingRefused } from '@/core/compose/sayingRefused';
-import {
-  caresIn,
-  listSittingOut,
-  sayingOut,
-  outAsWished,
-  thereFor,
-} from '@/core/compose/sittingOut';
+import { outAsWished, thereFor } from '@/core/compose/saidBefore';
+import { caresIn, listSittingOut, sayingOut } from '@/core/compose/sittingOut';
 import { Refused } from '@/features/evening/Refused';
 import type { PlanFile } from '@/core/files/planFile';
 import { sayMoves } from '@/core/files/moveWords';

@@ -16,11 +16,11 @@ import type { PlannedOption } from '@/core/compose/option';
 import type { Variant } from '@/core/setups/setup';
 import type { BaseId, CheckKey, FaultId } from '@/core/catalog/checks';
 import { faultIds, faultTable, getCheck, getFault, isShippedCheck } from '@/core/catalog/checks';
-import type { LadderId } from '@/core/catalog/stage';
+import { ladderTable, type LadderId } from '@/core/catalog/stage';
 import type { PlanFile } from '@/core/files/planFile';
 import type { PreparedClass, PreparedPerson } from '@/core/compose/prepared';
 import type { School } from '@/core/catalog/school';
-import { closedByWord } from '@/core/running/holdOut';
+import { closedByWord } from '@/core/running/closedByWord';
 import {
   hideChecks,
   isPrivateCheck,
@@ -127,6 +127,8 @@ export interface FloorBundle {
       }
     >
   >;
+  /** What the counterpose of each family loads or strains; absent in classes begun before it was said. */
+  readonly counters?: Readonly<Partial<Record<LadderId, readonly BodyRegion[]>>>;
   readonly faults: Readonly<Record<string, string>>;
   /** What is asked of somebody first; absent in classes begun before it stood here. */
   readonly questions?: readonly DoorQuestion[];
@@ -260,6 +262,9 @@ export function makeBundle(db: Db, view: ClassView, plan: PlanFile): FloorBundle
         ];
       }),
     ),
+    counters: Object.fromEntries(
+      plan.families.map((family) => [family, regionsOf(ladderTable[family].counter)]),
+    ),
     faults: Object.fromEntries(faultIds.map((id) => [id, faultTable[id].label])),
     questions: [
       screeningQuestion,
@@ -329,6 +334,7 @@ export function bundleFor(role: FloorRole, bundle: FloorBundle): FloorBundle {
       })),
     stages: bundle.stages,
     drills: bundle.drills,
+    ...(bundle.counters === undefined ? {} : { counters: bundle.counters }),
     faults: Object.fromEntries(
       faultIds.flatMap((fault) => {
         const words = bundle.faults[fault];
