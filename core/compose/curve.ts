@@ -5,6 +5,7 @@ import { regions, type Region } from '../catalog/regions';
 import { freshState, type FatigueState } from '../fatigue/reserve';
 import { passRound } from './pace';
 import type { PreparedPerson } from './prepared';
+import { thereFor } from './saidBefore';
 import { numberRounds } from './numberRounds';
 import { passItem, type TimelineItem } from './timeline';
 
@@ -43,7 +44,6 @@ export function traceReserves(
   let state = freshState;
   const points = [toPoint(0, state)];
   let hasTried = false;
-  const comesLate = plan.wishes.late.some((one) => one.person === person.id);
   const rounds = numberRounds(plan.timeline);
   for (const [at, item] of plan.timeline.entries()) {
     const { startsAt, minutes } = item;
@@ -60,7 +60,9 @@ export function traceReserves(
     const known = { kind: item.kind as TimelineItem['kind'], minutes };
     const { drill } = item;
     const spec = drill === undefined ? undefined : drills[drill];
-    const isThere = !comesLate && item.sitOut?.some(({ id }) => id === person.id) !== true;
+    const isThere =
+      thereFor(item, [person], plan.wishes).length > 0 &&
+      item.sitOut?.some(({ id }) => id === person.id) !== true;
     const isWork =
       isThere && (spec !== undefined || (item.kind === 'checks' && isChecked(plan, person)));
     if (isWork) {

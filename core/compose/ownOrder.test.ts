@@ -3,14 +3,20 @@ import { keysOf } from '../units/keyed';
 import { drillTable } from '../catalog/drills';
 import { inventClass, usualWishes } from '../testing/inventClass';
 import { composeClass } from './composeClass';
-import { prepareClass } from './prepared';
+import { prepareClass, type Wishes } from './prepared';
 import { usualSolve } from './solve';
 
 const chosen = keysOf(drillTable).filter((drill) => drillTable[drill].purpose !== 'releases');
 
-function evening(minutes: number, count: number, each: number) {
+function evening(
+  minutes: number,
+  count: number,
+  each: number,
+  order: NonNullable<Wishes['order']> = chosen
+    .slice(0, count)
+    .map((drill) => ({ drill, minutes: each })),
+) {
   const { input } = inventClass(4, 3);
-  const order = chosen.slice(0, count).map((drill) => ({ drill, minutes: each }));
   const wishes = { ...usualWishes, minutes, order };
   const { timeline, notes } = composeClass(
     null,
@@ -45,6 +51,15 @@ it('says by how much it was made shorter', () => {
   expect(notes).toEqual([
     `Your drills are ${short} min longer than there is time for: the longest were made shorter.`,
   ]);
+});
+
+it('says nothing of a drill that was deleted since, nor of one that is done twice', () => {
+  const gone = { drill: 'own-gone' as const, minutes: 4 };
+  const twice = chosen.slice(0, 2).map((drill) => ({ drill, minutes: 4 }));
+  const { drills, lengths, notes } = evening(75, 0, 0, [...twice, gone, twice[0]!]);
+  expect(drills).toEqual([chosen[0], chosen[1], chosen[0]]);
+  expect(lengths).toEqual([4, 4, 4]);
+  expect(notes).toEqual([]);
 });
 
 it.each([

@@ -37,6 +37,17 @@ function comesBeforeRounds(kind: Line['kind']): boolean {
   }
 }
 
+/** Did somebody say before the class that a place is sore which closes one of these regions? */
+export const isSoreIn = (
+  id: string,
+  regions: readonly BodyRegion[],
+  sore: Wishes['sore'],
+): boolean =>
+  sore.some(
+    ({ person, place }) =>
+      person === id && closedRegions(place).some((region) => regions.includes(region)),
+  );
+
 /** Whoever said before the class that something is sore, or that the feet stay down, sits out what meets it. */
 export function outAsWished(
   line: Line,
@@ -48,10 +59,7 @@ export function outAsWished(
   const used = drill === undefined ? counterRegions(line) : regionsOf(drill);
   return (id) =>
     (drill !== undefined && feetDown.includes(id) && drillLiftsFeet(drill)) ||
-    sore.some(
-      ({ person, place }) =>
-        person === id && closedRegions(place).some((region) => used.includes(region)),
-    );
+    isSoreIn(id, used, sore);
 }
 
 /** What the counterpose of a line loads or strains; empty for every other line. */

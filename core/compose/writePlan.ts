@@ -1,5 +1,6 @@
 /** A solved plan in full: places, ledgers, what became of the pins, and what there is to say. */
 import { counted } from '../units/words';
+import type { DrillBook } from '../catalog/drills';
 import type { LadderId } from '../catalog/stage';
 import { rungOfOption } from './optionId';
 import { listDrills } from './drillChoice';
@@ -144,7 +145,7 @@ export function writePlan(
       ]),
     ),
     pins,
-    notes: describe(posed, plan.assignment, rounds, wishes, timeline),
+    notes: describe(posed, plan.assignment, rounds, wishes, timeline, drillsOf(prepared)),
   };
 }
 
@@ -244,15 +245,17 @@ const isTurned = ({ place, option }: PlannedPerson): boolean =>
 
 /** What had to be taken from an order of the teacher's own. */
 function sayOrder(
-  { order = [], minutes }: Wishes,
+  { order: asked = [], minutes }: Wishes,
   timeline: readonly TimelineItem[],
-  drills: Posed['drills']['drills'],
+  { length: kept }: Posed['drills']['drills'],
+  book: DrillBook,
 ): string[] {
-  const laid = timeline.filter(({ kind }) => kind === 'drill');
-  const fits = (drill: string) => drills.some((one) => one.drill === drill);
-  const left = order.filter(({ drill }) => !fits(drill)).length;
-  const wished = order.reduce((sum, one) => sum + (fits(one.drill) ? one.minutes : 0), 0);
-  const short = wished - laid.reduce((sum, item) => sum + item.minutes, 0);
+  // What was deleted since is no longer part of it; what does not fit goes from its end.
+  const order = asked.filter(({ drill }) => book[drill] !== undefined);
+  const left = Math.max(0, order.length - kept);
+  const sum = (lines: readonly { readonly minutes: number }[]) =>
+    lines.reduce((total, { minutes: one }) => total + one, 0);
+  const short = sum(order.slice(0, kept)) - sum(timeline.filter(({ kind }) => kind === 'drill'));
   return [
     ...(left === 0
       ? []
@@ -273,6 +276,7 @@ function describe(
   rounds: readonly PlannedRound[],
   wishes: Wishes,
   timeline: readonly TimelineItem[],
+  book: DrillBook,
 ): string[] {
   const notes: string[] = [];
   if (budget.rounds < wishes.rounds) {
@@ -288,7 +292,7 @@ function describe(
       `${Math.round(rest - parts.rest.high)} min are more than drills and rounds fill: add a round, or make the class shorter.`,
     );
   }
-  notes.push(...sayOrder(wishes, timeline, drills.drills));
+  notes.push(...sayOrder(wishes, timeline, drills.drills, book));
   if (people.length === 0) notes.push('Nobody comes: there is nothing to plan.');
   if (problem.walls.length === 0 && people.length > 0) {
     notes.push('No wall of this room can be used: everybody works on the floor.');

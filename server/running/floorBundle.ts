@@ -1,6 +1,7 @@
 /** What a class begins with: everything the floor needs while there is no server to ask. */
 import type { MoveId } from '@/core/atlas/moves';
 import type { DrillKey } from '@/core/catalog/drills';
+import { counterRegions } from '@/core/compose/saidBefore';
 import { doneByAll } from '@/core/compose/sittingOut';
 import type { StageSpec, StageKey } from '@/core/catalog/stage';
 import type { Scoring } from '@/core/catalog/checks';
@@ -16,7 +17,7 @@ import type { PlannedOption } from '@/core/compose/option';
 import type { Variant } from '@/core/setups/setup';
 import type { BaseId, CheckKey, FaultId } from '@/core/catalog/checks';
 import { faultIds, faultTable, getCheck, getFault, isShippedCheck } from '@/core/catalog/checks';
-import { ladderTable, type LadderId } from '@/core/catalog/stage';
+import type { LadderId } from '@/core/catalog/stage';
 import type { PlanFile } from '@/core/files/planFile';
 import type { PreparedClass, PreparedPerson } from '@/core/compose/prepared';
 import type { School } from '@/core/catalog/school';
@@ -263,7 +264,7 @@ export function makeBundle(db: Db, view: ClassView, plan: PlanFile): FloorBundle
       }),
     ),
     counters: Object.fromEntries(
-      plan.families.map((family) => [family, regionsOf(ladderTable[family].counter)]),
+      plan.families.map((family) => [family, counterRegions({ kind: 'counter', family })]),
     ),
     faults: Object.fromEntries(faultIds.map((id) => [id, faultTable[id].label])),
     questions: [
