@@ -5,6 +5,7 @@ import { heightRangeM, massRangeKg } from '@/core/body/lengths';
 import { findTakenProblem, takenIds, type TakenId } from '@/core/body/taken';
 import { cautionIds } from '@/core/catalog/cautions';
 import { pieceSpec } from '@/core/catalog/ownPiece';
+import { tryKinds } from '@/core/catalog/tries';
 import { isOwnPiece, pieceIds, type PieceId } from '@/core/catalog/pieces';
 import { profileChangesSchema } from '@/core/catalog/profileChanges';
 import { painPlaces, stopSigns } from '@/core/catalog/regions';
@@ -191,7 +192,7 @@ export const rules: readonly Rule[] = [
   {
     table: 'attempt',
     place: 'try',
-    where: `what NOT IN ('hop', 'kick') OR julianday(date) IS NULL
+    where: `what NOT IN (${tryKinds.map((kind) => `'${kind}'`).join(', ')}) OR julianday(date) IS NULL
       OR (lift_s IS NOT NULL AND (typeof(lift_s) NOT IN ('real', 'integer') OR lift_s NOT BETWEEN 0 AND ${mostTryS}))
       OR (exit_s IS NOT NULL AND (typeof(exit_s) NOT IN ('real', 'integer') OR exit_s NOT BETWEEN 0 AND ${mostTryS}))`,
     find: () => ({ words: 'A try could not be read.' }),

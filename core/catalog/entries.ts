@@ -92,6 +92,7 @@ export const ownStageSchema = z.strictObject({
   isAttempt: z.literal(true).optional(),
   tries: z.int().min(1).max(20).optional(),
   isHop: z.literal(true).optional(),
+  isLift: z.literal(true).optional(),
   recipe: z.enum(setupIds).optional(),
   shape: z
     .union([

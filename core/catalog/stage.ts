@@ -191,8 +191,10 @@ export interface StageSpec<Stage extends string = StageKey> {
   readonly tries?: number;
   /** The ways to come up, where there is more than one; each has its own distance and lane. */
   readonly waysUp?: readonly WayUpId[];
-  /** Of the two, hops: the weight springs and comes back. */
+  /** Of its tries, hops: the weight springs and comes back. */
   readonly isHop?: true;
+  /** Of its tries, lifts: knees or legs are drawn up, and no leg leads. */
+  readonly isLift?: true;
   /** Taken from the cupboard beside what the set-up itself is made of. */
   readonly pieces?: readonly { readonly piece: ShippedPieceId; readonly count: number }[];
   readonly recipe?: SetupId;

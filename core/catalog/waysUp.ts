@@ -15,6 +15,10 @@ export interface WayUpSpec {
   readonly isStraddle?: true;
   /** Tries in a round. */
   readonly tries: number;
+  /** The lifted leg stays straight: what the count of hops that reach the wall asks for. */
+  readonly isStraight?: true;
+  /** Both legs leave the floor at once. */
+  readonly isTogether?: true;
   /** Only for whoever keeps the hollow: it goes backwards, or the back takes it. */
   readonly asksHollow?: true;
 }
@@ -23,12 +27,14 @@ export const wayUpTable = {
   'straight-leg': {
     label: 'straight-leg spring',
     move: 'straight-leg',
+    isStraight: true,
     how: 'The lifted leg stays straight; the standing leg bends and springs, the pelvis rises on one line.',
     tries: 6,
   },
   'bent-knee': {
     label: 'bent-knee hop',
     move: 'bent-knee',
+    isTogether: true,
     how: 'Feet wider than the hands, knees stay bent and low, both feet land softly.',
     handGapM: 0.22,
     tries: 3,
@@ -36,6 +42,7 @@ export const wayUpTable = {
   straddle: {
     label: 'straddle hop',
     move: 'straddle',
+    isTogether: true,
     how: 'Legs wide at once, tail to the wall; the last time the legs join. Only for whoever keeps the hollow.',
     handGapM: 0.22,
     isStraddle: true,
@@ -45,6 +52,7 @@ export const wayUpTable = {
   'slow-leg': {
     label: 'slow single leg',
     move: 'slow-leg',
+    isStraight: true,
     how: 'Hands closer; the shoulders lead, one leg floats up and the other follows without a jump.',
     handGapM: 0.125,
     tries: 4,
@@ -52,6 +60,7 @@ export const wayUpTable = {
   tuck: {
     label: 'two legs from the tuck',
     move: 'tuck-up',
+    isTogether: true,
     how: 'Both knees draw in together and rise over the shoulders before the legs lengthen.',
     tries: 3,
     asksHollow: true,

@@ -18,6 +18,7 @@ import { ladderIds } from '../catalog/stage';
 import { verdictKinds } from '../ladder/verdictKinds';
 import { heightRangeM, massRangeKg } from '../body/lengths';
 import { tap, trySeconds, trySupports } from '../running/tap';
+import { tryKinds } from '../catalog/tries';
 import { wayUpIds } from '../catalog/waysUp';
 import { lineOf } from '../units/text';
 import { day } from './schemas';
@@ -112,7 +113,7 @@ export const studioPerson = z.strictObject({
   attempts: z.array(
     z.strictObject({
       date: day,
-      what: z.enum(['hop', 'kick']),
+      what: z.enum(tryKinds),
       stage: stageKey.nullable(),
       base: z.enum(baseIds).nullable(),
       leg: side,

@@ -1,6 +1,7 @@
 /** What the record keeps of a class: checks, tries, minutes upside down. Source: handbook 03, 06, 08. */
 import { isKeyOf } from '../units/keyed';
 import type { BaseId, CheckKey, CheckSpec, FaultId } from '../catalog/checks';
+import { getWayUp } from '../catalog/waysUp';
 import type { PainPlace, StopSign } from '../catalog/regions';
 import { fatigueRule } from '../fatigue/reserve';
 import type { Side } from '../readiness/record';
@@ -110,8 +111,7 @@ function tryRecords({ tries }: FloorState): FloorRecord[] {
 
 /** The check speaks of the straight leg: a hop with bent knees or legs apart is another thing. */
 const isStraightHop = ({ what, wayUp }: Try): boolean =>
-  what === 'hop' &&
-  (wayUp === null || wayUp === undefined || wayUp === 'straight-leg' || wayUp === 'slow-leg');
+  what === 'hop' && (wayUp === null || wayUp === undefined || getWayUp(wayUp).isStraight === true);
 
 const reachedStraight = ({ reached, faults = [] }: Try): boolean =>
   reached && !faults.includes('knee-bends');

@@ -7,6 +7,7 @@ import { z } from 'zod';
 import { baseIds, faultIds } from '../catalog/checks';
 import { mostTryS } from './exit';
 import { painPlaces, stopSigns } from '../catalog/regions';
+import { tryKinds } from '../catalog/tries';
 import { wayUpIds } from '../catalog/waysUp';
 import { composeOutput } from '../files/planFile';
 
@@ -67,7 +68,7 @@ export const floorAct = z.discriminatedUnion('kind', [
     kind: z.literal('try'),
     person: key,
     /** The stage, for the record; the option of the plan otherwise. */
-    what: z.enum(['hop', 'kick']),
+    what: z.enum(tryKinds),
     stage: stageKey.nullable(),
     base: z.enum(baseIds).nullable(),
     round: z.int().min(1).max(12).nullable(),
@@ -76,7 +77,7 @@ export const floorAct = z.discriminatedUnion('kind', [
     blocksKept: z.boolean().nullable(),
     landing: z.enum(['soft', 'heavy']).nullable(),
     isAssisted: z.boolean(),
-    /** How they came up; absent: the stage has one way, or it was not said. */
+    /** How they came up, as it was seen; absent: the stage has one way, or it was not said. */
     wayUp: z.enum(wayUpIds).nullable().optional(),
     /** What the arms had to hold on to. */
     support: z.enum(trySupports).nullable().optional(),

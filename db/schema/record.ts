@@ -9,6 +9,7 @@ import {
   uniqueIndex,
 } from 'drizzle-orm/sqlite-core';
 import { baseIds, type CheckKey, type FaultId } from '@/core/catalog/checks';
+import { tryKinds } from '@/core/catalog/tries';
 import { wayUpIds } from '@/core/catalog/waysUp';
 import { trySupports } from '@/core/running/tap';
 import { painPlaces } from '@/core/catalog/regions';
@@ -123,7 +124,7 @@ export const decision = sqliteTable(
   (table) => [index('decision_person').on(table.personId)],
 );
 
-/** A hop or a kick that somebody counted. */
+/** A hop, a kick or a lift that somebody counted. */
 export const attempt = sqliteTable(
   'attempt',
   {
@@ -134,7 +135,7 @@ export const attempt = sqliteTable(
     classId: integer('class_id').references(() => floorClass.id, { onDelete: 'set null' }),
     originKey: text('origin_key'),
     date: text('date').notNull(),
-    what: text('what', { enum: ['hop', 'kick'] }).notNull(),
+    what: text('what', { enum: tryKinds }).notNull(),
     stage: text('stage').$type<StageKey>(),
     base: text('base', { enum: baseIds }),
     leg: text('leg', { enum: ['left', 'right'] }),

@@ -100,7 +100,7 @@ export function PersonSheet(props: PersonSheetProps) {
           {placed.otherwise === undefined ? '' : `; until then: ${placed.otherwise.toLowerCase()}`}.
         </p>
       ) : (
-        <Tries placed={placed} round={round} />
+        <Tries key={placed.option ?? ''} placed={placed} round={round} />
       )}
       {first.length > 0 && (
         <ul className={classes.first} aria-label="Before weight goes on">

@@ -4,6 +4,7 @@ import { fakeBundle, fakeFloor, type FakeFloor } from '@/features/floor/testing/
 import { InClass } from '@/features/floor/testing/renderFloor';
 import type { PlacedPerson } from '@/core/running/follow';
 import type { FloorAct } from '@/core/running/tap';
+import type { TrySpec } from '@/core/catalog/tries';
 import { Tries } from './Tries';
 
 const placed = {
@@ -22,17 +23,32 @@ const option = (more: object = {}) => ({
   ...more,
 });
 
-const bundle = (more: object = {}) =>
+const tries: TrySpec = {
+  kind: 'hop',
+  isLed: true,
+  aim: 'wall',
+  ways: [
+    { id: 'straight-leg', label: 'straight-leg spring' },
+    { id: 'bent-knee', label: 'bent-knee hop', isTogether: true },
+  ],
+};
+
+const bundle = (more: object = {}, asked = tries) =>
   fakeBundle({
     prepared: { people: [{ id: '1', options: [option(more)], fallbacks: [] }] } as never,
     stages: {
-      FS9: { family: 'forearm-stand', label: 'Hops', isHop: true, faults: ['head-touches', 'sag'] },
+      FS9: {
+        family: 'forearm-stand',
+        label: 'Hops',
+        tries: asked,
+        faults: ['head-touches', 'sag'],
+      },
     },
   });
 
-const show = (fake: FakeFloor, more: object = {}) =>
+const show = (fake: FakeFloor, more: object = {}, asked = tries) =>
   renderUi(
-    <InClass fake={fake} bundle={bundle(more)}>
+    <InClass fake={fake} bundle={bundle(more, asked)}>
       <Tries placed={placed} round={2} />
     </InClass>,
   );
@@ -70,6 +86,41 @@ it('notes a try with what was seen of it, the way up and what the arms hold', as
       faults: ['head-touches'],
     },
   ]);
+});
+
+it('notes the way up that was seen, which need not be the planned one, and no leg where none leads', async () => {
+  const fake = fakeFloor();
+  const { user } = show(fake);
+  // Planned with bent knees, both legs at once.
+  expect(screen.getByRole('button', { name: 'bent-knee hop' })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+  expect(screen.queryByText('left leg')).not.toBeInTheDocument();
+  await user.click(screen.getByRole('button', { name: 'straight-leg spring' }));
+  await user.click(screen.getByRole('button', { name: 'Reached the wall' }));
+  expect(fake.said.at(-1)).toMatchObject({ wayUp: 'straight-leg', leg: null });
+  await user.click(screen.getByText('right leg'));
+  await user.click(screen.getByRole('button', { name: 'Reached the wall' }));
+  expect(fake.said.at(-1)).toMatchObject({ wayUp: 'straight-leg', leg: 'right' });
+  // What was said of a leg does not stay with a try that has none.
+  await user.click(screen.getByRole('button', { name: 'bent-knee hop' }));
+  await user.click(screen.getByRole('button', { name: 'Reached the wall' }));
+  expect(fake.said.at(-1)).toMatchObject({ wayUp: 'bent-knee', leg: null });
+});
+
+it('asks of a lift neither for a leg nor for a block, nor whether it reached a wall', async () => {
+  const fake = fakeFloor();
+  const { user } = show(
+    fake,
+    { wayUp: undefined },
+    { kind: 'lift', isLed: false, aim: 'up', ways: [] },
+  );
+  for (const name of ['Hop or kick', 'Which leg leads', 'Blocks']) {
+    expect(screen.queryByRole('radiogroup', { name })).not.toBeInTheDocument();
+  }
+  await user.click(screen.getByRole('button', { name: 'Came up' }));
+  expect(fake.said).toMatchObject([{ what: 'lift', reached: true, leg: null, wayUp: null }]);
 });
 
 it('begins the next try from nothing seen', async () => {

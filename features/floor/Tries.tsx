@@ -7,12 +7,12 @@ import { getPiece, isOwnPiece } from '@/core/catalog/pieces';
 import type { PlannedOption } from '@/core/compose/option';
 import { findOption } from '@/core/compose/readBack';
 import { baseOfLadder, type PlacedPerson } from '@/core/running/follow';
-import type { FloorState } from '@/core/running/replay';
 import type { TrySupport } from '@/core/running/tap';
 import { isFrom } from '@/core/running/taps';
+import { counted } from '@/core/units/words';
 import { useFloorClass } from './context';
 import { nextWords, tapped, timedOf, waits, type TryClock } from './tryClock';
-import { sayUpAndDown } from './tryWords';
+import { aimWords, plainTry, sayTry, sayUpAndDown } from './tryWords';
 import classes from './floor.module.css';
 
 interface TriesProps {
@@ -26,10 +26,11 @@ export function Tries({ placed, round }: TriesProps) {
   const { floor, bundle } = useFloorClass();
   const option = findOption(bundle.prepared, placed.id, placed.option);
   const stage = option?.stage ?? null;
-  const [what, setWhat] = useState<'hop' | 'kick'>(
-    stage !== null && bundle.stages[stage]?.isHop ? 'hop' : 'kick',
-  );
-  const [leg, setLeg] = useState<'left' | 'right'>('left');
+  const inBundle = stage === null ? undefined : bundle.stages[stage];
+  const asked = inBundle?.tries ?? plainTry;
+  const [what, setWhat] = useState(asked.kind);
+  const [wayUp, setWayUp] = useState(option?.wayUp ?? null);
+  const [leg, setLeg] = useState<'left' | 'right' | 'none'>('none');
   const [blocks, setBlocks] = useState<'kept' | 'lost' | 'none'>('none');
   const [landing, setLanding] = useState<'soft' | 'heavy' | 'none'>('none');
   const [isAssisted, setAssisted] = useState(placed.needsHand);
@@ -37,8 +38,10 @@ export function Tries({ placed, round }: TriesProps) {
   const [faults, setFaults] = useState<readonly FaultId[]>([]);
   const [clock, setClock] = useState<TryClock>(waits);
   if (option?.isAttempt !== true) return null;
-  const family = stage === null ? undefined : bundle.stages[stage]?.family;
-  const mayShow = (stage === null ? undefined : bundle.stages[stage]?.faults) ?? [];
+  const family = inBundle?.family;
+  const mayShow = inBundle?.faults ?? [];
+  const hasLeg =
+    asked.isLed && !asked.ways.some(({ id, isTogether }) => id === wayUp && isTogether);
   const mine = floor.state.tries.filter(({ person }) => person === placed.id);
   const count = (is: (one: (typeof mine)[number]) => boolean) => mine.filter(is).length;
   const last = mine.at(-1);
@@ -53,12 +56,12 @@ export function Tries({ placed, round }: TriesProps) {
         stage,
         base: family === undefined ? null : baseOfLadder[family],
         round,
-        leg,
+        leg: hasLeg && leg !== 'none' ? leg : null,
         reached,
         blocksKept: blocks === 'none' ? null : blocks === 'kept',
         landing: landing === 'none' ? null : landing,
         isAssisted,
-        wayUp: option?.wayUp ?? null,
+        wayUp,
         support,
         faults: [...faults],
         ...timedOf(clock),
@@ -73,28 +76,37 @@ export function Tries({ placed, round }: TriesProps) {
   };
   return (
     <section aria-label="Tries" className={classes.tries}>
-      <div className={classes.tryRow}>
-        <Choice
-          label="Hop or kick"
-          value={what}
-          words={{ hop: 'hop', kick: 'kick' }}
-          onChoose={setWhat}
-        />
-        <Choice
-          label="Which leg leads"
-          value={leg}
-          words={{ left: 'left leg', right: 'right leg' }}
-          onChoose={setLeg}
-        />
-      </div>
-      <div className={classes.tryRow}>
-        <Choice
-          label="Blocks"
-          value={blocks}
-          words={{ none: 'blocks?', kept: 'kept', lost: 'dropped' }}
-          onChoose={setBlocks}
-        />
-      </div>
+      {asked.isLed && (
+        <div className={classes.tryRow}>
+          <Choice
+            label="Hop or kick"
+            value={what}
+            words={{ hop: 'hop', kick: 'kick' }}
+            onChoose={setWhat}
+          />
+          {hasLeg && (
+            <Choice
+              label="Which leg leads"
+              value={leg}
+              words={{ none: 'leg?', left: 'left leg', right: 'right leg' }}
+              onChoose={setLeg}
+            />
+          )}
+        </div>
+      )}
+      {asked.ways.length > 0 && (
+        <Taps label="Way up" choices={asked.ways} isOn={(one) => one === wayUp} onTap={setWayUp} />
+      )}
+      {asked.isLed && (
+        <div className={classes.tryRow}>
+          <Choice
+            label="Blocks"
+            value={blocks}
+            words={{ none: 'blocks?', kept: 'kept', lost: 'dropped' }}
+            onChoose={setBlocks}
+          />
+        </div>
+      )}
       <div className={classes.tryRow}>
         <Choice
           label="Landing"
@@ -127,24 +139,16 @@ export function Tries({ placed, round }: TriesProps) {
         />
       </div>
       {mayShow.length > 0 && (
-        <div className={classes.tryFaults} role="group" aria-label="What was seen">
-          {mayShow.map((fault) => (
-            <button
-              key={fault}
-              type="button"
-              aria-pressed={faults.includes(fault)}
-              onClick={() =>
-                setFaults(
-                  faults.includes(fault)
-                    ? faults.filter((one) => one !== fault)
-                    : [...faults, fault],
-                )
-              }
-            >
-              {bundle.faults[fault] ?? fault}
-            </button>
-          ))}
-        </div>
+        <Taps
+          label="What was seen"
+          choices={mayShow.map((id) => ({ id, label: bundle.faults[id] ?? id }))}
+          isOn={(one) => faults.includes(one)}
+          onTap={(one) =>
+            setFaults(
+              faults.includes(one) ? faults.filter((other) => other !== one) : [...faults, one],
+            )
+          }
+        />
       )}
       <label className={classes.check}>
         <input
@@ -156,7 +160,7 @@ export function Tries({ placed, round }: TriesProps) {
       </label>
       <div className={`${classes.pair} ${classes.tryPair}`}>
         <button type="button" className={classes.action} onClick={(event) => record(true, event)}>
-          Reached the wall
+          {aimWords[asked.aim].tap}
         </button>
         <button type="button" className={classes.plain} onClick={(event) => record(false, event)}>
           Not yet
@@ -164,7 +168,7 @@ export function Tries({ placed, round }: TriesProps) {
       </div>
       {last !== undefined && (
         <p className={classes.lastTry}>
-          Noted: {sayTry(last)}
+          Noted: {sayTry(last, asked)}
           {isOwn && (
             <Button
               size="compact-md"
@@ -177,9 +181,10 @@ export function Tries({ placed, round }: TriesProps) {
         </p>
       )}
       <p aria-live="polite" className={classes.tally}>
-        {mine.length === 1 ? '1 try' : `${mine.length} tries`}, {count(({ reached }) => reached)}{' '}
-        reached · left {count((one) => one.leg === 'left')}, right{' '}
-        {count((one) => one.leg === 'right')}
+        {counted(mine.length, 'try', 'tries')}, {count(({ reached }) => reached)}{' '}
+        {aimWords[asked.aim].said}
+        {asked.isLed &&
+          ` · left ${count((one) => one.leg === 'left')}, right ${count((one) => one.leg === 'right')}`}
         {count(({ landing: how }) => how === 'heavy') > 0 &&
           ` · ${count(({ landing: how }) => how === 'heavy')} heavy`}
       </p>
@@ -195,21 +200,6 @@ function supportOf(option: PlannedOption | undefined): TrySupport {
   return has('block') ? 'block' : has('strap') ? 'strap' : 'free';
 }
 
-/** What was just noted of a try, so that a slip of the finger is seen. */
-const sayTry = (one: FloorState['tries'][number]): string =>
-  [
-    one.what,
-    one.leg === null ? '' : `${one.leg} leg`,
-    one.reached ? 'reached' : 'not yet',
-    one.blocksKept === null ? '' : one.blocksKept ? 'blocks kept' : 'blocks dropped',
-    one.landing === null ? '' : `landed ${one.landing === 'soft' ? 'softly' : 'heavily'}`,
-    sayUpAndDown(one),
-    one.isAssisted ? 'with hands' : '',
-    (one.faults ?? []).length === 0 ? '' : `${one.faults!.length} seen`,
-  ]
-    .filter((words) => words !== '')
-    .join(', ');
-
 /** One of a few, under a thumb. */
 function Choice<Value extends string>({
   label,
@@ -219,7 +209,7 @@ function Choice<Value extends string>({
 }: {
   readonly label: string;
   readonly value: Value;
-  readonly words: Readonly<Record<Value, string>>;
+  readonly words: Readonly<Partial<Record<Value, string>>>;
   readonly onChoose: (value: Value) => void;
 }) {
   return (
@@ -227,8 +217,39 @@ function Choice<Value extends string>({
       size="lg"
       aria-label={label}
       value={value}
-      data={(Object.keys(words) as Value[]).map((one) => ({ value: one, label: words[one] }))}
+      data={(Object.keys(words) as Value[]).map((one) => ({
+        value: one,
+        label: words[one] ?? one,
+      }))}
       onChange={(chosen) => onChoose(chosen as Value)}
     />
+  );
+}
+
+/** Things that are tapped, each by itself, with room for a word. */
+function Taps<Id extends string>({
+  label,
+  choices,
+  isOn,
+  onTap,
+}: {
+  readonly label: string;
+  readonly choices: readonly { readonly id: Id; readonly label: string }[];
+  readonly isOn: (id: Id) => boolean;
+  readonly onTap: (id: Id) => void;
+}) {
+  return (
+    <div className={classes.tryFaults} role="group" aria-label={label}>
+      {choices.map((one) => (
+        <button
+          key={one.id}
+          type="button"
+          aria-pressed={isOn(one.id)}
+          onClick={() => onTap(one.id)}
+        >
+          {one.label}
+        </button>
+      ))}
+    </div>
   );
 }

@@ -1,3 +1,4 @@
+import { getWayUp } from '@/core/catalog/waysUp';
 import { counted } from '@/core/units/words';
 import type { SeenInTries } from './seenInTries';
 import classes from './record.module.css';
@@ -8,8 +9,8 @@ const share = (part: number, of: number) => (of === 0 ? '–' : `${Math.round((1
 
 /** What was seen in tries: each fault over the evenings, and what a prop does for them. */
 export function TriesShown({ seen }: { readonly seen: SeenInTries }) {
-  const { faults, supports, tries, dates } = seen;
-  if (faults.length === 0 && supports.length === 0) {
+  const { faults, supports, ways, tries, dates } = seen;
+  if (faults.length + supports.length + ways.length === 0) {
     return (
       <p>Nothing was noted of tries yet: on the Floor each try takes a tap for what it showed.</p>
     );
@@ -36,12 +37,22 @@ export function TriesShown({ seen }: { readonly seen: SeenInTries }) {
           ))}
         </ol>
       )}
+      {ways.length > 0 && (
+        <p>
+          {ways
+            .map(
+              ({ wayUp, tries: count, reached }) =>
+                `${getWayUp(wayUp).label}: ${counted(count, 'try', 'tries')}, ${share(reached, count)} came up`,
+            )
+            .join(' · ')}
+        </p>
+      )}
       {supports.length > 0 && (
         <p>
           {supports
             .map(
               ({ support, tries: count, reached, soft, landings, timed, asSlow }) =>
-                `${supportWords[support]}: ${counted(count, 'try', 'tries')}, ${share(reached, count)} reached the wall, ${share(soft, landings)} landed softly${timed === 0 ? '' : `, ${asSlow} of ${timed} timed came down as slowly as up`}`,
+                `${supportWords[support]}: ${counted(count, 'try', 'tries')}, ${share(reached, count)} came up, ${share(soft, landings)} landed softly${timed === 0 ? '' : `, ${asSlow} of ${timed} timed came down as slowly as up`}`,
             )
             .join(' · ')}
         </p>

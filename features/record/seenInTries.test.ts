@@ -4,6 +4,7 @@ const one = (date: string, change: object = {}) => ({
   date,
   reached: true,
   landing: null,
+  wayUp: null,
   support: null,
   faults: [],
   liftS: null,
@@ -18,17 +19,25 @@ describe('what was seen in tries', () => {
         faults: ['swing-kick'],
         support: 'block',
         landing: 'soft',
+        wayUp: 'straight-leg',
         liftS: 2,
         exitS: 2.5,
       }),
       one('2026-11-05', {
         faults: ['swing-kick', 'knee-bends'],
         reached: false,
+        wayUp: 'straight-leg',
         support: 'block',
         liftS: 3,
         exitS: 1,
       }),
-      one('2026-11-12', { faults: ['swing-kick'], support: 'free', landing: 'heavy', liftS: 2 }),
+      one('2026-11-12', {
+        faults: ['swing-kick'],
+        support: 'free',
+        landing: 'heavy',
+        liftS: 2,
+        wayUp: 'tuck',
+      }),
       one('2026-11-12'),
       one('2026-09-01', { faults: ['head-touches'] }),
     ],
@@ -40,6 +49,13 @@ describe('what was seen in tries', () => {
     expect(seen.faults.map(({ fault, counts }) => [fault, counts])).toEqual([
       ['swing-kick', [2, 1]],
       ['knee-bends', [1, 0]],
+    ]);
+  });
+
+  it('keeps the ways up apart', () => {
+    expect(seen.ways).toEqual([
+      { wayUp: 'straight-leg', tries: 2, reached: 1 },
+      { wayUp: 'tuck', tries: 1, reached: 1 },
     ]);
   });
 

@@ -2,12 +2,14 @@
 import { faultTable, type FaultId } from '@/core/catalog/checks';
 import { isAsSlowOut, type UpAndDown } from '@/core/running/exit';
 import { trySupports, type TrySupport } from '@/core/running/tap';
+import { wayUpIds, type WayUpId } from '@/core/catalog/waysUp';
 import type { Day } from '@/core/units/day';
 
 interface SeenTry {
   readonly date: Day;
   readonly reached: boolean;
   readonly landing: 'soft' | 'heavy' | null;
+  readonly wayUp: WayUpId | null;
   readonly support: TrySupport | null;
   readonly faults: readonly FaultId[];
   readonly liftS: number | null;
@@ -33,12 +35,20 @@ export interface SupportLine {
   readonly asSlow: number;
 }
 
+export interface WayLine {
+  readonly wayUp: WayUpId;
+  readonly tries: number;
+  readonly reached: number;
+}
+
 export interface SeenInTries {
   readonly dates: readonly Day[];
   /** Tries of each evening. */
   readonly tries: readonly number[];
   readonly faults: readonly FaultLine[];
   readonly supports: readonly SupportLine[];
+  /** By the way up that was seen: what one way reaches says nothing of another. */
+  readonly ways: readonly WayLine[];
 }
 
 /** Tries that were timed both ways, and those of them that came down as slowly as they went up. */
@@ -76,5 +86,15 @@ export function countSeen(tries: readonly SeenTry[], dates: readonly Day[]): See
       };
     })
     .filter(({ tries: count }) => count > 0);
-  return { dates, tries: byDay.map((own) => own.length), faults, supports };
+  const ways = wayUpIds
+    .map((wayUp): WayLine => {
+      const own = all.filter((one) => one.wayUp === wayUp);
+      return {
+        wayUp,
+        tries: own.length,
+        reached: own.filter(({ reached }) => reached).length,
+      };
+    })
+    .filter(({ tries: count }) => count > 0);
+  return { dates, tries: byDay.map((own) => own.length), faults, supports, ways };
 }

@@ -4,6 +4,7 @@ import type { DrillKey } from '@/core/catalog/drills';
 import { counterRegions } from '@/core/compose/saidBefore';
 import { doneByAll } from '@/core/compose/sittingOut';
 import type { StageSpec, StageKey } from '@/core/catalog/stage';
+import { trySpecOf, type TrySpec } from '@/core/catalog/tries';
 import type { Scoring } from '@/core/catalog/checks';
 import type { BodyRegion } from '@/core/catalog/regions';
 import { faultsAt, sayAt, watchAt } from '@/core/ladder/eyeWords';
@@ -99,7 +100,8 @@ export interface FloorBundle {
       {
         readonly family: LadderId;
         readonly label: string;
-        readonly isHop?: true;
+        /** What is asked about its tries; absent where nothing is tried, and in classes begun before. */
+        readonly tries?: TrySpec;
         /** What may be seen of a try; absent in classes begun before it was noted. */
         readonly faults?: readonly FaultId[];
         /** What is said, and what is watched for, in words; absent in classes begun before. */
@@ -173,18 +175,19 @@ export function stagesOf(
     options.flatMap(({ stage }) => {
       const found = stage === undefined ? undefined : school.stages.get(stage);
       if (stage === undefined || found === undefined) return [];
-      const { family, label, isHop, isAttempt } = found.spec;
+      const { family, label, isAttempt } = found.spec;
       return [
         [
           stage,
           {
             family,
             label,
-            ...(isHop ? { isHop } : {}),
             say: sayAt(school, stage),
             sayWith: sayWith(school, stage, options),
             watch: watchAt(school, stage),
-            ...(isAttempt ? { faults: faultsSeen(school, stage, found.spec) } : {}),
+            ...(isAttempt
+              ? { tries: trySpecOf(found.spec), faults: faultsSeen(school, stage, found.spec) }
+              : {}),
           },
         ],
       ];

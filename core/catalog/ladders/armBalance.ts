@@ -219,6 +219,7 @@ export const armBalance = {
     needsExit: true,
     isFree: true,
     isAttempt: true,
+    isLift: true,
     tries: 3,
     shape: { family: 'crow', moment: { move: 'float-back', key: 1 } },
   },

@@ -372,6 +372,7 @@ export const handstand = {
     needsWall: true,
     mayAssist: true,
     isAttempt: true,
+    isLift: true,
     tries: 3,
     recipe: 'box',
     shape: { still: 'box' },
