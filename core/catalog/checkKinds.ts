@@ -5,6 +5,7 @@ import type { FaultId } from './faults';
 import type { ProfileId } from './profiles';
 import type { BodyRegion, RegionLoads } from './regions';
 import type { StageKey } from './stage';
+import type { Taking } from './taking';
 
 export type BaseId = 'hands' | 'forearms' | 'head';
 export const baseIds = ['hands', 'forearms', 'head'] as const satisfies readonly BaseId[];
@@ -64,6 +65,8 @@ export interface CheckSpec<Stage extends string = StageKey> {
   readonly move?: MoveId | Readonly<Record<BaseId, MoveId>>;
   /** Asked in the middle of the shape that stands beside, not on arriving. */
   readonly askedIn?: 'the-hold';
+  /** Taken twice on a day, before the class and after it: the two are set side by side. */
+  readonly isTwiceADay?: true;
   /** Held with the hips level with the heart or below: no time upside down. */
   readonly isLevel?: true;
   /** Says something of the student's health: the teacher's to record and to see. */
@@ -72,11 +75,16 @@ export interface CheckSpec<Stage extends string = StageKey> {
   readonly home?: { readonly columns: readonly CautionColumn[]; readonly how: string };
   /** What each level is called, from 0 on. */
   readonly levels?: readonly string[];
+  /** From where it is looked at and what it is read off. */
+  readonly taking?: Taking;
+  /** What is done and what ends it, in a sentence or two. */
+  readonly method?: string;
 }
 
 /** A check that ships also says how it is taken. */
 export interface ShippedCheck<Stage extends string = StageKey> extends CheckSpec<Stage> {
   readonly move: MoveId | Readonly<Record<BaseId, MoveId>>;
+  readonly taking: Taking;
   readonly method: string;
   readonly minutes: number;
   /** Offered first where a hold is begun and none is planned. */

@@ -14,8 +14,9 @@ export const checksOfRange = {
     columns: ['wrists'],
     strains: ['wrist'],
     minutes: 0.8,
+    taking: { view: 'side', instrument: 'angle' },
     method:
-      'From the side, kneeling, palm flat: the angle between forearm and hand before the heel of the hand lifts, with an angle measure or read off a picture. Each hand by itself, or both where they are alike.',
+      'Kneeling, palm flat: the angle between forearm and hand before the heel of the hand lifts. Each hand by itself, or both where they are alike.',
   },
   'shoulder-flexion': {
     label: 'Shoulder flexion, back flat',
@@ -29,8 +30,9 @@ export const checksOfRange = {
     columns: ['reach'],
     strains: ['shoulder'],
     minutes: 0.8,
+    taking: { view: 'side', instrument: 'angle' },
     method:
-      'From the side, on the back, ribs down: how far the arm goes overhead from the trunk, with an angle measure or read off a picture. Each arm by itself.',
+      'On the back, ribs down: how far the arm goes overhead from the trunk. Each arm by itself.',
   },
   'straight-leg-raise': {
     label: 'Straight-leg raise',
@@ -44,8 +46,9 @@ export const checksOfRange = {
     columns: [],
     strains: ['hamstring', 'back', 'hip'],
     minutes: 0.8,
+    taking: { view: 'side', instrument: 'angle' },
     method:
-      'From the side, on the back, the other leg down: how far the straight leg goes before the pelvis turns, with an angle measure or read off a picture. Each leg by itself.',
+      'On the back, the other leg down: how far the straight leg goes before the pelvis turns. Each leg by itself.',
   },
   'talk-test': {
     label: 'Talk test',
@@ -59,6 +62,7 @@ export const checksOfRange = {
     columns: [],
     strains: [],
     minutes: 0.4,
+    taking: { view: 'near', instrument: 'word' },
     method: 'In the middle of the hold: can a whole sentence be said?',
     askedIn: 'the-hold',
     takenIn: 'SS7',
@@ -78,7 +82,8 @@ export const checksOfRange = {
     strains: ['shoulder', 'scapula', 'core', 'leg', 'hip', 'back'],
     takenIn: { hands: 'HB11', forearms: 'FS10', head: 'HS7' },
     minutes: 0.4,
-    method: 'From the side: the way down is slow, one leg after the other, and lands softly.',
+    taking: { view: 'side', instrument: 'eye' },
+    method: 'The way down is slow, one leg after the other, and lands softly.',
   },
   confidence: {
     label: 'Confidence, the student’s word',
@@ -92,6 +97,7 @@ export const checksOfRange = {
     columns: [],
     strains: [],
     minutes: 0.4,
+    taking: { view: 'near', instrument: 'word' },
     method: 'Ask, and write down the number that is said.',
   },
 } as const satisfies Record<string, ShippedCheck<string>>;

@@ -24,8 +24,8 @@ export const checksOnForearms = {
     columns: ['mild'],
     strains: ['back', 'elbow'],
     minutes: 0.4,
-    method:
-      'From the side: forearms parallel, one line from shoulder to heel. The clock stops at the first sag.',
+    taking: { view: 'side', instrument: 'clock' },
+    method: 'Forearms parallel, one line from shoulder to heel. The clock stops at the first sag.',
     loads: { shoulder: 0.5, scapula: 0.5, core: 0.8 },
     isLevel: true,
     home: {
@@ -45,8 +45,9 @@ export const checksOnForearms = {
     columns: ['wrists'],
     strains: ['back'],
     minutes: 0.4,
+    taking: { view: 'side', instrument: 'clock' },
     method:
-      'From the side: hands under the shoulders, one line from shoulder to heel. The clock stops at a sag or a shrug.',
+      'Hands under the shoulders, one line from shoulder to heel. The clock stops at a sag or a shrug.',
     loads: { wrist: 0.7, shoulder: 0.5, scapula: 0.5, core: 0.7 },
     isLevel: true,
     home: {
@@ -66,7 +67,8 @@ export const checksOnForearms = {
     columns: ['mild'],
     strains: ['back', 'hamstring'],
     minutes: 0.4,
-    method: 'From the side, head free. The clock stops when the head touches or the elbows slide.',
+    taking: { view: 'side', instrument: 'clock' },
+    method: 'Head free. The clock stops when the head touches or the elbows slide.',
     loads: { shoulder: 0.6, scapula: 0.6 },
     home: {
       columns: ['mild'],
@@ -85,8 +87,9 @@ export const checksOnForearms = {
     columns: ['mild'],
     strains: ['elbow'],
     minutes: 0.4,
+    taking: { view: 'side', instrument: 'count' },
     method:
-      'From the side, hands clasped: the chin passes the hands and comes back, elbows where they are. Whole ones count.',
+      'Hands clasped: the chin passes the hands and comes back, elbows where they are. Whole ones count.',
     loads: { shoulder: 0.7, scapula: 0.6, core: 0.5 },
     home: {
       columns: ['mild'],
@@ -107,7 +110,8 @@ export const checksOnForearms = {
     strains: ['hip', 'back'],
     takenIn: 'FS7',
     minutes: 0.4,
-    method: 'From behind: one leg in line with the back, hips level. Each side by itself.',
+    taking: { view: 'behind', instrument: 'clock' },
+    method: 'One leg in line with the back, hips level. Each side by itself.',
     loads: { shoulder: 0.7, scapula: 0.7 },
     home: { columns: ['mild'], how: 'One leg in line with the back, hips closed; both sides.' },
   },
@@ -122,7 +126,8 @@ export const checksOnForearms = {
     columns: ['mild'],
     strains: ['shoulder', 'scapula', 'back', 'hamstring'],
     minutes: 0.8,
-    method: 'From the side, dolphin pressed up: a hand, then a ruler between crown and floor.',
+    taking: { view: 'side', instrument: 'tape' },
+    method: 'Dolphin pressed up: a hand, then a ruler between crown and floor.',
   },
   'elbow-drift': {
     label: 'Elbow drift after clasping',
@@ -136,8 +141,9 @@ export const checksOnForearms = {
     columns: ['mild'],
     strains: ['shoulder', 'scapula', 'core', 'elbow'],
     minutes: 0.8,
+    taking: { view: 'front', instrument: 'tape' },
     method:
-      'From the front: mark the elbows with tape, clasp and press for five breaths, and read off a tape measure how far they went.',
+      'Mark the elbows with tape, clasp and press for five breaths, and read off how far they went.',
   },
   'crown-control': {
     label: 'Crown control',
@@ -152,8 +158,8 @@ export const checksOnForearms = {
     strains: ['neck'],
     takenIn: 'HS4',
     minutes: 0.4,
-    method:
-      'From the side, elbows down: the crown lowers to the floor and lifts again without a bump.',
+    taking: { view: 'side', instrument: 'eye' },
+    method: 'Elbows down: the crown lowers to the floor and lifts again without a bump.',
     isPrivate: true,
   },
   'head-load': {
@@ -169,8 +175,9 @@ export const checksOnForearms = {
     strains: ['neck', 'shoulder', 'scapula'],
     takenIn: 'HS5',
     minutes: 0.8,
+    taking: { view: 'side', instrument: 'scale' },
     method:
-      'Base set with the crown on a scale, feet on the floor; read it once it has come to rest.',
+      'Base set with the crown on the scale, feet on the floor; read it once it has come to rest.',
     isPrivate: true,
   },
   'paper-slip': {
@@ -186,7 +193,8 @@ export const checksOnForearms = {
     strains: ['neck', 'shoulder', 'scapula'],
     takenIn: 'HS5',
     minutes: 0.4,
-    method: 'A sheet under the crown while the base is set: it slides out without tearing.',
+    taking: { view: 'near', instrument: 'sheet' },
+    method: 'The sheet lies under the crown while the base is set: it slides out without tearing.',
     isPrivate: true,
   },
 } as const satisfies Record<string, ShippedCheck<string>>;

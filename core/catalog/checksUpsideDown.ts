@@ -25,8 +25,8 @@ export const checksUpsideDown = {
     strains: ['leg', 'hip', 'back'],
     takenIn: { hands: 'HB11', forearms: 'FS10', head: 'HS8' },
     minutes: 0.4,
-    method:
-      'From the side: heels or one sole on the wall, ribs in. The clock stops when the low back arches.',
+    taking: { view: 'side', instrument: 'clock' },
+    method: 'Heels or one sole on the wall, ribs in. The clock stops when the low back arches.',
     loads: { shoulder: 0.8, scapula: 0.7 },
   },
   'tuck-hold': {
@@ -41,7 +41,8 @@ export const checksUpsideDown = {
     strains: ['neck', 'shoulder', 'scapula', 'core', 'hip'],
     takenIn: 'HS7',
     minutes: 0.4,
-    method: 'From the side: both knees in, up without a hop. The clock runs from still to moving.',
+    taking: { view: 'side', instrument: 'clock' },
+    method: 'Both knees in, up without a hop. The clock runs from still to moving.',
   },
   'hollow-hold': {
     label: 'Hollow hold',
@@ -56,8 +57,8 @@ export const checksUpsideDown = {
     columns: ['effort'],
     strains: ['neck', 'back', 'hip'],
     minutes: 0.4,
-    method:
-      'From the side, on the back: arms overhead, low back down. The clock stops when it lifts.',
+    taking: { view: 'side', instrument: 'clock' },
+    method: 'On the back: arms overhead, low back down. The clock stops when it lifts.',
     loads: { core: 0.9 },
     isLevel: true,
     home: {
@@ -76,7 +77,8 @@ export const checksUpsideDown = {
     columns: ['wrists'],
     strains: ['wrist', 'shoulder', 'scapula', 'core', 'elbow'],
     minutes: 0.8,
-    method: 'From the side, elbows close to the ribs: the highest rung done cleanly.',
+    taking: { view: 'side', instrument: 'eye' },
+    method: 'Elbows close to the ribs: the highest rung done cleanly.',
     levels: [
       'none',
       'prone press, shoulders down, one breath',
@@ -102,8 +104,9 @@ export const checksUpsideDown = {
     strains: ['hip', 'back', 'hamstring'],
     takenIn: { hands: 'HB8', forearms: 'FS8', head: 'HS5' },
     minutes: 0.4,
+    taking: { view: 'side', instrument: 'clock' },
     method:
-      'From the side: shoulders over the base, feet at hip height. The clock stops when they pass it or the ribs drop.',
+      'Shoulders over the base, feet at hip height. The clock stops when they pass it or the ribs drop.',
     loads: { shoulder: 0.8, scapula: 0.7 },
   },
   'l-one-leg': {
@@ -120,7 +123,8 @@ export const checksUpsideDown = {
     strains: ['shoulder', 'scapula', 'core', 'hip', 'back', 'hamstring'],
     takenIn: { hands: 'HB9', forearms: 'FS8', head: 'HS5' },
     minutes: 0.4,
-    method: 'From the side: the L with one leg upright, by the clock. Each side by itself.',
+    taking: { view: 'side', instrument: 'clock' },
+    method: 'The L with one leg upright. Each side by itself.',
   },
   'blocks-kept': {
     label: 'Blocks kept in the kick',
@@ -134,6 +138,7 @@ export const checksUpsideDown = {
     strains: ['wrist', 'shoulder', 'scapula', 'core', 'leg', 'hip', 'back'],
     takenIn: 'HB11',
     minutes: 0.4,
+    taking: { view: 'front', instrument: 'eye' },
     method: 'After a kick or a hop: is the block still between the hands?',
   },
   'hops-reaching': {
@@ -148,7 +153,8 @@ export const checksUpsideDown = {
     strains: ['wrist', 'shoulder', 'scapula', 'core', 'leg', 'hip'],
     takenIn: 'HB10',
     minutes: 0.4,
-    method: 'From the side: ten hops with a straight lifted leg, how many touch the wall.',
+    taking: { view: 'side', instrument: 'count' },
+    method: 'Ten hops with a straight lifted leg, how many touch the wall.',
   },
   'balance-off-wall': {
     label: 'Balance off the wall',
@@ -163,8 +169,8 @@ export const checksUpsideDown = {
     strains: ['shoulder', 'scapula', 'core', 'leg', 'hip', 'back'],
     takenIn: { hands: 'HB13', forearms: 'FS11', head: 'HS8' },
     minutes: 0.4,
-    method:
-      'From the side: the heels leave the wall, and the clock runs while neither foot touches.',
+    taking: { view: 'side', instrument: 'clock' },
+    method: 'The heels leave the wall, and the clock runs while neither foot touches.',
   },
   'headstand-hold': {
     label: 'Headstand hold',
@@ -178,7 +184,8 @@ export const checksUpsideDown = {
     strains: ['neck', 'shoulder', 'scapula', 'core'],
     takenIn: 'HS8',
     minutes: 0.4,
-    method: 'From the side, somebody near. The clock stops at any word about the neck.',
+    taking: { view: 'side', instrument: 'clock' },
+    method: 'Somebody near. The clock stops at any word about the neck.',
   },
   'shoulder-stand-hold': {
     label: 'Shoulder stand hold',
@@ -192,8 +199,8 @@ export const checksUpsideDown = {
     strains: ['neck', 'shoulder', 'core'],
     takenIn: 'SS7',
     minutes: 0.4,
-    method:
-      'From the side, on the platform. The clock stops when the head turns or the neck is felt.',
+    taking: { view: 'side', instrument: 'clock' },
+    method: 'On the platform. The clock stops when the head turns or the neck is felt.',
   },
   'upright-walk-in': {
     label: 'Upright back on walk-in',
@@ -207,7 +214,8 @@ export const checksUpsideDown = {
     strains: ['neck', 'shoulder', 'scapula', 'hamstring', 'back'],
     takenIn: 'HS5',
     minutes: 0.4,
-    method: 'From the side: feet walk in until the trunk stands upright over the base.',
+    taking: { view: 'side', instrument: 'eye' },
+    method: 'Feet walk in until the trunk stands upright over the base.',
   },
   'easy-lotus': {
     label: 'Easy lotus, both sides',
@@ -220,6 +228,7 @@ export const checksUpsideDown = {
     columns: [],
     strains: ['hip', 'leg'],
     minutes: 0.4,
+    taking: { view: 'front', instrument: 'eye' },
     method: 'Sitting: both sides, no pain in the knees.',
   },
   'neck-ease': {
@@ -234,6 +243,7 @@ export const checksUpsideDown = {
     columns: [],
     strains: [],
     minutes: 0.4,
+    taking: { view: 'near', instrument: 'word' },
     method:
       'In the shape: no pressure at the base of the neck, the eyes turn, a sentence is spoken.',
     isPrivate: true,
@@ -249,7 +259,8 @@ export const checksUpsideDown = {
     columns: ['wrists'],
     strains: ['wrist', 'shoulder', 'scapula', 'core', 'hip', 'leg', 'elbow'],
     minutes: 0.8,
-    method: 'From the side, hands on blocks: what leaves the floor and stays up for two breaths.',
+    taking: { view: 'side', instrument: 'eye' },
+    method: 'Hands on blocks: what leaves the floor and stays up for two breaths.',
     levels: ['none', 'one heel', 'both heels', 'clear of the floor'],
   },
   'crow-hold': {
@@ -264,7 +275,8 @@ export const checksUpsideDown = {
     strains: ['shoulder', 'scapula', 'hip', 'leg', 'elbow'],
     takenIn: 'CR6',
     minutes: 0.4,
-    method: 'From the side: knees on the arms, both feet off. The clock stops when a foot touches.',
+    taking: { view: 'side', instrument: 'clock' },
+    method: 'Knees on the arms, both feet off. The clock stops when a foot touches.',
     loads: { wrist: 0.9, core: 0.6 },
   },
 } as const satisfies Record<string, ShippedCheck<string>>;

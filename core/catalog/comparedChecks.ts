@@ -29,8 +29,9 @@ export const comparedChecks = {
     columns: ['reach'],
     strains: ['shoulder'],
     minutes: 0.8,
+    taking: { view: 'behind', instrument: 'eye' },
     method:
-      'From behind, standing, one hand from above and one from below: the fingers meet and the ribs stay. The side is the upper arm’s.',
+      'Standing, one hand from above and one from below: the fingers meet and the ribs stay. The side is the upper arm’s.',
   },
   'wrist-strength': {
     label: 'Wrist strength, heel-of-hand lifts',
@@ -43,8 +44,9 @@ export const comparedChecks = {
     columns: ['wrists'],
     strains: ['wrist', 'elbow'],
     minutes: 0.8,
+    taking: { view: 'side', instrument: 'count' },
     method:
-      'From the side, on all fours, shoulders over the wrists: the heels of both hands lift and lower slowly, fingers flat. Counted until one stays down.',
+      'On all fours, shoulders over the wrists: the heels of both hands lift and lower slowly, fingers flat. Counted until one stays down.',
     loads: { wrist: 0.5 },
   },
   'legs-lifted-straight': {
@@ -59,8 +61,9 @@ export const comparedChecks = {
     strains: ['neck', 'shoulder', 'scapula', 'core', 'hamstring', 'back'],
     takenIn: 'HS8',
     minutes: 0.8,
+    taking: { view: 'side', instrument: 'eye' },
     method:
-      'From the side, out of the base set, both legs straight and together: as far as they lift, and come back as slowly.',
+      'Out of the base set, both legs straight and together: as far as they lift, and come back as slowly.',
     levels: ['none', 'toes light', 'legs level with the hips', 'upright, and back'],
   },
   'arch-and-curl': {
@@ -75,8 +78,9 @@ export const comparedChecks = {
     strains: ['shoulder', 'scapula', 'core', 'back', 'hip'],
     takenIn: 'FS14',
     minutes: 0.8,
+    taking: { view: 'side', instrument: 'eye' },
     method:
-      'From the side, upside down, before the legs are folded: arch half-way, come back, curl fully, come back, without a hurry.',
+      'Upside down, before the legs are folded: arch half-way, come back, curl fully, come back, without a hurry.',
   },
   'side-forearm-plank': {
     label: 'Side forearm plank',
@@ -90,8 +94,9 @@ export const comparedChecks = {
     columns: ['mild'],
     strains: ['shoulder', 'scapula', 'core', 'back', 'elbow'],
     minutes: 0.4,
+    taking: { view: 'front', instrument: 'clock' },
     method:
-      'From the front, on one forearm, elbow under the shoulder, feet stacked: one line from head to heel. The clock stops when the hips sink. Each side by itself.',
+      'On one forearm, elbow under the shoulder, feet stacked: one line from head to heel. The clock stops when the hips sink. Each side by itself.',
     loads: { shoulder: 0.5, scapula: 0.5, core: 0.7 },
   },
   'chin-past-hands': {
@@ -106,8 +111,9 @@ export const comparedChecks = {
     strains: ['shoulder', 'scapula', 'elbow'],
     takenIn: 'HS3',
     minutes: 0.8,
+    taking: { view: 'side', instrument: 'tape' },
     method:
-      'From the side, dolphin with the hands clasped: a tape along the floor says how far the chin goes past the hands and still comes back.',
+      'Dolphin with the hands clasped: a tape along the floor says how far the chin goes past the hands and still comes back.',
   },
   'forearm-slide': {
     label: 'Forearm slide',
@@ -120,8 +126,9 @@ export const comparedChecks = {
     columns: ['mild'],
     strains: ['shoulder', 'scapula', 'core', 'back', 'elbow'],
     minutes: 0.8,
+    taking: { view: 'side', instrument: 'tape' },
     method:
-      'From the side, forearms down, shins on a folded blanket: a tape along the floor says how far the knees slide back before the low back sags, and still come in.',
+      'Forearms down, shins on a folded blanket: a tape along the floor says how far the knees slide back before the low back sags, and still come in.',
     loads: { shoulder: 0.5, core: 0.7 },
   },
   'neck-turn': {
@@ -133,11 +140,13 @@ export const comparedChecks = {
     voidedBy: [],
     hasSides: true,
     isPrivate: true,
+    isTwiceADay: true,
     most: 100,
     columns: [],
     strains: ['neck'],
     minutes: 0.4,
+    taking: { view: 'above', instrument: 'eye' },
     method:
-      'From above, sitting: how far the head turns without the shoulders, each way, by eye to ten degrees. Taken before the class and after it, to be compared.',
+      'Sitting: how far the head turns without the shoulders, each way, to ten degrees. Taken before the class and after it, to be compared.',
   },
 } as const satisfies Record<string, ShippedCheck<string>>;

@@ -25,6 +25,7 @@ import { getMove, moveIds } from '../atlas/moves';
 import { helpIds } from '../atlas/help';
 import { perIds } from './dose';
 import { drillPositions, type DrillSpec } from './drills';
+import { checkViews, instrumentIds } from './taking';
 import { wayUpIds } from './waysUp';
 
 /** How the hands lie in a shape, where that is not for anybody to choose. */
@@ -147,6 +148,12 @@ export const ownCheckSchema = z.strictObject({
   /** The teacher's alone: assistants are not sent it. */
   isPrivate: z.literal(true).optional(),
   move: z.enum(moveIds).optional(),
+  taking: z
+    .strictObject({ view: z.enum(checkViews), instrument: z.enum(instrumentIds) })
+    .optional(),
+  method: words(300).optional(),
+  /** What each level is called, from 0 on. */
+  levels: z.array(words(80)).min(2).max(12).optional(),
   most: z.number().positive().max(3600),
 });
 

@@ -2,7 +2,7 @@ import { judge } from '../ladder/verdict';
 import { openCase, type PersonCase } from '../ladder/case';
 import { findStands } from '../ladder/stand';
 import { everything, makeCase, twice } from '../testing/cases';
-import { checkIds, getCheck, type CheckId } from './checks';
+import { checkIds, getCheck } from './checks';
 import { walkDemand } from './demand';
 import { drillIds, drillTable } from './drills';
 import { entriesFile, layOver, noEntries, type OwnEntries } from './entries';
@@ -22,6 +22,7 @@ import {
 } from './school';
 import { ladderIds, type StageSpec } from './stage';
 import { stageIds, stageTable } from './stages';
+import { sayMethod } from './taking';
 import { validateCatalog, validateProfile } from './validate';
 
 const copy = (changes: ProfileChanges, origin: 'prop-led' | 'play-led' = 'prop-led') => ({
@@ -46,31 +47,30 @@ describe('the shipped catalog', () => {
     expect(validateCatalog(shippedCatalog)).toEqual([]);
   });
 
-  it('says of every check from where it is looked at, and what a range or a length is read off', () => {
-    // Asked, laid on a scale, pulled out or still held: to be told from anywhere.
-    const anywhere: readonly CheckId[] = [
-      'confidence',
-      'talk-test',
-      'neck-ease',
-      'easy-lotus',
-      'head-load',
-      'paper-slip',
-      'blocks-kept',
-    ];
+  it('says of every check from where it is looked at, and reads it off something that gives such a value', () => {
+    const gives = {
+      hold: ['clock'],
+      reps: ['count'],
+      pass: ['eye', 'sheet'],
+      'pass-of-last': ['eye'],
+      'same-day': ['word'],
+      rating: ['word'],
+      level: ['eye'],
+      cm: ['tape'],
+      degrees: ['angle', 'eye'],
+      percent: ['scale'],
+    } as const;
     for (const id of checkIds) {
-      const { method, scoring } = getCheck(id);
-      if (!anywhere.includes(id)) {
-        expect([id, method]).toEqual([
-          id,
-          expect.stringMatching(/^From (the side|the front|behind|above)/),
-        ]);
-      }
-      if (scoring.kind !== 'measure') continue;
-      expect([id, method]).toEqual([
+      const { method, taking, scoring } = getCheck(id);
+      const kind = scoring.kind === 'measure' ? scoring.unit : scoring.kind;
+      expect([id, gives[kind as keyof typeof gives]]).toEqual([
         id,
-        expect.stringMatching(/angle measure|ruler|tape|scale|by eye/),
+        expect.arrayContaining([taking.instrument]),
       ]);
+      // Said once: not by the row and by its sentence.
+      expect([id, method]).toEqual([id, expect.not.stringMatching(/^From (the|behind|above)/)]);
     }
+    expect(sayMethod(getCheck('plank-hold'))).toMatch(/^From the side, by the clock\. Hands under/);
   });
 
   it('has five ladders with every numbered rung of the handbook', () => {

@@ -58,6 +58,9 @@ function checkCheck(key: string, spec: CheckSpec, add: Add): void {
     const counts = spec.scoring.kind === 'pass' || spec.scoring.kind === 'pass-of-last';
     if (!counts && bar > spec.most) add(where, 'has a bar above what can be recorded');
   }
+  if (spec.levels !== undefined && spec.levels.length !== spec.most + 1) {
+    add(where, 'has more or fewer names than levels');
+  }
   for (const fault of spec.voidedBy) {
     if (!faultIds.includes(fault)) add(where, `is voided by a fault that is not there: ${fault}`);
   }

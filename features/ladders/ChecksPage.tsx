@@ -2,6 +2,7 @@ import { Title } from '@mantine/core';
 import { readCourseParam } from '@/server/courseParam';
 import { rowOf } from '@/server/judging/gateRows';
 import { moveOfCheck } from '@/core/catalog/checks';
+import { sayMethod } from '@/core/catalog/taking';
 import { StripView } from '@/design/atlas/StripView';
 import { readChecks } from './read';
 import { CoursePicker } from './CoursePicker';
@@ -52,6 +53,7 @@ export async function ChecksPage({ searchParams }: ChecksPageProps) {
               const base = slot.base ?? null;
               const spec = school.checks.get(slot.check)!.spec;
               const move = moveOfCheck(spec, slot.base);
+              const method = sayMethod(spec);
               return (
                 <li key={`${slot.check}/${base ?? ''}`}>
                   <span className={classes.minutes}>{slot.minutes.toFixed(1)} min</span>
@@ -69,6 +71,7 @@ export async function ChecksPage({ searchParams }: ChecksPageProps) {
                         />
                       </div>
                     )}
+                    {method !== undefined && <p>{method}</p>}
                     <p>
                       {slot.isTogether ? 'one clock for all: ' : 'one after the other: '}
                       {slot.people.map(({ name }) => name).join(', ')}

@@ -37,6 +37,7 @@ const history = (change: Partial<CheckHistory> = {}): CheckHistory => ({
   goodUntil: '2026-12-20',
   sideRatio: null,
   isLopsided: false,
+  inDay: [],
   forecast: null,
   row: { ...rowOf('dolphin-one-leg', null, getCheck('dolphin-one-leg')), status: 'met' },
   ...change,
@@ -140,4 +141,18 @@ it('opens the one check that was asked for, and leaves the address as it was whe
   expect(opened).toHaveLength(1);
   await user.click(opened[0]!);
   expect(replace).toHaveBeenCalledWith('/people/3', { scroll: false });
+});
+
+it('sets what was seen before the class beside what was seen after it', () => {
+  show([
+    history({
+      inDay: [
+        { date: '2026-11-22', words: 'left 70° before, 60° after' },
+        { date: '2026-11-22', words: 'right 70° before, 70° after' },
+      ],
+    }),
+  ]);
+  expect(
+    screen.getByText(/left 70° before, 60° after · right 70° before, 70° after/),
+  ).toBeInTheDocument();
 });

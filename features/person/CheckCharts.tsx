@@ -88,6 +88,12 @@ export function CheckCharts(props: CheckChartsProps) {
             ) : (
               <Figures history={history} />
             )}
+            {history.inDay.length > 0 && (
+              <p className={classes.words}>
+                {sayShortDay(history.inDay[0]!.date)}:{' '}
+                {history.inDay.map(({ words }) => words).join(' · ')}
+              </p>
+            )}
             {history.sideRatio !== null && (
               <p className={classes.words}>
                 Weaker side at {Math.round(history.sideRatio * 100)} in 100 of the stronger

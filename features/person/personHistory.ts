@@ -1,16 +1,23 @@
 /** A person's checks over time, ready to be drawn: points, band, bar, staleness. */
-import type { BaseId, CheckKey } from '@/core/catalog/checks';
+import { getFault, type BaseId, type CheckKey, type CheckSpec } from '@/core/catalog/checks';
 import { barOf, getCheckIn, isStricter } from '@/core/catalog/school';
 import type { CheckDemand } from '@/core/catalog/demand';
 import { walkDemand } from '@/core/catalog/demand';
 import type { OpenedCase } from '@/core/ladder/case';
 import { listNext } from '@/core/ladder/stand';
-import { unitOf } from '@/core/catalog/sayCheck';
+import { sayValue, unitOf } from '@/core/catalog/sayCheck';
 import { ladderIds } from '@/core/catalog/stage';
 import type { CheckStatus, SideHistory } from '@/core/readiness/assess';
+import { compareInDay } from '@/core/readiness/inDay';
 import { forecast, type Forecast } from '@/core/readiness/forecast';
 import { fromLogScale, traceLevel } from '@/core/readiness/level';
-import { isVoided, lopsidedUnder, readByWords, type Side } from '@/core/readiness/record';
+import {
+  isVoided,
+  lopsidedUnder,
+  readByWords,
+  type CheckRecord,
+  type Side,
+} from '@/core/readiness/record';
 import { addDays, type Day } from '@/core/units/day';
 import type { StoredRecord } from '@/db/records';
 import { rowOf, valueKindOf, type GateRow, type ValueKind } from '@/server/judging/gateRows';
@@ -31,6 +38,12 @@ export interface BandPoint {
   readonly high: number;
 }
 
+export interface InDayWords {
+  readonly date: Day;
+  /** `left 70° before, 60° after` */
+  readonly words: string;
+}
+
 export interface CheckHistory {
   readonly key: string;
   readonly check: CheckKey;
@@ -49,6 +62,8 @@ export interface CheckHistory {
   /** Weaker over stronger side, 0-1. */
   readonly sideRatio: number | null;
   readonly isLopsided: boolean;
+  /** The newest day it was seen twice; of a check that is taken before and after. */
+  readonly inDay: readonly InDayWords[];
   readonly forecast: string | null;
   readonly row: GateRow;
 }
@@ -95,7 +110,10 @@ export function listHistories(
     const isSeen = person.assessor.histories(check, base).some(({ days }) => days.length > 0);
     // What is asked at the door each time has no history to show before it was asked once.
     if (!isSeen && spec.scoring.kind === 'same-day') return [];
-    return [toHistory(key, check, base, demands.get(key) ?? { check }, person)];
+    const demand = demands.get(key) ?? { check };
+    const history = toHistory(key, check, base, demand, person);
+    const own = records.filter((one) => one.check === check && (!base || one.base === base));
+    return [{ ...history, inDay: spec.isTwiceADay ? sayInDay(spec, own) : [] }];
   });
 }
 
@@ -105,7 +123,7 @@ function toHistory(
   base: BaseId | undefined,
   demand: CheckDemand,
   person: OpenedCase,
-): CheckHistory {
+): Omit<CheckHistory, 'inDay'> {
   const { school, assessor, asOf } = person;
   const { spec, bar } = getCheckIn(school, check);
   const all = assessor.histories(check, base);
@@ -166,11 +184,18 @@ function listPoints({ spec, records }: SideHistory, side: Side | null): ChartPoi
     side,
     note: [
       ...(record.readBy === undefined ? [] : [readByWords[record.readBy]]),
-      ...(record.faults ?? []),
+      ...(record.faults ?? []).map((fault) => getFault(fault).label),
       ...(record.pain ? ['pain'] : []),
     ].join(', '),
   }));
 }
+
+/** The newest day that has both, before and after, by side. */
+const sayInDay = (spec: CheckSpec, records: readonly CheckRecord[]): InDayWords[] =>
+  compareInDay(records).map(({ date, side, before, after }) => {
+    const [from, to] = [before, after].map((value) => sayValue(spec, value, 'cm'));
+    return { date, words: `${side === null ? '' : `${side} `}${from} before, ${to} after` };
+  });
 
 /** The level after each day with a record, and grown to today. */
 function listBand(history: SideHistory, asOf: Day): BandPoint[] {

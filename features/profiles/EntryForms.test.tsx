@@ -76,4 +76,25 @@ describe('a check of one’s own', () => {
       strains: [],
     });
   });
+
+  it('says how it is taken and names its levels', async () => {
+    const { user } = show();
+    await user.click(screen.getByRole('radio', { name: 'a check' }));
+    await user.type(screen.getByLabelText('Name'), 'Bridge');
+    expect(screen.queryByLabelText('What the levels are called')).not.toBeInTheDocument();
+    await user.selectOptions(screen.getByLabelText('Kind'), 'levels with names');
+    await user.clear(screen.getByLabelText('Opens at level'));
+    await user.type(screen.getByLabelText('Opens at level'), '1');
+    await user.type(screen.getByLabelText('What the levels are called'), 'hips down{enter}up');
+    await user.selectOptions(screen.getByLabelText('Read off'), 'by eye');
+    await user.type(screen.getByLabelText('How it is taken'), 'Feet flat.');
+    await user.click(screen.getByRole('button', { name: 'Add the check' }));
+    await waitFor(() => expect(keep).toHaveBeenCalled());
+    expect(ownCheckSchema.parse(keep.mock.calls[0][2])).toMatchObject({
+      taking: { view: 'side', instrument: 'eye' },
+      method: 'Feet flat.',
+      levels: ['hips down', 'up'],
+      most: 1,
+    });
+  });
 });

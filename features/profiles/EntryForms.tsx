@@ -1,11 +1,8 @@
 'use client';
 
-import { answered } from '@/design/answered';
-import type { EntryKind } from '@/core/catalog/entries';
 import {
   Button,
   Group,
-  MultiSelect,
   NativeSelect,
   NumberInput,
   SegmentedControl,
@@ -14,25 +11,17 @@ import {
   TextInput,
 } from '@mantine/core';
 import { PickSome } from '@/design/Picker';
-import { useForm, type UseFormReturnType } from '@mantine/form';
-import { useState, useTransition } from 'react';
-import { cautionColumns, type CautionColumn } from '@/core/catalog/cautionColumns';
-import { bodyRegions, bodyRegionTable, type BodyRegion } from '@/core/catalog/regions';
+import { useForm } from '@mantine/form';
+import { useState } from 'react';
+import type { CautionColumn } from '@/core/catalog/cautionColumns';
+import type { BodyRegion } from '@/core/catalog/regions';
 import { getShape, shapeIds } from '@/core/shapes/registry';
 import { ladderIds, ladderTable, type LadderId } from '@/core/catalog/stage';
 import { stillIds, stillTable } from '@/core/shapes/stills';
-import { keepEntryAction } from './actions';
-import { showProblems, showSaved } from '@/design/notices';
+import { OwnCheck } from './OwnCheck';
+import { AsksOfBody, useKeep } from './entryParts';
 import { DrawingChoice } from './DrawingChoice';
-import {
-  keyFor,
-  toCheckSpec,
-  toDrillSpec,
-  toStageSpec,
-  type CheckForm,
-  type DrillForm,
-  type StageForm,
-} from './entrySpec';
+import { toDrillSpec, toStageSpec, type DrillForm, type StageForm } from './entrySpec';
 import classes from './profiles.module.css';
 
 interface Choice {
@@ -70,67 +59,6 @@ export function EntryForms(props: EntryFormsProps) {
   );
 }
 
-/** Saves an entry; problems go beside their fields. */
-function useKeep<Values extends { readonly label: string }>(
-  kind: EntryKind,
-  form: UseFormReturnType<Values>,
-  toSpec: (values: Values) => unknown,
-) {
-  const [isSaving, startSaving] = useTransition();
-  const keep = form.onSubmit((values) =>
-    startSaving(async () => {
-      const outcome = await answered(
-        keepEntryAction(kind, keyFor(values.label), toSpec(values as Values)),
-      );
-      if (outcome.ok) {
-        showSaved(`${values.label} is on its ladder, or in its list.`);
-        form.reset();
-        return;
-      }
-      form.setErrors(outcome.problems);
-      showProblems(outcome.problems);
-    }),
-  );
-  return { keep, isSaving };
-}
-
-const regionChoices = bodyRegions.map((id) => ({ value: id, label: bodyRegionTable[id].label }));
-
-interface Asks {
-  readonly columns: readonly CautionColumn[];
-  readonly regions: readonly BodyRegion[];
-}
-
-interface AsksOfBodyProps {
-  readonly description: string;
-  readonly value: Asks;
-  readonly onChange: (value: Asks) => void;
-}
-
-/** What an entry of one's own asks of a body: the same two questions of every kind of entry. */
-function AsksOfBody({ description, value, onChange }: AsksOfBodyProps) {
-  return (
-    <>
-      <MultiSelect
-        label="Which cautions look at it"
-        description={description}
-        data={columns}
-        value={[...value.columns]}
-        onChange={(chosen) =>
-          onChange({ columns: chosen as CautionColumn[], regions: value.regions })
-        }
-      />
-      <MultiSelect
-        label="What it loads"
-        description="Also what is only strained: pain there closes it."
-        data={regionChoices}
-        value={[...value.regions]}
-        onChange={(chosen) => onChange({ columns: value.columns, regions: chosen as BodyRegion[] })}
-      />
-    </>
-  );
-}
-const columns = Object.entries(cautionColumns).map(([value, label]) => ({ value, label }));
 const shapes = [
   { value: '', label: 'no drawing' },
   ...shapeIds.map((id) => ({ value: `family:${id}`, label: getShape(id).label })),
@@ -220,61 +148,6 @@ function OwnStage({ checks, branches, stages }: EntryFormsProps) {
       </Group>
       <Button type="submit" loading={isSaving}>
         Put it on the ladder
-      </Button>
-    </form>
-  );
-}
-
-function OwnCheck() {
-  const form = useForm<CheckForm>({
-    mode: 'controlled',
-    initialValues: {
-      label: '',
-      kind: 'hold',
-      bar: 20,
-      validDays: 28,
-      hasSides: false,
-      isPrivate: false,
-      move: '',
-      columns: [],
-      regions: [],
-    },
-  });
-  const { keep, isSaving } = useKeep('checks', form, toCheckSpec);
-  return (
-    <form className={classes.form} onSubmit={keep} noValidate>
-      <TextInput label="Name" maxLength={60} {...form.getInputProps('label')} />
-      <Group grow>
-        <NativeSelect
-          label="Kind"
-          data={[
-            { value: 'hold', label: 'a hold, seconds' },
-            { value: 'reps', label: 'repetitions' },
-            { value: 'pass', label: 'passed or not' },
-            { value: 'measure', label: 'a measure, cm' },
-          ]}
-          {...form.getInputProps('kind')}
-        />
-        <NumberInput label="Opens at" min={1} {...form.getInputProps('bar')} />
-        <NumberInput label="Good for, days" min={1} {...form.getInputProps('validDays')} />
-      </Group>
-      <Switch label="each side" {...form.getInputProps('hasSides', { type: 'checkbox' })} />
-      <Switch
-        label="mine alone: assistants do not see it"
-        {...form.getInputProps('isPrivate', { type: 'checkbox' })}
-      />
-      <AsksOfBody
-        description="Nobody is asked to show what is closed to them."
-        value={form.values}
-        onChange={(value) => form.setValues(value)}
-      />
-      <DrawingChoice
-        label="How it is taken, drawn"
-        value={form.values.move}
-        onChange={(move) => form.setFieldValue('move', move)}
-      />
-      <Button type="submit" loading={isSaving}>
-        Add the check
       </Button>
     </form>
   );

@@ -2,7 +2,15 @@ import { ownKey } from '@/core/catalog/namedKeys';
 import { noEntries, layOver, ownCheckSchema, ownStageSchema } from '@/core/catalog/entries';
 import type { StageSpec } from '@/core/catalog/stage';
 import type { CheckSpec } from '@/core/catalog/checks';
-import { keyFor, toCheckSpec, toStageSpec, type StageForm } from './entrySpec';
+import { sayMethod } from '@/core/catalog/taking';
+import {
+  keyFor,
+  ownCheckKinds,
+  toCheckSpec,
+  toStageSpec,
+  type CheckForm,
+  type StageForm,
+} from './entrySpec';
 
 const stage: StageForm = {
   label: 'Wall walk, up',
@@ -66,27 +74,49 @@ describe('entries from the forms', () => {
     expect(toStageSpec({ ...stage, shape: '' })).not.toHaveProperty('shape');
   });
 
-  it.each(['hold', 'reps', 'pass', 'measure'] as const)(
-    'are checks the catalog takes: %s',
-    (kind) => {
-      const spec = toCheckSpec({
-        label: 'Mine',
-        kind,
-        bar: 3,
-        validDays: 28,
-        hasSides: true,
-        isPrivate: true,
-        move: '',
-        columns: ['wrists'],
-        regions: ['wrist'],
-      });
-      expect(spec).toMatchObject({ columns: ['wrists'], strains: ['wrist'] });
-      expect(ownCheckSchema.safeParse(spec).success).toBe(true);
-      const { problems } = layOver({
-        ...noEntries,
-        checks: { 'own-mine': spec as unknown as CheckSpec },
-      });
-      expect(problems).toEqual([]);
-    },
-  );
+  const check: CheckForm = {
+    label: 'Mine',
+    kind: 'hold',
+    bar: 3,
+    validDays: 28,
+    hasSides: true,
+    isPrivate: true,
+    view: 'behind',
+    instrument: 'count',
+    method: ' Knees stay over the toes. ',
+    levels: 'none\n half \n\nthree quarters\nwhole',
+    voidedBy: ['sag'],
+    move: '',
+    columns: ['wrists'],
+    regions: ['wrist'],
+  };
+
+  it.each(ownCheckKinds)('are checks the catalog takes: %s', (kind) => {
+    const spec = toCheckSpec({ ...check, kind });
+    expect(spec).toMatchObject({ columns: ['wrists'], strains: ['wrist'], voidedBy: ['sag'] });
+    expect(ownCheckSchema.safeParse(spec).success).toBe(true);
+    const { problems } = layOver({
+      ...noEntries,
+      checks: { 'own-mine': spec as unknown as CheckSpec },
+    });
+    expect(problems).toEqual([]);
+  });
+
+  it('are checks that say how they are taken, and what their levels are called', () => {
+    const spec = toCheckSpec({ ...check, kind: 'level' });
+    expect(sayMethod(spec)).toBe('From behind, counted. Knees stay over the toes.');
+    expect(spec).toMatchObject({ levels: ['none', 'half', 'three quarters', 'whole'], most: 3 });
+    expect(sayMethod(toCheckSpec({ ...check, method: ' ' }))).toBe('From behind, counted.');
+    // Without names there is nothing to choose from.
+    const nameless = toCheckSpec({ ...check, kind: 'level', levels: '' });
+    expect(ownCheckSchema.safeParse(nameless).error?.issues[0]?.path).toEqual(['levels']);
+    // A bar above the last level is not reached by anybody.
+    const { problems } = layOver({
+      ...noEntries,
+      checks: {
+        'own-mine': toCheckSpec({ ...check, kind: 'level', bar: 4 }) as unknown as CheckSpec,
+      },
+    });
+    expect(problems).toMatchObject([{}, {}, {}]);
+  });
 });

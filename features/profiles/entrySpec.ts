@@ -3,7 +3,18 @@ import type { OwnKey } from '@/core/catalog/ownKey';
 import type { MoveId } from '@/core/atlas/moves';
 import { baseOfLadder } from '@/core/running/follow';
 import type { CautionColumn } from '@/core/catalog/cautionColumns';
-import { getCheck, checkIds, type CheckId } from '@/core/catalog/checks';
+import {
+  centimetres,
+  checkIds,
+  degrees,
+  getCheck,
+  mostSeconds,
+  rungs,
+  type CheckId,
+  type FaultId,
+  type Scoring,
+} from '@/core/catalog/checks';
+import type { CheckView, InstrumentId } from '@/core/catalog/taking';
 import { regions, type BodyRegion, type Region, type RegionLoads } from '@/core/catalog/regions';
 import type { LadderId } from '@/core/catalog/stage';
 
@@ -90,13 +101,21 @@ export function toStageSpec(form: StageForm): Record<string, unknown> {
   };
 }
 
+export const ownCheckKinds = ['hold', 'reps', 'pass', 'measure', 'angle', 'level'] as const;
+
 export interface CheckForm {
   readonly label: string;
-  readonly kind: 'hold' | 'reps' | 'pass' | 'measure';
+  readonly kind: (typeof ownCheckKinds)[number];
   readonly bar: number;
   readonly validDays: number;
   readonly hasSides: boolean;
   readonly isPrivate: boolean;
+  readonly view: CheckView;
+  readonly instrument: InstrumentId;
+  readonly method: string;
+  /** One a line, the first is level 0; of a check with levels. */
+  readonly levels: string;
+  readonly voidedBy: readonly FaultId[];
   readonly move: MoveId | '';
   readonly columns: readonly CautionColumn[];
   readonly regions: readonly BodyRegion[];
@@ -104,28 +123,71 @@ export interface CheckForm {
 
 /** Holds and counts may go to eight times the bar before it is taken for a slip. */
 const roomAbove = 8;
+/** No joint turns further. Degrees. */
+const mostDegrees = 360;
+
+function scoringOf({ kind, bar }: CheckForm): Scoring {
+  switch (kind) {
+    case 'hold':
+    case 'reps':
+      return { kind };
+    case 'pass':
+      return { kind, passes: bar, days: Math.min(bar, 2) };
+    case 'measure':
+      return centimetres('more');
+    case 'angle':
+      return degrees;
+    case 'level':
+      return rungs;
+    default:
+      return kind satisfies never;
+  }
+}
+
+/** The largest value that could honestly be recorded. */
+function mostOf({ kind, bar }: CheckForm, levels: readonly string[]): number {
+  switch (kind) {
+    case 'hold':
+    case 'reps':
+    case 'measure':
+      return Math.min(mostSeconds, Math.max(10, bar * roomAbove));
+    case 'pass':
+      return 1;
+    case 'angle':
+      return mostDegrees;
+    case 'level':
+      return Math.max(1, levels.length - 1);
+    default:
+      return kind satisfies never;
+  }
+}
 
 export function toCheckSpec(form: CheckForm) {
-  const { label, kind, bar, validDays, hasSides, isPrivate, columns } = form;
-  const scoring =
-    kind === 'pass'
-      ? { kind, passes: bar, days: Math.min(bar, 2) }
-      : kind === 'measure'
-        ? { kind, unit: 'cm', better: 'more', readingError: 1 }
-        : { kind };
+  const { label, kind, bar, validDays, hasSides, isPrivate, columns, voidedBy } = form;
+  const method = form.method.trim();
+  const levels =
+    kind === 'level'
+      ? form.levels
+          .split('\n')
+          .map((line) => line.trim())
+          .filter((line) => line !== '')
+      : [];
   return {
     label,
-    scoring,
+    scoring: scoringOf(form),
     opensAt: { 'prop-led': bar, 'strength-led': bar, 'play-led': bar },
     validDays,
-    voidedBy: [],
+    voidedBy: [...voidedBy],
     ...(hasSides ? { hasSides: true } : {}),
     ...(kind === 'hold' ? { timedTogether: true } : {}),
     ...(isPrivate ? { isPrivate: true } : {}),
+    taking: { view: form.view, instrument: form.instrument },
+    ...(method === '' ? {} : { method }),
+    ...(kind === 'level' ? { levels } : {}),
     ...drawnAs('move', form.move),
     columns: [...columns],
     strains: [...form.regions],
-    most: kind === 'pass' ? 1 : Math.min(3600, Math.max(10, bar * roomAbove)),
+    most: mostOf(form, levels),
   };
 }
 

@@ -1,16 +1,10 @@
-import {
-  getCheck,
-  isShippedCheck,
-  type BaseId,
-  type CheckKey,
-  type CheckSpec,
-  type FaultId,
-} from '@/core/catalog/checks';
+import { type BaseId, type CheckKey, type CheckSpec, type FaultId } from '@/core/catalog/checks';
 import type { MoveId } from '@/core/atlas/moves';
 import { sidesOfCheck, type AskedSide } from '@/core/catalog/askedSides';
 import { moveOfCheck } from '@/core/catalog/checkKinds';
 import type { CheckDemand, Demand } from '@/core/catalog/demand';
 import { isLengthCheck, sayValue, unitOf } from '@/core/catalog/sayCheck';
+import { sayMethod } from '@/core/catalog/taking';
 import type { School } from '@/core/catalog/school';
 import type { GateItem } from '@/core/ladder/gate';
 import type { CheckStatus } from '@/core/readiness/assess';
@@ -38,7 +32,7 @@ export interface GateRow {
   readonly sides: readonly AskedSide[];
   readonly voidedBy: readonly FaultId[];
   readonly isAtDoor: boolean;
-  /** How it is taken; absent for a check of the teacher's own. */
+  /** How it is taken; absent where the teacher whose check it is never said. */
   readonly method?: string;
   /** How it is taken, drawn. */
   readonly move?: MoveId;
@@ -48,13 +42,13 @@ export interface GateRow {
 
 /** What is said of a check wherever it is recorded. */
 function wordsOf(
-  check: CheckKey,
   base: BaseId | null,
   spec: CheckSpec,
 ): Pick<GateRow, 'method' | 'levels' | 'move'> {
   const move = moveOfCheck(spec, base ?? undefined);
+  const method = sayMethod(spec);
   return {
-    ...(isShippedCheck(check) ? { method: getCheck(check).method } : {}),
+    ...(method === undefined ? {} : { method }),
     ...(spec.levels === undefined ? {} : { levels: spec.levels }),
     ...(move === null ? {} : { move }),
   };
@@ -134,7 +128,7 @@ export function toGateRow(item: GateItem, school: School): GateRow {
     sides: sidesOfCheck(spec),
     voidedBy: spec.voidedBy,
     isAtDoor: item.isAtDoor === true,
-    ...wordsOf(recorded.check, recorded.base ?? null, spec),
+    ...wordsOf(recorded.base ?? null, spec),
   };
 }
 
@@ -152,6 +146,6 @@ export function rowOf(check: CheckKey, base: BaseId | null, spec: CheckSpec): Ga
     sides: sidesOfCheck(spec),
     voidedBy: spec.voidedBy,
     isAtDoor: false,
-    ...wordsOf(check, base, spec),
+    ...wordsOf(base, spec),
   };
 }

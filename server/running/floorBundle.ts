@@ -16,7 +16,8 @@ import type { BodyInput } from '@/core/body/body';
 import { forearmHandsIds } from '@/core/body/hands';
 import type { PlannedOption } from '@/core/compose/option';
 import type { Variant } from '@/core/setups/setup';
-import type { BaseId, CheckKey, FaultId } from '@/core/catalog/checks';
+import { sayMethod } from '@/core/catalog/taking';
+import type { BaseId, CheckKey, CheckSpec, FaultId } from '@/core/catalog/checks';
 import { faultIds, faultTable, getCheck, getFault, isShippedCheck } from '@/core/catalog/checks';
 import type { LadderId } from '@/core/catalog/stage';
 import type { PlanFile } from '@/core/files/planFile';
@@ -155,6 +156,12 @@ function faultsSeen(school: School, stage: StageKey, { family }: StageSpec): Fau
   });
 }
 
+/** How a check is taken, where it was said. */
+function methodOf(spec: CheckSpec): Pick<FloorCheck, 'method'> {
+  const method = sayMethod(spec);
+  return method === undefined ? {} : { method };
+}
+
 /** What is said at a stage to those whose hands lie in a way of their own. */
 const sayWith = (school: School, stage: StageKey, options: readonly PlannedOption[]) =>
   Object.fromEntries(
@@ -244,7 +251,7 @@ export function makeBundle(db: Db, view: ClassView, plan: PlanFile): FloorBundle
       ...(spec.levels === undefined ? {} : { levels: spec.levels }),
       words: { bar: sayBar(spec, bar, units), suffix: suffixOf(spec, units) },
       ...(isLengthCheck(spec) && units !== 'cm' ? { typedIn: units } : {}),
-      ...(isShippedCheck(check) ? { method: getCheck(check).method } : {}),
+      ...methodOf(spec),
     })),
     stages: stagesOf(school, view.prepared.people),
     drills: Object.fromEntries(
