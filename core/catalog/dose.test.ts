@@ -9,6 +9,12 @@ describe('a dose in words', () => {
     [[breaths(5, 5, { sets: 2 })], '2 × 5 breaths'],
     [[times(1)], 'once'],
     [[times(5), { hold: true } as const], '5 times, a hold'],
+    [
+      [times(10, 10, { of: 'rolls' }), times(3, 3, { per: 'way', of: 'turns' })],
+      '10 rolls, 3 turns each way',
+    ],
+    [[breaths(2, 2, { sets: 6, high: 2 })], '6 × 2 breaths low, 2 high'],
+    [[seconds(10, { per: 'side', of: 'crush' })], '10 s crush a side'],
     ['as long as it is light', 'as long as it is light'],
   ])('%j', (dose, words) => {
     expect(sayDose(dose)).toBe(words);
@@ -23,7 +29,7 @@ describe('a dose in words', () => {
   it('says a unit for every number of every drill', () => {
     for (const { dose } of Object.values(drillTable)) {
       for (const part of sayDose(dose).split(', ')) {
-        expect(part).toMatch(/(\d(–\d+)? (s|breaths|times)|once|a hold)/);
+        expect(part).toMatch(/(\d(–\d+)? (s|breaths|times|[a-z])|once|a hold)/);
       }
     }
   });

@@ -17,6 +17,10 @@ export type DoseStep = Amount & {
   readonly sets?: number;
   /** Done again on the other side, the other way, or for each of what the drill names. */
   readonly per?: Per;
+  /** What is counted or held, where a dose has several: `rocks`. */
+  readonly of?: string;
+  /** After each set held low, so many breaths high before the next. */
+  readonly high?: number;
   /** The check that the seconds are a hold of: at home nobody holds beyond their own. */
   readonly held?: CheckKey;
 };
@@ -24,11 +28,7 @@ export type DoseStep = Amount & {
 /** Parts one after the other; of a teacher's own drill, their words. */
 export type Dose = readonly DoseStep[] | string;
 
-interface More {
-  readonly sets?: number;
-  readonly per?: Per;
-  readonly held?: CheckKey;
-}
+type More = Pick<DoseStep, 'sets' | 'per' | 'of' | 'high' | 'held'>;
 
 export const times = (least: number, most = least, more: More = {}): DoseStep => ({
   times: [least, most],
@@ -56,14 +56,18 @@ export const sidesOf = ({ per }: { readonly per?: Per }): readonly string[] =>
 const perWords = { side: ' a side', way: ' each way', each: ' each' } as const;
 
 function sayAmount(step: DoseStep, ownSeconds: (held: CheckKey) => number): string {
+  const named = step.of === undefined ? '' : ` ${step.of}`;
   if ('seconds' in step) {
     const most = step.held === undefined ? Infinity : ownSeconds(step.held);
-    return `${Math.min(step.seconds, most)} s`;
+    return `${Math.min(step.seconds, most)} s${named}`;
   }
   if ('breaths' in step) {
-    return `${span(step.breaths)} ${step.breaths[1] === 1 ? 'breath' : 'breaths'}`;
+    return `${span(step.breaths)} ${step.breaths[1] === 1 ? 'breath' : 'breaths'}${named}`;
   }
-  if ('times' in step) return step.times[1] === 1 ? 'once' : `${span(step.times)} times`;
+  if ('times' in step) {
+    if (step.of !== undefined) return `${span(step.times)}${named}`;
+    return step.times[1] === 1 ? 'once' : `${span(step.times)} times`;
+  }
   return 'a hold';
 }
 
@@ -77,7 +81,9 @@ export function sayDose(dose: Dose, ownSeconds: (held: CheckKey) => number = () 
   return dose
     .map((step) => {
       const sets = step.sets === undefined ? '' : `${step.sets} × `;
-      return `${sets}${sayAmount(step, ownSeconds)}${step.per === undefined ? '' : perWords[step.per]}`;
+      const high = step.high === undefined ? '' : ` low, ${step.high} high`;
+      const per = step.per === undefined ? '' : perWords[step.per];
+      return `${sets}${sayAmount(step, ownSeconds)}${high}${per}`;
     })
     .join(', ');
 }

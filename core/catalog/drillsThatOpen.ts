@@ -12,7 +12,11 @@ export const drillsThatOpen = {
     loads: { wrist: 0.5 },
     prepares: { handstand: 'wrists', 'arm-balance': 'wrists' },
     position: 'hands',
-    dose: [times(10), times(10), times(3, 3, { per: 'side' })],
+    dose: [
+      times(10, 10, { of: 'heel-of-hand lifts' }),
+      times(10, 10, { of: 'finger-pad lifts' }),
+      times(3, 3, { per: 'way', of: 'cloth turns' }),
+    ],
     work: { sets: 4, seconds: 20 },
     minutes: 3,
     pieces: [{ piece: 'cloth', count: 1 }],

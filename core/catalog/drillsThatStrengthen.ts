@@ -137,7 +137,11 @@ export const drillsThatStrengthen = {
     serves: ['hollow-hold', 'tuck-hold', 'wall-hold'],
     loads: { core: 0.9 },
     position: 'back',
-    dose: [seconds(30, { sets: 5, held: 'hollow-hold' }), seconds(10, { per: 'side' }), times(3)],
+    dose: [
+      seconds(30, { sets: 5, held: 'hollow-hold', of: 'hollow' }),
+      seconds(10, { per: 'side', of: 'block crush' }),
+      times(3, 3, { of: 'handstand to crow' }),
+    ],
     work: { sets: 5, seconds: 30 },
     minutes: 5,
     pieces: blocks(2),

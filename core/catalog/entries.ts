@@ -48,7 +48,13 @@ const strains = z.array(z.enum(bodyRegions)).default([]);
 
 const per = z.enum(perIds).optional();
 const spanOf = z.tuple([z.int().min(1).max(100), z.int().min(1).max(100)]);
-const more = { sets: z.int().min(1).max(20).optional(), per, held: namedCheck.optional() };
+const more = {
+  sets: z.int().min(1).max(20).optional(),
+  per,
+  of: words(40).optional(),
+  high: z.int().min(1).max(20).optional(),
+  held: namedCheck.optional(),
+};
 const doseStep = z.union([
   z.strictObject({ seconds: z.number().positive().max(3600), ...more }),
   z.strictObject({ breaths: spanOf, ...more }),

@@ -369,6 +369,16 @@ describe('the pacer', () => {
   });
 
   it('holds at the top as well: two breaths low, two high, and longer up in three, two, one', () => {
+    // Of a dose it is the same: up between the sets, and no rest but that.
+    const dosed = listDosePace([breaths(2, 2, { sets: 3, high: 2 })], 5);
+    expect(dosed.map(({ kind, label, seconds: long }) => [kind, label, long])).toEqual([
+      ['hold', 'Low, set 1 of 3', 10],
+      ['hold', 'High, set 1 of 3', 10],
+      ['hold', 'Low, set 2 of 3', 10],
+      ['hold', 'High, set 2 of 3', 10],
+      ['hold', 'Low, set 3 of 3', 10],
+      ['hold', 'High, set 3 of 3', 10],
+    ]);
     const steps = listPace({ kind: 'low-high', times: 3, breathsLow: 2, breathsHigh: 2 }, 5);
     expect(steps.map(({ kind, label, seconds }) => [kind, label, seconds])).toEqual([
       ['hold', 'Low, 1 of 3', 10],
@@ -393,6 +403,15 @@ describe('the pacer', () => {
     expect(() => paceAt([], 0, 5)).toThrow(RangeError);
   });
 
+  it('counts repetitions at their own pace, not breaths', () => {
+    const [step] = listDosePace([times(10, 10, { of: 'rocks' })], 5);
+    const at = (elapsed: number) => paceAt([step!], elapsed, 5);
+    expect(at(0)).toMatchObject({ breath: 1, breathsOfStep: 10, phase: 'in' });
+    expect(at(4)).toMatchObject({ breath: 2, phase: 'in' });
+    expect(at(5)).toMatchObject({ breath: 2, phase: 'out' });
+    expect(at(29)).toMatchObject({ breath: 10 });
+  });
+
   it('paces the dose of a line: every set on every side, a change between, the more of a span', () => {
     const steps = listDosePace([breaths(3, 5, { sets: 2, per: 'side' }), seconds(20)], 6);
     expect(steps.map(({ kind, label, seconds: long }) => [kind, label, long])).toEqual([
@@ -408,6 +427,11 @@ describe('the pacer', () => {
     ]);
     expect(paceSeconds(listDosePace([times(10)], 6, 2))).toBe(30 + 10 + 30);
     expect(listDosePace('as they like', 6)).toEqual([]);
+    expect(listDosePace([times(4, 5, { per: 'side', of: 'rocks' })], 6)).toMatchObject([
+      { label: 'rocks, one side', seconds: 15, times: 5 },
+      { label: 'Change' },
+      { label: 'rocks, the other side' },
+    ]);
     expect(listDosePace([{ hold: true }], 6)).toEqual([]);
   });
 });

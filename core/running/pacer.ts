@@ -36,6 +36,8 @@ export interface PaceStep {
   readonly kind: 'hold' | 'reset';
   readonly label: string;
   readonly seconds: number;
+  /** Repetitions in it, which are counted in place of breaths. */
+  readonly times?: number;
   /** Whoever has less of it than the others, in the order in which they come down. */
   readonly down?: readonly ComingDown[];
   /** Whoever has no further set. */
@@ -46,7 +48,7 @@ export interface PaceNow {
   readonly step: PaceStep;
   /** 0 is the first step. */
   readonly index: number;
-  /** Breath of this step, counted from 1. */
+  /** Breath or repetition of this step, counted from 1. */
   readonly breath: number;
   readonly breathsOfStep: number;
   readonly phase: 'in' | 'out';
@@ -119,23 +121,38 @@ function setSeconds(step: DoseStep, breathSeconds: number): number | null {
  */
 export function listDosePace(dose: Dose, breathSeconds: number, over = 1): PaceStep[] {
   if (typeof dose === 'string') return [];
-  const one = dose.flatMap((step): PaceStep[] => {
+  const one = dose.flatMap((step): PaceStep[][] => {
     const seconds = setSeconds(step, breathSeconds);
     if (seconds === null) return [];
     const sets = step.sets ?? 1;
+    const counted = 'times' in step ? { times: step.times[1] } : {};
     return sidesOf(step).flatMap((side) =>
-      Array.from({ length: sets }, (_, set): PaceStep => {
+      Array.from({ length: sets }, (_, set): PaceStep[] => {
         const count = sets === 1 ? '' : `set ${set + 1} of ${sets}`;
-        const label = [side, count].filter((words) => words !== '').join(', ');
-        return { kind: 'hold', label: label === '' ? 'Go' : label, seconds };
+        const label = [step.of ?? '', side, count].filter((words) => words !== '').join(', ');
+        if (step.high === undefined) {
+          return [{ kind: 'hold', label: label === '' ? 'Go' : label, seconds, ...counted }];
+        }
+        const rest = label === '' ? '' : `, ${label}`;
+        const high = step.high * breathSeconds;
+        return [
+          { kind: 'hold', label: `Low${rest}`, seconds, ...counted },
+          { kind: 'hold', label: `High${rest}`, seconds: high },
+        ];
       }),
     );
   });
   const all = Array.from({ length: over }, () => one).flat();
-  return all.flatMap((step, at): PaceStep[] =>
-    at === 0 ? [step] : [{ kind: 'reset', label: 'Change', seconds: usual.rest }, step],
+  return all.flatMap((set, at): PaceStep[] =>
+    at === 0 || isGoingOn(set, all[at - 1])
+      ? set
+      : [{ kind: 'reset', label: 'Change', seconds: usual.rest }, ...set],
   );
 }
+
+/** Low and high follow each other without a rest: it is in the being high. */
+const isGoingOn = (set: readonly PaceStep[], before: readonly PaceStep[] | undefined): boolean =>
+  set.length > 1 && before !== undefined && before.length > 1;
 
 export const paceSeconds = (steps: readonly PaceStep[]): number =>
   steps.reduce((sum, { seconds }) => sum + seconds, 0);
@@ -160,7 +177,7 @@ export function paceAt(
   const step = steps[index]!;
   const isOver = left >= step.seconds - 1e-9 && index === steps.length - 1;
   const within = Math.min(left, step.seconds);
-  const breathsOfStep = Math.max(1, Math.round(step.seconds / breathSeconds));
+  const breathsOfStep = step.times ?? Math.max(1, Math.round(step.seconds / breathSeconds));
   // A step that is no whole number of breaths stretches them a little, so that it ends on an out-breath.
   const own = step.seconds / breathsOfStep;
   const breath = Math.min(breathsOfStep, Math.floor(within / own + 1e-9) + 1);

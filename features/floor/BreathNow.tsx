@@ -37,6 +37,8 @@ export function BreathNow({
   const last = useRef('');
   const { index, breath, phase, isOver, step } = now;
   const down = downAt(step, step.seconds - now.leftSeconds);
+  // A repetition has its own pace.
+  const halfSeconds = (step.times === undefined ? breathSeconds : step.seconds / step.times) / 2;
   const downNow = down.now === null ? '' : String(down.now.seconds);
   useEffect(() => {
     const key = `${index}/${step.kind === 'hold' ? `${breath}${phase}` : ''}/${downNow}`;
@@ -47,13 +49,14 @@ export function BreathNow({
       if (isOver || (wasStep !== '' && wasStep !== String(index))) soundBell();
       else if (downNow !== '' && wasDown !== downNow) soundBell();
       else if (step.kind === 'hold') {
-        if (phase === 'in') soundIn(breathSeconds / 2);
-        else soundOut(breathSeconds / 2);
+        if (phase === 'in') soundIn(halfSeconds);
+        else soundOut(halfSeconds);
       }
     }
     if (isOver) onOver();
-  }, [breath, breathSeconds, downNow, index, isHeard, isOver, onOver, phase, step.kind]);
-  const counted = isOpenEnded ? `breath ${breath}` : `breath ${breath} of ${now.breathsOfStep}`;
+  }, [breath, halfSeconds, downNow, index, isHeard, isOver, onOver, phase, step.kind]);
+  const unit = step.times === undefined ? 'breath ' : '';
+  const counted = isOpenEnded ? `breath ${breath}` : `${unit}${breath} of ${now.breathsOfStep}`;
   return (
     <div className={classes.breathing}>
       <div className={classes.breath} data-kind={step.kind} data-small={isOpenEnded}>

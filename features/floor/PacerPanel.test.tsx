@@ -13,7 +13,7 @@ it('says how long each kind of pace takes, with what is held low and high', asyn
   const pace = () => screen.getByRole('button', { name: /^Pace, / });
   expect(pace()).toHaveAccessibleName('Pace, 0:25');
   await user.click(screen.getByRole('radio', { name: '3-2-1' }));
-  expect(pace()).toHaveAccessibleName('Pace, 1:25');
+  expect(pace()).toHaveAccessibleName('Pace, 1:50');
   await user.click(screen.getByRole('radio', { name: 'Low, high' }));
   // Three times two breaths low and two high, five seconds each.
   expect(pace()).toHaveAccessibleName('Pace, 1:00');

@@ -31,7 +31,7 @@ export function PacerPanel({ line, round = null }: PacerPanelProps) {
   const [rounds, setRounds] = useState(3);
   const [low, setLow] = useState(2);
   const [high, setHigh] = useState(2);
-  const [up, setUp] = useState(1);
+  const [up, setUp] = useState(2);
   const [seconds, setSeconds] = useState(breathSeconds);
   const [isHeard, setHeard] = useState(true);
   const [startedAt, setStarted] = useState<number | null>(() =>

@@ -29,6 +29,7 @@ const words = {
   stop: 'Stop',
   soundOn: 'Sound on',
   soundOff: 'Sound off',
+  count: '# of ##',
   breatheIn: 'in',
   breatheOut: 'out',
   how: 'How was it? #',

@@ -15,7 +15,7 @@ import { faultIds, getFault, type FaultId } from '@/core/catalog/faults';
 import { checkViews, instrumentIds, instrumentTable, viewTable } from '@/core/catalog/taking';
 import { DrawingChoice } from './DrawingChoice';
 import { AsksOfBody, useKeep } from './entryParts';
-import { ownCheckKinds, toCheckSpec, type CheckForm } from './entrySpec';
+import { toCheckSpec, type CheckForm, type ownCheckKinds } from './entrySpec';
 import classes from './profiles.module.css';
 
 const kinds = [

@@ -57,7 +57,7 @@ export const headstand = {
     after: ['HS2'],
     how: 'Chin forward past the hands, and press back up; the head never rests.',
     dose: '5, then 10, then two sets',
-    round: [times(5, 10, { sets: 2 })],
+    round: [times(5, 10, { sets: 2, of: 'push-ups' })],
     gate: [plank],
     faults: ['elbows-slide', 'shrug'],
     stepDown: 'Knees down',
@@ -76,7 +76,7 @@ export const headstand = {
     after: ['HS3'],
     how: 'Kneel, hands by the knees; roll from forehead to crown and back, the hands deciding how much. It must feel pleasant; any strain: stop for today.',
     dose: '5 rolls',
-    round: [times(5)],
+    round: [times(5, 5, { of: 'rolls' })],
     gate: [check('neck-ease')],
     gateByProfile: {
       // No head weight until the push bars are passed (handbook 09).

@@ -20,7 +20,7 @@ export const shoulderStand = {
     after: [],
     how: 'On the back: turn the head, lift it with the hands, curl up from ribs and belly, peel the tail.',
     dose: '4-5, then 4 straddled',
-    round: [times(4, 5), times(4)],
+    round: [times(4, 5, { of: 'curls and peels' }), times(4, 4, { of: 'straddled' })],
     gate: [],
     faults: ['neck-strain'],
     stepDown: 'Head stays down',

@@ -193,17 +193,24 @@
     const say = () => {
       const step = steps[index];
       if (step === undefined) return;
-      label.textContent = step.label;
       clock.textContent = `${Math.floor(Math.ceil(left) / 60)}:${String(Math.ceil(left) % 60).padStart(2, '0')}`;
-      const into = (step.seconds - left) % data.breathS;
-      const isIn = into < data.breathS / 2;
+      // What is counted has its own pace.
+      const beat = step.times ? step.seconds / step.times : data.breathS;
+      const done = step.seconds - left;
+      const into = done % beat;
+      const isIn = into < beat / 2;
+      const at = Math.min(step.times, Math.floor(done / beat) + 1);
+      const named = step.times
+        ? `${step.label} ${T.count.replace('##', step.times).replace('#', at)}`
+        : step.label;
+      if (label.textContent !== named) label.textContent = named;
       const words = step.kind === 'hold' ? (isIn ? T.breatheIn : T.breatheOut) : '';
       if (words !== said && words !== '' && !isPaused) {
-        tone(isIn ? 196 : 262, isIn ? 262 : 196, data.breathS / 2, 0.05);
+        tone(isIn ? 196 : 262, isIn ? 262 : 196, beat / 2, 0.05);
       }
       said = words;
       phase.textContent = words;
-      const fullness = isIn ? into / (data.breathS / 2) : 2 - into / (data.breathS / 2);
+      const fullness = isIn ? into / (beat / 2) : 2 - into / (beat / 2);
       breath.firstChild.style.transform = `scale(${step.kind === 'hold' ? 0.4 + 0.6 * fullness : 0.4})`;
     };
     const end = () => {
