@@ -1,4 +1,4 @@
-import { and, asc, eq, inArray, max, sql } from 'drizzle-orm';
+import { and, asc, eq, gte, inArray, max, sql } from 'drizzle-orm';
 import type { BaseId, CheckKey, FaultId } from '@/core/catalog/checks';
 import type { PainPlace } from '@/core/catalog/regions';
 import type { CheckRecord, Evidence, ReadBy, Side } from '@/core/readiness/record';
@@ -51,13 +51,22 @@ function toStored(row: typeof checkRecord.$inferSelect): StoredRecord {
   };
 }
 
-/** Records of several people, oldest first, those of a day in the order entered. */
-export function listRecords(db: Db, personIds: readonly number[]): StoredRecord[] {
+/**
+ * Records of several people, oldest first, those of a day in the order entered.
+ *
+ * @param from the first day that is wanted; absent: all
+ */
+export function listRecords(db: Db, personIds: readonly number[], from?: Day): StoredRecord[] {
   if (personIds.length === 0) return [];
   return db
     .select()
     .from(checkRecord)
-    .where(inArray(checkRecord.personId, [...personIds]))
+    .where(
+      and(
+        inArray(checkRecord.personId, [...personIds]),
+        ...(from === undefined ? [] : [gte(checkRecord.date, from)]),
+      ),
+    )
     .orderBy(asc(checkRecord.date), asc(checkRecord.id))
     .all()
     .map(toStored);

@@ -215,7 +215,7 @@ export async function PersonPage({ params, searchParams }: PersonPageProps) {
       <section className={classes.section}>
         <h2>On the floor</h2>
         <FloorDays days={readFloorDays(person.id)} csv={`/people/${person.id}/floor-file`} />
-        {view.tries.tries.length > 0 && <TriesShown seen={view.tries} />}
+        {view.tries.dates.length > 0 && <TriesShown seen={view.tries} />}
       </section>
       <section className={classes.section} id="from-home">
         <h2>From home</h2>

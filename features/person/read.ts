@@ -3,6 +3,7 @@ import { alternativeIds, getAlternative } from '@/core/catalog/alternatives';
 import type { School } from '@/core/catalog/school';
 import type { StageKey } from '@/core/catalog/stage';
 import type { HomeReport } from '@/core/home/diary';
+import type { Day } from '@/core/units/day';
 import { listClosed, type Closed } from '@/core/ladder/ledger';
 import { rankChecks, type CheckWorth } from '@/core/ladder/tonight';
 import { listPersonMeetings } from '@/db/courses';
@@ -10,7 +11,7 @@ import { listDecisions, type DecisionRow } from '@/db/decisions';
 import { listAttempts } from '@/db/floor';
 import { listHomeReports } from '@/db/homeReports';
 import { listPeople } from '@/db/people';
-import { countSeen, type SeenInTries } from '@/features/record/seenInTries';
+import { asSeenChecks, countSeen, type SeenInTries } from '@/features/record/seenInTries';
 import { database } from '@/server/database';
 import { listHistories, type CheckHistory } from './personHistory';
 import { readStandings, type Standing } from '@/server/judging/standings';
@@ -39,6 +40,11 @@ export interface PersonPageView extends PersonView {
 }
 
 const mostWorth = 3;
+/** Days that a fault is followed over. */
+const mostDays = 12;
+
+const newestDays = (seen: readonly { readonly date: Day }[]): Day[] =>
+  [...new Set(seen.map(({ date }) => date))].sort().slice(-mostDays);
 
 const labelIn = (table: Readonly<Record<string, { readonly label: string }>>, item: string) =>
   isKeyOf(table, item) ? table[item]?.label : undefined;
@@ -78,7 +84,11 @@ export function readPersonPage(id: number, stage?: StageKey): PersonPageView | n
       ...row,
       stageLabel: school.stages.get(row.stage)?.spec.label ?? row.stage,
     })),
-    tries: countSeen(tries, [...new Set(tries.map(({ date }) => date))].sort()),
+    tries: countSeen(
+      tries,
+      newestDays([...tries, ...view.records]),
+      asSeenChecks(view.records, school.checks),
+    ),
     meetings: listPersonMeetings(db, id),
     reports,
     reportLabels: labelsOf(school, reports),

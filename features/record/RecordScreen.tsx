@@ -104,7 +104,7 @@ export function RecordScreen({ record }: { readonly record: CourseRecord }) {
             }
           />
           <Block
-            title="What tries showed"
+            title="What tries and checks showed"
             file={file('tries')}
             chart={<TriesShown seen={record.seen} />}
           />

@@ -1,6 +1,6 @@
 import { getWayUp } from '@/core/catalog/waysUp';
 import { counted } from '@/core/units/words';
-import type { SeenInTries } from './seenInTries';
+import type { FaultLine, SeenInTries } from './seenInTries';
 import classes from './record.module.css';
 
 const supportWords = { strap: 'with a strap', block: 'with a block', free: 'free' } as const;
@@ -9,34 +9,18 @@ const share = (part: number, of: number) => (of === 0 ? '–' : `${Math.round((1
 
 /** What was seen in tries: each fault over the evenings, and what a prop does for them. */
 export function TriesShown({ seen }: { readonly seen: SeenInTries }) {
-  const { faults, supports, ways, tries, dates } = seen;
-  if (faults.length + supports.length + ways.length === 0) {
+  const { faults, inChecks, supports, ways, dates } = seen;
+  if (faults.length + inChecks.length + supports.length + ways.length === 0) {
     return (
-      <p>Nothing was noted of tries yet: on the Floor each try takes a tap for what it showed.</p>
+      <p>
+        Nothing was noted of tries and checks yet: on the Floor each takes a tap for what it showed.
+      </p>
     );
   }
   return (
     <>
-      {faults.length > 0 && (
-        <ol className={classes.bars}>
-          {faults.slice(0, 6).map(({ fault, label, counts, total }) => (
-            <li key={fault}>
-              <span className={classes.barLabel}>{label}</span>
-              <span className={classes.evenings} aria-hidden="true">
-                {counts.map((count, at) => (
-                  <span
-                    key={dates[at]}
-                    style={{ height: `${tries[at] === 0 ? 0 : (100 * count) / tries[at]!}%` }}
-                  />
-                ))}
-              </span>
-              <span>
-                {total} of {tries.reduce((sum, count) => sum + count, 0)} tries
-              </span>
-            </li>
-          ))}
-        </ol>
-      )}
+      <Faults lines={faults} dates={dates} of="tries" />
+      <Faults lines={inChecks} dates={dates} of="checks" />
       {ways.length > 0 && (
         <p>
           {ways
@@ -57,6 +41,44 @@ export function TriesShown({ seen }: { readonly seen: SeenInTries }) {
             .join(' · ')}
         </p>
       )}
+    </>
+  );
+}
+
+const mostShown = 6;
+
+/** Each fault over the evenings: how many of those it could be seen in. */
+function Faults({
+  lines,
+  dates,
+  of,
+}: {
+  readonly lines: readonly FaultLine[];
+  readonly dates: SeenInTries['dates'];
+  readonly of: 'tries' | 'checks';
+}) {
+  if (lines.length === 0) return null;
+  return (
+    <>
+      <p className={classes.barsHead}>In {of}, evening by evening</p>
+      <ol className={classes.bars}>
+        {lines.slice(0, mostShown).map(({ fault, label, counts, of: looks, total, ofAll }) => (
+          <li key={fault}>
+            <span className={classes.barLabel}>{label}</span>
+            <span className={classes.evenings} aria-hidden="true">
+              {counts.map((count, at) => (
+                <span
+                  key={dates[at]}
+                  style={{ height: `${looks[at] === 0 ? 0 : (100 * count) / looks[at]!}%` }}
+                />
+              ))}
+            </span>
+            <span>
+              {total} of {ofAll}
+            </span>
+          </li>
+        ))}
+      </ol>
     </>
   );
 }

@@ -9,6 +9,7 @@ import { addDays, type Day } from '@/core/units/day';
 import { findCourse, listAttendance, listCourses, listMeetings } from '@/db/courses';
 import { listDecisionsOf, type DecisionRow } from '@/db/decisions';
 import { listAttempts, listUpsideTime } from '@/db/floor';
+import { listRecords } from '@/db/records';
 import { listPlans } from '@/db/plans';
 import type { PersonRow } from '@/db/people';
 import type { School } from '@/core/catalog/school';
@@ -17,7 +18,7 @@ import { database } from '@/server/database';
 import { readForecasts, type ForecastLine } from './forecasts';
 import { readLadders, type Bottleneck } from '@/features/ladders/read';
 import { readGroup } from '@/features/ladders/read';
-import { countSeen, countSlow, type SeenInTries } from './seenInTries';
+import { asSeenChecks, countSeen, countSlow, type SeenInTries } from './seenInTries';
 
 export interface RecordWeek {
   readonly date: Day;
@@ -162,6 +163,7 @@ export function readCourseRecord(
     seen: countSeen(
       tries,
       past.map(({ date }) => date),
+      asSeenChecks(from === undefined ? [] : listRecords(db, ids, from), school.checks),
     ),
     bottlenecks: readLadders(course.id).bottlenecks,
     forecasts: readForecasts(db, group),
@@ -266,13 +268,16 @@ export function recordCsv(record: CourseRecord, kind: RecordKind): string {
       );
     case 'tries':
       return writeTable(
-        record.seen.faults.flatMap(({ label, counts }) =>
-          record.seen.dates.map((date, at) => ({
-            date,
-            fault: label,
-            seen: counts[at]!,
-            tries: record.seen.tries[at]!,
-          })),
+        (['faults', 'inChecks'] as const).flatMap((list) =>
+          record.seen[list].flatMap(({ label, counts, of }) =>
+            record.seen.dates.map((date, at) => ({
+              date,
+              fault: label,
+              in: list === 'faults' ? 'tries' : 'checks',
+              seen: counts[at]!,
+              of: of[at]!,
+            })),
+          ),
         ),
       );
     case 'checks':

@@ -1,4 +1,5 @@
-import { countSeen } from './seenInTries';
+import { shippedSchool } from '@/core/catalog/school';
+import { asSeenChecks, countSeen } from './seenInTries';
 
 const one = (date: string, change: object = {}) => ({
   date,
@@ -46,9 +47,9 @@ describe('what was seen in tries', () => {
 
   it('counts each fault evening by evening, the commonest first', () => {
     expect(seen.tries).toEqual([2, 2]);
-    expect(seen.faults.map(({ fault, counts }) => [fault, counts])).toEqual([
-      ['swing-kick', [2, 1]],
-      ['knee-bends', [1, 0]],
+    expect(seen.faults.map(({ fault, counts, of }) => [fault, counts, of])).toEqual([
+      ['swing-kick', [2, 1], [2, 2]],
+      ['knee-bends', [1, 0], [2, 2]],
     ]);
   });
 
@@ -63,6 +64,24 @@ describe('what was seen in tries', () => {
     expect(seen.supports).toEqual([
       { support: 'block', tries: 2, reached: 1, soft: 1, landings: 1, timed: 2, asSlow: 1 },
       { support: 'free', tries: 1, reached: 1, soft: 0, landings: 1, timed: 0, asSlow: 0 },
+    ]);
+  });
+
+  it('counts the faults of checks among those that they speak of', () => {
+    const { checks } = shippedSchool('prop-led');
+    const records = [
+      { date: '2026-11-05', check: 'forearm-plank-hold', faults: ['sag'] },
+      { date: '2026-11-05', check: 'plank-hold', faults: [] },
+      { date: '2026-11-05', check: 'hollow-hold' },
+      { date: '2026-11-12', check: 'plank-hold', faults: ['shrug', 'strain-in-face'] },
+      { date: '2026-08-01', check: 'plank-hold', faults: ['sag'] },
+    ] as const;
+    const { inChecks } = countSeen([], ['2026-11-05', '2026-11-12'], asSeenChecks(records, checks));
+    expect(inChecks.map(({ fault, counts, of }) => [fault, counts, of])).toEqual([
+      ['sag', [1, 0], [2, 1]],
+      ['shrug', [0, 1], [1, 1]],
+      // Tapped, though no check asks for it.
+      ['strain-in-face', [0, 1], [0, 1]],
     ]);
   });
 });
