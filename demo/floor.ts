@@ -1,4 +1,5 @@
 /** What the made-up course left on the floor: tries, minutes upside down, rungs climbed. */
+import type { FaultId } from '@/core/catalog/faults';
 import { shippedProfile, shippedSchool } from '@/core/catalog/school';
 import type { StageId } from '@/core/catalog/stages';
 import { openCase } from '@/core/ladder/case';
@@ -99,6 +100,14 @@ function timesOf(isTimed: boolean, landing: 'soft' | 'heavy', week: number) {
   return { liftS: Math.round(liftS * 10) / 10, exitS: Math.round(exitS * 10) / 10 };
 }
 
+/** Of every few tries that did not arrive, the fewer the later, what was seen of them. */
+const faultsOf = (index: number, week: number): FaultId[] =>
+  index % (2 + Math.floor(week / 3)) === 0
+    ? ['swing-kick']
+    : index % 3 === 1
+      ? ['second-leg-thrown']
+      : [];
+
 /** Tries get better over the weeks; minutes upside down grow a little for who is far enough. */
 export function tryAndTime(
   db: Db,
@@ -134,7 +143,7 @@ export function tryAndTime(
           support: trier.what === 'kick' ? 'block' : 'free',
           // What keeps a try from arriving is what is seen of it, less from week to week.
           ...timesOf(trier.what === 'kick' && reached && index % 2 === 0, landing, week),
-          faults: reached || index % (2 + Math.floor(week / 3)) !== 0 ? [] : ['swing-kick'],
+          faults: reached ? [] : faultsOf(index, week),
         });
       }
       addAttempts(db, rows);

@@ -245,7 +245,7 @@ test('ends, is reviewed person by person, and sends practice home', async ({ pag
   await page.getByRole('link', { name: 'Review the evening' }).click();
   await page.getByRole('button', { name: 'Look at Anselm Rook' }).click();
   const card = page.getByRole('region', { name: 'Anselm Rook' });
-  await expect(card.getByText(/2 tries, 1 reached the wall/)).toBeVisible();
+  await expect(card.getByText(/2 tries, 1 came up/)).toBeVisible();
   await card.getByLabel('A line about the evening').fill('both legs, calm');
   await card.getByRole('button', { name: 'Agree, and on' }).click();
   await page.getByRole('button', { name: 'Look at Bettina Quill' }).click();

@@ -58,10 +58,7 @@ export async function ChecksPage({ searchParams }: ChecksPageProps) {
                 <li key={`${slot.check}/${base ?? ''}`}>
                   <span className={classes.minutes}>{slot.minutes.toFixed(1)} min</span>
                   <div>
-                    <h2>
-                      {slot.label}
-                      {base === null ? '' : ` (${base})`}
-                    </h2>
+                    <h2>{slot.label}</h2>
                     {move !== null && (
                       <div className={classes.how}>
                         <StripView

@@ -83,10 +83,9 @@ describe('a check of one’s own', () => {
     await user.type(screen.getByLabelText('Name'), 'Bridge');
     expect(screen.queryByLabelText('What the levels are called')).not.toBeInTheDocument();
     await user.selectOptions(screen.getByLabelText('Kind'), 'levels with names');
-    await user.clear(screen.getByLabelText('Opens at level'));
-    await user.type(screen.getByLabelText('Opens at level'), '1');
+    // A bar in seconds is none for a level.
+    expect(screen.getByLabelText('Opens at level')).toHaveValue('1');
     await user.type(screen.getByLabelText('What the levels are called'), 'hips down{enter}up');
-    await user.selectOptions(screen.getByLabelText('Read off'), 'by eye');
     await user.type(screen.getByLabelText('How it is taken'), 'Feet flat.');
     await user.click(screen.getByRole('button', { name: 'Add the check' }));
     await waitFor(() => expect(keep).toHaveBeenCalled());

@@ -30,6 +30,16 @@ const kinds = [
   readonly label: string;
 }[];
 
+/** What each kind begins with: a bar of its own size, read off what gives such a value. */
+const usualIn: Readonly<Record<CheckForm['kind'], Pick<CheckForm, 'bar' | 'instrument'>>> = {
+  hold: { bar: 20, instrument: 'clock' },
+  reps: { bar: 5, instrument: 'count' },
+  pass: { bar: 2, instrument: 'eye' },
+  measure: { bar: 5, instrument: 'tape' },
+  angle: { bar: 70, instrument: 'angle' },
+  level: { bar: 1, instrument: 'eye' },
+};
+
 const named = <Id extends string>(ids: readonly Id[], table: Readonly<Record<Id, string>>) =>
   ids.map((value) => ({ value, label: table[value] }));
 const views = named(checkViews, viewTable);
@@ -43,12 +53,12 @@ export function OwnCheck() {
     initialValues: {
       label: '',
       kind: 'hold',
-      bar: 20,
+      bar: usualIn.hold.bar,
       validDays: 28,
       hasSides: false,
       isPrivate: false,
       view: 'side',
-      instrument: 'clock',
+      instrument: usualIn.hold.instrument,
       method: '',
       levels: '',
       voidedBy: [],
@@ -62,7 +72,15 @@ export function OwnCheck() {
     <form className={classes.form} onSubmit={keep} noValidate>
       <TextInput label="Name" maxLength={60} {...form.getInputProps('label')} />
       <Group grow align="flex-start">
-        <NativeSelect label="Kind" data={kinds} {...form.getInputProps('kind')} />
+        <NativeSelect
+          label="Kind"
+          data={kinds}
+          value={form.values.kind}
+          onChange={({ currentTarget: { value } }) => {
+            const kind = value as CheckForm['kind'];
+            form.setValues({ kind, ...usualIn[kind] });
+          }}
+        />
         <NumberInput
           label={form.values.kind === 'level' ? 'Opens at level' : 'Opens at'}
           min={1}

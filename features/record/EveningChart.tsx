@@ -80,8 +80,8 @@ export function EveningChart({ label, rows, bars, line, height = 250 }: EveningC
   );
 }
 
-/** Tries as bars: those that reached the wall below, the others on them. */
+/** Tries as bars: those that came up below, the others on them. */
 export const tryBars = [
-  { key: 'reached', name: 'reached the wall', fill: 'var(--lv-green)' },
+  { key: 'reached', name: 'came up', fill: 'var(--lv-green)' },
   { key: 'missed', name: 'not yet', fill: 'var(--lv-soft)' },
 ] as const;

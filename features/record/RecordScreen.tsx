@@ -92,7 +92,7 @@ export function RecordScreen({ record }: { readonly record: CourseRecord }) {
             chart={<TriesChart record={record} />}
             table={
               <FigureTable
-                head={['evening', 'tries', 'reached the wall', 'soft landings', 'landings seen']}
+                head={['evening', 'tries', 'came up', 'soft landings', 'landings seen']}
                 rows={weeks.map(({ date, tries, reached, soft, landings }) => [
                   dayWords(date),
                   String(tries),
@@ -218,7 +218,7 @@ function TriesChart({ record }: { readonly record: CourseRecord }) {
   }));
   return (
     <EveningChart
-      label="Tries, those that reached the wall, and soft landings by evening"
+      label="Tries, those that came up, and soft landings by evening"
       rows={rows}
       bars={tryBars}
       line={{ key: 'soft', name: 'soft landings, of those seen', unit: ' %', domain: [0, 100] }}

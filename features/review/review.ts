@@ -162,7 +162,7 @@ export function readReview(uid: string): ReviewView | null {
           ...(own.length === 0
             ? []
             : [
-                `${own.length} ${own.length === 1 ? 'try' : 'tries'}, ${own.filter(({ reached }) => reached).length} reached the wall`,
+                `${own.length} ${own.length === 1 ? 'try' : 'tries'}, ${own.filter(({ reached }) => reached).length} came up`,
               ]),
           ...(stops.length === 0
             ? []

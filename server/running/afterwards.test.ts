@@ -132,7 +132,7 @@ describe('afterwards', () => {
     const { seen } = readReview(uid)!.people.find(({ id }) => String(id) === person)!;
     expect(seen).toEqual([
       'Blocks kept in the kick: passed, noted 3 times',
-      '3 tries, 0 reached the wall',
+      '3 tries, 0 came up',
       'stopped 2 times',
     ]);
   });
