@@ -25,6 +25,8 @@ it('says what is counted, held, measured, rated and passed', () => {
   expect(say('head-clearance', 4)).toBe('4 cm');
   expect(say('wrist-extension', 79.04)).toBe('79°');
   expect(say('confidence', 5)).toBe('5 of 10');
+  expect(say('lifted-tuck', 2)).toBe('2 of 3 (both heels)');
+  expect(unitOf(getCheck('lifted-tuck'), 'cm')).toBe('of 3');
   expect(say('elbow-drift', 0.5)).toBe('0.5 cm');
   expect(say('controlled-exit', 1)).toBe('passed');
   expect(say('controlled-exit', 0)).toBe('not passed');

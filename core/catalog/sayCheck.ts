@@ -15,9 +15,13 @@ export const isLengthCheck = ({ scoring }: Pick<Said, 'scoring'>): boolean =>
 
 /**
  * A value that was seen, in words: `22 s`, `5 times`, `4 cm`, `79°`, `10 % of body weight`,
- * `2 of 3`, `passed`.
+ * `2 of 3 (both heels)`, `passed`.
  */
-export function sayValue({ scoring, most }: Said, value: number, units: LengthUnits): string {
+export function sayValue(
+  { scoring, most, levels }: Said,
+  value: number,
+  units: LengthUnits,
+): string {
   switch (scoring.kind) {
     case 'hold':
       return `${figure(value)} s`;
@@ -27,8 +31,13 @@ export function sayValue({ scoring, most }: Said, value: number, units: LengthUn
     case 'pass-of-last':
     case 'same-day':
       return value >= 1 ? 'passed' : 'not passed';
+    case 'level': {
+      // A number alone tells nobody what to look for.
+      const name = levels?.[value];
+      const said = sayMeasure(scoring.unit, value, most, units);
+      return name === undefined ? said : `${said} (${name})`;
+    }
     case 'measure':
-    case 'level':
     case 'rating':
       return sayMeasure(scoring.unit, value, most, units);
     default:

@@ -142,10 +142,20 @@ describe('recording a check', () => {
     expect(chips()).toBeGreaterThan(few + 8);
   });
 
-  it('says how it is taken, and what each level is called', () => {
-    show(row({ method: 'From behind, hips level.', levels: ['none', 'one heel'] }));
-    expect(screen.getByText('From behind, hips level.')).toBeInTheDocument();
-    expect(screen.getByText('0 none · 1 one heel')).toBeInTheDocument();
+  it('says how it is taken, and lets a level be chosen by its name', async () => {
+    const { user } = show(
+      row({
+        check: 'lifted-tuck',
+        valueKind: 'number',
+        method: 'From the side, by eye.',
+        levels: ['none', 'one heel', 'both heels'],
+      }),
+    );
+    expect(screen.getByText('From the side, by eye.')).toBeInTheDocument();
+    await user.selectOptions(screen.getByLabelText('Which level'), '2 both heels');
+    await user.click(screen.getByRole('button', { name: /^(Record|Keep)/ }));
+    await waitFor(() => expect(record).toHaveBeenCalled());
+    expect(record.mock.calls.at(-1)![1]).toMatchObject({ check: 'lifted-tuck', value: '2' });
   });
 
   it('takes a range of each side, or of both at once', async () => {

@@ -1,7 +1,16 @@
 'use client';
 
 import { answered } from '@/design/answered';
-import { Button, Checkbox, Chip, Group, SegmentedControl, Select, TextInput } from '@mantine/core';
+import {
+  Button,
+  Checkbox,
+  Chip,
+  Group,
+  NativeSelect,
+  SegmentedControl,
+  Select,
+  TextInput,
+} from '@mantine/core';
 import dynamic from 'next/dynamic';
 import { patiently } from '@/design/patiently';
 import Link from 'next/link';
@@ -124,11 +133,6 @@ export function RecordForm(props: RecordFormProps) {
         <StripView move={row.move} label={`How it is taken: ${row.label}`} heightPx={84} />
       )}
       {row.method && <p className={classes.hint}>{row.method}</p>}
-      {row.levels && (
-        <p className={classes.hint}>
-          {row.levels.map((words, level) => `${level} ${words}`).join(' · ')}
-        </p>
-      )}
       {checksFromStills.some((check) => check === row.check) && (
         <p className={classes.hint}>
           <Link href={`/plumb?person=${personId}`}>From a picture</Link>: marks on a photo of your
@@ -142,6 +146,20 @@ export function RecordForm(props: RecordFormProps) {
             data={[
               { value: '1', label: 'passed' },
               { value: '0', label: 'not' },
+            ]}
+            {...form.getInputProps('value')}
+          />
+        ) : row.levels ? (
+          <NativeSelect
+            label="Which level"
+            data-autofocus
+            autoFocus
+            data={[
+              { value: '', label: 'choose' },
+              ...row.levels.map((words, level) => ({
+                value: String(level),
+                label: `${level} ${words}`,
+              })),
             ]}
             {...form.getInputProps('value')}
           />

@@ -128,13 +128,15 @@ it('takes a range of both sides at once, and says so', async () => {
 });
 
 it('keeps nothing that nobody could have done, and nothing of an empty field', async () => {
-  const { fake, user } = show([pushUp]);
+  const { fake, user } = show([
+    check({ check: 'hops-reaching', label: 'Hops', kind: 'reps', most: 8 }),
+  ]);
   const keep = screen.getByRole('button', { name: 'Keep Bo' });
   expect(keep).toBeDisabled();
-  await user.type(screen.getByRole('textbox', { name: 'Push-up rung, Bo' }), '9');
+  await user.type(screen.getByRole('textbox', { name: 'Hops, Bo' }), '9');
   expect(keep).toBeDisabled();
-  await user.clear(screen.getByRole('textbox', { name: 'Push-up rung, Bo' }));
-  await user.type(screen.getByRole('textbox', { name: 'Push-up rung, Bo' }), '5');
+  await user.clear(screen.getByRole('textbox', { name: 'Hops, Bo' }));
+  await user.type(screen.getByRole('textbox', { name: 'Hops, Bo' }), '5');
   await user.click(keep);
   expect(fake.said).toMatchObject([{ person: '2', value: 5, side: null, base: null }]);
 });
@@ -176,4 +178,19 @@ it('asks nobody for what loads a place that they said is sore', () => {
 it('says so where nobody is left to be asked', () => {
   show([pushUp], [], []);
   expect(screen.getByText(/No check is planned/)).toBeInTheDocument();
+});
+
+it('takes a level, or a mark out of ten, by one tap', async () => {
+  const sure = check({ check: 'confidence', label: 'Confidence', kind: 'rating', most: 10 });
+  const { fake, user } = show([pushUp, sure]);
+  await user.click(screen.getAllByRole('button', { name: /: 1, prone press$/ })[0]!);
+  const marks = screen.getAllByRole('group', { name: /^Confidence, / })[1]!;
+  expect(within(marks).getAllByRole('button')).toHaveLength(11);
+  await user.click(within(marks).getByRole('button', { name: /: 0$/ }));
+  expect(fake.said).toMatchObject([
+    { kind: 'seen', check: 'push-up-rung', person: '1', value: 1 },
+    { kind: 'seen', check: 'confidence', person: '2', value: 0 },
+  ]);
+  // What is measured is typed.
+  expect(screen.queryByRole('spinbutton')).not.toBeInTheDocument();
 });

@@ -140,6 +140,18 @@ interface SeenRowProps {
 /** Lengths are kept in centimetres, whatever they are typed in. */
 const typedIn = (spec: FloorCheck): LengthUnits => spec.typedIn ?? 'cm';
 
+/** As many as a thumb finds in a row. */
+const mostSteps = 10;
+
+/** What is chosen from by one tap, from 0 on: levels and marks; nothing where it is a measure or a count. */
+const stepsOf = ({ kind, most }: FloorCheck): number[] =>
+  (kind === 'level' || kind === 'rating') && most <= mostSteps
+    ? Array.from({ length: most + 1 }, (_, step) => step)
+    : [];
+
+const sayStep = ({ levels }: FloorCheck, name: string, step: number): string =>
+  levels?.[step] === undefined ? `${name}: ${step}` : `${name}: ${step}, ${levels[step]}`;
+
 const isPassed = ({ kind }: FloorCheck) => passKinds.includes(kind);
 
 /** `left 70°, right 72°`; `yes`. */
@@ -182,8 +194,9 @@ function SeenRow({ floor, spec, person, name, seen, base }: SeenRowProps) {
   const suffix = spec.words?.suffix ?? '';
   const isPass = isPassed(spec);
   const most = readingIn(spec.most, typedIn(spec));
+  const steps = stepsOf(spec);
   return (
-    <div className={classes.seen} data-sides={spec.hasSides}>
+    <div className={classes.seen} data-sides={spec.hasSides} data-steps={steps.length > 0}>
       <span>
         {name}
         {last !== '' && <span className={classes.quiet}> {last}</span>}
@@ -211,6 +224,20 @@ function SeenRow({ floor, spec, person, name, seen, base }: SeenRowProps) {
             no
           </Button>
         </>
+      ) : steps.length > 0 ? (
+        <div className={classes.steps} role="group" aria-label={`${spec.label}, ${name}`}>
+          {steps.map((step) => (
+            <button
+              key={step}
+              type="button"
+              title={spec.levels?.[step]}
+              aria-label={sayStep(spec, name, step)}
+              onClick={(event) => record(step, event)}
+            >
+              {step}
+            </button>
+          ))}
+        </div>
       ) : (
         <>
           <NumberInput
