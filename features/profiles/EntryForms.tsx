@@ -3,6 +3,7 @@
 import {
   Button,
   Group,
+  MultiSelect,
   NativeSelect,
   NumberInput,
   SegmentedControl,
@@ -14,12 +15,14 @@ import { PickSome } from '@/design/Picker';
 import { useForm } from '@mantine/form';
 import { useState } from 'react';
 import type { CautionColumn } from '@/core/catalog/cautionColumns';
+import type { FaultId } from '@/core/catalog/faults';
+import { tryKinds, type TryKind } from '@/core/catalog/tries';
 import type { BodyRegion } from '@/core/catalog/regions';
 import { getShape, shapeIds } from '@/core/shapes/registry';
 import { ladderIds, ladderTable, type LadderId } from '@/core/catalog/stage';
 import { stillIds, stillTable } from '@/core/shapes/stills';
 import { OwnCheck } from './OwnCheck';
-import { AsksOfBody, useKeep } from './entryParts';
+import { AsksOfBody, faults, useKeep } from './entryParts';
 import { DrawingChoice } from './DrawingChoice';
 import { toDrillSpec, toStageSpec, type DrillForm, type StageForm } from './entrySpec';
 import classes from './profiles.module.css';
@@ -65,6 +68,12 @@ const shapes = [
   ...stillIds.map((id) => ({ value: `still:${id}`, label: stillTable[id].label })),
 ];
 
+const triedWords: Readonly<Record<TryKind, string>> = {
+  hop: 'tried, by hops',
+  kick: 'tried, by kicks',
+  lift: 'tried, by drawing the legs up',
+};
+
 function OwnStage({ checks, branches, stages }: EntryFormsProps) {
   const form = useForm<StageForm>({
     mode: 'controlled',
@@ -85,6 +94,8 @@ function OwnStage({ checks, branches, stages }: EntryFormsProps) {
       leave: '',
       isFree: false,
       needsWall: false,
+      tried: '',
+      faults: [],
     },
   });
   const { keep, isSaving } = useKeep('stages', form, toStageSpec);
@@ -129,6 +140,24 @@ function OwnStage({ checks, branches, stages }: EntryFormsProps) {
         value={form.values}
         onChange={(value) => form.setValues(value)}
       />
+      <Group grow align="flex-start">
+        <NativeSelect
+          label="It is"
+          description="A try asks for the student’s own word, and is counted on the Floor."
+          data={[
+            { value: '', label: 'held' },
+            ...tryKinds.map((value) => ({ value, label: triedWords[value] })),
+          ]}
+          {...form.getInputProps('tried')}
+        />
+        <MultiSelect
+          label="Watch for"
+          description="Said on the card, and tapped on the Floor."
+          data={faults}
+          value={[...form.values.faults]}
+          onChange={(chosen) => form.setFieldValue('faults', chosen as FaultId[])}
+        />
+      </Group>
       <Group>
         <NativeSelect label="Nearest drawing" data={shapes} {...form.getInputProps('shape')} />
         <Switch label="at a wall" {...form.getInputProps('needsWall', { type: 'checkbox' })} />

@@ -11,10 +11,10 @@ import {
   TextInput,
 } from '@mantine/core';
 import { useForm } from '@mantine/form';
-import { faultIds, getFault, type FaultId } from '@/core/catalog/faults';
+import type { FaultId } from '@/core/catalog/faults';
 import { checkViews, instrumentIds, instrumentTable, viewTable } from '@/core/catalog/taking';
 import { DrawingChoice } from './DrawingChoice';
-import { AsksOfBody, useKeep } from './entryParts';
+import { AsksOfBody, faults, useKeep } from './entryParts';
 import { toCheckSpec, type CheckForm, type ownCheckKinds } from './entrySpec';
 import classes from './profiles.module.css';
 
@@ -44,7 +44,6 @@ const named = <Id extends string>(ids: readonly Id[], table: Readonly<Record<Id,
   ids.map((value) => ({ value, label: table[value] }));
 const views = named(checkViews, viewTable);
 const instruments = named(instrumentIds, instrumentTable);
-const faults = faultIds.map((value) => ({ value, label: getFault(value).label }));
 
 /** A check of the teacher's own, with how it is taken. */
 export function OwnCheck() {

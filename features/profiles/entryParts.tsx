@@ -4,6 +4,7 @@ import { MultiSelect } from '@mantine/core';
 import type { UseFormReturnType } from '@mantine/form';
 import { useTransition } from 'react';
 import { cautionColumns, type CautionColumn } from '@/core/catalog/cautionColumns';
+import { faultIds, getFault } from '@/core/catalog/faults';
 import type { EntryKind } from '@/core/catalog/entries';
 import { bodyRegions, bodyRegionTable, type BodyRegion } from '@/core/catalog/regions';
 import { answered } from '@/design/answered';
@@ -36,6 +37,8 @@ export function useKeep<Values extends { readonly label: string }>(
 }
 
 const columns = Object.entries(cautionColumns).map(([value, label]) => ({ value, label }));
+/** To choose from. */
+export const faults = faultIds.map((value) => ({ value, label: getFault(value).label }));
 const regionChoices = bodyRegions.map((id) => ({ value: id, label: bodyRegionTable[id].label }));
 
 interface Asks {

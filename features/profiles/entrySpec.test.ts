@@ -2,6 +2,7 @@ import { ownKey } from '@/core/catalog/namedKeys';
 import { noEntries, layOver, ownCheckSchema, ownStageSchema } from '@/core/catalog/entries';
 import type { StageSpec } from '@/core/catalog/stage';
 import type { CheckSpec } from '@/core/catalog/checks';
+import { trySpecOf } from '@/core/catalog/tries';
 import { sayMethod } from '@/core/catalog/taking';
 import {
   keyFor,
@@ -29,6 +30,8 @@ const stage: StageForm = {
   shape: 'family:handstandWall',
   isFree: false,
   needsWall: true,
+  tried: '',
+  faults: [],
 };
 
 describe('entries from the forms', () => {
@@ -64,6 +67,22 @@ describe('entries from the forms', () => {
     expect(spec.loads).toEqual({ wrist: 0.7 });
     expect(spec.strains).toEqual(['leg', 'back']);
     expect(ownStageSchema.safeParse(spec).success).toBe(true);
+  });
+
+  it('are tries that ask for the student’s own word, say how they are tried and what is watched for', () => {
+    const spec = toStageSpec({ ...stage, tried: 'lift', faults: ['ribs-flare'] });
+    expect(spec).toMatchObject({ isAttempt: true, isLift: true, faults: ['ribs-flare'] });
+    expect(spec.gate).toContainEqual({ check: 'confidence', base: 'hands' });
+    expect(trySpecOf(ownStageSchema.parse(spec) as StageSpec)).toMatchObject({ kind: 'lift' });
+    // Once is enough; and what is held asks nobody.
+    const twice = toStageSpec({ ...stage, tried: 'hop', checks: ['confidence'] });
+    expect(twice.gate).toEqual([{ check: 'confidence', base: 'hands' }]);
+    expect(toStageSpec(stage)).not.toHaveProperty('isAttempt');
+    const { problems } = layOver({
+      ...noEntries,
+      stages: { 'own-wall-walk-up': spec as unknown as StageSpec },
+    });
+    expect(problems).toEqual([]);
   });
 
   it('ask for a way out where there is no support', () => {

@@ -10,10 +10,12 @@ import {
   getCheck,
   mostSeconds,
   rungs,
+  type BaseId,
   type CheckId,
   type FaultId,
   type Scoring,
 } from '@/core/catalog/checks';
+import type { TryKind } from '@/core/catalog/tries';
 import type { CheckView, InstrumentId } from '@/core/catalog/taking';
 import { regions, type BodyRegion, type Region, type RegionLoads } from '@/core/catalog/regions';
 import type { LadderId } from '@/core/catalog/stage';
@@ -66,15 +68,34 @@ export interface StageForm {
   readonly leave: MoveId | '';
   readonly isFree: boolean;
   readonly needsWall: boolean;
+  /** How it is tried, where it is no shape that is held from the first. */
+  readonly tried: TryKind | '';
+  /** What is watched for. */
+  readonly faults: readonly FaultId[];
 }
 
 /** What an own stage loads unless it says more precisely: working, not the most there is. */
 const usualLoad = 0.7;
 
+/** A try is the student's own word as well, on the base it is done on. */
+function gateOf({ checks, tried }: StageForm, base: BaseId | null) {
+  const asksConfidence = tried !== '' && base !== null && !checks.includes('confidence');
+  return [...checks, ...(asksConfidence ? ['confidence'] : [])].map((check) => {
+    const byBase = checkIds.includes(check as CheckId) && getCheck(check as CheckId).byBase;
+    return byBase && base !== null ? { check, base } : { check };
+  });
+}
+
+/** What a try is counted and timed as. */
+const triedAs: Readonly<Record<TryKind, object>> = {
+  hop: { isAttempt: true, isHop: true },
+  kick: { isAttempt: true },
+  lift: { isAttempt: true, isLift: true },
+};
+
 /** Own stages are side lines: nothing shipped comes after them. */
 export function toStageSpec(form: StageForm): Record<string, unknown> {
   const [kind = '', name = ''] = form.shape.split(':');
-  const base = baseOfLadder[form.family];
   return {
     family: form.family,
     label: form.label,
@@ -83,11 +104,8 @@ export function toStageSpec(form: StageForm): Record<string, unknown> {
     ...(form.branch === '' ? {} : { branch: form.branch }),
     how: form.how,
     dose: form.dose,
-    gate: form.checks.map((check) => {
-      const byBase = checkIds.includes(check as CheckId) && getCheck(check as CheckId).byBase;
-      return byBase && base !== null ? { check, base } : { check };
-    }),
-    faults: [],
+    gate: gateOf(form, baseOfLadder[form.family]),
+    faults: [...form.faults],
     stepDown: form.stepDown,
     assist: null,
     exit: form.exit,
@@ -95,6 +113,7 @@ export function toStageSpec(form: StageForm): Record<string, unknown> {
     ...splitRegions(form.regions, usualLoad),
     ...(form.needsWall ? { needsWall: true } : {}),
     ...(form.isFree ? { isFree: true, needsExit: true } : {}),
+    ...(form.tried === '' ? {} : triedAs[form.tried]),
     ...(form.shape === '' ? {} : { shape: { [kind]: name } }),
     ...drawnAs('move', form.move),
     ...drawnAs('leave', form.leave),
