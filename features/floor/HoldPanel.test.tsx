@@ -61,6 +61,20 @@ describe('before a hold', () => {
     expect(shown).toHaveBeenCalledWith('01234567-89ab');
   });
 
+  it('says beside the clock what is asked for and what stops it', () => {
+    const checks = fakeBundle().checks.map((one) => ({
+      ...one,
+      words: { bar: 'at least 45 s', suffix: ' s' },
+      method: 'From the side, by the clock. It stops when the head touches.',
+    }));
+    show(fakeFloor(), { bundle: fakeBundle({ checks }) });
+    expect(
+      screen.getByText(
+        'Bar: at least 45 s. From the side, by the clock. It stops when the head touches.',
+      ),
+    ).toBeInTheDocument();
+  });
+
   it('starts for nobody', async () => {
     const { user } = show(fakeFloor(), {}, { check: 'dolphin-hold', people: [] });
     expect(screen.getByRole('button', { name: 'Start the clock for 0' })).toBeDisabled();

@@ -114,6 +114,11 @@ function HoldSetup({ wish, onShow, onClose }: HoldPanelProps) {
           Not now
         </Button>
       </div>
+      {spec !== undefined && (
+        <p className={classes.quiet}>
+          {[spec.words === undefined ? '' : `Bar: ${spec.words.bar}.`, spec.method ?? ''].join(' ')}
+        </p>
+      )}
       <Button
         className={classes.big}
         leftSection={<IconPlayerPlay size={28} />}
