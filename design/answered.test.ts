@@ -13,3 +13,14 @@ it('makes an answer of none: what was typed stays where it is', async () => {
     problems: { form: expect.stringContaining('try again') },
   });
 });
+
+it('tells a fault of the studio from a connection that ended', async () => {
+  const fault = Object.assign(new Error('An error occurred'), { digest: '123' });
+  const said = await answered(Promise.reject<never>(fault));
+  expect(said).toMatchObject({
+    ok: false,
+    problems: { form: expect.stringMatching(/fault of its own/) },
+  });
+  // Nothing of the error itself is shown.
+  expect(JSON.stringify(said)).not.toMatch(/123|An error/);
+});
