@@ -1,3 +1,4 @@
+import { sayMetres } from './reading';
 import fc from 'fast-check';
 import { comingMeeting } from './course';
 import { addDays, daysBetween, dayNumber, findDayNumber, sayDay } from './day';
@@ -170,4 +171,15 @@ describe('a day as it is said', () => {
     expect(sayDay('2027-01-31')).toBe('31 January 2027');
     expect(() => sayDay('2027-02-30')).toThrow();
   });
+});
+
+it('says metres of a room in feet and inches where the studio measures so', () => {
+  const said = 'A room is at least 1 m and at most 60 m long and wide.';
+  expect(sayMetres(said, 'cm')).toBe(said);
+  expect(sayMetres(said, 'in')).toBe(
+    'A room is at least 3′ 3″ and at most 196′ 10″ long and wide.',
+  );
+  expect(sayMetres('A ceiling is at most 2.5 m high.', 'in')).toContain('8′ 2″');
+  // Minutes and what only begins with the letter stay as they are.
+  expect(sayMetres('5 min, 3 mats', 'in')).toBe('5 min, 3 mats');
 });

@@ -1,6 +1,8 @@
 import { screen, waitFor } from '@testing-library/react';
 import { ownCheckSchema, ownDrillSchema } from '@/core/catalog/entries';
 import { renderUi } from '@/design/testing/renderUi';
+import type { LengthUnits } from '@/core/units/length';
+import { UnitsProvider } from '@/design/units';
 import { EntryForms } from './EntryForms';
 
 const keep = jest.fn();
@@ -9,13 +11,15 @@ jest.mock('./actions', () => ({
 }));
 jest.mock('@/features/person/actions', () => ({}));
 
-const show = () =>
+const show = (units: LengthUnits = 'cm') =>
   renderUi(
-    <EntryForms
-      checks={[{ value: 'dolphin-hold', label: 'Dolphin hold' }]}
-      branches={[]}
-      stages={[]}
-    />,
+    <UnitsProvider units={units}>
+      <EntryForms
+        checks={[{ value: 'dolphin-hold', label: 'Dolphin hold' }]}
+        branches={[]}
+        stages={[]}
+      />
+    </UnitsProvider>,
   );
 
 beforeEach(() => {
@@ -95,5 +99,19 @@ describe('a check of one’s own', () => {
       levels: ['hips down', 'up'],
       most: 1,
     });
+  });
+
+  it('takes the bar of a length as the studio measures', async () => {
+    const { user } = show('in');
+    await user.click(screen.getByRole('radio', { name: 'a check' }));
+    await user.type(screen.getByLabelText('Name'), 'Reach');
+    await user.selectOptions(screen.getByLabelText('Kind'), 'a measure, in');
+    await user.clear(screen.getByLabelText('Opens at'));
+    await user.type(screen.getByLabelText('Opens at'), '2');
+    await user.click(screen.getByRole('button', { name: 'Add the check' }));
+    await waitFor(() => expect(keep).toHaveBeenCalled());
+    const { opensAt, taking } = ownCheckSchema.parse(keep.mock.calls[0][2]);
+    expect(opensAt['prop-led']).toBe(5);
+    expect(taking).toEqual({ view: 'side', instrument: 'tape' });
   });
 });

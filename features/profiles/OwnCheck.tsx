@@ -13,22 +13,24 @@ import {
 import { useForm } from '@mantine/form';
 import type { FaultId } from '@/core/catalog/faults';
 import { checkViews, instrumentIds, instrumentTable, viewTable } from '@/core/catalog/taking';
+import type { LengthUnits } from '@/core/units/length';
+import { readingFrom } from '@/core/units/reading';
+import { useUnits } from '@/design/units';
 import { DrawingChoice } from './DrawingChoice';
 import { AsksOfBody, faults, useKeep } from './entryParts';
 import { toCheckSpec, type CheckForm, type ownCheckKinds } from './entrySpec';
 import classes from './profiles.module.css';
 
-const kinds = [
+const kindsIn = (
+  units: LengthUnits,
+): { readonly value: (typeof ownCheckKinds)[number]; readonly label: string }[] => [
   { value: 'hold', label: 'a hold, seconds' },
   { value: 'reps', label: 'repetitions' },
   { value: 'pass', label: 'passed or not' },
-  { value: 'measure', label: 'a measure, cm' },
+  { value: 'measure', label: `a measure, ${units}` },
   { value: 'angle', label: 'an angle, degrees' },
   { value: 'level', label: 'levels with names' },
-] as const satisfies readonly {
-  readonly value: (typeof ownCheckKinds)[number];
-  readonly label: string;
-}[];
+];
 
 /** What each kind begins with: a bar of its own size, read off what gives such a value. */
 const usualIn: Readonly<Record<CheckForm['kind'], Pick<CheckForm, 'bar' | 'instrument'>>> = {
@@ -66,14 +68,20 @@ export function OwnCheck() {
       regions: [],
     },
   });
-  const { keep, isSaving } = useKeep('checks', form, toCheckSpec);
+  const units = useUnits();
+  // A length is typed as the studio measures, and kept in centimetres.
+  const { keep, isSaving } = useKeep('checks', form, (values: CheckForm) =>
+    toCheckSpec(
+      values.kind === 'measure' ? { ...values, bar: readingFrom(values.bar, units) } : values,
+    ),
+  );
   return (
     <form className={classes.form} onSubmit={keep} noValidate>
       <TextInput label="Name" maxLength={60} {...form.getInputProps('label')} />
       <Group grow align="flex-start">
         <NativeSelect
           label="Kind"
-          data={kinds}
+          data={kindsIn(units)}
           value={form.values.kind}
           onChange={({ currentTarget: { value } }) => {
             const kind = value as CheckForm['kind'];

@@ -1,5 +1,6 @@
 'use client';
 
+import { sayMetres } from '@/core/units/reading';
 import { Button, Group, NativeSelect, Title } from '@mantine/core';
 import { useHotkeys } from '@mantine/hooks';
 import { IconArrowBackUp } from '@tabler/icons-react';
@@ -63,7 +64,9 @@ export function RoomScreen({ view }: { readonly view: RoomView }) {
             <RoomDrawing editor={editor} units={units} />
           </div>
           <p className={classes.quiet} role="status">
-            {editor.problem ?? `${usableWords(editor.room, usableSpans(editor.room), units)}.`}{' '}
+            {editor.problem !== null
+              ? sayMetres(editor.problem, units)
+              : `${usableWords(editor.room, usableSpans(editor.room), units)}.`}{' '}
             Everything snaps to {sayIn('5 cm', units)}; walls count from their left end as you face
             them.
           </p>
