@@ -1,4 +1,3 @@
-import { sayMetres } from './reading';
 import fc from 'fast-check';
 import { comingMeeting } from './course';
 import { addDays, daysBetween, dayNumber, findDayNumber, sayDay } from './day';
@@ -11,7 +10,7 @@ import {
   parseLength,
   sayIn,
 } from './length';
-import { readingFrom, readingIn, sayReading } from './reading';
+import { readingFrom, readingIn, sayMetres, sayReading } from './reading';
 
 describe('typed lengths', () => {
   it.each([

@@ -107,6 +107,18 @@ export function RecordScreen({ record }: { readonly record: CourseRecord }) {
             title="What tries and checks showed"
             file={file('tries')}
             chart={<TriesShown seen={record.seen} />}
+            table={
+              <FigureTable
+                head={['seen', 'in', ...record.seen.dates.map(dayWords)]}
+                rows={(['faults', 'inChecks'] as const).flatMap((list) =>
+                  record.seen[list].map(({ label, counts, of }) => [
+                    label,
+                    list === 'faults' ? 'tries' : 'checks',
+                    ...counts.map((count, at) => `${count} of ${of[at]}`),
+                  ]),
+                )}
+              />
+            }
           />
           <Block
             title="What holds the group"
