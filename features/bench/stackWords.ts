@@ -15,14 +15,19 @@ function sayLayer({ count, face, isRefolded, ...one }: StackLayer): string {
 
 /** Layers from below; the same one over the other are said once: `3 layers of 2 × shoulder pad`. */
 export function sayLayers(layers: readonly StackLayer[]): string {
-  const runs: { words: string; times: number }[] = [];
+  const runs: { layer: StackLayer; words: string; times: number }[] = [];
   for (const layer of layers) {
     const words = sayLayer(layer);
     const last = runs.at(-1);
     if (last?.words === words) last.times += 1;
-    else runs.push({ words, times: 1 });
+    else runs.push({ layer, words, times: 1 });
   }
   return runs
-    .map(({ words, times }) => (times === 1 ? words : `${times} layers of ${words}`))
+    .map(({ layer, words, times }) => {
+      if (times === 1) return words;
+      // One on the other: so many of it.
+      if (layer.count === 1) return sayLayer({ ...layer, count: times });
+      return `${times} layers of ${words}`;
+    })
     .join(', then ');
 }
