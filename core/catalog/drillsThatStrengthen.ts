@@ -140,7 +140,7 @@ export const drillsThatStrengthen = {
     dose: [
       seconds(30, { sets: 5, held: 'hollow-hold', of: 'hollow' }),
       seconds(10, { per: 'side', of: 'block crush' }),
-      times(3, 3, { of: 'handstand to crow' }),
+      times(3, 3, { of: 'handstands to crow' }),
     ],
     work: { sets: 5, seconds: 30 },
     minutes: 5,
