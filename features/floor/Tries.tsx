@@ -27,7 +27,9 @@ export function Tries({ placed, round }: TriesProps) {
   const option = findOption(bundle.prepared, placed.id, placed.option);
   const stage = option?.stage ?? null;
   const inBundle = stage === null ? undefined : bundle.stages[stage];
-  const asked = inBundle?.tries ?? plainTry;
+  // The last try may be another stage's: said as what it was.
+  const askedOf = (one: string | null) => (one === null ? undefined : bundle.stages[one]?.tries);
+  const asked = askedOf(stage) ?? plainTry;
   const [what, setWhat] = useState(asked.kind);
   const [wayUp, setWayUp] = useState(option?.wayUp ?? null);
   const [leg, setLeg] = useState<'left' | 'right' | 'none'>('none');
@@ -168,7 +170,7 @@ export function Tries({ placed, round }: TriesProps) {
       </div>
       {last !== undefined && (
         <p className={classes.lastTry}>
-          Noted: {sayTry(last, asked)}
+          Noted: {sayTry(last, askedOf(last.stage) ?? asked)}
           {isOwn && (
             <Button
               size="compact-md"

@@ -44,7 +44,7 @@ describe('afterwards', () => {
         expect.stringMatching(/Dolphin hold: 10 s/),
         'Head clearance in dolphin: 3 cm',
         'Wrist extension: 79°',
-        'Push-up ladder rung: 3 of 8',
+        'Push-up ladder rung: 3 of 8 (knees, top quarter, pyramid 3-2-1)',
         'Controlled exit: passed, noted 2 times',
       ]),
     );
