@@ -4,7 +4,7 @@ import type { Outcome } from '@/server/result';
 const lostWords = 'No answer came: it may be kept all the same. Look before you try again.';
 /** Said where the studio answered that it could not: what it had begun is not told. */
 const faultWords =
-  'The studio met a fault of its own. Look whether it was kept before you try again; if it stays so, begin the studio anew.';
+  'The studio met a fault of its own. Look whether it was kept before you try again.';
 
 /** What the framework makes of an error on the server: its words stay there, a number of it comes. */
 const isFault = (error: unknown): boolean => error instanceof Error && 'digest' in error;

@@ -1,6 +1,6 @@
 /** Values of checks that are read off a tape: kept in centimetres, said and typed in the studio's units. */
 import { metresPerInch } from './inch';
-import { formatHeight, type LengthUnits } from './length';
+import type { LengthUnits } from './length';
 
 const cmPerInch = metresPerInch * 100;
 /** Bars lie closer than the quarter inches of a tape. */
@@ -33,11 +33,3 @@ export const sayReading = (sentence: string, units: LengthUnits): string =>
         readingsInWords,
         (_, cm: string) => `${readingIn(Number(cm), units)} ${units}`,
       );
-
-const metresInWords = /(\d+(?:\.\d+)?) m\b/g;
-
-/** What is said of a room, `at least 1 m and at most 60 m`, in feet and inches where the studio measures so. */
-export const sayMetres = (sentence: string, units: LengthUnits): string =>
-  units === 'cm'
-    ? sentence
-    : sentence.replace(metresInWords, (_, metres: string) => formatHeight(Number(metres), units));

@@ -10,7 +10,8 @@ import {
   parseLength,
   sayIn,
 } from './length';
-import { readingFrom, readingIn, sayMetres, sayReading } from './reading';
+import { sayMetres } from './metres';
+import { readingFrom, readingIn, sayReading } from './reading';
 
 describe('typed lengths', () => {
   it.each([

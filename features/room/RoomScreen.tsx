@@ -1,6 +1,6 @@
 'use client';
 
-import { sayMetres } from '@/core/units/reading';
+import { sayMetres } from '@/core/units/metres';
 import { Button, Group, NativeSelect, Title } from '@mantine/core';
 import { useHotkeys } from '@mantine/hooks';
 import { IconArrowBackUp } from '@tabler/icons-react';
