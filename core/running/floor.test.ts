@@ -291,6 +291,10 @@ describe('tries', () => {
       ),
     ];
     expect(recordsOf(other)).toMatchObject([{ check: 'hops-reaching', value: 8 }]);
+    // Where no wall is, none was reached, however well it came up.
+    const free = makeDevice('f');
+    const up = kick({ what: 'hop', aim: 'up', reached: true, blocksKept: null, landing: null });
+    expect(recordsOf([free.tap(up)])).toEqual([]);
     expect(secondsUpsideDown(replay(taps), checkTable).get('1')).toBe(15 * 8);
   });
 });

@@ -109,9 +109,14 @@ function tryRecords({ tries }: FloorState): FloorRecord[] {
   return records;
 }
 
-/** The check speaks of the straight leg: a hop with bent knees or legs apart is another thing. */
-const isStraightHop = ({ what, wayUp }: Try): boolean =>
-  what === 'hop' && (wayUp === null || wayUp === undefined || getWayUp(wayUp).isStraight === true);
+/**
+ * The check speaks of the straight leg and of the wall: a hop with bent knees or legs apart is another
+ * thing, and so is one that goes to no wall.
+ */
+const isStraightHop = ({ what, wayUp, aim }: Try): boolean =>
+  what === 'hop' &&
+  aim !== 'up' &&
+  (wayUp === null || wayUp === undefined || getWayUp(wayUp).isStraight === true);
 
 const reachedStraight = ({ reached, faults = [] }: Try): boolean =>
   reached && !faults.includes('knee-bends');

@@ -7,7 +7,7 @@ import { z } from 'zod';
 import { baseIds, faultIds } from '../catalog/checks';
 import { mostTryS } from './exit';
 import { painPlaces, stopSigns } from '../catalog/regions';
-import { tryKinds } from '../catalog/tries';
+import { tryAims, tryKinds } from '../catalog/tries';
 import { wayUpIds } from '../catalog/waysUp';
 import { composeOutput } from '../files/planFile';
 
@@ -74,6 +74,8 @@ export const floorAct = z.discriminatedUnion('kind', [
     round: z.int().min(1).max(12).nullable(),
     leg: side.nullable(),
     reached: z.boolean(),
+    /** What `reached` speaks of; absent: the wall, as in classes begun before it was said. */
+    aim: z.enum(tryAims).optional(),
     blocksKept: z.boolean().nullable(),
     landing: z.enum(['soft', 'heavy']).nullable(),
     isAssisted: z.boolean(),

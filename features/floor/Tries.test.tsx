@@ -120,7 +120,9 @@ it('asks of a lift neither for a leg nor for a block, nor whether it reached a w
     expect(screen.queryByRole('radiogroup', { name })).not.toBeInTheDocument();
   }
   await user.click(screen.getByRole('button', { name: 'Came up' }));
-  expect(fake.said).toMatchObject([{ what: 'lift', reached: true, leg: null, wayUp: null }]);
+  expect(fake.said).toMatchObject([
+    { what: 'lift', reached: true, aim: 'up', leg: null, wayUp: null },
+  ]);
 });
 
 it('begins the next try from nothing seen', async () => {

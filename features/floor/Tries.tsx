@@ -60,6 +60,7 @@ export function Tries({ placed, round }: TriesProps) {
         round,
         leg: hasLeg && leg !== 'none' ? leg : null,
         reached,
+        aim: asked.aim,
         blocksKept: blocks === 'none' ? null : blocks === 'kept',
         landing: landing === 'none' ? null : landing,
         isAssisted,

@@ -13,7 +13,7 @@ export function TriesShown({ seen }: { readonly seen: SeenInTries }) {
   if (faults.length + inChecks.length + supports.length + ways.length === 0) {
     return (
       <p>
-        Nothing was noted of tries and checks yet: on the Floor each takes a tap for what it showed.
+        No fault was noted yet: on the Floor each try and each check takes a tap for what it showed.
       </p>
     );
   }
