@@ -158,7 +158,7 @@ export function saveClassResult(db: Db, classId: number, result: ClassResult): v
       .run();
   }
   for (const one of missingAfter(db, attempt, classId, result.tries, ({ id }) => id)) {
-    const { id, personId, person: _p, atMs: _a, round: _r, ...values } = one;
+    const { id, personId, person: _p, atMs: _a, round: _r, aim: _aim, ...values } = one;
     db.insert(attempt)
       .values({ classId, originKey: id, personId, date, ...values })
       .run();
