@@ -28,7 +28,7 @@ import {
 } from '@/db/personChanges';
 import { addProfileVersion } from '@/db/profiles';
 import { addRecord, readEvidence } from '@/db/records';
-import { climbSome, tryAndTime } from './floor';
+import { climbSome, hopOnHands, tryAndTime } from './floor';
 import { demoRoom } from './room';
 import { ladderRecords } from './ladderRecords';
 import { alsoSaturday, demoPeople, saturdayPeople, type DemoPerson } from './people';
@@ -161,15 +161,14 @@ export function seedDemo(db: Db, today: Day): void {
     markAttendance(tx, thursday.meetings, ids, lastMeeting);
     climbSome(tx, ids, lastMeeting);
     decideSome(tx, ids, lastMeeting);
-    tryAndTime(
-      tx,
-      demoPeople,
-      ids,
-      thursday.meetings
-        .filter(({ date }) => date <= lastMeeting)
-        .map(({ date }) => ({ date, cameBy: (person) => came(person, date, lastMeeting) })),
-      seededRandom(floorSeed),
-    );
+    const evenings = thursday.meetings
+      .filter(({ date }) => date <= lastMeeting)
+      .map(({ date }) => ({
+        date,
+        cameBy: (person: DemoPerson) => came(person, date, lastMeeting),
+      }));
+    tryAndTime(tx, demoPeople, ids, evenings, seededRandom(floorSeed));
+    hopOnHands(tx, demoPeople, ids, evenings, seededRandom(floorSeed + 1));
   });
 }
 

@@ -2,6 +2,7 @@
 import type { FaultId } from '@/core/catalog/faults';
 import { shippedProfile, shippedSchool } from '@/core/catalog/school';
 import type { StageId } from '@/core/catalog/stages';
+import { getWayUp, type WayUpId } from '@/core/catalog/waysUp';
 import { openCase } from '@/core/ladder/case';
 import { judge } from '@/core/ladder/verdict';
 import { opensStage } from '@/core/ladder/verdictKinds';
@@ -149,6 +150,54 @@ export function tryAndTime(
       addAttempts(db, rows);
       const seconds = 60 + 25 * week + Math.round(random() * 60) + 8 * count;
       addUpsideTime(db, [{ personId, date, seconds }]);
+    }
+  });
+}
+
+/** Who comes up at the wall on the hands, and the way they mean to. */
+const hoppersOnHands: Readonly<
+  Record<string, { readonly way: WayUpId; readonly other: WayUpId; readonly right: number }>
+> = {
+  'Anselm Rook': { way: 'slow-leg', other: 'straight-leg', right: 0.4 },
+  'Idris Falk': { way: 'straight-leg', other: 'bent-knee', right: 0.75 },
+};
+
+/** Hops on the hands, by their way up: the meant one more often from week to week. */
+export function hopOnHands(
+  db: Db,
+  people: readonly DemoPerson[],
+  ids: ReadonlyMap<string, number>,
+  evenings: readonly { readonly date: Day; readonly cameBy: (person: DemoPerson) => boolean }[],
+  random: () => number,
+): void {
+  evenings.forEach(({ date, cameBy }, week) => {
+    for (const person of people) {
+      const hopper = hoppersOnHands[person.name];
+      // The handstand has every second evening.
+      if (hopper === undefined || !cameBy(person) || week % 2 === 0) continue;
+      const rows = Array.from({ length: 6 }, (_, index): NewAttempt => {
+        const wayUp = random() < 0.45 + 0.06 * week ? hopper.way : hopper.other;
+        const reached = random() < 0.3 + 0.08 * week;
+        return {
+          personId: ids.get(person.name)!,
+          date,
+          what: 'hop',
+          stage: 'HB10',
+          base: 'hands',
+          // Both legs leave at once: none leads.
+          leg: getWayUp(wayUp).isTogether ? null : random() < hopper.right ? 'right' : 'left',
+          reached,
+          blocksKept: null,
+          landing: random() < 0.4 + 0.07 * week ? 'soft' : 'heavy',
+          isAssisted: false,
+          wayUp,
+          support: 'free',
+          liftS: null,
+          exitS: null,
+          faults: reached ? [] : faultsOf(index, week),
+        };
+      });
+      addAttempts(db, rows);
     }
   });
 }

@@ -1,3 +1,4 @@
+import type { CheckKey } from '@/core/catalog/checks';
 import type { PlanFile } from '@/core/files/planFile';
 import type { ClassMember } from '@/server/judging/classViews';
 import { shortNames } from './names';
@@ -5,10 +6,12 @@ import { shortNames } from './names';
 interface ChecksListProps {
   readonly plan: Pick<PlanFile, 'checks' | 'wishes'>;
   readonly members: readonly ClassMember[];
+  /** On paper: how each is taken. */
+  readonly taken?: Readonly<Partial<Record<CheckKey, string>>>;
 }
 
 /** What is looked at in this class, and of whom; one clock for everybody names nobody. */
-export function ChecksList({ plan: { checks, wishes }, members }: ChecksListProps) {
+export function ChecksList({ plan: { checks, wishes }, members, taken = {} }: ChecksListProps) {
   const names = shortNames(members);
   const coming = members.filter(({ id }) => !wishes.absent.includes(id)).length;
   return (
@@ -20,6 +23,7 @@ export function ChecksList({ plan: { checks, wishes }, members }: ChecksListProp
           <li key={check + label}>
             {label}
             {isTogether ? together : `: ${who}`}
+            {taken[check] !== undefined && <small> {taken[check]}</small>}
           </li>
         );
       })}

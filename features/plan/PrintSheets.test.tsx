@@ -1,5 +1,6 @@
 import { screen, within } from '@testing-library/react';
 import { drillsOf } from '@/core/compose/drillsOf';
+import { sayMethod } from '@/core/catalog/taking';
 import { findOption } from '@/core/compose/readBack';
 import { renderUi } from '@/design/testing/renderUi';
 import { database } from '@/server/database';
@@ -49,6 +50,17 @@ it('says on which base a check is taken where that matters, and each check once'
   const labels = plan.checks.map(({ label }) => label);
   expect(new Set(labels).size).toBe(labels.length);
   for (const label of labels) expect(sheet('Running order')).toHaveTextContent(label);
+});
+
+it('says how each check is taken: from where it is looked at, and what it is read off', () => {
+  const { plan, view } = printDemo();
+  const school = readSchool(database(), view.profile);
+  expect(plan.checks.length).toBeGreaterThan(1);
+  for (const { check } of plan.checks) {
+    const words = sayMethod(school.checks.get(check)!.spec)!;
+    expect(words).toMatch(/^From .*\./);
+    expect(sheet('Running order')).toHaveTextContent(words);
+  }
 });
 
 it('tells nobody on a mat how far from a wall', () => {

@@ -120,7 +120,7 @@ function OrderSheet({ view, plan, said }: SheetProps & SaidProps) {
       {plan.checks.length > 0 && (
         <>
           <h3>Checks tonight</h3>
-          <ChecksList plan={plan} members={view.members} />
+          <ChecksList plan={plan} members={view.members} taken={said.taken} />
         </>
       )}
       <SaidList said={said} />

@@ -1,5 +1,7 @@
+import type { CheckKey } from '@/core/catalog/checks';
 import type { StageKey } from '@/core/catalog/stage';
 import type { School } from '@/core/catalog/school';
+import { sayMethod } from '@/core/catalog/taking';
 import { findOption } from '@/core/compose/readBack';
 import type { PreparedClass } from '@/core/compose/prepared';
 import type { PlanFile } from '@/core/files/planFile';
@@ -23,6 +25,8 @@ export interface Said {
   }[];
   /** What each rung has of its own, in the order in which they come. */
   readonly lines: readonly SaidLine[];
+  /** How each check of the evening is taken, where its teacher said so. */
+  readonly taken: Readonly<Partial<Record<CheckKey, string>>>;
 }
 
 const byLetter = (a: string, b: string) => a.length - b.length || a.localeCompare(b);
@@ -68,5 +72,12 @@ export function listSaid(plan: PlanFile, prepared: PreparedClass, school: School
     lines: rungs
       .map((rung) => ({ ...rung, say: rung.say.filter((words) => !shared.includes(words)) }))
       .filter(({ say, watch }) => say.length + watch.length > 0),
+    taken: Object.fromEntries(
+      plan.checks.flatMap(({ check }) => {
+        const spec = school.checks.get(check)?.spec;
+        const words = spec === undefined ? undefined : sayMethod(spec);
+        return words === undefined ? [] : [[check, words]];
+      }),
+    ),
   };
 }
