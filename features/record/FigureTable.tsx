@@ -9,6 +9,7 @@ interface FigureTableProps {
 
 /** The figures behind a chart. */
 export function FigureTable({ head, rows, whole }: FigureTableProps) {
+  if (rows.length === 0) return <p>No figures yet.</p>;
   return (
     <div
       className={classes.scroll}

@@ -120,6 +120,22 @@ it('counts what was seen among what it could be seen in', async () => {
   expect(seen.getAllByRole('row')[2]).toHaveTextContent(/sags\s*checks\s*0 of 1\s*2 of 3/);
 });
 
+it('says that there are no figures yet in place of an empty table', async () => {
+  const none = {
+    dates: ['2026-11-12'],
+    tries: [0],
+    faults: [],
+    inChecks: [],
+    supports: [],
+    ways: [],
+  };
+  const { user } = renderUi(<RecordScreen record={record({ seen: none })} />);
+  const seen = block('What tries and checks showed');
+  await user.click(seen.getByText('figures'));
+  expect(seen.getByText('No figures yet.')).toBeInTheDocument();
+  expect(seen.queryByRole('table')).not.toBeInTheDocument();
+});
+
 it('says what holds the group, what bound its plans, and that nothing can be foreseen yet', () => {
   renderUi(<RecordScreen record={record()} />);
   expect(block('What holds the group').getByText('1 of 4')).toBeInTheDocument();
