@@ -2,11 +2,12 @@
 
 import { answered } from '@/design/answered';
 import { sayShortDay } from '@/design/days';
-import { Button, FileButton, Group, Textarea } from '@mantine/core';
+import { Button, Group, Textarea } from '@mantine/core';
 import { IconFile } from '@tabler/icons-react';
 import { useState, useTransition } from 'react';
 import type { HomeReport } from '@/core/home/diary';
 import { feltWords } from '@/core/home/felt';
+import { FileChoice } from '@/design/FileChoice';
 import { showSaved, showUndo } from '@/design/notices';
 import { takeDiaryAction, undoDiaryAction } from './actions';
 import classes from './home.module.css';
@@ -101,18 +102,13 @@ export function FromHome({ personId, reports, labels }: FromHomeProps) {
         >
           Take it in
         </Button>
-        <FileButton
-          accept="application/json,.json"
-          onChange={(file) => {
-            if (file !== null) void file.text().then(take);
-          }}
-        >
+        <FileChoice accept="application/json,.json" onFile={(file) => void file.text().then(take)}>
           {({ onClick }) => (
             <Button variant="default" leftSection={<IconFile size={18} />} onClick={onClick}>
               Choose the diary’s file
             </Button>
           )}
-        </FileButton>
+        </FileChoice>
       </Group>
     </>
   );

@@ -2,20 +2,13 @@
 
 import { counted } from '@/core/units/words';
 import { answered } from '@/design/answered';
-import {
-  Button,
-  Checkbox,
-  FileButton,
-  Group,
-  NativeSelect,
-  Stepper,
-  Textarea,
-} from '@mantine/core';
+import { Button, Checkbox, Group, NativeSelect, Stepper, Textarea } from '@mantine/core';
 import Link from 'next/link';
 import Papa from 'papaparse';
 import { useState, useTransition } from 'react';
 import { importPeopleAction, previewImportAction, undoImportAction } from './actions';
 import type { Imported, ImportRow, RowReading } from './importPeople';
+import { FileChoice } from '@/design/FileChoice';
 import { showProblem, showProblems, showSaved } from '@/design/notices';
 import { numberRows, readText } from './readText';
 import { fieldLabels, guessMapping, importFields, mapRows, type Mapping } from './mapping';
@@ -257,8 +250,7 @@ export function ImportWizard({ courses }: ImportWizardProps) {
 
 function FileStep({ onText }: { readonly onText: (text: string, note?: string) => void }) {
   const [pasted, setPasted] = useState('');
-  const open = async (file: File | null) => {
-    if (file === null) return;
+  const open = async (file: File) => {
     if (file.size > mostBytes) showProblem('This file is larger than 2 MB.');
     else {
       const { text, note } = readText(new Uint8Array(await file.arrayBuffer()));
@@ -272,9 +264,9 @@ function FileStep({ onText }: { readonly onText: (text: string, note?: string) =
         hands-on help (yes, ask, no) and an id of your own if you have them. Cautions are asked in
         person and do not come from a table.
       </p>
-      <FileButton onChange={(file) => void open(file)} accept=".csv,.txt,text/csv">
+      <FileChoice onFile={(file) => void open(file)} accept=".csv,.txt,text/csv">
         {(props) => <Button {...props}>Choose a file</Button>}
-      </FileButton>
+      </FileChoice>
       <Textarea
         label="or paste the rows"
         autosize

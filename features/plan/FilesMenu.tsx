@@ -3,13 +3,14 @@
 import { answered } from '@/design/answered';
 import type { DrillBook } from '@/core/catalog/drills';
 import type { PreparedClass } from '@/core/compose/prepared';
-import { Button, FileButton, Menu } from '@mantine/core';
+import { Button, Menu } from '@mantine/core';
 import { IconChevronDown } from '@tabler/icons-react';
 import { takeFileAction } from './actions';
 import type { PlanFile } from '@/core/files/planFile';
 import type { LengthUnits } from '@/core/units/length';
 import type { Taken } from './change';
 import type { ClassMember } from '@/server/judging/classViews';
+import { FileChoice } from '@/design/FileChoice';
 import { showProblems } from '@/design/notices';
 import { saveFile } from '@/design/saveFile';
 import { markdown } from './later';
@@ -30,8 +31,7 @@ interface FilesMenuProps {
 export function FilesMenu(props: FilesMenuProps) {
   const { courseId, plan, members, people, drills, heading, startsAt, units, onTaken } = props;
   const names = new Map(members.map(({ id, name }) => [id, name]));
-  const take = async (file: File | null) => {
-    if (file === null) return;
+  const take = async (file: File) => {
     const outcome = await answered(takeFileAction(await file.text()));
     if (outcome.ok) onTaken(outcome.value);
     else showProblems(outcome.problems);
@@ -47,7 +47,7 @@ export function FilesMenu(props: FilesMenuProps) {
     );
   };
   return (
-    <FileButton onChange={take} accept="application/json,.json">
+    <FileChoice onFile={(file) => void take(file)} accept="application/json,.json">
       {({ onClick }) => (
         <Menu position="bottom-end" withArrow>
           <Menu.Target>
@@ -82,6 +82,6 @@ export function FilesMenu(props: FilesMenuProps) {
           </Menu.Dropdown>
         </Menu>
       )}
-    </FileButton>
+    </FileChoice>
   );
 }

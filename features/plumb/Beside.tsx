@@ -21,6 +21,8 @@ interface BesideProps {
   readonly sheet: Sheet;
   readonly reading: StillReading;
   readonly tell: (event: PlumbEvent) => void;
+  /** The drawing of the lines on this page. */
+  readonly overlayId: string;
 }
 
 /** What follows from a reading and is nobody's measure yet: it need not keep up with a hand. */
@@ -32,6 +34,7 @@ export const Beside = memo(function Beside({
   sheet,
   reading,
   tell,
+  overlayId,
 }: BesideProps) {
   return (
     <>
@@ -40,7 +43,13 @@ export const Beside = memo(function Beside({
       )}
       <Offers view={view} sheet={sheet} reading={reading} isPainted={painted !== null} />
       {painted === null && <KeepPanel view={view} picture={picture} sheet={sheet} />}
-      <FilesPanel picture={picture} sheet={sheet} reading={reading} tell={tell} />
+      <FilesPanel
+        picture={picture}
+        sheet={sheet}
+        reading={reading}
+        tell={tell}
+        overlayId={overlayId}
+      />
     </>
   );
 });

@@ -1,11 +1,12 @@
 'use client';
 
-import { Button, FileButton, Group } from '@mantine/core';
+import { Button, Group } from '@mantine/core';
 import Papa from 'papaparse';
 import { InputProblem } from '@/core/problem';
 import { readCoco, writeCoco } from '@/core/plumb/coco';
 import { getMeasure, stillMeasureIds } from '@/core/plumb/measureTable';
 import type { StillReading } from '@/core/plumb/still';
+import { FileChoice } from '@/design/FileChoice';
 import { showProblem } from '@/design/notices';
 import { saveFile } from '@/design/saveFile';
 import type { LoadedPicture } from './picture';
@@ -16,6 +17,8 @@ interface FilesPanelProps {
   readonly sheet: Sheet;
   readonly reading: StillReading;
   readonly tell: (event: PlumbEvent) => void;
+  /** The drawing of the lines on this page. */
+  readonly overlayId: string;
 }
 
 /** Measures as a table of numbers, in SI units. */
@@ -28,14 +31,13 @@ export const measuresCsv = ({ measures }: Pick<StillReading, 'measures'>): strin
   );
 
 /** The marks as COCO keypoints, the measures as a table, the drawing without the picture. */
-export function FilesPanel({ picture, sheet, reading, tell }: FilesPanelProps) {
+export function FilesPanel({ picture, sheet, reading, tell, overlayId }: FilesPanelProps) {
   const { width, height } = picture;
   const marks =
     sheet.view === 'side'
       ? { near: sheet.marks.near, far: sheet.marks.far }
       : { left: sheet.marks.left, right: sheet.marks.right };
-  const take = async (file: File | null) => {
-    if (file === null) return;
+  const take = async (file: File) => {
     try {
       const image = readCoco(JSON.parse(await file.text()), sheet.view);
       tell({ kind: 'set', change: takeMarks(sheet, image) });
@@ -46,12 +48,12 @@ export function FilesPanel({ picture, sheet, reading, tell }: FilesPanelProps) {
     }
   };
   const saveOverlay = () => {
-    const drawing = document.getElementById('plumb-overlay');
+    const drawing = document.getElementById(overlayId);
     if (drawing === null) return;
     saveFile('levitar-lines.svg', 'image/svg+xml', standalone(drawing));
   };
   const savePicture = async () => {
-    const drawing = document.getElementById('plumb-overlay');
+    const drawing = document.getElementById(overlayId);
     if (drawing === null) return;
     const png = await drawOver(picture, standalone(drawing));
     if (png === null) showProblem('This picture is too large for this browser to be written.');
@@ -72,13 +74,13 @@ export function FilesPanel({ picture, sheet, reading, tell }: FilesPanelProps) {
       >
         Marks as a file
       </Button>
-      <FileButton onChange={take} accept="application/json,.json">
+      <FileChoice onFile={(file) => void take(file)} accept="application/json,.json">
         {({ onClick }) => (
           <Button size="xs" variant="default" onClick={onClick}>
             Marks from a file
           </Button>
         )}
-      </FileButton>
+      </FileChoice>
       <Button
         size="xs"
         variant="default"

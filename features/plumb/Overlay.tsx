@@ -16,6 +16,8 @@ import type { ImageSize, Sheet, Whose } from './plumbMachine';
 import classes from './plumb.module.css';
 
 interface OverlayProps {
+  /** Where it is asked for as a file: its name on the page. */
+  readonly overlayId?: string | undefined;
   readonly image: ImageSize;
   readonly sheet: Sheet;
   readonly body: Body;
@@ -55,7 +57,7 @@ function through(set: MarkSet, names: readonly MarkName[]): string {
 
 /** The lines over the picture, in the language of the product's drawings. */
 export function Overlay(props: OverlayProps) {
-  const { image, sheet, perPx } = props;
+  const { overlayId, image, sheet, perPx } = props;
   const size = (px: number) => px * perPx;
   const { floor, wall, scale, marks } = sheet;
   const isSide = sheet.view === 'side';
@@ -80,7 +82,7 @@ export function Overlay(props: OverlayProps) {
     ));
   return (
     <svg
-      id="plumb-overlay"
+      id={overlayId}
       viewBox={`0 0 ${image.width} ${image.height}`}
       width={image.width}
       height={image.height}

@@ -21,6 +21,8 @@ interface PictureStageProps {
   readonly tell: (event: PlumbEvent) => void;
   /** What else stands above and below the picture, pixels of the screen. */
   readonly aroundPx?: number;
+  /** Under which the lines are found by what hands them out as a file. */
+  readonly overlayId?: string;
 }
 
 /** What usually stands above and below the picture, pixels of the screen. */
@@ -37,6 +39,7 @@ export function PictureStage({
   units,
   tell,
   aroundPx = usualAroundPx,
+  overlayId,
 }: PictureStageProps) {
   const { ref, width } = useElementSize();
   const viewport = useViewportSize();
@@ -62,6 +65,7 @@ export function PictureStage({
         >
           <image href={picture.url} width={picture.width} height={picture.height} />
           <Overlay
+            overlayId={overlayId}
             image={picture}
             sheet={sheet}
             body={body}

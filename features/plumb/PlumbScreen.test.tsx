@@ -261,6 +261,56 @@ it('lets nothing be laid on a picture while the next one is being opened', async
   await waitFor(() => parts().forEach((part) => expect(part.closest('[inert]')).toBeNull()));
 });
 
+it('has the picture and its marks still there after a look at another way of reading', async () => {
+  const { user } = await withMarks('handstandWall');
+  const hip = () => screen.getByRole('button', { name: /^near hip/ }).getAttribute('aria-label');
+  fireEvent.keyDown(screen.getByRole('button', { name: /^near hip/ }), { key: 'ArrowRight' });
+  const before = hip();
+  await user.click(screen.getByRole('radio', { name: 'Compare' }));
+  expect(screen.queryByRole('button', { name: /^near hip/ })).toBeNull();
+  // Undo is for what is seen.
+  fireEvent.keyDown(document.documentElement, { key: 'z', ctrlKey: true });
+  await user.click(screen.getByRole('radio', { name: 'Picture' }));
+  expect(hip()).toBe(before);
+  fireEvent.keyDown(document.documentElement, { key: 'z', ctrlKey: true });
+  expect(hip()).not.toBe(before);
+});
+
+describe('a picture that is dropped anywhere, or pasted', () => {
+  const photo = (name: string) => new File(['x'], name, { type: 'image/jpeg' });
+  const dropOn = (where: Element, files: readonly File[]) => {
+    const data = { dataTransfer: { files, types: ['Files'] } };
+    // Whoever does not say that it is taken loses the page to the file.
+    expect(fireEvent.dragOver(where, data)).toBe(false);
+    expect(fireEvent.drop(where, data)).toBe(false);
+  };
+
+  it('takes the place of the one before, wherever on the page it falls', async () => {
+    await withMarks('handstandWall');
+    dropOn(document.body, [photo('other.jpg')]);
+    await waitFor(() => expect(screen.queryByRole('button', { name: /^near/ })).toBeNull());
+    expect(screen.getByRole('button', { name: 'Put the marks on' })).toBeInTheDocument();
+  });
+
+  it('is one: of several the first, which is said', async () => {
+    renderUi(<PlumbScreen view={view} shape={null} />);
+    dropOn(screen.getByRole('heading', { name: 'Plumb' }), [photo('a.jpg'), photo('b.jpg')]);
+    expect(await screen.findByText(/of these 2 the first is taken/)).toBeInTheDocument();
+    expect(await screen.findByRole('button', { name: 'Put the marks on' })).toBeInTheDocument();
+  });
+
+  it('may come from the clipboard; words that are pasted or dragged are left alone', async () => {
+    renderUi(<PlumbScreen view={view} shape={null} />);
+    expect(fireEvent.paste(document.body, { clipboardData: { files: [] } })).toBe(true);
+    expect(
+      fireEvent.dragOver(document.body, { dataTransfer: { files: [], types: ['text/plain'] } }),
+    ).toBe(true);
+    expect(screen.queryByRole('button', { name: 'Put the marks on' })).toBeNull();
+    fireEvent.paste(document.body, { clipboardData: { files: [photo('a.png')] } });
+    expect(await screen.findByRole('button', { name: 'Put the marks on' })).toBeInTheDocument();
+  });
+});
+
 it('goes to somebody else', async () => {
   const { user } = renderUi(<PlumbScreen view={view} shape={null} />);
   await user.selectOptions(screen.getByLabelText('Who'), '4');

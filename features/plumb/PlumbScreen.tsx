@@ -43,10 +43,20 @@ const looks = [
 ] as const;
 type Look = (typeof looks)[number]['value'];
 
+/** What somebody has set marks on is still there when they come back from another look. */
+const lasting = ['picture', 'clip'] as const satisfies readonly Look[];
+const isLasting = (look: Look): look is (typeof lasting)[number] =>
+  (lasting as readonly Look[]).includes(look);
+
 /** Lines read from a picture, a clip or the camera, on this device. */
 export function PlumbScreen({ view, shape }: PlumbScreenProps) {
   const router = useRouter();
   const [look, setLook] = useState<Look>('picture');
+  const [begun, setBegun] = useState<readonly Look[]>([look]);
+  const open = (next: Look) => {
+    setLook(next);
+    setBegun(begun.includes(next) ? begun : [...begun, next]);
+  };
   return (
     <>
       <Group justify="space-between" align="flex-end" mb="sm">
@@ -58,7 +68,7 @@ export function PlumbScreen({ view, shape }: PlumbScreenProps) {
             aria-label="Read from"
             value={look}
             data={[...looks]}
-            onChange={(value) => setLook(value as Look)}
+            onChange={(value) => open(value as Look)}
           />
         </Group>
         <NativeSelect
@@ -69,17 +79,24 @@ export function PlumbScreen({ view, shape }: PlumbScreenProps) {
           onChange={({ currentTarget: { value } }) => router.push(`/plumb?person=${value}`)}
         />
       </Group>
-      {pane(look, view, shape)}
+      {lasting
+        .filter((one) => begun.includes(one))
+        .map((one) => (
+          <div key={one} hidden={one !== look}>
+            {pane(one, view, shape, one === look)}
+          </div>
+        ))}
+      {!isLasting(look) && pane(look, view, shape, true)}
     </>
   );
 }
 
-function pane(look: Look, view: PlumbView, shape: ShapeId | null) {
+function pane(look: Look, view: PlumbView, shape: ShapeId | null, isShown: boolean) {
   switch (look) {
     case 'picture':
-      return <StillPane view={view} shape={shape} />;
+      return <StillPane view={view} shape={shape} isShown={isShown} />;
     case 'clip':
-      return <ClipPane view={view} shape={shape} />;
+      return <ClipPane view={view} shape={shape} isShown={isShown} />;
     case 'camera':
       return <CameraPane view={view} />;
     case 'compare':

@@ -1,12 +1,13 @@
 'use client';
 
-import { Button, FileButton, Group } from '@mantine/core';
+import { Button, Group } from '@mantine/core';
 import { useHotkeys } from '@mantine/hooks';
 import { IconArrowBackUp, IconCamera, IconPhoto } from '@tabler/icons-react';
 import {
   useCallback,
   useDeferredValue,
   useEffect,
+  useId,
   useMemo,
   useReducer,
   useRef,
@@ -19,6 +20,7 @@ import { plainPractice, practiceTakes, type PracticeWish } from '@/core/plumb/pr
 import { settleMarks } from '@/core/plumb/settle';
 import { readStill } from '@/core/plumb/still';
 import type { ShapeId } from '@/core/shapes/postures';
+import { FileChoice } from '@/design/FileChoice';
 import { canGoBack } from '@/design/history';
 import { showProblem } from '@/design/notices';
 import { Beside } from './Beside';
@@ -38,6 +40,7 @@ import {
 import { paintPractice } from './practice';
 import { PracticeCamera } from './PracticeCamera';
 import type { PlumbView } from './read';
+import { useDropped } from './useDropped';
 import { useReader } from './useReader';
 import classes from './plumb.module.css';
 
@@ -45,6 +48,8 @@ interface StillPaneProps {
   readonly view: PlumbView;
   /** The shape that is looked at, where somebody came from one. */
   readonly shape: ShapeId | null;
+  /** `false`: another look is open; the picture and its marks wait. */
+  readonly isShown: boolean;
 }
 
 const usualShape: ShapeId = 'handstandWall';
@@ -56,7 +61,7 @@ interface Shown {
 }
 
 /** One picture: marks that are moved by hand, and what follows from them. */
-export function StillPane({ view, shape }: StillPaneProps) {
+export function StillPane({ view, shape, isShown }: StillPaneProps) {
   const { person, units } = view;
   const body = useMemo(() => resolveBody(person.body), [person.body]);
   const [shown, setShown] = useState<Shown | null>(null);
@@ -68,6 +73,7 @@ export function StillPane({ view, shape }: StillPaneProps) {
   const practised = useRef(0);
   /** What the practice camera is set to; none: a photograph was chosen last. */
   const [wish, setWish] = useState<PracticeWish | null>(null);
+  const overlayId = useId();
   const reader = useReader();
   const [state, tell] = useReducer(reducePlumb, undefined, () =>
     beginPlumb({ ...emptySheet, shape: shape ?? usualShape }),
@@ -84,7 +90,7 @@ export function StillPane({ view, shape }: StillPaneProps) {
     () => ({ ...later, reading: measure(later.sheet, view).reading }),
     [later, view],
   );
-  useHotkeys([['mod+z', () => tell({ kind: 'undo' })]]);
+  useHotkeys(isShown ? [['mod+z', () => tell({ kind: 'undo' })]] : []);
   // The picture is this page's alone, and goes with it.
   useEffect(
     () => () => {
@@ -117,9 +123,8 @@ export function StillPane({ view, shape }: StillPaneProps) {
     },
     [painted, forget],
   );
-  const choose = (file: File | null) => {
-    if (file !== null) void take(loadPicture(file));
-  };
+  const choose = (file: File) => void take(loadPicture(file));
+  const isOver = useDropped(isShown, choose);
   const readMarks = useCallback(async () => {
     if (picture === null) return;
     const found = await read(picture);
@@ -161,20 +166,20 @@ export function StillPane({ view, shape }: StillPaneProps) {
   return (
     <>
       <Group gap="sm" mb="sm">
-        <FileButton onChange={choose} accept="image/*">
+        <FileChoice onFile={choose} accept="image/*">
           {({ onClick }) => (
             <Button leftSection={<IconPhoto size={18} />} onClick={onClick}>
               Choose a picture
             </Button>
           )}
-        </FileButton>
-        <FileButton onChange={choose} accept="image/*" capture="environment">
+        </FileChoice>
+        <FileChoice onFile={choose} accept="image/*" capture="environment">
           {({ onClick }) => (
             <Button variant="default" leftSection={<IconCamera size={18} />} onClick={onClick}>
               Take one
             </Button>
           )}
-        </FileButton>
+        </FileChoice>
         <Button variant="default" onClick={practise}>
           A practice picture
         </Button>
@@ -188,9 +193,9 @@ export function StillPane({ view, shape }: StillPaneProps) {
         </Button>
       </Group>
       {picture === null ? (
-        <Begin onFile={choose} />
+        <Begin isOver={isOver} />
       ) : (
-        <div className={classes.plumb}>
+        <div className={classes.plumb} data-over={isOver}>
           <div>
             {wish !== null && <PracticeCamera body={body} wish={wish} onChange={paint} />}
             <div inert={isOpening}>
@@ -201,6 +206,7 @@ export function StillPane({ view, shape }: StillPaneProps) {
                 reading={reading}
                 units={units}
                 tell={tell}
+                overlayId={overlayId}
               />
             </div>
           </div>
@@ -223,6 +229,7 @@ export function StillPane({ view, shape }: StillPaneProps) {
                 body={body}
                 picture={besides.shown.picture}
                 painted={besides.shown.painted}
+                overlayId={overlayId}
                 sheet={besides.sheet}
                 reading={besides.reading}
                 tell={tell}
@@ -258,24 +265,10 @@ function measure(sheet: ReturnType<typeof sheetOf>, view: PlumbView) {
   }
 }
 
-function Begin({ onFile }: { readonly onFile: (file: File | null) => void }) {
-  const [isOver, setOver] = useState(false);
+function Begin({ isOver }: { readonly isOver: boolean }) {
   return (
-    <div
-      className={classes.begin}
-      data-over={isOver}
-      onDragOver={(event) => {
-        event.preventDefault();
-        setOver(true);
-      }}
-      onDragLeave={() => setOver(false)}
-      onDrop={(event) => {
-        event.preventDefault();
-        setOver(false);
-        onFile(event.dataTransfer.files[0] ?? null);
-      }}
-    >
-      <h2>Drop a picture here, or choose one</h2>
+    <div className={classes.begin} data-over={isOver}>
+      <h2>Drop or paste a picture, or choose one</h2>
       <ul>
         <li>Camera level, about hip height, three metres away or more, square to the body.</li>
         <li>Whole body and floor in the picture.</li>

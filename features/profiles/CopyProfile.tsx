@@ -2,11 +2,12 @@
 
 import { answered } from '@/design/answered';
 import { sayProblems } from '@/server/result';
-import { Button, FileButton, Popover, TextInput } from '@mantine/core';
+import { Button, Popover, TextInput } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { copyProfileAction, importEntriesAction, importProfileAction } from './actions';
 import { counted } from '@/core/units/words';
+import { FileChoice } from '@/design/FileChoice';
 import { showProblem, showSaved } from '@/design/notices';
 import classes from './profiles.module.css';
 
@@ -63,8 +64,7 @@ export function CopyProfile({ from, name: free }: CopyProfileProps) {
 export function ImportFile({ what }: { readonly what: 'profile' | 'entries' }) {
   const router = useRouter();
   const [isBusy, startBusy] = useTransition();
-  const open = (file: File | null) => {
-    if (file === null) return;
+  const open = (file: File) => {
     startBusy(async () => {
       const text = await file.text();
       const outcome =
@@ -80,12 +80,12 @@ export function ImportFile({ what }: { readonly what: 'profile' | 'entries' }) {
     });
   };
   return (
-    <FileButton onChange={open} accept="application/json,.json">
+    <FileChoice onFile={open} accept="application/json,.json">
       {(props) => (
         <Button {...props} variant="default" size="sm" loading={isBusy}>
           From a file
         </Button>
       )}
-    </FileButton>
+    </FileChoice>
   );
 }

@@ -1,11 +1,12 @@
 'use client';
 
 import { sayProblems } from '@/server/result';
-import { Button, FileButton, Group, PasswordInput, Progress } from '@mantine/core';
+import { Button, Group, PasswordInput, Progress } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { TableLook } from '@/server/files/recordTable';
 import type { StudioCounts } from '@/server/files/studioFile';
+import { FileChoice } from '@/design/FileChoice';
 import { showProblems, showSaved } from '@/design/notices';
 import { dropUpload, takeUploaded, uploadFile } from './upload';
 import classes from './settings.module.css';
@@ -60,8 +61,7 @@ export function ImportFile({ kind, label }: ImportFileProps) {
       setProblem(sayProblems(outcome.problems));
     }
   };
-  const open = async (file: File | null) => {
-    if (file === null) return;
+  const open = async (file: File) => {
     clear();
     setProblem(null);
     if (file.size > mostBytes) return setProblem('This file is larger than 400 MB.');
@@ -85,8 +85,8 @@ export function ImportFile({ kind, label }: ImportFileProps) {
   const hasErrors = found !== null && isTable(found) && found.problems.length > 0;
   return (
     <div>
-      <FileButton
-        onChange={(file) => void open(file)}
+      <FileChoice
+        onFile={(file) => void open(file)}
         accept={kind === 'studio' ? 'application/json,.json,.sealed' : 'text/csv,.csv'}
       >
         {({ onClick }) => (
@@ -94,7 +94,7 @@ export function ImportFile({ kind, label }: ImportFileProps) {
             {label}
           </Button>
         )}
-      </FileButton>
+      </FileChoice>
       {step !== null && (
         <div role="status" className={classes.look}>
           <p>{step.words} …</p>

@@ -82,14 +82,14 @@ beforeEach(() => {
 /** Somebody's own clip, as a file. */
 const chooseClip = async () => {
   mockFile = { ok: true, source: { ...source, isPainted: false } };
-  const ui = renderUi(<ClipPane view={view} shape={null} />);
+  const ui = renderUi(<ClipPane view={view} shape={null} isShown />);
   const file = new File(['x'], 'try.mp4', { type: 'video/mp4' });
   await ui.user.upload(document.querySelector<HTMLInputElement>('input[type=file]')!, file);
   return ui;
 };
 
 const practise = async () => {
-  const ui = renderUi(<ClipPane view={view} shape={null} />);
+  const ui = renderUi(<ClipPane view={view} shape={null} isShown />);
   await ui.user.click(screen.getByRole('button', { name: 'One with faults' }));
   return ui;
 };

@@ -1,6 +1,6 @@
 'use client';
 
-import { Button, FileButton, Group, Progress } from '@mantine/core';
+import { Button, Group, Progress } from '@mantine/core';
 import { useHotkeys } from '@mantine/hooks';
 import { IconArrowBackUp, IconMovie, IconVideo } from '@tabler/icons-react';
 import { useDeferredValue, useMemo, useRef, useState } from 'react';
@@ -11,6 +11,7 @@ import { courseOf, tellingFrames } from '@/core/plumb/clip/course';
 import { clipLines, kickWishes, type PracticeKick } from '@/core/plumb/practiceClip';
 import { readStill } from '@/core/plumb/still';
 import type { ShapeId } from '@/core/shapes/postures';
+import { FileChoice } from '@/design/FileChoice';
 import { canGoBack } from '@/design/history';
 import { showProblem } from '@/design/notices';
 import { Choices } from '../Choices';
@@ -22,6 +23,7 @@ import { clipOf, sheetAt, toClipInput, type ClipSheet } from './clipMachine';
 import { Recorder } from './Recorder';
 import { openClipFile, paintedClip } from './source';
 import { Timeline } from './Timeline';
+import { useDropped } from '../useDropped';
 import { useClip } from './useClip';
 import classes from '../plumb.module.css';
 import own from './clip.module.css';
@@ -29,6 +31,8 @@ import own from './clip.module.css';
 interface ClipPaneProps {
   readonly view: PlumbView;
   readonly shape: ShapeId | null;
+  /** `false`: another look is open; the clip and its marks wait. */
+  readonly isShown: boolean;
 }
 
 const usualShape: ShapeId = 'handstandWall';
@@ -38,7 +42,7 @@ const practiceWords: Readonly<Record<PracticeKick, string>> = {
 };
 
 /** Lines read from a clip: pictures ten times a second, marks that can be mended in any of them. */
-export function ClipPane({ view, shape }: ClipPaneProps) {
+export function ClipPane({ view, shape, isShown }: ClipPaneProps) {
   const { person } = view;
   const body = useMemo(() => resolveBody(person.body), [person.body]);
   const { state, tell, progress, open, stop, urlAt, picture, isPainted } = useClip({
@@ -53,10 +57,9 @@ export function ClipPane({ view, shape }: ClipPaneProps) {
   // A mark follows the hand at once; what the whole clip says of it comes right after.
   const settled = useDeferredValue(clip);
   const whole = useMemo(() => readWhole(settled, view), [settled, view]);
-  useHotkeys([['mod+z', () => tell({ kind: 'undo' })]]);
+  useHotkeys(isShown ? [['mod+z', () => tell({ kind: 'undo' })]] : []);
 
-  const take = async (file: Blob | null) => {
-    if (file === null) return;
+  const take = async (file: Blob) => {
     const turn = (taking.current += 1);
     setOpening(true);
     const opened = await openClipFile(file);
@@ -69,6 +72,7 @@ export function ClipPane({ view, shape }: ClipPaneProps) {
     if (opened.ok) open(opened.source, {});
     else showProblem(opened.problem);
   };
+  const isOver = useDropped(isShown, (file) => void take(file));
   const practise = (kick: PracticeKick) => {
     taking.current += 1;
     setOpening(false);
@@ -101,13 +105,13 @@ export function ClipPane({ view, shape }: ClipPaneProps) {
   return (
     <>
       <Group gap="sm" mb="sm">
-        <FileButton onChange={(file) => void take(file)} accept="video/*">
+        <FileChoice onFile={(file) => void take(file)} accept="video/*">
           {({ onClick }) => (
             <Button leftSection={<IconMovie size={18} />} onClick={onClick}>
               Choose a clip
             </Button>
           )}
-        </FileButton>
+        </FileChoice>
         <Recorder icon={<IconVideo size={18} />} onClip={(file) => void take(file)} />
         {(Object.keys(practiceWords) as PracticeKick[]).map((kick) => (
           <Button key={kick} variant="default" onClick={() => practise(kick)}>
@@ -139,8 +143,8 @@ export function ClipPane({ view, shape }: ClipPaneProps) {
         </div>
       )}
       {picture === null ? (
-        <div className={classes.begin}>
-          <h2>A try, at most twenty seconds</h2>
+        <div className={classes.begin} data-over={isOver}>
+          <h2>A try, at most twenty seconds: drop it, or choose it</h2>
           <ul>
             <li>Camera still, level, about hip height, three metres away or more.</li>
             <li>Begin before the feet leave the floor and end after they are back.</li>
@@ -149,7 +153,7 @@ export function ClipPane({ view, shape }: ClipPaneProps) {
           <p>It stays on this page of this device: it is sent nowhere and kept nowhere.</p>
         </div>
       ) : (
-        <div className={classes.plumb} inert={isOpening}>
+        <div className={classes.plumb} data-over={isOver} inert={isOpening}>
           <div>
             <PictureStage
               picture={picture}
