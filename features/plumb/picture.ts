@@ -17,6 +17,8 @@ export type PictureOutcome =
 
 /** The longer side of what is kept in memory, pixels: finer than anybody sets a mark. */
 const longestSide = 2400;
+/** The shorter side that somebody can still be marked on, pixels, as it is shown. */
+const shortestSide = 120;
 /** Larger files are no pictures of a phone. */
 const mostBytes = 60_000_000;
 
@@ -43,7 +45,7 @@ export async function loadPicture(file: File): Promise<PictureOutcome> {
   if (file.size === 0) return problem('This file is empty. Take the picture again.');
   if (file.size > mostBytes) return problem('This file is larger than 60 MB: choose a picture.');
   if (file.type.startsWith('video/')) {
-    return problem('This is a film. Take one picture out of it first.');
+    return problem('This is a film: choose it under “Clip”.');
   }
   let bitmap: ImageBitmap;
   try {
@@ -55,6 +57,12 @@ export async function loadPicture(file: File): Promise<PictureOutcome> {
   const canvas = document.createElement('canvas');
   canvas.width = Math.max(1, Math.round(bitmap.width * scale));
   canvas.height = Math.max(1, Math.round(bitmap.height * scale));
+  if (Math.min(canvas.width, canvas.height) < shortestSide) {
+    bitmap.close();
+    return problem(
+      `In this picture nobody can be marked: it needs at least ${shortestSide} pixels each way. Choose the picture itself, not its preview.`,
+    );
+  }
   canvas.getContext('2d')?.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
   bitmap.close();
   return toPicture(canvas);
