@@ -1,7 +1,7 @@
 /** The programme of the rounds with whatever sequences could better it: see pricing. */
 import type { Highs } from 'highs';
 import { dropDominated } from './dominance';
-import { buildModel, wholeBand, type Band } from './model';
+import { buildModel, columnOf, wholeBand, type Band } from './model';
 import { priceSequences, type Duals } from './pricing';
 import { bestWorth, type Pattern, type RoundsProblem } from './problem';
 import { keyOfPattern, listPatterns } from './sequences';
@@ -14,6 +14,8 @@ export interface Grown {
   readonly bests: readonly number[];
   /** No plan of any sequences can be worth more, shares of them allowed. */
   readonly bound: number;
+  /** Of the patterns, those that could be in a plan worth `goal` or more, by what the prices say. */
+  readonly near: (goal: number) => readonly (readonly Pattern[])[];
   /**
    * Takes in whatever could still be in a plan worth `goal` or more.
    *
@@ -150,6 +152,15 @@ function growWithin(
     patterns: () => patterns,
     bests,
     bound,
+    near: (goal) => {
+      if (last === null) return patterns;
+      const { value, lacks } = last;
+      const most = Math.max(rules.slack, value - goal);
+      // What came in after the prices were found was asked for by them.
+      return patterns.map((list, index) =>
+        list.filter((_, at) => (lacks[index]![at] ?? 0) <= most),
+      );
+    },
     extend: (goal, most) => {
       if (last === null) return { added: 0, leftBound: Infinity };
       const { value, duals } = last;
@@ -185,6 +196,8 @@ function growWithin(
 interface Relaxed {
   readonly value: number;
   readonly duals: Duals;
+  /** By student and pattern: no plan with it is worth more than `value` less this. */
+  readonly lacks: readonly (readonly number[])[];
 }
 
 function solveRelaxed(
@@ -200,7 +213,7 @@ function solveRelaxed(
     solver.options.set({ output_flag: false });
     solver.run();
     if (solver.getModelStatus() !== highs.constants.modelStatus.optimal) return null;
-    const { rowDual } = solver.getSolution();
+    const { rowDual, colDual } = solver.getSolution();
     const names = new Map(
       [...model.lp.matchAll(/^ (\w+):/gm)].flatMap(([, name]) =>
         name === 'value' ? [] : [[name!, solver.getRowByName(name!)] as const],
@@ -210,6 +223,11 @@ function solveRelaxed(
     return {
       value: Number(solver.info.get('objective_function_value')),
       duals: (name) => byName.get(name) ?? 0,
+      lacks: patterns.map((list, person) =>
+        list.map((_, at) =>
+          Math.max(0, -(colDual[solver.getColByName(columnOf(person, at))] ?? 0)),
+        ),
+      ),
     };
   } finally {
     solver.dispose();

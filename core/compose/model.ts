@@ -4,6 +4,7 @@
  * wall, so a wall is a capacity and the exact places follow afterwards.
  */
 import { roomRules } from '../room/room';
+import { cutRow, listCuts } from './cuts';
 import type { RowId } from '../pieces/rows';
 import {
   bestWorth,
@@ -54,7 +55,8 @@ const spareCost = 12;
 type Term = readonly [coefficient: number, name: string];
 type Row = Term[];
 
-const column = (person: number, pattern: number) => `x${person}_${pattern}`;
+/** The name of a student's pattern in the programme. */
+export const columnOf = (person: number, pattern: number) => `x${person}_${pattern}`;
 
 /** Ten digits are exact enough for metres and values, and short to read. */
 const written = (value: number) => String(Math.round(value * 1e9) / 1e9);
@@ -109,13 +111,16 @@ export function buildModel(
   const pieceRows = new Sums();
   const handRows: Row[] = Array.from({ length: rounds }, () => []);
   const circleRows: Row[] = Array.from({ length: rounds }, () => []);
+  // What may be exceeded at a price is no whole number of anything.
+  const cuts = prices ? [] : listCuts(problem);
+  const cutRows = new Sums();
   const stations = new Map<string, { column: string; members: Row; patterns: Pattern[] }>();
 
   patterns.forEach((list, person) => {
     const one: Row = [];
     const worth: Row = [];
     list.forEach((pattern, index) => {
-      const name = column(person, index);
+      const name = columnOf(person, index);
       names.push(name);
       one.push([1, name]);
       if (pattern.value !== 0) objective.push([weight * pattern.value, name]);
@@ -157,6 +162,11 @@ export function buildModel(
         pieceRows.add(`${round}|${piece}`, [count, name]);
       if (option.needsHand) handRows[round]!.push([1, name]);
       if (option.needsCircle) circleRows[round]!.push([1, name]);
+      const at = walls.findIndex(({ id }) => id === wall);
+      cuts.forEach((cut) => {
+        const taken = cut.takenBy(option, at);
+        if (taken > 0) cutRows.add(`${cutRow(cut, round)}|${cut.most}`, [taken, name]);
+      });
     });
   }
 
@@ -202,6 +212,10 @@ export function buildModel(
     const terms = prices ? [...row, [-1, `more_${nameOf(piece!)}`] as Term] : row;
     short.add(piece!);
     rows.push(`piece${round}_${nameOf(piece!)}: ${sum(terms)} <= ${pieces[piece!] ?? 0}`);
+  }
+  for (const [key, row] of cutRows.rows) {
+    const [name, most] = key.split('|');
+    rows.push(`${name}: ${sum(row)} <= ${most}`);
   }
   const teacher: Row = [];
   handRows.forEach((row, round) => {
@@ -271,7 +285,7 @@ export function chosenColumns(
       (one) => one === chosen || (one.shares === chosen.shares && keyOfPattern(one) === key),
     );
     if (at < 0) return null;
-    list.forEach((_, index) => columns.set(column(person, index), index === at ? 1 : 0));
+    list.forEach((_, index) => columns.set(columnOf(person, index), index === at ? 1 : 0));
   }
   return columns;
 }
@@ -282,7 +296,7 @@ export function readAssignment(
   valueOf: (column: string) => number,
 ): Assignment {
   return patterns.map((list, person) => {
-    const chosen = list.findIndex((_, index) => valueOf(column(person, index)) > 0.5);
+    const chosen = list.findIndex((_, index) => valueOf(columnOf(person, index)) > 0.5);
     return list[chosen]!;
   });
 }

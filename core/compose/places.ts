@@ -195,16 +195,25 @@ function findMat(room: Room, taken: readonly Floor[], heightM: number): Place | 
   const all = [...taken, ...low, ...doorSwings(room)];
   for (const isAcross of [false, true]) {
     const half = matFloor(0, 0, isAcross);
+    const columns = Math.floor((room.widthM - 2 * half.right + tolerance) / stepM);
+    /** Below this every row has all of what filled the last one. */
+    let filledTo = -Infinity;
     for (let y = half.top; y <= room.depthM - half.top + tolerance; y += stepM) {
-      const columns = Math.floor((room.widthM - 2 * half.right + tolerance) / stepM);
+      const row = matFloor(half.right, y, isAcross);
+      if (row.bottom < filledTo - tolerance) continue;
+      // What lies in this row at all: the same for each of its columns.
+      const inRow = all.filter(
+        ({ bottom, top }) => row.bottom < top - tolerance && bottom < row.top - tolerance,
+      );
       for (let column = 0; column <= columns;) {
         const x = half.right + column * stepM;
         const floor = matFloor(x, y, isAcross);
-        const hit = all.find((other) => overlap(floor, other));
+        const hit = inRow.find((other) => overlap(floor, other));
         if (hit === undefined) return { kind: 'mat', x, y, isAcross };
         // Everywhere before its far side it would be hit again.
         column += Math.max(1, Math.floor((hit.right + half.right - x) / stepM));
       }
+      filledTo = Math.min(...inRow.map(({ top }) => top));
     }
   }
   return null;

@@ -3,6 +3,7 @@
  * better it are found by a search that leaves out what cannot, and come in as columns (column
  * generation). What stays out is bounded, so that "proved" speaks of all of them.
  */
+import { cutRow, listCuts, type Cut } from './cuts';
 import {
   listWalls,
   isFeasibleSequence,
@@ -13,6 +14,7 @@ import {
   type RoundOption,
   type RoundsProblem,
 } from './problem';
+import { rememberFor } from '../units/remember';
 import { keyOfPattern, mayBeGiven, searchSequences, type Found } from './sequences';
 
 /** What one more of each thing is worth to the programme, by the name of its row; 0 where absent. */
@@ -30,10 +32,23 @@ export const pricingRules = {
   mostSteps: 60_000,
 } as const;
 
+/** Cuts of a problem: asked for once for each student. */
+const cutsOf = rememberFor<RoundsProblem, readonly Cut[]>();
+
 /** What an option takes in one round, in dual prices. */
-function costOf(option: RoundOption | null, round: number, wallAt: number, duals: Duals): number {
+function costOf(
+  option: RoundOption | null,
+  round: number,
+  wallAt: number,
+  duals: Duals,
+  cuts: readonly Cut[],
+): number {
   if (option === null) return 0;
   let cost = 0;
+  for (const cut of cuts) {
+    const taken = cut.takenBy(option, wallAt);
+    if (taken > 0) cost += taken * duals(cutRow(cut, round));
+  }
   if (option.alongM !== undefined && wallAt >= 0) {
     cost += option.alongM * duals(`wall${round}_${wallAt}`);
     cost += (option.isAttempt ? -1 : 1) * duals(`apart${round}_${wallAt}`);
@@ -75,12 +90,13 @@ export function priceSequences(
   const least = duals(`least${index}`);
   const base = -duals(`one${index}`);
   const walls = listWalls(person, problem);
+  const cuts = cutsOf(problem, '', () => listCuts(problem));
   const searches = walls.map(({ wall, at, options }) => {
     const costs = new Map<RoundOption | null, number[]>();
     const costIn = (option: RoundOption | null, round: number): number => {
       const known = costs.get(option) ?? [];
       costs.set(option, known);
-      return (known[round] ??= costOf(option, round, at, duals));
+      return (known[round] ??= costOf(option, round, at, duals, cuts));
     };
     return searchSequences(
       {

@@ -207,9 +207,13 @@ export function weigh(
   done: number,
 ): Pattern {
   const { pins = [], before } = person;
-  const { options, wall, worth } = pattern;
+  const { options, wall, worth, shares } = pattern;
+  const whole = (value: number, brokenPins: number): Pattern =>
+    shares === undefined
+      ? { options, wall, worth, value, brokenPins }
+      : { options, wall, worth, value, brokenPins, shares };
   // Nothing asked for and nothing to keep: so it is for most, thousands of times.
-  if (pins.length === 0 && before === undefined) return { ...pattern, brokenPins: 0, value: worth };
+  if (pins.length === 0 && before === undefined) return whole(worth, 0);
   const broken = pins.filter((pin) => !keepsPin(pattern, pin, firstOpen(person, done))).length;
   let moved = 0;
   if (before !== undefined) {
@@ -220,7 +224,7 @@ export function weigh(
     });
     if (wall !== before.wall) moved += composeWeights.keepWall;
   }
-  return { ...pattern, brokenPins: broken, value: worth - moved - composeWeights.pin * broken };
+  return whole(worth - moved - composeWeights.pin * broken, broken);
 }
 
 /** The first round that can still be planned for somebody; 0 is the first of the evening. */

@@ -348,7 +348,7 @@ export function listPatterns(person: ComposePerson, problem: RoundsProblem): Pat
       };
       const key = `${wall === null ? '' : '@'}${choices.map((one) => one?.id ?? '').join('|')}`;
       const known = isAnyWall ? searched.get(key) : undefined;
-      const found = known?.map((pattern) => ({ ...pattern, wall })) ?? [
+      const found = known?.map((pattern) => atWall(pattern, wall)) ?? [
         ...(pins.length === 0 ? [] : search(true)),
         ...search(false),
       ];
@@ -384,6 +384,15 @@ export function listPatterns(person: ComposePerson, problem: RoundsProblem): Pat
   }
   return [...patterns.values()];
 }
+
+/** The same sequence somewhere else. */
+const atWall = ({ options, worth, value, brokenPins }: Pattern, wall: string | null): Pattern => ({
+  options,
+  wall,
+  worth,
+  value,
+  brokenPins,
+});
 
 /** What a sequence is known by. */
 export const keyOfPattern = ({ options, wall }: Pick<Pattern, 'options' | 'wall'>): string =>

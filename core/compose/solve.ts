@@ -93,15 +93,17 @@ export function solveRounds(
   const { bests } = grown;
   let best: Found = { assignment: quick, objective: scoreAssignment(quick, bests) };
   const trivial = trivialBound(bests);
-  // Half of the time each for what the prices chose and for all that could be in a better plan.
-  const half = { ...options, timeLimitSeconds: options.timeLimitSeconds / 2 };
-  const first = solveColumns(highs, problem, grown, half);
+  // First what the prices hold for nearly as good as the best: few enough to choose from closely.
+  const near = { ...grown, patterns: () => grown.near(grown.bound - nearly) };
+  const first = solveColumns(highs, problem, near, { ...options, ...closeLook(options) });
   best = better(best, first);
   const within = (bound: number) => gapOf(best.objective, bound) <= 100 * options.gap + 1e-6;
-  let { stoppedBy } = first;
+  let stoppedBy: RoundsPlan['stoppedBy'] = 'gap';
   let bound = Math.min(trivial, grown.bound);
   if (!within(bound)) {
-    const proof = proveFurther(highs, problem, grown, best, half);
+    // The rest of the time for all that could be in a better plan.
+    const left = { ...options, timeLimitSeconds: (1 - closeShare) * options.timeLimitSeconds };
+    const proof = proveFurther(highs, problem, grown, best, left);
     best = proof.best;
     bound = Math.min(bound, proof.bound);
     // Too many to price them all: the plan is good, and how good stands beside it.
@@ -118,6 +120,18 @@ export function solveRounds(
     stoppedBy,
   };
 }
+
+/** A sequence that lacks no more than this against the prices is among those chosen from first. */
+const nearly = 0.1;
+/** Of the time there is, the share for choosing among them. */
+const closeShare = 0.25;
+
+/** The closer the choice among a few, the less is left to prove among all. */
+const closeLook = ({ gap, timeLimitSeconds }: SolveOptions) => ({
+  gap: gap / 4,
+  mostNodes: 300,
+  timeLimitSeconds: closeShare * timeLimitSeconds,
+});
 
 interface Proof {
   readonly best: Found;
@@ -203,10 +217,13 @@ function proveFurther(
       // All parts together take no more time than the whole would have.
       const limits = { ...options, timeLimitSeconds: options.timeLimitSeconds / 2 ** partings };
       // From the plan that stands, where it is one of these: how good it is has to be shown.
-      const found = solveColumns(highs, problem, inside, limits, best.assignment);
+      // What cannot be in a plan that reaches the goal need not be looked at.
+      const worthwhile = { ...inside, patterns: () => inside.near(goal) };
+      const found = solveColumns(highs, problem, worthwhile, limits, best.assignment);
       best = better(best, found);
       if (found.stoppedBy !== 'gap') ({ stoppedBy } = found);
-      bound = Math.max(bound, Math.min(inside.bound, Math.max(found.bound, leftBound)));
+      const open = Math.max(found.bound, leftBound, goal);
+      bound = Math.max(bound, Math.min(inside.bound, open));
       continue;
     }
     parts.push(...halves.map((half) => ({ inside: half, partings: partings + 1 })));

@@ -55,15 +55,18 @@ export function work(
   const left = Math.exp(-seconds / fatigueRule.recoverySeconds);
   const next = {} as Record<Region, RegionState>;
   for (const region of regions) {
-    const { reserve, workedSeconds } = state[region];
+    const now = state[region];
+    const { reserve, workedSeconds } = now;
     const load = loads[region] ?? 0;
-    next[region] =
-      load <= 0
-        ? { reserve: 1 - (1 - reserve) * left, workedSeconds }
-        : {
-            reserve: Math.max(0, reserve - seconds / secondsToSpent(capacities, region, load)),
-            workedSeconds: workedSeconds + seconds,
-          };
+    if (load > 0) {
+      next[region] = {
+        reserve: Math.max(0, reserve - seconds / secondsToSpent(capacities, region, load)),
+        workedSeconds: workedSeconds + seconds,
+      };
+    } else {
+      // What is fresh stays as it is.
+      next[region] = reserve === 1 ? now : { reserve: 1 - (1 - reserve) * left, workedSeconds };
+    }
   }
   return next;
 }
