@@ -105,6 +105,23 @@ export function parseHeight(text: string, units: LengthUnits): number | null {
   return parseLength(text, unit ?? units);
 }
 
+/** No room is as small as this, metres. */
+const leastOfRoomM = 1;
+
+/**
+ * How wide, deep or high a room is, as typed: `9.6` is no room of 9.6 cm. A number without a unit that
+ * would be less than a metre means metres; where inches are used, feet.
+ *
+ * @returns metres, or `null` when it is no length
+ */
+export function parseRoomLength(text: string, units: LengthUnits): number | null {
+  const metres = parseLength(text, units);
+  const isBare = /^\s*\d+(?:[.,]\d+)?\s*$/.test(text);
+  if (metres === null || metres >= leastOfRoomM || !isBare) return metres;
+  const value = toNumber(text.trim());
+  return units === 'cm' ? value : value * inchesPerFoot * metresPerInch;
+}
+
 /** Whole centimetres or quarter inches, without the unit: the figure on a dimension line. */
 export function formatFigure(metres: number, units: LengthUnits): string {
   // Adding 0 turns a rounded -0 into 0.

@@ -8,10 +8,34 @@ import {
   formatLength,
   parseHeight,
   parseLength,
+  parseRoomLength,
   sayIn,
 } from './length';
 import { sayMetres } from './metres';
 import { readingFrom, readingIn, sayReading } from './reading';
+
+describe('how large a room is, as typed', () => {
+  it.each([
+    ['9.6', 'cm', 9.6],
+    ['9,6', 'cm', 9.6],
+    ['960', 'cm', 9.6],
+    ['100', 'cm', 1],
+    ['12 m', 'cm', 12],
+    ['31', 'in', 9.4488],
+    ['380', 'in', 9.652],
+    ['31\'6"', 'in', 9.6012],
+    // Said with its unit, it is what it says.
+    ['96 cm', 'cm', 0.96],
+    ['30 in', 'in', 0.762],
+  ] as const)('%s in a studio of %s', (text, units, metres) => {
+    expect(parseRoomLength(text, units)).toBeCloseTo(metres, 6);
+  });
+
+  it('is nothing where no length was typed', () => {
+    expect(parseRoomLength('wide', 'cm')).toBeNull();
+    expect(parseRoomLength('-4', 'cm')).toBeNull();
+  });
+});
 
 describe('typed lengths', () => {
   it.each([

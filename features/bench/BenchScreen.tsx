@@ -2,28 +2,25 @@
 
 import { LinkButton } from '@/design/LinkButton';
 import { saveFile } from '@/design/saveFile';
-import { Button, Group, SegmentedControl, Switch, Title } from '@mantine/core';
-import { PickOne } from '@/design/Picker';
+import { Button, Group, Title } from '@mantine/core';
 import Link from 'next/link';
 import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { IconCopy, IconDownload, IconPrinter } from '@tabler/icons-react';
-import { getShape, shapeIds, shapeTable } from '@/core/shapes/registry';
+import { getShape } from '@/core/shapes/registry';
 import { benchSheet, drawBench } from '@/core/drawing/bench';
 import { drawStill } from '@/core/drawing/still';
 import { toSvgFile } from '@/core/drawing/svg';
-import type { ShapeId } from '@/core/shapes/postures';
 import { beyondSentences } from '@/core/shapes/posed';
 import { getDials } from '@/core/shapes/values';
-import { stillIds, stillTable, type StillId } from '@/core/shapes/stills';
-import { formatHeight, sayIn, type LengthUnits } from '@/core/units/length';
+import { stillTable, type StillId } from '@/core/shapes/stills';
+import { formatHeight, sayIn } from '@/core/units/length';
 import type { BenchView } from '@/server/judging/views';
 import { SceneView } from '@/design/drawing/SceneView';
 import { showProblem, showSaved } from '@/design/notices';
 import { writeAddress } from './address';
 import { BenchCard } from './BenchCard';
+import { BenchChoices, BenchDials } from './BenchChoices';
 import { BenchDrawing } from './BenchDrawing';
-import { strangerHeights } from './benchMachine';
-import { DialField } from './DialField';
 import { sayValue } from './dialWords';
 import { describeInputs, listFigures } from './figures';
 import { LoadLadder } from './later';
@@ -31,32 +28,13 @@ import { MeasuringGuide } from './MeasuringGuide';
 import { RecipePanel } from './RecipePanel';
 import { SavedSetups } from './SavedSetups';
 import { StackLine, useCupboardStack } from './StackLine';
-import { benchInput, useBench, type Bench, type BenchStart, type Compare } from './useBench';
+import { benchInput, useBench, type BenchStart } from './useBench';
 import classes from './bench.module.css';
 
 interface BenchScreenProps {
   readonly view: BenchView;
   readonly start: BenchStart;
 }
-
-const stranger = 'stranger';
-
-const stillPrefix = 'still:';
-const groups = [...new Set(shapeIds.map((id) => getShape(id).group))];
-const shapeChoices = groups.map((group) => ({
-  group,
-  items: shapeIds
-    .filter((id) => getShape(id).group === group)
-    .map((id): { value: string; label: string } => ({ value: id, label: getShape(id).label })),
-}));
-/** Shapes without a load model stand last and say so. */
-const allChoices = [
-  ...shapeChoices,
-  {
-    group: 'Drawing only',
-    items: stillIds.map((id) => ({ value: stillPrefix + id, label: stillTable[id].label })),
-  },
-];
 
 export function BenchScreen({ view, start }: BenchScreenProps) {
   const bench = useBench(view, start);
@@ -126,7 +104,7 @@ export function BenchScreen({ view, start }: BenchScreenProps) {
           <Title order={1} size="1.7rem">
             Bench
           </Title>
-          <Choices bench={bench} view={view} units={units} still={still} onStill={setStill} />
+          <BenchChoices bench={bench} view={view} units={units} still={still} onStill={setStill} />
         </div>
         <SceneView scene={stillScene} label={stillTable[still].label} isFluid />
         <div className={classes.side}>
@@ -145,8 +123,8 @@ export function BenchScreen({ view, start }: BenchScreenProps) {
         <Title order={1} size="1.7rem">
           Bench
         </Title>
-        <Choices bench={bench} view={view} units={units} still={still} onStill={setStill} />
-        <Dials bench={bench} units={units} />
+        <BenchChoices bench={bench} view={view} units={units} still={still} onStill={setStill} />
+        <BenchDials bench={bench} units={units} />
         <StackLine stack={stack} units={units} />
       </div>
       <div>
@@ -258,114 +236,6 @@ export function BenchScreen({ view, start }: BenchScreenProps) {
           units={units}
         />
       </div>
-    </div>
-  );
-}
-
-interface PartProps {
-  readonly bench: Bench;
-  readonly units: LengthUnits;
-}
-
-interface ChoicesProps extends PartProps {
-  readonly view: BenchView;
-  readonly still: StillId | null;
-  readonly onStill: (still: StillId | null) => void;
-}
-
-function Choices({ bench, view, units, still, onStill }: ChoicesProps) {
-  const { state, change } = bench;
-  const people = view.people.map(({ id, name }) => ({ value: String(id), label: name }));
-  const toId = (value: string | null) =>
-    value === null || value === stranger ? null : Number(value);
-  return (
-    <div className={classes.choices}>
-      <PickOne
-        label="Who"
-        data={[...people, { value: stranger, label: 'Somebody else, by height' }]}
-        value={state.personId === null ? stranger : String(state.personId)}
-        onChange={(value) => change({ personId: toId(value) })}
-      />
-      {state.personId === null && (
-        <DialField
-          dial={{ label: 'Height', unit: 'm', ...strangerHeights }}
-          value={state.heightM}
-          units={units}
-          say={formatHeight}
-          onTurn={(heightM) => change({ heightM })}
-        />
-      )}
-      <PickOne
-        label="Shape"
-        data={allChoices}
-        value={still === null ? state.family : stillPrefix + still}
-        onChange={(value) => {
-          if (value === null) return;
-          if (value.startsWith(stillPrefix)) {
-            onStill(value.slice(stillPrefix.length) as StillId);
-            return;
-          }
-          onStill(null);
-          if (value !== state.family) change({ family: value as ShapeId });
-        }}
-      />
-      {still === null && 'mayLiftLeg' in shapeTable[state.family] && (
-        <Switch
-          label="One leg lifted"
-          checked={state.oneLeg}
-          onChange={(event) => change({ oneLeg: event.currentTarget.checked })}
-        />
-      )}
-      <div hidden={still !== null}>
-        <span className={classes.dialLabel} id="compare">
-          Compare with
-        </span>
-        <SegmentedControl
-          aria-labelledby="compare"
-          fullWidth
-          size="sm"
-          value={state.compare}
-          data={[
-            { value: 'nobody', label: 'nothing' },
-            { value: 'person', label: 'person' },
-            { value: 'shape', label: 'shape' },
-          ]}
-          onChange={(value) => change({ compare: value as Compare })}
-        />
-      </div>
-      {state.compare === 'person' && (
-        <PickOne
-          label="Whose ghost, in the same set-up"
-          data={people}
-          value={String(state.otherPersonId)}
-          onChange={(value) => change({ otherPersonId: toId(value) })}
-        />
-      )}
-      {state.compare === 'shape' && (
-        <PickOne
-          label="Which shape as a ghost"
-          data={shapeChoices}
-          value={state.otherFamily}
-          onChange={(value) => value !== null && change({ otherFamily: value as ShapeId })}
-        />
-      )}
-    </div>
-  );
-}
-
-function Dials({ bench, units }: PartProps) {
-  const { state, values, turn } = bench;
-  return (
-    <div className={classes.choices}>
-      {getDials(state.family).map((dial) => (
-        <DialField
-          key={dial.parameter}
-          dial={dial}
-          value={values[dial.parameter] ?? dial.low}
-          units={units}
-          onTurn={(value) => turn(dial.parameter, value)}
-        />
-      ))}
     </div>
   );
 }

@@ -12,13 +12,15 @@ interface DialFieldProps {
   readonly units: LengthUnits;
   /** Written otherwise than a distance: a height in feet and inches. */
   readonly say?: (metres: number, units: LengthUnits) => string;
+  /** Read otherwise than a distance: 1.85 is a height in metres. */
+  readonly read?: (text: string, units: LengthUnits) => number | null;
   readonly onTurn: (value: number) => void;
 }
 
 const steps = { m: 0.01, deg: 1, share: 0.01 } as const;
 
 /** A value to slide and to type: what is typed counts with Enter or when the field is left. */
-export function DialField({ dial, value, units, say, onTurn }: DialFieldProps) {
+export function DialField({ dial, value, units, say, read, onTurn }: DialFieldProps) {
   const { label, unit, low, high } = dial;
   return (
     <div>
@@ -31,6 +33,7 @@ export function DialField({ dial, value, units, say, onTurn }: DialFieldProps) {
             value={value}
             units={units}
             say={say ?? formatLength}
+            parse={read ?? parseLength}
             onTurn={onTurn}
           />
         ) : (
@@ -71,13 +74,22 @@ interface LengthFieldProps {
   readonly value: number;
   readonly units: LengthUnits;
   readonly say: (metres: number, units: LengthUnits) => string;
+  readonly parse: (text: string, units: LengthUnits) => number | null;
   readonly onTurn: (value: number) => void;
 }
 
-function LengthField({ label, range: [low, high], value, units, say, onTurn }: LengthFieldProps) {
+function LengthField({
+  label,
+  range: [low, high],
+  value,
+  units,
+  say,
+  parse,
+  onTurn,
+}: LengthFieldProps) {
   const shown = say(value, units);
   const [typed, setTyped] = useState<string | null>(null);
-  const read = typed === null ? value : parseLength(typed, units);
+  const read = typed === null ? value : parse(typed, units);
   const isWithin = read !== null && read >= low - 1e-9 && read <= high + 1e-9;
   const finish = () => {
     if (typed === null || !isWithin) return;

@@ -2,7 +2,7 @@
 
 import { TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { formatLength, parseLength, type LengthUnits } from '@/core/units/length';
+import { formatLength, parseLength, parseRoomLength, type LengthUnits } from '@/core/units/length';
 
 interface LengthInputProps {
   readonly label: string;
@@ -10,15 +10,18 @@ interface LengthInputProps {
   readonly metres: number;
   readonly units: LengthUnits;
   readonly width?: number;
+  /** Of the whole room: what is typed small is meant large. */
+  readonly isOfRoom?: true;
   readonly onChange: (metres: number) => void;
 }
 
 /** A length as a teacher would say it: 9.6 m, 960, 31'6". Kept when the field is left. */
 export function LengthInput(props: LengthInputProps) {
-  const { label, isLabelHidden, metres, units, width = 110, onChange } = props;
+  const { label, isLabelHidden, metres, units, width = 110, isOfRoom, onChange } = props;
+  const parse = isOfRoom ? parseRoomLength : parseLength;
   const shown = formatLength(metres, units);
   const [typed, setTyped] = useState<string | null>(null);
-  const read = typed === null ? metres : parseLength(typed, units);
+  const read = typed === null ? metres : parse(typed, units);
   const finish = () => {
     if (typed !== null && typed !== shown && read !== null && read !== metres) onChange(read);
     if (read !== null) setTyped(null);

@@ -112,6 +112,23 @@ describe('the room in figures', () => {
     ]);
   });
 
+  it('knows that a room of 9.6 is one of metres, and a stretch of 90 one of centimetres', async () => {
+    const { user } = open();
+    for (const [label, text] of [
+      ['Width', '9.6'],
+      ['Depth', '7'],
+      ['Ceiling', '2,75'],
+    ] as const) {
+      await write(user, named(label), text);
+      await user.tab();
+    }
+    expect([now.widthM, now.depthM, now.ceilingM]).toEqual([9.6, 7, 2.75]);
+    const to = screen.getByRole('textbox', { name: 'Blocked stretch 1: to' });
+    await write(user, to, '90');
+    await user.tab();
+    expect(now.blocked[0]!.toM).toBeCloseTo(0.9);
+  });
+
   it('keeps nothing of what is no length, and Escape gives the old one back', async () => {
     const { user } = open();
     const width = named('Width');

@@ -38,18 +38,21 @@ export function RoomFields({ editor, units }: RoomFieldsProps) {
       <Group gap="sm" align="flex-start">
         <LengthInput
           label="Width"
+          isOfRoom
           metres={room.widthM}
           units={units}
           onChange={(widthM) => commit(resize(room, { widthM }))}
         />
         <LengthInput
           label="Depth"
+          isOfRoom
           metres={room.depthM}
           units={units}
           onChange={(depthM) => commit(resize(room, { depthM }))}
         />
         <LengthInput
           label="Ceiling"
+          isOfRoom
           metres={room.ceilingM}
           units={units}
           onChange={(ceilingM) => commit({ ...room, ceilingM })}
