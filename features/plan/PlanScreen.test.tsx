@@ -98,7 +98,7 @@ it('asks why of whom is chosen, and goes back to what binds', async () => {
 });
 
 it('gives an own order back to the composer', async () => {
-  const { user } = show({ order: [{ drill: 'forearm-plank', minutes: 4 }] });
+  const { user } = show({ order: [{ drill: 'hollow', minutes: 4 }] });
   await user.click(screen.getByRole('button', { name: 'Let the composer order it again' }));
   expect(change).toHaveBeenCalledWith({ order: undefined });
 });
