@@ -30,11 +30,14 @@ export function PlacingStep({ view, courseId }: PlacingStepProps) {
     Object.fromEntries(view.people.map(({ id, said: own }) => [id, own])),
   );
   const say = async (person: PlacingPerson, stage: StageKey | null) => {
-    const before = said;
-    setSaid({ ...said, [person.id]: { ...said[person.id], [family]: stage } });
+    const before = said[person.id]?.[family];
+    const note = (word: StageKey | null | undefined) =>
+      setSaid((all) => ({ ...all, [person.id]: { ...all[person.id], [family]: word } }));
+    note(stage);
     const outcome = await answered(placeByWordAction(person.id, { family, stage }));
     if (outcome.ok) return;
-    setSaid(before);
+    // Only this one: others may have been said meanwhile.
+    note(before);
     showProblems(outcome.problems);
   };
   const rungs = view.rungs[family];

@@ -23,7 +23,12 @@ export function ChecksList({ plan: { checks, wishes }, members, taken = {} }: Ch
           <li key={check + label}>
             {label}
             {isTogether ? together : `: ${who}`}
-            {taken[check] !== undefined && <small> {taken[check]}</small>}
+            {taken[check] !== undefined && (
+              <>
+                <br />
+                <small>{taken[check]}</small>
+              </>
+            )}
           </li>
         );
       })}

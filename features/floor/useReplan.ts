@@ -6,7 +6,8 @@ import type { Wishes } from '@/core/compose/prepared';
 import { beforeOf } from '@/core/compose/readBack';
 import { isSeenAnew, mergePlan, planOf, wishesNow } from '@/core/running/follow';
 import type { FloorBundle } from '@/server/running/floorBundle';
-import type { ComposeAnswer, ComposeQuestion } from '@/workers/compose.worker';
+import { beginComposer, type Composer } from '@/features/evening/composer';
+import type { ComposeQuestion } from '@/workers/compose.worker';
 import type { Floor } from './useFloor';
 
 export interface Replan {
@@ -17,14 +18,12 @@ export interface Replan {
 
 const patienceMs = 250;
 
-function startWorker({ prepared, plan }: Pick<FloorBundle, 'prepared' | 'plan'>) {
-  const own = new Worker(new URL('../../workers/compose.worker.ts', import.meta.url), {
-    type: 'module',
-  });
+function warmUp({ prepared, plan }: Pick<FloorBundle, 'prepared' | 'plan'>) {
+  const own = beginComposer();
   // The order of the drills stands already; without it the wishes are those of a new plan.
   const { order: _, ...wishes } = plan.wishes;
   const warm: ComposeQuestion = { kind: 'warm', prepared, wishes: wishes as Wishes };
-  own.postMessage(warm);
+  own.ask(warm);
   return { own, isBusy: false };
 }
 
@@ -45,14 +44,14 @@ export function useReplan(floor: Floor, bundle: FloorBundle, isTeacher: boolean)
   const isFirstLook = isSeenAnew(state, bundle.plan, plan, bundle.prepared, bundle.revision);
   const key = wishes === null ? '' : JSON.stringify([wishes, bundle.revision]);
   const isReady = link !== 'starting' && state.endedMs === null && plan.rounds.length > 0;
-  const worker = useRef<{ readonly own: Worker; isBusy: boolean } | null>(null);
+  const composer = useRef<{ readonly own: Composer; isBusy: boolean } | null>(null);
   useEffect(() => {
     if (!isTeacher) return;
     // Before it is needed: whoever stands at the door does not wait for a solver to load.
-    worker.current ??= startWorker(bundle);
+    composer.current ??= warmUp(bundle);
     return () => {
-      worker.current?.own.terminate();
-      worker.current = null;
+      composer.current?.own.end();
+      composer.current = null;
     };
     // Once a page: what the class goes by may change, but what is loaded stays loaded.
     // eslint-disable-next-line react-hooks/exhaustive-deps
@@ -65,30 +64,12 @@ export function useReplan(floor: Floor, bundle: FloorBundle, isTeacher: boolean)
       asked.current = key;
       setStatus('working');
       // What is still being solved answers a question that nobody asks any more.
-      if (worker.current?.isBusy === true) {
-        worker.current.own.terminate();
-        worker.current = null;
+      if (composer.current?.isBusy === true) {
+        composer.current.own.end();
+        composer.current = null;
       }
-      const now = (worker.current ??= startWorker(bundle));
+      const now = (composer.current ??= warmUp(bundle));
       now.isBusy = true;
-      now.own.onmessage = ({ data }: MessageEvent<ComposeAnswer>) => {
-        if (data.kind !== 'proved' && data.kind !== 'failed') return;
-        now.isBusy = false;
-        if (data.kind === 'failed') {
-          setStatus('failed');
-          return;
-        }
-        void say({
-          kind: 'plan',
-          plan: { ...mergePlan(plan, data.plan), judged: bundle.revision },
-        });
-        setTook(performance.now() - began);
-        setStatus('standing');
-      };
-      now.own.onerror = () => {
-        now.isBusy = false;
-        setStatus('failed');
-      };
       const question: ComposeQuestion = {
         kind: 'compose',
         prepared: bundle.prepared,
@@ -98,7 +79,20 @@ export function useReplan(floor: Floor, bundle: FloorBundle, isTeacher: boolean)
         letters: plan.stations as readonly KeptLetter[],
         withBinding: false,
       };
-      now.own.postMessage(question);
+      now.own.ask(question, (answer) => {
+        if (answer.kind !== 'proved' && answer.kind !== 'failed') return;
+        now.isBusy = false;
+        if (answer.kind === 'failed') {
+          setStatus('failed');
+          return;
+        }
+        void say({
+          kind: 'plan',
+          plan: { ...mergePlan(plan, answer.plan), judged: bundle.revision },
+        });
+        setTook(performance.now() - began);
+        setStatus('standing');
+      });
     }, patienceMs);
     return () => clearTimeout(timer);
     // The key holds everything of the wishes; the plan changes only together with it.

@@ -1,32 +1,12 @@
-import { act, screen } from '@testing-library/react';
+import { screen } from '@testing-library/react';
+import type { ComposeAnswer } from '@/workers/compose.worker';
 import type { PlanFile } from '@/core/files/planFile';
 import { renderUi } from '@/design/testing/renderUi';
-import type { ComposeAnswer, ComposeQuestion } from '@/workers/compose.worker';
+import { FakeComposer, fakeComposers } from '@/features/testing/fakeComposer';
 import { ComparePanel } from './ComparePanel';
 import type { Planner } from './usePlanner';
 
-/** A solver that answers what the test says. */
-class FakeWorker extends EventTarget {
-  static last: FakeWorker;
-  asked: ComposeQuestion | null = null;
-  isEnded = false;
-  constructor() {
-    super();
-    FakeWorker.last = this;
-  }
-  postMessage(question: ComposeQuestion) {
-    this.asked = question;
-  }
-  terminate() {
-    this.isEnded = true;
-  }
-  answer(data: ComposeAnswer) {
-    act(() => {
-      this.dispatchEvent(new MessageEvent('message', { data }));
-    });
-  }
-}
-Object.assign(globalThis, { Worker: FakeWorker });
+fakeComposers();
 
 const plan = (labels: readonly (readonly [string, string])[], objective: number, bound = 9) =>
   ({
@@ -69,7 +49,7 @@ it('composes with one thing otherwise, and says who would do something else', as
   const { user } = open();
   await user.selectOptions(screen.getByLabelText('The other plan'), 'with one helper more');
   await user.click(screen.getByRole('button', { name: 'Compose beside' }));
-  expect(FakeWorker.last.asked).toMatchObject({ kind: 'compose', wishes: { helpers: 1 } });
+  expect(FakeComposer.last.asked).toMatchObject({ kind: 'compose', wishes: { helpers: 1 } });
   const better = plan(
     [
       ['Dolphin', 'Dolphin'],
@@ -78,17 +58,17 @@ it('composes with one thing otherwise, and says who would do something else', as
     9.5,
     9.5,
   );
-  FakeWorker.last.answer(proved(better));
+  FakeComposer.last.answer(proved(better));
   expect(screen.getByRole('row', { name: /Bo/ })).toHaveTextContent('BoLL → Kick');
   expect(screen.queryByRole('row', { name: /Ada/ })).toBeNull();
   expect(screen.getByText(/9\.50 against 9\.00, better/)).toBeInTheDocument();
-  expect(FakeWorker.last.isEnded).toBe(true);
+  expect(FakeComposer.last.isEnded).toBe(true);
 });
 
 it('cannot tell where the two are nearer than what is proved', async () => {
   const { user } = open();
   await user.click(screen.getByRole('button', { name: 'Compose beside' }));
-  FakeWorker.last.answer(
+  FakeComposer.last.answer(
     proved(
       plan(
         [
@@ -107,7 +87,7 @@ it('cannot tell where the two are nearer than what is proved', async () => {
 it('says nothing any more of what was composed for other wishes', async () => {
   const { user, rerender } = open();
   await user.click(screen.getByRole('button', { name: 'Compose beside' }));
-  FakeWorker.last.answer(proved(now));
+  FakeComposer.last.answer(proved(now));
   expect(screen.getByText(/against/)).toBeInTheDocument();
   rerender(<ComparePanel {...planner({ minutes: 60 })} plan={now} members={members} />);
   expect(screen.queryByText(/against/)).toBeNull();
@@ -117,12 +97,10 @@ it('says so where there is none, and can be asked again', async () => {
   const { user } = open();
   const ask = screen.getByRole('button', { name: 'Compose beside' });
   await user.click(ask);
-  FakeWorker.last.answer({ kind: 'failed', words: 'no' });
-  expect(screen.getByRole('alert')).toHaveTextContent('could not be composed');
+  FakeComposer.last.answer({ kind: 'failed', words: 'Composing stopped.' });
+  expect(screen.getByRole('alert')).toHaveTextContent('Composing stopped.');
   await user.click(ask);
-  act(() => {
-    FakeWorker.last.dispatchEvent(new Event('error'));
-  });
+  FakeComposer.last.fail();
   expect(screen.getByRole('alert')).toHaveTextContent('The solver did not come.');
   expect(ask).toBeEnabled();
 });

@@ -6,7 +6,8 @@ import type { WishesFile } from '@/core/files/classFile';
 import { toWishes } from '@/core/files/toWishes';
 import type { PlanFile } from '@/core/files/planFile';
 import type { ClassMember } from '@/server/judging/classViews';
-import type { ComposeAnswer, ComposeQuestion } from '@/workers/compose.worker';
+import { beginComposer, type Composer } from '@/features/evening/composer';
+import type { ComposeQuestion } from '@/workers/compose.worker';
 import { shortNames } from '@/features/evening/names';
 import type { Planner } from './usePlanner';
 import classes from './plan.module.css';
@@ -52,31 +53,16 @@ export function ComparePanel({ plan, wishes, prepared, members }: ComparePanelPr
   const [found, setFound] = useState<Found | null>(null);
   const [isBusy, setBusy] = useState(false);
   const [problem, setProblem] = useState('');
-  const worker = useRef<Worker | null>(null);
-  useEffect(() => () => worker.current?.terminate(), []);
+  const composer = useRef<Composer | null>(null);
+  useEffect(() => () => composer.current?.end(), []);
   const names = shortNames(members);
 
   const compose = () => {
-    worker.current?.terminate();
-    const own = new Worker(new URL('../../workers/compose.worker.ts', import.meta.url), {
-      type: 'module',
-    });
-    worker.current = own;
+    composer.current?.end();
+    const own = beginComposer();
+    composer.current = own;
     setBusy(true);
     setProblem('');
-    const end = () => {
-      own.terminate();
-      setBusy(false);
-    };
-    own.addEventListener('message', ({ data }: MessageEvent<ComposeAnswer>) => {
-      if (data.kind === 'proved') setFound({ which, plan: data.plan, wishes, prepared });
-      if (data.kind === 'failed') setProblem('That plan could not be composed.');
-      if (data.kind === 'proved' || data.kind === 'failed') end();
-    });
-    own.addEventListener('error', () => {
-      setProblem('The solver did not come. Try again, or load the page anew.');
-      end();
-    });
     const question: ComposeQuestion = {
       kind: 'compose',
       prepared,
@@ -84,7 +70,13 @@ export function ComparePanel({ plan, wishes, prepared, members }: ComparePanelPr
       before: {},
       withBinding: false,
     };
-    own.postMessage(question);
+    own.ask(question, (answer) => {
+      if (answer.kind === 'proved') setFound({ which, plan: answer.plan, wishes, prepared });
+      if (answer.kind === 'failed') setProblem(answer.words);
+      if (answer.kind !== 'proved' && answer.kind !== 'failed') return;
+      own.end();
+      setBusy(false);
+    });
   };
 
   return (

@@ -1,6 +1,6 @@
 import { answered } from '@/design/answered';
 import { showProblem } from '@/design/notices';
-import type { ComposeAnswer } from '@/workers/compose.worker';
+import { beginComposer } from '@/features/evening/composer';
 import { keepPlanAction, prepareAgainAction } from './actions';
 import type { PlannerParts } from './plannerEngine';
 
@@ -18,15 +18,12 @@ export function browserParts(courseId: number | null, day: string): PlannerParts
 export function browserParts(courseId: number | null, day: string): PlannerParts {
   return {
     ask: (question, onAnswer) => {
-      const worker = new Worker(new URL('../../workers/compose.worker.ts', import.meta.url), {
-        type: 'module',
-      });
-      worker.addEventListener('message', ({ data }: MessageEvent<ComposeAnswer>) => onAnswer(data));
+      const composer = beginComposer();
       // A class is some hundred kilobytes to hand over: not before what was tapped has been shown.
-      const handing = setTimeout(() => worker.postMessage(question));
+      const handing = setTimeout(() => composer.ask(question, onAnswer));
       return () => {
         clearTimeout(handing);
-        worker.terminate();
+        composer.end();
       };
     },
     prepareAgain:

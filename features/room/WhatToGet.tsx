@@ -7,7 +7,8 @@ import { purchaseWords, type Purchase } from '@/core/compose/shopping';
 import { rowLabel } from '@/core/pieces/rows';
 import { listCourseClassesAction } from '@/features/plan/actions';
 import { showProblem, showProblems } from '@/design/notices';
-import type { ComposeAnswer, ComposeQuestion } from '@/workers/compose.worker';
+import { beginComposer, type Composer } from '@/features/evening/composer';
+import type { ComposeQuestion } from '@/workers/compose.worker';
 import classes from './room.module.css';
 
 interface WhatToGetProps {
@@ -19,35 +20,34 @@ interface WhatToGetProps {
 export function WhatToGet({ courseId, people }: WhatToGetProps) {
   const [found, setFound] = useState<readonly Purchase[] | null>(null);
   const [step, setStep] = useState<number | null>(null);
-  const worker = useRef<Worker | null>(null);
-  useEffect(() => () => worker.current?.terminate(), []);
+  const composer = useRef<Composer | null>(null);
+  useEffect(() => () => composer.current?.end(), []);
   const nameOf = (id: string) => people.find((one) => one.id === id)?.name.split(' ')[0] ?? id;
   const ask = async () => {
+    const own = beginComposer();
+    composer.current = own;
     setStep(0);
     const outcome = await answered(listCourseClassesAction(courseId));
+    // Stopped, and perhaps begun anew, while the classes were on their way.
+    if (composer.current !== own) return;
     if (!outcome.ok) {
       setStep(null);
       showProblems(outcome.problems);
       return;
     }
-    const own = new Worker(new URL('../../workers/compose.worker.ts', import.meta.url), {
-      type: 'module',
-    });
-    worker.current = own;
-    own.addEventListener('message', ({ data }: MessageEvent<ComposeAnswer>) => {
-      if (data.kind === 'binding') setStep((100 * data.done) / data.of);
-      if (data.kind === 'bought') setFound(data.purchases);
-      if (data.kind === 'failed') showProblem(data.words);
-      if (data.kind === 'bought' || data.kind === 'failed') {
-        setStep(null);
-        own.terminate();
-      }
-    });
     const question: ComposeQuestion = { kind: 'shop', classes: outcome.value };
-    own.postMessage(question);
+    own.ask(question, (answer) => {
+      if (answer.kind === 'binding') setStep((100 * answer.done) / answer.of);
+      if (answer.kind === 'bought') setFound(answer.purchases);
+      if (answer.kind === 'failed') showProblem(answer.words);
+      if (answer.kind !== 'bought' && answer.kind !== 'failed') return;
+      setStep(null);
+      own.end();
+    });
   };
   const stop = () => {
-    worker.current?.terminate();
+    composer.current?.end();
+    composer.current = null;
     setStep(null);
   };
   return (

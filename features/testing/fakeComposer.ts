@@ -1,0 +1,36 @@
+import { act } from '@testing-library/react';
+import type { ComposeAnswer, ComposeQuestion } from '@/workers/compose.worker';
+
+/** A solver that answers what the test says. */
+export class FakeComposer extends EventTarget {
+  static last: FakeComposer;
+  /** How many were begun since the test file was. */
+  static begun = 0;
+  asked: ComposeQuestion | null = null;
+  isEnded = false;
+  constructor() {
+    super();
+    FakeComposer.last = this;
+    FakeComposer.begun += 1;
+  }
+  postMessage(question: ComposeQuestion) {
+    this.asked = question;
+  }
+  terminate() {
+    this.isEnded = true;
+  }
+  answer(data: ComposeAnswer) {
+    act(() => {
+      this.dispatchEvent(new MessageEvent('message', { data }));
+    });
+  }
+  /** It does not come, or breaks. */
+  fail() {
+    act(() => {
+      this.dispatchEvent(new Event('error'));
+    });
+  }
+}
+
+/** In place of the browser's own workers. */
+export const fakeComposers = () => Object.assign(globalThis, { Worker: FakeComposer });
