@@ -19,6 +19,12 @@ export const tryKindTable = {
 export type TryKind = keyof typeof tryKindTable;
 export const tryKinds = Object.keys(tryKindTable) as [TryKind, ...TryKind[]];
 
+/** A leg may lead in tries of this kind. */
+export function isLedBy(kind: TryKind): boolean {
+  const { isLed }: TryKindSpec = tryKindTable[kind];
+  return isLed === true;
+}
+
 /** What shows that a try got there: a touch of the wall, or standing where none is. */
 export const tryAims = ['wall', 'up'] as const;
 export type TryAim = (typeof tryAims)[number];
@@ -48,10 +54,10 @@ export function trySpecOf({
   waysUp = [],
 }: Pick<StageSpec, 'isHop' | 'isLift' | 'needsWall' | 'waysUp'>): TrySpec {
   const kind: TryKind = isHop ? 'hop' : isLift ? 'lift' : 'kick';
-  const { isLed }: TryKindSpec = tryKindTable[kind];
+  const isLed = isLedBy(kind);
   return {
     kind,
-    isLed: isLed === true,
+    isLed,
     // Whoever lifts finds the line; a wall that is there is not what it goes to.
     aim: needsWall && isLed ? 'wall' : 'up',
     ways: waysUp.map((id) => {

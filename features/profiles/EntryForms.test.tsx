@@ -27,6 +27,23 @@ beforeEach(() => {
   keep.mockResolvedValue({ ok: true, value: undefined });
 });
 
+describe('a stage of one’s own', () => {
+  it('asks for the ways up of a hop to the wall, and sends those that were chosen', async () => {
+    const { user } = show();
+    await user.type(screen.getByLabelText('Name'), 'Hop from a step');
+    expect(screen.queryByRole('combobox', { name: 'Ways up' })).not.toBeInTheDocument();
+    await user.selectOptions(screen.getByLabelText('It is'), 'tried, by hops');
+    await user.click(screen.getByLabelText('at a wall'));
+    await user.click(screen.getByRole('combobox', { name: 'Ways up' }));
+    await user.click(screen.getByRole('option', { name: 'bent-knee hop', hidden: true }));
+    await user.click(screen.getByRole('button', { name: 'Put it on the ladder' }));
+    await waitFor(() => expect(keep).toHaveBeenCalled());
+    const [, key, spec] = keep.mock.calls[0];
+    expect(key).toBe('own-hop-from-a-step');
+    expect(spec).toMatchObject({ isHop: true, needsWall: true, waysUp: ['bent-knee'] });
+  });
+});
+
 describe('a drill of one’s own', () => {
   it('is sent as the catalog reads it, with its sets and whether it stays in the room', async () => {
     const { user } = show();

@@ -18,13 +18,14 @@ import type { CautionColumn } from '@/core/catalog/cautionColumns';
 import type { FaultId } from '@/core/catalog/faults';
 import { tryKinds, type TryKind } from '@/core/catalog/tries';
 import type { BodyRegion } from '@/core/catalog/regions';
+import { wayUpIds, wayUpTable, type WayUpId } from '@/core/catalog/waysUp';
 import { getShape, shapeIds } from '@/core/shapes/registry';
 import { ladderIds, ladderTable, type LadderId } from '@/core/catalog/stage';
 import { stillIds, stillTable } from '@/core/shapes/stills';
 import { OwnCheck } from './OwnCheck';
 import { AsksOfBody, faults, useKeep } from './entryParts';
 import { DrawingChoice } from './DrawingChoice';
-import { toDrillSpec, toStageSpec, type DrillForm, type StageForm } from './entrySpec';
+import { mayHaveWays, toDrillSpec, toStageSpec, type DrillForm, type StageForm } from './entrySpec';
 import classes from './profiles.module.css';
 
 interface Choice {
@@ -68,6 +69,8 @@ const shapes = [
   ...stillIds.map((id) => ({ value: `still:${id}`, label: stillTable[id].label })),
 ];
 
+const waysUp = wayUpIds.map((value) => ({ value, label: wayUpTable[value].label }));
+
 const triedWords: Readonly<Record<TryKind, string>> = {
   hop: 'tried, by hops',
   kick: 'tried, by kicks',
@@ -95,6 +98,7 @@ function OwnStage({ checks, branches, stages }: EntryFormsProps) {
       isFree: false,
       needsWall: false,
       tried: '',
+      waysUp: [],
       faults: [],
     },
   });
@@ -163,6 +167,15 @@ function OwnStage({ checks, branches, stages }: EntryFormsProps) {
         <Switch label="at a wall" {...form.getInputProps('needsWall', { type: 'checkbox' })} />
         <Switch label="free of support" {...form.getInputProps('isFree', { type: 'checkbox' })} />
       </Group>
+      {mayHaveWays(form.values) && (
+        <MultiSelect
+          label="Ways up"
+          description="Each with its own lane and count; which it was is tapped with the try. None: there is one."
+          data={waysUp}
+          value={[...form.values.waysUp]}
+          onChange={(chosen) => form.setFieldValue('waysUp', chosen as WayUpId[])}
+        />
+      )}
       <Group grow align="flex-start">
         <DrawingChoice
           label="How it is come into"

@@ -31,6 +31,7 @@ const stage: StageForm = {
   isFree: false,
   needsWall: true,
   tried: '',
+  waysUp: [],
   faults: [],
 };
 
@@ -83,6 +84,25 @@ describe('entries from the forms', () => {
       stages: { 'own-wall-walk-up': spec as unknown as StageSpec },
     });
     expect(problems).toEqual([]);
+  });
+
+  it('have ways up where a leg springs to a wall on the hands, and nowhere else', () => {
+    const waysUp = ['straight-leg', 'straddle'] as const;
+    const hop = { ...stage, tried: 'hop', needsWall: true, waysUp } as const;
+    const spec = ownStageSchema.parse(toStageSpec(hop)) as StageSpec;
+    expect(trySpecOf(spec).ways.map(({ id, isTogether }) => [id, isTogether])).toEqual([
+      ['straight-leg', undefined],
+      ['straddle', true],
+    ]);
+    for (const other of [
+      { needsWall: false },
+      { tried: 'lift' },
+      { tried: '' },
+      { family: 'forearm-stand' },
+      { waysUp: [] },
+    ] as const) {
+      expect(toStageSpec({ ...hop, ...other })).not.toHaveProperty('waysUp');
+    }
   });
 
   it('ask for a way out where there is no support', () => {

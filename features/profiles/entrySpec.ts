@@ -15,7 +15,8 @@ import {
   type FaultId,
   type Scoring,
 } from '@/core/catalog/checks';
-import type { TryKind } from '@/core/catalog/tries';
+import { isLedBy, type TryKind } from '@/core/catalog/tries';
+import type { WayUpId } from '@/core/catalog/waysUp';
 import type { CheckView, InstrumentId } from '@/core/catalog/taking';
 import { regions, type BodyRegion, type Region, type RegionLoads } from '@/core/catalog/regions';
 import type { LadderId } from '@/core/catalog/stage';
@@ -70,9 +71,15 @@ export interface StageForm {
   readonly needsWall: boolean;
   /** How it is tried, where it is no shape that is held from the first. */
   readonly tried: TryKind | '';
+  /** Ways up that a try may take; of hops and kicks to a wall on the hands. */
+  readonly waysUp: readonly WayUpId[];
   /** What is watched for. */
   readonly faults: readonly FaultId[];
 }
+
+/** Ways up are ways to a wall, on the hands, with a leg or both that spring. */
+export const mayHaveWays = ({ family, needsWall, tried }: StageForm): boolean =>
+  needsWall && tried !== '' && isLedBy(tried) && baseOfLadder[family] === 'hands';
 
 /** What an own stage loads unless it says more precisely: working, not the most there is. */
 const usualLoad = 0.7;
@@ -114,6 +121,7 @@ export function toStageSpec(form: StageForm): Record<string, unknown> {
     ...(form.needsWall ? { needsWall: true } : {}),
     ...(form.isFree ? { isFree: true, needsExit: true } : {}),
     ...(form.tried === '' ? {} : triedAs[form.tried]),
+    ...(mayHaveWays(form) && form.waysUp.length > 0 ? { waysUp: [...form.waysUp] } : {}),
     ...(form.shape === '' ? {} : { shape: { [kind]: name } }),
     ...drawnAs('move', form.move),
     ...drawnAs('leave', form.leave),
