@@ -7,6 +7,10 @@ import {
   type DrawerProps,
   type MantineColorsTuple,
   type ModalProps,
+  type NumberInputProps,
+  type TagsInputProps,
+  type TextareaProps,
+  type TextInputProps,
   type VariantColorsResolver,
 } from '@mantine/core';
 
@@ -46,6 +50,8 @@ const variantColorResolver: VariantColorsResolver = (input) => {
 
 const withCross = { closeButtonProps: { 'aria-label': 'Close', size: 48 } };
 
+const unremembered = { autoComplete: 'off' } as const;
+
 export const theme = createTheme({
   primaryColor: 'sea',
   primaryShade: { light: 7, dark: 3 },
@@ -60,6 +66,11 @@ export const theme = createTheme({
     // By name: to extend them here would load them on every page.
     Modal: { defaultProps: withCross satisfies Partial<ModalProps> },
     Drawer: { defaultProps: withCross satisfies Partial<DrawerProps> },
+    // What is typed of people is kept in the studio alone, not in the memory of a shared browser.
+    TextInput: { defaultProps: unremembered satisfies Partial<TextInputProps> },
+    Textarea: { defaultProps: unremembered satisfies Partial<TextareaProps> },
+    TagsInput: { defaultProps: unremembered satisfies Partial<TagsInputProps> },
+    NumberInput: { defaultProps: unremembered satisfies Partial<NumberInputProps> },
     // In a row with words it is the words that give way: a label is never cut.
     Button: { styles: { root: { flexShrink: 0 } } satisfies ButtonProps['styles'] },
   },

@@ -167,7 +167,6 @@ export function RecordForm(props: RecordFormProps) {
           <TextInput
             label={isHold ? 'How long' : 'How much'}
             inputMode="decimal"
-            autoComplete="off"
             data-autofocus
             autoFocus
             w={unitPx > wideUnitPx ? 104 + unitPx : 120}

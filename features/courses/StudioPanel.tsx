@@ -72,7 +72,6 @@ export function StudioPanel({ studio, people, courses, startDemo, clear }: Studi
           </p>
           <TextInput
             label={`Write ${people} to go on`}
-            autoComplete="off"
             value={typed}
             onChange={(event) => setTyped(event.currentTarget.value)}
           />

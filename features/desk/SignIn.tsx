@@ -68,7 +68,6 @@ export function SignIn({ name: usual, isFloorOpen }: SignInProps) {
           <TextInput
             size="lg"
             label="Recovery code"
-            autoComplete="off"
             value={recovery}
             error={problems.recovery}
             onChange={({ currentTarget: { value } }) => setRecovery(value)}

@@ -116,17 +116,11 @@ export function NewAtDoor({ others }: NewAtDoorProps) {
             )}
             {person === null && (
               <Group grow align="start">
-                <TextInput
-                  size="lg"
-                  label="Name"
-                  autoComplete="off"
-                  {...form.getInputProps('name')}
-                />
+                <TextInput size="lg" label="Name" {...form.getInputProps('name')} />
                 <TextInput
                   size="lg"
                   label="Height"
                   placeholder={bundle.units === 'cm' ? '168' : '5\'6"'}
-                  autoComplete="off"
                   {...form.getInputProps('height')}
                 />
               </Group>

@@ -41,17 +41,10 @@ export function AddPerson({ courses, units }: AddPersonProps) {
     });
   return (
     <form className={classes.add} onSubmit={form.onSubmit(save)} noValidate>
-      <TextInput
-        aria-label="Name"
-        placeholder="name"
-        autoComplete="off"
-        w={190}
-        {...form.getInputProps('name')}
-      />
+      <TextInput aria-label="Name" placeholder="name" w={190} {...form.getInputProps('name')} />
       <TextInput
         aria-label="Height"
         placeholder={units === 'cm' ? 'height, 168' : 'height, 5\'6"'}
-        autoComplete="off"
         w={120}
         {...form.getInputProps('height')}
       />

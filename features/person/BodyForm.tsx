@@ -55,7 +55,6 @@ export function BodyForm({ personId, units, initial, current, hands, telling }: 
       label={takenTable[id].label}
       description={takenTable[id].howTo}
       placeholder={isGirth(id) ? 'taken as usual' : `${current[id]} estimated`}
-      autoComplete="off"
       {...form.getInputProps(`lengths.${id}`)}
     />
   );
@@ -66,14 +65,12 @@ export function BodyForm({ personId, units, initial, current, hands, telling }: 
         <TextInput
           label="Height"
           description={units === 'cm' ? 'in cm, or 5\'6"' : 'feet and inches, or cm'}
-          autoComplete="off"
           {...form.getInputProps('height')}
         />
         <TextInput
           label="Body mass, kg"
           description="optional; shapes the drawing"
           inputMode="decimal"
-          autoComplete="off"
           {...form.getInputProps('mass')}
         />
       </Group>

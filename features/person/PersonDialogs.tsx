@@ -128,7 +128,6 @@ function DeleteForm({ personId, name, onDone }: FormProps) {
       </Button>
       <TextInput
         label="Write the name to go on"
-        autoComplete="off"
         value={typed}
         onChange={(event) => setTyped(event.currentTarget.value)}
       />
