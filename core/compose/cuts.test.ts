@@ -41,6 +41,12 @@ it('counts whole lanes at their own wall alone', () => {
   expect(only!.takenBy(lane(0.9), -1)).toBe(0);
 });
 
+it('takes for fitting what the room does: a hair too much is none', () => {
+  const wide = lane(0.95 + 4e-10);
+  const cuts = listCuts(problem([wide, lane(0.6)], { lengthM: 1.9 }));
+  for (const cut of cuts) expect(2 * cut.takenBy(wide, 0)).toBeLessThanOrEqual(cut.most);
+});
+
 it('has nothing to say where what there is divides without a rest, or where none fit at all', () => {
   expect(listCuts(problem([blocks(3), blocks(4), blocks(6)], { pieces: 12 }))).toEqual([]);
   expect(listCuts(problem([blocks(5)], { pieces: 4 }))).toEqual([]);

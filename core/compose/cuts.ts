@@ -4,6 +4,7 @@
  * of a size fit at the most (Chvátal-Gomory rounding of the row it comes from): true of every plan,
  * and not of shares, so that the bound comes down to where plans are.
  */
+import { tolerance } from '../tolerance';
 import type { RoundOption, RoundsProblem } from './problem';
 
 /** In each round: what is taken of it adds up to `most` at the most. */
@@ -20,7 +21,10 @@ export interface Cut {
 }
 
 const tiny = 1e-9;
-const fitting = (room: number, size: number): number => Math.floor(room / size + tiny);
+/** How often a size goes into another. */
+const times = (whole: number, size: number): number => Math.floor(whole / size + tiny);
+/** How many of a size fit, by what is taken for fitting elsewhere. */
+const fitting = (room: number, size: number): number => times(room + tolerance.roundingM, size);
 
 /** Of all sizes of which equally many fit, the smallest; none that fill the room without a rest. */
 function dividers(sizes: readonly number[], room: number): number[] {
@@ -28,7 +32,7 @@ function dividers(sizes: readonly number[], room: number): number[] {
   for (const size of sizes) {
     if (size <= tiny) continue;
     const count = fitting(room, size);
-    if (count === 0 || room - count * size <= tiny) continue;
+    if (count === 0 || room - count * size <= tolerance.roundingM) continue;
     smallest.set(count, Math.min(smallest.get(count) ?? Infinity, size));
   }
   return [...smallest.values()];
@@ -53,7 +57,7 @@ export function listCuts({
       ).map((size, index): Cut => ({
         name: `whole_piece${at}_${index}`,
         most: fitting(pieces[row] ?? 0, size),
-        takenBy: (option) => fitting(countOf(option, row), size),
+        takenBy: (option) => times(countOf(option, row), size),
       })),
     ),
     ...walls.flatMap(({ lengthM }, at) =>
@@ -63,7 +67,7 @@ export function listCuts({
       ).map((size, index): Cut => ({
         name: `whole_wall${at}_${index}`,
         most: fitting(lengthM, size),
-        takenBy: ({ alongM }, wallAt) => (wallAt === at && alongM ? fitting(alongM, size) : 0),
+        takenBy: ({ alongM }, wallAt) => (wallAt === at && alongM ? times(alongM, size) : 0),
       })),
     ),
   ];
