@@ -5,6 +5,7 @@
  * and not of shares, so that the bound comes down to where plans are.
  */
 import { tolerance } from '../tolerance';
+import { rememberFor } from '../units/remember';
 import type { RoundOption, RoundsProblem } from './problem';
 
 /** In each round: what is taken of it adds up to `most` at the most. */
@@ -72,6 +73,12 @@ export function listCuts({
     ),
   ];
 }
+
+const known = rememberFor<RoundsProblem, readonly Cut[]>();
+
+/** The cuts of a problem, worked out once: its programmes and its prices ask for them again and again. */
+export const cutsOf = (problem: RoundsProblem): readonly Cut[] =>
+  known(problem, '', () => listCuts(problem));
 
 /** The row of a cut in one round. */
 export const cutRow = ({ name }: Pick<Cut, 'name'>, round: number): string => `${name}_${round}`;

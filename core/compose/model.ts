@@ -4,7 +4,7 @@
  * wall, so a wall is a capacity and the exact places follow afterwards.
  */
 import { roomRules } from '../room/room';
-import { cutRow, listCuts } from './cuts';
+import { cutRow, cutsOf } from './cuts';
 import type { RowId } from '../pieces/rows';
 import {
   bestWorth,
@@ -112,7 +112,7 @@ export function buildModel(
   const handRows: Row[] = Array.from({ length: rounds }, () => []);
   const circleRows: Row[] = Array.from({ length: rounds }, () => []);
   // What may be exceeded at a price is no whole number of anything.
-  const cuts = prices ? [] : listCuts(problem);
+  const cuts = prices ? [] : cutsOf(problem);
   const cutRows = new Sums();
   const stations = new Map<string, { column: string; members: Row; patterns: Pattern[] }>();
 

@@ -3,7 +3,7 @@
  * better it are found by a search that leaves out what cannot, and come in as columns (column
  * generation). What stays out is bounded, so that "proved" speaks of all of them.
  */
-import { cutRow, listCuts, type Cut } from './cuts';
+import { cutRow, cutsOf, type Cut } from './cuts';
 import {
   listWalls,
   isFeasibleSequence,
@@ -14,7 +14,6 @@ import {
   type RoundOption,
   type RoundsProblem,
 } from './problem';
-import { rememberFor } from '../units/remember';
 import { keyOfPattern, mayBeGiven, searchSequences, type Found } from './sequences';
 
 /** What one more of each thing is worth to the programme, by the name of its row; 0 where absent. */
@@ -31,9 +30,6 @@ export const pricingRules = {
   /** Sequences looked at for one person before the search gives up; then the bound says so. */
   mostSteps: 60_000,
 } as const;
-
-/** Cuts of a problem: asked for once for each student. */
-const cutsOf = rememberFor<RoundsProblem, readonly Cut[]>();
 
 /** What an option takes in one round, in dual prices. */
 function costOf(
@@ -90,7 +86,7 @@ export function priceSequences(
   const least = duals(`least${index}`);
   const base = -duals(`one${index}`);
   const walls = listWalls(person, problem);
-  const cuts = cutsOf(problem, '', () => listCuts(problem));
+  const cuts = cutsOf(problem);
   const searches = walls.map(({ wall, at, options }) => {
     const costs = new Map<RoundOption | null, number[]>();
     const costIn = (option: RoundOption | null, round: number): number => {

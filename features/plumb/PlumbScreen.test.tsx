@@ -299,6 +299,15 @@ describe('a picture that is dropped anywhere, or pasted', () => {
     expect(await screen.findByRole('button', { name: 'Put the marks on' })).toBeInTheDocument();
   });
 
+  it('goes nowhere, and leaves what waits as it is, while nothing is read from a file', async () => {
+    const { user } = await withMarks('handstandWall');
+    await user.click(screen.getByRole('radio', { name: 'Compare' }));
+    dropOn(document.body, [photo('other.jpg')]);
+    expect(await screen.findByText(/A file is for Picture or Clip/)).toBeInTheDocument();
+    await user.click(screen.getByRole('radio', { name: 'Picture' }));
+    expect(screen.getByRole('button', { name: /^near hip/ })).toBeInTheDocument();
+  });
+
   it('may come from the clipboard; words that are pasted or dragged are left alone', async () => {
     renderUi(<PlumbScreen view={view} shape={null} />);
     expect(fireEvent.paste(document.body, { clipboardData: { files: [] } })).toBe(true);

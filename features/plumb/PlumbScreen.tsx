@@ -7,7 +7,9 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { ShapeId } from '@/core/shapes/postures';
 import type { PlumbView } from './read';
+import { showProblem } from '@/design/notices';
 import { StillPane } from './StillPane';
+import { useDropped } from './useDropped';
 
 interface PlumbScreenProps {
   readonly view: PlumbView;
@@ -43,6 +45,8 @@ const looks = [
 ] as const;
 type Look = (typeof looks)[number]['value'];
 
+const notHere = 'A file is for Picture or Clip: open one of them, then drop it there.';
+
 /** What somebody has set marks on is still there when they come back from another look. */
 const lasting = ['picture', 'clip'] as const satisfies readonly Look[];
 const isLasting = (look: Look): look is (typeof lasting)[number] =>
@@ -53,6 +57,8 @@ export function PlumbScreen({ view, shape }: PlumbScreenProps) {
   const router = useRouter();
   const [look, setLook] = useState<Look>('picture');
   const [begun, setBegun] = useState<readonly Look[]>([look]);
+  // What waits in the other looks would be lost with the page.
+  useDropped(!isLasting(look), () => showProblem(notHere));
   const open = (next: Look) => {
     setLook(next);
     setBegun(begun.includes(next) ? begun : [...begun, next]);

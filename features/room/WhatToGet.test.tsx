@@ -47,6 +47,15 @@ it('begins nothing that was stopped while the classes were on their way', async 
   expect(workOut()).toBeInTheDocument();
 });
 
+it('begins nothing for a page that was left meanwhile', async () => {
+  const { user, unmount } = show();
+  const before = FakeComposer.begun;
+  await user.click(workOut());
+  unmount();
+  await arrive({ ok: true, value: [] });
+  expect(FakeComposer.begun).toBe(before);
+});
+
 it('can be asked again where the solver did not come, or no classes did', async () => {
   const { user } = show();
   await user.click(workOut());

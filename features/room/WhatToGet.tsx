@@ -21,14 +21,20 @@ export function WhatToGet({ courseId, people }: WhatToGetProps) {
   const [found, setFound] = useState<readonly Purchase[] | null>(null);
   const [step, setStep] = useState<number | null>(null);
   const composer = useRef<Composer | null>(null);
-  useEffect(() => () => composer.current?.end(), []);
+  useEffect(
+    () => () => {
+      composer.current?.end();
+      composer.current = null;
+    },
+    [],
+  );
   const nameOf = (id: string) => people.find((one) => one.id === id)?.name.split(' ')[0] ?? id;
   const ask = async () => {
     const own = beginComposer();
     composer.current = own;
     setStep(0);
     const outcome = await answered(listCourseClassesAction(courseId));
-    // Stopped, and perhaps begun anew, while the classes were on their way.
+    // Stopped, left, or begun anew while the classes were on their way.
     if (composer.current !== own) return;
     if (!outcome.ok) {
       setStep(null);
