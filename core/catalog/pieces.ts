@@ -37,6 +37,8 @@ export interface ShippedPiece extends PieceSpec {
   readonly mark: 'block' | 'bolster' | 'chair' | null;
   /** Anybody's sock or towel does: never short of it. */
   readonly isEverywhere?: true;
+  /** How much harder one more of it is to come by than one more block (handbook 04 names no prices). */
+  readonly effort: number;
 }
 
 export const pieceTable = {
@@ -53,6 +55,7 @@ export const pieceTable = {
     words: ['block', 'blocks'],
     atHome: { kind: 'pile' },
     mark: 'block',
+    effort: 1,
   },
   'thin-foam-block': {
     label: 'Thin foam block',
@@ -67,6 +70,7 @@ export const pieceTable = {
     words: ['thin block', 'thin blocks'],
     atHome: { kind: 'pile' },
     mark: 'block',
+    effort: 1,
   },
   'cork-block': {
     label: 'Cork block',
@@ -81,6 +85,7 @@ export const pieceTable = {
     words: ['cork block', 'cork blocks'],
     atHome: { kind: 'pile' },
     mark: 'block',
+    effort: 1,
   },
   'flat-foam': {
     label: 'Flat foam pad',
@@ -94,6 +99,7 @@ export const pieceTable = {
     words: ['flat foam pad', 'flat foam pads'],
     atHome: { kind: 'plain', words: 'a blanket folded small and firm' },
     mark: null,
+    effort: 1,
   },
   'shoulder-pad': {
     label: 'Shoulder pad',
@@ -107,6 +113,7 @@ export const pieceTable = {
     words: ['shoulder pad', 'shoulder pads'],
     atHome: { kind: 'plain', words: 'a blanket folded firmly, its smooth edge towards the head' },
     mark: null,
+    effort: 1.5,
   },
   blanket: {
     label: 'Blanket, folded',
@@ -121,6 +128,7 @@ export const pieceTable = {
     words: ['blanket', 'blankets'],
     atHome: { kind: 'plain', words: 'a blanket folded twice' },
     mark: null,
+    effort: 1,
   },
   'bolster-rectangular': {
     label: 'Flat bolster',
@@ -134,6 +142,7 @@ export const pieceTable = {
     words: ['flat bolster', 'flat bolsters'],
     atHome: { kind: 'plain', words: 'a sofa cushion' },
     mark: 'bolster',
+    effort: 2,
   },
   'bolster-round': {
     label: 'Round bolster',
@@ -146,6 +155,7 @@ export const pieceTable = {
     words: ['round bolster', 'round bolsters'],
     atHome: { kind: 'plain', words: 'a blanket rolled tightly' },
     mark: 'bolster',
+    effort: 2,
   },
   'strap-180': {
     label: 'Strap, 1.8 m',
@@ -158,6 +168,7 @@ export const pieceTable = {
     words: ['strap', 'straps'],
     atHome: { kind: 'plain', words: 'a belt, or the cord of a dressing gown' },
     mark: null,
+    effort: 1,
   },
   'strap-240': {
     label: 'Strap, 2.4 m',
@@ -170,6 +181,7 @@ export const pieceTable = {
     words: ['strap of 2.4 m or more', 'straps of 2.4 m or more'],
     atHome: { kind: 'plain', words: 'two belts buckled together, or a long scarf' },
     mark: null,
+    effort: 1,
   },
   'strap-300': {
     label: 'Strap, 3 m',
@@ -182,6 +194,7 @@ export const pieceTable = {
     words: ['strap of 3 m', 'straps of 3 m'],
     atHome: { kind: 'plain', words: 'two belts buckled together, or a long scarf' },
     mark: null,
+    effort: 1,
   },
   chair: {
     label: 'Chair',
@@ -194,6 +207,7 @@ export const pieceTable = {
     words: ['chair', 'chairs'],
     atHome: { kind: 'plain', words: 'a kitchen chair, its back to the wall' },
     mark: 'chair',
+    effort: 2,
   },
   bench: {
     label: 'Bench',
@@ -206,6 +220,7 @@ export const pieceTable = {
     words: ['bench', 'benches'],
     atHome: { kind: 'plain', words: 'the seat of a firm sofa' },
     mark: null,
+    effort: 4,
   },
   cushion: {
     label: 'Cushion',
@@ -219,6 +234,7 @@ export const pieceTable = {
     words: ['cushion', 'cushions'],
     atHome: { kind: 'household', one: 'cushion', many: 'cushions' },
     mark: null,
+    effort: 1,
   },
   wedge: {
     label: 'Wrist wedge',
@@ -231,6 +247,7 @@ export const pieceTable = {
     words: ['wrist wedge', 'wrist wedges'],
     atHome: { kind: 'plain', words: 'a towel rolled under the heels of the hands' },
     mark: null,
+    effort: 1,
   },
   cloth: {
     label: 'Cloth',
@@ -243,6 +260,7 @@ export const pieceTable = {
     words: ['cloth', 'cloths'],
     atHome: { kind: 'plain', words: 'a kitchen towel on a bare floor' },
     mark: null,
+    effort: 1,
     isEverywhere: true,
   },
   mat: {
@@ -256,6 +274,7 @@ export const pieceTable = {
     words: ['mat', 'mats'],
     atHome: { kind: 'plain', words: 'a mat or a carpet that does not slip' },
     mark: null,
+    effort: 1,
   },
   book: {
     label: 'Hard book',
@@ -269,6 +288,7 @@ export const pieceTable = {
     words: ['hard book', 'hard books'],
     atHome: { kind: 'household', one: 'hard book', many: 'hard books' },
     mark: null,
+    effort: 1,
   },
   towel: {
     label: 'Bath towel, folded',
@@ -283,6 +303,7 @@ export const pieceTable = {
     words: ['bath towel', 'bath towels'],
     atHome: { kind: 'household', one: 'folded towel', many: 'folded towels' },
     mark: null,
+    effort: 1,
   },
   sandbag: {
     label: 'Sandbag, 4 kg',
@@ -295,6 +316,7 @@ export const pieceTable = {
     words: ['sandbag', 'sandbags'],
     atHome: { kind: 'plain', words: 'a bag of rice or sugar of about 4 kg' },
     mark: null,
+    effort: 1,
   },
 } as const satisfies Record<string, ShippedPiece>;
 

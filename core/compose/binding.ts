@@ -3,7 +3,8 @@ import type { Highs } from 'highs';
 import type { Binding, More } from './bindingWords';
 import { poseClass, type BeforeById, type Posed } from './pose';
 import type { PreparedClass, Wishes } from './prepared';
-import { bestWorth, shareOf, type RoundsProblem } from './problem';
+import { bestWorth, labelled, shareOf, type RoundsProblem } from './problem';
+import { rowsUpFrom } from '../pieces/rows';
 import { listPatterns } from './sequences';
 import { solveRounds, type RoundsPlan, type SolveOptions } from './solve';
 import { addUp } from './usage';
@@ -34,7 +35,7 @@ function listCandidates(problem: RoundsProblem, plan: RoundsPlan): More[] {
     );
     // One more only helps where what is left does not make another set.
     if ((problem.pieces[row] ?? 0) - most < largest) {
-      candidates.push({ what: 'piece', id: row, more: 1 });
+      candidates.push({ what: 'piece', id: row, more: 1, ...labelled(problem, row) });
     }
   }
   if (options.some(({ alongM }) => alongM !== undefined)) {
@@ -51,7 +52,13 @@ export function withMore(problem: RoundsProblem, list: readonly More[]): RoundsP
   return list.reduce((now, { what, id, more }): RoundsProblem => {
     switch (what) {
       case 'piece':
-        return { ...now, pieces: { ...now.pieces, [id]: (now.pieces[id] ?? 0) + more } };
+        return {
+          ...now,
+          pieces: rowsUpFrom(id, now.rowFacts ?? {}).reduce(
+            (pieces, row) => ({ ...pieces, [row]: (pieces[row] ?? 0) + more }),
+            now.pieces,
+          ),
+        };
       case 'wall':
         return {
           ...now,

@@ -2,7 +2,7 @@
 import { saySpan } from '../room/spanId';
 import { formatAtLeast } from '../units/along';
 import type { LengthUnits } from '../units/length';
-import { rowLabel } from '../pieces/rows';
+import { moreLabel } from '../pieces/rows';
 
 /** So much more of something. */
 export interface More {
@@ -11,6 +11,8 @@ export interface More {
   readonly id: string;
   /** Pieces, metres, people, minutes. */
   readonly more: number;
+  /** What a piece of one's own is called. */
+  readonly label?: string | undefined;
 }
 
 export interface Binding extends More {
@@ -24,12 +26,10 @@ export interface Binding extends More {
  * `2 blocks more`, `0.9 m more of the north wall`, `one helper more in round 2`. A plan as a file
  * speaks in metres.
  */
-export function moreWords({ what, id, more }: More, units: LengthUnits = 'cm'): string {
+export function moreWords({ what, id, more, label }: More, units: LengthUnits = 'cm'): string {
   switch (what) {
     case 'piece':
-      return more === 1
-        ? `one more ${rowLabel(id, 1).replace(/^1 /, '')}`
-        : `${rowLabel(id, more).replace(/^(\d+) /, '$1 more ')}`;
+      return moreLabel(id, more, label);
     case 'wall':
       return `${formatAtLeast(more, units)} more of the ${saySpan(id)}`;
     case 'helper': {

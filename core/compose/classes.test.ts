@@ -1,9 +1,12 @@
 import loadHighs, { type Highs } from 'highs';
+import type { PieceCount } from '../catalog/pieces';
+import { writeMarkdown } from '../files/planMarkdown';
 import { toPlanFile, type PlanFile } from '../files/planFile';
 import { checkPlan } from '../testing/checkPlan';
 import { inventClass } from '../testing/inventClass';
 import { composeClass } from './composeClass';
-import { prepareClass, type Wishes } from './prepared';
+import { drillsOf } from './drillsOf';
+import { prepareClass, type PreparedClass, type Wishes } from './prepared';
 import { usualSolve } from './solve';
 
 let highs: Highs;
@@ -11,15 +14,51 @@ beforeAll(async () => {
   highs = await loadHighs();
 });
 
+const plank = {
+  kind: 'pad',
+  lengthM: 0.6,
+  widthM: 0.4,
+  thicknessM: 0.04,
+  loadedM: 0.035,
+  isFirm: true,
+  stacks: true,
+} as const;
+/** A few pieces that nobody ships, and fewer of them than a class would like. */
+const ownPieces = [
+  { piece: 'own-1', count: 4, own: { ...plank, label: 'Plank' } },
+  { piece: 'own-2', count: 3, own: { ...plank, label: 'Slab', kind: 'other', loadedM: 0.04 } },
+] as const;
+
+/** The pads are one's own; the rest is as it was. */
+const withOwnPieces = (pieces: readonly PieceCount[]): PieceCount[] => [
+  ...pieces.filter(({ piece }) => piece !== 'shoulder-pad' && piece !== 'flat-foam'),
+  ...ownPieces,
+];
+
 /** A made-up class composed, as a file, with what the independent checker needs. */
-function compose(seed: number, isProved: boolean, change: Partial<Wishes> = {}) {
-  const { input, wishes: usual } = inventClass(seed);
+function compose(
+  seed: number,
+  isProved: boolean,
+  change: Partial<Wishes> = {},
+  lay: (pieces: readonly PieceCount[]) => readonly PieceCount[] = (pieces) => pieces,
+) {
+  const { input: invented, wishes: usual } = inventClass(seed);
+  const input = { ...invented, pieces: lay(invented.pieces) };
   const wishes = { ...usual, ...change };
   const prepared = prepareClass(input);
   const plan = composeClass(isProved ? highs : null, prepared, wishes, { ...usualSolve, seed });
   const file = toPlanFile(plan, prepared, wishes, { binding: [], relief: null });
-  return { file, input, wishes, plan };
+  return { file, input, wishes, plan, prepared };
 }
+
+const wordsFor = (prepared: PreparedClass) => ({
+  heading: 'A class',
+  startsAt: '18:00',
+  nameOf: (id: string) => id,
+  people: prepared.people,
+  drills: drillsOf(prepared),
+  units: 'cm' as const,
+});
 
 const verify = ({ file, input, wishes }: ReturnType<typeof compose>) =>
   checkPlan(file, {
@@ -34,6 +73,25 @@ describe('whole classes', () => {
     for (let seed = 1; seed <= 200; seed += 1) {
       expect([seed, verify(compose(seed, false))]).toEqual([seed, []]);
     }
+  });
+
+  it('count pieces of one’s own one by one, and name them as they are called', () => {
+    const named = new Set<string>();
+    let short = 0;
+    for (let seed = 1; seed <= 60; seed += 4) {
+      const made = compose(seed, seed === 13, {}, withOwnPieces);
+      expect([seed, verify(made)]).toEqual([seed, []]);
+      for (const { pieces } of made.file.rounds) {
+        for (const { row, label, used, of } of pieces) {
+          expect([seed, row, used <= of]).toEqual([seed, row, true]);
+          if (label !== undefined && used > 0) named.add(label);
+          if (label !== undefined && used === of) short += 1;
+        }
+      }
+      expect(writeMarkdown(made.file, wordsFor(made.prepared))).not.toMatch(/own-\d/);
+    }
+    expect([...named].sort()).toEqual(ownPieces.map(({ own }) => own.label).sort());
+    expect(short).toBeGreaterThan(0);
   });
 
   it('the proved plans keep them too, and are never worth less than the quick ones', () => {

@@ -5,7 +5,7 @@ import { isEverywhere } from '../catalog/pieces';
 import type { LadderId } from '../catalog/stage';
 import { isOnTheme } from '../catalog/themes';
 import type { DrillTask, PlannedDrill } from './drillTask';
-import { rowsTaken } from '../pieces/rows';
+import { rowsServed } from '../pieces/rows';
 import { stretches } from './budget';
 import { composeWeights } from './worth';
 
@@ -100,9 +100,12 @@ export function listParts({
 const minutesOf = (drills: readonly PlannedDrill[]) =>
   drills.reduce((sum, { minutes }) => sum + minutes, 0);
 
-/** What has to be fetched for it. */
-export const propsOf = ({ pieces }: Pick<DrillSpec, 'pieces'>): string[] =>
-  rowsTaken(pieces.filter((one) => !isEverywhere(one))).map(({ piece }) => piece);
+/** What has to be fetched for it: the piece itself, not what else would do where less is asked. */
+export const propsOf = ({ pieces }: Pick<DrillSpec, 'pieces'>): string[] => [
+  ...new Set(
+    pieces.filter((one) => !isEverywhere(one)).map((one) => rowsServed(one).at(-1) ?? one.piece),
+  ),
+];
 
 export const valueOf = (cover: Coverage, chosen: ReadonlySet<number>) => {
   const served = cover.reduce((sum, { weight, serving }) => {

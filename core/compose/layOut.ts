@@ -1,4 +1,5 @@
 /** What is fetched and measured before anybody comes: what stands where, and how much of it. */
+import { listEachOnce, type RowInUse } from '../pieces/rows';
 import type { PieceCount } from '../catalog/pieces';
 import { sayWallOf } from '../room/spanId';
 import { formatStretch } from '../units/along';
@@ -108,22 +109,22 @@ export function layOutWhere(
 }
 
 interface OutInRounds {
-  readonly rounds: readonly {
-    readonly pieces: readonly {
-      readonly row: string;
-      readonly used: number;
-      readonly of: number;
-    }[];
-  }[];
+  readonly rounds: readonly { readonly pieces: readonly RowInUse[] }[];
 }
 
-/** The most of each row that is out at once. */
-export function listOut(plan: OutInRounds): { row: string; most: number; of: number }[] {
-  const rows = new Map<string, { most: number; of: number }>();
+export interface PieceOut extends Pick<RowInUse, 'row' | 'label' | 'of'> {
+  readonly most: number;
+}
+
+/** The most of each row that is out at once; a piece that does for two kinds is named as the rarer. */
+export function listOut(plan: OutInRounds): PieceOut[] {
+  const rows = new Map<string, RowInUse>();
   for (const { pieces } of plan.rounds) {
-    for (const { row, used, of } of pieces) {
-      rows.set(row, { most: Math.max(rows.get(row)?.most ?? 0, used), of });
+    for (const one of pieces) {
+      rows.set(one.row, { ...one, used: Math.max(rows.get(one.row)?.used ?? 0, one.used) });
     }
   }
-  return [...rows].map(([row, counts]) => ({ row, ...counts })).filter(({ most }) => most > 0);
+  return listEachOnce([...rows.values()])
+    .map(({ row, label, used: most, of }) => ({ row, label, most, of }))
+    .filter(({ most }) => most > 0);
 }

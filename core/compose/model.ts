@@ -5,9 +5,10 @@
  */
 import { roomRules } from '../room/room';
 import { cutRow, cutsOf } from './cuts';
-import type { RowId } from '../pieces/rows';
+import { rowsUpFrom, type RowId } from '../pieces/rows';
 import {
   bestWorth,
+  labelled,
   roundsForTeacher,
   shareOf,
   stationKey,
@@ -98,7 +99,7 @@ export function buildModel(
   bests: readonly number[] = patterns.map(bestWorth),
   band: Band = wholeBand,
 ): RoundsModel {
-  const { rounds, walls, pieces, helpers, circles, people, done = 0 } = problem;
+  const { rounds, walls, pieces, rowFacts = {}, helpers, circles, people, done = 0 } = problem;
   const weight = prices?.value ?? 1;
   const objective: Row = [[weight * composeWeights.fairness * people.length, 'least']];
   const rows: string[] = [];
@@ -207,9 +208,15 @@ export function buildModel(
     rows.push(`apart${round}_${at}: ${sum([[1, gap], ...apart])} >= -1`);
   }
   const short = new Set<string>();
+  const rowsThere = new Set([...pieceRows.rows.keys()].map((key) => key.split('|')[1]!));
+  /** One more of a row is one more of each that it counts for. */
+  const moreOf = (piece: string): Row =>
+    [...rowsThere]
+      .filter((row) => rowsUpFrom(row, rowFacts).includes(piece))
+      .map((row): Term => [-1, `more_${nameOf(row)}`]);
   for (const [key, row] of pieceRows.rows) {
     const [round, piece] = key.split('|');
-    const terms = prices ? [...row, [-1, `more_${nameOf(piece!)}`] as Term] : row;
+    const terms = prices ? [...row, ...moreOf(piece!)] : row;
     short.add(piece!);
     rows.push(`piece${round}_${nameOf(piece!)}: ${sum(terms)} <= ${pieces[piece!] ?? 0}`);
   }
@@ -305,7 +312,7 @@ export function readAssignment(
 export function readMore(
   problem: RoundsProblem,
   valueOf: (column: string) => number,
-): { what: 'piece' | 'wall' | 'helper'; id: string; more: number }[] {
+): { what: 'piece' | 'wall' | 'helper'; id: string; more: number; label?: string }[] {
   const rows = new Set(
     problem.people.flatMap(({ options }) =>
       options.flatMap(({ pieces }) => pieces.map(({ piece }) => piece)),
@@ -316,6 +323,7 @@ export function readMore(
       what: 'piece' as const,
       id,
       more: Math.round(valueOf(`more_${nameOf(id)}`)),
+      ...labelled(problem, id),
     })),
     ...problem.walls.map(({ id }, at) => ({
       what: 'wall' as const,

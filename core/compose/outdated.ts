@@ -119,12 +119,14 @@ function listColliding({ people }: Round, room: Room, planned: PlanFile['spans']
 /** Pieces of which a round needs more than there are now. */
 function listShort(plan: PlanFile, { pieces }: Pick<PreparedClass, 'pieces'>): string[] {
   const there = countRows(pieces);
-  const most = new Map<string, number>();
-  for (const { row, used } of plan.rounds.flatMap((round) => round.pieces)) {
-    if (used > (there[row] ?? 0)) most.set(row, Math.max(used, most.get(row) ?? 0));
-  }
-  return [...most].map(
-    ([row, used]) => `${rowLabel(row, used)} are laid out, there are ${there[row] ?? 0}`,
+  const short = plan.rounds
+    .flatMap((round) => round.pieces)
+    .filter(({ row, used }) => used > (there[row] ?? 0))
+    .sort((a, b) => b.used - a.used);
+  const most = new Map(short.toReversed().map((one) => [one.row, one]));
+  return [...most.values()].map(
+    ({ row, used, label }) =>
+      `${rowLabel(row, used, label)} ${used === 1 ? 'is' : 'are'} laid out, there ${there[row] === 1 ? 'is' : 'are'} ${there[row] ?? 0}`,
   );
 }
 

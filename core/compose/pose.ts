@@ -16,7 +16,7 @@ import { deepestLane, type Ground } from './places';
 import type { PreparedClass, PreparedPerson, Wishes } from './prepared';
 import { drillsOf } from './drillsOf';
 import type { Before, ComposePerson, PersonPin, RoundsProblem } from './problem';
-import { countRows } from '../pieces/rows';
+import { countRows, factsOfRows } from '../pieces/rows';
 import { missesDrills, placeOnLadder } from './onLadder';
 import { listSittingOut } from './sittingOut';
 import { settleSteps, shareOut, spareChoices, type Budget, type SpareChoice } from './budget';
@@ -200,6 +200,7 @@ export function poseClass(
     })),
     circles,
     pieces: countRows(prepared.pieces),
+    rowFacts: factsOfRows(prepared.pieces),
     helpers: Array<number>(budget.rounds).fill(wishes.helpers),
     done: Math.min(wishes.done, budget.rounds),
     people: people.map((person): ComposePerson => {

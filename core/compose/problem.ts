@@ -3,7 +3,7 @@
  * it takes, and what there is. Source: handbook 08 "What the composer decides" and "Hard rules".
  * Options arrive judged: nothing that a verdict, a caution, consent or the ceiling closes is here.
  */
-import type { RowId } from '../pieces/rows';
+import type { RowFacts, RowId } from '../pieces/rows';
 import { composeWeights, kindOf, worthOf } from './worth';
 
 export interface RoundOption {
@@ -81,11 +81,19 @@ export interface RoundsProblem {
   /** Clear circles that fit the floor at the size of the largest in use. */
   readonly circles: number;
   readonly pieces: Readonly<Record<string, number>>;
+  /** What is called otherwise, or counts for another row as well. */
+  readonly rowFacts?: Readonly<Record<string, RowFacts>>;
   /** Assistants in each round, besides the teacher. */
   readonly helpers: readonly number[];
   readonly people: readonly ComposePerson[];
   /** Rounds that are over: nobody's change any more. */
   readonly done?: number;
+}
+
+/** What a row of one's own is called, to go along with it. */
+export function labelled({ rowFacts }: Pick<RoundsProblem, 'rowFacts'>, row: string) {
+  const label = rowFacts?.[row]?.label;
+  return label === undefined ? {} : { label };
 }
 
 /** Students get at least so many attempts where they get any (handbook 08). */

@@ -4,6 +4,7 @@
  * no price and is never part of the answer.
  */
 import type { Highs } from 'highs';
+import { getPiece, isShippedPiece } from '../catalog/pieces';
 import type { More } from './bindingWords';
 import { buildModel, readAssignment, readMore, type Prices } from './model';
 import { countTurns, type Assignment, type Pattern, type RoundsProblem } from './problem';
@@ -24,17 +25,12 @@ export interface Relief {
   readonly beyond: readonly string[];
 }
 
-const pieceCost: Readonly<Partial<Record<string, number>>> = {
-  'shoulder-pad': 1.5,
-  'bolster-rectangular': 2,
-  'bolster-round': 2,
-  chair: 2,
-  bench: 4,
-};
+/** One more like a piece of one's own is bought or made as a rare piece is. */
+const ownEffort = 2;
 
 /** In pieces as the unit: a metre of wall is hard to find, a helper for a round less so. */
 const prices: Prices = {
-  piece: (row) => pieceCost[row] ?? 1,
+  piece: (row) => (isShippedPiece(row) ? getPiece(row).effort : ownEffort),
   wallMetre: 4,
   helperRound: 3,
   value: 0.001,

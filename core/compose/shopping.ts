@@ -6,10 +6,11 @@ import type { Highs } from 'highs';
 import { withMore } from './binding';
 import { poseClass } from './pose';
 import type { PreparedClass, Wishes } from './prepared';
-import { bestWorth, shareOf, type RoundsProblem } from './problem';
+import { bestWorth, labelled, shareOf, type RoundsProblem } from './problem';
 import { listPatterns } from './sequences';
 import { solveRounds, usualSolve, type RoundsPlan } from './solve';
-import { rowLabel } from '../pieces/rows';
+import { moreLabel, rowLabel } from '../pieces/rows';
+import { firstUp } from '../units/words';
 
 /** One kind of evening, and how many of the weeks to come are like it. */
 export interface CourseClass {
@@ -20,6 +21,8 @@ export interface CourseClass {
 
 export interface Purchase {
   readonly row: string;
+  /** What a piece of one's own is called. */
+  readonly label?: string;
   readonly count: number;
   /** What it adds over the weeks to come. */
   readonly gain: number;
@@ -78,6 +81,10 @@ function tryRow(highs: Highs, bases: readonly Base[], row: string, more: number)
   return { gain, serves, weeks };
 }
 
+/** The cupboard is the same in all of them. */
+const nameOf = ([first]: readonly Base[], row: string) =>
+  first === undefined ? {} : labelled(first.problem, row);
+
 /**
  * What to get, the most telling first: gain over the weeks to come for each piece.
  *
@@ -112,7 +119,7 @@ export function findPurchases(
         const found = count === most ? all : tryRow(highs, bases, row, count);
         if (found.gain < nearlyAll * all.gain) continue;
         const { gain, serves, weeks } = found;
-        purchases.push({ row, count, gain, weeks, serves: [...serves] });
+        purchases.push({ row, ...nameOf(bases, row), count, gain, weeks, serves: [...serves] });
         break;
       }
     }
@@ -125,13 +132,15 @@ export function findPurchases(
 export function purchaseWords(purchases: readonly Purchase[]): string {
   if (purchases.length === 0) return 'The cupboard holds what these classes can use.';
   const [first, second] = purchases;
-  const what = ({ row, count }: Purchase) => rowLabel(row, count).replace(/^(\d+) /, '$1 more ');
   const who = first!.serves.length;
   const serves =
     who === 0
       ? 'would serve the class a little'
       : `would serve ${who} ${who === 1 ? 'student' : 'students'}`;
   const next =
-    second === undefined ? '' : `; the next best buy is ${rowLabel(second.row, second.count)}`;
-  return `${what(first!)} ${serves}${next}.`;
+    second === undefined
+      ? ''
+      : `; the next best buy is ${rowLabel(second.row, second.count, second.label)}`;
+  const { row, count, label } = first!;
+  return `${firstUp(moreLabel(row, count, label))} ${serves}${next}.`;
 }

@@ -1,4 +1,5 @@
 /** A solved plan in full: places, ledgers, what became of the pins, and what there is to say. */
+import type { RowInUse } from '../pieces/rows';
 import { counted } from '../units/words';
 import type { DrillBook } from '../catalog/drills';
 import type { LadderId } from '../catalog/stage';
@@ -35,7 +36,7 @@ export interface PlannedPerson {
 
 export interface PlannedRound {
   readonly people: readonly PlannedPerson[];
-  readonly pieces: readonly { readonly row: string; readonly used: number; readonly of: number }[];
+  readonly pieces: readonly RowInUse[];
   /** Hands lent, the teacher's included. */
   readonly handsUsed: number;
   readonly handsOf: number;
@@ -94,6 +95,7 @@ export function writePlan(
         row,
         used: usage.pieces[round]!.get(row) ?? 0,
         of: problem.pieces[row] ?? 0,
+        ...problem.rowFacts?.[row],
       })),
       people: placed.map(({ id, pattern }): PlannedPerson => {
         const place = places[round]!.get(id)!;

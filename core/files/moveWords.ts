@@ -7,7 +7,7 @@ type Line = PlanFile['timeline'][number];
 
 /** `on the back; fetch blocks; then put away straps`. */
 export function sayMoves({ position, isMove, fetch = [], putAway = [] }: Partial<Line>): string {
-  const rows = (list: readonly string[]) => list.map(rowWords).join(', ');
+  const rows = (list: readonly string[]) => list.map((row) => rowWords(row)).join(', ');
   return [
     ...(isMove && position !== undefined ? [positionTable[position].label] : []),
     ...(fetch.length > 0 ? [`fetch ${rows(fetch)}`] : []),

@@ -39,7 +39,18 @@ const place = z.union([
   z.strictObject({ kind: z.literal('aside') }),
 ]);
 
-const props = z.array(z.strictObject({ piece: pieceKey, count: z.int() }));
+const ownLabel = z
+  .string()
+  .optional()
+  .meta({ description: 'What a piece of one’s own is called.' });
+const props = z.array(z.strictObject({ piece: pieceKey, count: z.int(), label: ownLabel }));
+const rowInUse = z.strictObject({
+  row: z.string(),
+  label: ownLabel,
+  within: pieceKey.optional().meta({ description: 'The row that it counts for as well.' }),
+  used: z.number(),
+  of: z.number(),
+});
 const figure = z.strictObject({
   id: z.enum(distanceIds),
   metres: z.number(),
@@ -50,6 +61,7 @@ const more = z.strictObject({
   what: z.enum(['piece', 'wall', 'helper', 'minutes']),
   id: z.string(),
   more: z.number(),
+  label: ownLabel,
   words: z.string(),
 });
 
@@ -170,7 +182,7 @@ export const composeOutput = z.strictObject({
       round: z.int(),
       handsUsed: z.int(),
       teacherHelps: z.boolean(),
-      pieces: z.array(z.strictObject({ row: z.string(), used: z.number(), of: z.number() })),
+      pieces: z.array(rowInUse),
       people: z.array(
         z.strictObject({
           id: z.string(),
@@ -225,7 +237,11 @@ export function toPlanFile(
 ): PlanFile {
   const stations = listStations(plan, prepared.spans, letters);
   const nameProps = (list: readonly PieceCount[]) =>
-    list.map(({ piece, count }) => ({ piece, count }));
+    list.map(({ piece, count, own }) => ({
+      piece,
+      count,
+      ...(own === undefined ? {} : { label: own.label }),
+    }));
   const describe = ({ id, option, place: at, sharesWith }: PlannedPerson) => {
     const beside = findOption(prepared, id, option?.fallback ?? null);
     return {

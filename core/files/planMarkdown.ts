@@ -1,6 +1,6 @@
 /** A plan as a text that reads anywhere: running order, rounds, what to lay out. No health notes. */
 import { counted } from '../units/words';
-import { rowLabel } from '../pieces/rows';
+import { propWords } from '../pieces/rows';
 import type { DrillBook } from '../catalog/drills';
 import { outAsWished, thereFor } from '../compose/saidBefore';
 import { listSittingOut, sayingOut } from '../compose/sittingOut';
@@ -32,9 +32,6 @@ function clock(startsAt: string, minutes: number): string {
 
 /** Signs that mean something in Markdown are taken at their word. */
 const plain = (words: string) => words.replace(/([\\`*_{}[\]<>|#])/g, '\\$1');
-
-const props = (list: PlanFile['layOut'][number]['props']) =>
-  list.length === 0 ? 'a mat' : list.map(({ piece, count }) => rowLabel(piece, count)).join(', ');
 
 export function writeMarkdown(plan: PlanFile, words: MarkdownWords): string {
   const { heading, startsAt, units } = words;
@@ -88,8 +85,8 @@ export function writeMarkdown(plan: PlanFile, words: MarkdownWords): string {
   const out = new Map<string, (readonly string[])[]>();
   for (const line of plan.layOut) {
     const { letter, props: pieces, fallbackProps, people } = line;
-    const also = fallbackProps.length > 0 ? `; beside it ${props(fallbackProps)}` : '';
-    const said = `- ${letter}, ${layOutWhere(plan, line, units)}: ${props(pieces)}${also}`;
+    const also = fallbackProps.length > 0 ? `; beside it ${propWords(fallbackProps)}` : '';
+    const said = `- ${letter}, ${layOutWhere(plan, line, units)}: ${propWords(pieces)}${also}`;
     out.set(said, [...(out.get(said) ?? []), people]);
   }
   for (const [said, each] of out) {

@@ -7,6 +7,15 @@ import { metresOf } from '../setups/setup';
 import { findForearmLift } from './lift';
 import { findSpacer } from './spacer';
 import { findStack } from './stack';
+import {
+  countRows,
+  factsOfRows,
+  listEachOnce,
+  moreLabel,
+  propWords,
+  rowsTaken,
+  rowsUpFrom,
+} from './rows';
 import { findStrap } from './strap';
 
 const own = (name: string, count: number, spec: Partial<PieceSpec>): PieceCount => ({
@@ -164,5 +173,61 @@ describe('a piece of one’s own', () => {
       ['own-a', 1],
       ['own-b', 1],
     ]);
+  });
+});
+
+describe('rows of the cupboard', () => {
+  const plank = own('plank', 3, {});
+  const slab = own('slab', 2, { kind: 'other' });
+  const cupboard: PieceCount[] = [
+    plank,
+    slab,
+    { piece: 'shoulder-pad', count: 6 },
+    { piece: 'strap-180', count: 2 },
+    { piece: 'strap-240', count: 3 },
+  ];
+
+  it('count a piece of one’s own for its kind and for itself', () => {
+    expect(countRows(cupboard)).toEqual({
+      'own-plank': 3,
+      'own-slab': 2,
+      'shoulder-pad': 9,
+      'strap-180': 5,
+      'strap-240': 3,
+    });
+    expect(rowsTaken([{ ...plank, count: 2 }])).toEqual([
+      { piece: 'shoulder-pad', count: 2 },
+      { piece: 'own-plank', count: 2 },
+    ]);
+    expect(rowsTaken([{ piece: 'shoulder-pad', count: 2 }])).toEqual([
+      { piece: 'shoulder-pad', count: 2 },
+    ]);
+  });
+
+  it('say what one more of them counts for as well', () => {
+    const facts = factsOfRows(cupboard);
+    expect(rowsUpFrom('own-plank', facts)).toEqual(['own-plank', 'shoulder-pad']);
+    expect(rowsUpFrom('own-slab', facts)).toEqual(['own-slab']);
+    expect(rowsUpFrom('strap-300', facts)).toEqual(['strap-300', 'strap-240', 'strap-180']);
+    expect(facts['own-slab']).toEqual({ label: 'Own slab' });
+  });
+
+  it('are fetched once, though a long strap would do for a short one', () => {
+    const inUse = [
+      { row: 'strap-180', used: 4, of: 5 },
+      { row: 'strap-240', within: 'strap-180' as const, used: 3, of: 3 },
+    ];
+    expect(listEachOnce(inUse).map(({ row, used, of }) => [row, used, of])).toEqual([
+      ['strap-180', 1, 2],
+      ['strap-240', 3, 3],
+    ]);
+  });
+
+  it('are called what a teacher calls them', () => {
+    expect(propWords([slab, { piece: 'chair', count: 1 }])).toBe('2 × Own slab, 1 chair');
+    expect(propWords([{ piece: 'own-7', count: 2, label: 'Low stool' }])).toBe('2 × Low stool');
+    expect(moreLabel('own-slab', 1, 'Own slab')).toBe('one more Own slab');
+    expect(moreLabel('own-slab', 3, 'Own slab')).toBe('3 more of “Own slab”');
+    expect(moreLabel('foam-block', 3)).toBe('3 more blocks');
   });
 });

@@ -1,18 +1,23 @@
 /** What of the cupboard can serve which need, so that nobody waits for foam while cork lies there. */
 import {
+  getPiece,
   isOwnPiece,
   isShippedPiece,
+  pieceIds,
   pieceTable,
   specOf,
   type PieceCount,
   type PieceId,
   type PieceRef,
+  type ShippedPieceId,
 } from '../catalog/pieces';
 
 /** A row of the cupboard as the composer counts it: named after the piece that is asked for. */
 export type RowId = PieceId;
 
-const straps = ['strap-180', 'strap-240', 'strap-300'] as const;
+const straps = pieceIds
+  .filter((id) => getPiece(id).kind === 'strap')
+  .sort((a, b) => pieceTable[a].lengthM - pieceTable[b].lengthM);
 const tolerance = 1e-9;
 
 /** Heights at which one block does for another, metres. */
@@ -20,19 +25,28 @@ const blockHeights = { lowM: 0.085, highM: 0.12 } as const;
 const longPadM = 0.55;
 const seats = { lowM: 0.35, highM: 0.55, benchM: 0.8 } as const;
 
-/** The rows a piece counts for; a long strap also does where a short one is asked for. */
+/**
+ * The rows a piece counts for, each within the one before: a long strap also does where a short one
+ * is asked for, and an own block where any block is. What was found to fit with a piece of one's own
+ * fits with no other, so that it has a row to itself as well.
+ */
 export function rowsServed(ref: PieceRef): RowId[] {
-  const spec = specOf(ref);
-  const { kind, lengthM, widthM, thicknessM } = spec;
-  if (kind === 'strap') {
-    return straps.filter((strap) => pieceTable[strap].lengthM <= lengthM + tolerance);
+  if (!isOwnPiece(ref.piece)) {
+    const kind = specOf(ref).kind;
+    return kind === 'strap' || kind === 'block' ? rowsOfKind(ref) : [ref.piece];
   }
-  if (kind === 'block') {
-    const isFull = thicknessM >= blockHeights.lowM && thicknessM <= blockHeights.highM;
-    return [isFull ? 'foam-block' : 'thin-foam-block'];
-  }
-  if (!isOwnPiece(ref.piece)) return [ref.piece];
+  return specOf(ref).kind === 'strap' ? rowsOfKind(ref) : [...rowsOfKind(ref), ref.piece];
+}
+
+function rowsOfKind(ref: PieceRef): ShippedPieceId[] {
+  const { kind, lengthM, widthM, thicknessM } = specOf(ref);
   switch (kind) {
+    case 'strap':
+      return straps.filter((strap) => pieceTable[strap].lengthM <= lengthM + tolerance);
+    case 'block': {
+      const isFull = thicknessM >= blockHeights.lowM && thicknessM <= blockHeights.highM;
+      return [isFull ? 'foam-block' : 'thin-foam-block'];
+    }
     case 'pad':
       return [lengthM >= longPadM ? 'shoulder-pad' : 'flat-foam'];
     case 'blanket':
@@ -40,11 +54,11 @@ export function rowsServed(ref: PieceRef): RowId[] {
     case 'bolster':
       return [thicknessM >= 0.9 * widthM ? 'bolster-round' : 'bolster-rectangular'];
     case 'furniture': {
-      if (thicknessM < seats.lowM || thicknessM > seats.highM) return [ref.piece];
+      if (thicknessM < seats.lowM || thicknessM > seats.highM) return [];
       return [lengthM >= seats.benchM ? 'bench' : 'chair'];
     }
     case 'other':
-      return [ref.piece];
+      return [];
     default:
       return kind satisfies never;
   }
@@ -73,16 +87,95 @@ export function rowsTaken(
   return [...rows].map(([piece, count]) => ({ piece, count }));
 }
 
-/** `blocks`, `chairs`: what a row is called, however many. */
-export const rowWords = (row: string): string =>
-  isShippedPiece(row) ? pieceTable[row].words[1] : row;
+/** What there is to know of a row beside its name. */
+export interface RowFacts {
+  /** What a teacher calls a piece of their own. */
+  readonly label?: string | undefined;
+  /** The row that it counts for as well. */
+  readonly within?: RowId | undefined;
+}
 
-/** `2 blocks`, `1 chair`: so many of a row in words. */
-export function rowLabel(row: string, count: number): string {
-  const [one, many] = isShippedPiece(row) ? pieceTable[row].words : [row, row];
+/** The facts of those rows that have any. */
+export function factsOfRows(pieces: readonly PieceCount[]): Record<string, RowFacts> {
+  const kinds: readonly PieceRef[] = [...pieceIds.map((piece) => ({ piece })), ...pieces];
+  return Object.fromEntries(
+    kinds.flatMap((ref): [string, RowFacts][] => {
+      const within = rowsServed(ref).at(-2);
+      const isRow = rowsServed(ref).at(-1) === ref.piece;
+      if (!isRow || (within === undefined && ref.own === undefined)) return [];
+      return [
+        [
+          ref.piece,
+          {
+            ...(ref.own === undefined ? {} : { label: ref.own.label }),
+            ...(within === undefined ? {} : { within }),
+          },
+        ],
+      ];
+    }),
+  );
+}
+
+/** A row and what it counts for as well, from within outwards. */
+export function rowsUpFrom(row: string, facts: Readonly<Record<string, RowFacts>>): string[] {
+  const within = facts[row]?.within;
+  return within === undefined ? [row] : [row, ...rowsUpFrom(within, facts)];
+}
+
+/** What of a row is in use, of how many. */
+export interface RowInUse extends RowFacts {
+  readonly row: string;
+  readonly used: number;
+  readonly of: number;
+}
+
+/** Rows that lie within others, without what is counted there: each piece is fetched once. */
+export function listEachOnce(rows: readonly RowInUse[]): RowInUse[] {
+  return rows.map((one) => {
+    const inner = rows.filter(({ within }) => within === one.row);
+    const without = (value: 'used' | 'of') =>
+      Math.max(
+        0,
+        inner.reduce((left, row) => left - row[value], one[value]),
+      );
+    return { ...one, used: without('used'), of: without('of') };
+  });
+}
+
+/** So many of a piece as a file gives them: an own one with what it is called. */
+export interface NamedCount {
+  readonly piece: string;
+  readonly count: number;
+  readonly label?: string | undefined;
+  readonly own?: { readonly label: string };
+}
+
+/** `blocks`, `chairs`: what a row is called, however many. */
+export const rowWords = (row: string, label?: string): string =>
+  isShippedPiece(row) ? pieceTable[row].words[1] : (label ?? ownWords);
+
+/** `2 blocks`, `1 chair`, `2 × low stool`: so many of a row in words. */
+export function rowLabel(row: string, count: number, label?: string): string {
+  if (!isShippedPiece(row)) return `${count} × ${label ?? ownWords}`;
+  const [one, many] = pieceTable[row].words;
   return `${count} ${count === 1 ? one : many}`;
 }
 
+/** `one more block`, `3 more blocks`, `one more low stool`. */
+export function moreLabel(row: string, more: number, label?: string): string {
+  const [one, many] = isShippedPiece(row)
+    ? pieceTable[row].words
+    : ([label ?? ownWords, `of “${label ?? ownWords}”`] as const);
+  return more === 1 ? `one more ${one}` : `${more} more ${many}`;
+}
+
+/** What a piece of one's own is called where its name did not come along. */
+const ownWords = 'piece of one’s own';
+
 /** `1 block, 1 strap`; `a mat` where nothing else is needed. */
-export const propWords = (props: readonly PieceCount[]): string =>
-  props.length === 0 ? 'a mat' : props.map(({ piece, count }) => rowLabel(piece, count)).join(', ');
+export const propWords = (props: readonly NamedCount[]): string =>
+  props.length === 0
+    ? 'a mat'
+    : props
+        .map(({ piece, count, label, own }) => rowLabel(piece, count, label ?? own?.label))
+        .join(', ');

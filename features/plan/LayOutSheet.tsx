@@ -17,7 +17,7 @@ export function LayOutSheet({ view, plan }: SheetProps) {
       <p className={classes.out}>
         From the cupboard:{' '}
         {listOut(plan)
-          .map(({ row, most }) => rowLabel(row, most))
+          .map(({ row, most, label }) => rowLabel(row, most, label))
           .join(', ') || 'mats alone'}
         . A mat for everybody.
       </p>
@@ -56,16 +56,13 @@ interface LayOutRow {
   readonly people: string[];
 }
 
-const toProps = (list: PlanFile['layOut'][number]['props']) =>
-  propWords(list as Parameters<typeof propWords>[0]);
-
 /** What is laid out once, at one place and in one way, stands once: with all its letters and names. */
 function layOutRows(view: ClassView, plan: PlanFile): LayOutRow[] {
   const rows = new Map<string, LayOutRow>();
   for (const line of plan.layOut) {
-    const what = toProps(line.props) + tapeWords(view, plan, line);
+    const what = propWords(line.props) + tapeWords(view, plan, line);
     const where = layOutWhere(plan, line, view.settings.units);
-    const beside = line.fallbackProps.length === 0 ? '' : toProps(line.fallbackProps);
+    const beside = line.fallbackProps.length === 0 ? '' : propWords(line.fallbackProps);
     const key = JSON.stringify([where, what, beside]);
     const row = rows.get(key) ?? { letters: [], where, what, beside, people: [] };
     rows.set(key, row);

@@ -1,13 +1,12 @@
 import type { PlanFile } from '@/core/files/planFile';
-import { rowLabel } from '@/core/pieces/rows';
+import { listEachOnce, rowWords } from '@/core/pieces/rows';
 import classes from './plan.module.css';
 
 /** What is in use in each round, of what the cupboard holds. */
 export function Ledger({ plan }: { readonly plan: PlanFile }) {
-  const rows = [
-    ...new Set(plan.rounds.flatMap(({ pieces }) => pieces.map(({ row }) => row))),
-  ].filter((row) =>
-    plan.rounds.some(({ pieces }) => pieces.some((one) => one.row === row && one.used > 0)),
+  const rounds = plan.rounds.map(({ pieces }) => listEachOnce(pieces));
+  const rows = [...new Set(rounds.flat().map(({ row }) => row))].filter((row) =>
+    rounds.flat().some((one) => one.row === row && one.used > 0),
   );
   const helpers = plan.wishes.helpers;
   return (
@@ -26,11 +25,11 @@ export function Ledger({ plan }: { readonly plan: PlanFile }) {
       </thead>
       <tbody>
         {rows.map((row) => {
-          const line = plan.rounds.map(({ pieces }) => pieces.find((one) => one.row === row));
+          const line = rounds.map((pieces) => pieces.find((one) => one.row === row));
           const of = line[0]?.of ?? 0;
           return (
             <tr key={row}>
-              <th scope="row">{rowLabel(row, 2).replace(/^2 /, '')}</th>
+              <th scope="row">{rowWords(row, line[0]?.label)}</th>
               {line.map((one, round) => (
                 <td key={round} data-full={one !== undefined && one.used >= one.of}>
                   {one?.used ?? 0}

@@ -365,7 +365,7 @@ function HelperSheet({ view, plan }: SheetProps) {
       <ul>
         {plan.layOut.map(({ letter, where, props, people }) => (
           <li key={letter + where + people.join()}>
-            {letter}: {where}, {propWords(props as Parameters<typeof propWords>[0])} (
+            {letter}: {where}, {propWords(props)} (
             {people.map((id) => nameOf(view.members, id)).join(', ')})
           </li>
         ))}

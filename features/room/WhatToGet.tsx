@@ -78,9 +78,9 @@ export function WhatToGet({ courseId, people }: WhatToGetProps) {
             <strong>{purchaseWords(found)}</strong>
           </p>
           <ul>
-            {found.map(({ row, count, serves, weeks }) => (
+            {found.map(({ row, label, count, serves, weeks }) => (
               <li key={row}>
-                {rowLabel(row, count)}: {weeks} {weeks === 1 ? 'week' : 'weeks'} gain
+                {rowLabel(row, count, label)}: {weeks} {weeks === 1 ? 'week' : 'weeks'} gain
                 {serves.length > 0 ? `; ${serves.map(nameOf).join(', ')}` : ''}
               </li>
             ))}

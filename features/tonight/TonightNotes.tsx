@@ -100,7 +100,7 @@ export function TonightNotes({ view, plan, members, prepared, fromHome }: Tonigh
             Out of the cupboard:{' '}
             {out.length === 0
               ? 'mats alone'
-              : out.map(({ row, most }) => rowLabel(row, most)).join(', ')}
+              : out.map(({ row, most, label }) => rowLabel(row, most, label)).join(', ')}
           </li>
           {shortfalls.map((words) => (
             <li key={words}>{words}</li>
