@@ -1,4 +1,4 @@
-/** Of a drawn figure nothing is cut off by the edge of its sheet: left, right or above. */
+/** Of a figure and of what is written nothing is cut off by the edge of its sheet: left, right or above. */
 import { figureAt, roundS } from '../atlas/open';
 import { getMove, moveIds } from '../atlas/moves';
 import { resolveBody } from '../body/body';
@@ -12,7 +12,7 @@ import { drawAlternative } from './alternativeSide';
 import { benchSheet, drawBench } from './bench';
 import { listShapes } from './contactSheet';
 import { drawMoment, openStage } from './moving';
-import type { Scene } from './scene';
+import { textWidth, type Scene } from './scene';
 import { drawStage } from './stageSide';
 import { drawStillPosed } from './still';
 import { drawStrip } from './strip';
@@ -24,10 +24,15 @@ const bodies = [
   { heightM: 1.6, massKg: 140 },
 ].map((given) => resolveBody(given));
 
-/** By how many units the furthest place of a figure lies beyond the sheet; 0 within it. */
+/** By how many units the furthest place of a figure or of words lies beyond the sheet; 0 within it. */
 function beyondSheet({ shapes, widthPx }: Scene): number {
   let most = 0;
   for (const shape of shapes) {
+    if (shape.kind === 'text') {
+      const width = textWidth(shape.text, shape.sizePx);
+      const left = shape.x - { start: 0, middle: width / 2, end: width }[shape.anchor];
+      most = Math.max(most, -left, left + width - widthPx, 0.7 * shape.sizePx - shape.y);
+    }
     if (shape.kind !== 'path' || !/^(figure|ghost)/.test(shape.role)) continue;
     for (const [, x, y] of shape.d.matchAll(/(-?[\d.]+),(-?[\d.]+)/g)) {
       most = Math.max(most, -Number(x), Number(x) - widthPx, -Number(y));
@@ -43,7 +48,7 @@ describe('no figure is cut off', () => {
     for (const body of bodies) {
       for (const detail of ['card', 'row', 'picture'] as const) {
         const input = { body, profile: 'prop-led', pieces: [] } as const;
-        const scene = drawStage(input, getStage(id), { pxPerM: 90, units: 'cm', detail });
+        const scene = drawStage(input, getStage(id), { pxPerM: 90, units: 'in', detail });
         expect([detail, body.heightM, whole(scene)]).toEqual([detail, body.heightM, true]);
       }
     }
@@ -52,7 +57,7 @@ describe('no figure is cut off', () => {
   it.each(alternativeIds)('on %s', (id) => {
     for (const body of bodies) {
       const input = { body, profile: 'prop-led', pieces: [] } as const;
-      const scene = drawAlternative(input, id, { pxPerM: 90, units: 'cm', detail: 'card' });
+      const scene = drawAlternative(input, id, { pxPerM: 90, units: 'in', detail: 'card' });
       expect([body.heightM, whole(scene)]).toEqual([body.heightM, true]);
     }
   });
@@ -62,7 +67,7 @@ describe('no figure is cut off', () => {
       const scene = drawStillPosed(label, body, poseShape({ body }, ref, undefined, null), {
         widthPx: 260,
         heightPx: 260,
-        units: 'cm',
+        units: 'in',
         isPlain: true,
       });
       expect([body.heightM, whole(scene)]).toEqual([body.heightM, true]);
@@ -76,7 +81,7 @@ describe('no figure is cut off', () => {
         const loads = computeLoads(body, toPosture(family, values, oneLeg), {});
         const scene = drawBench(
           { body, family, values, loads },
-          { ...benchSheet(family), units: 'cm' },
+          { ...benchSheet(family), units: 'in' },
         );
         expect([body.heightM, oneLeg, whole(scene)]).toEqual([body.heightM, oneLeg, true]);
       }

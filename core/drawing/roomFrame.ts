@@ -5,6 +5,8 @@ import { rectangle, rounded, type Shape } from './scene';
 
 export const sizes = {
   marginPx: 46,
+  /** Where the depth stands, to a quarter of an inch in the largest room there may be. */
+  dimensionPx: 64,
   bareMarginPx: 24,
   hatchPx: 8,
   letterPx: 15,
@@ -19,16 +21,18 @@ export interface RoomFrame {
   readonly y: (metres: number) => number;
 }
 
-/** Where the room lies on a sheet of this width. */
+/** Where the room lies on a sheet of this width; bare: without its dimensions. */
 export function roomFrame(
   room: Pick<Room, 'widthM' | 'depthM'>,
   widthPx: number,
-  marginPx: number = sizes.marginPx,
+  isBare = false,
 ): RoomFrame & { readonly heightPx: number } {
-  const pxPerM = (widthPx - 2 * marginPx) / room.widthM;
+  const marginPx = isBare ? sizes.bareMarginPx : sizes.marginPx;
+  const leftPx = isBare ? sizes.bareMarginPx : sizes.dimensionPx;
+  const pxPerM = (widthPx - leftPx - marginPx) / room.widthM;
   return {
     pxPerM,
-    x: (metres) => rounded(marginPx + metres * pxPerM),
+    x: (metres) => rounded(leftPx + metres * pxPerM),
     y: (metres) => rounded(marginPx + (room.depthM - metres) * pxPerM),
     heightPx: rounded(room.depthM * pxPerM + 2 * marginPx),
   };

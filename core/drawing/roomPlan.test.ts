@@ -42,6 +42,27 @@ describe('the room from above', () => {
     expect(frame.y(6)).toBeLessThan(frame.y(0));
   });
 
+  it.each(['cm', 'in'] as const)(
+    'has its size on the sheet, however large it is, in %s',
+    (units) => {
+      for (const widthM of [3, 9.6, 23.45, 60]) {
+        const large = { ...room, widthM, depthM: widthM - 0.37, blocked: [], doors: [], low: [] };
+        const { shapes } = drawRoomPlan(large, usableSpans(large), {
+          widthPx: 760,
+          units,
+          marks: [],
+          withDimensions: true,
+        });
+        const words = shapes.flatMap((shape) => (shape.kind === 'text' ? [shape] : []));
+        expect(words.map(({ role }) => role)).toEqual(['dimensionText', 'dimensionText']);
+        for (const { x, text, sizePx, anchor } of words) {
+          const left = x - textWidth(text, sizePx) * (anchor === 'end' ? 1 : 0.5);
+          expect([text, left >= 0]).toEqual([text, true]);
+        }
+      }
+    },
+  );
+
   it('draws no letter over its neighbour, however small the room is drawn', () => {
     const place = (id: string, fromM: number): PlanMark => {
       const mark = lane(id, 'north');

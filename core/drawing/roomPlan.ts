@@ -219,7 +219,7 @@ export function drawRoomPlan(
     withNames = true,
   }: RoomPlanOptions,
 ): Scene {
-  const frame = roomFrame(room, widthPx, withDimensions ? sizes.marginPx : sizes.bareMarginPx);
+  const frame = roomFrame(room, widthPx, withDimensions !== true);
   const circles = marks.flatMap(({ place }): Shape[] =>
     place.kind === 'circle'
       ? [

@@ -156,8 +156,9 @@ function drawPosed(
     ],
     sentences: [
       `${label}.`,
-      ...sayMeasures(result, units),
-      ...(isCard || result === null ? [how] : []),
+      // A picture shows a shape, and nobody's measures: whoever is drawn is nobody in particular.
+      ...(detail === 'picture' ? [] : sayMeasures(result, units)),
+      ...(isCard || detail === 'picture' || result === null ? [how] : []),
       ...(posed?.loads ? beyondSentences(posed.loads) : []),
     ],
   };

@@ -16,7 +16,6 @@ interface RoomDrawingProps {
 }
 
 const widthPx = 760;
-const marginPx = 46;
 
 /** One thing that can be taken hold of: where it is, and what the room is when it is moved. */
 interface Handle {
@@ -51,7 +50,7 @@ const clamp = (value: number, low: number, high: number) => Math.min(high, Math.
 /** The room to scale; walls, blocked stretches, doors and low spots are moved by their handles. */
 export function RoomDrawing({ editor, units }: RoomDrawingProps) {
   const { room, preview, commit } = editor;
-  const frame = roomFrame(room, widthPx, marginPx);
+  const frame = roomFrame(room, widthPx);
   const scene = {
     widthPx,
     heightPx: frame.heightPx,
@@ -209,7 +208,7 @@ interface RoomHandleProps {
 function RoomHandle({ handle, room, units, find, preview, commit }: RoomHandleProps) {
   const moved = (from: Room, dxPx: number, dyPx: number): Room => {
     // The scale of the moment it was taken: growing the room must not run away under the hand.
-    const scale = roomFrame(from, widthPx, marginPx).pxPerM;
+    const scale = roomFrame(from, widthPx).pxPerM;
     return find(from).move(dxPx / scale, -dyPx / scale);
   };
   const moves = useHandle<Room>({
