@@ -7,7 +7,7 @@ import type { OpenedCase } from '../ladder/case';
 import { careFor, thingOfAlternative, type Pass } from '../ladder/gatekeeper';
 import { liftsFeet } from '../ladder/asked';
 import { beforeWeight } from '../setups/beforeWeight';
-import { wallLane } from '../room/space';
+import { heightFor, wallLane } from '../room/space';
 import { variantTable } from '../setups/setup';
 import { findSetup, type StageWay } from './needs';
 import { optionIdOf } from './optionId';
@@ -24,8 +24,6 @@ import { findCapacities } from './strength';
 
 /** Where no set-up says how far out from the wall somebody is, metres. */
 export const usualBaseM = 0.5;
-/** Alternatives and other shapes on a mat or a chair stay under this, metres. */
-const lowShapeM = 1.5;
 
 /** Every shape that is open instead, in the order they are offered (handbook 07 "Always open"). */
 export function listInstead(
@@ -126,6 +124,8 @@ function toAlternative(
           findCapacities(person),
           limitsAt(spec, school.settings, context),
         );
+  const heightM = heightFor(spec ?? { shape: own }, body);
+  if (heightM > context.ceilingM + 1e-9) return [];
   const { watch } = careFor(person, thingOfAlternative(person, getAlternative(id), family));
   return measureInstead(id, spec, person, context, measured).map(({ less, ...made }) => {
     const first = beforeWeight(spec ?? { columns }, school.settings, made.figures ?? []);
@@ -138,7 +138,7 @@ function toAlternative(
       label: made.variant === undefined ? label : `${label}, ${variantTable[made.variant]}`,
       role: 'alternative',
       value: (isRest ? optionValues.rest : optionValues.alternative) - less,
-      heightM: lowShapeM,
+      heightM,
       ...(needsWall ? { alongM: lane.alongM, outM: lane.outM } : {}),
       shape,
       ...(spec?.recipe === undefined ? {} : { recipe: spec.recipe }),

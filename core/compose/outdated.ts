@@ -30,7 +30,7 @@ function holdsLane(
       span.wall === wall &&
       span.fromM <= place.fromM + slack &&
       span.toM >= place.toM - slack &&
-      (option?.isAttempt !== true || span.lowestM >= option.heightM - slack),
+      span.lowestM >= (option?.heightM ?? 0) - slack,
   );
 }
 
@@ -79,7 +79,6 @@ function isPlaceThere(
   if (floor === null) return place.kind !== 'lane';
   if (!isInside(floor, room) || doorSwings(room).some((swing) => meet(swing, floor))) return false;
   if (place.kind === 'lane') return holdsLane(place, planned, spans, option);
-  if (place.kind !== 'circle') return true;
   return !room.low.some(
     ({ xM, yM, widthM, depthM, heightM }) =>
       heightM < (option?.heightM ?? 0) - slack &&
@@ -134,9 +133,10 @@ function listShort(plan: PlanFile, { pieces }: Pick<PreparedClass, 'pieces'>): s
 function hasMoved(plan: PlanFile, { option: id, letter }: Placed, now: PlannedOption | undefined) {
   const station = plan.stations.find((one) => one.letter === letter && one.option === id);
   if (station === undefined || now === undefined || id === null) return false;
-  const { baseM, figures } = station;
+  const { baseM, figures, props } = station;
   const written = {
     id,
+    ...(props === undefined ? {} : { props }),
     ...(baseM === undefined ? {} : { baseM }),
     ...(figures === undefined ? {} : { figures: figures as PlannedOption['figures'] & object }),
   };

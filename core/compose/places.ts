@@ -183,8 +183,9 @@ export function floorOf(
 /** Mats are tried this far apart, from the middle of the floor outwards in rows. */
 const stepM = 0.15;
 
-function findMat(room: Room, taken: readonly Floor[], heightM: number): Place | null {
-  const low = room.low
+/** Where something hangs lower than this. */
+const listLow = (room: Room, heightM: number): Floor[] =>
+  room.low
     .filter((one) => one.heightM < heightM - tolerance)
     .map(({ xM, yM, widthM, depthM }) => ({
       left: xM,
@@ -192,7 +193,9 @@ function findMat(room: Room, taken: readonly Floor[], heightM: number): Place | 
       bottom: yM,
       top: yM + depthM,
     }));
-  const all = [...taken, ...low, ...doorSwings(room)];
+
+function findMat(room: Room, taken: readonly Floor[], heightM: number): Place | null {
+  const all = [...taken, ...listLow(room, heightM), ...doorSwings(room)];
   for (const isAcross of [false, true]) {
     const half = matFloor(0, 0, isAcross);
     const columns = Math.floor((room.widthM - 2 * half.right + tolerance) / stepM);
@@ -292,7 +295,9 @@ function layMats(
       const heightM = optionIn(pattern, round)?.heightM ?? 0;
       const before = kept.get(id);
       const old = before && floorOf(before, ground);
-      const isFree = old && !taken.some((other) => overlap(old, other));
+      // Under a beam one thing may be done, and the next not.
+      const low = listLow(ground.room, heightM);
+      const isFree = old && ![...taken, ...low].some((other) => overlap(old, other));
       const mats = [...taken, ...[...kept.values()].flatMap((one) => floorOf(one, ground) ?? [])];
       const place = (isFree ? before : undefined) ??
         findMat(ground.room, [...everywhere, ...mats], heightM) ??

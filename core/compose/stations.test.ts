@@ -41,6 +41,16 @@ describe('letters', () => {
     expect(agrees(option('strap', undefined, 0.7), option('strap', undefined, 0.72))).toBe(true);
     expect(agrees(option('strap', undefined, 0.7), option('strap', undefined, 0.73))).toBe(false);
     expect(agrees(option('L', 0.9), option('dog', 0.9))).toBe(false);
+    const made = (...props: PlannedOption['props']) => ({
+      ...option('stack', undefined, 0.4),
+      props,
+    });
+    const four = { piece: 'foam-block', count: 4 } as const;
+    expect(agrees(made(four), made({ piece: 'thin-foam-block', count: 5 }))).toBe(false);
+    expect(agrees(made(four), made(four))).toBe(true);
+    // Kept before it was said what a letter is laid out with.
+    const { props: _, ...old } = made(four);
+    expect(agrees(old, made(four))).toBe(true);
     expect(agrees(option('L', 0.9), option('L'))).toBe(false);
   });
 

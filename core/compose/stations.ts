@@ -1,7 +1,8 @@
 /**
- * Set-ups by letter: everyone who does the same at the same distance shares one figure and one
- * letter, on the row of elevations, on the plan from above and on the lay-out list alike.
+ * Set-ups by letter: everyone who does the same at the same distance with the same pieces shares one
+ * figure and one letter, on the row of elevations, on the plan from above and on the lay-out list alike.
  */
+import type { PieceCount } from '../catalog/pieces';
 import type { PlannedOption } from './option';
 import type { Place } from './places';
 import type { PreparedClass } from './prepared';
@@ -24,9 +25,18 @@ const isBaseFound = ({ figures = [] }: PlannedOption): boolean =>
 /** So far two of the same shape may be apart and still be set out as one. */
 const tolerances = { baseM: 0.01, otherM: 0.02 } as const;
 
-type Measured = Pick<PlannedOption, 'id' | 'baseM' | 'figures'>;
+interface Measured extends Pick<PlannedOption, 'id' | 'baseM' | 'figures'> {
+  /** Absent in plans that were kept before it was said. */
+  readonly props?: readonly Pick<PieceCount, 'piece' | 'count'>[] | undefined;
+}
 
-/** Is this the same shape with the same figures, within what a tape can tell? */
+const propsKey = (props: NonNullable<Measured['props']>): string =>
+  props
+    .map(({ piece, count }) => `${count} ${piece}`)
+    .sort()
+    .join();
+
+/** Is this the same shape with the same pieces and figures, within what a tape can tell? */
 export function agrees(a: Measured, b: Measured): boolean {
   if (a.id !== b.id) return false;
   const isNear = (one: number | undefined, other: number | undefined, mostM: number) =>
@@ -34,6 +44,7 @@ export function agrees(a: Measured, b: Measured): boolean {
       ? one === other
       : Math.abs(one - other) <= mostM + 1e-9;
   if (!isNear(a.baseM, b.baseM, tolerances.baseM)) return false;
+  if (a.props && b.props && propsKey(a.props) !== propsKey(b.props)) return false;
   const figureOf = ({ figures = [] }: Measured, id: string) =>
     figures.find((one) => one.id === id)?.metres;
   const ids = new Set([...(a.figures ?? []), ...(b.figures ?? [])].map(({ id }) => id));
@@ -43,7 +54,7 @@ export function agrees(a: Measured, b: Measured): boolean {
 }
 
 /** A letter that was printed or begun with, and what it stood for. */
-export interface KeptLetter extends Pick<Measured, 'baseM' | 'figures'> {
+export interface KeptLetter extends Omit<Measured, 'id'> {
   readonly letter: string;
   readonly option: string;
 }
@@ -77,7 +88,7 @@ interface Draft {
 
 /**
  * Every set-up of the class with its letter; resting has none. Whoever has the same shape with the
- * same figures shares one.
+ * same pieces and figures shares one.
  *
  * @param kept letters that stay what they are; what is new gets letters after all of them
  */

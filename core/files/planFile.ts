@@ -160,6 +160,8 @@ export const composeOutput = z.strictObject({
       option: z.string(),
       label: z.string(),
       people: z.array(z.string()),
+      /** Absent in plans that were kept before it was said. */
+      props: props.optional(),
       baseM: z.number().optional(),
       figures: z.array(figure).optional(),
       /** That distance was found by trying. */
@@ -294,6 +296,7 @@ export function toPlanFile(
       option: option.id,
       label: option.label,
       people: [...people],
+      props: nameProps(option.props),
       ...(option.baseM === undefined ? {} : { baseM: option.baseM }),
       ...(option.figures === undefined
         ? {}

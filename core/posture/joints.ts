@@ -55,6 +55,12 @@ export function pointsOf(joints: FigureJoints): Point[] {
   ];
 }
 
+/** Where the legs are, hips left out. */
+export const legPointsOf = ({ otherLeg, ...joints }: FigureJoints): Point[] => [
+  ...legPoints.map((name) => joints[name]),
+  ...(otherLeg ? legPoints.map((name) => otherLeg[name]) : []),
+];
+
 /** The same figure elsewhere. */
 export function shifted(joints: FigureJoints, dx: number, dy: number): FigureJoints {
   const move = ([x, y]: Point): Point => [x + dx, y + dy];

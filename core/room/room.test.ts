@@ -1,6 +1,9 @@
 import fc from 'fast-check';
 import { resolveBody } from '../body/body';
-import { getStage, stageIds } from '../catalog/stages';
+import { getStage, stageIds, type StageId } from '../catalog/stages';
+import { poseStage } from '../drawing/stageSide';
+import { legPointsOf } from '../posture/joints';
+import { solveStage } from '../setups/solveStage';
 import { InputProblem } from '../problem';
 import { packLanes, placeCircles, type Lane } from './pack';
 import {
@@ -241,6 +244,34 @@ describe('space for one attempt', () => {
       kind: 'circle',
       radiusM: 1.08 * 1.7 + 0.3,
     });
+  });
+
+  it('is a circle for an arm balance that ends in a free handstand', () => {
+    expect(spaceFor(getStage('CR9'), body, { baseM: 0 })).toMatchObject({
+      kind: 'circle',
+      radiusM: 1.22 * 1.7 + 0.3,
+      heightM: 1.22 * 1.7 + 0.15,
+    });
+  });
+
+  it('is as high as the legs go, try or no try', () => {
+    for (const heightM of [1.45, 1.7, 2.05]) {
+      const own = resolveBody({ heightM });
+      const input = { body: own, profile: 'prop-led', pieces: [] } as const;
+      for (const id of stageIds) {
+        const stage = getStage(id);
+        const posed = poseStage(input, stage, solveStage(input, stage));
+        const top = Math.max(...legPointsOf(posed!.joints).map(([, y]) => y));
+        const space = spaceFor(stage, own, { baseM: 0.3 });
+        expect([id, heightM, top < space.heightM]).toEqual([id, heightM, true]);
+      }
+    }
+    const highOf = (id: StageId) => spaceFor(getStage(id), body, { baseM: 0.3 }).heightM;
+    expect(highOf('HB9')).toBeGreaterThan(1.2 * 1.7);
+    expect(highOf('HS-b')).toBeGreaterThan(1.05 * 1.7);
+    // Out of the plough over the shoulder stand, and into it the same way.
+    expect(highOf('SS9')).toBeGreaterThan(0.95 * 1.7);
+    expect(highOf('CR6')).toBe(1.5);
   });
 
   it('is a mat for what neither leans nor falls', () => {

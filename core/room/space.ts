@@ -2,6 +2,7 @@
 import type { Body } from '../body/body';
 import { pieceTable } from '../catalog/pieces';
 import type { StageSpec } from '../catalog/stage';
+import { legsTopShare, type Raising } from '../setups/legsTop';
 
 export const spaceRules = {
   besideMatM: 0.25,
@@ -39,7 +40,11 @@ export interface SpaceOptions {
 
 /** What a stage turns upside down on, for how far the feet reach. */
 const baseOf = ({ family }: StageSpec) =>
-  family === 'handstand' ? 'hands' : family === 'headstand' ? 'head' : 'forearms';
+  family === 'handstand' || family === 'arm-balance'
+    ? 'hands'
+    : family === 'headstand'
+      ? 'head'
+      : 'forearms';
 
 /** Stages that lift the feet over the head take their whole reach in height. */
 const goesUp = ({ isAttempt, isFree }: StageSpec) => isAttempt === true || isFree === true;
@@ -52,16 +57,26 @@ export function wallLane({ heightM }: Body, baseM: number): { alongM: number; ou
   };
 }
 
+/** Whatever is done there: nobody is put under less, metres. */
+const lowestM = 1.5;
+
+/**
+ * How high it must be above somebody, metres: what takes the legs up wants their height on the way
+ * and at the end, whether or not it is an attempt.
+ */
+export const heightFor = (stage: Raising, { heightM }: Body): number =>
+  Math.max(lowestM, legsTopShare(stage) * heightM + spaceRules.overheadM);
+
 /** Lane, circle or mat for one student at one stage, with the height it needs. */
 export function spaceFor(stage: StageSpec, body: Body, options: SpaceOptions): Space {
   const { lengths, heightM } = body;
   const reach = spaceRules.reachShare[baseOf(stage)] * heightM;
-  const needed = goesUp(stage) ? reach + spaceRules.overheadM : 1.5;
-  const isArmBalance = stage.family === 'arm-balance';
-  if (stage.isFree && !isArmBalance) {
+  const own = heightFor(stage, body);
+  const needed = goesUp(stage) ? Math.max(own, reach + spaceRules.overheadM) : own;
+  if (stage.isFree) {
     return { kind: 'circle', radiusM: reach + spaceRules.circleMarginM, heightM: needed };
   }
-  if (!stage.needsWall) return { kind: 'mat', heightM: isArmBalance ? 1.5 : needed };
+  if (!stage.needsWall) return { kind: 'mat', heightM: needed };
   const leg = lengths.thigh + lengths.shank;
   const half = (spaceRules.straddleDeg / 2) * (Math.PI / 180);
   const mat = pieceTable.mat.widthM + spaceRules.besideMatM;

@@ -162,11 +162,12 @@ export function planForAssistant(plan: PlanFile, hide: Hide): PlanFile {
       toM,
       lowestM,
     })),
-    stations: plan.stations.map(({ letter, option, label, people, baseM, figures }) => ({
+    stations: plan.stations.map(({ letter, option, label, people, props, baseM, figures }) => ({
       letter,
       option,
       label,
       people,
+      ...(props === undefined ? {} : { props }),
       // The figure, not how it came about.
       ...(figures === undefined ? {} : { figures: figures.map(figureAlone) }),
       ...(baseM === undefined ? {} : { baseM }),

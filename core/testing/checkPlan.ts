@@ -66,6 +66,32 @@ const swingsOf = (room: Room): Box[] =>
 
 const stageOf = (option: string) => option.split('+')[0] as StageKey;
 
+/** Legs go up without it being a try: about so far, as a share of height. */
+const legsUp = (stage: string): number =>
+  ({
+    HB2: 0.8,
+    HB9: 1.2,
+    'HS-a': 1,
+    'HS-b': 1,
+    SS3: 0.6,
+    SS5: 0.8,
+    SS6: 0.9,
+    SS7: 0.9,
+    SS8: 0.9,
+    SS9: 0.9,
+  })[stage] ?? 0;
+
+/** What is above somebody: the ceiling, or what hangs lower there. */
+function heightOver(plan: PlanFile, room: Room, one: Placed): number {
+  const { place } = one;
+  if (place.kind === 'lane') return plan.spans.find(({ id }) => id === place.span)!.lowestM;
+  const box = toBox(plan, room, one);
+  const low = room.low.filter(
+    ({ xM, yM, widthM, depthM }) => box !== null && meet(box, [xM, yM, xM + widthM, yM + depthM]),
+  );
+  return Math.min(room.ceilingM, ...low.map(({ heightM }) => heightM));
+}
+
 /** A piece of one's own where a shipped one is asked for: of its kind and about its shape. */
 function doesFor(own: PieceSpec, asked: PieceSpec): boolean {
   if (own.kind !== asked.kind) return false;
@@ -207,8 +233,8 @@ function findTired(
         if ((reserve[region] ?? 1) < 0.6 - slack) wrong.push(`${id} tries with a tired ${region}`);
       }
       pass(Object.fromEntries(main.map(([region]) => [region, 1])), 8);
-      // Tries are spread over the round and its reset.
-      pass({}, ((plan.wishes.roundMinutes + plan.wishes.resetMinutes) * 60) / tries);
+      // Tries are spread over the round, which may be longer than was asked, and its reset.
+      pass({}, ((item.minutes + plan.wishes.resetMinutes) * 60) / tries);
     }
   }
   return wrong;
@@ -251,6 +277,8 @@ export function checkPlan(
               : alternative;
           if (!evaluateCautions(opened.care, { columns: spec.columns }, opened.asOf).isOpen)
             say(`${id}: ${option} is closed by a caution`);
+          const up = 'stage' in alternative ? legsUp(alternative.stage) * heightM : 0;
+          if (up > heightOver(plan, room, one) + slack) say(`${id}: ${option} is too high there`);
           if (findPainFor(opened.pains, alternative)) say(`${id}: ${option} loads what hurts`);
         } else {
           const verdict = judge(stage!, opened);
@@ -265,11 +293,10 @@ export function checkPlan(
           if (verdict.atDoor.length > 0 && one.otherwise === undefined)
             say(`${id}: no fallback beside`);
           if (spec.needsWall && place.kind !== 'lane') say(`${id}: ${stage} without its wall`);
-          if (spec.isFree && spec.family !== 'arm-balance' && place.kind !== 'circle')
-            say(`${id}: ${stage} without its circle`);
-          const reach = (spec.family === 'handstand' ? 1.22 : 1.08) * heightM;
-          const needed =
-            spec.isAttempt || (spec.isFree && spec.family !== 'arm-balance') ? reach + 0.15 : 0;
+          if (spec.isFree && place.kind !== 'circle') say(`${id}: ${stage} without its circle`);
+          const isOnHands = spec.family === 'handstand' || spec.family === 'arm-balance';
+          const reach = (isOnHands ? 1.22 : 1.08) * heightM;
+          const needed = spec.isAttempt || spec.isFree ? reach + 0.15 : legsUp(stage!) * heightM;
           if (place.kind === 'lane') {
             const span = plan.spans.find((each) => each.id === place.span)!;
             if (needed > span.lowestM + slack) say(`${id}: ${span.id} is too low`);
@@ -284,6 +311,8 @@ export function checkPlan(
             if (isHit) say(`${id}: the legs meet something low`);
           }
           if (needed > room.ceilingM + slack) say(`${id}: the ceiling is too low`);
+          if (place.kind === 'mat' && needed > heightOver(plan, room, one) + slack)
+            say(`${id}: something hangs too low over the mat`);
           if (place.kind === 'circle' && place.radiusM < reach + 0.3 - slack)
             say(`${id}: the circle is too small`);
         }
