@@ -54,7 +54,7 @@ export function listLayOut(
   >();
   for (const { people } of plan.rounds) {
     for (const { id, option, place } of people) {
-      const station = findStation(stations, option);
+      const station = findStation(stations, id, option);
       if (station === undefined || option === null) continue;
       const where = placeWords(place);
       const beside = findOption(prepared, id, option.fallback ?? null)?.props ?? [];

@@ -57,6 +57,8 @@ export function agrees(a: Measured, b: Measured): boolean {
 export interface KeptLetter extends Omit<Measured, 'id'> {
   readonly letter: string;
   readonly option: string;
+  /** Whose it was: where two letters would do, whoever had one keeps it. */
+  readonly people?: readonly string[];
 }
 
 const letterOf = (index: number): string =>
@@ -79,6 +81,8 @@ function rankOf(place: Place, spans: PreparedClass['spans']): number {
 
 interface Draft {
   readonly option: PlannedOption;
+  /** Printed or begun with. */
+  readonly letter?: string;
   readonly people: string[];
   readonly rounds: number[];
   readonly first: number;
@@ -98,14 +102,25 @@ export function listStations(
   kept: readonly KeptLetter[] = [],
 ): Station[] {
   const found: Draft[] = [];
+  // What a letter stood for it stands for, whoever of its people is still there: figures that agree
+  // with it are its own, though they may agree with each other less.
+  const standing = (id: string, option: PlannedOption): KeptLetter | undefined => {
+    const fits = kept.filter(({ option: one, ...rest }) => agrees({ id: one, ...rest }, option));
+    return fits.find(({ people = [] }) => people.includes(id)) ?? fits[0];
+  };
   plan.rounds.forEach(({ people }, round) => {
     for (const { id, option, place } of people) {
       if (option === null || option.isRest) continue;
-      const known = found.find((one) => agrees(one.option, option));
+      const own = standing(id, option);
+      const known = found.find(({ letter, option: one }) =>
+        own === undefined ? letter === undefined && agrees(one, option) : letter === own.letter,
+      );
       const rank = rankOf(place, spans);
       if (known === undefined) {
         found.push({
-          option,
+          ...(own === undefined
+            ? { option }
+            : { letter: own.letter, option: withFigures(option, own) }),
           people: [id],
           rounds: [round],
           rank,
@@ -121,7 +136,6 @@ export function listStations(
     }
   });
   const taken = new Set(kept.map(({ letter }) => letter));
-  const used = new Set<string>();
   let next = 0;
   const fresh = (): string => {
     while (taken.has(letterOf(next))) next += 1;
@@ -130,22 +144,32 @@ export function listStations(
   };
   return found
     .sort((a, b) => a.first - b.first || a.rank - b.rank)
-    .map(({ option, people, rounds, isFound }) => {
-      const own = kept.find(
-        ({ letter, option: id, ...figures }) =>
-          !used.has(letter) && agrees({ id, ...figures }, option),
-      );
-      const letter = own?.letter ?? fresh();
-      used.add(letter);
-      return { letter, option, people, rounds, isFound };
-    });
+    .map(({ option, letter = fresh(), people, rounds, isFound }) => ({
+      letter,
+      option,
+      people,
+      rounds,
+      isFound,
+    }));
 }
 
-/** The letter of what somebody does; absent for rest. */
+/** The same with the figures that were written down for it. */
+function withFigures(option: PlannedOption, { baseM, figures }: KeptLetter): PlannedOption {
+  const { baseM: _, figures: __, ...rest } = option;
+  return {
+    ...rest,
+    ...(baseM === undefined ? {} : { baseM }),
+    ...(figures === undefined ? {} : { figures }),
+  };
+}
+
+/** The letter of what somebody does; absent for rest. Where two would do, the one they are at. */
 export function findStation(
   stations: readonly Station[],
+  id: string,
   option: PlannedOption | null,
 ): Station | undefined {
   if (option === null || option.isRest) return undefined;
-  return stations.find((station) => agrees(station.option, option));
+  const fits = stations.filter((station) => agrees(station.option, option));
+  return fits.find(({ people }) => people.includes(id)) ?? fits[0];
 }

@@ -248,7 +248,7 @@ export function toPlanFile(
     const beside = findOption(prepared, id, option?.fallback ?? null);
     return {
       id,
-      letter: findStation(stations, option)?.letter ?? null,
+      letter: findStation(stations, id, option)?.letter ?? null,
       option: option?.id ?? null,
       label: option?.label ?? 'Out',
       role: option?.role ?? 'rest',
