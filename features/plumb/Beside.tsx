@@ -8,7 +8,8 @@ import { FilesPanel } from './FilesPanel';
 import { KeepPanel } from './KeepPanel';
 import { Offers } from './Offers';
 import type { LoadedPicture } from './picture';
-import type { PlumbEvent, Sheet } from './plumbMachine';
+import type { PlumbEvent } from './plumbMachine';
+import type { Sheet } from './sheet';
 import { Painted } from './PracticeCamera';
 import type { PlumbView } from './read';
 

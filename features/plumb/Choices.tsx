@@ -7,7 +7,8 @@ import { plumbBases, scaleSegments, type PlumbBase, type ScaleSegment } from '@/
 import type { ShapeId } from '@/core/shapes/postures';
 import type { LengthUnits } from '@/core/units/length';
 import { getShape, shapeIds } from '@/core/shapes/registry';
-import type { ImageSize, PlumbEvent, Sheet, SheetScale, View } from './plumbMachine';
+import type { PlumbEvent } from './plumbMachine';
+import type { ImageSize, Sheet, SheetScale, View } from './sheet';
 import classes from './plumb.module.css';
 
 interface ChoicesProps {

@@ -7,7 +7,7 @@ import { useRouter } from 'next/navigation';
 import { showProblems, showSaved } from '@/design/notices';
 import { keepPictureAction } from './actions';
 import { toKeptJpeg, type LoadedPicture } from './picture';
-import type { Sheet } from './plumbMachine';
+import type { Sheet } from './sheet';
 import type { PlumbView } from './read';
 import classes from './plumb.module.css';
 

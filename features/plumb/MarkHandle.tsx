@@ -3,7 +3,8 @@
 import { memo } from 'react';
 import type { Pixel } from '@/core/plumb/marks';
 import { useHandle } from '@/design/useHandle';
-import { handleKey, type HandleId, type PlumbEvent } from './plumbMachine';
+import { type PlumbEvent } from './plumbMachine';
+import { handleKey, type HandleId } from './sheet';
 import classes from './plumb.module.css';
 
 interface MarkHandleProps {

@@ -2,7 +2,7 @@ import { getCheck, type CheckId } from '@/core/catalog/checks';
 import { offersOfStill } from '@/core/plumb/feeds';
 import type { StillReading } from '@/core/plumb/still';
 import { OfferList } from './OfferList';
-import type { Sheet } from './plumbMachine';
+import type { Sheet } from './sheet';
 import type { PlumbView } from './read';
 
 interface OffersProps {

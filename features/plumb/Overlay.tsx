@@ -12,7 +12,7 @@ import { sayValue } from '@/core/plumb/words';
 import { radians } from '@/core/posture/geometry';
 import type { LengthUnits } from '@/core/units/length';
 import { figureOf } from '@/core/plumb/practice';
-import type { ImageSize, Sheet, Whose } from './plumbMachine';
+import type { ImageSize, Sheet, Whose } from './sheet';
 import classes from './plumb.module.css';
 
 interface OverlayProps {

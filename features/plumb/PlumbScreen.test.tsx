@@ -244,6 +244,24 @@ it('begins a new picture without the marks of the last one', async () => {
   expect(screen.queryByRole('region', { name: 'As a record' })).toBeNull();
 });
 
+it('comes back to the last picture and its marks, and lets go of the other', async () => {
+  const gone: string[] = [];
+  URL.revokeObjectURL = (url) => void gone.push(url);
+  const { user, unmount } = await withMarks('handstandWall');
+  const before = value('Hip');
+  outcome = { ok: true, picture: { url: 'blob:other', width: 700, height: 900 } };
+  await choosePhoto(user);
+  await waitFor(() => expect(screen.queryByRole('region', { name: 'Measures' })).toBeNull());
+  expect(gone).toEqual([]);
+  await user.click(screen.getByRole('button', { name: 'Undo' }));
+  expect(value('Hip')).toBe(before);
+  outcome = { ok: true, picture: { url: 'blob:third', width: 700, height: 900 } };
+  await choosePhoto(user);
+  await waitFor(() => expect(gone).toEqual(['blob:other']));
+  unmount();
+  expect(gone.sort()).toEqual(['blob:other', 'blob:third', 'blob:x']);
+});
+
 it('lets nothing be laid on a picture while the next one is being opened', async () => {
   const { user } = await withMarks('dolphin', 'forearms', practise);
   let opened: (picture: PictureOutcome) => void = () => undefined;

@@ -28,15 +28,8 @@ import { Choices } from './Choices';
 import { MeasureList } from './MeasureList';
 import { fromCanvas, loadPicture, type LoadedPicture, type PictureOutcome } from './picture';
 import { PictureStage } from './PictureStage';
-import {
-  beginPlumb,
-  emptySheet,
-  facingSheet,
-  ghostSheet,
-  reducePlumb,
-  sheetOf,
-  toStill,
-} from './plumbMachine';
+import { beginPlumb, canUndo, reducePlumb, sheetOf } from './plumbMachine';
+import { emptySheet, facingSheet, ghostSheet, toStill } from './sheet';
 import { paintPractice } from './practice';
 import { PracticeCamera } from './PracticeCamera';
 import type { PlumbView } from './read';
@@ -64,9 +57,7 @@ interface Shown {
 export function StillPane({ view, shape, isShown }: StillPaneProps) {
   const { person, units } = view;
   const body = useMemo(() => resolveBody(person.body), [person.body]);
-  const [shown, setShown] = useState<Shown | null>(null);
-  const picture = shown?.picture ?? null;
-  const painted = shown?.painted ?? null;
+  const [pictures, setPictures] = useState<ReadonlyMap<number, Shown>>(new Map());
   /** The next picture is being opened: what acts on the one before would be lost with it. */
   const [isOpening, setOpening] = useState(false);
   const taking = useRef(0);
@@ -78,6 +69,9 @@ export function StillPane({ view, shape, isShown }: StillPaneProps) {
   const [state, tell] = useReducer(reducePlumb, undefined, () =>
     beginPlumb({ ...emptySheet, shape: shape ?? usualShape }),
   );
+  const shown = pictures.get(state.picture) ?? null;
+  const picture = shown?.picture ?? null;
+  const painted = shown?.painted ?? null;
   const sheet = sheetOf(state);
   const { reading, problem } = useMemo(() => measure(sheet, view), [sheet, view]);
   // A mark under a hand changes the lines and the measures; what is chosen waits until it is let go,
@@ -90,15 +84,24 @@ export function StillPane({ view, shape, isShown }: StillPaneProps) {
     () => ({ ...later, reading: measure(later.sheet, view).reading }),
     [later, view],
   );
-  useHotkeys(isShown ? [['mod+z', () => tell({ kind: 'undo' })]] : []);
-  // The picture is this page's alone, and goes with it.
-  useEffect(
-    () => () => {
-      if (picture !== null) URL.revokeObjectURL(picture.url);
-    },
-    [picture],
-  );
+  useGoneWithPage(pictures);
   const { read, forget } = reader;
+  const latest = useRef(state);
+  useEffect(() => {
+    latest.current = state;
+  }, [state]);
+  const undo = () => {
+    const { history, live, before } = state;
+    if (live === null && !canGoBack(history) && before !== null) {
+      // What is being opened or read was of the picture that goes.
+      taking.current += 1;
+      setOpening(false);
+      forget();
+      setWish(pictures.get(before.picture)?.painted ?? null);
+    }
+    tell({ kind: 'undo' });
+  };
+  useHotkeys(isShown ? [['mod+z', undo]] : []);
   const take = useCallback(
     async (outcome: Promise<PictureOutcome>, as: PracticeWish | null = null) => {
       const turn = (taking.current += 1);
@@ -113,13 +116,21 @@ export function StillPane({ view, shape, isShown }: StillPaneProps) {
         return;
       }
       forget();
-      tell(
-        as === null
-          ? { kind: 'new-picture' }
-          : { kind: 'new-picture', view: as.view ?? plainPractice.view },
-      );
+      const { picture: open, before } = latest.current;
+      tell({
+        kind: 'new-picture',
+        picture: turn,
+        ...(as === null ? {} : { view: as.view ?? plainPractice.view }),
+      });
       setWish(as);
-      setShown({ picture: taken.picture, painted: as });
+      // The one before stays with its marks, for a step back.
+      setPictures(
+        (all) =>
+          new Map([
+            ...[...all].filter(([one]) => one === open || one === before?.picture),
+            [turn, { picture: taken.picture, painted: as }],
+          ]),
+      );
     },
     [painted, forget],
   );
@@ -185,9 +196,9 @@ export function StillPane({ view, shape, isShown }: StillPaneProps) {
         </Button>
         <Button
           variant="default"
-          disabled={!canGoBack(state.history)}
+          disabled={!canUndo(state)}
           leftSection={<IconArrowBackUp size={18} />}
-          onClick={() => tell({ kind: 'undo' })}
+          onClick={undo}
         >
           Undo
         </Button>
@@ -239,6 +250,23 @@ export function StillPane({ view, shape, isShown }: StillPaneProps) {
         </div>
       )}
     </>
+  );
+}
+
+/** The pictures are this page's alone: each goes when nothing leads back to it, all with the page. */
+function useGoneWithPage(pictures: ReadonlyMap<number, Shown>): void {
+  const [held] = useState(() => new Set<string>());
+  useEffect(() => {
+    const now = new Set([...pictures.values()].map(({ picture }) => picture.url));
+    for (const url of held) if (!now.has(url)) URL.revokeObjectURL(url);
+    held.clear();
+    for (const url of now) held.add(url);
+  }, [pictures, held]);
+  useEffect(
+    () => () => {
+      for (const url of held) URL.revokeObjectURL(url);
+    },
+    [held],
   );
 }
 

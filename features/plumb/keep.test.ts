@@ -15,7 +15,7 @@ import { takeStudioFile, writeStudioFile } from '@/server/files/studioFile';
 import { today } from '@/server/clock';
 import { answerPicture } from './answerPicture';
 import { deletePicture, keepPicture, type KeepForm } from './keep';
-import { emptySheet } from './plumbMachine';
+import { emptySheet } from './sheet';
 
 withThrowawayStudio();
 

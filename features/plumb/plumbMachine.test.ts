@@ -6,20 +6,17 @@ import { shapeIds } from '@/core/shapes/registry';
 import { toPosture, usualValues } from '@/core/shapes/values';
 import { canGoBack } from '@/design/history';
 import { measuresCsv } from './FilesPanel';
+import { beginPlumb, canUndo, reducePlumb, sheetOf, type PlumbEvent } from './plumbMachine';
 import {
-  beginPlumb,
   emptySheet,
   facingSheet,
   ghostSheet,
   listHandles,
   placeOf,
-  reducePlumb,
-  sheetOf,
   takeMarks,
   toStill,
   type HandleId,
-  type PlumbEvent,
-} from './plumbMachine';
+} from './sheet';
 
 const image = { width: 900, height: 1200 };
 const body = resolveBody({ heightM: 1.7 });
@@ -138,8 +135,27 @@ describe('what a reader found', () => {
     expect(read.scale).toMatchObject({ kind: 'points', metres: 2 });
   });
 
+  it('comes back with its picture, when opening another is taken back', () => {
+    const marked = reducePlumb(beginPlumb(), { kind: 'new-picture', picture: 1 });
+    const read = reducePlumb(marked, {
+      kind: 'set',
+      change: ghostSheet(emptySheet, body, 'handstandWall', image),
+    });
+    const others = [2, 3].reduce(
+      (state, picture) => reducePlumb(state, { kind: 'new-picture', picture }),
+      read,
+    );
+    expect([others.picture, listHandles(sheetOf(others)).length]).toEqual([3, 0]);
+    // Nothing was marked on the one between.
+    const back = reducePlumb(others, { kind: 'undo' });
+    expect(back.picture).toBe(1);
+    expect(sheetOf(back)).toEqual(sheetOf(read));
+    expect(canUndo(back)).toBe(true);
+    expect(listHandles(sheetOf(reducePlumb(back, { kind: 'undo' })))).toEqual([]);
+  });
+
   it('goes with its picture, and cannot come back onto another', () => {
-    const next = reducePlumb(after(), { kind: 'new-picture' });
+    const next = reducePlumb(after(), { kind: 'new-picture', picture: 2 });
     expect(listHandles(sheetOf(next))).toEqual([]);
     expect(sheetOf(next).shape).toBe('handstandWall');
     expect(canGoBack(next.history)).toBe(false);
@@ -210,8 +226,8 @@ it('takes marks in from a file, and writes measures as a table', () => {
 });
 
 it('is seen as a new picture says, where it says so, and there is nothing to take back', () => {
-  const seen = reducePlumb(beginPlumb(), { kind: 'new-picture', view: 'front' });
+  const seen = reducePlumb(beginPlumb(), { kind: 'new-picture', picture: 1, view: 'front' });
   expect(sheetOf(seen).view).toBe('front');
   expect(sheetOf(reducePlumb(seen, { kind: 'undo' })).view).toBe('front');
-  expect(sheetOf(reducePlumb(seen, { kind: 'new-picture' })).view).toBe('front');
+  expect(sheetOf(reducePlumb(seen, { kind: 'new-picture', picture: 2 })).view).toBe('front');
 });

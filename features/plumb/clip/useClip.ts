@@ -3,7 +3,7 @@
 import { useEffect, useReducer, useRef, useState } from 'react';
 import type { ReadMarks } from '@/core/plumb/reader';
 import { showProblem } from '@/design/notices';
-import type { Sheet } from '../plumbMachine';
+import type { Sheet } from '../sheet';
 import { useReader } from '../useReader';
 import { beginClip, reduceClip } from './clipMachine';
 import { framesPerS, longestClipS, type FrameSource } from './source';

@@ -1,7 +1,7 @@
 import { screen, within } from '@testing-library/react';
 import { resolveBody } from '@/core/body/body';
 import { renderUi } from '@/design/testing/renderUi';
-import { emptySheet, ghostSheet } from '../plumbMachine';
+import { emptySheet, ghostSheet } from '../sheet';
 import type { PlumbView } from '../read';
 import { ComparePane } from './ComparePane';
 

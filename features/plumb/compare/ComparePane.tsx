@@ -20,7 +20,7 @@ import { PrintButton } from '@/design/PrintButton';
 import { deletePictureAction } from '../actions';
 import { OfferList } from '../OfferList';
 import { barIn } from '../Offers';
-import { toStill } from '../plumbMachine';
+import { toStill } from '../sheet';
 import type { PlumbView } from '../read';
 import { LaidOver } from './LaidOver';
 import classes from './compare.module.css';
