@@ -120,13 +120,21 @@ export function shareOut(input: BudgetInput): Budget {
   let { rounds } = input;
   let left = minutes - fixed - counter - parts.settle;
   while (rounds > 0 && left - roundsTake(rounds, input) < parts.leastDrills) rounds -= 1;
+  const looks = input.isLooking ? parts.looking : parts.checks;
+  // Where little is known, knowing comes before a third round.
+  const leastLooks = input.isLooking ? parts.leastDrills + looks.low : 0;
+  while (rounds > parts.leastRounds && left - roundsTake(rounds, input) < leastLooks) rounds -= 1;
   // One round alone is no practice: then the minutes go to the drills.
   if (rounds < parts.leastRounds && input.rounds >= parts.leastRounds) rounds = 0;
   // Without holds there is nothing to answer.
   if (rounds === 0) left += counter + parts.settle;
   left -= roundsTake(rounds, input);
-  const wanted = shareOf(minutes, input.isLooking ? parts.looking : parts.checks);
-  const checks = left - parts.leastDrills >= wanted ? wanted : 0;
+  // Fewer looks before none.
+  const forLooks = Math.min(
+    shareOf(minutes, looks),
+    Math.floor(2 * (left - parts.leastDrills)) / 2,
+  );
+  const checks = forLooks >= looks.low ? forLooks : 0;
   // Never rounded up: the lines add up to the class.
   const drills = clamp(
     Math.floor(2 * (left - checks)) / 2,

@@ -1,9 +1,13 @@
 /** The first evening, when nobody is known: something real for everybody, and looking comes first. */
 import loadHighs, { type Highs } from 'highs';
 import type { DrillKey } from '../catalog/drills';
+import { pieceIds } from '../catalog/pieces';
+import { profileIds } from '../catalog/profiles';
 import { ladderIds, type LadderId } from '../catalog/stage';
 import { composeInput, readClassFile } from '../files/classFile';
 import { toPlanFile } from '../files/planFile';
+import { seededRandom } from '../random';
+import { inventRoom } from '../testing/inventClass';
 import { composeClass } from './composeClass';
 import { prepareClass } from './prepared';
 import { usualSolve } from './solve';
@@ -32,7 +36,12 @@ const cupboard = [
   { piece: 'blanket', count: 6 },
 ] as const;
 
-function evening(people: number, change: object = {}, person: object = {}) {
+function evening(
+  people: number,
+  change: object = {},
+  person: object = {},
+  solver: Highs | null = highs,
+) {
   const file = composeInput.parse({
     format: 'levitar-class',
     version: 1,
@@ -52,7 +61,7 @@ function evening(people: number, change: object = {}, person: object = {}) {
   });
   const { classInput, wishes } = readClassFile(file);
   const prepared = prepareClass(classInput);
-  const plan = composeClass(highs, prepared, wishes, usualSolve);
+  const plan = composeClass(solver, prepared, wishes, usualSolve);
   const written = toPlanFile(plan, prepared, wishes, { binding: [], relief: null });
   return { prepared, plan, written, wishes };
 }
@@ -113,6 +122,38 @@ describe('a first evening', () => {
       if (tiring >= 0) expect(at).toBeLessThan(tiring);
     },
   );
+
+  it('has all of that in any room, with any cupboard, in any school', () => {
+    const minutesOf = [45, 60, 75, 90, 120];
+    for (let seed = 1; seed <= 60; seed += 1) {
+      const random = seededRandom(seed * 13 + 5);
+      const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
+      const families = [...new Set([pick(ladderIds), pick(ladderIds)])];
+      const pieces = pieceIds
+        .filter(() => random() < 0.5)
+        .map((piece) => ({ piece, count: 1 + Math.floor(random() * 9) }));
+      const n = 1 + Math.floor(random() * 16);
+      const minutes = pick(minutesOf);
+      const profile = pick(profileIds);
+      const change = { families, pieces, minutes, profile, room: inventRoom(random) };
+      const made = evening(n, change, {}, null);
+      const { plan, prepared, written } = made;
+      const asked = new Set(written.checks.flatMap(({ people }) => people.map(({ id }) => id)));
+      expect([seed, prepared.isLooking, asked.size]).toEqual([seed, true, n]);
+      expect([seed, restOf(made) <= 10]).toEqual([seed, true]);
+      const total = written.timeline.reduce((sum, one) => sum + one.minutes, 0);
+      expect(total).toBeCloseTo(minutes, 9);
+      for (const { id } of prepared.people) {
+        const done = plan.rounds.map(({ people }) => people.find((one) => one.id === id)!.option!);
+        expect([seed, id, done.some((option) => option.isRest === true)]).toEqual([
+          seed,
+          id,
+          false,
+        ]);
+        expect([seed, id, new Set(done.map(kindOf)).size]).toEqual([seed, id, done.length]);
+      }
+    }
+  });
 
   it('asks for the counterpose of a hold alone, and of somebody who may do it', () => {
     const families: LadderId[] = ['headstand', 'shoulder-stand'];

@@ -273,7 +273,25 @@ export function closeTime(
   const before = items.filter(
     ({ kind }) => kind !== 'counter' && kind !== 'release' && kind !== 'rest',
   );
-  return timed(close(before, held, input, longest));
+  const closed = close(before, held, input, longest);
+  return timed(input.spare === 'rest' ? closed : withoutLongRest(closed));
+}
+
+/** Half minutes that nobody wants go where they only rest people before what is to come. */
+function withoutLongRest(items: readonly Draft[]): Draft[] {
+  let over = Math.max(0, items.at(-1)!.minutes - parts.rest.high);
+  const most = { settle: parts.mostSettle, arrive: parts.arrive.high } as const;
+  const taken = items.map((item) => {
+    if (item.kind !== 'settle' && item.kind !== 'arrive') return item;
+    const more = clamp(most[item.kind] - item.minutes, 0, over);
+    over -= more;
+    return { ...item, minutes: item.minutes + more };
+  });
+  return taken.map((item, at) =>
+    at === taken.length - 1
+      ? { ...item, minutes: Math.min(item.minutes, parts.rest.high) + over }
+      : item,
+  );
 }
 
 /** What one person brings to the running order. */

@@ -22,9 +22,15 @@ const rules = {
   beyond: 5,
 } as const;
 
-/** What can be answered by looking: no question of the day, and nothing that stands in for it. */
+/**
+ * What can be answered by looking: no question of the day, nothing that stands in for it, and
+ * something that is asked at all.
+ */
 const canBeSeen = (item: GateItem) =>
-  item.isAtDoor !== true && item.standIn === undefined && findDemand(item) !== null;
+  item.threshold > 0 &&
+  item.isAtDoor !== true &&
+  item.standIn === undefined &&
+  findDemand(item) !== null;
 
 /** Nobody has looked, or not lately; a word given once is no look. */
 export const isUnseen = ({ status, wordOf }: GateItem): boolean =>
