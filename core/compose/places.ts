@@ -5,7 +5,7 @@
 import { pieceTable } from '../catalog/pieces';
 import { placeCircles } from '../room/pack';
 import { doorSwings, floorBefore, roomRules, type Floor, type Room, type Span } from '../room/room';
-import { spaceRules } from '../room/space';
+import { spaceRules } from '../room/spaceRules';
 import type { PlannedOption } from './option';
 import { stationKey, type Pattern } from './problem';
 

@@ -2,7 +2,7 @@
 import type { Highs } from 'highs';
 import { regions, type Region } from '../catalog/regions';
 import { mainRegions } from '../fatigue/reserve';
-import { spaceRules } from '../room/space';
+import { spaceRules } from '../room/spaceRules';
 import { parts, type Budget } from './budget';
 import { clearFloor, countCircles, lowestOver } from './clearFloor';
 import { chooseDrills, listDrills, type DrillChoice } from './drillChoice';

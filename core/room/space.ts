@@ -3,20 +3,7 @@ import type { Body } from '../body/body';
 import { pieceTable } from '../catalog/pieces';
 import type { StageSpec } from '../catalog/stage';
 import { legsTopShare, type Raising } from '../setups/legsTop';
-
-export const spaceRules = {
-  besideMatM: 0.25,
-  helperM: 0.6,
-  behindM: 0.4,
-  /** Walking in takes about a body's height. */
-  walkInShare: 1,
-  circleMarginM: 0.3,
-  overheadM: 0.15,
-  straddleMarginM: 0.3,
-  straddleDeg: 120,
-  /** Reach with the toes pointed, as a share of height. */
-  reachShare: { hands: 1.22, forearms: 1.08, head: 1.08 },
-} as const;
+import { spaceRules } from './spaceRules';
 
 export type Space =
   /** A lane at a wall: along it, and out from it. */
