@@ -10,6 +10,7 @@ import { matFloor } from './places';
 import type { PreparedClass } from './prepared';
 import { findOption, isPlacementOpen } from './readBack';
 import { countRows, rowLabel } from '../pieces/rows';
+import { listLacking } from './sayOrder';
 import { agrees } from './stations';
 
 type Round = PlanFile['rounds'][number];
@@ -129,6 +130,23 @@ function listShort(plan: PlanFile, { pieces }: Pick<PreparedClass, 'pieces'>): s
   );
 }
 
+/** Drills that were chosen for what the cupboard held then. What the teacher put in the order stays. */
+function listUndoable(
+  plan: PlanFile,
+  { pieces, people, drills }: Pick<PreparedClass, 'pieces' | 'people' | 'drills'>,
+): string[] {
+  if (plan.wishes.order !== undefined) return [];
+  const coming = people.filter(({ id }) => !plan.wishes.absent.includes(id));
+  return plan.timeline.flatMap(({ kind, drill, label }) => {
+    const spec = kind === 'drill' && drill !== undefined ? drills?.[drill] : undefined;
+    if (spec === undefined || drill === undefined) return [];
+    const doing = coming.filter(({ closedDrills }) => !closedDrills.includes(drill)).length;
+    return listLacking(spec, doing, pieces).length === 0
+      ? []
+      : [`the cupboard has too little for ${label}`];
+  });
+}
+
 /** Do the figures that were written down still fit this body, these bars, what was tried? */
 function hasMoved(plan: PlanFile, { option: id, letter }: Placed, now: PlannedOption | undefined) {
   const station = plan.stations.find((one) => one.letter === letter && one.option === id);
@@ -185,6 +203,7 @@ export function listOutdated(
       ...closed,
       ...say(displaced, 'the room no longer has the place of'),
       ...listShort(plan, prepared),
+      ...listUndoable(plan, prepared),
       ...say(moved, 'distances are others for'),
     ]),
   ];

@@ -1,6 +1,7 @@
 /** An order of the teacher's own: what does not fit is said, and the minutes add up all the same. */
 import { keysOf } from '../units/keyed';
 import { drillTable } from '../catalog/drills';
+import { pieceIds } from '../catalog/pieces';
 import { inventClass, usualWishes } from '../testing/inventClass';
 import { composeClass } from './composeClass';
 import { prepareClass, type Wishes } from './prepared';
@@ -16,7 +17,8 @@ function evening(
     .slice(0, count)
     .map((drill) => ({ drill, minutes: each })),
 ) {
-  const { input } = inventClass(4, 3);
+  const { input: invented } = inventClass(4, 3);
+  const input = { ...invented, pieces: pieceIds.map((piece) => ({ piece, count: 9 })) };
   const wishes = { ...usualWishes, minutes, order };
   const { timeline, notes } = composeClass(
     null,
@@ -29,7 +31,7 @@ function evening(
     sum: timeline.reduce((total, item) => total + item.minutes, 0),
     drills: drills.map(({ drill }) => drill),
     lengths: drills.map((item) => item.minutes),
-    notes: notes.filter((note) => /your (order|drills)/i.test(note)),
+    notes: notes.filter((note) => /hold your order|Your drills are/.test(note)),
     order: order.map(({ drill }) => drill),
   };
 }
@@ -77,4 +79,33 @@ it.each([
   expect(notes).toEqual([
     `${minutes} min do not hold your order: its last ${left} drills are left out.`,
   ]);
+});
+
+it('says what the cupboard has too little for, and what nobody who comes may do', () => {
+  const notesOf = (chairs: number, closed: boolean) => {
+    const { input } = inventClass(4, 6);
+    const pieces = [
+      { piece: 'chair', count: chairs },
+      { piece: 'blanket', count: 6 },
+    ] as const;
+    const order = [
+      { drill: 'elbows-on-chair', minutes: 4 },
+      { drill: 'crown-roll', minutes: 4 },
+    ] as const;
+    const wishes = { ...usualWishes, order };
+    const prepared = prepareClass({ ...input, pieces });
+    const people = prepared.people.map((person) => ({
+      ...person,
+      closedDrills: closed ? (['crown-roll'] as const) : [],
+    }));
+    return composeClass(null, { ...prepared, people }, wishes, usualSolve).notes.filter((note) =>
+      note.includes('in your order'),
+    );
+  };
+  const chair = 'Elbows on a chair, hands behind the head, in your order, takes 1 chair each';
+  expect(notesOf(0, false)).toEqual([`${chair}: there are none.`]);
+  expect(notesOf(2, false)).toEqual([`${chair}: there are 2 for 6.`]);
+  // In two turns three do for six.
+  expect(notesOf(3, false)).toEqual([]);
+  expect(notesOf(6, true)).toEqual(['Crown roll, in your order, is open to nobody who comes.']);
 });

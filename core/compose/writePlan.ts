@@ -22,6 +22,7 @@ import {
 import { composeWeights } from './worth';
 import { solveQuickly, type RoundsPlan } from './solve';
 import { parts } from './budget';
+import { sayOrder } from './sayOrder';
 import { closeTime, type TimelineItem } from './timeline';
 import { addUp } from './usage';
 
@@ -147,7 +148,7 @@ export function writePlan(
       ]),
     ),
     pins,
-    notes: describe(posed, plan.assignment, rounds, wishes, timeline, drillsOf(prepared)),
+    notes: describe(posed, plan.assignment, rounds, wishes, timeline, drillsOf(prepared), prepared),
   };
 }
 
@@ -245,33 +246,6 @@ function whyNot(problem: RoundsProblem, at: number): string {
 const isTurned = ({ place, option }: PlannedPerson): boolean =>
   place.kind === 'aside' && option !== null && option.isRest !== true;
 
-/** What had to be taken from an order of the teacher's own. */
-function sayOrder(
-  { order: asked = [], minutes }: Wishes,
-  timeline: readonly TimelineItem[],
-  { length: kept }: Posed['drills']['drills'],
-  book: DrillBook,
-): string[] {
-  // What was deleted since is no longer part of it; what does not fit goes from its end.
-  const order = asked.filter(({ drill }) => book[drill] !== undefined);
-  const left = Math.max(0, order.length - kept);
-  const sum = (lines: readonly { readonly minutes: number }[]) =>
-    lines.reduce((total, { minutes: one }) => total + one, 0);
-  const short = sum(order.slice(0, kept)) - sum(timeline.filter(({ kind }) => kind === 'drill'));
-  return [
-    ...(left === 0
-      ? []
-      : [
-          `${minutes} min do not hold your order: its last ${left === 1 ? 'drill is' : `${left} drills are`} left out.`,
-        ]),
-    ...(order.length === 0 || short < 0.25
-      ? []
-      : [
-          `Your drills are ${Math.round(2 * short) / 2} min longer than there is time for: the longest were made shorter.`,
-        ]),
-  ];
-}
-
 function describe(
   { budget, drills, people, problem }: Posed,
   assignment: readonly Pattern[],
@@ -279,6 +253,7 @@ function describe(
   wishes: Wishes,
   timeline: readonly TimelineItem[],
   book: DrillBook,
+  { pieces }: Pick<PreparedClass, 'pieces'>,
 ): string[] {
   const notes: string[] = [];
   if (budget.rounds < wishes.rounds) {
@@ -294,7 +269,7 @@ function describe(
       `${Math.round(rest - parts.rest.high)} min are more than drills and rounds fill: add a round, or make the class shorter.`,
     );
   }
-  notes.push(...sayOrder(wishes, timeline, drills.drills, book));
+  notes.push(...sayOrder(wishes, timeline, drills.drills, book, { people, pieces }));
   if (people.length === 0) notes.push('Nobody comes: there is nothing to plan.');
   if (problem.walls.length === 0 && people.length > 0) {
     notes.push('No wall of this room can be used: everybody works on the floor.');
