@@ -5,6 +5,7 @@ import { toPlanFile, type PlanFile } from '../files/planFile';
 import { checkPlan } from '../testing/checkPlan';
 import { inventClass } from '../testing/inventClass';
 import { inventWishes } from '../testing/inventWishes';
+import { plank } from '../testing/ownPieces';
 import { composeClass } from './composeClass';
 import { drillsOf } from './drillsOf';
 import { prepareClass, type PreparedClass, type Wishes } from './prepared';
@@ -15,15 +16,6 @@ beforeAll(async () => {
   highs = await loadHighs();
 });
 
-const plank = {
-  kind: 'pad',
-  lengthM: 0.6,
-  widthM: 0.4,
-  thicknessM: 0.04,
-  loadedM: 0.035,
-  isFirm: true,
-  stacks: true,
-} as const;
 /** A few pieces that nobody ships, and fewer of them than a class would like. */
 const ownPieces = [
   { piece: 'own-1', count: 4, own: { ...plank, label: 'Plank' } },

@@ -6,10 +6,12 @@ import type { PlanFile } from '../files/planFile';
 import { doorSwings, floorBefore, type Floor, type Room, type Span } from '../room/room';
 import { joinWords } from '../units/words';
 import type { PlannedOption } from './option';
+import { drillsOf } from './drillsOf';
 import { matFloor } from './places';
 import type { PreparedClass } from './prepared';
 import { findOption, isPlacementOpen } from './readBack';
 import { countRows, rowLabel } from '../pieces/rows';
+import { outAsWished } from './saidBefore';
 import { listLacking } from './sayOrder';
 import { agrees } from './stations';
 
@@ -131,16 +133,21 @@ function listShort(plan: PlanFile, { pieces }: Pick<PreparedClass, 'pieces'>): s
 }
 
 /** Drills that were chosen for what the cupboard held then. What the teacher put in the order stays. */
-function listUndoable(
-  plan: PlanFile,
-  { pieces, people, drills }: Pick<PreparedClass, 'pieces' | 'people' | 'drills'>,
-): string[] {
-  if (plan.wishes.order !== undefined) return [];
-  const coming = people.filter(({ id }) => !plan.wishes.absent.includes(id));
-  return plan.timeline.flatMap(({ kind, drill, label }) => {
-    const spec = kind === 'drill' && drill !== undefined ? drills?.[drill] : undefined;
+function listUndoable(plan: PlanFile, prepared: PreparedClass): string[] {
+  const { wishes } = plan;
+  const { pieces, people } = prepared;
+  if (wishes.order !== undefined) return [];
+  const drills = drillsOf(prepared);
+  return plan.timeline.flatMap((line) => {
+    const { kind, drill, label } = line;
+    const spec = kind === 'drill' && drill !== undefined ? drills[drill] : undefined;
     if (spec === undefined || drill === undefined) return [];
-    const doing = coming.filter(({ closedDrills }) => !closedDrills.includes(drill)).length;
+    // Counted as it was planned: without those who are away, sore there, or keep the feet down.
+    const isOut = outAsWished(line, wishes, drills);
+    const doing = people.filter(
+      ({ id, closedDrills }) =>
+        !wishes.absent.includes(id) && !closedDrills.includes(drill) && !isOut(id),
+    ).length;
     return listLacking(spec, doing, pieces).length === 0
       ? []
       : [`the cupboard has too little for ${label}`];

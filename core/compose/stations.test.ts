@@ -76,3 +76,20 @@ describe('letters', () => {
     expect(letters([round(['a', option('L', 1.0)])], kept)).toEqual({ a: 'B' });
   });
 });
+
+it('a letter keeps its distance, and says how that is known now', () => {
+  const measured = {
+    ...option('strap', undefined, 0.71),
+    figures: [{ id: 'strapLoop' as const, metres: 0.71 }],
+  };
+  const kept = [
+    {
+      letter: 'D',
+      option: 'strap',
+      figures: [{ id: 'strapLoop' as const, metres: 0.7, isEstimated: true as const }],
+    },
+  ];
+  const [station] = listStations({ rounds: [round(['a', measured])] }, [], kept);
+  expect(station!.letter).toBe('D');
+  expect(station!.option.figures).toEqual([{ id: 'strapLoop', metres: 0.7 }]);
+});

@@ -153,13 +153,20 @@ export function listStations(
     }));
 }
 
-/** The same with the figures that were written down for it. */
-function withFigures(option: PlannedOption, { baseM, figures }: KeptLetter): PlannedOption {
-  const { baseM: _, figures: __, ...rest } = option;
+/** The same at the distances that were written down; how each is known is said as it is known now. */
+function withFigures(option: PlannedOption, { baseM, figures: written = [] }: KeptLetter) {
+  const { figures } = option;
   return {
-    ...rest,
+    ...option,
     ...(baseM === undefined ? {} : { baseM }),
-    ...(figures === undefined ? {} : { figures }),
+    ...(figures === undefined
+      ? {}
+      : {
+          figures: figures.map((one) => ({
+            ...one,
+            metres: written.find(({ id }) => id === one.id)?.metres ?? one.metres,
+          })),
+        }),
   };
 }
 

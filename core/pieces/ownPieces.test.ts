@@ -3,6 +3,7 @@ import { pieceCount, pieceSpec } from '../catalog/ownPiece';
 import { listKinds, pieceTable, specOf, type PieceCount, type PieceSpec } from '../catalog/pieces';
 import { forearmKickSetup } from '../setups/forearmKick';
 import { getSetup, type SetupId } from '../setups/registry';
+import { plank } from '../testing/ownPieces';
 import { metresOf } from '../setups/setup';
 import { findForearmLift } from './lift';
 import { findSpacer } from './spacer';
@@ -23,13 +24,7 @@ const own = (name: string, count: number, spec: Partial<PieceSpec>): PieceCount 
   count,
   own: {
     label: `Own ${name}`,
-    kind: 'pad',
-    lengthM: 0.6,
-    widthM: 0.4,
-    thicknessM: 0.04,
-    loadedM: 0.035,
-    isFirm: true,
-    stacks: true,
+    ...plank,
     ...spec,
   },
 });

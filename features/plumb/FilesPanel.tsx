@@ -10,7 +10,7 @@ import { FileChoice } from '@/design/FileChoice';
 import { showProblem } from '@/design/notices';
 import { saveFile } from '@/design/saveFile';
 import type { LoadedPicture } from './picture';
-import { type PlumbEvent } from './plumbMachine';
+import type { PlumbEvent } from './plumbMachine';
 import { takeMarks, type Sheet } from './sheet';
 
 interface FilesPanelProps {

@@ -3,7 +3,7 @@
 import { memo } from 'react';
 import type { Pixel } from '@/core/plumb/marks';
 import { useHandle } from '@/design/useHandle';
-import { type PlumbEvent } from './plumbMachine';
+import type { PlumbEvent } from './plumbMachine';
 import { handleKey, type HandleId } from './sheet';
 import classes from './plumb.module.css';
 

@@ -9,7 +9,7 @@ import type { LengthUnits } from '@/core/units/length';
 import { MarkHandle } from './MarkHandle';
 import { Overlay } from './Overlay';
 import type { LoadedPicture } from './picture';
-import { type PlumbEvent } from './plumbMachine';
+import type { PlumbEvent } from './plumbMachine';
 import { handleKey, listHandles, placeOf, type Sheet } from './sheet';
 import classes from './plumb.module.css';
 

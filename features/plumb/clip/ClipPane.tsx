@@ -16,7 +16,7 @@ import { canGoBack } from '@/design/history';
 import { showProblem } from '@/design/notices';
 import { Choices } from '../Choices';
 import { PictureStage } from '../PictureStage';
-import { type PlumbEvent } from '../plumbMachine';
+import type { PlumbEvent } from '../plumbMachine';
 import { ghostSheet, toStill, type Sheet } from '../sheet';
 import type { PlumbView } from '../read';
 import { ClipSide } from './ClipSide';

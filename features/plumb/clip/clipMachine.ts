@@ -4,7 +4,7 @@ import { guessFloor, sortSides } from '@/core/plumb/clipReader';
 import { segmentOfReading, type ReadMarks } from '@/core/plumb/reader';
 import type { BodyInput } from '@/core/body/body';
 import { beginHistory, goBack, goOn, type History } from '@/design/history';
-import { type PlumbEvent } from '../plumbMachine';
+import type { PlumbEvent } from '../plumbMachine';
 import { emptySheet, moved, removed, toStill, type Sheet } from '../sheet';
 
 export interface MarkedFrame {
