@@ -73,6 +73,23 @@ describe('holds', () => {
     expect(dolphin(steady(29)).status).toBe('stale');
   });
 
+  it('is not made fresh by a look with a fault, which can only count against', () => {
+    const seen = [47, 40].map((days) => ({ date: ago(days), value: 120 }));
+    const sagging: CheckRecord = { date: asOf, value: 120, faults: ['head-touches'] };
+    expect(dolphin(seen).status).toBe('stale');
+    expect(dolphin([...seen, { date: asOf, value: 120 }]).status).toBe('met');
+    expect(dolphin([...seen, sagging])).toMatchObject({
+      status: 'stale',
+      reasons: ['last seen without a fault 40 days ago; good for 28'],
+    });
+    // A bar of a third lies under where nobody is assumed to be: a fault does not say it is held.
+    const third = { check: 'dolphin-hold', profile: 'prop-led', asOf, barShare: 1 / 3 } as const;
+    expect(assess({ ...third, records: [sagging] })).toMatchObject({
+      status: 'not-yet',
+      reasons: ['never seen without a fault'],
+    });
+  });
+
   it('raises the bar with the profile', () => {
     const records = [14, 7].map((days) => ({ date: ago(days), value: 48 }));
     const status = (profile: 'prop-led' | 'strength-led' | 'play-led') =>
@@ -221,6 +238,26 @@ describe('passes', () => {
     expect(kept([0, 0, 0, 0, 1, 1, 1])).toBe('met');
     expect(kept([1, 1, 1, 0, 0, 0, 0, 1])).toBe('not-yet');
     expect(kept([1, 1, 0, 0, 0])).toBe('borderline');
+  });
+
+  it('are not made fresh by a try that fails', () => {
+    const kept = (lastPassed: number, failedToday: boolean) =>
+      assess({
+        check: 'blocks-kept',
+        profile: 'prop-led',
+        asOf,
+        records: [
+          ...[3, 2, 1, 0].map((before) => ({ date: ago(lastPassed + before), value: 1 })),
+          ...(failedToday ? [{ date: asOf, value: 0 }] : []),
+        ],
+      });
+    expect(kept(20, false).status).toBe('met');
+    expect(kept(20, true).status).toBe('met');
+    expect(kept(40, false).status).toBe('stale');
+    expect(kept(40, true)).toMatchObject({
+      status: 'stale',
+      reasons: ['last passed 40 days ago; good for 28'],
+    });
   });
 
   it('asks for checks of the day every time', () => {

@@ -33,6 +33,16 @@ export function assessLevel(input: ScoreInput, kind: 'hold' | 'reps'): Assessmen
   if (probability < chanceBars.borderline) {
     return { ...base, status: 'not-yet', reasons: [`chance of the bar tonight ${percent}`] };
   }
+  const plain = findPlainAge(input);
+  if (plain === null) return { ...base, status: 'not-yet', reasons: ['never seen without a fault'] };
+  // A look with a fault may only count against: it makes nothing fresh that was not.
+  if (plain > spec.validDays) {
+    return {
+      ...base,
+      status: 'stale',
+      reasons: [`last seen without a fault ${plain} days ago; good for ${spec.validDays}`],
+    };
+  }
   if (probability >= chanceBars.met && seenDays >= onDays) {
     return {
       ...base,
@@ -49,6 +59,12 @@ export function assessLevel(input: ScoreInput, kind: 'hold' | 'reps'): Assessmen
   }
   if (probability < chanceBars.met) reasons.push(`chance of the bar tonight ${percent}`);
   return { ...base, status: 'borderline', reasons };
+}
+
+/** Days since the newest record that nothing voids; `null` where there is none. */
+function findPlainAge({ spec, records, days, today }: ScoreInput): number | null {
+  const at = records.findLastIndex((record) => !isVoided(spec, record));
+  return at < 0 ? null : today - days[at]!;
 }
 
 function countSeenDays({ spec, records, days, today, threshold }: ScoreInput): number {

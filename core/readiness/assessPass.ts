@@ -80,7 +80,10 @@ export function assessPasses(input: ScoreInput, rule: { readonly days: number })
   return { ...base, status, reasons };
 }
 
-/** "3 of the last 5": the newest records, unweighted, and nothing else. */
+/**
+ * "3 of the last 5": the newest records, unweighted, and nothing else. A try that fails makes nothing
+ * fresh: where the last pass is past its days, the check is to be seen again.
+ */
 export function assessPassOfLast(input: ScoreInput, rule: { readonly last: number }): Assessment {
   const needed = input.threshold;
   const newest = input.records.slice(-rule.last);
@@ -93,10 +96,20 @@ export function assessPassOfLast(input: ScoreInput, rule: { readonly last: numbe
     return { ...base, status: 'stale', reasons: [staleReason(input)] };
   }
   const reasons = [`${passes} of the last ${newest.length} passed; ${needed} needed`];
-  if (passes >= needed) return { ...base, status: 'met', reasons };
   const share = passes / newest.length;
   const isClose = passes === needed - 1 && share >= shareBars.borderline;
-  return { ...base, status: isClose ? 'borderline' : 'not-yet', reasons };
+  if (passes < needed && !isClose) return { ...base, status: 'not-yet', reasons };
+  const lastPass = input.records.findLastIndex((record) => isPass(input, record));
+  const passAge = input.today - input.days[lastPass]!;
+  if (passAge > input.spec.validDays) {
+    const { validDays } = input.spec;
+    return {
+      ...base,
+      status: 'stale',
+      reasons: [`last passed ${passAge} days ago; good for ${validDays}`],
+    };
+  }
+  return { ...base, status: passes >= needed ? 'met' : 'borderline', reasons };
 }
 
 /** Known only on the day: every record of today must pass. */
