@@ -4,6 +4,7 @@
  * wall, so a wall is a capacity and the exact places follow afterwards.
  */
 import { roomRules } from '../room/room';
+import { circleRows } from './circleRows';
 import { cutRow, cutsOf } from './cuts';
 import { rowsUpFrom, type RowId } from '../pieces/rows';
 import {
@@ -111,7 +112,7 @@ export function buildModel(
   const falling = new Sums();
   const pieceRows = new Sums();
   const handRows: Row[] = Array.from({ length: rounds }, () => []);
-  const circleRows: Row[] = Array.from({ length: rounds }, () => []);
+  const circleTerms: Row[] = Array.from({ length: rounds }, () => []);
   // What may be exceeded at a price is no whole number of anything.
   const cuts = prices ? [] : cutsOf(problem);
   const cutRows = new Sums();
@@ -162,7 +163,7 @@ export function buildModel(
       for (const { piece, count } of option.pieces)
         pieceRows.add(`${round}|${piece}`, [count, name]);
       if (option.needsHand) handRows[round]!.push([1, name]);
-      if (option.needsCircle) circleRows[round]!.push([1, name]);
+      if (option.needsCircle) circleTerms[round]!.push([1, name]);
       const at = walls.findIndex(({ id }) => id === wall);
       cuts.forEach((cut) => {
         const taken = cut.takenBy(option, at);
@@ -234,9 +235,12 @@ export function buildModel(
     names.push(`teacher${round}`);
   });
   if (teacher.length > 0) rows.push(`watching: ${sum(teacher)} <= ${roundsForTeacher(problem)}`);
-  circleRows.forEach((row, round) => {
+  circleTerms.forEach((row, round) => {
     if (row.length > 0) rows.push(`circles${round}: ${sum(row)} <= ${circles}`);
   });
+  const beside = circleRows(problem, circleTerms, patterns, columnOf);
+  for (const { name, terms, end } of beside.rows) rows.push(`${name}: ${sum(terms)} ${end}`);
+  names.push(...beside.columns);
   if (prices) {
     walls.forEach((_, at) => objective.push([-prices.wallMetre, `more_wall_${at}`]));
     for (const piece of short) {

@@ -13,7 +13,7 @@ const room = roomFile.parse({
   low: [],
 });
 const floor = { left: 0, right: 3, bottom: 0, top: 2 };
-const ground: Ground = { room, spans: [], floor, circleM: 1 };
+const ground: Ground = { room, spans: [], floorBeside: () => floor, circleM: 1 };
 
 const option = (id: string, value: number, more: Partial<RoundOption> = {}): RoundOption => ({
   id,

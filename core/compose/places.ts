@@ -4,7 +4,15 @@
  */
 import { pieceTable } from '../catalog/pieces';
 import { placeCircles } from '../room/pack';
-import { doorSwings, floorBefore, roomRules, type Floor, type Room, type Span } from '../room/room';
+import {
+  doorSwings,
+  floorBefore,
+  roomRules,
+  type Floor,
+  type Room,
+  type Span,
+  type WallId,
+} from '../room/room';
 import { spaceRules } from '../room/spaceRules';
 import type { PlannedOption } from './option';
 import { stationKey, type Pattern } from './problem';
@@ -32,8 +40,9 @@ export interface PlacedPerson {
 export interface Ground {
   readonly room: Room;
   readonly spans: readonly Span[];
-  /** Floor on which circles were counted, and the radius they were counted with. */
-  readonly floor: Floor;
+  /** Floor off these walls that takes so many circles; `null`: none does. */
+  readonly floorBeside: (walls: ReadonlySet<WallId>, count: number) => Floor | null;
+  /** The radius they were counted with. */
   readonly circleM: number;
 }
 
@@ -222,23 +231,41 @@ function findMat(room: Room, taken: readonly Floor[], heightM: number): Place | 
   return null;
 }
 
-/** Everybody's place in each round. @throws Error when fewer circles fit than were counted */
+/**
+ * Everybody's place in each round.
+ *
+ * @param done rounds that are over
+ * @throws Error when fewer circles fit in a round to come than were counted
+ */
 export function placeEverybody(
   people: readonly PlacedPerson[],
   rounds: number,
   ground: Ground,
+  done = 0,
 ): ReadonlyMap<string, Place>[] {
-  const { spans, floor, circleM } = ground;
+  const { spans, floorBeside, circleM } = ground;
   const lanes = placeLanes(people, spans, rounds);
   const places = lanes.map((round) => new Map(round));
   for (let round = 0; round < rounds; round += 1) {
     const free = people.filter(({ pattern }) => optionIn(pattern, round)?.needsCircle);
-    // All at the width they were counted with, so that what was counted is what fits.
-    const circles = placeCircles(
-      floor,
-      free.map(({ id }) => ({ id, radiusM: circleM })),
+    const walls = new Set(
+      [...lanes[round]!.values()].flatMap((place) =>
+        place.kind === 'lane' ? spans.find(({ id }) => id === place.span)!.wall : [],
+      ),
     );
-    if (circles === null) throw new Error('the floor takes fewer circles than were counted');
+    // All at the width they were counted with, so that what was counted is what fits.
+    const floor = floorBeside(walls, free.length);
+    const circles =
+      floor &&
+      placeCircles(
+        floor,
+        free.map(({ id }) => ({ id, radiusM: circleM })),
+      );
+    if (circles === null) {
+      // What is behind was counted with who was there then.
+      if (round < done) continue;
+      throw new Error('the floor takes fewer circles than were counted');
+    }
     circles.forEach(({ id, x, y, radiusM }) => {
       places[round]!.set(id, { kind: 'circle', x, y, radiusM });
     });

@@ -16,7 +16,7 @@ import type { PreparedClass, PreparedPerson, Wishes } from './prepared';
 function countHopCircles({ room }: PreparedClass, people: readonly PreparedPerson[]): number {
   const tallest = Math.max(0, ...people.map(({ heightM }) => heightM));
   const radiusM = spaceRules.reachShare.hands * tallest + spaceRules.circleMarginM;
-  const floor = clearFloor(room, [], 0);
+  const floor = clearFloor(room, new Set(), 0);
   const needed = spaceRules.reachShare.hands * tallest + spaceRules.overheadM;
   if (people.length === 0 || lowestOver(room, floor) < needed) return 0;
   return countCircles(floor, radiusM, people.length);

@@ -6,7 +6,7 @@ import type { DrillKey, DrillSpec } from '../catalog/drills';
 import { drillLiftsFeet, regionsOf } from '../ladder/asked';
 import { freshState, type FatigueState } from '../fatigue/reserve';
 import { checksTonight } from './checksTonight';
-import { clearFloor, countCircles, lowestOver } from './clearFloor';
+import { countBeside } from './clearFloor';
 import type { DrillChoice } from './drillChoice';
 import { planDrills } from './planDrills';
 import { keepingFeetDown, withoutSore } from './leftOver';
@@ -98,15 +98,14 @@ function presentPeople(
 function poseGround({ room, spans }: PreparedClass, people: readonly PreparedPerson[]) {
   const options = people.flatMap((person) => person.options);
   const free = options.filter(({ needsCircle }) => needsCircle);
-  const floor = clearFloor(room, spans, deepestLane(options));
   const circleM = Math.max(0, ...free.map(({ radiusM }) => radiusM ?? 0));
-  const tallest = Math.max(0, ...free.map(({ heightM }) => heightM));
-  const isHighEnough = lowestOver(room, floor) >= tallest - 1e-9;
-  const wanting = people.filter((person) => person.options.some((one) => one.needsCircle)).length;
-  return {
-    ground: { room, spans, floor, circleM },
-    circles: wanting === 0 || !isHighEnough ? 0 : countCircles(floor, circleM, wanting),
-  };
+  const { most, rules, floorBeside } = countBeside(room, spans, {
+    depthM: deepestLane(options),
+    radiusM: circleM,
+    heightM: Math.max(0, ...free.map(({ heightM }) => heightM)),
+    most: people.filter((person) => person.options.some((one) => one.needsCircle)).length,
+  });
+  return { ground: { room, spans, floorBeside, circleM }, circles: most, circleRules: rules };
 }
 
 /** Everything up to the rounds, and the rounds as a problem. */
@@ -189,16 +188,18 @@ export function poseClass(
     }
   }
   const { roundSeconds } = ready;
-  const { ground, circles } = poseGround(prepared, people);
+  const { ground, circles, circleRules } = poseGround(prepared, people);
   const problem: RoundsProblem = {
     rounds: budget.rounds,
     walls: prepared.spans.map(({ id, wall, fromM, toM, lowestM }) => ({
       id,
+      side: wall,
       lengthM: toM - fromM,
       lowestM,
       deepM: wall === 'north' || wall === 'south' ? prepared.room.depthM : prepared.room.widthM,
     })),
     circles,
+    circleRules,
     pieces: countRows(prepared.pieces),
     rowFacts: factsOfRows(prepared.pieces),
     helpers: Array<number>(budget.rounds).fill(wishes.helpers),

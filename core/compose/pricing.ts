@@ -3,7 +3,8 @@
  * better it are found by a search that leaves out what cannot, and come in as columns (column
  * generation). What stays out is bounded, so that "proved" speaks of all of them.
  */
-import { cutRow, cutsOf, type Cut } from './cuts';
+import { circleRow, standRow } from './circleRows';
+import { cutRow, cutsOf } from './cuts';
 import {
   listWalls,
   isFeasibleSequence,
@@ -37,8 +38,10 @@ function costOf(
   round: number,
   wallAt: number,
   duals: Duals,
-  cuts: readonly Cut[],
+  problem: RoundsProblem,
+  person: number,
 ): number {
+  const cuts = cutsOf(problem);
   if (option === null) return 0;
   let cost = 0;
   for (const cut of cuts) {
@@ -46,6 +49,8 @@ function costOf(
     if (taken > 0) cost += taken * duals(cutRow(cut, round));
   }
   if (option.alongM !== undefined && wallAt >= 0) {
+    const { side } = problem.walls[wallAt]!;
+    if (side !== undefined) cost += duals(standRow(side, person, round));
     cost += option.alongM * duals(`wall${round}_${wallAt}`);
     cost += (option.isAttempt ? -1 : 1) * duals(`apart${round}_${wallAt}`);
   }
@@ -53,7 +58,10 @@ function costOf(
     cost += count * duals(`piece${round}_${piece.replaceAll('-', '_')}`);
   }
   if (option.needsHand) cost += duals(`hands${round}`);
-  if (option.needsCircle) cost += duals(`circles${round}`);
+  if (option.needsCircle) {
+    cost += duals(`circles${round}`);
+    (problem.circleRules ?? []).forEach((_, rule) => (cost += duals(circleRow(rule, round))));
+  }
   return cost;
 }
 
@@ -86,13 +94,12 @@ export function priceSequences(
   const least = duals(`least${index}`);
   const base = -duals(`one${index}`);
   const walls = listWalls(person, problem);
-  const cuts = cutsOf(problem);
   const searches = walls.map(({ wall, at, options }) => {
     const costs = new Map<RoundOption | null, number[]>();
     const costIn = (option: RoundOption | null, round: number): number => {
       const known = costs.get(option) ?? [];
       costs.set(option, known);
-      return (known[round] ??= costOf(option, round, at, duals, cuts));
+      return (known[round] ??= costOf(option, round, at, duals, problem, index));
     };
     return searchSequences(
       {

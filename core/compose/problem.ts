@@ -4,6 +4,7 @@
  * Options arrive judged: nothing that a verdict, a caution, consent or the ceiling closes is here.
  */
 import type { RowFacts, RowId } from '../pieces/rows';
+import type { WallId } from '../room/room';
 import { composeWeights, kindOf, worthOf } from './worth';
 
 export interface RoundOption {
@@ -69,17 +70,27 @@ export interface ComposePerson {
 
 export interface WallSpace {
   readonly id: string;
+  /** The wall of the room that this is a stretch of; absent: of none that a circle could meet. */
+  readonly side?: WallId;
   readonly lengthM: number;
   readonly lowestM: number;
   /** How far the room goes out from it, metres; absent: far enough. */
   readonly deepM?: number;
 }
 
+/** Beside lanes at all of these walls, however short, the floor takes so many clear circles. */
+export interface CircleRule {
+  readonly walls: readonly WallId[];
+  readonly most: number;
+}
+
 export interface RoundsProblem {
   readonly rounds: number;
   readonly walls: readonly WallSpace[];
-  /** Clear circles that fit the floor at the size of the largest in use. */
+  /** Clear circles that fit the floor at the size of the largest in use, nobody being at a wall. */
   readonly circles: number;
+  /** Where lanes take floor from them: fewer. */
+  readonly circleRules?: readonly CircleRule[];
   readonly pieces: Readonly<Record<string, number>>;
   /** What is called otherwise, or counts for another row as well. */
   readonly rowFacts?: Readonly<Record<string, RowFacts>>;
@@ -89,6 +100,16 @@ export interface RoundsProblem {
   /** Rounds that are over: nobody's change any more. */
   readonly done?: number;
 }
+
+/** Clear circles beside whoever stands at these walls in the same round. */
+export const circlesBeside = (
+  { circles, circleRules = [] }: Pick<RoundsProblem, 'circles' | 'circleRules'>,
+  isUsed: (wall: WallId) => boolean,
+): number =>
+  circleRules.reduce(
+    (most, rule) => (rule.walls.every(isUsed) ? Math.min(most, rule.most) : most),
+    circles,
+  );
 
 /** What a row of one's own is called, to go along with it. */
 export function labelled({ rowFacts }: Pick<RoundsProblem, 'rowFacts'>, row: string) {

@@ -1,6 +1,15 @@
 /** A good plan at once, to stand on the screen while the proof runs. */
 import { seededRandom } from '../random';
-import { bestWorth, shareOf, type Assignment, type Pattern, type RoundsProblem } from './problem';
+import type { WallId } from '../room/room';
+import {
+  bestWorth,
+  circlesBeside,
+  scoreAssignment,
+  shareOf,
+  type Assignment,
+  type Pattern,
+  type RoundsProblem,
+} from './problem';
 import { listPatterns } from './sequences';
 import { roomBeside } from './usage';
 
@@ -8,9 +17,8 @@ import { roomBeside } from './usage';
 const passes = 4;
 
 /**
- * A plan that keeps every hard rule, by giving each student in turn the best pattern that is still
- * there, then going round again while anybody gains. Everybody starts with nothing (or, at a
- * re-plan, with what they had where it still holds), so that the plan is sound from the first step.
+ * A plan that keeps every hard rule, at once. Where lanes take floor from clear circles, whoever is
+ * asked first would settle it for all: it is tried with fewer walls as well.
  *
  * @param problem every student has an option that takes nothing
  */
@@ -22,6 +30,58 @@ export function composeQuickly(
   ),
 ): Assignment {
   const bests = known.map(bestWorth);
+  const plan = fillInTurn(problem, seed, known, bests);
+  return listFewerWalls(problem).reduce((best, walls) => {
+    const isOpen = new Set<string | null>([null, ...walls]);
+    const { done = 0 } = problem;
+    const here = known.map((list) =>
+      list.filter(
+        ({ wall, options }) =>
+          isOpen.has(wall) ||
+          options.every((option, round) => round < done || option?.alongM === undefined),
+      ),
+    );
+    // Somebody whose rounds behind them were at a wall that is given up.
+    if (here.some((list) => list.length === 0)) return best;
+    const other = fillInTurn(problem, seed, here, bests);
+    return scoreAssignment(other, bests) > scoreAssignment(best, bests) ? other : best;
+  }, plan);
+}
+
+/** For each number of circles that fewer walls leave room for: the longest of the walls that do. */
+function listFewerWalls(problem: RoundsProblem): string[][] {
+  const { circleRules = [], walls } = problem;
+  const sides = [...new Set(circleRules.flatMap((rule) => rule.walls))];
+  const beside = (used: readonly WallId[]) => circlesBeside(problem, (side) => used.includes(side));
+  const longest = new Map<number, { readonly used: WallId[]; readonly metres: number }>();
+  for (let bits = 0; bits < 2 ** sides.length; bits += 1) {
+    const used = sides.filter((_, at) => Math.floor(bits / 2 ** at) % 2 === 1);
+    const circles = beside(used);
+    if (circles === beside(sides)) continue;
+    const metres = walls.reduce(
+      (sum, { side, lengthM }) => (used.some((one) => one === side) ? sum + lengthM : sum),
+      0,
+    );
+    if (metres >= (longest.get(circles)?.metres ?? -1)) longest.set(circles, { used, metres });
+  }
+  return [...longest.values()].map(({ used }) =>
+    walls.flatMap(({ id, side }) =>
+      side === undefined || used.includes(side) || !sides.includes(side) ? id : [],
+    ),
+  );
+}
+
+/**
+ * Gives each student in turn the best pattern that is still there, then goes round again while
+ * anybody gains. Everybody starts with nothing (or, at a re-plan, with what they had where it still
+ * holds), so that the plan is sound from the first step.
+ */
+function fillInTurn(
+  problem: RoundsProblem,
+  seed: number,
+  known: readonly (readonly Pattern[])[],
+  bests: readonly number[],
+): Assignment {
   const patterns = known.map((list) => [...list].sort((a, b) => b.value - a.value));
   const random = seededRandom(seed);
   const plan: Pattern[] = patterns.map(

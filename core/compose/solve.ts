@@ -282,32 +282,60 @@ function solveColumns(
 export function withSolver<T>(
   highs: Highs,
   lp: string,
-  options: SolveOptions & { readonly start?: ReadonlyMap<string, number> | null },
+  options: RunOptions,
   read: (solver: Model) => T,
 ): T {
   const solver = highs.createModel({ format: 'lp', data: lp });
   try {
-    solver.options.set({
-      output_flag: false,
-      mip_rel_gap: options.gap,
-      mip_max_nodes: options.mostNodes,
-      random_seed: options.seed,
-      time_limit: options.timeLimitSeconds,
+    runSolver(highs, solver, options, 'choose');
+    return read(solver);
+  } catch (problem) {
+    if (!(problem instanceof SolverFailed)) throw problem;
+  } finally {
+    solver.dispose();
+  }
+  // What it made simpler it took for solved, and found that it is not: once more, as it stands.
+  const plain = highs.createModel({ format: 'lp', data: lp });
+  try {
+    runSolver(highs, plain, options, 'off');
+    return read(plain);
+  } finally {
+    plain.dispose();
+  }
+}
+
+type RunOptions = SolveOptions & { readonly start?: ReadonlyMap<string, number> | null };
+
+/** The solver gave up on a programme by itself. */
+class SolverFailed extends Error {}
+
+function runSolver(
+  highs: Highs,
+  solver: Model,
+  { onProgress, start, ...options }: RunOptions,
+  presolve: 'choose' | 'off',
+): void {
+  solver.options.set({
+    output_flag: false,
+    presolve,
+    mip_rel_gap: options.gap,
+    mip_max_nodes: options.mostNodes,
+    random_seed: options.seed,
+    time_limit: options.timeLimitSeconds,
+  });
+  if (start) {
+    const entries = [...start].map(([name, value]) => [solver.getColByName(name), value] as const);
+    solver.setSolution({
+      indices: entries.map(([index]) => index),
+      values: entries.map(([, value]) => value),
     });
-    const { onProgress, start } = options;
-    if (start) {
-      const entries = [...start].map(
-        ([name, value]) => [solver.getColByName(name), value] as const,
-      );
-      solver.setSolution({
-        indices: entries.map(([index]) => index),
-        values: entries.map(([, value]) => value),
-      });
-    }
+  }
+  const { mipLogging } = highs.constants.callbackType;
+  try {
     if (onProgress === undefined) solver.run();
     else {
       solver.run({
-        [highs.constants.callbackType.mipLogging]: ({ data }): undefined => {
+        [mipLogging]: ({ data }): undefined => {
           const gap = data.mip_gap;
           onProgress({
             gapPercent: gap !== undefined && Number.isFinite(gap) ? 100 * gap : null,
@@ -315,8 +343,7 @@ export function withSolver<T>(
         },
       });
     }
-    return read(solver);
-  } finally {
-    solver.dispose();
+  } catch (problem) {
+    throw new SolverFailed('the solver ended without an answer', { cause: problem });
   }
 }

@@ -1,7 +1,8 @@
 /** What a set of patterns takes in each round, and what it takes too much of. */
-import { roomRules } from '../room/room';
+import { roomRules, type WallId } from '../room/room';
 import { tolerance } from '../tolerance';
 import {
+  circlesBeside,
   roundsForTeacher,
   stationKey,
   type Pattern,
@@ -99,9 +100,15 @@ export function addUp(patterns: readonly Pattern[], rounds: number): Usage {
   return { falling: fallers, walls, pieces, hands, circles };
 }
 
+/** Does anybody stand at this wall of the room? */
+const usesWall =
+  (metres: ReadonlyMap<string, number>, { walls }: Pick<RoundsProblem, 'walls'>) =>
+  (side: WallId): boolean =>
+    walls.some((wall) => wall.side === side && metres.has(wall.id));
+
 /** Every hard rule that is broken; empty for a plan that holds. Rounds that are over are past. */
 export function findExcess(patterns: readonly Pattern[], problem: RoundsProblem): Excess[] {
-  const { rounds, walls, pieces, helpers, circles, done = 0 } = problem;
+  const { rounds, walls, pieces, helpers, done = 0 } = problem;
   const usage = addUp(patterns, rounds);
   const excess: Excess[] = [];
   const note = (round: number, what: Excess['what'], id: string, over: number) => {
@@ -115,7 +122,8 @@ export function findExcess(patterns: readonly Pattern[], problem: RoundsProblem)
       note(round, 'wall', id, (usage.walls[round]!.get(id) ?? 0) - lengthM);
     for (const [piece, count] of usage.pieces[round]!)
       note(round, 'piece', piece, count - (pieces[piece] ?? 0));
-    note(round, 'circles', 'floor', usage.circles[round]! - circles);
+    const isUsed = usesWall(usage.walls[round]!, problem);
+    note(round, 'circles', 'floor', usage.circles[round]! - circlesBeside(problem, isUsed));
     // The teacher's hands are the last to be used.
     note(round, 'hands', 'hands', usage.hands[round]! - helpers[round]! - 1);
   }
@@ -134,8 +142,12 @@ export function roomBeside(
   others: readonly Pattern[],
   problem: RoundsProblem,
 ): (pattern: Pattern) => boolean {
-  const { rounds, walls, pieces, helpers, circles, done = 0 } = problem;
+  const { rounds, walls, pieces, helpers, done = 0 } = problem;
   const { falling, ...used } = addUp(others, rounds);
+  const usedWall = used.walls.map((round) => usesWall(round, problem));
+  const sideOf = new Map<string | null, WallId | undefined>(
+    walls.map(({ id, side }) => [id, side]),
+  );
   const mayTeach = roundsForTeacher(problem);
   // Metres of lanes alone: the gaps between them change with whoever comes.
   const lanes = used.walls.map((round, index) =>
@@ -160,7 +172,9 @@ export function roomBeside(
       for (const { piece, count } of option?.pieces ?? []) {
         if (isOver((used.pieces[round]!.get(piece) ?? 0) + count, pieces[piece] ?? 0)) return false;
       }
-      if (isOver(used.circles[round]! + (option?.needsCircle ? 1 : 0), circles)) return false;
+      const own = option?.alongM === undefined ? undefined : sideOf.get(pattern.wall);
+      const free = circlesBeside(problem, (side) => side === own || usedWall[round]!(side));
+      if (isOver(used.circles[round]! + (option?.needsCircle ? 1 : 0), free)) return false;
       const hands = used.hands[round]! + (option?.needsHand ? 1 : 0);
       if (isOver(hands, helpers[round]! + 1)) return false;
       if (hands > helpers[round]!) roundsWithTeacher += 1;

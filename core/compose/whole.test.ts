@@ -14,6 +14,7 @@ import {
   type RoundOption,
   type RoundsProblem,
 } from './problem';
+import { composeQuickly } from './quick';
 import { mayBeGiven } from './sequences';
 import { solveRounds, usualSolve } from './solve';
 import { findExcess } from './usage';
@@ -53,6 +54,36 @@ function invent(seed: number): RoundsProblem {
         option('instead', 0.3 + 0.2 * random()),
         rest,
       ],
+    })),
+  };
+}
+
+/** The same where some stand free, and whoever is at a wall takes floor from them. */
+function inventFree(seed: number): RoundsProblem {
+  const problem = invent(seed);
+  const random = seededRandom(seed + 10_000);
+  const circles = 1 + Math.floor(2 * random());
+  const fewer = (most: number) => Math.floor(most * random());
+  const [north, east] = [fewer(circles + 1), fewer(circles + 1)];
+  return {
+    ...problem,
+    walls: [
+      { ...problem.walls[0]!, side: 'north' },
+      { id: 'v', lengthM: 0.9, lowestM: 2.8, side: 'east' },
+    ],
+    circles,
+    circleRules: [
+      ...(north < circles ? [{ walls: ['north' as const], most: north }] : []),
+      ...(east < circles ? [{ walls: ['east' as const], most: east }] : []),
+      ...(Math.min(north, east) > 0 ? [{ walls: ['north', 'east'] as const, most: 0 }] : []),
+    ],
+    people: problem.people.map((person) => ({
+      ...person,
+      options: person.options.flatMap((one) =>
+        one.id === 'next' && random() < 0.7
+          ? [one, { id: 'free', value: 1.3, heightM: 2, pieces: [], needsCircle: true as const }]
+          : [one],
+      ),
     })),
   };
 }
@@ -136,6 +167,25 @@ describe('proved', () => {
         expect(findExcess(plan.assignment, problem)).toEqual([]);
       }
     }
+  });
+
+  it('means as much where some stand free, and a lane takes their floor', () => {
+    let mixed = 0;
+    for (let seed = 1; seed <= 30; seed += 1) {
+      const problem = inventFree(seed);
+      const truth = bestOfAll(problem);
+      const plan = solveRounds(highs, problem, { ...usualSolve, gap: 0 });
+      expect([seed, findExcess(plan.assignment, problem)]).toEqual([seed, []]);
+      expect([seed, plan.bound >= truth - 1e-6]).toEqual([seed, true]);
+      if (plan.gapPercent < 1e-6) {
+        expect([seed, plan.objective >= truth - 1e-6]).toEqual([seed, true]);
+      }
+      const quick = composeQuickly(problem, seed);
+      expect([seed, findExcess(quick, problem)]).toEqual([seed, []]);
+      const all = plan.assignment.flatMap(({ options }) => options);
+      if (all.some((one) => one?.needsCircle) && all.some((one) => one?.alongM)) mixed += 1;
+    }
+    expect(mixed).toBeGreaterThan(5);
   });
 
   it('closes the gap in nearly all of them', () => {

@@ -83,7 +83,7 @@ export function writePlan(
     id: problem.people[index]!.id,
     pattern,
   }));
-  const places = placeEverybody(placed, problem.rounds, ground);
+  const places = placeEverybody(placed, problem.rounds, ground, problem.done);
   const usage = addUp(plan.assignment, problem.rounds);
   const rows = new Set(usage.pieces.flatMap((round) => [...round.keys()]));
   const rounds = Array.from({ length: problem.rounds }, (_, round): PlannedRound => {

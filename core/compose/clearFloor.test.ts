@@ -1,0 +1,149 @@
+import loadHighs from 'highs';
+import { shippedSchool } from '../catalog/school';
+import { usableSpans, wallIds, type Room, type WallId } from '../room/room';
+import { roomFile } from '../room/roomFile';
+import { seededRandom } from '../random';
+import { everything, makeCase } from '../testing/cases';
+import { inventClass, inventRoom, usualWishes } from '../testing/inventClass';
+import { countBeside, countCircles } from './clearFloor';
+import { composeClass } from './composeClass';
+import { prepareClass, type ClassInput } from './prepared';
+import { circlesBeside } from './problem';
+import { usualSolve } from './solve';
+
+const bare = (widthM: number, depthM: number, more: object = {}): Room =>
+  roomFile.parse({
+    format: 'levitar-room',
+    version: 1,
+    widthM,
+    depthM,
+    ceilingM: 2.8,
+    blocked: [],
+    doors: [],
+    low: [],
+    ...more,
+  });
+const wanted = { depthM: 2, radiusM: 2, heightM: 2.2, most: 4 };
+const beside = (room: Room, ...walls: WallId[]) => {
+  const { most, rules } = countBeside(room, usableSpans(room), wanted);
+  return circlesBeside({ circles: most, circleRules: rules }, (wall) => walls.includes(wall));
+};
+
+describe('clear circles beside lanes', () => {
+  it('take the floor before a wall that nobody stands at', () => {
+    // Two circles of four metres side by side; lanes two metres deep.
+    const room = bare(8, 4);
+    expect(beside(room)).toBe(2);
+    expect(beside(room, 'west')).toBe(1);
+    expect(beside(room, 'west', 'east')).toBe(1);
+    expect(beside(room, 'north')).toBe(0);
+  });
+
+  it('never take the floor under something too low for them', () => {
+    const room = bare(8, 4, {
+      low: [{ xM: 0, yM: 0, widthM: 1, depthM: 4, heightM: 2, what: 'beam' }],
+    });
+    // Off the west wall they are off the beam as well.
+    expect(beside(room)).toBe(1);
+    expect(beside(room, 'north')).toBe(0);
+  });
+
+  it('are no more for one more wall in use, and fit on the floor that is named', () => {
+    const random = seededRandom(5);
+    let fewer = 0;
+    for (let turn = 0; turn < 60; turn += 1) {
+      const room = inventRoom(random);
+      const spans = usableSpans(room);
+      const own = { ...wanted, radiusM: 0.6 + 1.2 * random() };
+      const { most, rules, floorBeside } = countBeside(room, spans, own);
+      const count = (walls: ReadonlySet<WallId>) =>
+        circlesBeside({ circles: most, circleRules: rules }, (wall) => walls.has(wall));
+      for (let bits = 0; bits < 16; bits += 1) {
+        const walls = new Set(wallIds.filter((_, at) => Math.floor(bits / 2 ** at) % 2 === 1));
+        const there = new Set([...walls].filter((wall) => spans.some((one) => one.wall === wall)));
+        const now = count(there);
+        if (now < most) fewer += 1;
+        for (const wall of there) {
+          const without = new Set([...there].filter((one) => one !== wall));
+          expect(now).toBeLessThanOrEqual(count(without));
+        }
+        const floor = floorBeside(there, now)!;
+        expect(countCircles(floor, own.radiusM, now)).toBe(now);
+        expect(floorBeside(there, now + 1)).toBe(null);
+        for (const wall of there) {
+          const edge = {
+            west: floor.left,
+            south: floor.bottom,
+            east: room.widthM - floor.right,
+            north: room.depthM - floor.top,
+          }[wall];
+          expect(edge).toBeGreaterThanOrEqual(own.depthM - 1e-9);
+        }
+      }
+    }
+    expect(fewer).toBeGreaterThan(50);
+  });
+});
+
+describe('a room', () => {
+  const alone = (room: Room): ClassInput => ({
+    ...usualWishes,
+    families: ['headstand'],
+    room,
+    pieces: [{ piece: 'blanket', count: 4 }],
+    people: ['a', 'b'].map((id) => ({
+      id,
+      body: { heightM: 1.7 },
+      opened: makeCase({ evidence: everything, present: { headstand: 'HS8' } }),
+    })),
+    school: shippedSchool('prop-led'),
+  });
+  const whoStandsFree = (room: Room) =>
+    composeClass(null, prepareClass(alone(room)), usualWishes, usualSolve).rounds.flatMap(
+      ({ people }) => people.map(({ option }) => option?.needsCircle === true),
+    );
+
+  it('with four free walls lets somebody stand free in the middle of it', () => {
+    expect(whoStandsFree(bare(6, 5))).toContain(true);
+    // Where a circle fits nowhere, nobody does.
+    expect(whoStandsFree(bare(4, 5))).not.toContain(true);
+  });
+
+  it('is worth as much turned round, and no less with a wall more', async () => {
+    const highs = await loadHighs();
+    const next = { north: 'east', east: 'south', south: 'west', west: 'north' } as const;
+    const turn = <T extends { readonly wall: WallId }>(one: T) => ({
+      ...one,
+      wall: next[one.wall],
+    });
+    const turned = (room: Room): Room => ({
+      ...room,
+      widthM: room.depthM,
+      depthM: room.widthM,
+      blocked: room.blocked.map(turn),
+      doors: room.doors.map(turn),
+      low: room.low.map((one) => ({
+        ...one,
+        xM: one.yM,
+        yM: room.widthM - one.xM - one.widthM,
+        widthM: one.depthM,
+        depthM: one.widthM,
+      })),
+    });
+    let compared = 0;
+    // The second of them was once worth less for a wall more: lanes that nobody used took the floor.
+    for (let seed = 1; seed <= 9; seed += 1) {
+      const { input, wishes } = inventClass(seed, 1 + (seed % 3));
+      const plan = (room: Room) =>
+        composeClass(highs, prepareClass({ ...input, room }), wishes, { ...usualSolve, gap: 0 });
+      const now = plan(input.room);
+      const round = plan(turned(input.room));
+      const more = plan({ ...input.room, blocked: [] });
+      if ([now, round, more].some(({ gapPercent }) => gapPercent > 1e-4)) continue;
+      compared += 1;
+      expect([seed, round.objective]).toEqual([seed, expect.closeTo(now.objective, 6)]);
+      expect([seed, more.objective >= now.objective - 1e-6]).toEqual([seed, true]);
+    }
+    expect(compared).toBeGreaterThan(6);
+  });
+});
