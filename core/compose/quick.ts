@@ -31,16 +31,15 @@ export function composeQuickly(
 ): Assignment {
   const bests = known.map(bestWorth);
   const plan = fillInTurn(problem, seed, known, bests);
-  return listFewerWalls(problem).reduce((best, walls) => {
+  const { done = 0 } = problem;
+  return listFewerWalls(problem).reduce((best, { walls, more }) => {
     const isOpen = new Set<string | null>([null, ...walls]);
-    const { done = 0 } = problem;
-    const here = known.map((list) =>
-      list.filter(
-        ({ wall, options }) =>
-          isOpen.has(wall) ||
-          options.every((option, round) => round < done || option?.alongM === undefined),
-      ),
-    );
+    const stays = ({ wall, options }: Pattern) =>
+      isOpen.has(wall) ||
+      options.every((option, round) => round < done || option?.alongM === undefined);
+    // A circle is not worth a wall full of people.
+    if (plan.filter((pattern) => !stays(pattern)).length > mostForOne * more) return best;
+    const here = known.map((list) => list.filter(stays));
     // Somebody whose rounds behind them were at a wall that is given up.
     if (here.some((list) => list.length === 0)) return best;
     const other = fillInTurn(problem, seed, here, bests);
@@ -48,8 +47,18 @@ export function composeQuickly(
   }, plan);
 }
 
+/** So many leave a wall for one circle more. */
+const mostForOne = 3;
+
+/** What fewer walls leave room for. */
+interface FewerWalls {
+  readonly walls: readonly string[];
+  /** Circles beyond those beside all walls. */
+  readonly more: number;
+}
+
 /** For each number of circles that fewer walls leave room for: the longest of the walls that do. */
-function listFewerWalls(problem: RoundsProblem): string[][] {
+function listFewerWalls(problem: RoundsProblem): FewerWalls[] {
   const { circleRules = [], walls } = problem;
   const sides = [...new Set(circleRules.flatMap((rule) => rule.walls))];
   const beside = (used: readonly WallId[]) => circlesBeside(problem, (side) => used.includes(side));
@@ -64,11 +73,12 @@ function listFewerWalls(problem: RoundsProblem): string[][] {
     );
     if (metres >= (longest.get(circles)?.metres ?? -1)) longest.set(circles, { used, metres });
   }
-  return [...longest.values()].map(({ used }) =>
-    walls.flatMap(({ id, side }) =>
+  return [...longest].map(([circles, { used }]) => ({
+    more: circles - beside(sides),
+    walls: walls.flatMap(({ id, side }) =>
       side === undefined || used.includes(side) || !sides.includes(side) ? id : [],
     ),
-  );
+  }));
 }
 
 /**
