@@ -175,7 +175,9 @@ export function drawMark(
       text('loadText', x, ly + textPx * 0.36, words, textPx, runsRight ? 'start' : 'end'),
     );
   } else {
-    const [nx, ny] = strip.at(letterOut + 0.36, middle);
+    // Whole on the mat, off the line of its end.
+    const nameOut = Math.min(letterOut + 0.36, 0.02 + mat.long - (0.65 * textPx) / px);
+    const [nx, ny] = strip.at(nameOut, middle);
     const words = fittedName(mark.name, (wide - 0.04) * px, textPx);
     shapes.push(text('loadText', nx, ny + textPx * 0.35, words, textPx));
   }

@@ -1,12 +1,13 @@
 /** Where a room lies on its sheet, and the few shapes that everything on it is drawn with. */
 import { pieceTable } from '../catalog/pieces';
 import type { Floor, Room } from '../room/room';
+import type { LengthUnits } from '../units/length';
 import { rectangle, rounded, type Shape } from './scene';
 
 export const sizes = {
   marginPx: 46,
   /** Where the depth stands, to a quarter of an inch in the largest room there may be. */
-  dimensionPx: 64,
+  dimensionPx: { cm: 64, in: 94 },
   bareMarginPx: 24,
   hatchPx: 8,
   letterPx: 15,
@@ -21,14 +22,18 @@ export interface RoomFrame {
   readonly y: (metres: number) => number;
 }
 
-/** Where the room lies on a sheet of this width; bare: without its dimensions. */
+/**
+ * Where the room lies on a sheet of this width.
+ *
+ * @param units of its dimensions; `null`: without any
+ */
 export function roomFrame(
   room: Pick<Room, 'widthM' | 'depthM'>,
   widthPx: number,
-  isBare = false,
+  units: LengthUnits | null = 'cm',
 ): RoomFrame & { readonly heightPx: number } {
-  const marginPx = isBare ? sizes.bareMarginPx : sizes.marginPx;
-  const leftPx = isBare ? sizes.bareMarginPx : sizes.dimensionPx;
+  const marginPx = units === null ? sizes.bareMarginPx : sizes.marginPx;
+  const leftPx = units === null ? sizes.bareMarginPx : sizes.dimensionPx[units];
   const pxPerM = (widthPx - leftPx - marginPx) / room.widthM;
   return {
     pxPerM,

@@ -110,6 +110,22 @@ describe('the room from above', () => {
     },
   );
 
+  it.each(['north', 'south'] as const)('writes a name whole on its mat at the %s wall', (wall) => {
+    for (const baseM of [0.2, 0.5, 0.8, 1.1, 1.4]) {
+      const scene = drawRoomPlan(room, spans, {
+        widthPx: 760,
+        units: 'cm',
+        marks: [{ ...lane('A', wall), name: 'Cy', baseM }],
+      });
+      const name = scene.shapes.find((shape) => shape.kind === 'text' && shape.text === 'Cy')!;
+      if (name.kind !== 'text') throw new Error('no name');
+      // Ascenders above the line it is written on, descenders below it.
+      const [top, bottom] = [name.y - 0.75 * name.sizePx, name.y + 0.25 * name.sizePx];
+      const end = wall === 'north' ? bottom - frame.y(6) : frame.y(0) - top;
+      expect(end / frame.pxPerM).toBeLessThan(1.85);
+    }
+  });
+
   it('says in words where everybody is', () => {
     const { sentences } = drawRoomPlan(room, spans, {
       widthPx: 500,

@@ -4,7 +4,7 @@
  */
 import { floorBefore, type Room, type Span, type WallId } from '../room/room';
 import { formatStretch } from '../units/along';
-import { formatFigure, type LengthUnits } from '../units/length';
+import { formatRoomFigure, type LengthUnits } from '../units/length';
 import { levelDimension, uprightDimension } from './dimensions';
 import { drawMark, stripOf, type PlanMark } from './placeMark';
 import { box, ellipse, sizes, text, roomFrame, type RoomFrame } from './roomFrame';
@@ -99,13 +99,13 @@ export function drawRoom(
   );
   // Mats stand along the walls: the middle of a low spot is where its words are least often covered.
   const lowWords = room.low.map(({ xM, yM, widthM, depthM, heightM, what }) => {
-    const words = `${what || 'low'} ${formatFigure(heightM, units)}`;
+    const words = `${what || 'low'} ${formatRoomFigure(heightM, units)}`;
     const fits = textWidth(words, textPx) < widthM * frame.pxPerM - 4;
     return text(
       'tapeText',
       frame.x(xM + widthM / 2),
       withWalls ? frame.y(yM) - 20 : frame.y(yM + depthM / 2) + textPx / 3,
-      fits ? words : formatFigure(heightM, units),
+      fits ? words : formatRoomFigure(heightM, units),
       textPx,
     );
   });
@@ -124,7 +124,7 @@ export function drawRoom(
     ];
   });
   const size = (metres: number) => ({
-    text: formatFigure(metres, units),
+    text: formatRoomFigure(metres, units),
     sizePx: 13,
     isEstimated: false,
   });
@@ -219,7 +219,7 @@ export function drawRoomPlan(
     withNames = true,
   }: RoomPlanOptions,
 ): Scene {
-  const frame = roomFrame(room, widthPx, withDimensions !== true);
+  const frame = roomFrame(room, widthPx, withDimensions === true ? units : null);
   const circles = marks.flatMap(({ place }): Shape[] =>
     place.kind === 'circle'
       ? [

@@ -138,6 +138,23 @@ export function formatLength(metres: number, units: LengthUnits): string {
   return `${formatFigure(metres, units)} ${units}`;
 }
 
+/** Shorter than this, inches alone say it. */
+const leastFeet = 3;
+
+/** How long a wall is: the figure on a dimension line, `720` or `23′ 7½″`. */
+export function formatRoomFigure(metres: number, units: LengthUnits): string {
+  const quarters = Math.round((metres / metresPerInch) * quarter);
+  const inFoot = inchesPerFoot * quarter;
+  if (units === 'cm') return formatFigure(metres, units);
+  if (quarters < leastFeet * inFoot) return `${formatFigure(metres, units)}″`;
+  const beyond = (quarters % inFoot) / quarter;
+  return `${Math.floor(quarters / inFoot)}′\u00a0${formatFigure(beyond * metresPerInch, units)}″`;
+}
+
+/** What is measured along a wall: `720 cm` or `23′ 7½″`. */
+export const formatRoomLength = (metres: number, units: LengthUnits): string =>
+  units === 'cm' ? formatLength(metres, units) : formatRoomFigure(metres, units);
+
 /** A standing height: `170 cm` or `5′ 7″`. */
 export function formatHeight(metres: number, units: LengthUnits): string {
   if (units === 'cm') return formatLength(metres, units);

@@ -6,6 +6,8 @@ import {
   formatFigure,
   formatHeight,
   formatLength,
+  formatRoomFigure,
+  formatRoomLength,
   parseHeight,
   parseLength,
   parseRoomLength,
@@ -121,6 +123,20 @@ describe('typed lengths', () => {
     expect(formatFigure(0.0065, 'in')).toBe('¼');
     expect(formatHeight(1.7, 'in')).toBe('5′ 7″');
     expect(formatHeight(1.829, 'in')).toBe('6′ 0″');
+  });
+
+  it('says how long a wall is in feet and inches, as it is measured', () => {
+    expect(formatRoomFigure(7.2, 'in')).toBe('23′\u00a07½″');
+    expect(formatRoomFigure(3.05, 'in')).toBe('10′\u00a00″');
+    expect(formatRoomFigure(0.6, 'in')).toBe('23½″');
+    expect(formatRoomLength(7.2, 'cm')).toBe('720 cm');
+    // A quarter under a foot is not twelve inches.
+    expect(formatRoomLength(3.046, 'in')).toBe('10′\u00a00″');
+    for (let mm = 5; mm < 9000; mm += 7) {
+      const shown = formatRoomLength(mm / 1000, 'in');
+      expect(shown).not.toMatch(/′\s12″/);
+      expect(Math.abs(parseLength(shown, 'in')! - mm / 1000)).toBeLessThan(0.0254 / 8 + 1e-9);
+    }
   });
 
   it('says a length along a wall to a tenth of a metre, or an inch', () => {

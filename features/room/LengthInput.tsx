@@ -2,7 +2,12 @@
 
 import { TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { formatLength, parseLength, parseRoomLength, type LengthUnits } from '@/core/units/length';
+import {
+  formatRoomLength,
+  parseLength,
+  parseRoomLength,
+  type LengthUnits,
+} from '@/core/units/length';
 
 interface LengthInputProps {
   readonly label: string;
@@ -19,7 +24,7 @@ interface LengthInputProps {
 export function LengthInput(props: LengthInputProps) {
   const { label, isLabelHidden, metres, units, width = 110, isOfRoom, onChange } = props;
   const parse = isOfRoom ? parseRoomLength : parseLength;
-  const shown = formatLength(metres, units);
+  const shown = formatRoomLength(metres, units);
   const [typed, setTyped] = useState<string | null>(null);
   const read = typed === null ? metres : parse(typed, units);
   const finish = () => {

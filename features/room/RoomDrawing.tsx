@@ -3,7 +3,7 @@
 import { roomFrame } from '@/core/drawing/roomFrame';
 import { drawRoom } from '@/core/drawing/roomPlan';
 import { floorBefore, usableSpans, wallLength, type Room, type WallId } from '@/core/room/room';
-import { formatLength, type LengthUnits } from '@/core/units/length';
+import { formatRoomLength, type LengthUnits } from '@/core/units/length';
 import { SceneView } from '@/design/drawing/SceneView';
 import { useHandle } from '@/design/useHandle';
 import { resize, snapM, tidy } from './roomMachine';
@@ -50,7 +50,7 @@ const clamp = (value: number, low: number, high: number) => Math.min(high, Math.
 /** The room to scale; walls, blocked stretches, doors and low spots are moved by their handles. */
 export function RoomDrawing({ editor, units }: RoomDrawingProps) {
   const { room, preview, commit } = editor;
-  const frame = roomFrame(room, widthPx);
+  const frame = roomFrame(room, widthPx, units);
   const scene = {
     widthPx,
     heightPx: frame.heightPx,
@@ -63,7 +63,7 @@ export function RoomDrawing({ editor, units }: RoomDrawingProps) {
     }),
     sentences: usableSpans(room).map(
       ({ wall, fromM, toM }) =>
-        `${wall} wall: usable from ${formatLength(fromM, units)} to ${formatLength(toM, units)}.`,
+        `${wall} wall: usable from ${formatRoomLength(fromM, units)} to ${formatRoomLength(toM, units)}.`,
     ),
   };
   /** A door or an obstacle taken in its middle: it keeps its width. */
@@ -81,7 +81,7 @@ export function RoomDrawing({ editor, units }: RoomDrawingProps) {
       value: one.fromM,
       max: Math.max(0, most),
       isWhole: true,
-      said: `from ${formatLength(one.fromM, units)} to ${formatLength(one.toM, units)}`,
+      said: `from ${formatRoomLength(one.fromM, units)} to ${formatRoomLength(one.toM, units)}`,
       move: (dx, dy) => {
         const fromM = clamp(tidy(one.fromM + along(one.wall, dx, dy)), 0, Math.max(0, most));
         return replaceAt(of, list, index, { ...one, fromM, toM: tidy(fromM + widthM) });
@@ -145,7 +145,7 @@ export function RoomDrawing({ editor, units }: RoomDrawingProps) {
         value: one.xM,
         max: of.widthM,
         isWhole: true,
-        said: `${formatLength(one.xM, units)} from the west wall, ${formatLength(one.yM, units)} from the south wall`,
+        said: `${formatRoomLength(one.xM, units)} from the west wall, ${formatRoomLength(one.yM, units)} from the south wall`,
         move: (dx, dy) =>
           replaceAt(of, 'low', index, {
             ...one,
@@ -161,7 +161,7 @@ export function RoomDrawing({ editor, units }: RoomDrawingProps) {
         cursor: 'nwse-resize',
         value: one.widthM,
         max: of.widthM,
-        said: `${formatLength(one.widthM, units)} wide, ${formatLength(one.depthM, units)} deep`,
+        said: `${formatRoomLength(one.widthM, units)} wide, ${formatRoomLength(one.depthM, units)} deep`,
         move: (dx, dy) => {
           // The north and west sides stay where they are.
           const up = clamp(tidy(dy), -one.yM, tidy(one.depthM - leastLowM));
@@ -208,7 +208,7 @@ interface RoomHandleProps {
 function RoomHandle({ handle, room, units, find, preview, commit }: RoomHandleProps) {
   const moved = (from: Room, dxPx: number, dyPx: number): Room => {
     // The scale of the moment it was taken: growing the room must not run away under the hand.
-    const scale = roomFrame(from, widthPx).pxPerM;
+    const scale = roomFrame(from, widthPx, units).pxPerM;
     return find(from).move(dxPx / scale, -dyPx / scale);
   };
   const moves = useHandle<Room>({
@@ -229,7 +229,7 @@ function RoomHandle({ handle, room, units, find, preview, commit }: RoomHandlePr
       aria-valuemin={0}
       aria-valuemax={handle.max}
       aria-valuenow={handle.value}
-      aria-valuetext={handle.said ?? formatLength(handle.value, units)}
+      aria-valuetext={handle.said ?? formatRoomLength(handle.value, units)}
       data-whole={handle.isWhole}
       className={classes.handle}
       style={{ left: handle.x, top: handle.y, cursor: handle.cursor }}
