@@ -344,6 +344,25 @@ it('goes to somebody else', async () => {
   expect(mockRouter.push).toHaveBeenCalledWith('/plumb?person=4');
 });
 
+it('puts nobody’s picture away unasked, and takes it for nobody else’s', async () => {
+  mockRouter.push.mockClear();
+  const { user } = renderUi(<PlumbScreen view={view} shape={null} />);
+  await choosePhoto(user);
+  await user.click(await screen.findByRole('button', { name: 'Put the marks on' }));
+  await user.selectOptions(screen.getByLabelText('Who'), '4');
+  const asked = await screen.findByRole('dialog', { name: 'Go to Bo?' });
+  await user.click(within(asked).getByRole('button', { name: 'Stay here' }));
+  await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+  expect(mockRouter.push).not.toHaveBeenCalled();
+  expect(screen.getByLabelText('Who')).toHaveValue('3');
+  expect(screen.getByRole('button', { name: /^near hip/ })).toBeInTheDocument();
+  // From another look as well.
+  await user.click(screen.getByRole('radio', { name: 'Compare' }));
+  await user.selectOptions(screen.getByLabelText('Who'), '4');
+  await user.click(await screen.findByRole('button', { name: 'Put it away and go' }));
+  expect(mockRouter.push).toHaveBeenCalledWith('/plumb?person=4');
+});
+
 describe('keeping what was marked', () => {
   const withRule = async (pictures: PlumbView['person']['pictures']) => {
     keptSheets.length = 0;

@@ -1,15 +1,15 @@
 'use client';
 
-import { Group, Loader, NativeSelect, SegmentedControl, Title } from '@mantine/core';
+import { Group, Loader, SegmentedControl, Title } from '@mantine/core';
 import dynamic from 'next/dynamic';
 import { patiently } from '@/design/patiently';
-import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useCallback, useState } from 'react';
 import type { ShapeId } from '@/core/shapes/postures';
 import type { PlumbView } from './read';
 import { showProblem } from '@/design/notices';
 import { StillPane } from './StillPane';
 import { useDropped } from './useDropped';
+import { WhoPicker } from './WhoPicker';
 
 interface PlumbScreenProps {
   readonly view: PlumbView;
@@ -54,9 +54,14 @@ const isLasting = (look: Look): look is (typeof lasting)[number] =>
 
 /** Lines read from a picture, a clip or the camera, on this device. */
 export function PlumbScreen({ view, shape }: PlumbScreenProps) {
-  const router = useRouter();
   const [look, setLook] = useState<Look>('picture');
   const [begun, setBegun] = useState<readonly Look[]>([look]);
+  const [held, setHeld] = useState<readonly Look[]>([]);
+  const hold = useCallback(
+    (one: Look, isHolding: boolean) =>
+      setHeld((all) => [...all.filter((other) => other !== one), ...(isHolding ? [one] : [])]),
+    [],
+  );
   // What waits in the other looks would be lost with the page.
   useDropped(!isLasting(look), () => showProblem(notHere));
   const open = (next: Look) => {
@@ -77,32 +82,33 @@ export function PlumbScreen({ view, shape }: PlumbScreenProps) {
             onChange={(value) => open(value as Look)}
           />
         </Group>
-        <NativeSelect
-          className="no-print"
-          label="Who"
-          value={String(view.person.id)}
-          data={view.people.map(({ id, name }) => ({ value: String(id), label: name }))}
-          onChange={({ currentTarget: { value } }) => router.push(`/plumb?person=${value}`)}
-        />
+        <WhoPicker view={view} isHolding={held.length > 0} />
       </Group>
       {lasting
         .filter((one) => begun.includes(one))
         .map((one) => (
           <div key={one} hidden={one !== look}>
-            {pane(one, view, shape, one === look)}
+            {pane(one, view, shape, one === look, hold)}
           </div>
         ))}
-      {!isLasting(look) && pane(look, view, shape, true)}
+      {!isLasting(look) && pane(look, view, shape, true, hold)}
     </>
   );
 }
 
-function pane(look: Look, view: PlumbView, shape: ShapeId | null, isShown: boolean) {
+function pane(
+  look: Look,
+  view: PlumbView,
+  shape: ShapeId | null,
+  isShown: boolean,
+  onHold: (look: Look, isHolding: boolean) => void,
+) {
+  const own = { view, shape, isShown, onHold };
   switch (look) {
     case 'picture':
-      return <StillPane view={view} shape={shape} isShown={isShown} />;
+      return <StillPane {...own} />;
     case 'clip':
-      return <ClipPane view={view} shape={shape} isShown={isShown} />;
+      return <ClipPane {...own} />;
     case 'camera':
       return <CameraPane view={view} />;
     case 'compare':

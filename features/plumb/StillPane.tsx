@@ -43,6 +43,8 @@ interface StillPaneProps {
   readonly shape: ShapeId | null;
   /** `false`: another look is open; the picture and its marks wait. */
   readonly isShown: boolean;
+  /** Told whether somebody's own picture is open. */
+  readonly onHold?: (look: 'picture', isHolding: boolean) => void;
 }
 
 const usualShape: ShapeId = 'handstandWall';
@@ -54,7 +56,7 @@ interface Shown {
 }
 
 /** One picture: marks that are moved by hand, and what follows from them. */
-export function StillPane({ view, shape, isShown }: StillPaneProps) {
+export function StillPane({ view, shape, isShown, onHold }: StillPaneProps) {
   const { person, units } = view;
   const body = useMemo(() => resolveBody(person.body), [person.body]);
   const [pictures, setPictures] = useState<ReadonlyMap<number, Shown>>(new Map());
@@ -72,6 +74,8 @@ export function StillPane({ view, shape, isShown }: StillPaneProps) {
   const shown = pictures.get(state.picture) ?? null;
   const picture = shown?.picture ?? null;
   const painted = shown?.painted ?? null;
+  const isHolding = picture !== null && painted === null;
+  useEffect(() => onHold?.('picture', isHolding), [onHold, isHolding]);
   const sheet = sheetOf(state);
   const { reading, problem } = useMemo(() => measure(sheet, view), [sheet, view]);
   // A mark under a hand changes the lines and the measures; what is chosen waits until it is let go,

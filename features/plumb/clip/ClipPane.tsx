@@ -3,7 +3,7 @@
 import { Button, Group, Progress } from '@mantine/core';
 import { useHotkeys } from '@mantine/hooks';
 import { IconArrowBackUp, IconMovie, IconVideo } from '@tabler/icons-react';
-import { useDeferredValue, useMemo, useRef, useState } from 'react';
+import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { resolveBody } from '@/core/body/body';
 import { InputProblem } from '@/core/problem';
 import { readClip } from '@/core/plumb/clip/clip';
@@ -34,6 +34,8 @@ interface ClipPaneProps {
   readonly shape: ShapeId | null;
   /** `false`: another look is open; the clip and its marks wait. */
   readonly isShown: boolean;
+  /** Told whether somebody's own clip is open. */
+  readonly onHold?: (look: 'clip', isHolding: boolean) => void;
 }
 
 const usualShape: ShapeId = 'handstandWall';
@@ -43,12 +45,14 @@ const practiceWords: Readonly<Record<PracticeKick, string>> = {
 };
 
 /** Lines read from a clip: pictures ten times a second, marks that can be mended in any of them. */
-export function ClipPane({ view, shape, isShown }: ClipPaneProps) {
+export function ClipPane({ view, shape, isShown, onHold }: ClipPaneProps) {
   const { person } = view;
   const body = useMemo(() => resolveBody(person.body), [person.body]);
   const { state, tell, progress, open, stop, urlAt, picture, isPainted } = useClip({
     shape: shape ?? usualShape,
   });
+  const isHolding = picture !== null && !isPainted;
+  useEffect(() => onHold?.('clip', isHolding), [onHold, isHolding]);
   const taking = useRef(0);
   /** The next clip is being opened: what is done to the one before would be lost with it. */
   const [isOpening, setOpening] = useState(false);
