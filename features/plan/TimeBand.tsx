@@ -56,6 +56,9 @@ const wordsPx = 16.2;
 /** How many lines of words stand in so much of the band. */
 const linesIn = (heightPx: number) => Math.max(1, Math.floor((heightPx - 1) / wordsPx));
 
+/** So many letters are a full line: more than that in one is written closer. */
+const tightFrom = 38;
+
 /** No line of the band is lower than its words; the lanes beside it are cut the same way. */
 export const leastPx = 17;
 const leastMinutes = 1;
@@ -171,6 +174,7 @@ function BandItem({ item, done, clock, pxPerMinute, onResize, onLeaveOut }: Band
       )}
       <span
         className={classes.bandLabel}
+        data-tight={linesIn(height) === 1 && words.length > tightFrom ? '' : undefined}
         title={words}
         style={{ WebkitLineClamp: linesIn(height) }}
       >
