@@ -24,8 +24,25 @@ beforeAll(async () => {
 const rest: RoundOption = { id: 'rest', value: 0.1, heightM: 1, pieces: [] };
 const kinds: readonly PieceId[] = ['foam-block', 'strap-240', 'chair'];
 
-/** A made-up class: walls, a cupboard that does not go round, people with a few ways each. */
+const sides = ['north', 'east', 'south'] as const;
+
+/** In every other class lanes take floor from whoever stands free: at some wall all of it. */
 function invent(seed: number, people: number, rounds: number): RoundsProblem {
+  const problem = inventWalls(seed, people, rounds);
+  const { walls, circles } = problem;
+  if (seed % 2 === 0 || circles === 0 || walls.length === 0) return problem;
+  return {
+    ...problem,
+    walls: walls.map((wall, at) => ({ ...wall, side: sides[at]! })),
+    circleRules: [
+      { walls: ['north'], most: circles - 1 },
+      ...(walls.length > 1 ? [{ walls: ['east'] as const, most: 0 }] : []),
+    ],
+  };
+}
+
+/** A made-up class: walls, a cupboard that does not go round, people with a few ways each. */
+function inventWalls(seed: number, people: number, rounds: number): RoundsProblem {
   const random = seededRandom(seed);
   const between = (low: number, high: number) => low + (high - low) * random();
   const whole = (low: number, high: number) => Math.floor(between(low, high + 1));
@@ -104,6 +121,16 @@ function check(problem: RoundsProblem, plan: Assignment): string[] {
     if (hands > problem.helpers[round]! + 1) wrong.push(`hands short in round ${round}`);
     if (hands > problem.helpers[round]!) teacherRounds += 1;
     if (circles > problem.circles) wrong.push(`floor short in round ${round}`);
+    for (const { walls, most } of problem.circleRules ?? []) {
+      const isTaken = walls.every((side) =>
+        plan.some(
+          ({ options, wall }) =>
+            options[round]?.alongM !== undefined &&
+            problem.walls.find(({ id }) => id === wall)?.side === side,
+        ),
+      );
+      if (isTaken && circles > most) wrong.push(`lanes on the free floor in round ${round}`);
+    }
   }
   if (teacherRounds > problem.rounds - 1) wrong.push('the teacher never watches');
   plan.forEach(({ options }, index) => {

@@ -100,3 +100,30 @@ describe('where floor is short', () => {
     expect(third).toEqual(second);
   });
 });
+
+describe('clear circles', () => {
+  const free = pattern(
+    option('free', 1, { needsCircle: true }),
+    option('free', 1, { needsCircle: true }),
+  );
+  const crowded: Ground = { ...ground, floorBeside: (_, count) => (count > 1 ? null : floor) };
+  const people = ['a', 'b'].map((id) => ({ id, pattern: free }));
+
+  it('are one for each, or there is no plan', () => {
+    expect(() => placeEverybody(people, 2, crowded)).toThrow('fewer circles');
+    const [alone] = placeEverybody(people.slice(0, 1), 1, crowded);
+    expect(alone!.get('a')).toMatchObject({ kind: 'circle' });
+  });
+
+  it('of a round that is over are not counted anew, with whoever has come since', () => {
+    const later = pattern(option('free', 1, { needsCircle: true }), rest);
+    const [first, second] = placeEverybody(
+      [people[0]!, { id: 'b', pattern: later }],
+      2,
+      crowded,
+      1,
+    );
+    expect(first!.get('a')?.kind).not.toBe('circle');
+    expect(second!.get('a')?.kind).toBe('circle');
+  });
+});
