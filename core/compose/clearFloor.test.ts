@@ -5,7 +5,7 @@ import { roomFile } from '../room/roomFile';
 import { seededRandom } from '../random';
 import { everything, makeCase } from '../testing/cases';
 import { inventClass, inventRoom, usualWishes } from '../testing/inventClass';
-import { countBeside, countCircles } from './clearFloor';
+import { countBeside } from './clearFloor';
 import { composeClass } from './composeClass';
 import { prepareClass, type ClassInput } from './prepared';
 import { circlesBeside } from './problem';
@@ -43,9 +43,16 @@ describe('clear circles beside lanes', () => {
     const room = bare(8, 4, {
       low: [{ xM: 0, yM: 0, widthM: 1, depthM: 4, heightM: 2, what: 'beam' }],
     });
-    // Off the west wall they are off the beam as well.
     expect(beside(room)).toBe(1);
+    expect(beside(room, 'west')).toBe(1);
     expect(beside(room, 'north')).toBe(0);
+    // What hangs in one corner leaves the rest.
+    const corner = { xM: 0, yM: 0, widthM: 0.5, depthM: 0.5, heightM: 2, what: 'lamp' };
+    expect(beside(bare(8, 4, { low: [corner] }))).toBe(2);
+    const middle = { ...corner, xM: 3.8, yM: 1.8 };
+    expect(beside(bare(8, 4, { low: [middle] }))).toBe(0);
+    expect(beside(bare(8, 4, { low: [{ ...middle, heightM: 2.3 }] }))).toBe(2);
+    expect(beside(bare(8, 4, { ceilingM: 2.1 }))).toBe(0);
   });
 
   it('are no more for one more wall in use, and fit on the floor that is named', () => {
@@ -55,7 +62,7 @@ describe('clear circles beside lanes', () => {
       const room = inventRoom(random);
       const spans = usableSpans(room);
       const own = { ...wanted, radiusM: 0.6 + 1.2 * random() };
-      const { most, rules, floorBeside } = countBeside(room, spans, own);
+      const { most, rules, placeBeside } = countBeside(room, spans, own);
       const count = (walls: ReadonlySet<WallId>) =>
         circlesBeside({ circles: most, circleRules: rules }, (wall) => walls.has(wall));
       for (let bits = 0; bits < 16; bits += 1) {
@@ -67,17 +74,14 @@ describe('clear circles beside lanes', () => {
           const without = new Set([...there].filter((one) => one !== wall));
           expect(now).toBeLessThanOrEqual(count(without));
         }
-        const floor = floorBeside(there, now)!;
-        expect(countCircles(floor, own.radiusM, now)).toBe(now);
-        expect(floorBeside(there, now + 1)).toBe(null);
-        for (const wall of there) {
-          const edge = {
-            west: floor.left,
-            south: floor.bottom,
-            east: room.widthM - floor.right,
-            north: room.depthM - floor.top,
-          }[wall];
-          expect(edge).toBeGreaterThanOrEqual(own.depthM - 1e-9);
+        const ids = Array.from({ length: now }, (_, at) => `p${at}`);
+        expect(placeBeside(there, [...ids, 'more'])).toBe(null);
+        for (const { x, y } of placeBeside(there, ids)!) {
+          const off = { west: x, south: y, east: room.widthM - x, north: room.depthM - y };
+          for (const wall of wallIds) {
+            const depthM = there.has(wall) ? own.depthM : 0;
+            expect(off[wall]).toBeGreaterThanOrEqual(depthM + own.radiusM - 1e-9);
+          }
         }
       }
     }

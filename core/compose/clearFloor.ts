@@ -1,16 +1,11 @@
-/** What of the floor is free of lanes and doors, and how many clear circles it takes. */
-import { placeCircles } from '../room/pack';
-import { wallIds, type Floor, type Room, type Span, type WallId } from '../room/room';
+/** What of the floor is free of lanes, doors and low spots, and how many clear circles it takes. */
+import { placeCircles, type PlacedCircle } from '../room/pack';
+import { doorSwings, wallIds, type Floor, type Room, type Span, type WallId } from '../room/room';
 import type { CircleRule } from './problem';
 
-/** The floor off some walls, where a circle can never meet a lane before them or a door's leaf. */
-export function clearFloor(room: Room, walls: ReadonlySet<WallId>, depthM: number): Floor {
-  const off = (wall: WallId) => {
-    const leaves = room.doors
-      .filter((door) => door.opensIn && door.wall === wall)
-      .map(({ fromM, toM }) => toM - fromM);
-    return Math.max(walls.has(wall) ? depthM : 0, ...leaves, 0);
-  };
+/** The floor off some walls, where nothing can meet a lane before them. */
+function floorOff(room: Room, walls: readonly WallId[], depthM: number): Floor {
+  const off = (wall: WallId) => (walls.includes(wall) ? depthM : 0);
   return {
     left: off('west'),
     right: room.widthM - off('east'),
@@ -19,28 +14,16 @@ export function clearFloor(room: Room, walls: ReadonlySet<WallId>, depthM: numbe
   };
 }
 
-/** The lowest spot over a piece of floor: a clear circle may end up anywhere on it. */
-export function lowestOver(room: Room, floor: Floor): number {
-  const over = room.low.filter(
-    ({ xM, yM, widthM, depthM }) =>
-      xM < floor.right && xM + widthM > floor.left && yM < floor.top && yM + depthM > floor.bottom,
-  );
-  return Math.min(room.ceilingM, ...over.map(({ heightM }) => heightM));
-}
-
-/** How many circles of one size it takes, at most so many. */
-export function countCircles(floor: Floor, radiusM: number, most: number): number {
-  let count = 0;
-  while (count < most) {
-    const circles = Array.from({ length: count + 1 }, (_, index) => ({
-      id: String(index),
-      radiusM,
+/** Where something hangs lower than this. */
+export const listLow = (room: Room, heightM: number): Floor[] =>
+  room.low
+    .filter((one) => one.heightM < heightM - 1e-9)
+    .map(({ xM, yM, widthM, depthM }) => ({
+      left: xM,
+      right: xM + widthM,
+      bottom: yM,
+      top: yM + depthM,
     }));
-    if (placeCircles(floor, circles) === null) break;
-    count += 1;
-  }
-  return count;
-}
 
 /** What is asked of the floor by those who stand free. */
 export interface Wanted {
@@ -60,30 +43,44 @@ export interface FreeFloor {
   readonly most: number;
   readonly rules: readonly CircleRule[];
   /**
-   * Floor off all these walls that takes so many circles: as far from every usable wall as can be.
-   * `null` where there is none.
+   * A circle for each of these beside lanes at these walls: as far from every usable wall as can be.
+   * `null` where there is no room for all.
    */
-  readonly floorBeside: (walls: ReadonlySet<WallId>, count: number) => Floor | null;
+  readonly placeBeside: (
+    walls: ReadonlySet<WallId>,
+    ids: readonly string[],
+  ) => readonly PlacedCircle[] | null;
 }
 
 /**
  * How many circles the floor takes beside lanes at some of the walls: a wall that nobody stands at
- * needs no lane before it. Under something low none is counted.
+ * needs no lane before it. None reaches into the swing of a door, or under something too low.
  */
 export function countBeside(room: Room, spans: readonly Span[], wanted: Wanted): FreeFloor {
+  const { radiusM, heightM } = wanted;
+  const closed = [...doorSwings(room), ...listLow(room, heightM)];
+  const place = (floor: Floor, ids: readonly string[]) =>
+    room.ceilingM < heightM - 1e-9 && ids.length > 0
+      ? null
+      : placeCircles(
+          floor,
+          ids.map((id) => ({ id, radiusM })),
+          closed,
+        );
+  const countOn = (floor: Floor) => {
+    const ids: string[] = [];
+    while (ids.length < wanted.most && place(floor, [...ids, `${ids.length}`]) !== null)
+      ids.push(`${ids.length}`);
+    return ids.length;
+  };
   const sides = wallIds.filter((wall) => spans.some((span) => span.wall === wall));
   /** Every choice of walls, the most of them first. */
   const choices = Array.from({ length: 2 ** sides.length }, (_, bits) =>
     sides.filter((_one, at) => Math.floor(bits / 2 ** at) % 2 === 1),
   ).sort((a, b) => b.length - a.length);
   const found = choices.map((walls) => {
-    const floor = clearFloor(room, new Set(walls), wanted.depthM);
-    const isHighEnough = lowestOver(room, floor) >= wanted.heightM - 1e-9;
-    return {
-      walls,
-      floor,
-      most: isHighEnough ? countCircles(floor, wanted.radiusM, wanted.most) : 0,
-    };
+    const floor = floorOff(room, walls, wanted.depthM);
+    return { walls, floor, most: countOn(floor) };
   });
   // Off more walls than must be is off those as well.
   const mostOff = (walls: readonly WallId[]) =>
@@ -98,8 +95,11 @@ export function countBeside(room: Room, spans: readonly Span[], wanted: Wanted):
       const isNew = walls.every((wall) => most < mostOff(walls.filter((one) => one !== wall)));
       return walls.length > 0 && isNew ? [{ walls, most }] : [];
     }),
-    floorBeside: (walls, count) =>
-      found.find((one) => one.most >= count && [...walls].every((wall) => one.walls.includes(wall)))
-        ?.floor ?? null,
+    placeBeside: (walls, ids) => {
+      const floor = found.find(
+        (one) => one.most >= ids.length && [...walls].every((wall) => one.walls.includes(wall)),
+      )?.floor;
+      return floor === undefined ? null : place(floor, ids);
+    },
   };
 }

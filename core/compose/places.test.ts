@@ -1,3 +1,4 @@
+import { placeCircles } from '../room/pack';
 import { roomFile } from '../room/roomFile';
 import { placeEverybody, type Ground } from './places';
 import type { Pattern, RoundOption } from './problem';
@@ -12,8 +13,15 @@ const room = roomFile.parse({
   doors: [],
   low: [],
 });
-const floor = { left: 0, right: 3, bottom: 0, top: 2 };
-const ground: Ground = { room, spans: [], floorBeside: () => floor, circleM: 1 };
+const ground: Ground = {
+  room,
+  spans: [],
+  placeBeside: (_, ids) =>
+    placeCircles(
+      { left: 0, right: 3, bottom: 0, top: 2 },
+      ids.map((id) => ({ id, radiusM: 1 })),
+    ),
+};
 
 const option = (id: string, value: number, more: Partial<RoundOption> = {}): RoundOption => ({
   id,
@@ -106,23 +114,17 @@ describe('clear circles', () => {
     option('free', 1, { needsCircle: true }),
     option('free', 1, { needsCircle: true }),
   );
-  const crowded: Ground = { ...ground, floorBeside: (_, count) => (count > 1 ? null : floor) };
   const people = ['a', 'b'].map((id) => ({ id, pattern: free }));
 
   it('are one for each, or there is no plan', () => {
-    expect(() => placeEverybody(people, 2, crowded)).toThrow('fewer circles');
-    const [alone] = placeEverybody(people.slice(0, 1), 1, crowded);
+    expect(() => placeEverybody(people, 2, ground)).toThrow('fewer circles');
+    const [alone] = placeEverybody(people.slice(0, 1), 1, ground);
     expect(alone!.get('a')).toMatchObject({ kind: 'circle' });
   });
 
   it('of a round that is over are not counted anew, with whoever has come since', () => {
     const later = pattern(option('free', 1, { needsCircle: true }), rest);
-    const [first, second] = placeEverybody(
-      [people[0]!, { id: 'b', pattern: later }],
-      2,
-      crowded,
-      1,
-    );
+    const [first, second] = placeEverybody([people[0]!, { id: 'b', pattern: later }], 2, ground, 1);
     expect(first!.get('a')?.kind).not.toBe('circle');
     expect(second!.get('a')?.kind).toBe('circle');
   });

@@ -3,17 +3,9 @@
  * is left of the floor. Somebody who does the same stays in the same place wherever that can be.
  */
 import { pieceTable } from '../catalog/pieces';
-import { placeCircles } from '../room/pack';
-import {
-  doorSwings,
-  floorBefore,
-  roomRules,
-  type Floor,
-  type Room,
-  type Span,
-  type WallId,
-} from '../room/room';
+import { doorSwings, floorBefore, roomRules, type Floor, type Room, type Span } from '../room/room';
 import { spaceRules } from '../room/spaceRules';
+import { listLow, type FreeFloor } from './clearFloor';
 import type { PlannedOption } from './option';
 import { stationKey, type Pattern } from './problem';
 
@@ -40,10 +32,8 @@ export interface PlacedPerson {
 export interface Ground {
   readonly room: Room;
   readonly spans: readonly Span[];
-  /** Floor off these walls that takes so many circles; `null`: none does. */
-  readonly floorBeside: (walls: ReadonlySet<WallId>, count: number) => Floor | null;
-  /** The radius they were counted with. */
-  readonly circleM: number;
+  /** A circle for each of these beside lanes at these walls; `null`: there is no room for all. */
+  readonly placeBeside: FreeFloor['placeBeside'];
 }
 
 const tolerance = 1e-9;
@@ -192,17 +182,6 @@ export function floorOf(
 /** Mats are tried this far apart, from the middle of the floor outwards in rows. */
 const stepM = 0.15;
 
-/** Where something hangs lower than this. */
-const listLow = (room: Room, heightM: number): Floor[] =>
-  room.low
-    .filter((one) => one.heightM < heightM - tolerance)
-    .map(({ xM, yM, widthM, depthM }) => ({
-      left: xM,
-      right: xM + widthM,
-      bottom: yM,
-      top: yM + depthM,
-    }));
-
 function findMat(room: Room, taken: readonly Floor[], heightM: number): Place | null {
   const all = [...taken, ...listLow(room, heightM), ...doorSwings(room)];
   for (const isAcross of [false, true]) {
@@ -243,7 +222,7 @@ export function placeEverybody(
   ground: Ground,
   done = 0,
 ): ReadonlyMap<string, Place>[] {
-  const { spans, floorBeside, circleM } = ground;
+  const { spans, placeBeside } = ground;
   const lanes = placeLanes(people, spans, rounds);
   const places = lanes.map((round) => new Map(round));
   for (let round = 0; round < rounds; round += 1) {
@@ -253,14 +232,10 @@ export function placeEverybody(
         place.kind === 'lane' ? spans.find(({ id }) => id === place.span)!.wall : [],
       ),
     );
-    // All at the width they were counted with, so that what was counted is what fits.
-    const floor = floorBeside(walls, free.length);
-    const circles =
-      floor &&
-      placeCircles(
-        floor,
-        free.map(({ id }) => ({ id, radiusM: circleM })),
-      );
+    const circles = placeBeside(
+      walls,
+      free.map(({ id }) => id),
+    );
     if (circles === null) {
       // What is behind was counted with who was there then.
       if (round < done) continue;

@@ -4,7 +4,7 @@ import { regions, type Region } from '../catalog/regions';
 import { mainRegions } from '../fatigue/reserve';
 import { spaceRules } from '../room/spaceRules';
 import { parts, type Budget } from './budget';
-import { clearFloor, countCircles, lowestOver } from './clearFloor';
+import { countBeside } from './clearFloor';
 import { chooseDrills, listDrills, type DrillChoice } from './drillChoice';
 import { orderDrills, pauseMinutes, withPauses, type DrillStep } from './drillOrder';
 import { drillsOf } from './drillsOf';
@@ -16,10 +16,8 @@ import type { PreparedClass, PreparedPerson, Wishes } from './prepared';
 function countHopCircles({ room }: PreparedClass, people: readonly PreparedPerson[]): number {
   const tallest = Math.max(0, ...people.map(({ heightM }) => heightM));
   const radiusM = spaceRules.reachShare.hands * tallest + spaceRules.circleMarginM;
-  const floor = clearFloor(room, new Set(), 0);
-  const needed = spaceRules.reachShare.hands * tallest + spaceRules.overheadM;
-  if (people.length === 0 || lowestOver(room, floor) < needed) return 0;
-  return countCircles(floor, radiusM, people.length);
+  const heightM = spaceRules.reachShare.hands * tallest + spaceRules.overheadM;
+  return countBeside(room, [], { depthM: 0, radiusM, heightM, most: people.length }).most;
 }
 
 const loadedRegions = (options: readonly PlannedOption[]): Region[] =>

@@ -99,13 +99,13 @@ function poseGround({ room, spans }: PreparedClass, people: readonly PreparedPer
   const options = people.flatMap((person) => person.options);
   const free = options.filter(({ needsCircle }) => needsCircle);
   const circleM = Math.max(0, ...free.map(({ radiusM }) => radiusM ?? 0));
-  const { most, rules, floorBeside } = countBeside(room, spans, {
+  const { most, rules, placeBeside } = countBeside(room, spans, {
     depthM: deepestLane(options),
     radiusM: circleM,
     heightM: Math.max(0, ...free.map(({ heightM }) => heightM)),
     most: people.filter((person) => person.options.some((one) => one.needsCircle)).length,
   });
-  return { ground: { room, spans, floorBeside, circleM }, circles: most, circleRules: rules };
+  return { ground: { room, spans, placeBeside }, circles: most, circleRules: rules };
 }
 
 /** Everything up to the rounds, and the rounds as a problem. */

@@ -99,13 +99,23 @@ const gridM = 0.25;
 /** Enough for any class; a search that ends here says so by finding nothing. */
 const mostSteps = 20_000;
 
+/** Does a circle reach over a part of the floor? */
+const isOver = (x: number, y: number, r: number, { left, right, bottom, top }: Rectangle) =>
+  Math.hypot(x - Math.min(Math.max(x, left), right), y - Math.min(Math.max(y, bottom), top)) <
+  r - tolerance;
+
 /**
  * Places clear circles on free floor, whole and without overlap, largest first from the corners
  * inwards.
  *
+ * @param closed parts of the floor that none of them may reach over
  * @returns `null` when no way was found
  */
-export function placeCircles(floor: Rectangle, circles: readonly Circle[]): PlacedCircle[] | null {
+export function placeCircles(
+  floor: Rectangle,
+  circles: readonly Circle[],
+  closed: readonly Rectangle[] = [],
+): PlacedCircle[] | null {
   const sorted = [...circles].sort((a, b) => b.radiusM - a.radiusM);
   const placed: PlacedCircle[] = [];
   let steps = 0;
@@ -120,7 +130,7 @@ export function placeCircles(floor: Rectangle, circles: readonly Circle[]): Plac
         const isFree = placed.every(
           (other) => Math.hypot(x - other.x, y - other.y) >= r + other.radiusM - tolerance,
         );
-        if (!isFree) continue;
+        if (!isFree || closed.some((one) => isOver(x, y, r, one))) continue;
         placed.push({ ...circle, x, y });
         if (place(index + 1)) return true;
         placed.pop();

@@ -240,6 +240,13 @@ function findTired(
   return wrong;
 }
 
+/** Does a circle reach over a box? */
+function reaches({ x, y }: { readonly x: number; readonly y: number }, box: Box, r: number) {
+  const nearX = Math.min(Math.max(x, box[0]), box[2]);
+  const nearY = Math.min(Math.max(y, box[1]), box[3]);
+  return Math.hypot(x - nearX, y - nearY) < r - slack;
+}
+
 /** Every hard rule that a plan breaks, in words; empty for one that holds. */
 export function checkPlan(
   plan: PlanFile,
@@ -315,6 +322,14 @@ export function checkPlan(
             say(`${id}: something hangs too low over the mat`);
           if (place.kind === 'circle' && place.radiusM < reach + 0.3 - slack)
             say(`${id}: the circle is too small`);
+          if (place.kind === 'circle') {
+            const isUnder = room.low.some(
+              ({ xM, yM, widthM, depthM, heightM: low }) =>
+                low < needed - slack &&
+                reaches(place, [xM, yM, xM + widthM, yM + depthM], place.radiusM),
+            );
+            if (isUnder) say(`${id}: something hangs too low over the circle`);
+          }
         }
       }
       const box = toBox(plan, room, one);
@@ -337,7 +352,10 @@ export function checkPlan(
     }
     if (!canServe(needs, pieces)) say('more pieces than the cupboard holds');
     for (const { id, box } of boxes) {
-      if (swingsOf(room).some((swing) => meet(box, swing))) say(`${id} is in the swing of a door`);
+      const circle = circles.find((one) => one.id === id);
+      const isIn = (swing: Box) =>
+        circle === undefined ? meet(box, swing) : reaches(circle, swing, circle.r);
+      if (swingsOf(room).some(isIn)) say(`${id} is in the swing of a door`);
     }
     boxes.forEach((a, index) => {
       for (const b of boxes.slice(index + 1)) {
@@ -345,9 +363,7 @@ export function checkPlan(
         if (meet(a.box, b.box)) say(`${a.id} and ${b.id} lie on each other`);
       }
       for (const { id, x, y, r } of circles) {
-        const nearX = Math.min(Math.max(x, a.box[0]), a.box[2]);
-        const nearY = Math.min(Math.max(y, a.box[1]), a.box[3]);
-        if (id !== a.id && Math.hypot(x - nearX, y - nearY) < r - slack)
+        if (id !== a.id && reaches({ x, y }, a.box, r))
           say(`${a.id} is inside the circle of ${id}`);
       }
     });
