@@ -34,7 +34,8 @@ export function assessLevel(input: ScoreInput, kind: 'hold' | 'reps'): Assessmen
     return { ...base, status: 'not-yet', reasons: [`chance of the bar tonight ${percent}`] };
   }
   const plain = findPlainAge(input);
-  if (plain === null) return { ...base, status: 'not-yet', reasons: ['never seen without a fault'] };
+  if (plain === null)
+    return { ...base, status: 'not-yet', reasons: ['never seen without a fault'] };
   // A look with a fault may only count against: it makes nothing fresh that was not.
   if (plain > spec.validDays) {
     return {
