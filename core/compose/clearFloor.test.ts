@@ -6,7 +6,9 @@ import { seededRandom } from '../random';
 import { everything, makeCase } from '../testing/cases';
 import { inventClass, inventRoom, usualWishes } from '../testing/inventClass';
 import { countBeside } from './clearFloor';
+import { toPlanFile } from '../files/planFile';
 import { composeClass } from './composeClass';
+import { listOutdated } from './outdated';
 import { prepareClass, type ClassInput } from './prepared';
 import { circlesBeside } from './problem';
 import { usualSolve } from './solve';
@@ -111,6 +113,23 @@ describe('a room', () => {
     expect(whoStandsFree(bare(6, 5))).toContain(true);
     // Where a circle fits nowhere, nobody does.
     expect(whoStandsFree(bare(4, 5))).not.toContain(true);
+  });
+
+  it('is not changed by what hangs in its corner, beside somebody’s circle', () => {
+    const lamp = { xM: 0, yM: 0, widthM: 0.4, depthM: 0.4, heightM: 1.9, what: 'lamp' };
+    const room = bare(9, 4.4, { low: [lamp] });
+    const prepared = prepareClass(alone(room));
+    const plan = composeClass(null, prepared, usualWishes, usualSolve);
+    const file = toPlanFile(plan, prepared, usualWishes, { binding: [], relief: null });
+    const circles = file.rounds.flatMap(({ people }) =>
+      people.flatMap(({ place }) => (place.kind === 'circle' ? place : [])),
+    );
+    // The square about it lies under the lamp, the circle does not.
+    expect(circles.some(({ x, y, radiusM: r }) => x - r < 0.4 && y - r < 0.4)).toBe(true);
+    expect(listOutdated(file, prepared, (id) => id)).toEqual([]);
+    const large = { ...lamp, widthM: 1.2, depthM: 1.2 };
+    const later = prepareClass(alone({ ...room, low: [large] }));
+    expect(listOutdated(file, later, (id) => id).join()).toContain('no longer has the place');
   });
 
   it('is worth as much turned round, and no less with a wall more', async () => {

@@ -7,6 +7,7 @@ import { doorSwings, floorBefore, type Floor, type Room, type Span } from '../ro
 import { joinWords } from '../units/words';
 import type { PlannedOption } from './option';
 import { drillsOf } from './drillsOf';
+import { listLow } from './clearFloor';
 import { matFloor } from './places';
 import type { PreparedClass } from './prepared';
 import { findOption, isPlacementOpen } from './readBack';
@@ -69,6 +70,14 @@ function floorOf({ place }: Placed, room: Room, planned: PlanFile['spans']): Flo
   }
 }
 
+/** Does a floor reach into somebody's circle, and not just into the corners of its box? */
+function isOverCircle({ place }: Placed, { left, right, bottom, top }: Floor): boolean {
+  if (place.kind !== 'circle') return true;
+  const nearX = Math.min(Math.max(place.x, left), right);
+  const nearY = Math.min(Math.max(place.y, bottom), top);
+  return Math.hypot(place.x - nearX, place.y - nearY) < place.radiusM - slack;
+}
+
 /** Is there still the floor, clear of doors, and the height above it? */
 function isPlaceThere(
   one: Placed,
@@ -80,21 +89,10 @@ function isPlaceThere(
   const floor = floorOf(one, room, planned);
   // A lane at a wall that the plan itself does not know is nowhere.
   if (floor === null) return place.kind !== 'lane';
-  if (!isInside(floor, room) || doorSwings(room).some((swing) => meet(swing, floor))) return false;
+  const isTaken = (other: Floor) => meet(other, floor) && isOverCircle(one, other);
+  if (!isInside(floor, room) || doorSwings(room).some(isTaken)) return false;
   if (place.kind === 'lane') return holdsLane(place, planned, spans, option);
-  return !room.low.some(
-    ({ xM, yM, widthM, depthM, heightM }) =>
-      heightM < (option?.heightM ?? 0) - slack &&
-      meet(floor, { left: xM, right: xM + widthM, bottom: yM, top: yM + depthM }),
-  );
-}
-
-/** Does a floor reach into somebody's circle, and not just into the corners of its box? */
-function isOverCircle({ place }: Placed, { left, right, bottom, top }: Floor): boolean {
-  if (place.kind !== 'circle') return true;
-  const nearX = Math.min(Math.max(place.x, left), right);
-  const nearY = Math.min(Math.max(place.y, bottom), top);
-  return Math.hypot(place.x - nearX, place.y - nearY) < place.radiusM - slack;
+  return !listLow(room, option?.heightM ?? 0).some(isTaken);
 }
 
 /** Walls that have moved take their lanes along: who now lies on whom. */
