@@ -92,14 +92,14 @@ describe('clear circles beside lanes', () => {
 });
 
 describe('a room', () => {
-  const alone = (room: Room): ClassInput => ({
+  const alone = (room: Room, heights: readonly number[] = [1.7, 1.7]): ClassInput => ({
     ...usualWishes,
     families: ['headstand'],
     room,
     pieces: [{ piece: 'blanket', count: 4 }],
-    people: ['a', 'b'].map((id) => ({
-      id,
-      body: { heightM: 1.7 },
+    people: heights.map((heightM, at) => ({
+      id: 'abcd'[at]!,
+      body: { heightM },
       opened: makeCase({ evidence: everything, present: { headstand: 'HS8' } }),
     })),
     school: shippedSchool('prop-led'),
@@ -113,6 +113,23 @@ describe('a room', () => {
     expect(whoStandsFree(bare(6, 5))).toContain(true);
     // Where a circle fits nowhere, nobody does.
     expect(whoStandsFree(bare(4, 5))).not.toContain(true);
+  });
+
+  it('lets whoever is small enough stand free, whoever comes besides', () => {
+    const whoIsFree = (room: Room, ...heights: number[]) => {
+      const plan = composeClass(null, prepareClass(alone(room, heights)), usualWishes, usualSolve);
+      const free = plan.rounds.flatMap(({ people }) =>
+        people.flatMap(({ id, option }) => (option?.needsCircle === true ? id : [])),
+      );
+      return [...new Set(free)].join('');
+    };
+    // A circle of 4.9 m for the one, of 3.8 m for the other.
+    expect(whoIsFree(bare(5, 4.6), 1.98)).toBe('');
+    expect(whoIsFree(bare(5, 4.6), 1.98, 1.5)).toBe('b');
+    // Under a ceiling as well.
+    const low = bare(7, 7, { ceilingM: 2.1 });
+    expect(whoIsFree(low, 1.98)).toBe('');
+    expect(whoIsFree(low, 1.98, 1.5)).toBe('b');
   });
 
   it('is not changed by what hangs in its corner, beside somebody’s circle', () => {

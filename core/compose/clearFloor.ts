@@ -1,6 +1,7 @@
 /** What of the floor is free of lanes, doors and low spots, and how many clear circles it takes. */
 import { placeCircles, type PlacedCircle } from '../room/pack';
 import { doorSwings, wallIds, type Floor, type Room, type Span, type WallId } from '../room/room';
+import { rememberFor } from '../units/remember';
 import type { CircleRule } from './problem';
 
 /** The floor off some walls, where nothing can meet a lane before them. */
@@ -51,6 +52,16 @@ export interface FreeFloor {
     ids: readonly string[],
   ) => readonly PlacedCircle[] | null;
 }
+
+const roomForOne = rememberFor<Room, boolean>();
+
+/** Does the empty floor take one circle of this size, under this height? */
+export const hasRoomForOne = (room: Room, radiusM: number, heightM: number): boolean =>
+  roomForOne(
+    room,
+    `${radiusM}/${heightM}`,
+    () => countBeside(room, [], { depthM: 0, radiusM, heightM, most: 1 }).most === 1,
+  );
 
 /**
  * How many circles the floor takes beside lanes at some of the walls: a wall that nobody stands at

@@ -6,7 +6,7 @@ import type { DrillKey, DrillSpec } from '../catalog/drills';
 import { drillLiftsFeet, regionsOf } from '../ladder/asked';
 import { freshState, type FatigueState } from '../fatigue/reserve';
 import { checksTonight } from './checksTonight';
-import { countBeside } from './clearFloor';
+import { countBeside, hasRoomForOne } from './clearFloor';
 import type { DrillChoice } from './drillChoice';
 import { planDrills } from './planDrills';
 import { keepingFeetDown, withoutSore } from './leftOver';
@@ -17,6 +17,7 @@ import type { PreparedClass, PreparedPerson, Wishes } from './prepared';
 import { drillsOf } from './drillsOf';
 import type { Before, ComposePerson, PersonPin, RoundsProblem } from './problem';
 import { countRows, factsOfRows } from '../pieces/rows';
+import type { Room } from '../room/room';
 import { missesDrills, placeOnLadder } from './onLadder';
 import { listSittingOut } from './sittingOut';
 import { settleSteps, shareOut, spareChoices, type Budget, type SpareChoice } from './budget';
@@ -94,6 +95,24 @@ function presentPeople(
     });
 }
 
+/**
+ * Without what takes a clear circle that the room has nowhere, nobody being at a wall: one who is
+ * tall does not take a free stand from those who are not.
+ */
+function withinRoom(room: Room, people: readonly PreparedPerson[]): PreparedPerson[] {
+  const fits = (option: PlannedOption) =>
+    option.needsCircle === undefined || hasRoomForOne(room, option.radiusM ?? 0, option.heightM);
+  return people.map((person) =>
+    person.options.every(fits)
+      ? person
+      : {
+          ...person,
+          options: person.options.filter(fits),
+          gone: [...(person.gone ?? []), ...person.options.filter((option) => !fits(option))],
+        },
+  );
+}
+
 /** Circles the floor takes at the size of the largest in use. */
 function poseGround({ room, spans }: PreparedClass, people: readonly PreparedPerson[]) {
   const options = people.flatMap((person) => person.options);
@@ -136,7 +155,7 @@ export function poseClass(
   };
   const { choice, steps } = planDrills(highs, prepared, wishes, coming, budget);
   const drilled = wishes.begun ?? choice.drills.map(({ drill }) => drill);
-  const people = coming.map((person) =>
+  const people = withinRoom(prepared.room, coming).map((person) =>
     placeOnLadder(person, prepared, missesDrills(person.id, wishes, before) ? [] : drilled),
   );
   const lay = (settleMinutes: number, spare: SpareChoice) =>
