@@ -9,7 +9,8 @@ import { countBeside } from './clearFloor';
 import { toPlanFile } from '../files/planFile';
 import { composeClass } from './composeClass';
 import { listOutdated } from './outdated';
-import { prepareClass, type ClassInput } from './prepared';
+import { prepareClass, type ClassInput, type Wishes } from './prepared';
+import { listSittingOut } from './sittingOut';
 import { circlesBeside } from './problem';
 import { usualSolve } from './solve';
 
@@ -130,6 +131,26 @@ describe('a room', () => {
     const low = bare(7, 7, { ceilingM: 2.1 });
     expect(whoIsFree(low, 1.98)).toBe('');
     expect(whoIsFree(low, 1.98, 1.5)).toBe('b');
+  });
+
+  it('keeps nobody from hops for want of room for somebody else', () => {
+    // A circle of 4.4 m for the one, of 5.4 m for the other.
+    const wishes: Wishes = {
+      ...usualWishes,
+      pins: [{ kind: 'drill', drill: 'mini-hops', use: true }],
+    };
+    const prepared = prepareClass({ ...alone(bare(7, 5), [1.98, 1.55]), families: ['handstand'] });
+    const [tall, small] = prepared.people;
+    expect(tall!.closedDrills).toContain('mini-hops');
+    expect(small!.closedDrills).not.toContain('mini-hops');
+    const { timeline } = composeClass(null, prepared, wishes, usualSolve);
+    const hops = timeline.find(({ drill }) => drill === 'mini-hops')!;
+    expect(listSittingOut(hops, prepared.people).map(({ id }) => id)).toEqual(['a']);
+    const low = prepareClass(alone(bare(7, 7, { ceilingM: 2.2 }), [1.98, 1.55]));
+    expect(low.people.map(({ closedDrills }) => closedDrills.includes('mini-hops'))).toEqual([
+      true,
+      false,
+    ]);
   });
 
   it('is not changed by what hangs in its corner, beside somebody’s circle', () => {

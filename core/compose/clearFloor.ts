@@ -1,6 +1,9 @@
 /** What of the floor is free of lanes, doors and low spots, and how many clear circles it takes. */
+import type { DrillBook, DrillKey } from '../catalog/drills';
 import { placeCircles, type PlacedCircle } from '../room/pack';
 import { doorSwings, wallIds, type Floor, type Room, type Span, type WallId } from '../room/room';
+import { spaceRules } from '../room/spaceRules';
+import { entriesOf } from '../units/keyed';
 import { rememberFor } from '../units/remember';
 import type { CircleRule } from './problem';
 
@@ -51,6 +54,22 @@ export interface FreeFloor {
     walls: ReadonlySet<WallId>,
     ids: readonly string[],
   ) => readonly PlacedCircle[] | null;
+}
+
+/** What one takes who hops on the hands away from a wall; metres. */
+export function spaceToHop(heightM: number): Pick<Wanted, 'radiusM' | 'heightM'> {
+  const reach = spaceRules.reachShare.hands * heightM;
+  return { radiusM: reach + spaceRules.circleMarginM, heightM: reach + spaceRules.overheadM };
+}
+
+/** Drills in which the feet leave the floor, with no wall to meet. */
+export const listLeaps = (drills: DrillBook): DrillKey[] =>
+  entriesOf(drills).flatMap(([key, { leavesFloor }]) => (leavesFloor === true ? [key] : []));
+
+/** Drills that somebody is too tall for in this room, wherever they are done. */
+export function listTooLarge(drills: DrillBook, room: Room, heightM: number): DrillKey[] {
+  const space = spaceToHop(heightM);
+  return hasRoomForOne(room, space.radiusM, space.heightM) ? [] : listLeaps(drills);
 }
 
 const roomForOne = rememberFor<Room, boolean>();

@@ -2,9 +2,8 @@
 import type { Highs } from 'highs';
 import { regions, type Region } from '../catalog/regions';
 import { mainRegions } from '../fatigue/reserve';
-import { spaceRules } from '../room/spaceRules';
 import { parts, type Budget } from './budget';
-import { countBeside } from './clearFloor';
+import { countBeside, listLeaps, spaceToHop } from './clearFloor';
 import { chooseDrills, listDrills, type DrillChoice } from './drillChoice';
 import { orderDrills, pauseMinutes, withPauses, type DrillStep } from './drillOrder';
 import { drillsOf } from './drillsOf';
@@ -13,11 +12,14 @@ import type { PlannedOption } from './option';
 import type { PreparedClass, PreparedPerson, Wishes } from './prepared';
 
 /** Circles the empty floor takes for hops away from a wall, before anybody stands at one. */
-function countHopCircles({ room }: PreparedClass, people: readonly PreparedPerson[]): number {
-  const tallest = Math.max(0, ...people.map(({ heightM }) => heightM));
-  const radiusM = spaceRules.reachShare.hands * tallest + spaceRules.circleMarginM;
-  const heightM = spaceRules.reachShare.hands * tallest + spaceRules.overheadM;
-  return countBeside(room, [], { depthM: 0, radiusM, heightM, most: people.length }).most;
+function countHopCircles(prepared: PreparedClass, people: readonly PreparedPerson[]): number {
+  const leaps = listLeaps(drillsOf(prepared));
+  const leaping = people.filter(({ closedDrills }) =>
+    leaps.some((drill) => !closedDrills.includes(drill)),
+  );
+  const tallest = Math.max(0, ...leaping.map(({ heightM }) => heightM));
+  const wanted = { ...spaceToHop(tallest), depthM: 0, most: leaping.length };
+  return countBeside(prepared.room, [], wanted).most;
 }
 
 const loadedRegions = (options: readonly PlannedOption[]): Region[] =>

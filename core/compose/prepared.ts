@@ -35,6 +35,7 @@ import { listClosedChecks, listClosedDrills, listDrillPasses } from './openToday
 import type { PlannedOption, Shut } from './option';
 import { listOptions } from './options';
 import { findCapacities, listWeakChecks } from './strength';
+import { listTooLarge } from './clearFloor';
 import { deepestLane } from './places';
 import { shareOut, type BudgetInput, type SpareChoice } from './budget';
 
@@ -240,6 +241,12 @@ export function prepareClass(input: ClassInput): PreparedClass {
       : { slots: [], minutesUsed: 0 };
   const prepared = each.map(({ person }, index): PreparedPerson => ({
     ...person,
+    closedDrills: [
+      ...new Set([
+        ...person.closedDrills,
+        ...listTooLarge(school.catalog.drills, room, person.heightM),
+      ]),
+    ],
     checkLoads: slots
       .filter(({ people: own }) => own.some((one) => one.id === index))
       .flatMap(({ check }) => school.checks.get(check)?.spec.loads ?? []),
