@@ -72,6 +72,19 @@ export function listTooLarge(drills: DrillBook, room: Room, heightM: number): Dr
   return hasRoomForOne(room, space.radiusM, space.heightM) ? [] : listLeaps(drills);
 }
 
+/**
+ * No more circles of one size than this lie in a rectangle, whole and apart: by the area and the edge
+ * of where their middles may lie (Oler's inequality).
+ */
+function mostCircles({ left, right, bottom, top }: Floor, radiusM: number): number {
+  const apart = 2 * radiusM;
+  const [wide, deep] = [right - left - apart, top - bottom - apart];
+  if (Math.min(wide, deep) < -1e-9) return 0;
+  const area = Math.max(0, wide) * Math.max(0, deep);
+  const edge = 2 * (Math.max(0, wide) + Math.max(0, deep));
+  return Math.floor((2 / Math.sqrt(3)) * (area / apart ** 2) + edge / (2 * apart) + 1 + 1e-6);
+}
+
 const roomForOne = rememberFor<Room, boolean>();
 
 /** Does the empty floor take one circle of this size, under this height? */
@@ -97,26 +110,33 @@ export function countBeside(room: Room, spans: readonly Span[], wanted: Wanted):
           ids.map((id) => ({ id, radiusM })),
           closed,
         );
-  const countOn = (floor: Floor) => {
-    const ids: string[] = [];
-    while (ids.length < wanted.most && place(floor, [...ids, `${ids.length}`]) !== null)
-      ids.push(`${ids.length}`);
-    return ids.length;
+  /** So many fit on this floor, tried upwards from what fits anyway. */
+  const countOn = (floor: Floor, known: number) => {
+    const most = Math.min(wanted.most, mostCircles(floor, radiusM));
+    const idsOf = (count: number) => Array.from({ length: count }, (_, at) => String(at));
+    let count = known;
+    while (count < most && place(floor, idsOf(count + 1)) !== null) count += 1;
+    return count;
   };
   const sides = wallIds.filter((wall) => spans.some((span) => span.wall === wall));
   /** Every choice of walls, the most of them first. */
   const choices = Array.from({ length: 2 ** sides.length }, (_, bits) =>
     sides.filter((_one, at) => Math.floor(bits / 2 ** at) % 2 === 1),
   ).sort((a, b) => b.length - a.length);
-  const found = choices.map((walls) => {
-    const floor = floorOff(room, walls, wanted.depthM);
-    return { walls, floor, most: countOn(floor) };
-  });
+  const found: { walls: readonly WallId[]; floor: Floor; most: number }[] = [];
   // Off more walls than must be is off those as well.
   const mostOff = (walls: readonly WallId[]) =>
     Math.max(
+      0,
       ...found.flatMap((one) => (walls.every((wall) => one.walls.includes(wall)) ? one.most : [])),
     );
+  for (const walls of choices) {
+    const floor = floorOff(room, walls, wanted.depthM);
+    const known = mostOff(walls);
+    const count = countOn(floor, known);
+    // Where this floor takes no more than one with more walls in use, that one is taken.
+    if (count > known || found.length === 0) found.push({ walls, floor, most: count });
+  }
   return {
     most: mostOff([]),
     rules: [...choices].reverse().flatMap((walls): CircleRule[] => {

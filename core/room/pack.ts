@@ -97,12 +97,27 @@ export interface PlacedCircle extends Circle {
 /** Places are tried this far apart; exact to the half of it. */
 const gridM = 0.25;
 /** Enough for any class; a search that ends here says so by finding nothing. */
-const mostSteps = 20_000;
+const mostSteps = 6_000;
 
 /** Does a circle reach over a part of the floor? */
 const isOver = (x: number, y: number, r: number, { left, right, bottom, top }: Rectangle) =>
   Math.hypot(x - Math.min(Math.max(x, left), right), y - Math.min(Math.max(y, bottom), top)) <
   r - tolerance;
+
+/** Where the middle of a circle may lie, row by row. */
+function listMiddles(
+  floor: Rectangle,
+  r: number,
+  closed: readonly Rectangle[],
+): (readonly [x: number, y: number])[] {
+  const middles: [number, number][] = [];
+  for (let y = floor.bottom + r; y <= floor.top - r + tolerance; y += gridM) {
+    for (let x = floor.left + r; x <= floor.right - r + tolerance; x += gridM) {
+      if (!closed.some((one) => isOver(x, y, r, one))) middles.push([x, y]);
+    }
+  }
+  return middles;
+}
 
 /**
  * Places clear circles on free floor, whole and without overlap, largest first from the corners
@@ -117,27 +132,39 @@ export function placeCircles(
   closed: readonly Rectangle[] = [],
 ): PlacedCircle[] | null {
   const sorted = [...circles].sort((a, b) => b.radiusM - a.radiusM);
+  const middles = new Map<number, readonly (readonly [x: number, y: number])[]>();
+  const middlesOf = (r: number) => {
+    const known = middles.get(r) ?? listMiddles(floor, r, closed);
+    middles.set(r, known);
+    return known;
+  };
   const placed: PlacedCircle[] = [];
   let steps = 0;
-  const place = (index: number): boolean => {
+  const place = (index: number, from: number): boolean => {
     if (index === sorted.length) return true;
     const circle = sorted[index]!;
     const r = circle.radiusM;
-    for (let y = floor.bottom + r; y <= floor.top - r + tolerance; y += gridM) {
-      for (let x = floor.left + r; x <= floor.right - r + tolerance; x += gridM) {
-        steps += 1;
-        if (steps > mostSteps) return false;
-        const isFree = placed.every(
-          (other) => Math.hypot(x - other.x, y - other.y) >= r + other.radiusM - tolerance,
-        );
-        if (!isFree || closed.some((one) => isOver(x, y, r, one))) continue;
-        placed.push({ ...circle, x, y });
-        if (place(index + 1)) return true;
-        placed.pop();
+    const there = middlesOf(r);
+    for (let at = from; at < there.length; at += 1) {
+      steps += 1;
+      if (steps > mostSteps) return false;
+      const [x, y] = there[at]!;
+      let isFree = true;
+      for (const other of placed) {
+        const apart = Math.max(0, r + other.radiusM - tolerance);
+        if ((x - other.x) ** 2 + (y - other.y) ** 2 < apart ** 2) {
+          isFree = false;
+          break;
+        }
       }
+      if (!isFree) continue;
+      placed.push({ ...circle, x, y });
+      // Which of two of one size lies where is all the same: the next lies further on.
+      if (place(index + 1, sorted[index + 1]?.radiusM === r ? at + 1 : 0)) return true;
+      placed.pop();
     }
     return false;
   };
-  if (!place(0)) return null;
+  if (!place(0, 0)) return null;
   return circles.map(({ id }) => placed.find((one) => one.id === id)!);
 }
