@@ -41,10 +41,9 @@ function costOf(
   problem: RoundsProblem,
   person: number,
 ): number {
-  const cuts = cutsOf(problem);
   if (option === null) return 0;
   let cost = 0;
-  for (const cut of cuts) {
+  for (const cut of cutsOf(problem)) {
     const taken = cut.takenBy(option, wallAt);
     if (taken > 0) cost += taken * duals(cutRow(cut, round));
   }
