@@ -2,25 +2,23 @@ import { and, asc, eq, inArray } from 'drizzle-orm';
 import type { PaperInk } from '@/core/drawing/palette';
 import type { LadderId, StageKey } from '@/core/catalog/stage';
 import type { Day } from '@/core/units/day';
+import { whileUnwritten } from './changes';
 import type { Db } from './open';
 import { attendance, course, enrolment, meeting, settings } from './schema';
 
-export type CourseRow = typeof course.$inferSelect;
-export type MeetingRow = typeof meeting.$inferSelect;
+export type CourseRow = Readonly<typeof course.$inferSelect>;
+export type MeetingRow = Readonly<typeof meeting.$inferSelect>;
 export type AttendanceRow = typeof attendance.$inferSelect;
 
 /** The first course there is. */
-export function findFirstCourse(db: Db): CourseRow | null {
-  return db.select().from(course).orderBy(asc(course.id)).limit(1).get() ?? null;
-}
+export const findFirstCourse = (db: Db): CourseRow | null => listCourses(db)[0] ?? null;
 
-export function findCourse(db: Db, id: number): CourseRow | null {
-  return db.select().from(course).where(eq(course.id, id)).get() ?? null;
-}
+export const findCourse = (db: Db, id: number): CourseRow | null =>
+  listCourses(db).find((one) => one.id === id) ?? null;
 
-export function listCourses(db: Db): CourseRow[] {
-  return db.select().from(course).orderBy(asc(course.id)).all();
-}
+export const listCourses = whileUnwritten((db): readonly CourseRow[] =>
+  db.select().from(course).orderBy(asc(course.id)).all(),
+);
 
 export type NewCourse = Omit<CourseRow, 'id'>;
 
@@ -53,7 +51,7 @@ export function listEnrolments(db: Db): { courseId: number; personId: number }[]
 }
 
 /** The courses somebody is enrolled in, in the order of all courses. */
-export const listCoursesOf = (db: Db, personId: number): CourseRow[] => {
+export const listCoursesOf = whileUnwritten((db, personId: number): readonly CourseRow[] => {
   const own = new Set(
     db
       .select({ courseId: enrolment.courseId })
@@ -63,16 +61,11 @@ export const listCoursesOf = (db: Db, personId: number): CourseRow[] => {
       .map(({ courseId }) => courseId),
   );
   return own.size === 0 ? [] : listCourses(db).filter(({ id }) => own.has(id));
-};
+});
 
-export function listMeetings(db: Db, courseId: number): MeetingRow[] {
-  return db
-    .select()
-    .from(meeting)
-    .where(eq(meeting.courseId, courseId))
-    .orderBy(asc(meeting.date))
-    .all();
-}
+export const listMeetings = whileUnwritten((db, courseId: number): readonly MeetingRow[] =>
+  db.select().from(meeting).where(eq(meeting.courseId, courseId)).orderBy(asc(meeting.date)).all(),
+);
 
 export function findMeeting(db: Db, id: number): MeetingRow | null {
   return db.select().from(meeting).where(eq(meeting.id, id)).get() ?? null;
@@ -172,9 +165,9 @@ const defaults: Settings = {
   erasePending: false,
 };
 
-export function getSettings(db: Db): Settings {
-  return db.select().from(settings).where(eq(settings.id, settingsId)).get() ?? defaults;
-}
+export const getSettings = whileUnwritten(
+  (db): Settings => db.select().from(settings).where(eq(settings.id, settingsId)).get() ?? defaults,
+);
 
 export function saveSettings(db: Db, change: Partial<Settings>): void {
   db.insert(settings)

@@ -6,6 +6,7 @@ import {
   type PieceCount,
   type PieceSpec,
 } from '@/core/catalog/pieces';
+import { whileUnwritten } from './changes';
 import type { Db } from './open';
 import { cupboard, ownPiece, room } from './schema';
 
@@ -29,8 +30,8 @@ export interface Shelf {
 
 const keyOf = (id: number): OwnPieceId => `own-${id}`;
 
-export function listOwnPieces(db: Db): OwnPiece[] {
-  return db
+export const listOwnPieces = whileUnwritten((db): readonly OwnPiece[] =>
+  db
     .select()
     .from(ownPiece)
     .orderBy(asc(ownPiece.id))
@@ -44,8 +45,8 @@ export function listOwnPieces(db: Db): OwnPiece[] {
         ...(refolds ? { refolds: true as const } : {}),
         ...(stacks ? { stacks: true as const } : {}),
       },
-    }));
-}
+    })),
+);
 
 const toRow = ({ standsOnEdge, refolds, stacks, ...spec }: PieceSpec) => ({
   ...spec,
@@ -90,7 +91,7 @@ export function removeOwnPiece(db: Db, id: number): void {
 }
 
 /** Everything on the shelves of a course, own pieces with their faces. */
-export function listCupboard(db: Db, courseId: number): CupboardLine[] {
+export const listCupboard = whileUnwritten((db, courseId: number): readonly CupboardLine[] => {
   const own = new Map(listOwnPieces(db).map(({ piece, spec }) => [piece, spec]));
   return db
     .select({ piece: cupboard.piece, count: cupboard.count, worn: cupboard.worn })
@@ -102,7 +103,7 @@ export function listCupboard(db: Db, courseId: number): CupboardLine[] {
       const spec = own.get(line.piece);
       return spec === undefined ? [] : [{ ...line, own: spec }];
     });
-}
+});
 
 /** What can be used tonight: counted, less what is worn. */
 export function listPieces(db: Db, courseId: number): PieceCount[] {
@@ -123,9 +124,10 @@ export function savePieces(
 }
 
 /** The room as it was stored; whoever reads it checks it. */
-export function readRoom(db: Db, courseId: number): unknown {
-  return db.select().from(room).where(eq(room.courseId, courseId)).get()?.file ?? null;
-}
+export const readRoom = whileUnwritten(
+  (db, courseId: number): unknown =>
+    db.select().from(room).where(eq(room.courseId, courseId)).get()?.file ?? null,
+);
 
 export function saveRoom(db: Db, courseId: number, file: unknown): void {
   db.insert(room)

@@ -4,6 +4,7 @@ import type { FloorPain, FloorRecord, FloorSign } from '@/core/running/records';
 import type { Try } from '@/core/running/replay';
 import type { Tap } from '@/core/running/tap';
 import type { Day } from '@/core/units/day';
+import { whileUnwritten } from './changes';
 import type { Db } from './open';
 import {
   attempt,
@@ -17,6 +18,7 @@ import {
 } from './schema';
 
 export type FloorClassRow = typeof floorClass.$inferSelect;
+export type FloorClassHead = Pick<FloorClassRow, 'id' | 'uid' | 'day' | 'startedMs' | 'endedMs'>;
 export type AttemptRow = typeof attempt.$inferSelect;
 type CheckRecordRow = typeof checkRecord.$inferSelect;
 
@@ -35,15 +37,17 @@ export function findFloorClassOn(db: Db, courseId: number, day: Day): FloorClass
 }
 
 /** Newest first, without what each began with. */
-export function listFloorClasses(db: Db, courseId: number) {
-  const { id, uid, day, startedMs, endedMs } = floorClass;
-  return db
-    .select({ id, uid, day, startedMs, endedMs })
-    .from(floorClass)
-    .where(eq(floorClass.courseId, courseId))
-    .orderBy(desc(floorClass.day))
-    .all();
-}
+export const listFloorClasses = whileUnwritten(
+  (db, courseId: number): readonly FloorClassHead[] => {
+    const { id, uid, day, startedMs, endedMs } = floorClass;
+    return db
+      .select({ id, uid, day, startedMs, endedMs })
+      .from(floorClass)
+      .where(eq(floorClass.courseId, courseId))
+      .orderBy(desc(floorClass.day))
+      .all();
+  },
+);
 
 /** Classes that were begun on a day. */
 export function listFloorClassesOn(db: Db, day: Day): FloorClassRow[] {

@@ -1,7 +1,8 @@
-import { and, asc, desc, eq } from 'drizzle-orm';
+import { asc, eq } from 'drizzle-orm';
 import { noEntries, type EntryKind, type OwnEntries } from '@/core/catalog/entries';
 import type { ProfileVersion } from '@/core/catalog/school';
 import type { Day } from '@/core/units/day';
+import { whileUnwritten } from './changes';
 import type { Db } from './open';
 import { ownEntry, profileVersion } from './schema';
 
@@ -10,52 +11,40 @@ export interface StoredProfile extends ProfileVersion {
   readonly isRetired: boolean;
 }
 
+/** Every version of every copy, oldest first. */
+const listVersions = whileUnwritten((db): readonly StoredProfile[] =>
+  db.select().from(profileVersion).orderBy(asc(profileVersion.version)).all(),
+);
+
 /** The newest version of each copy, by name; those put away are left out. */
-export function listProfiles(db: Db): StoredProfile[] {
-  const newest = new Map<string, StoredProfile>();
-  for (const row of db.select().from(profileVersion).orderBy(asc(profileVersion.version)).all()) {
-    newest.set(row.key, row);
-  }
+export function listProfiles(db: Db): readonly StoredProfile[] {
+  const newest = new Map(listVersions(db).map((row) => [row.key, row]));
   return [...newest.values()]
     .filter(({ isRetired }) => !isRetired)
     .sort((a, b) => a.label.localeCompare(b.label));
 }
 
 /** A version of a copy; the newest when none is named. */
-export function findProfile(db: Db, key: string, version?: number): StoredProfile | null {
-  const own = eq(profileVersion.key, key);
-  const row = db
-    .select()
-    .from(profileVersion)
-    .where(version === undefined ? own : and(own, eq(profileVersion.version, version)))
-    .orderBy(desc(profileVersion.version))
-    .limit(1)
-    .get();
-  return row ?? null;
-}
+export const findProfile = (db: Db, key: string, version?: number): StoredProfile | null =>
+  listVersions(db).findLast(
+    (row) => row.key === key && (version === undefined || row.version === version),
+  ) ?? null;
 
 /** Adds a version; earlier ones stay as they are, so that old verdicts can be explained. */
 export function addProfileVersion(db: Db, profile: StoredProfile): void {
   db.insert(profileVersion).values(profile).run();
 }
 
-export function countProfiles(db: Db): number {
-  return new Set(
-    db
-      .select({ key: profileVersion.key })
-      .from(profileVersion)
-      .all()
-      .map(({ key }) => key),
-  ).size;
-}
+export const countProfiles = (db: Db): number =>
+  new Set(listVersions(db).map(({ key }) => key)).size;
 
-export function readEntries(db: Db): OwnEntries {
+export const readEntries = whileUnwritten((db): OwnEntries => {
   const entries = structuredClone(noEntries) as Record<EntryKind, Record<string, unknown>>;
   for (const { key, kind, spec } of db.select().from(ownEntry).orderBy(asc(ownEntry.key)).all()) {
     entries[kind][key] = spec;
   }
   return entries as unknown as OwnEntries;
-}
+});
 
 export function saveEntry(db: Db, key: string, kind: EntryKind, spec: unknown): void {
   db.insert(ownEntry)

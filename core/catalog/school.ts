@@ -10,6 +10,7 @@ import { isCheckDemand, type CheckDemand, type Demand } from './demand';
 import { drillTable, type DrillKey, type DrillSpec } from './drills';
 import {
   cuesOf,
+  profileIds,
   profileTable,
   settingsOf,
   type ProfileId,
@@ -71,13 +72,14 @@ export interface ProfileVersion {
   readonly changes: ProfileChanges;
 }
 
-export const shippedProfile = (id: ProfileId): ProfileVersion => ({
-  key: id,
-  label: profileTable[id].label,
-  origin: id,
-  version: 1,
-  changes: {},
-});
+const shippedProfiles: ReadonlyMap<ProfileId, ProfileVersion> = new Map(
+  profileIds.map((id) => [
+    id,
+    { key: id, label: profileTable[id].label, origin: id, version: 1, changes: {} },
+  ]),
+);
+
+export const shippedProfile = (id: ProfileId): ProfileVersion => shippedProfiles.get(id)!;
 
 export interface CheckInSchool {
   readonly spec: CheckSpec;

@@ -1,4 +1,4 @@
-import { layOver } from '@/core/catalog/entries';
+import { layOver, type OwnEntries } from '@/core/catalog/entries';
 import { profileIds, type ProfileId } from '@/core/catalog/profiles';
 import {
   buildSchool,
@@ -26,18 +26,29 @@ export function readProfile(db: Db, key: string, version?: number): ProfileVersi
 }
 
 // Building a school takes a few milliseconds; the same few are asked for on every page.
-let built: { readonly stamp: string; readonly school: School }[] = [];
+interface Built {
+  readonly profile: ProfileVersion;
+  readonly entries: OwnEntries;
+  readonly stamp: string;
+  readonly school: School;
+}
+let built: Built[] = [];
 const mostKept = 8;
 
 /** The school of a profile over the teacher's catalog, ready to judge with. */
 export function readSchool(db: Db, key: string, version?: number): School {
   const profile = readProfile(db, key, version);
   const entries = readEntries(db);
+  const same = built.find((one) => one.profile === profile && one.entries === entries);
+  if (same) return same.school;
+  // What says the same is the same school, read anew as it may be: judgements hang on it.
   const stamp = JSON.stringify([profile, entries]);
-  const known = built.find((one) => one.stamp === stamp);
-  if (known) return known.school;
-  const school = buildSchool(profile, readCatalog(db));
-  built = [{ stamp, school }, ...built].slice(0, mostKept);
+  const equal = built.find((one) => one.stamp === stamp);
+  const school = equal?.school ?? buildSchool(profile, readCatalog(db));
+  built = [{ profile, entries, stamp, school }, ...built.filter((one) => one !== equal)].slice(
+    0,
+    mostKept,
+  );
   return school;
 }
 

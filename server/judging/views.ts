@@ -180,7 +180,7 @@ export function findCourseOf(db: Db, personId: number, day: Day): CourseRow | nu
   if (own.length === 0) return findNextCourse(db, day);
   const away = (course: CourseRow) =>
     listMeetings(db, course.id).find(({ date }) => date >= day)?.date ?? '9999-12-31';
-  return own.sort((a, b) => (away(a) < away(b) ? -1 : 1))[0]!;
+  return [...own].sort((a, b) => (away(a) < away(b) ? -1 : 1))[0]!;
 }
 
 /** Somebody's case as their own course judges it, which meets next. */
