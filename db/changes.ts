@@ -50,7 +50,12 @@ interface Kept {
   readonly answers: Map<object, Map<string | number, unknown>>;
 }
 
-const keptOf = new WeakMap<Db, Kept>();
+let keptOf = new WeakMap<Db, Kept>();
+
+/** Where somebody was deleted, not even a day of theirs stays in memory. */
+export function forgetRead(): void {
+  keptOf = new WeakMap();
+}
 
 /** What was read since anything was last written; null where nothing may be kept. */
 function keptSince(db: Db): Kept | null {
@@ -73,8 +78,7 @@ function freeze<T>(value: T): T {
 
 /**
  * A reading that is done again only once something was written, by whomever: a page asks for the
- * same few rows dozens of times. For what is small and nobody's own: people have a memory of their
- * own, which forgets whoever is deleted.
+ * same few rows dozens of times. For what is small; people have a memory of their own, by revision.
  *
  * @param read what it gives is frozen, and shared by all who ask
  */

@@ -7,6 +7,7 @@ import type { Db } from './open';
 import { attendance, course, enrolment, meeting, settings } from './schema';
 
 export type CourseRow = Readonly<typeof course.$inferSelect>;
+type EnrolmentRow = Readonly<typeof enrolment.$inferSelect>;
 export type MeetingRow = Readonly<typeof meeting.$inferSelect>;
 export type AttendanceRow = typeof attendance.$inferSelect;
 
@@ -46,21 +47,16 @@ export function withdraw(db: Db, courseId: number, personId: number): void {
 }
 
 /** Every enrolment there is: course and person. */
-export function listEnrolments(db: Db): { courseId: number; personId: number }[] {
-  return db.select().from(enrolment).all();
-}
+export const listEnrolments = whileUnwritten((db): readonly EnrolmentRow[] =>
+  db.select().from(enrolment).all(),
+);
 
 /** The courses somebody is enrolled in, in the order of all courses. */
 export const listCoursesOf = whileUnwritten((db, personId: number): readonly CourseRow[] => {
   const own = new Set(
-    db
-      .select({ courseId: enrolment.courseId })
-      .from(enrolment)
-      .where(eq(enrolment.personId, personId))
-      .all()
-      .map(({ courseId }) => courseId),
+    listEnrolments(db).flatMap((row) => (row.personId === personId ? [row.courseId] : [])),
   );
-  return own.size === 0 ? [] : listCourses(db).filter(({ id }) => own.has(id));
+  return listCourses(db).filter(({ id }) => own.has(id));
 });
 
 export const listMeetings = whileUnwritten((db, courseId: number): readonly MeetingRow[] =>

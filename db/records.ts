@@ -3,6 +3,7 @@ import type { BaseId, CheckKey, FaultId } from '@/core/catalog/checks';
 import type { PainPlace } from '@/core/catalog/regions';
 import type { CheckRecord, Evidence, ReadBy, Side } from '@/core/readiness/record';
 import type { Day } from '@/core/units/day';
+import { whileUnwritten } from './changes';
 import type { Db } from './open';
 import { checkRecord } from './schema';
 
@@ -161,14 +162,14 @@ export function explainEvidence(db: Db, personIds: readonly number[]): string[] 
 }
 
 /** The newest day on which anything was seen of each person. */
-export function listLastSeen(db: Db): Map<number, Day> {
+export const listLastSeen = whileUnwritten((db): ReadonlyMap<number, Day> => {
   const rows = db
     .select({ personId: checkRecord.personId, last: max(checkRecord.date) })
     .from(checkRecord)
     .groupBy(checkRecord.personId)
     .all();
   return new Map(rows.flatMap(({ personId, last }) => (last === null ? [] : [[personId, last]])));
-}
+});
 
 /** @returns the id of the new record */
 export function addRecord(db: Db, record: NewRecord): number {
