@@ -7,14 +7,24 @@ test.describe.configure({ timeout: 240_000 });
 /** As wide as the page wants to be: more than the screen scrolls sideways. */
 const widthOf = (page: Page) => page.evaluate(() => document.documentElement.scrollWidth);
 
-/** What a finger is asked to hit and is too low for it, by name; links in a running text are no targets. */
+/**
+ * What a finger is asked to hit and is too low for it, by name. A link that stands by itself is a
+ * target; one in a running text is none, nor what only a keyboard reaches.
+ */
 const tooSmall = (page: Page) =>
   page.evaluate(() => {
     const wide = '.mantine-Input-wrapper, .mantine-SegmentedControl-control';
     const bodies = '.mantine-Switch-body, .mantine-Checkbox-body, .mantine-Radio-body, label';
-    const targets = 'button, [role=button], select, input:not([type=hidden], [type=file])';
+    const fields = 'select, input:not([type=hidden], [type=file])';
+    const targets = `button, [role=button], summary, a[href]:not([href^="#"]), ${fields}`;
     return [...document.querySelectorAll<HTMLElement>(targets)].flatMap((one) => {
       const { width, height } = one.getBoundingClientRect();
+      const said = one.parentElement?.textContent?.trim();
+      const isInText =
+        one.matches('a') &&
+        getComputedStyle(one).display === 'inline' &&
+        said !== one.textContent?.trim();
+      if (isInText) return [];
       if (width === 0 || height === 0 || getComputedStyle(one).visibility === 'hidden') return [];
       const around = [one.closest(wide), one.closest(bodies)].map(
         (box) => box?.getBoundingClientRect().height ?? 0,

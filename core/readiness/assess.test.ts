@@ -80,7 +80,7 @@ describe('holds', () => {
     expect(dolphin([...seen, { date: asOf, value: 120 }]).status).toBe('met');
     expect(dolphin([...seen, sagging])).toMatchObject({
       status: 'stale',
-      reasons: ['last seen without a fault 40 days ago; good for 28'],
+      reasons: ['last seen without a fault 40 days ago, good for 28'],
     });
     // A bar of a third lies under where nobody is assumed to be: a fault does not say it is held.
     const third = { check: 'dolphin-hold', profile: 'prop-led', asOf, barShare: 1 / 3 } as const;
@@ -256,7 +256,7 @@ describe('passes', () => {
     expect(kept(40, false).status).toBe('stale');
     expect(kept(40, true)).toMatchObject({
       status: 'stale',
-      reasons: ['last passed 40 days ago; good for 28'],
+      reasons: ['last passed 40 days ago, good for 28'],
     });
   });
 

@@ -27,7 +27,7 @@ export function assessLevel(input: ScoreInput, kind: 'hold' | 'reps'): Assessmen
     return {
       ...base,
       status: 'stale',
-      reasons: [`last seen ${newestAge} days ago; good for ${spec.validDays}`],
+      reasons: [`last seen ${newestAge} days ago, good for ${spec.validDays}`],
     };
   }
   if (probability < chanceBars.borderline) {
@@ -41,7 +41,7 @@ export function assessLevel(input: ScoreInput, kind: 'hold' | 'reps'): Assessmen
     return {
       ...base,
       status: 'stale',
-      reasons: [`last seen without a fault ${plain} days ago; good for ${spec.validDays}`],
+      reasons: [`last seen without a fault ${plain} days ago, good for ${spec.validDays}`],
     };
   }
   if (probability >= chanceBars.met && seenDays >= onDays) {

@@ -14,7 +14,7 @@ export function assessMeasure(input: ScoreInput, scoring: MeasureScoring): Asses
     return {
       ...base,
       status: 'stale',
-      reasons: [`last measured ${age} days ago; good for ${spec.validDays}`],
+      reasons: [`last measured ${age} days ago, good for ${spec.validDays}`],
     };
   }
   const newest = records[records.length - 1]!;

@@ -46,7 +46,7 @@ function newestAge(input: ScoreInput): number {
 }
 
 function staleReason(input: ScoreInput): string {
-  return `last seen ${newestAge(input)} days ago; good for ${input.spec.validDays}`;
+  return `last seen ${newestAge(input)} days ago, good for ${input.spec.validDays}`;
 }
 
 /** So many passes inside the valid days, on enough days, and mostly passes. */
@@ -106,7 +106,7 @@ export function assessPassOfLast(input: ScoreInput, rule: { readonly last: numbe
     return {
       ...base,
       status: 'stale',
-      reasons: [`last passed ${passAge} days ago; good for ${validDays}`],
+      reasons: [`last passed ${passAge} days ago, good for ${validDays}`],
     };
   }
   return { ...base, status: passes >= needed ? 'met' : 'borderline', reasons };

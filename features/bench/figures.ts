@@ -107,7 +107,7 @@ export function listFigures(
   if (angles.bendIfUpperArmsUprightDeg !== undefined) {
     figures.push({
       id: 'bend',
-      label: 'Bend over upright upper arms',
+      label: 'Back bend, if the upper arms stood upright',
       value: `${whole(angles.bendIfUpperArmsUprightDeg)}°`,
       why: 'Arc sine of the wall distance over the length from shoulder to heel: what the back must give instead.',
     });

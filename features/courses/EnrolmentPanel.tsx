@@ -42,7 +42,7 @@ export function EnrolmentPanel({ courseId, people, others }: EnrolmentPanelProps
       <ul className={classes.enrolled}>
         {people.map(({ id, name }) => (
           <li key={id}>
-            <Link href={`/people/${id}`} prefetch={false}>
+            <Link href={`/people/${id}`} prefetch={false} data-alone>
               {name}
             </Link>
             <ActionIcon

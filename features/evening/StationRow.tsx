@@ -108,7 +108,7 @@ function Station({
                 {names.get(id) ?? id}
               </button>
             ) : hrefOf ? (
-              <Link href={hrefOf(id)} prefetch={false}>
+              <Link href={hrefOf(id)} prefetch={false} data-alone>
                 {names.get(id) ?? id}
               </Link>
             ) : (

@@ -169,7 +169,7 @@ function Facts({
     list.map(({ stage: key, label }, index) => (
       <span key={key}>
         {index > 0 && ' or '}
-        <Link href={rungHref(key, person?.id ?? null)} prefetch={false}>
+        <Link href={rungHref(key, person?.id ?? null)} prefetch={false} data-alone>
           {label}
         </Link>
       </span>

@@ -64,7 +64,9 @@ export function FloorDays({
           data={['chart', 'figures']}
           onChange={setShown}
         />
-        <a href={csv}>CSV</a>
+        <a href={csv} data-alone>
+          CSV
+        </a>
       </div>
       {shown === 'chart' ? (
         <EveningChart

@@ -42,7 +42,9 @@ export function RecordScreen({ record }: { readonly record: CourseRecord }) {
           data={families.map(({ id, label }) => ({ value: id, label }))}
           onChange={({ currentTarget: { value } }) => go({ family: value })}
         />
-        <Link href={`/record/right?course=${course.id}`}>Was it right?</Link>
+        <Link href={`/record/right?course=${course.id}`} data-alone>
+          Was it right?
+        </Link>
       </div>
       {weeks.length === 0 ? (
         <p>
@@ -198,7 +200,9 @@ function Block({ title, file, chart, table, wide }: BlockProps) {
             onChange={setShown}
           />
         )}
-        <a href={file}>CSV</a>
+        <a href={file} data-alone>
+          CSV
+        </a>
       </div>
       {shown === 'chart' || table === undefined ? chart : table}
     </section>

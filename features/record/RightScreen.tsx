@@ -44,8 +44,12 @@ export function RightScreen({ record }: { readonly record: RightRecord }) {
           data={courses.map(({ id, name }) => ({ value: String(id), label: name }))}
           onChange={({ currentTarget: { value } }) => router.push(`/record/right?course=${value}`)}
         />
-        <Link href={`/record?course=${course.id}`}>the weeks</Link>
-        <a href={`/record/right/file?course=${course.id}`}>CSV</a>
+        <Link href={`/record?course=${course.id}`} data-alone>
+          the weeks
+        </Link>
+        <a href={`/record/right/file?course=${course.id}`} data-alone>
+          CSV
+        </a>
       </div>
       <p className={classes.lead}>
         The record is read again without its future: before each evening, what would have been said

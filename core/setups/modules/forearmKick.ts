@@ -22,7 +22,7 @@ export const forearmKick: Setup = {
       distances: [...Object.values(distances).filter((d) => d !== undefined), ...otherBases],
       cautions: setup.cautions,
       notes: [
-        `The distance forces a lean of ${Math.round(leanDeg)}°, or a bend of ${Math.round(bendIfUpperArmsUprightDeg)}° over upright upper arms.`,
+        `The distance forces a lean of ${Math.round(leanDeg)}°, or, with the upper arms upright, a back bend of ${Math.round(bendIfUpperArmsUprightDeg)}°.`,
         ...setup.notes,
       ],
     };
