@@ -185,7 +185,7 @@ const About = memo(function About({
   return (
     <NativeSelect
       label="About"
-      w={150}
+      w={210}
       value={theme ?? ''}
       data={[
         { value: '', label: isWithoutRounds ? 'whatever is weak' : 'the families' },
@@ -205,7 +205,7 @@ const Spare = memo(function Spare({
   return (
     <NativeSelect
       label="Spare minutes"
-      w={128}
+      w={138}
       value={spare ?? 'drills'}
       data={spareChoices.map((value) => ({ value, label: spareWords[value] }))}
       onChange={({ currentTarget: { value } }) => change({ spare: value as SpareChoice })}
