@@ -32,7 +32,7 @@ describe('the figures of the bench', () => {
   });
 
   it('show what belongs to the shape and nothing else', () => {
-    expect(value('wallL', 'push')).toMatch(/^\d+ %$/);
+    expect(value('wallL', 'push')).toMatch(/^\d+ % of weight$/);
     expect(value('dolphin', 'push')).toBeUndefined();
     expect(value('forearmStandWall', 'lean')).toMatch(/^\d+°$/);
     expect(value('shoulderStand', 'neck')).toMatch(/^\d+°$/);

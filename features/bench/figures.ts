@@ -84,7 +84,7 @@ export function listFigures(
   const figures: BenchFigure[] = contacts.map(({ name, verticalPercent: v }) => ({
     id: name,
     label: names[name],
-    value: `${whole(v.nominal)} %`,
+    value: `${whole(v.nominal)} % of weight`,
     why: `Moments of body weight about the other contact; ${range(v)} as the pressure moves within the contact${name === 'wallFeet' ? ' and friction runs from 0 to 0.5' : ''}. ${masses}`,
   }));
   const push = contacts.find(({ wallPercent }) => wallPercent)?.wallPercent;
@@ -92,7 +92,7 @@ export function listFigures(
     figures.push({
       id: 'push',
       label: 'Push on the wall',
-      value: `${whole(push.nominal)} %`,
+      value: `${whole(push.nominal)} % of weight`,
       why: `Weight times how far its plumb line lies from the pressure point, over the height of the feet; ${range(push)} from no friction to 0.5. ${masses}`,
     });
   }

@@ -6,7 +6,6 @@ import Link from 'next/link';
 import { notFound } from 'next/navigation';
 import { faultTable } from '@/core/catalog/checks';
 import { cautionColumns } from '@/core/catalog/cautionColumns';
-import { regionTable, type Region } from '@/core/catalog/regions';
 import { ladderTable } from '@/core/catalog/stage';
 import { drawFront } from '@/core/drawing/front';
 import { readPersonId } from '@/server/personId';
@@ -23,6 +22,7 @@ import { RungDrawing } from './RungDrawing';
 import { VerdictMark, verdictWords } from '@/design/marks/VerdictMark';
 import { Said } from '@/design/units';
 import { rungHref } from './rungHref';
+import { sayLoads } from './sayLoads';
 import classes from './ladders.module.css';
 
 interface RungPageProps {
@@ -164,7 +164,6 @@ function Facts({
 }) {
   const { spec } = stage;
   const first = beforeWeight(spec, school.settings, recipe?.distances ?? []);
-  const loads = Object.entries(spec.loads) as [Region, number][];
   const links = (list: RungPageView['before']) =>
     list.map(({ stage: key, label }, index) => (
       <span key={key}>
@@ -207,13 +206,7 @@ function Facts({
       <dt>Counterpose</dt>
       <dd>{spec.counter ?? ladderTable[spec.family].counter.label}</dd>
       <dt>Loads</dt>
-      <dd>
-        {loads.length === 0
-          ? 'nothing to speak of'
-          : loads
-              .map(([region, load]) => `${regionTable[region].label} ${Math.round(load * 100)} %`)
-              .join(', ')}
-      </dd>
+      <dd>{sayLoads(spec.loads)}</dd>
       <dt>Cautions look at</dt>
       <dd>
         {spec.columns.length === 0

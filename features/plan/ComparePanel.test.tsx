@@ -61,7 +61,9 @@ it('composes with one thing otherwise, and says who would do something else', as
   FakeComposer.last.answer(proved(better));
   expect(screen.getByRole('row', { name: /Bo/ })).toHaveTextContent('BoLL → Kick');
   expect(screen.queryByRole('row', { name: /Ada/ })).toBeNull();
-  expect(screen.getByText(/9\.50 against 9\.00, better/)).toBeInTheDocument();
+  expect(
+    screen.getByText(/helper more: 5\.6 % better for the class\. Whoever gets least/),
+  ).toBeInTheDocument();
   expect(FakeComposer.last.isEnded).toBe(true);
 });
 
@@ -88,9 +90,9 @@ it('says nothing any more of what was composed for other wishes', async () => {
   const { user, rerender } = open();
   await user.click(screen.getByRole('button', { name: 'Compose beside' }));
   FakeComposer.last.answer(proved(now));
-  expect(screen.getByText(/against/)).toBeInTheDocument();
+  expect(screen.getByText(/Whoever gets least/)).toBeInTheDocument();
   rerender(<ComparePanel {...planner({ minutes: 60 })} plan={now} members={members} />);
-  expect(screen.queryByText(/against/)).toBeNull();
+  expect(screen.queryByText(/Whoever gets least/)).toBeNull();
 });
 
 it('says so where there is none, and can be asked again', async () => {

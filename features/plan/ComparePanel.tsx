@@ -114,6 +114,18 @@ interface DifferencesProps {
   readonly names: ReadonlyMap<string, string>;
 }
 
+/** How much better or less the other plan is for the class, as far as that is proved. */
+function sayDifference(now: PlanFile, other: PlanFile): string {
+  const difference = other.objective - now.objective;
+  const unsure = Math.max(now.bound - now.objective, other.bound - other.objective);
+  if (Math.abs(difference) <= unsure + 1e-6) {
+    return 'cannot tell, the two are nearer to each other than what is proved of them';
+  }
+  const percent = Math.abs((100 * difference) / now.objective);
+  const much = Number.isFinite(percent) ? `${percent.toFixed(1)} % ` : '';
+  return difference > 0 ? `${much}better for the class` : `${much}less for the class`;
+}
+
 function Differences({ now, other, words, names }: DifferencesProps) {
   const ids = now.rounds[0]?.people.map(({ id }) => id) ?? [];
   const eveningOf = (plan: PlanFile, id: string) =>
@@ -124,19 +136,12 @@ function Differences({ now, other, words, names }: DifferencesProps) {
     const [a, b] = [short(eveningOf(now, id)), short(eveningOf(other, id))];
     return a === b ? [] : [{ id, a, b }];
   });
-  const difference = other.objective - now.objective;
-  const unsure = Math.max(now.bound - now.objective, other.bound - other.objective);
   return (
     <>
       <p>
-        {words}: {other.objective.toFixed(2)} against {now.objective.toFixed(2)}
-        {Math.abs(difference) <= unsure + 1e-6
-          ? ', within what is not proved: cannot tell'
-          : difference > 0
-            ? ', better'
-            : ', less'}
-        ; least served {Math.round(100 * other.leastShare)} % against{' '}
-        {Math.round(100 * now.leastShare)} % of their own best.
+        {words}: {sayDifference(now, other)}. Whoever gets least has{' '}
+        {Math.round(100 * other.leastShare)} % of the best there could be for them alone; now{' '}
+        {Math.round(100 * now.leastShare)} %.
       </p>
       {lines.length === 0 ? (
         <p className={classes.quiet}>Everybody would do the same.</p>

@@ -49,7 +49,7 @@ export function Curves({ plan, person, drills, name }: CurvesProps) {
               .slice(0, 2)
               .map(
                 ({ region, least }) =>
-                  `${regionTable[region].label} ${Math.round(100 * least)} % at the lowest`,
+                  `${regionTable[region].label} ${Math.round(100 * least)} % left at the lowest`,
               )
               .join(', ')}
       </figcaption>

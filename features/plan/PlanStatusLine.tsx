@@ -65,9 +65,12 @@ export function PlanStatusLine({
             {plan.stoppedBy === 'time' ? ' · ended by the clock' : ''}{' '}
             <details className={classes.how}>
               <summary>How is that known?</summary>
-              Every shape, check, drill and minute of the evening has a worth for each person. This
-              plan comes to {plan.objective.toFixed(2)}; no plan with this room, cupboard and time
-              can come to more than {plan.bound.toFixed(2)}.
+              Every shape, check, drill and minute of the evening has a worth for each person. No
+              plan with this room, cupboard and time can come to{' '}
+              {plan.gapPercent < 0.05
+                ? 'more'
+                : `more than ${plan.gapPercent.toFixed(1)} % over this one`}
+              .
             </details>
           </span>
         )}

@@ -10,7 +10,7 @@ export const crow: Shape<'crow'> = {
     deg('elbowDeg', 'Elbow angle', [60, 175], 110),
     {
       parameter: 'kneeOnArm',
-      label: 'Knee on the arm, 0 at the elbow',
+      label: 'Knee on the arm, from elbow to armpit',
       unit: 'share',
       low: 0,
       high: 1,
