@@ -20,6 +20,7 @@ import { saveSettingsAction } from '@/features/settings/actions';
 import type { PaperInk } from '@/core/drawing/palette';
 import type { LengthUnits } from '@/core/units/length';
 import { lockDesk } from './lock';
+import { OnTheWay } from './OnTheWay';
 import { PhoneBar } from './PhoneBar';
 import { isHere, nextPlace, places, type When } from './places';
 import { StudioMenu } from './StudioMenu';
@@ -113,6 +114,7 @@ export function Header({ units, paperInk, isTeacher, canLock }: HeaderProps) {
                           aria-current={isHere(href, path) ? 'page' : undefined}
                         >
                           {label}
+                          <OnTheWay />
                         </Anchor>
                       ))}
                   </div>
@@ -126,6 +128,7 @@ export function Header({ units, paperInk, isTeacher, canLock }: HeaderProps) {
                     <span className={classes.when}>next</span>
                     <Anchor component={Link} href={then.href} className={classes.place}>
                       {then.label} →
+                      <OnTheWay />
                     </Anchor>
                   </div>
                 )}

@@ -7,6 +7,7 @@ import Link from 'next/link';
 import dynamic from 'next/dynamic';
 import { patiently } from '@/design/patiently';
 import { useState } from 'react';
+import { OnTheWay } from './OnTheWay';
 import { isHere, places } from './places';
 import classes from './shell.module.css';
 
@@ -38,6 +39,7 @@ export function PhoneBar({ path }: { readonly path: string }) {
           >
             <Icon size={22} aria-hidden="true" />
             {places.find((place) => place.href === href)!.label}
+            <OnTheWay />
           </Link>
         ))}
         <UnstyledButton
