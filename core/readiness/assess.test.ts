@@ -320,7 +320,7 @@ describe('a measure that was read off a picture', () => {
     expect(raise(9, 62).status).toBe('borderline');
     expect(raise(2, 71.26)).toMatchObject({
       status: 'met',
-      reasons: ['71.3° (from a picture, give or take 5.0), bar 70°'],
+      reasons: ['71.3° (from a picture, give or take 5.0°), bar 70°'],
     });
   });
 });

@@ -1,6 +1,6 @@
 import type { Assessment, ScoreInput } from './assess';
 import type { Scoring } from '../catalog/checks';
-import { isLengthCheck, sayValue } from '../catalog/sayCheck';
+import { sayValue, suffixOf } from '../catalog/sayCheck';
 import { isVoided, readByWords } from './record';
 
 type MeasureScoring = Extract<Scoring, { readonly readingError: number }>;
@@ -25,10 +25,11 @@ export function assessMeasure(input: ScoreInput, scoring: MeasureScoring): Asses
   const by =
     newest.readBy === undefined
       ? ''
-      : ` (${readByWords[newest.readBy]}, give or take ${error.toFixed(1)}${isLengthCheck(spec) ? ' cm' : ''})`;
+      : ` (${readByWords[newest.readBy]}, give or take ${error.toFixed(1)}${suffixOf(spec, 'cm')})`;
   // In centimetres: whoever shows it says it in the studio's units (`sayReading`).
   const say = (one: number) => sayValue(spec, one, 'cm');
-  const shown = `${say(value)}${by}, bar ${say(threshold)}`;
+  const bar = scoring.better === 'less' ? `at most ${say(threshold)}` : say(threshold);
+  const shown = `${say(value)}${by}, bar ${bar}`;
   // A voided measure may only count against: at the bar it proves nothing.
   if (isVoided(spec, newest)) {
     return { ...base, status: 'not-yet', reasons: [`${shown}, with a fault that voids it`] };
