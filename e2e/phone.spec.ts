@@ -94,3 +94,30 @@ test('a class runs on a phone: the line, a person, a stop within reach', async (
   expect(await widthOf(page)).toBeLessThanOrEqual(390);
   await expectAccessible(page);
 });
+
+test('people are a list on a phone: nothing of anybody lies beyond an edge', async ({ page }) => {
+  await page.goto('/people');
+  await expect(page.getByLabel('Search by name')).toBeVisible();
+  const beyond = await page.getByRole('table').evaluate((table) => {
+    const scroller = table.parentElement!;
+    const cut = [...table.querySelectorAll('tbody tr:not([aria-hidden])')].flatMap((row) => {
+      const { right, bottom } = row.getBoundingClientRect();
+      return [...row.querySelectorAll('td, th')].flatMap((cell) => {
+        const own = cell.getBoundingClientRect();
+        return own.right > right + 1 || own.bottom > bottom + 1 ? [cell.textContent] : [];
+      });
+    });
+    return {
+      rows: table.querySelectorAll('tbody th').length,
+      cut,
+      aside: scroller.scrollWidth - scroller.clientWidth,
+    };
+  });
+  expect(beyond.rows).toBeGreaterThan(3);
+  expect(beyond).toMatchObject({ cut: [], aside: 0 });
+  // Further down the rows are those that belong there: their height is what was reckoned with.
+  const last = page.getByRole('rowheader').last();
+  await page.getByRole('table').evaluate((table) => table.parentElement!.scrollTo(0, 1e6));
+  await expect(last).toBeInViewport();
+  await expectAccessible(page);
+});

@@ -2,7 +2,7 @@
 
 import { answered } from '@/design/answered';
 import { Button, Checkbox, Group, NativeSelect, TextInput } from '@mantine/core';
-import { useDebouncedValue } from '@mantine/hooks';
+import { useDebouncedValue, useMediaQuery } from '@mantine/hooks';
 import {
   createColumnHelper,
   getCoreRowModel,
@@ -11,7 +11,7 @@ import {
   type SortingState,
 } from '@tanstack/react-table';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useMemo, useRef, useState, useTransition } from 'react';
+import { useEffect, useMemo, useRef, useState, useTransition } from 'react';
 import { ladderIds, ladderTable } from '@/core/catalog/stage';
 import { verdictKinds } from '@/core/ladder/verdictKinds';
 import type { LengthUnits } from '@/core/units/length';
@@ -20,7 +20,7 @@ import { archivePeopleAction } from './actions';
 import { verdictWords } from '@/design/marks/VerdictMark';
 import { showProblems, showUndo } from '@/design/notices';
 import { filterPeople, noFilter, rungOf, type PeopleFilter } from './filter';
-import { PersonCells, rowPx, type PersonCellsProps } from './PersonCells';
+import { PersonCells, phoneQuery, phoneRowPx, rowPx, type PersonCellsProps } from './PersonCells';
 import classes from './people.module.css';
 
 export interface PeopleTableProps {
@@ -80,14 +80,18 @@ export function PeopleTable({ rows, courses, units }: PeopleTableProps) {
   });
   const sorted = table.getRowModel().rows;
   const scroller = useRef<HTMLDivElement>(null);
+  const isPhone = useMediaQuery(phoneQuery, false, { getInitialValueInEffect: false });
+  const lineHigh = isPhone ? phoneRowPx : rowPx;
   const virtual = useVirtualizer({
     count: sorted.length,
     getScrollElement: () => scroller.current,
-    estimateSize: () => rowPx,
+    estimateSize: () => lineHigh,
     overscan: 12,
     // Rows for the first paint, before the window has been measured.
     initialRect: { width: 1000, height: 600 },
   });
+  // A turned tablet: the heights of before are not those of now.
+  useEffect(() => virtual.measure(), [virtual, lineHigh]);
   const items = virtual.getVirtualItems();
   const before = items[0]?.start ?? 0;
   const after = virtual.getTotalSize() - (items.at(-1)?.end ?? 0);
@@ -154,11 +158,11 @@ export function PeopleTable({ rows, courses, units }: PeopleTableProps) {
         <PickedBar people={pickedShown} onDone={() => setPicked(new Set())} />
       )}
       <div className={classes.scroller} ref={scroller}>
-        <table className={classes.people}>
-          <thead>
+        <table className={classes.people} role="table">
+          <thead role="rowgroup">
             {table.getHeaderGroups().map((group) => (
-              <tr key={group.id}>
-                <th scope="col" className={classes.pick}>
+              <tr key={group.id} role="row">
+                <th scope="col" role="columnheader" className={classes.pick}>
                   <span className={classes.unseen}>Choose</span>
                 </th>
                 {group.headers.map((header) => {
@@ -167,6 +171,7 @@ export function PeopleTable({ rows, courses, units }: PeopleTableProps) {
                     <th
                       key={header.id}
                       scope="col"
+                      role="columnheader"
                       aria-sort={
                         order === 'asc' ? 'ascending' : order === 'desc' ? 'descending' : 'none'
                       }
@@ -183,7 +188,7 @@ export function PeopleTable({ rows, courses, units }: PeopleTableProps) {
               </tr>
             ))}
           </thead>
-          <tbody>
+          <tbody role="rowgroup">
             {before > 0 && <tr style={{ height: before }} aria-hidden="true" />}
             {items.map(({ index }) => {
               const { original: row } = sorted[index]!;
@@ -226,8 +231,12 @@ interface PersonLineProps extends PersonCellsProps {
 function PersonLine({ isPicked, onPick, ...cells }: PersonLineProps) {
   const { row } = cells;
   return (
-    <tr style={{ height: rowPx }} className={row.isArchived ? classes.archived : undefined}>
-      <td className={classes.pick}>
+    <tr
+      role="row"
+      style={{ height: rowPx }}
+      className={row.isArchived ? classes.archived : undefined}
+    >
+      <td role="cell" className={classes.pick}>
         <Checkbox aria-label={`Choose ${row.name}`} checked={isPicked} onChange={onPick} />
       </td>
       <PersonCells {...cells} />

@@ -6,8 +6,11 @@ import type { PeopleRow } from '@/features/ladders/read';
 import { rungOf, type PeopleFilter } from './filter';
 import classes from './people.module.css';
 
-/** How high a row is, CSS pixels. */
+/** How high a row is, CSS pixels; on a phone each is an entry of a list, of four or five lines. */
 export const rowPx = 46;
+export const phoneRowPx = 146;
+/** What a style sheet calls a phone as well. */
+export const phoneQuery = '(max-width: 40em)';
 
 const consentWords = { yes: 'yes', ask: 'ask', no: 'no' } as const;
 
@@ -22,12 +25,12 @@ export function PersonCells({ row, family, units }: PersonCellsProps) {
   const rung = rungOf(row, family);
   return (
     <>
-      <th scope="row">
+      <th scope="row" role="rowheader">
         <Link href={`/people/${row.id}`} prefetch={false}>
           {row.name}
         </Link>
       </th>
-      <td>
+      <td role="cell">
         {rung?.kind && (
           <span className={classes.verdict}>
             {rung.isElsewhere ? <AnotherWayMark /> : <VerdictMark kind={rung.kind} />}
@@ -35,14 +38,24 @@ export function PersonCells({ row, family, units }: PersonCellsProps) {
           </span>
         )}
       </td>
-      <td>{rung?.present ?? 'not begun'}</td>
-      <td className={classes.courses}>{row.courses.join(', ')}</td>
-      <td className={classes.number}>{formatHeight(row.heightM, units)}</td>
-      <td className={classes.number}>
+      <td role="cell" className={classes.rung}>
+        {rung?.present ?? 'not begun'}
+      </td>
+      <td role="cell" className={classes.courses}>
+        {row.courses.join(', ')}
+      </td>
+      <td role="cell" className={classes.number}>
+        {formatHeight(row.heightM, units)}
+      </td>
+      <td role="cell" className={classes.number} data-before="seen">
         {row.lastSeen === null ? 'never' : sayShortDay(row.lastSeen)}
       </td>
-      <td>{consentWords[row.consent]}</td>
-      <td>{row.isScreeningDue ? 'due' : ''}</td>
+      <td role="cell" data-before="hands-on:">
+        {consentWords[row.consent]}
+      </td>
+      <td role="cell" data-before="screening">
+        {row.isScreeningDue ? 'due' : ''}
+      </td>
     </>
   );
 }

@@ -26,20 +26,20 @@ export function PlainPeople({ rows, units }: Omit<PeopleTableProps, 'courses'>) 
     <>
       <div className={`${classes.filters} ${classes.coming}`} />
       <div className={classes.scroller}>
-        <table className={classes.people}>
-          <thead>
-            <tr>
+        <table className={classes.people} role="table">
+          <thead role="rowgroup">
+            <tr role="row">
               <td className={classes.pick} />
               {heads.map((head) => (
-                <th key={head} scope="col">
+                <th key={head} scope="col" role="columnheader">
                   <span className={classes.label}>{head}</span>
                 </th>
               ))}
             </tr>
           </thead>
-          <tbody>
+          <tbody role="rowgroup">
             {first.map((row) => (
-              <tr key={row.id} style={{ height: rowPx }}>
+              <tr key={row.id} role="row" style={{ height: rowPx }}>
                 <td className={classes.pick} />
                 <PersonCells row={row} family={noFilter.family} units={units} />
               </tr>
