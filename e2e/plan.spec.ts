@@ -118,7 +118,9 @@ test('recomposes after an absence without moving the rest, and compares with a h
   const moved = [...after].filter(([name, words]) => before.get(name) !== words);
   expect(moved.length).toBeLessThanOrEqual(4);
   await page.getByRole('button', { name: 'Compose beside' }).click();
-  await expect(page.getByText(/with one helper more: \d/)).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(/with one helper more: (\d|cannot tell)/)).toBeVisible({
+    timeout: 60_000,
+  });
   await page.getByRole('button', { name: 'Undo' }).click();
   await waitForPlan(page);
   expect((await evening()).size).toBe(14);
