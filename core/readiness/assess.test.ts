@@ -305,6 +305,16 @@ describe('measures', () => {
   });
 });
 
+it('says of a bar that asks for little that it is one', () => {
+  const drift = assess({
+    check: 'elbow-drift',
+    profile: 'prop-led',
+    asOf,
+    records: [{ date: asOf, value: 0, stoppedByTeacher: false }],
+  });
+  expect(drift).toMatchObject({ status: 'met', reasons: ['0 cm, bar at most 2 cm'] });
+});
+
 describe('a measure that was read off a picture', () => {
   const raise = (readingError: number, value: number) =>
     assess({
