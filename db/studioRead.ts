@@ -1,7 +1,7 @@
 /** The whole studio out of the tables, for the file that holds everything. */
 import { asc, eq } from 'drizzle-orm';
 import type { StudioCourse, StudioFile, StudioPerson } from '@/core/files/studioFile';
-import type { MeasureId } from '@/core/plumb/measureTable';
+import type { RecordMeasureId } from '@/core/plumb/measureTable';
 import type { Tap } from '@/core/running/tap';
 import type { Day } from '@/core/units/day';
 import { withOtherPeople } from './classPeople';
@@ -248,7 +248,7 @@ export function readStudioPerson(
         ...(one.side === null ? {} : { side: one.side }),
         ...(one.base === null ? {} : { base: one.base }),
         ...(one.readBy === null ? {} : { readBy: one.readBy }),
-        ...(one.measure === null ? {} : { measure: one.measure as MeasureId }),
+        ...(one.measure === null ? {} : { measure: one.measure as RecordMeasureId }),
         ...(one.readingError === null ? {} : { readingError: one.readingError }),
         ...toOrigin(names, one),
       })),

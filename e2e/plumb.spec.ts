@@ -4,9 +4,14 @@ import { resolveBody } from '@/core/body/body';
 import { practiceScene } from '@/core/plumb/practice';
 import { chooseFile } from './ownServer';
 import { choosePhoto } from './paintedPhoto';
+import type { Page } from '@playwright/test';
 import { expect, expectAccessible, test } from './support';
 
 test.describe.configure({ mode: 'serial' });
+
+/** Puts marks where they usually are, whether or not the reader has been there before. */
+const byHand = (page: Page) =>
+  page.getByRole('button', { name: /^(Put the marks on|Anew by hand)$/ });
 
 test('reads lines from a practice picture by keyboard alone, and sends nothing anywhere', async ({
   page,
@@ -15,7 +20,7 @@ test('reads lines from a practice picture by keyboard alone, and sends nothing a
   page.on('request', (request) => asked.push(request.url()));
   await page.goto('/plumb?person=3&shape=handstand');
   await page.getByRole('button', { name: 'A practice picture' }).press('Enter');
-  await page.getByRole('button', { name: 'Put the marks on' }).press('Enter');
+  await byHand(page).press('Enter');
   const measures = page.getByRole('region', { name: 'Measures' });
   const hip = measures.locator('div', { has: page.getByText('Hip', { exact: true }) });
   const before = await hip.innerText();
@@ -44,11 +49,11 @@ test('finds the marks by itself, on the device, close to where they were painted
   // Not a byte of it before it is asked for.
   expect(asked.filter((url) => url.includes('/plumb/reader/'))).toEqual([]);
   await page.getByRole('button', { name: 'A practice picture' }).click();
-  await page.getByLabel('Weight on').selectOption('forearms');
-  await page.getByRole('button', { name: 'Read the marks' }).click();
+  // Without another tap; on what carries in the shape that it was opened for.
   await expect(page.getByRole('button', { name: /^near shoulder/ })).toBeVisible({
     timeout: 60_000,
   });
+  await expect(page.getByLabel('Weight on')).toHaveValue('forearms');
   const place = async (name: string) => {
     const words = await page
       .getByRole('button', { name: new RegExp(`^near ${name}`) })
@@ -85,7 +90,7 @@ test('paints a practice picture as it is asked for, from the front, and says wha
   await expect(page.getByRole('radio', { name: 'Against a window' })).toBeChecked();
   await expect(page.getByLabel('Wider than shoulders')).toHaveValue('8 cm');
   await expect(page.getByRole('radio', { name: 'Front', exact: true })).toBeChecked();
-  await page.getByRole('button', { name: 'Put the marks on' }).click();
+  await byHand(page).click();
   await page.getByLabel('Scale from').selectOption('trunk');
   await page.getByText('What was painted').click();
   const painted = page.getByRole('table').filter({ hasText: 'painted' });
@@ -106,15 +111,14 @@ test('says so where nobody is found', async ({ page }) => {
     mimeType: 'image/png',
     buffer: blank,
   });
-  await page.getByRole('button', { name: 'Read the marks' }).click();
   await expect(page.getByText(/Nobody is found in this picture/)).toBeVisible({ timeout: 60_000 });
 });
 
 test('draws a mark by mouse, and keeps a record with where it is from', async ({ page }) => {
   await page.goto('/plumb?person=5&shape=dolphin');
   await choosePhoto(page);
-  await page.getByLabel('Weight on').selectOption('forearms');
-  await page.getByRole('button', { name: 'Put the marks on' }).click();
+  await expect(page.getByLabel('Weight on')).toHaveValue('forearms');
+  await byHand(page).click();
   const crown = page.getByRole('button', { name: /^near crown/ });
   const words = await crown.getAttribute('aria-label');
   const box = (await crown.boundingBox())!;
@@ -144,7 +148,7 @@ test('says what is wrong with a file that is no picture', async ({ page }) => {
 test('marks go out as a file and come back, measures as a table', async ({ page }) => {
   await page.goto('/plumb?person=5&shape=wallL');
   await page.getByRole('button', { name: 'A practice picture' }).click();
-  await page.getByRole('button', { name: 'Put the marks on' }).click();
+  await byHand(page).click();
   const download = async (name: string) => {
     const waiting = page.waitForEvent('download');
     await page.getByRole('button', { name }).click();
@@ -179,7 +183,7 @@ for (const scheme of ['light', 'dark'] as const) {
     await page.goto('/plumb?person=3');
     await expectAccessible(page);
     await page.getByRole('button', { name: 'A practice picture' }).click();
-    await page.getByRole('button', { name: 'Put the marks on' }).click();
+    await byHand(page).click();
     await expectAccessible(page);
   });
 }
@@ -191,7 +195,7 @@ test('keeps a picture only with consent, compares two, and really deletes', asyn
   await page.goto('/plumb?person=6&shape=handstand');
   const take = async () => {
     await choosePhoto(page);
-    await page.getByRole('button', { name: /^(Put the marks on|Anew by hand)$/ }).click();
+    await byHand(page).click();
     await expect(page.getByRole('button', { name: /^near hip/ })).toBeVisible();
   };
   await take();
@@ -241,7 +245,6 @@ test('keeps a picture only with consent, compares two, and really deletes', asyn
 test('says that somebody else is in the picture', async ({ page }) => {
   await page.goto('/plumb?person=3&shape=handstand');
   await choosePhoto(page, 2);
-  await page.getByRole('button', { name: 'Read the marks' }).click();
   await expect(page.getByText(/More than one person is in this picture/)).toBeVisible({
     timeout: 60_000,
   });

@@ -132,8 +132,6 @@ async function pictureOfPlumb() {
   });
   await page.goto(`${server.url}/plumb?person=3&shape=forearmStandWall`);
   await page.getByRole('button', { name: 'A practice picture' }).click();
-  await page.getByLabel('Weight on').selectOption('forearms');
-  await page.getByRole('button', { name: 'Read the marks' }).click();
   await page.getByRole('button', { name: /^near shoulder/ }).waitFor({ timeout: 60_000 });
   // Floor and wall are guessed, along the picture's own level edges.
   await page.evaluate(async () => {

@@ -2,7 +2,7 @@
 import { checkKey, stageKey } from '../catalog/keys';
 import { homeReport } from '../home/diary';
 import { keptPicture } from '../plumb/sheet';
-import { measureIds } from '../plumb/measureTable';
+import { recordMeasureIds } from '../plumb/measureTable';
 import { readings } from '../readiness/record';
 import { z } from 'zod';
 import { forearmHandsIds } from '../body/hands';
@@ -105,7 +105,7 @@ export const studioPerson = z.strictObject({
       side: side.optional(),
       base: z.enum(baseIds).nullable().optional(),
       readBy: z.enum(readings).optional(),
-      measure: z.enum(measureIds).optional(),
+      measure: z.enum(recordMeasureIds).optional(),
       readingError: z.number().min(0).max(3600).optional(),
       from: origin,
     }),

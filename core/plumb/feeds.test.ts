@@ -3,8 +3,10 @@ import { getCheckIn, shippedSchool } from '../catalog/school';
 import { turned } from '../posture/geometry';
 import type { Point } from '../posture/joints';
 import { readClip } from './clip/clip';
-import { offerOfDrift, offersOfClip, offersOfStill } from './feeds';
+import { offerOfDrift, offersOfClip, offersOfStill, stillChecks, type StillCheck } from './feeds';
+import type { ShapeId } from '../shapes/postures';
 import type { StillInput } from './marks';
+import { baseOfShape } from './shapeBase';
 import { readStill } from './still';
 import { kick, makeClip } from './testing/kick';
 import { level, lineOf, marksOf, project } from './testing/project';
@@ -100,7 +102,11 @@ describe('what a picture may become', () => {
 
 describe('what a clip may become', () => {
   it('offers holds by base, hops that reach, and the way out', () => {
-    const found = offersOfClip(readClip(makeClip(kick)), { base: 'hands', hasWall: true });
+    const found = offersOfClip(readClip(makeClip(kick)), {
+      base: 'hands',
+      hasWall: true,
+      holds: {},
+    });
     const byCheck = new Map(found.map((offer) => [offer.check, offer]));
     expect([...byCheck.keys()]).toEqual([
       'balance-off-wall',
@@ -118,14 +124,71 @@ describe('what a clip may become', () => {
   it('offers nothing of a wall that is not marked, and no clock of frames too far apart', () => {
     const { wall: _, ...open } = makeClip(kick);
     expect(
-      offersOfClip(readClip(open), { base: 'hands', hasWall: false }).map(({ check }) => check),
+      offersOfClip(readClip(open), { base: 'hands', hasWall: false, holds: {} }).map(
+        ({ check }) => check,
+      ),
     ).toEqual(['controlled-exit']);
     const held = kick.filter(({ atS }) => atS <= 4).map((one) => one);
     const slow = [...held, { ...held.at(-1)!, atS: 20 }];
     const [first] = offersOfClip(readClip(makeClip(slow, { framesPerS: 0.8 })), {
       base: 'hands',
       hasWall: true,
+      holds: {},
     });
     expect(first!.tooCoarse).toContain('too far apart');
+  });
+});
+
+describe('what a check is taken in', () => {
+  const dolphin = {
+    elbow: [0, 0.03] as Point,
+    shoulder: [0, 0.35] as Point,
+    crown: [0.02, 0.04] as Point,
+    hip: [0.02, 0.85] as Point,
+  };
+  const checksOf = (
+    places: Record<string, Point>,
+    base: StillInput['base'],
+    shape: ShapeId | null,
+  ) =>
+    offersOfStill(read(places, base, 1), { view: 'side', base, shape, barOf }).map(
+      ({ check }) => check,
+    );
+
+  it('is offered in its own shape, or where no shape is said, and in no other', () => {
+    expect(checksOf(dolphin, 'forearms', 'dolphin')).toEqual(['head-clearance']);
+    expect(checksOf(dolphin, 'forearms', null)).toEqual(['head-clearance']);
+    // Up at the wall it is another clearance than the one the check asks for.
+    expect(checksOf(dolphin, 'forearms', 'forearmStandWall')).toEqual([]);
+    expect(checksOf(dolphin, 'head', 'headstandBase')).toEqual(['upright-walk-in']);
+    // Whoever is up already has not just walked in.
+    expect(checksOf(dolphin, 'head', 'headstand')).toEqual([]);
+  });
+
+  it('takes the wrist with the palm flat, and none that carries a stand', () => {
+    const palm = {
+      elbow: [0.02, 0.3] as Point,
+      wrist: [0, 0.04] as Point,
+      knuckle: [0.09, 0.02] as Point,
+    };
+    expect(checksOf(palm, 'hands', null)).toEqual(['wrist-extension']);
+    expect(checksOf(palm, 'hands', 'handstand')).toEqual([]);
+    expect(checksOf(palm, 'forearms', null)).toEqual([]);
+  });
+
+  it('has a row for every check, with the shape and the base it is taken on', () => {
+    for (const check of Object.keys(stillChecks) as StillCheck[]) {
+      const { shape, base } = stillChecks[check];
+      if (shape !== null) expect(baseOfShape(shape)).toBe(base);
+    }
+  });
+
+  it('counts no hop on the forearms for one on the hands', () => {
+    const clip = readClip(makeClip(kick));
+    const on = (base: StillInput['base']) =>
+      offersOfClip(clip, { base, hasWall: true, holds: {} }).map(({ check }) => check);
+    expect(on('hands')).toContain('hops-reaching');
+    expect(on('forearms')).not.toContain('hops-reaching');
+    expect(on('feet')).toEqual([]);
   });
 });

@@ -6,15 +6,16 @@
 import { getCheck, type BaseId, type CheckId, type CheckSpec } from '../catalog/checks';
 import { isAsSlowOut } from '../running/exit';
 import type { ClipReading } from './clip/clip';
+import type { ShapeId } from '../shapes/postures';
 import type { PlumbBase, StillInput } from './marks';
-import type { Measured, MeasureId } from './measureTable';
+import type { ClipMeasureId, HeldMeasureId, Measured, RecordMeasureId } from './measureTable';
 import type { StillReading } from './still';
 
 /** What a picture or clip offers as a record; kept only by the teacher's tap. */
 export interface Offer {
   readonly check: CheckId;
   readonly base: BaseId | null;
-  readonly measure: MeasureId;
+  readonly measure: RecordMeasureId;
   /** In the check's own unit; 1 or 0 for one that is passed or not. */
   readonly value: number;
   /** One standard deviation, in the same unit; 0 for what is passed or not. */
@@ -32,14 +33,24 @@ const coarsestS = 1;
 /** A landing softer than this is one (handbook 13). */
 const softLandingMPerS = 1.5;
 
+/** How a check is looked at: the shape it is taken in and what carries then. */
+export interface CheckLook {
+  /** `null`: lying or kneeling, in none of the shapes that have loads. */
+  readonly shape: ShapeId | null;
+  readonly base: PlumbBase;
+}
+
 /** Checks that a still can answer: the method "from a picture" stands beside their number. */
-export const checksFromStills = [
-  'head-clearance',
-  'straight-leg-raise',
-  'shoulder-flexion',
-  'wrist-extension',
-  'upright-walk-in',
-] as const satisfies readonly CheckId[];
+export const stillChecks = {
+  'head-clearance': { shape: 'dolphin', base: 'forearms' },
+  'straight-leg-raise': { shape: null, base: 'feet' },
+  'shoulder-flexion': { shape: null, base: 'feet' },
+  'wrist-extension': { shape: null, base: 'hands' },
+  'upright-walk-in': { shape: 'headstandBase', base: 'head' },
+} as const satisfies Partial<Record<CheckId, CheckLook>>;
+export type StillCheck = keyof typeof stillChecks;
+export const isStillCheck = (check: string): check is StillCheck =>
+  Object.hasOwn(stillChecks, check);
 
 const errorOf = ({ low, high }: Measured) => (high - low) / 2;
 const baseIdOf = (base: PlumbBase): BaseId | null => (base === 'feet' ? null : base);
@@ -47,6 +58,8 @@ const baseIdOf = (base: PlumbBase): BaseId | null => (base === 'feet' ? null : b
 interface Context {
   readonly view: StillInput['view'];
   readonly base: PlumbBase;
+  /** The shape that was chosen; none: what is seen is not said to be one. */
+  readonly shape?: ShapeId | null;
   /** The bar of a check in this school, in its unit. */
   readonly barOf: (check: CheckId) => number;
 }
@@ -95,7 +108,7 @@ export function findCoarse(
 /** A figure as a record of a check, `scale` times as large in the check's unit. */
 function offer(
   check: CheckId,
-  measure: MeasureId,
+  measure: RecordMeasureId,
   found: Measured | undefined,
   { base = null, scale = 1, bar }: { base?: BaseId | null; scale?: number; bar?: number } = {},
 ): Offer[] {
@@ -106,38 +119,54 @@ function offer(
   return [{ check, base, measure, value, error, ...(tooCoarse === null ? {} : { tooCoarse }) }];
 }
 
-/** What a still offers. */
-export function offersOfStill({ measures }: StillReading, { view, base, barOf }: Context): Offer[] {
-  if (view !== 'side') return [];
-  // Ranges are taken lying: not of a shape, and not of somebody on hands, forearms or head.
-  const isLying = base === 'feet' && measures.straightLegRaise !== undefined;
-  const upright = base === 'head' && measures.trunkLean !== undefined ? [measures.trunkLean] : [];
+/** A walk-in that stands upright, where its span decides. */
+function offerOfWalkIn(found: Measured | undefined): Offer[] {
+  if (found === undefined) return [];
+  const isUpright = passed(found, (value) => Math.abs(value) <= uprightDeg);
   return [
-    ...(base === 'forearms'
-      ? offer('head-clearance', 'headClearance', measures.headClearance, {
-          scale: 100,
-          bar: barOf('head-clearance'),
-        })
-      : []),
-    ...(isLying
-      ? [
-          ...offer('straight-leg-raise', 'straightLegRaise', measures.straightLegRaise),
-          ...offer('shoulder-flexion', 'shoulderAngle', measures.shoulderAngle),
-        ]
-      : []),
-    ...offer('wrist-extension', 'wristExtension', measures.wristExtension),
-    ...upright.map((found): Offer => {
-      const isUpright = passed(found, (value) => Math.abs(value) <= uprightDeg);
-      return {
-        check: 'upright-walk-in',
-        base: null,
-        measure: 'trunkLean',
-        value: Math.abs(found.value) <= uprightDeg ? 1 : 0,
-        error: 0,
-        ...(isUpright === null ? { tooCoarse: open } : {}),
-      };
-    }),
+    {
+      check: 'upright-walk-in',
+      base: null,
+      measure: 'trunkLean',
+      value: Math.abs(found.value) <= uprightDeg ? 1 : 0,
+      error: 0,
+      ...(isUpright === null ? { tooCoarse: open } : {}),
+    },
   ];
+}
+
+/**
+ * What a still offers: of each check only what is taken as the check is. Another shape that was
+ * chosen, or another base, measures something else.
+ */
+export function offersOfStill(
+  { measures }: StillReading,
+  { view, base, shape = null, barOf }: Context,
+): Offer[] {
+  if (view !== 'side') return [];
+  const isTakenSo = (check: StillCheck) => {
+    const look: CheckLook = stillChecks[check];
+    return look.base === base && (shape === null || shape === look.shape);
+  };
+  const rows: Readonly<Record<StillCheck, () => Offer[]>> = {
+    'head-clearance': () =>
+      offer('head-clearance', 'headClearance', measures.headClearance, {
+        scale: 100,
+        bar: barOf('head-clearance'),
+      }),
+    'straight-leg-raise': () =>
+      offer('straight-leg-raise', 'straightLegRaise', measures.straightLegRaise),
+    // Of somebody who lies: the leg says so.
+    'shoulder-flexion': () =>
+      measures.straightLegRaise === undefined
+        ? []
+        : offer('shoulder-flexion', 'shoulderAngle', measures.shoulderAngle),
+    'wrist-extension': () => offer('wrist-extension', 'wristExtension', measures.wristExtension),
+    'upright-walk-in': () => offerOfWalkIn(measures.trunkLean),
+  };
+  return (Object.keys(rows) as StillCheck[]).flatMap((check) =>
+    isTakenSo(check) ? rows[check]() : [],
+  );
 }
 
 /** How much the elbows crept apart between two pictures, cm: before and after clasping. */
@@ -157,8 +186,8 @@ export function offerOfDrift(
 /** A hold by the clock of the frames; none where there was none. */
 const held = (
   check: CheckId,
-  base: BaseId,
-  measure: MeasureId,
+  base: BaseId | null,
+  measure: RecordMeasureId,
   found: Measured | undefined,
 ): Offer[] =>
   found === undefined || found.value <= 0 ? [] : offer(check, measure, found, { base });
@@ -180,46 +209,80 @@ function reachedWall({ events }: ClipReading): number {
   return count;
 }
 
-/** What a clip offers. */
-export function offersOfClip(
-  reading: ClipReading,
-  { base, hasWall }: { readonly base: PlumbBase; readonly hasWall: boolean },
+/** The bases that somebody is up on. */
+export const upOn = ['hands', 'forearms', 'head'] as const satisfies readonly BaseId[];
+
+/** Checks that a clip can answer: by what, on which bases, and whether it takes a wall. */
+export const clipChecks = {
+  'balance-off-wall': { by: 'hold', measure: 'offWallS', bases: upOn, atWall: true },
+  'wall-hold': { by: 'hold', measure: 'invertedS', bases: upOn, atWall: true },
+  'l-hold': { by: 'hold', measure: 'lHoldS', bases: upOn, atWall: false },
+  'tuck-hold': { by: 'hold', measure: 'tuckHoldS', bases: ['head'], atWall: false },
+  'hops-reaching': { by: 'hops', bases: ['hands'], atWall: true },
+  'controlled-exit': { by: 'exit', bases: upOn, atWall: false },
+} as const satisfies Partial<Record<CheckId, ClipLook>>;
+type ClipLook = { readonly bases: readonly BaseId[]; readonly atWall: boolean } & (
+  | { readonly by: 'hold'; readonly measure: ClipMeasureId | HeldMeasureId }
+  | { readonly by: 'hops' | 'exit' }
+);
+export type ClipCheck = keyof typeof clipChecks;
+export const isClipCheck = (check: string): check is ClipCheck => Object.hasOwn(clipChecks, check);
+
+interface ClipContext {
+  readonly base: PlumbBase;
+  readonly hasWall: boolean;
+  /** How long an L or a tuck was held in it. */
+  readonly holds: Readonly<Partial<Record<HeldMeasureId, Measured>>>;
+}
+
+function offerOfHops(reading: ClipReading): Offer[] {
+  const { hops } = reading.measures;
+  if (hops === undefined || hops.value <= 0) return [];
+  const value = reachedWall(reading);
+  return [{ check: 'hops-reaching', base: null, measure: 'hops', value, error: 0 }];
+}
+
+function offerOfExit(
+  { measures: { exitS, liftS, landingMPerS } }: ClipReading,
+  on: BaseId,
 ): Offer[] {
-  const { measures } = reading;
-  const on = baseIdOf(base);
-  const { hops, exitS, liftS, landingMPerS } = measures;
-  const reached = reachedWall(reading);
-  const exit: Offer[] = [];
-  if (exitS !== undefined && liftS !== undefined && landingMPerS !== undefined && on !== null) {
-    const isSlow = passed(exitS, (value) => value >= liftS.value);
-    const isSoft = passed(landingMPerS, (value) => value <= softLandingMPerS);
-    const times = { liftS: liftS.value, exitS: exitS.value };
-    const value = isAsSlowOut(times, 0) === true && landingMPerS.value <= softLandingMPerS ? 1 : 0;
-    // One clear no is a no.
-    const isOpen = isSlow !== false && isSoft !== false && (isSlow === null || isSoft === null);
-    exit.push({
+  if (exitS === undefined || liftS === undefined || landingMPerS === undefined) return [];
+  const isSlow = passed(exitS, (value) => value >= liftS.value);
+  const isSoft = passed(landingMPerS, (value) => value <= softLandingMPerS);
+  const times = { liftS: liftS.value, exitS: exitS.value };
+  const value = isAsSlowOut(times, 0) === true && landingMPerS.value <= softLandingMPerS ? 1 : 0;
+  // One clear no is a no.
+  const isOpen = isSlow !== false && isSoft !== false && (isSlow === null || isSoft === null);
+  return [
+    {
       check: 'controlled-exit',
       base: on,
       measure: 'exitS',
       value,
       error: 0,
       ...(isOpen ? { tooCoarse: open } : {}),
-    });
-  }
-  return [
-    ...(hasWall && on !== null ? held('balance-off-wall', on, 'offWallS', measures.offWallS) : []),
-    ...(hasWall && on !== null ? held('wall-hold', on, 'invertedS', measures.invertedS) : []),
-    ...(hasWall && hops !== undefined && hops.value > 0
-      ? [
-          {
-            check: 'hops-reaching',
-            base: null,
-            measure: 'hops',
-            value: reached,
-            error: 0,
-          } satisfies Offer,
-        ]
-      : []),
-    ...exit,
+    },
   ];
+}
+
+/** What a clip offers: each check on the bases it is taken on, at the wall where it takes one. */
+export function offersOfClip(reading: ClipReading, { base, hasWall, holds }: ClipContext): Offer[] {
+  const { measures } = reading;
+  const on = baseIdOf(base);
+  if (on === null) return [];
+  return (Object.keys(clipChecks) as ClipCheck[]).flatMap((check): Offer[] => {
+    const look: ClipLook = clipChecks[check];
+    if (!look.bases.includes(on) || (look.atWall && !hasWall)) return [];
+    switch (look.by) {
+      case 'hold': {
+        const { byBase } = getCheck(check);
+        const found = { ...measures, ...holds }[look.measure];
+        return held(check, byBase === true ? on : null, look.measure, found);
+      }
+      case 'hops':
+        return offerOfHops(reading);
+      case 'exit':
+        return offerOfExit(reading, on);
+    }
+  });
 }

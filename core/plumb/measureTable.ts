@@ -212,16 +212,38 @@ export const clipMeasures = {
   },
 } as const satisfies Record<string, MeasureSpec>;
 
+/** Read off a clip for a check alone: no measure of the command, whose list is fixed. */
+export const heldMeasures = {
+  lHoldS: {
+    label: 'L held',
+    unit: 's',
+    why: 'The longest stretch with both feet off the floor, at the height of the hips and away from them.',
+  },
+  tuckHoldS: {
+    label: 'tuck held',
+    unit: 's',
+    why: 'The longest stretch with both feet off the floor, hips over the shoulders and knees no higher than the hips.',
+  },
+} as const satisfies Record<string, MeasureSpec>;
+
 export type SideMeasureId = keyof typeof sideMeasures;
 export type FacingMeasureId = keyof typeof facingMeasures;
 export type ClipMeasureId = keyof typeof clipMeasures;
 export type StillMeasureId = SideMeasureId | FacingMeasureId;
 export type MeasureId = StillMeasureId | ClipMeasureId;
+export type HeldMeasureId = keyof typeof heldMeasures;
+/** What a record may have been read by. */
+export type RecordMeasureId = MeasureId | HeldMeasureId;
 
 export const stillMeasures = { ...sideMeasures, ...facingMeasures };
 export const stillMeasureIds = Object.keys(stillMeasures) as [StillMeasureId, ...StillMeasureId[]];
 export const clipMeasureIds = Object.keys(clipMeasures) as [ClipMeasureId, ...ClipMeasureId[]];
 export const measureIds = [...stillMeasureIds, ...clipMeasureIds] as [MeasureId, ...MeasureId[]];
+export const heldMeasureIds = Object.keys(heldMeasures) as [HeldMeasureId, ...HeldMeasureId[]];
+export const recordMeasureIds = [...measureIds, ...heldMeasureIds] as [
+  RecordMeasureId,
+  ...RecordMeasureId[],
+];
 
 const allMeasures: Readonly<Record<MeasureId, MeasureSpec>> = { ...stillMeasures, ...clipMeasures };
 export const getMeasure = (id: MeasureId): MeasureSpec => allMeasures[id];

@@ -27,6 +27,8 @@ export interface ComputedFigure {
   readonly joints: FigureJoints;
   /** What carries, in the words of Plumb. */
   readonly base: PlumbBase;
+  /** The shoulders carry with it. */
+  readonly isOnShoulders: boolean;
   readonly wallX: number | null;
   /** 1: the person stands to the left of the wall. */
   readonly wallSide: 1 | -1;
@@ -45,6 +47,7 @@ export function figureOf(body: Body, shape: ShapeId, wallMoreM = 0): ComputedFig
   return {
     joints: pose.joints,
     base: carriers.find((base) => contacts.some(({ name }) => name === base)) ?? 'feet',
+    isOnShoulders: contacts.some(({ name }) => name === 'shoulders'),
     wallX: pose.wall?.at[0] ?? null,
     wallSide: pose.wall?.side ?? 1,
   };

@@ -30,7 +30,10 @@ export function sayValue(found: Measured, units: LengthUnits): string {
 export function sayError(found: Measured, units: LengthUnits): string {
   const error = errorOf(found);
   if (found.unit === 'count') return '';
-  return `give or take ${sayValue({ ...found, value: error, low: 0, high: Math.min(2 * error, 0.01) }, units)}`;
+  // Two digits of an error are enough.
+  const inUnit = found.unit === 'm' ? error * 100 : error;
+  const shown = inUnit >= 10 ? 2 * error : Math.min(2 * error, 0.01);
+  return `give or take ${sayValue({ ...found, value: error, low: 0, high: shown }, units)}`;
 }
 
 const whole = (value: number) => String(Math.round(Math.abs(value)));

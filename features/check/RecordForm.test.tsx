@@ -186,3 +186,20 @@ describe('recording a check', () => {
     expect(record.mock.calls[0][1]).toMatchObject({ value: '0', side: null });
   });
 });
+
+it('leads to Plumb as the check is taken, and nowhere where Plumb knows nothing of it', () => {
+  const linkOf = (more: Partial<GateRow>, name: string) => {
+    const { unmount } = show(row(more));
+    const link = screen.getByRole('link', { name });
+    const address = link.getAttribute('href');
+    unmount();
+    return address;
+  };
+  expect(linkOf({ check: 'head-clearance' }, 'From a picture')).toMatch(/check=head-clearance$/);
+  expect(linkOf({ check: 'l-hold', base: 'forearms' }, 'By the camera’s clock')).toMatch(
+    /check=l-hold&base=forearms$/,
+  );
+  expect(linkOf({ check: 'elbow-drift' }, 'From two pictures')).toMatch(/check=elbow-drift$/);
+  show();
+  expect(screen.queryByRole('link')).toBeNull();
+});

@@ -14,7 +14,7 @@ import {
 import dynamic from 'next/dynamic';
 import { patiently } from '@/design/patiently';
 import Link from 'next/link';
-import { checksFromStills } from '@/core/plumb/feeds';
+import { plumbAnswers, plumbForCheck, type PlumbWay } from '@/features/plumb/address';
 import { useForm } from '@mantine/form';
 import { useState, useTransition } from 'react';
 import { recordCheckAction } from '@/features/person/actions';
@@ -50,6 +50,19 @@ const StripView = dynamic(
 );
 
 type Values = Omit<RecordFormValues, 'check' | 'base' | 'side'> & { readonly side: AskedSide };
+
+/** What Plumb offers beside the number. */
+const plumbWords: Readonly<Record<PlumbWay, readonly [link: string, what: string]>> = {
+  picture: ['From a picture', 'marks on a photo of your own, with their error.'],
+  pictures: [
+    'From two pictures',
+    'from the front, before and after clasping; keep the marks of both, then compare them.',
+  ],
+  clock: [
+    'By the camera’s clock',
+    'it starts and stops by itself; a clip of the try does as well.',
+  ],
+};
 
 /** Seen in any shape; offered beside whatever voids the check at hand. */
 const generalFaults: readonly FaultId[] = ['breath-held', 'strain-in-face', 'looks-scared'];
@@ -87,6 +100,7 @@ export function RecordForm(props: RecordFormProps) {
   const [showsAll, setShowsAll] = useState(false);
   const units = useUnits();
   const isHold = row.valueKind === 'seconds';
+  const plumb = plumbAnswers(row.check ?? '');
   const unitLabel = row.isLength ? units : row.unitLabel;
   const unitPx = isHold ? 0 : unitLabel.length * signPx;
 
@@ -133,10 +147,10 @@ export function RecordForm(props: RecordFormProps) {
         <StripView move={row.move} label={`How it is taken: ${row.label}`} heightPx={84} />
       )}
       {row.method && <p className={classes.hint}>{row.method}</p>}
-      {checksFromStills.some((check) => check === row.check) && (
+      {plumb !== null && row.check !== null && (
         <p className={classes.hint}>
-          <Link href={`/plumb?person=${personId}`}>From a picture</Link>: marks on a photo of your
-          own, with their error.
+          <Link href={plumbForCheck(personId, row.check, row.base)}>{plumbWords[plumb][0]}</Link>:{' '}
+          {plumbWords[plumb][1]}
         </p>
       )}
       <Group align="flex-start" gap="md">

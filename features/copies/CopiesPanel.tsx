@@ -77,7 +77,7 @@ export function CopiesPanel({ view, nowMs }: CopiesPanelProps) {
         </Button>
         {isDropping ? (
           <>
-            <Button color="red" loading={isBusy} onClick={() => void drop()}>
+            <Button color="var(--lv-stop)" loading={isBusy} onClick={() => void drop()}>
               Drop all {copies.length} for good
             </Button>
             <Button variant="default" onClick={() => setDropping(false)}>

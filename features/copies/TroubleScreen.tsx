@@ -72,7 +72,7 @@ export function TroubleScreen({ words, kind, file, copies }: TroubleScreenProps)
           <Group>
             {isBeginning ? (
               <>
-                <Button color="red" onClick={() => void begin()}>
+                <Button color="var(--lv-stop)" onClick={() => void begin()}>
                   Begin with an empty studio
                 </Button>
                 <Button variant="default" onClick={() => setBeginning(false)}>

@@ -6,7 +6,6 @@ import type { PracticeWish } from '@/core/plumb/practice';
 import type { StillReading } from '@/core/plumb/still';
 import { FilesPanel } from './FilesPanel';
 import { KeepPanel } from './KeepPanel';
-import { Offers } from './Offers';
 import type { LoadedPicture } from './picture';
 import type { PlumbEvent } from './plumbMachine';
 import type { Sheet } from './sheet';
@@ -42,7 +41,6 @@ export const Beside = memo(function Beside({
       {painted !== null && (
         <Painted body={body} wish={painted} reading={reading} units={view.units} />
       )}
-      <Offers view={view} sheet={sheet} reading={reading} isPainted={painted !== null} />
       {painted === null && <KeepPanel view={view} picture={picture} sheet={sheet} />}
       <FilesPanel
         picture={picture}

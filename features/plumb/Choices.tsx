@@ -8,7 +8,7 @@ import type { ShapeId } from '@/core/shapes/postures';
 import type { LengthUnits } from '@/core/units/length';
 import { getShape, shapeIds } from '@/core/shapes/registry';
 import type { PlumbEvent } from './plumbMachine';
-import type { ImageSize, Sheet, SheetScale, View } from './sheet';
+import { lookAt, type ImageSize, type Sheet, type SheetScale, type View } from './sheet';
 import classes from './plumb.module.css';
 
 interface ChoicesProps {
@@ -115,11 +115,11 @@ export const Choices = memo(function Choices({
           label="Shape"
           value={sheet.shape ?? ''}
           data={[
-            { value: '', label: 'none of these' },
+            { value: '', label: 'not said, or none of these' },
             ...shapeIds.map((id) => ({ value: id, label: getShape(id).label })),
           ]}
           onChange={({ currentTarget: { value } }) =>
-            set({ shape: value === '' ? null : (value as ShapeId) })
+            set(value === '' ? { shape: null } : lookAt(value as ShapeId))
           }
         />
       )}
@@ -129,7 +129,7 @@ export const Choices = memo(function Choices({
             Read the marks
           </Button>
         )}
-        <Button onClick={onPlace} disabled={isReading} variant="default">
+        <Button onClick={onPlace} disabled={isClip && isReading} variant="default">
           {hasMarks ? 'Anew by hand' : 'Put the marks on'}
         </Button>
       </Group>

@@ -11,12 +11,13 @@ interface MeasureListProps {
   readonly units: LengthUnits;
 }
 
-/** Every measure with its error and where it comes from; never finer than the error. */
-export function MeasureList({ reading, units }: MeasureListProps) {
-  const { measures, faults, notes } = reading;
+/** What the picture says in a sentence, before its figures: what is forced, and what looks wrong. */
+export function Summary({ reading }: Pick<MeasureListProps, 'reading'>) {
+  const { faults } = reading;
   const forced = sayExpected(reading);
+  if (forced === null && faults.length === 0) return null;
   return (
-    <section aria-label="Measures">
+    <section aria-label="In a sentence">
       {forced !== null && <p className={classes.forced}>{forced}</p>}
       {faults.length > 0 && (
         <p className={classes.problem}>
@@ -24,6 +25,15 @@ export function MeasureList({ reading, units }: MeasureListProps) {
           decides.
         </p>
       )}
+    </section>
+  );
+}
+
+/** Every measure with its error and where it comes from; never finer than the error. */
+export function MeasureList({ reading, units }: MeasureListProps) {
+  const { measures, notes } = reading;
+  return (
+    <section aria-label="Measures">
       <dl className={classes.measures}>
         {stillMeasureIds.map((id) => {
           const found = measures[id];

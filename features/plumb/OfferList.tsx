@@ -58,6 +58,10 @@ interface OneOfferProps {
   readonly isPainted: boolean;
 }
 
+/** Three of an error's own digits say no more than two. */
+const sayRounded = (error: number) =>
+  error >= 10 ? String(Math.round(error)) : String(rounded(error));
+
 const rounded = (value: number) => Math.round(value * 10) / 10;
 
 function shown({ value, error }: Offer, check: CheckId): string {
@@ -70,7 +74,7 @@ function shown({ value, error }: Offer, check: CheckId): string {
       : scoring.kind === 'measure' && scoring.unit === 'cm'
         ? ' cm'
         : '°';
-  return `${rounded(value)}${unit}, give or take ${rounded(error)}`;
+  return `${rounded(value)}${unit}, give or take ${sayRounded(error)}${unit}`;
 }
 
 function OneOffer({ view, offer, check, by, faults: found, isPainted }: OneOfferProps) {

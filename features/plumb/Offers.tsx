@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { getCheck, type CheckId } from '@/core/catalog/checks';
 import { offersOfStill } from '@/core/plumb/feeds';
 import type { StillReading } from '@/core/plumb/still';
@@ -19,10 +20,11 @@ export const barIn =
     checks.find((one) => one.check === check)?.bar ?? getCheck(check).opensAt['prop-led'];
 
 /** What of the picture may become a record: nothing is kept without a tap. */
-export function Offers({ view, sheet, reading, isPainted }: OffersProps) {
+export const Offers = memo(function Offers({ view, sheet, reading, isPainted }: OffersProps) {
   const offers = offersOfStill(reading, {
     view: sheet.view,
     base: sheet.base,
+    shape: sheet.shape,
     barOf: barIn(view),
   });
   return (
@@ -34,4 +36,4 @@ export function Offers({ view, sheet, reading, isPainted }: OffersProps) {
       isPainted={isPainted}
     />
   );
-}
+});

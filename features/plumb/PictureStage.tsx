@@ -27,7 +27,7 @@ interface PictureStageProps {
 }
 
 /** What usually stands above and below the picture, pixels of the screen. */
-const usualAroundPx = 222;
+const usualAroundPx = 292;
 /** Picture pixels across that the loupe shows. */
 const loupeAcross = 90;
 
@@ -55,7 +55,7 @@ export function PictureStage({
   const close = handles.find((id) => handleKey(id) === held);
   const at = close === undefined ? null : placeOf(sheet, close);
   return (
-    <div className={classes.stage}>
+    <div>
       <div ref={ref} className={classes.scroll}>
         <svg
           viewBox={`0 0 ${picture.width} ${picture.height}`}
@@ -100,16 +100,18 @@ export function PictureStage({
           </svg>
         )}
       </div>
-      <Slider
-        className={classes.zoom}
-        thumbLabel="Zoom"
-        label={(value) => `${value.toFixed(1)} ×`}
-        min={1}
-        max={4}
-        step={0.1}
-        value={zoom}
-        onChange={setZoom}
-      />
+      <div className={classes.zoom}>
+        <span aria-hidden="true">Zoom</span>
+        <Slider
+          thumbLabel="Zoom"
+          label={(value) => `${value.toFixed(1)} ×`}
+          min={1}
+          max={4}
+          step={0.1}
+          value={zoom}
+          onChange={setZoom}
+        />
+      </div>
     </div>
   );
 }

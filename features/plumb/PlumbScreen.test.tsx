@@ -1,6 +1,7 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { InputProblem } from '@/core/problem';
 import { renderUi } from '@/design/testing/renderUi';
+import { anyLook, readLook } from './look';
 import { PlumbScreen } from './PlumbScreen';
 import type { PictureOutcome } from './picture';
 import type { PlumbView } from './read';
@@ -33,7 +34,8 @@ jest.mock('@/features/person/actions', () => ({
   },
   undoRecordAction: () => Promise.resolve({ ok: true, value: undefined }),
 }));
-let read: ReadOutcome = { ok: false, problem: 'Nobody is found in this picture.' };
+const nobody: ReadOutcome = { ok: false, problem: 'Nobody is found in this picture.' };
+let read: ReadOutcome = nobody;
 jest.mock('./useReader', () => ({
   useReader: () => ({
     isReading: false,
@@ -63,6 +65,7 @@ const view = plumbViewOf({
 beforeEach(() => {
   kept.length = 0;
   mockOpening = null;
+  read = nobody;
   outcome = { ok: true, picture: { url: 'blob:x', width: 900, height: 1200 } };
   URL.revokeObjectURL = () => undefined;
 });
@@ -79,7 +82,7 @@ const practise = (user: User) =>
   user.click(screen.getByRole('button', { name: 'A practice picture' }));
 
 async function withMarks(shape: 'dolphin' | 'handstandWall', base = 'hands', take = choosePhoto) {
-  const ui = renderUi(<PlumbScreen view={view} shape={shape} />);
+  const ui = renderUi(<PlumbScreen view={view} opened={readLook({ shape })} />);
   await take(ui.user);
   await screen.findByRole('button', { name: 'Put the marks on' });
   await ui.user.selectOptions(screen.getByLabelText('Weight on'), base);
@@ -92,14 +95,14 @@ const value = (label: string) =>
     .textContent;
 
 it('says what the picture is taken like, and that it goes nowhere', () => {
-  renderUi(<PlumbScreen view={view} shape={null} />);
+  renderUi(<PlumbScreen view={view} opened={anyLook} />);
   expect(screen.getByText(/sent nowhere and kept nowhere/)).toBeInTheDocument();
   expect(screen.queryByRole('region', { name: 'Measures' })).toBeNull();
 });
 
 it('says a file that is no picture in a sentence', async () => {
   outcome = { ok: false, problem: 'This file is empty. Take the picture again.' };
-  const { user } = renderUi(<PlumbScreen view={view} shape={null} />);
+  const { user } = renderUi(<PlumbScreen view={view} opened={anyLook} />);
   await practise(user);
   expect(await screen.findByText(/This file is empty/)).toBeInTheDocument();
   expect(screen.queryByRole('button', { name: 'Put the marks on' })).toBeNull();
@@ -192,10 +195,10 @@ it('has no metres, and nothing to keep of them, without a scale', async () => {
 });
 
 it('takes what the reader found, with its own errors, and says so where it found nobody', async () => {
-  const { user } = renderUi(<PlumbScreen view={view} shape="handstand" />);
+  const { user } = renderUi(<PlumbScreen view={view} opened={readLook({ shape: 'handstand' })} />);
   await practise(user);
   const button = await screen.findByRole('button', { name: 'Read the marks' });
-  await user.click(button);
+  // It is read as it is opened, without another tap.
   expect(await screen.findByText('Nobody is found in this picture.')).toBeInTheDocument();
   const at = (x: number, y: number, sd: number) => ({ x, y, sd });
   const near = {
@@ -226,7 +229,7 @@ it('says that a shape is out of reach, and goes on', async () => {
   mockPaint = () => {
     throw new InputProblem('unreachable', 'The legs are 3 cm too short.');
   };
-  const { user } = renderUi(<PlumbScreen view={view} shape="wallL" />);
+  const { user } = renderUi(<PlumbScreen view={view} opened={readLook({ shape: 'wallL' })} />);
   await practise(user);
   expect(await screen.findByText(/3 cm too short. Choose another shape/)).toBeInTheDocument();
   mockPaint = () => ({});
@@ -311,7 +314,7 @@ describe('a picture that is dropped anywhere, or pasted', () => {
   });
 
   it('is one: of several the first, which is said', async () => {
-    renderUi(<PlumbScreen view={view} shape={null} />);
+    renderUi(<PlumbScreen view={view} opened={anyLook} />);
     dropOn(screen.getByRole('heading', { name: 'Plumb' }), [photo('a.jpg'), photo('b.jpg')]);
     expect(await screen.findByText(/of these 2 the first is taken/)).toBeInTheDocument();
     expect(await screen.findByRole('button', { name: 'Put the marks on' })).toBeInTheDocument();
@@ -327,7 +330,7 @@ describe('a picture that is dropped anywhere, or pasted', () => {
   });
 
   it('may come from the clipboard; words that are pasted or dragged are left alone', async () => {
-    renderUi(<PlumbScreen view={view} shape={null} />);
+    renderUi(<PlumbScreen view={view} opened={anyLook} />);
     expect(fireEvent.paste(document.body, { clipboardData: { files: [] } })).toBe(true);
     expect(
       fireEvent.dragOver(document.body, { dataTransfer: { files: [], types: ['text/plain'] } }),
@@ -339,14 +342,14 @@ describe('a picture that is dropped anywhere, or pasted', () => {
 });
 
 it('goes to somebody else', async () => {
-  const { user } = renderUi(<PlumbScreen view={view} shape={null} />);
+  const { user } = renderUi(<PlumbScreen view={view} opened={anyLook} />);
   await user.selectOptions(screen.getByLabelText('Who'), '4');
   expect(mockRouter.push).toHaveBeenCalledWith('/plumb?person=4');
 });
 
 it('puts nobody’s picture away unasked, and takes it for nobody else’s', async () => {
   mockRouter.push.mockClear();
-  const { user } = renderUi(<PlumbScreen view={view} shape={null} />);
+  const { user } = renderUi(<PlumbScreen view={view} opened={anyLook} />);
   await choosePhoto(user);
   await user.click(await screen.findByRole('button', { name: 'Put the marks on' }));
   await user.selectOptions(screen.getByLabelText('Who'), '4');
@@ -367,7 +370,10 @@ describe('keeping what was marked', () => {
   const withRule = async (pictures: PlumbView['person']['pictures']) => {
     keptSheets.length = 0;
     const ui = renderUi(
-      <PlumbScreen view={{ ...view, person: { ...view.person, pictures } }} shape="dolphin" />,
+      <PlumbScreen
+        view={{ ...view, person: { ...view.person, pictures } }}
+        opened={readLook({ shape: 'dolphin' })}
+      />,
     );
     await choosePhoto(ui.user);
     await ui.user.click(await screen.findByRole('button', { name: 'Put the marks on' }));

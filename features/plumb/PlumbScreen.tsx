@@ -4,7 +4,7 @@ import { Group, Loader, SegmentedControl, Title } from '@mantine/core';
 import dynamic from 'next/dynamic';
 import { patiently } from '@/design/patiently';
 import { useCallback, useState } from 'react';
-import type { ShapeId } from '@/core/shapes/postures';
+import type { PlumbLook } from './look';
 import type { PlumbView } from './read';
 import { showProblem } from '@/design/notices';
 import { StillPane } from './StillPane';
@@ -13,8 +13,8 @@ import { WhoPicker } from './WhoPicker';
 
 interface PlumbScreenProps {
   readonly view: PlumbView;
-  /** The shape that is looked at, where somebody came from one. */
-  readonly shape: ShapeId | null;
+  /** The shape or the check that somebody came from. */
+  readonly opened: PlumbLook;
 }
 
 const loading = () => <Loader aria-label="Loading" />;
@@ -53,8 +53,8 @@ const isLasting = (look: Look): look is (typeof lasting)[number] =>
   (lasting as readonly Look[]).includes(look);
 
 /** Lines read from a picture, a clip or the camera, on this device. */
-export function PlumbScreen({ view, shape }: PlumbScreenProps) {
-  const [look, setLook] = useState<Look>('picture');
+export function PlumbScreen({ view, opened }: PlumbScreenProps) {
+  const [look, setLook] = useState<Look>(opened.timed === null ? 'picture' : 'camera');
   const [begun, setBegun] = useState<readonly Look[]>([look]);
   const [held, setHeld] = useState<readonly Look[]>([]);
   const hold = useCallback(
@@ -82,16 +82,16 @@ export function PlumbScreen({ view, shape }: PlumbScreenProps) {
             onChange={(value) => open(value as Look)}
           />
         </Group>
-        <WhoPicker view={view} isHolding={held.length > 0} />
+        <WhoPicker view={view} isHolding={held.length > 0} query={opened.query} />
       </Group>
       {lasting
         .filter((one) => begun.includes(one))
         .map((one) => (
           <div key={one} hidden={one !== look}>
-            {pane(one, view, shape, one === look, hold)}
+            {pane(one, view, opened, one === look, hold)}
           </div>
         ))}
-      {!isLasting(look) && pane(look, view, shape, true, hold)}
+      {!isLasting(look) && pane(look, view, opened, true, hold)}
     </>
   );
 }
@@ -99,18 +99,18 @@ export function PlumbScreen({ view, shape }: PlumbScreenProps) {
 function pane(
   look: Look,
   view: PlumbView,
-  shape: ShapeId | null,
+  opened: PlumbLook,
   isShown: boolean,
   onHold: (look: Look, isHolding: boolean) => void,
 ) {
-  const own = { view, shape, isShown, onHold };
+  const own = { view, opened, isShown, onHold };
   switch (look) {
     case 'picture':
       return <StillPane {...own} />;
     case 'clip':
       return <ClipPane {...own} />;
     case 'camera':
-      return <CameraPane view={view} />;
+      return <CameraPane view={view} opened={opened} />;
     case 'compare':
       return <ComparePane view={view} />;
   }

@@ -13,23 +13,25 @@ import {
   useRef,
   useState,
 } from 'react';
-import { resolveBody } from '@/core/body/body';
+import { resolveBody, type Body } from '@/core/body/body';
 import { InputProblem } from '@/core/problem';
 import { isFrontal, moreThanOne, takenFromTheFront } from '@/core/plumb/reader';
 import { plainPractice, practiceTakes, type PracticeWish } from '@/core/plumb/practice';
 import { settleMarks } from '@/core/plumb/settle';
 import { readStill } from '@/core/plumb/still';
 import type { ShapeId } from '@/core/shapes/postures';
+import type { PlumbLook } from './look';
 import { FileChoice } from '@/design/FileChoice';
 import { canGoBack } from '@/design/history';
 import { showProblem } from '@/design/notices';
 import { Beside } from './Beside';
 import { Choices } from './Choices';
-import { MeasureList } from './MeasureList';
+import { MeasureList, Summary } from './MeasureList';
+import { Offers } from './Offers';
 import { fromCanvas, loadPicture, type LoadedPicture, type PictureOutcome } from './picture';
 import { PictureStage } from './PictureStage';
 import { beginPlumb, canUndo, reducePlumb, sheetOf } from './plumbMachine';
-import { emptySheet, facingSheet, ghostSheet, toStill } from './sheet';
+import { facingSheet, ghostSheet, lyingSheet, openedSheet, toStill, type Sheet } from './sheet';
 import { paintPractice } from './practice';
 import { PracticeCamera } from './PracticeCamera';
 import type { PlumbView } from './read';
@@ -39,8 +41,8 @@ import classes from './plumb.module.css';
 
 interface StillPaneProps {
   readonly view: PlumbView;
-  /** The shape that is looked at, where somebody came from one. */
-  readonly shape: ShapeId | null;
+  /** The shape or the check that somebody came from. */
+  readonly opened: PlumbLook;
   /** `false`: another look is open; the picture and its marks wait. */
   readonly isShown: boolean;
   /** Told whether somebody's own picture is open. */
@@ -56,7 +58,7 @@ interface Shown {
 }
 
 /** One picture: marks that are moved by hand, and what follows from them. */
-export function StillPane({ view, shape, isShown, onHold }: StillPaneProps) {
+export function StillPane({ view, opened, isShown, onHold }: StillPaneProps) {
   const { person, units } = view;
   const body = useMemo(() => resolveBody(person.body), [person.body]);
   const [pictures, setPictures] = useState<ReadonlyMap<number, Shown>>(new Map());
@@ -69,7 +71,7 @@ export function StillPane({ view, shape, isShown, onHold }: StillPaneProps) {
   const overlayId = useId();
   const reader = useReader();
   const [state, tell] = useReducer(reducePlumb, undefined, () =>
-    beginPlumb({ ...emptySheet, shape: shape ?? usualShape }),
+    beginPlumb(openedSheet(opened), opened.base !== null),
   );
   const shown = pictures.get(state.picture) ?? null;
   const picture = shown?.picture ?? null;
@@ -106,6 +108,23 @@ export function StillPane({ view, shape, isShown, onHold }: StillPaneProps) {
     tell({ kind: 'undo' });
   };
   useHotkeys(isShown ? [['mod+z', undo]] : []);
+  const readMarks = useCallback(
+    async (of: LoadedPicture) => {
+      const found = await read(of);
+      if (found === null) return;
+      if (!found.ok) {
+        showProblem(found.problem);
+        return;
+      }
+      // The near side by the lengths of whoever was chosen: a reader knows nobody's.
+      const near = settleMarks(found.marks.near, body);
+      tell({ kind: 'read', marks: { ...found.marks, near }, image: of });
+      if (found.hasOthers === true) showProblem(moreThanOne);
+      const isFromTheSide = sheetOf(latest.current).view === 'side';
+      if (isFromTheSide && isFrontal(found.marks)) showProblem(takenFromTheFront);
+    },
+    [body, read],
+  );
   const take = useCallback(
     async (outcome: Promise<PictureOutcome>, as: PracticeWish | null = null) => {
       const turn = (taking.current += 1);
@@ -119,12 +138,12 @@ export function StillPane({ view, shape, isShown, onHold }: StillPaneProps) {
         setWish(painted);
         return;
       }
-      forget();
       const { picture: open, before } = latest.current;
       tell({
         kind: 'new-picture',
         picture: turn,
-        ...(as === null ? {} : { view: as.view ?? plainPractice.view }),
+        // How it was painted is known.
+        ...(as === null ? {} : { view: as.view ?? plainPractice.view, shape: as.shape }),
       });
       setWish(as);
       // The one before stays with its marks, for a step back.
@@ -135,25 +154,13 @@ export function StillPane({ view, shape, isShown, onHold }: StillPaneProps) {
             [turn, { picture: taken.picture, painted: as }],
           ]),
       );
+      // Whoever opens a picture wants its marks; until they are there they can be put on by hand.
+      void readMarks(taken.picture);
     },
-    [painted, forget],
+    [painted, readMarks],
   );
   const choose = (file: File) => void take(loadPicture(file));
   const isOver = useDropped(isShown, choose);
-  const readMarks = useCallback(async () => {
-    if (picture === null) return;
-    const found = await read(picture);
-    if (found === null) return;
-    if (!found.ok) {
-      showProblem(found.problem);
-      return;
-    }
-    // The near side by the lengths of whoever was chosen: a reader knows nobody's.
-    const near = settleMarks(found.marks.near, body);
-    tell({ kind: 'read', marks: { ...found.marks, near }, image: picture });
-    if (found.hasOthers === true) showProblem(moreThanOne);
-    if (settled.view === 'side' && isFrontal(found.marks)) showProblem(takenFromTheFront);
-  }, [body, picture, read, settled.view]);
   const paint = useCallback(
     (asked: PracticeWish) => {
       const canvas = reachable(() => paintPractice(body, asked));
@@ -172,12 +179,11 @@ export function StillPane({ view, shape, isShown, onHold }: StillPaneProps) {
   };
   const placeMarks = useCallback(() => {
     if (picture === null) return;
-    const change =
-      settled.view === 'side'
-        ? reachable(() => ghostSheet(settled, body, settled.shape ?? usualShape, picture))
-        : facingSheet(settled, body, picture);
+    // By hand: what is still being read is not laid over it.
+    forget();
+    const change = startByHand(settled, body, picture);
     if (change !== null) tell({ kind: 'set', change });
-  }, [picture, settled, body]);
+  }, [picture, settled, body, forget]);
   return (
     <>
       <Group gap="sm" mb="sm">
@@ -211,9 +217,9 @@ export function StillPane({ view, shape, isShown, onHold }: StillPaneProps) {
         <Begin isOver={isOver} />
       ) : (
         <div className={classes.plumb} data-over={isOver}>
-          <div>
+          <div className={classes.beside}>
             {wish !== null && <PracticeCamera body={body} wish={wish} onChange={paint} />}
-            <div inert={isOpening}>
+            <div className={classes.stays} inert={isOpening}>
               <PictureStage
                 picture={picture}
                 sheet={sheet}
@@ -231,12 +237,21 @@ export function StillPane({ view, shape, isShown, onHold }: StillPaneProps) {
               image={picture}
               hasMarks={reading !== null}
               isReading={reader.isReading}
-              onRead={readMarks}
+              onRead={() => readMarks(picture)}
               onPlace={placeMarks}
               units={units}
               tell={tell}
             />
             {problem !== null && <p className={classes.problem}>{problem}</p>}
+            {reading !== null && <Summary reading={reading} />}
+            {reading !== null && besides.reading !== null && besides.shown !== null && (
+              <Offers
+                view={view}
+                sheet={besides.sheet}
+                reading={besides.reading}
+                isPainted={besides.shown.painted !== null}
+              />
+            )}
             {reading !== null && <MeasureList reading={reading} units={units} />}
             {reading !== null && besides.reading !== null && besides.shown !== null && (
               <Beside
@@ -272,6 +287,15 @@ function useGoneWithPage(pictures: ReadonlyMap<number, Shown>): void {
     },
     [held],
   );
+}
+
+/** Where marks begin that are put on by hand; `null`: this shape is out of reach, which was said. */
+function startByHand(sheet: Sheet, body: Body, picture: LoadedPicture): Sheet | null {
+  if (sheet.view !== 'side') return facingSheet(sheet, body, picture);
+  const isLying = sheet.shape === null && sheet.base === 'feet';
+  return isLying
+    ? lyingSheet(sheet, body, picture)
+    : reachable(() => ghostSheet(sheet, body, sheet.shape ?? usualShape, picture));
 }
 
 /** The person's own figure may not reach: that is a sentence, and the marks are put on otherwise. */

@@ -3,19 +3,22 @@
 import { Button, Group, Modal, NativeSelect, Text } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { plumbAddress } from './address';
 import type { PlumbView } from './read';
 
 interface WhoPickerProps {
   readonly view: Pick<PlumbView, 'person' | 'people'>;
   /** Somebody’s own picture or clip is open: it goes with them. */
   readonly isHolding: boolean;
+  /** What Plumb was opened for: the same for whoever is chosen. */
+  readonly query: Readonly<Record<string, string>>;
 }
 
 /** Whose lines are read. What is open is nobody else’s: it is put away first, and not unasked. */
-export function WhoPicker({ view, isHolding }: WhoPickerProps) {
+export function WhoPicker({ view, isHolding, query }: WhoPickerProps) {
   const router = useRouter();
   const [next, setNext] = useState<string | null>(null);
-  const go = (id: string) => router.push(`/plumb?person=${id}`);
+  const go = (id: string) => router.push(plumbAddress(id, query));
   const nameOf = (id: string | null) => view.people.find((one) => String(one.id) === id)?.name;
   return (
     <>

@@ -1,17 +1,31 @@
 import { resolveBody } from '@/core/body/body';
 import { readCoco, writeCoco } from '@/core/plumb/coco';
+import { guessBase } from '@/core/plumb/guessBase';
+import type { ReadMarks } from '@/core/plumb/reader';
 import { readStill } from '@/core/plumb/still';
 import { computeLoads } from '@/core/shapes/loads';
+import type { ShapeId } from '@/core/shapes/postures';
 import { shapeIds } from '@/core/shapes/registry';
 import { toPosture, usualValues } from '@/core/shapes/values';
 import { canGoBack } from '@/design/history';
 import { measuresCsv } from './FilesPanel';
-import { beginPlumb, canUndo, reducePlumb, sheetOf, type PlumbEvent } from './plumbMachine';
+import { readLook } from './look';
+import {
+  beginPlumb,
+  canUndo,
+  reducePlumb,
+  sheetOf,
+  type PlumbEvent,
+  type PlumbState,
+} from './plumbMachine';
 import {
   emptySheet,
   facingSheet,
   ghostSheet,
   listHandles,
+  lookAt,
+  lyingSheet,
+  openedSheet,
   placeOf,
   takeMarks,
   toStill,
@@ -204,8 +218,10 @@ describe('a start for the marks', () => {
     const front = facingSheet({ ...emptySheet, view: 'front' }, body, image);
     expect(back.marks.left.elbow!.x).toBeGreaterThan(back.marks.right.elbow!.x);
     expect(front.marks.left.elbow!.x).toBeLessThan(front.marks.right.elbow!.x);
-    const { measures } = readStill(toStill(back, undefined, false)!);
+    const { measures } = readStill(toStill(back, { heightM: body.heightM }, false)!);
     expect(measures.elbowSplay!.value).toBeCloseTo(0, 2);
+    // By this person, and not by a length that nobody has shown.
+    expect(measures.shoulderGap!.value).toBeCloseTo(body.lengths.shoulderJointWidth, 2);
   });
 
   it('says nothing while nothing is marked', () => {
@@ -230,4 +246,44 @@ it('is seen as a new picture says, where it says so, and there is nothing to tak
   expect(sheetOf(seen).view).toBe('front');
   expect(sheetOf(reducePlumb(seen, { kind: 'undo' })).view).toBe('front');
   expect(sheetOf(reducePlumb(seen, { kind: 'new-picture', picture: 2 })).view).toBe('front');
+});
+
+describe('what carries', () => {
+  const reading = (shape: ShapeId): ReadMarks => {
+    const { near, far } = ghostSheet(emptySheet, body, shape, image).marks;
+    return { near, far, left: {}, right: near, facing: 'right', seen: { left: 0, right: 9 } };
+  };
+  const read = (from: PlumbState, shape: ShapeId) =>
+    sheetOf(reducePlumb(from, { kind: 'read', marks: reading(shape), image })).base;
+
+  it('is told by the marks where nobody has said it', () => {
+    expect(read(beginPlumb(), 'forearmStand')).toBe('forearms');
+    expect(read(beginPlumb({ ...emptySheet, base: 'forearms' }), 'handstand')).toBe('hands');
+  });
+
+  it('is what was said, whatever the marks look like', () => {
+    const said = reducePlumb(beginPlumb(), { kind: 'set', change: { base: 'head' } });
+    expect(read(said, 'forearmStand')).toBe('head');
+    const next = reducePlumb(said, { kind: 'new-picture', picture: 2 });
+    expect(read(next, 'forearmStand')).toBe('head');
+    expect(read(beginPlumb(openedSheet(readLook({ shape: 'wallL' }))), 'dolphin')).toBe('hands');
+  });
+
+  it('goes with the shape that is chosen, painted or put on by hand', () => {
+    expect(lookAt('headstandTuck')).toEqual({ shape: 'headstandTuck', base: 'head' });
+    const painted = reducePlumb(beginPlumb(), {
+      kind: 'new-picture',
+      picture: 1,
+      shape: 'dolphin',
+    });
+    expect(sheetOf(painted)).toMatchObject({ shape: 'dolphin', base: 'forearms' });
+    expect(ghostSheet(emptySheet, body, 'forearmWallL', image).base).toBe('forearms');
+  });
+
+  it('is the back of somebody who lies, and a straight leg is read of them', () => {
+    const sheet = lyingSheet(openedSheet(readLook({ check: 'straight-leg-raise' })), body, image);
+    const { measures } = readStill(toStill(sheet, { heightM: body.heightM }, false)!);
+    expect(measures.straightLegRaise!.value).toBeCloseTo(90, 0);
+    expect(guessBase(sheet.marks.near)).toBe('feet');
+  });
 });

@@ -1,10 +1,13 @@
 /** The marks of one picture as they are placed: pure, with one way back. */
+import { guessBase } from '@/core/plumb/guessBase';
 import type { Pixel, Sheet } from '@/core/plumb/marks';
 import type { ReadMarks } from '@/core/plumb/reader';
+import type { ShapeId } from '@/core/shapes/postures';
 import { beginHistory, canGoBack, goBack, goOn, type History } from '@/design/history';
 import {
   emptySheet,
   listHandles,
+  lookAt,
   moved,
   readSheet,
   removed,
@@ -24,6 +27,8 @@ interface OnePicture {
 export interface PlumbState extends OnePicture {
   /** The last picture that something was marked on: opening another one can be taken back. */
   readonly before: OnePicture | null;
+  /** Somebody has said what carries: it is guessed no more. */
+  readonly isBaseSaid: boolean;
 }
 
 export type PlumbEvent =
@@ -34,19 +39,34 @@ export type PlumbEvent =
   | { readonly kind: 'remove'; readonly id: HandleId }
   /** What a reader has found: laid over the sheet as it is by then. */
   | { readonly kind: 'read'; readonly marks: ReadMarks; readonly image: ImageSize }
-  /** Another picture: nothing that was marked on the last one is of it; how it is seen may be known. */
-  | { readonly kind: 'new-picture'; readonly picture: number; readonly view?: View }
+  /** Another picture: nothing that was marked on the last one is of it; what it shows may be known. */
+  | {
+      readonly kind: 'new-picture';
+      readonly picture: number;
+      readonly view?: View;
+      readonly shape?: ShapeId;
+    }
   | { readonly kind: 'undo' };
 
-export const beginPlumb = (sheet: Sheet = emptySheet): PlumbState => ({
+export const beginPlumb = (
+  sheet: Sheet = emptySheet,
+  isBaseSaid = sheet.shape !== null,
+): PlumbState => ({
   history: beginHistory(sheet),
   live: null,
   picture: 0,
   before: null,
+  isBaseSaid,
 });
 
 export const canUndo = ({ history, live, before }: PlumbState): boolean =>
   live !== null || canGoBack(history) || before !== null;
+
+/** What was read, on what carries by the marks where nobody has said it. */
+function withBase({ isBaseSaid }: PlumbState, sheet: Sheet): Sheet {
+  const isKnown = isBaseSaid || sheet.shape !== null || sheet.view !== 'side';
+  return isKnown ? sheet : { ...sheet, base: guessBase(sheet.marks.near) ?? sheet.base };
+}
 
 const isMarked = (state: PlumbState): boolean => listHandles(sheetOf(state)).length > 0;
 
@@ -63,15 +83,22 @@ export function reducePlumb(state: PlumbState, event: PlumbEvent): PlumbState {
     case 'cancel':
       return on(history);
     case 'set':
-      return on(goOn(history, { ...sheetOf(state), ...event.change }));
+      return {
+        ...on(goOn(history, { ...sheetOf(state), ...event.change })),
+        isBaseSaid: state.isBaseSaid || event.change.base !== undefined,
+      };
     case 'remove':
       return on(goOn(history, removed(sheetOf(state), event.id)));
     case 'read':
-      return on(goOn(history, readSheet(sheetOf(state), event.marks, event.image)));
+      return on(
+        goOn(history, withBase(state, readSheet(sheetOf(state), event.marks, event.image))),
+      );
     case 'new-picture': {
-      const { view, facing, base, shape } = sheetOf(state);
+      const { view, facing, ...last } = sheetOf(state);
+      const { base, shape } = event.shape === undefined ? last : lookAt(event.shape);
       return {
         ...beginPlumb({ ...emptySheet, view: event.view ?? view, facing, base, shape }),
+        isBaseSaid: state.isBaseSaid,
         picture: event.picture,
         before: isMarked(state) ? { history, live: null, picture: state.picture } : state.before,
       };
@@ -79,6 +106,6 @@ export function reducePlumb(state: PlumbState, event: PlumbEvent): PlumbState {
     case 'undo':
       if (live !== null) return on(history);
       if (canGoBack(history) || state.before === null) return on(goBack(history));
-      return { ...state.before, before: null };
+      return { ...state.before, before: null, isBaseSaid: state.isBaseSaid };
   }
 }

@@ -1,10 +1,10 @@
 /** The marks and lines of one picture, and the ways they come there. */
-import { guessedHeight, resolveBody, type Body } from '@/core/body/body';
-import { InputProblem } from '@/core/problem';
+import type { Body } from '@/core/body/body';
 import { between, radians } from '@/core/posture/geometry';
 import type { FigureJoints, Point } from '@/core/posture/joints';
 import type { ShapeId } from '@/core/shapes/postures';
 import { figureOf } from '@/core/plumb/practice';
+import { baseOfShape, usualFigure } from '@/core/plumb/shapeBase';
 import type {
   MarkName,
   MarkSet,
@@ -17,6 +17,7 @@ import type {
 export type { Sheet, SheetScale, Whose } from '@/core/plumb/marks';
 import { segmentOfReading, type ReadMarks } from '@/core/plumb/reader';
 import type { MarkedImage } from '@/core/plumb/coco';
+import type { PlumbLook } from './look';
 
 /** A mark, or one end of a line. */
 export type HandleId =
@@ -45,6 +46,20 @@ export const emptySheet: Sheet = {
   wall: null,
   scale: { kind: 'none' },
 };
+
+/** A shape that was chosen, on what carries in it. */
+export const lookAt = (shape: ShapeId): Pick<Sheet, 'shape' | 'base'> => ({
+  shape,
+  base: baseOfShape(shape),
+});
+
+/** The sheet that a picture begins with. */
+export const openedSheet = ({ shape, base, view }: PlumbLook): Sheet => ({
+  ...emptySheet,
+  view,
+  shape,
+  base: base ?? emptySheet.base,
+});
 
 const withEnd = (line: PixelLine, end: 0 | 1, to: Pixel): PixelLine =>
   end === 0 ? [to, line[1]] : [line[0], to];
@@ -220,7 +235,7 @@ export function ghostSheet(sheet: Sheet, body: Body, shape: ShapeId, image: Imag
   return {
     ...sheet,
     view: 'side',
-    shape,
+    ...lookAt(shape),
     marks: { ...sheet.marks, near: marksOf(near), far: marksOf(legs) },
     floor: [
       [Math.round(image.width * 0.06), floorY],
@@ -233,6 +248,44 @@ export function ghostSheet(sheet: Sheet, body: Body, shape: ShapeId, image: Imag
             [wallPx, floorY],
             [wallPx, Math.round(image.height * 0.12)],
           ],
+    scale: sheet.scale.kind === 'none' ? { kind: 'segment', segment: 'trunk' } : sheet.scale,
+  };
+}
+
+/** A start for somebody who lies on the back, one leg upright and the arms behind the head. */
+export function lyingSheet(sheet: Sheet, body: Body, image: ImageSize): Sheet {
+  const { trunk, thigh, shank, upperArm, forearm } = body.lengths;
+  const lowM = 0.1;
+  const hipX = -trunk;
+  const near: Record<string, Point> = {
+    wrist: [upperArm + forearm, lowM / 2],
+    elbow: [upperArm, lowM],
+    shoulder: [0, lowM],
+    ear: [body.earM, lowM],
+    hip: [hipX, lowM],
+    knee: [hipX, lowM + thigh],
+    ankle: [hipX, lowM + thigh + shank],
+  };
+  const far: Record<string, Point> = {
+    knee: [hipX - thigh, lowM],
+    ankle: [hipX - thigh - shank, lowM / 2],
+  };
+  const { place } = fit([...Object.values(near), ...Object.values(far)], image, sheet.facing);
+  const marksOf = (places: Readonly<Record<string, Point>>): MarkSet =>
+    Object.fromEntries(
+      Object.entries(places).map(([name, point]) => {
+        const [x, y] = place(point);
+        return [name, { x, y }];
+      }),
+    );
+  const floorY = place([0, 0])[1];
+  return {
+    ...sheet,
+    marks: { ...sheet.marks, near: marksOf(near), far: marksOf(far) },
+    floor: [
+      [Math.round(image.width * 0.06), floorY],
+      [Math.round(image.width * 0.94), floorY],
+    ],
     scale: sheet.scale.kind === 'none' ? { kind: 'segment', segment: 'trunk' } : sheet.scale,
   };
 }
@@ -272,24 +325,15 @@ export function facingSheet(sheet: Sheet, body: Body, image: ImageSize): Sheet {
       [Math.round(image.width * 0.06), floorY],
       [Math.round(image.width * 0.94), floorY],
     ],
-    scale:
-      sheet.scale.kind === 'none'
-        ? { kind: 'points', line: [place([0, 0]), place([0.5, 0])], metres: 0.5 }
-        : sheet.scale,
+    scale: sheet.scale.kind === 'none' ? { kind: 'segment', segment: 'trunk' } : sheet.scale,
   };
 }
 
 /** Where the wall is that the feet of this shape rest on: ahead, behind, or nowhere. */
 function wallOf(shape: ShapeId): 1 | -1 | null {
-  try {
-    const { joints, wallX } = figureOf(usualBody, shape);
-    return wallX === null ? null : wallX > joints.wrist[0] ? 1 : -1;
-  } catch (error) {
-    if (error instanceof InputProblem) return null;
-    throw error;
-  }
+  const { joints, wallX } = usualFigure(shape);
+  return wallX === null ? null : wallX > joints.wrist[0] ? 1 : -1;
 }
-const usualBody = resolveBody({ heightM: guessedHeight.heightM });
 
 /** What a reader has found: marks, a floor under what carries the weight, the scale of the trunk. */
 export function readSheet(sheet: Sheet, read: ReadMarks, image: ImageSize): Sheet {

@@ -23,6 +23,8 @@ const cannotRead =
 export function useReader() {
   const worker = useRef<Worker | null>(null);
   const asked = useRef(0);
+  /** What is being read; the next one waits for it, and only the newest of those that wait is read. */
+  const busy = useRef<Promise<unknown>>(Promise.resolve());
   const [isReading, setReading] = useState(false);
   useEffect(() => () => worker.current?.terminate(), []);
   const read = useCallback(async ({ url }: LoadedPicture): Promise<ReadOutcome | null> => {
@@ -30,12 +32,16 @@ export function useReader() {
     const id = asked.current;
     setReading(true);
     try {
+      await busy.current;
+      if (id !== asked.current) return null;
       const picture = new Image();
       picture.src = url;
       await picture.decode();
       const image = await createImageBitmap(picture);
       worker.current ??= makeWorker();
-      const answer = await ask(worker.current, { id, image });
+      const answering = ask(worker.current, { id, image });
+      busy.current = answering.catch(() => undefined);
+      const answer = await answering;
       if (id !== asked.current) return null;
       switch (answer.kind) {
         case 'read':

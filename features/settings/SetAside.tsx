@@ -78,7 +78,7 @@ function AsideLine({ line: { id, place, words, isPerson } }: { readonly line: Li
       <Button
         variant="subtle"
         size="compact-sm"
-        {...(isDropping ? { color: 'red' } : {})}
+        {...(isDropping ? { color: 'var(--lv-stop)' } : {})}
         loading={isBusy}
         onClick={() => (isDropping ? void drop() : setDropping(true))}
       >

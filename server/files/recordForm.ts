@@ -3,7 +3,7 @@ import { checkKey } from '@/core/catalog/keys';
 import { z } from 'zod';
 import { baseIds, faultIds, type CheckKey, type CheckSpec } from '@/core/catalog/checks';
 import { findCoarse } from '@/core/plumb/feeds';
-import { measureIds } from '@/core/plumb/measureTable';
+import { recordMeasureIds } from '@/core/plumb/measureTable';
 import { readings } from '@/core/readiness/record';
 import { isLengthCheck, sayValue } from '@/core/catalog/sayCheck';
 import { painPlaces } from '@/core/catalog/regions';
@@ -27,7 +27,7 @@ export const recordForm = z.strictObject({
   reading: z
     .strictObject({
       by: z.enum(readings),
-      measure: z.enum(measureIds),
+      measure: z.enum(recordMeasureIds),
       /** One standard deviation, in the unit of the check. */
       error: z.number().min(0).max(3600),
     })

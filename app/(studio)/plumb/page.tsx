@@ -1,9 +1,9 @@
 import type { Metadata } from 'next';
-import { shapeIds } from '@/core/shapes/registry';
 import { readPersonId } from '@/server/personId';
 import { CautionLine, Page } from '@/design/Page';
 import { EmptyCourse } from '@/features/beginning/EmptyCourse';
 import { PlumbScreen } from '@/features/plumb/PlumbScreen';
+import { readLook } from '@/features/plumb/look';
 import { readPlumb } from '@/features/plumb/read';
 import { teacherPage } from '@/server/network/guarded';
 
@@ -14,16 +14,12 @@ interface PlumbPageProps {
 }
 
 async function PlumbPage({ searchParams }: PlumbPageProps) {
-  const { person, shape } = await searchParams;
+  const { person, ...asked } = await searchParams;
   const view = readPlumb(typeof person === 'string' ? readPersonId(person) : null);
   if (view === null) return <EmptyCourse />;
   return (
     <Page>
-      <PlumbScreen
-        key={view.person.id}
-        view={view}
-        shape={shapeIds.find((one) => one === shape) ?? null}
-      />
+      <PlumbScreen key={view.person.id} view={view} opened={readLook(asked)} />
       <CautionLine />
     </Page>
   );

@@ -3,7 +3,7 @@ import { contactsOf, settle, type Contacts } from './contacts';
 import type { Clip, Limb } from './frames';
 
 /** How far the hips are above the shoulders, and at most beside them, as shares of the height. */
-const inversion = { aboveShare: 0.15, besideShare: 0.15 } as const;
+export const inversion = { aboveShare: 0.15, besideShare: 0.15 } as const;
 
 /** Frames from the first to the last, both counted. */
 export interface Run {
@@ -49,7 +49,7 @@ export function runsOf(values: readonly boolean[], within?: Run): Run[] {
 }
 
 /** Stretches in which hip and shoulder are known: a longer gap ends what it interrupts. */
-function listSeen(clip: Clip): Run[] {
+export function listSeen(clip: Clip): Run[] {
   const hip = clip.track('hip', 'near').at;
   const shoulder = clip.track('shoulder', 'near').at;
   return runsOf(clip.times.map((_, index) => hip[index] !== null && shoulder[index] !== null));

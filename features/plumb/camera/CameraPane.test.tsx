@@ -4,6 +4,7 @@ import { kickWishes, practiceClip } from '@/core/plumb/practiceClip';
 import type { Clock } from '@/core/plumb/clip/clock';
 import type { ClipInput } from '@/core/plumb/clip/frames';
 import { renderUi } from '@/design/testing/renderUi';
+import { anyLook, readLook } from '../look';
 import { plumbViewOf } from '../testing';
 import { CameraPane } from './CameraPane';
 
@@ -58,7 +59,7 @@ beforeEach(() => {
   mockLive = live();
 });
 
-const show = () => renderUi(<CameraPane view={view} />);
+const show = () => renderUi(<CameraPane view={view} opened={anyLook} />);
 const clock = () => screen.getByRole('region', { name: 'Clock' });
 
 it('says how it is to stand, and what to do where it does not open', () => {
@@ -86,7 +87,7 @@ it('rings at the bar, once', () => {
   mockLive = live({ armedMs: 0, clock: { ...still, hops: 1, nowS: 20, longestS: 15.2 } });
   const { rerender } = show();
   expect(clock()).toHaveTextContent('15.2 s');
-  rerender(<CameraPane view={view} />);
+  rerender(<CameraPane view={view} opened={anyLook} />);
   expect(mockBell).toHaveBeenCalledTimes(1);
 });
 
@@ -124,4 +125,39 @@ it('shows at most three lines large, and asks where the wall stands', async () =
   for (const box of boxes.filter((one) => !(one as HTMLInputElement).checked)) {
     expect(box).toBeDisabled();
   }
+});
+
+describe('opened for a check', () => {
+  const open = (check: string, base?: string) =>
+    renderUi(<CameraPane view={view} opened={readLook({ check, base })} />);
+  const weightOn = () => screen.getByLabelText<HTMLSelectElement>('Weight on');
+
+  it('times that check on that base, and a tuck on the head alone', async () => {
+    const { user } = open('l-hold', 'forearms');
+    expect(screen.getByRole('radio', { name: 'L hold' })).toBeChecked();
+    expect(weightOn()).toHaveValue('forearms');
+    await user.click(screen.getByText('Tuck hold'));
+    expect(weightOn()).toHaveValue('head');
+    expect(within(weightOn()).getAllByRole('option')).toHaveLength(1);
+    await user.click(screen.getByText(/^Hops that reach/));
+    expect(weightOn()).toHaveValue('hands');
+  });
+
+  it('asks for no wall where the check takes none', () => {
+    mockLive = live({ clock: down, taken: kick });
+    open('tuck-hold');
+    expect(screen.queryByText(/Show where the wall stands/)).toBeNull();
+  });
+});
+
+it('says that the head needs a floor, and has one marked', async () => {
+  const { user } = show();
+  await user.click(screen.getByText('hips over the shoulders'));
+  expect(screen.queryByText(/needs the floor/)).toBeNull();
+  await user.click(screen.getByText('hips over the shoulders'));
+  await user.click(screen.getByText('head off the floor'));
+  expect(screen.getByText(/needs the floor/)).toBeInTheDocument();
+  await user.click(screen.getByRole('button', { name: 'Mark the floor' }));
+  expect(screen.queryByText(/needs the floor/)).toBeNull();
+  expect(screen.getByLabelText('How high in the picture the floor lies')).toBeInTheDocument();
 });

@@ -3,19 +3,21 @@
 import { Button, Chip, Group, NativeSelect, SegmentedControl, Slider } from '@mantine/core';
 import { IconCamera } from '@tabler/icons-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { getCheck, type CheckId } from '@/core/catalog/checks';
+import { getCheck, type BaseId } from '@/core/catalog/checks';
 import { InputProblem } from '@/core/problem';
 import { readClip } from '@/core/plumb/clip/clip';
 import { heldS, type ClockStop } from '@/core/plumb/clip/clock';
-import { offersOfClip } from '@/core/plumb/feeds';
-import { plumbBases, type MarkSet, type PlumbBase } from '@/core/plumb/marks';
+import { readHolds } from '@/core/plumb/clip/holds';
+import { clipChecks, offersOfClip, upOn, type ClipCheck } from '@/core/plumb/feeds';
+import type { MarkName, MarkSet, PixelLine } from '@/core/plumb/marks';
 import { getMeasure, type StillMeasureId } from '@/core/plumb/measureTable';
-import { readStill } from '@/core/plumb/still';
+import { basePoint, readStill } from '@/core/plumb/still';
 import { sayValue } from '@/core/plumb/words';
 import { firstUp } from '@/core/units/words';
 import { soundBell, wakeSound } from '@/design/sound';
 import { useNow, useWakeLock } from '@/design/useNow';
 import { barIn } from '../Offers';
+import type { PlumbLook } from '../look';
 import { OfferList } from '../OfferList';
 import type { PlumbView } from '../read';
 import { useCamera } from './useCamera';
@@ -25,15 +27,21 @@ import own from './camera.module.css';
 
 interface CameraPaneProps {
   readonly view: PlumbView;
+  /** The shape or the check that somebody came from. */
+  readonly opened: PlumbLook;
 }
 
 /** What the clock can time without a hand, and what ends it. */
 const timed = {
   'wall-hold': 'floor',
   'balance-off-wall': 'wall',
+  'l-hold': 'floor',
+  'tuck-hold': 'floor',
   'hops-reaching': 'floor',
-} as const satisfies Partial<Record<CheckId, ClockStop>>;
+} as const satisfies Partial<Record<ClipCheck, ClockStop>>;
 type TimedCheck = keyof typeof timed;
+const isTimed = (check: ClipCheck | null): check is TimedCheck =>
+  check !== null && Object.hasOwn(timed, check);
 const timedIds = Object.keys(timed) as TimedCheck[];
 
 /** Lines that can be read large beside the picture. */
@@ -50,6 +58,39 @@ const mostShown = 3;
 const chain = ['wrist', 'elbow', 'shoulder', 'hip', 'knee', 'ankle'] as const;
 const farLeg = ['knee', 'ankle'] as const;
 
+/** What is taken for the upright where the base point itself is hidden. */
+const beside: Readonly<Record<BaseId, MarkName>> = {
+  hands: 'elbow',
+  forearms: 'wrist',
+  head: 'ear',
+};
+
+/** Wall and floor as they were marked, in shares of the picture; the camera stands level. */
+function linesAt(
+  { width, height }: { readonly width: number; readonly height: number },
+  wallPercent: number | null,
+  floorPercent: number | null,
+): { readonly wall: PixelLine | null; readonly floor: PixelLine | null } {
+  const x = (width * (wallPercent ?? 0)) / 100;
+  const y = height - (height * (floorPercent ?? 0)) / 100;
+  return {
+    wall:
+      wallPercent === null
+        ? null
+        : [
+            [x, height],
+            [x, 0],
+          ],
+    floor:
+      floorPercent === null
+        ? null
+        : [
+            [0, y],
+            [width, y],
+          ],
+  };
+}
+
 function through(set: MarkSet, names: readonly (keyof MarkSet)[]): string {
   const points = names.flatMap((name) => {
     const mark = set[name];
@@ -59,31 +100,35 @@ function through(set: MarkSet, names: readonly (keyof MarkSet)[]): string {
 }
 
 /** The live picture with its plumb line, a few lines large enough for the mat, and a clock without hands. */
-export function CameraPane({ view }: CameraPaneProps) {
+export function CameraPane({ view, opened }: CameraPaneProps) {
   const { person, units } = view;
   const camera = useCamera();
   const video = useRef<HTMLVideoElement>(null);
-  const [base, setBase] = useState<PlumbBase>('hands');
-  const [check, setCheck] = useState<TimedCheck>('wall-hold');
+  const [base, setBase] = useState<BaseId>(upOn.find((one) => one === opened.base) ?? 'hands');
+  const [check, setCheck] = useState<TimedCheck>(
+    isTimed(opened.timed) ? opened.timed : 'wall-hold',
+  );
+  const bases: readonly BaseId[] = clipChecks[check].bases;
+  const pickCheck = (next: TimedCheck) => {
+    const taken: readonly BaseId[] = clipChecks[next].bases;
+    setCheck(next);
+    // A check that is not taken on this base is on its own.
+    if (!taken.includes(base)) setBase(taken[0]!);
+  };
   const [chosen, setChosen] = useState<readonly StillMeasureId[]>(['shoulderOverBase', 'hipBend']);
   const [wallPercent, setWallPercent] = useState<number | null>(null);
+  const [floorPercent, setFloorPercent] = useState<number | null>(null);
   const [size, setSize] = useState({ width: 640, height: 480 });
   const facts = useMemo((): LiveFacts => {
-    const x = wallPercent === null ? null : (size.width * wallPercent) / 100;
+    const { wall, floor } = linesAt(size, wallPercent, floorPercent);
     return {
       base,
       body: person.body,
       scale: { segment: 'thigh' },
-      ...(x === null
-        ? {}
-        : {
-            wall: [
-              [x, size.height],
-              [x, 0],
-            ],
-          }),
+      ...(wall === null ? {} : { wall }),
+      ...(floor === null ? {} : { floor }),
     };
-  }, [base, person.body, wallPercent, size]);
+  }, [base, person.body, wallPercent, floorPercent, size]);
   const stop = timed[check];
   const live = useLive(video, camera.stream !== null, facts, stop);
   const { clock, seen, taken } = live;
@@ -122,9 +167,11 @@ export function CameraPane({ view }: CameraPaneProps) {
     if (!isDown || taken === null) return [];
     // What it was held on then, whatever is chosen for the next one.
     const { base: heldOn, wall } = taken;
-    return offersOfClip(readClip(taken), { base: heldOn, hasWall: wall !== undefined }).filter(
-      (one) => one.check === check,
-    );
+    return offersOfClip(readClip(taken), {
+      base: heldOn,
+      hasWall: wall !== undefined,
+      holds: readHolds(taken),
+    }).filter((one) => one.check === check);
   }, [isDown, taken, check]);
 
   if (camera.stream === null) {
@@ -152,8 +199,8 @@ export function CameraPane({ view }: CameraPaneProps) {
     );
   }
   const near = seen?.marks.near ?? {};
-  const wrist = near.wrist ?? near.elbow;
-  const wallX = wallPercent === null ? null : (size.width * wallPercent) / 100;
+  const carries = near[basePoint[base]] ?? near[beside[base]];
+  const drawn = linesAt(size, wallPercent, floorPercent);
   return (
     <div className={own.camera}>
       <div className={own.stage}>
@@ -167,11 +214,21 @@ export function CameraPane({ view }: CameraPaneProps) {
           }
         />
         <svg viewBox={`0 0 ${size.width} ${size.height}`} aria-hidden="true">
-          {wallX !== null && (
-            <line x1={wallX} x2={wallX} y1={0} y2={size.height} className={own.wall} />
+          {[drawn.wall, drawn.floor].map(
+            (line, index) =>
+              line !== null && (
+                <line
+                  key={index}
+                  x1={line[0][0]}
+                  y1={line[0][1]}
+                  x2={line[1][0]}
+                  y2={line[1][1]}
+                  className={own.wall}
+                />
+              ),
           )}
-          {wrist !== undefined && (
-            <line x1={wrist.x} x2={wrist.x} y1={0} y2={size.height} className={own.upright} />
+          {carries !== undefined && (
+            <line x1={carries.x} x2={carries.x} y1={0} y2={size.height} className={own.upright} />
           )}
           {seen !== null && (
             <>
@@ -218,18 +275,18 @@ export function CameraPane({ view }: CameraPaneProps) {
           fullWidth
           value={check}
           data={timedIds.map((value) => ({ value, label: getCheck(value).label }))}
-          onChange={(value) => setCheck(value as TimedCheck)}
+          onChange={(value) => pickCheck(value as TimedCheck)}
           disabled={isArmed}
         />
         <Button
           size="xl"
           onClick={isArmed ? live.disarm : live.arm}
-          color={isArmed ? 'red' : 'green'}
+          {...(isArmed ? { color: 'var(--lv-stop)' } : {})}
         >
           {isArmed ? 'Stop the clock' : `Arm it for ${person.name}`}
         </Button>
         {live.problem !== null && <p className={classes.problem}>{live.problem}</p>}
-        {isDown && wallPercent === null && (
+        {isDown && clipChecks[check].atWall && wallPercent === null && (
           <p className={classes.note}>Show where the wall stands: what is at the wall needs it.</p>
         )}
         <OfferList view={view} offers={offers} by="camera" faults={[]} />
@@ -264,21 +321,25 @@ export function CameraPane({ view }: CameraPaneProps) {
             ))}
           </Group>
         </Chip.Group>
-        <Group grow align="flex-end">
-          <NativeSelect
-            label="Weight on"
-            value={base}
-            disabled={isArmed}
-            data={plumbBases
-              .filter((one) => one !== 'feet')
-              .map((value) => ({ value, label: value }))}
-            onChange={({ currentTarget: { value } }) => setBase(value as PlumbBase)}
-          />
+        <NativeSelect
+          label="Weight on"
+          value={base}
+          disabled={isArmed}
+          data={bases.map((value) => ({ value, label: value }))}
+          onChange={({ currentTarget: { value } }) => setBase(value as BaseId)}
+        />
+        <Group grow>
           <Button
             variant="default"
             onClick={() => setWallPercent(wallPercent === null ? 85 : null)}
           >
             {wallPercent === null ? 'Mark the wall' : 'No wall'}
+          </Button>
+          <Button
+            variant="default"
+            onClick={() => setFloorPercent(floorPercent === null ? 8 : null)}
+          >
+            {floorPercent === null ? 'Mark the floor' : 'No floor'}
           </Button>
         </Group>
         {wallPercent !== null && (
@@ -291,6 +352,20 @@ export function CameraPane({ view }: CameraPaneProps) {
             value={wallPercent}
             onChange={setWallPercent}
           />
+        )}
+        {floorPercent !== null && (
+          <Slider
+            thumbLabel="How high in the picture the floor lies"
+            label={null}
+            min={0}
+            max={60}
+            step={0.5}
+            value={floorPercent}
+            onChange={setFloorPercent}
+          />
+        )}
+        {chosen.includes('headClearance') && floorPercent === null && (
+          <p className={classes.note}>How high the head is needs the floor: mark it.</p>
         )}
         <Button variant="default" onClick={camera.close}>
           Close the camera

@@ -18,6 +18,9 @@ function words(error: unknown): string {
   }
 }
 
+const hasEnded =
+  'The camera has stopped giving pictures: it was taken away, or another program has it. Open it again when it is back.';
+
 export interface Camera {
   readonly stream: MediaStream | null;
   readonly problem: string | null;
@@ -58,6 +61,14 @@ export function useCamera(): Camera {
       if (turn !== asked.current) {
         opened.getTracks().forEach((track) => track.stop());
         return null;
+      }
+      // Pulled out, or taken by the device: a picture that stands still would be timed on.
+      for (const track of opened.getTracks()) {
+        track.addEventListener('ended', () => {
+          if (held.current !== opened) return;
+          close();
+          setProblem(hasEnded);
+        });
       }
       held.current = opened;
       setStream(opened);

@@ -40,7 +40,8 @@ interface Row {
 /** The clip of an armed clock: sides are told by all of it. */
 export function toInput(rows: readonly Row[], facts: LiveFacts): ClipInput {
   const { frames, facing, tiltDeg } = sortSides(rows.map(({ marks }) => marks));
-  const floor = guessFloor(frames, tiltDeg ?? 0);
+  // One that somebody has marked is not guessed.
+  const floor = facts.floor ?? guessFloor(frames, tiltDeg ?? 0);
   return {
     ...facts,
     ...(floor === null ? {} : { floor }),

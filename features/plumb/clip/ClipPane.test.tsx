@@ -3,6 +3,7 @@ import { resolveBody } from '@/core/body/body';
 import { kickWishes, practiceClip } from '@/core/plumb/practiceClip';
 import type { ReadMarks } from '@/core/plumb/reader';
 import { renderUi } from '@/design/testing/renderUi';
+import { anyLook } from '../look';
 import { plumbViewOf } from '../testing';
 import type { NextOutcome } from '../useReader';
 import { ClipPane } from './ClipPane';
@@ -82,14 +83,14 @@ beforeEach(() => {
 /** Somebody's own clip, as a file. */
 const chooseClip = async () => {
   mockFile = { ok: true, source: { ...source, isPainted: false } };
-  const ui = renderUi(<ClipPane view={view} shape={null} isShown />);
+  const ui = renderUi(<ClipPane view={view} opened={anyLook} isShown />);
   const file = new File(['x'], 'try.mp4', { type: 'video/mp4' });
   await ui.user.upload(document.querySelector<HTMLInputElement>('input[type=file]')!, file);
   return ui;
 };
 
 const practise = async () => {
-  const ui = renderUi(<ClipPane view={view} shape={null} isShown />);
+  const ui = renderUi(<ClipPane view={view} opened={anyLook} isShown />);
   await ui.user.click(screen.getByRole('button', { name: 'One with faults' }));
   return ui;
 };

@@ -17,7 +17,8 @@ import { showProblem } from '@/design/notices';
 import { Choices } from '../Choices';
 import { PictureStage } from '../PictureStage';
 import type { PlumbEvent } from '../plumbMachine';
-import { ghostSheet, toStill, type Sheet } from '../sheet';
+import type { PlumbLook } from '../look';
+import { ghostSheet, openedSheet, toStill, type Sheet } from '../sheet';
 import type { PlumbView } from '../read';
 import { ClipSide } from './ClipSide';
 import { clipOf, sheetAt, toClipInput, type ClipSheet } from './clipMachine';
@@ -31,7 +32,8 @@ import own from './clip.module.css';
 
 interface ClipPaneProps {
   readonly view: PlumbView;
-  readonly shape: ShapeId | null;
+  /** The shape or the check that somebody came from. */
+  readonly opened: PlumbLook;
   /** `false`: another look is open; the clip and its marks wait. */
   readonly isShown: boolean;
   /** Told whether somebody's own clip is open. */
@@ -45,12 +47,13 @@ const practiceWords: Readonly<Record<PracticeKick, string>> = {
 };
 
 /** Lines read from a clip: pictures ten times a second, marks that can be mended in any of them. */
-export function ClipPane({ view, shape, isShown, onHold }: ClipPaneProps) {
+export function ClipPane({ view, opened, isShown, onHold }: ClipPaneProps) {
   const { person } = view;
   const body = useMemo(() => resolveBody(person.body), [person.body]);
-  const { state, tell, progress, open, stop, urlAt, picture, isPainted } = useClip({
-    shape: shape ?? usualShape,
-  });
+  const { state, tell, progress, open, stop, urlAt, picture, isPainted } = useClip(
+    openedSheet(opened),
+    opened.base !== null,
+  );
   const isHolding = picture !== null && !isPainted;
   useEffect(() => onHold?.('clip', isHolding), [onHold, isHolding]);
   const taking = useRef(0);

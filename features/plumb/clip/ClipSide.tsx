@@ -2,10 +2,12 @@
 
 import { Button, Group } from '@mantine/core';
 import Papa from 'papaparse';
+import { useMemo } from 'react';
 import { faultTable } from '@/core/catalog/checks';
 import type { ClipReading } from '@/core/plumb/clip/clip';
 import { writeVtt } from '@/core/plumb/clip/course';
 import type { ClipInput } from '@/core/plumb/clip/frames';
+import { readHolds } from '@/core/plumb/clip/holds';
 import { offersOfClip } from '@/core/plumb/feeds';
 import { clipMeasureIds, clipMeasures } from '@/core/plumb/measureTable';
 import { sayError, sayValue } from '@/core/plumb/words';
@@ -26,7 +28,11 @@ interface ClipSideProps {
 /** What a clip says, what of it may be kept, and what goes out as a file. */
 export function ClipSide({ view, input, reading, size, isPainted }: ClipSideProps) {
   const { measures, faults, notes, events } = reading;
-  const offers = offersOfClip(reading, { base: input.base, hasWall: input.wall !== undefined });
+  const offers = offersOfClip(reading, {
+    base: input.base,
+    hasWall: input.wall !== undefined,
+    holds: useMemo(() => readHolds(input), [input]),
+  });
   return (
     <>
       <section aria-label="Measures">

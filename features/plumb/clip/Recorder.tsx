@@ -89,7 +89,7 @@ export function Recorder({ icon, onClip }: RecorderProps) {
           mt="md"
           fullWidth
           size="lg"
-          color={isRecording ? 'red' : 'green'}
+          {...(isRecording ? { color: 'var(--lv-stop)' } : {})}
           onClick={() => (isRecording ? stop() : begin())}
         >
           {isRecording ? `Stop (${leftS} s left)` : 'Record'}

@@ -1,6 +1,8 @@
 /** The marks of a clip, frame by frame, as they are read and mended: pure, with one way back. */
 import type { ClipInput } from '@/core/plumb/clip/frames';
 import { guessFloor, sortSides } from '@/core/plumb/clipReader';
+import { guessBase } from '@/core/plumb/guessBase';
+import type { PlumbBase, SideMarks } from '@/core/plumb/marks';
 import { segmentOfReading, type ReadMarks } from '@/core/plumb/reader';
 import type { BodyInput } from '@/core/body/body';
 import { beginHistory, goBack, goOn, type History } from '@/design/history';
@@ -25,6 +27,8 @@ export interface ClipState {
   readonly live: ClipSheet | null;
   /** The frame that is looked at. */
   readonly at: number;
+  /** Somebody has said what carries: it is guessed no more. */
+  readonly isBaseSaid: boolean;
 }
 
 /** What happens to the marks of the frame that is looked at. */
@@ -40,10 +44,11 @@ export type ClipEvent =
     }
   | { readonly kind: 'new-clip'; readonly common: Partial<Sheet> };
 
-export const beginClip = (common: Partial<Sheet> = {}): ClipState => ({
+export const beginClip = (common: Partial<Sheet> = {}, isBaseSaid = false): ClipState => ({
   history: beginHistory<ClipSheet>({ common: { ...emptySheet, ...common }, frames: [] }),
   live: null,
   at: 0,
+  isBaseSaid,
 });
 
 export const clipOf = ({ history, live }: ClipState): ClipSheet => live ?? history.now;
@@ -66,9 +71,20 @@ function putBack(clip: ClipSheet, at: number, { marks, ...rest }: Sheet): ClipSh
   };
 }
 
+/** What carries in most pictures that tell. */
+function mostBase(frames: readonly SideMarks[]): PlumbBase | null {
+  const told = frames.flatMap(({ near }) => guessBase(near) ?? []);
+  const times = (base: PlumbBase) => told.filter((one) => one === base).length;
+  return told.reduce<PlumbBase | null>(
+    (most, base) => (most === null || times(base) > times(most) ? base : most),
+    null,
+  );
+}
+
 function withReads(
   { common }: ClipSheet,
   reads: readonly { readonly atS: number; readonly marks: ReadMarks | null }[],
+  isBaseSaid: boolean,
 ): ClipSheet {
   const { frames: sorted, facing, tiltDeg } = sortSides(reads.map(({ marks }) => marks));
   const frames = reads.map(({ atS }, index): MarkedFrame => {
@@ -78,6 +94,7 @@ function withReads(
   return {
     common: {
       ...common,
+      base: isBaseSaid || common.shape !== null ? common.base : (mostBase(sorted) ?? common.base),
       facing: facing ?? common.facing,
       floor: common.floor ?? guessFloor(sorted, tiltDeg ?? 0),
       scale:
@@ -93,38 +110,49 @@ function withReads(
 }
 
 export function reduceClip(state: ClipState, event: ClipEvent): ClipState {
-  const { history, live, at } = state;
+  const { history, live, at, isBaseSaid } = state;
   const clip = clipOf(state);
   const through = (change: (sheet: Sheet) => Sheet) => putBack(clip, at, change(sheetAt(clip, at)));
-  const step = (next: ClipSheet): ClipState => ({ history: goOn(history, next), live: null, at });
+  const step = (next: ClipSheet): ClipState => ({
+    history: goOn(history, next),
+    live: null,
+    at,
+    isBaseSaid,
+  });
   switch (event.kind) {
     case 'look-at':
       return {
         history,
         live: null,
+        isBaseSaid,
         at: Math.max(0, Math.min(clip.frames.length - 1, event.index)),
       };
     case 'frames-read':
       // Read once for all: what is read is where everything begins, and no step to go back from.
-      return { history: beginHistory(withReads(clip, event.reads)), live: null, at };
+      return {
+        ...state,
+        history: beginHistory(withReads(clip, event.reads, isBaseSaid)),
+        live: null,
+      };
     case 'new-clip': {
       const { facing, base, shape } = clip.common;
-      return beginClip({ facing, base, shape, ...event.common });
+      return beginClip({ facing, base, shape, ...event.common }, isBaseSaid);
     }
     case 'move':
-      return { history, live: through((sheet) => moved(sheet, event.id, event.to)), at };
+      return { ...state, live: through((sheet) => moved(sheet, event.id, event.to)) };
     case 'drop':
       return live === null ? state : step(live);
     case 'cancel':
-      return { history, live: null, at };
+      return { ...state, live: null };
     case 'set':
-      return step(through((sheet) => ({ ...sheet, ...event.change })));
+      return {
+        ...step(through((sheet) => ({ ...sheet, ...event.change }))),
+        isBaseSaid: isBaseSaid || event.change.base !== undefined,
+      };
     case 'remove':
       return step(through((sheet) => removed(sheet, event.id)));
     case 'undo':
-      return live === null
-        ? { history: goBack(history), live: null, at }
-        : { history, live: null, at };
+      return { ...state, history: live === null ? goBack(history) : history, live: null };
   }
 }
 

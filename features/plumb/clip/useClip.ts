@@ -27,8 +27,8 @@ interface Opened {
 }
 
 /** A clip on this device: its pictures in memory, its marks as they are read. */
-export function useClip(common: Partial<Sheet>) {
-  const [state, tell] = useReducer(reduceClip, common, beginClip);
+export function useClip(common: Partial<Sheet>, isBaseSaid: boolean) {
+  const [state, tell] = useReducer(reduceClip, undefined, () => beginClip(common, isBaseSaid));
   const reader = useReader();
   const turn = useRef(0);
   const source = useRef<FrameSource | null>(null);

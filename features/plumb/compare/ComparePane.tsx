@@ -231,7 +231,7 @@ export function ComparePane({ view }: ComparePaneProps) {
                   <>
                     <Button
                       size="compact-sm"
-                      color="red"
+                      color="var(--lv-stop)"
                       loading={isBusy}
                       aria-label={`Delete ${labelOf(one)} for good`}
                       onClick={() => remove(one)}
