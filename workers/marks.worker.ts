@@ -198,12 +198,15 @@ async function read(image: ImageBitmap): Promise<Found> {
   }
   const [best, second] = looks.filter(isSure).sort((a, b) => scoreOf(b) - scoreOf(a));
   if (best === undefined) return { marks: null, hasOthers: false };
-  const marks = marksOfLooks([
-    best,
-    second !== undefined && isSamePerson(best, second)
-      ? second
-      : await lookAt(image, besideCrop(best.crop), tools),
-  ]);
+  const marks = marksOfLooks(
+    [
+      best,
+      second !== undefined && isSamePerson(best, second)
+        ? second
+        : await lookAt(image, besideCrop(best.crop), tools),
+    ],
+    image,
+  );
   if (marks === null) return { marks, hasOthers: false };
   return {
     marks: { ...marks, tiltDeg: tiltOfEdges(toGrey(image)) },
@@ -232,7 +235,7 @@ async function follow(image: ImageBitmap): Promise<Found> {
   const again = last === null ? null : await lookAt(image, nextCrop(last), tools);
   if (again !== null && isSure(again)) {
     last = again;
-    return { marks: marksOfLook(again), hasOthers: false };
+    return { marks: marksOfLook(again, image), hasOthers: false };
   }
   last = null;
   for (const turnDeg of [0, 180]) {
@@ -241,7 +244,7 @@ async function follow(image: ImageBitmap): Promise<Found> {
     const look = await lookAt(image, crop, tools);
     if (isSure(look) && (last === null || scoreOf(look) > scoreOf(last))) last = look;
   }
-  return { marks: last === null ? null : marksOfLook(last), hasOthers: false };
+  return { marks: last === null ? null : marksOfLook(last, image), hasOthers: false };
 }
 
 self.addEventListener(

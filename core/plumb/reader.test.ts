@@ -12,12 +12,15 @@ import {
   modelPoints,
   modelSidePx,
   nextCrop,
+  sayCutOff,
   scoreOf,
   toPicturePixel,
   type Crop,
   type Look,
 } from './reader';
 
+/** A picture in which nothing is cut off. */
+const wide = { width: 2000, height: 2000 };
 const crop: Crop = { centre: [400, 600], sidePx: 800, turnDeg: 0 };
 
 /** Somebody upright, or upside down, seen by the model; right side seen, left hidden. */
@@ -99,14 +102,31 @@ it('reads the surest guess of a detector: where, how large and how turned', () =
 });
 
 it('takes the side that is seen as near, and says nothing of what is not surely seen', () => {
-  const found = marksOfLooks([look(false), look(false)])!;
+  const found = marksOfLooks([look(false), look(false)], wide)!;
   expect(found.near.shoulder!.x).toBe(406);
   expect(found.near.knee!.y).toBe(450);
   expect(found.far).toEqual({});
   expect(found.left).toEqual({});
   // Upside down with the face to the left, the back is to the right: so are the fingers.
   expect(found.facing).toBe('right');
-  expect(marksOfLooks([look(true), look(true)])!.facing).toBe('left');
+  expect(marksOfLooks([look(true), look(true)], wide)!.facing).toBe('left');
+});
+
+it('says nothing of what is cut off, however sure the model is, and what to do', () => {
+  const all = marksOfLooks([look(false), look(false)], wide)!;
+  expect(sayCutOff(all)).toBeNull();
+  // Two pixels below the wrist, and above the knuckle, the picture ends.
+  const height = all.near.wrist!.y + 2;
+  const cut = marksOfLooks([look(false), look(false)], { width: 1000, height })!;
+  expect(cut.near.wrist).toBeUndefined();
+  expect(cut.near.shoulder).toEqual(all.near.shoulder);
+  expect(sayCutOff(cut)).toMatch(/No hands are surely seen .* add them by hand/);
+  expect(sayCutOff({ near: {} })).toMatch(/^No hands and no feet/);
+  // Of a row as well, whose one look has nobody to disagree with.
+  const row = marksOfLook(look(false), { width: 1000, height })!;
+  expect(row.near.wrist).toBeUndefined();
+  // Where nothing of the trunk is left nobody is there.
+  expect(marksOfLooks([look(false), look(false)], { width: 100, height: 100 })).toBeNull();
 });
 
 it('puts the disagreement of two looks into the error', () => {
@@ -117,8 +137,8 @@ it('puts the disagreement of two looks into the error', () => {
       index === 26 ? { ...point, x: point.x + 60 } : point,
     ),
   };
-  const agreed = marksOfLooks([one, one])!.near.knee!;
-  const apart = marksOfLooks([one, moved])!.near.knee!;
+  const agreed = marksOfLooks([one, one], wide)!.near.knee!;
+  const apart = marksOfLooks([one, moved], wide)!.near.knee!;
   expect(apart.x - agreed.x).toBeCloseTo(30, 9);
   expect(apart.sd!).toBeGreaterThan(29);
   expect(agreed.sd!).toBeGreaterThan(3);
@@ -126,11 +146,11 @@ it('puts the disagreement of two looks into the error', () => {
 });
 
 it('finds nobody where nobody surely is', () => {
-  expect(marksOfLooks([look(true), look(true, { presence: 0.2 })])).toBeNull();
+  expect(marksOfLooks([look(true), look(true, { presence: 0.2 })], wide)).toBeNull();
   const hidden = look(true, {
     points: look(true).points.map((point) => ({ ...point, visibility: 0.1 })),
   });
-  expect(marksOfLooks([hidden, hidden])).toBeNull();
+  expect(marksOfLooks([hidden, hidden], wide)).toBeNull();
   expect(scoreOf(hidden)).toBeLessThan(scoreOf(look(true)));
 });
 
@@ -147,10 +167,13 @@ describe('a row of pictures', () => {
   });
 
   it('is less sure of one look than of two that agree', () => {
-    const [one, two] = [marksOfLook(look(false))!, marksOfLooks([look(false), look(false)])!];
+    const [one, two] = [
+      marksOfLook(look(false), wide)!,
+      marksOfLooks([look(false), look(false)], wide)!,
+    ];
     expect(one.near.knee!.x).toBe(two.near.knee!.x);
     expect(one.near.knee!.sd!).toBeGreaterThan(1.5 * two.near.knee!.sd!);
-    expect(marksOfLook({ ...look(false), presence: 0.2 })).toBeNull();
+    expect(marksOfLook({ ...look(false), presence: 0.2 }, wide)).toBeNull();
   });
 });
 

@@ -151,23 +151,38 @@ export interface ReadMarks {
   readonly seen: Readonly<Record<'left' | 'right', number>>;
 }
 
+/** The picture that was looked at, pixels. */
+export interface LookedAt {
+  readonly width: number;
+  readonly height: number;
+}
+
+/** A point so near to an edge, as a share of the body, may as well lie beyond it: the model draws it in. */
+const edgeShare = 0.015;
+
 function marksOfSide(
   side: Side,
   [one, other]: readonly [Look, Look],
   bodyPx: number,
   leastShare: number,
+  { width, height }: LookedAt,
 ): MarkSet {
+  const edge = edgeShare * bodyPx;
+  const isWithin = (at: number, length: number) => at >= edge && at <= length - edge;
   return Object.fromEntries(
     names.flatMap((name): [string, Mark][] => {
       const [a, b] = [one.points[sides[side][name]]!, other.points[sides[side][name]]!];
       if (Math.min(a.visibility, b.visibility) < leastVisibility) return [];
+      const [x, y] = [(a.x + b.x) / 2, (a.y + b.y) / 2];
+      // What is cut off is guessed by the model, and surely: nobody has seen it.
+      if (!isWithin(x, width) || !isWithin(y, height)) return [];
       const apart = Math.hypot(a.x - b.x, a.y - b.y);
       return [
         [
           name,
           {
-            x: (a.x + b.x) / 2,
-            y: (a.y + b.y) / 2,
+            x,
+            y,
             sd: Math.hypot(leastShare * bodyPx, apart / 2),
           },
         ],
@@ -260,19 +275,31 @@ export const takenFromTheFront =
 export const moreThanOne =
   'More than one person is in this picture; the one with the marks was read. Cut the others off, or mend the marks.';
 
+/** What of a body that was read is not in the picture, and what to do; `null`: all of it is. */
+export function sayCutOff({ near }: Pick<ReadMarks, 'near'>): string | null {
+  const { wrist, knuckle, ankle, heel, toe } = near;
+  const missing = [
+    ...(wrist === undefined && knuckle === undefined ? ['hands'] : []),
+    ...(ankle === undefined && heel === undefined && toe === undefined ? ['feet'] : []),
+  ];
+  if (missing.length === 0) return null;
+  return `No ${missing.join(' and no ')} are surely seen in this picture: what needs them is left out. Take it with the whole body and the floor in it, or add them by hand.`;
+}
+
 export const nobodyThere =
   'Nobody is found in this picture: put the marks on by hand, or take it with the whole body, square from the side.';
 
 /**
  * Marks from two looks at the same person; `null` where nobody is surely there. Nothing is said of a
- * point that is not surely seen.
+ * point that is not surely seen, or lies beyond the picture's edge.
  */
-export function marksOfLooks(looks: readonly [Look, Look]): ReadMarks | null {
-  return readLooks(looks, leastSdShare);
+export function marksOfLooks(looks: readonly [Look, Look], image: LookedAt): ReadMarks | null {
+  return readLooks(looks, leastSdShare, image);
 }
 
 /** Marks from one look, for a row of pictures in which there is no time for two. */
-export const marksOfLook = (look: Look): ReadMarks | null => readLooks([look, look], singleSdShare);
+export const marksOfLook = (look: Look, image: LookedAt): ReadMarks | null =>
+  readLooks([look, look], singleSdShare, image);
 
 /** The marks that are shown of a side that is near and of one that is far. */
 export function nearAndFar({ left, right }: Pick<ReadMarks, Side>, near: Side) {
@@ -286,11 +313,15 @@ export function nearAndFar({ left, right }: Pick<ReadMarks, Side>, near: Side) {
   return { near: nearMarks, far };
 }
 
-function readLooks(looks: readonly [Look, Look], leastShare: number): ReadMarks | null {
+function readLooks(
+  looks: readonly [Look, Look],
+  leastShare: number,
+  image: LookedAt,
+): ReadMarks | null {
   if (Math.min(looks[0].presence, looks[1].presence) < leastPresence) return null;
   const bodyPx = Math.max(...looks.map(({ crop }) => crop.sidePx)) / cropMargin;
-  const left = marksOfSide('left', looks, bodyPx, leastShare);
-  const right = marksOfSide('right', looks, bodyPx, leastShare);
+  const left = marksOfSide('left', looks, bodyPx, leastShare, image);
+  const right = marksOfSide('right', looks, bodyPx, leastShare, image);
   const seen = { left: visibilityOf('left', looks[0]), right: visibilityOf('right', looks[0]) };
   const near: Side = seen.left > seen.right ? 'left' : 'right';
   const shown = nearAndFar({ left, right }, near);

@@ -2,13 +2,15 @@
 
 import { Button, Group, NativeSelect, NumberInput, SegmentedControl } from '@mantine/core';
 import { memo } from 'react';
-import { knownLengths } from '@/core/plumb/knownLengths';
+import type { KnownLength } from '@/core/plumb/knownLengths';
 import { plumbBases, scaleSegments, type PlumbBase, type ScaleSegment } from '@/core/plumb/marks';
 import type { ShapeId } from '@/core/shapes/postures';
 import type { LengthUnits } from '@/core/units/length';
 import { getShape, shapeIds } from '@/core/shapes/registry';
 import type { PlumbEvent } from './plumbMachine';
-import { lookAt, type ImageSize, type Sheet, type SheetScale, type View } from './sheet';
+import { missingMarks, placeFor } from './addMark';
+import { focusHandle, handleWords } from './MarkHandle';
+import { handleKey, lookAt, type ImageSize, type Sheet, type SheetScale, type View } from './sheet';
 import classes from './plumb.module.css';
 
 interface ChoicesProps {
@@ -24,6 +26,8 @@ interface ChoicesProps {
   /** Puts marks where they usually are. */
   readonly onPlace: () => void;
   readonly units: LengthUnits;
+  /** What gives a scale. */
+  readonly lengths: readonly KnownLength[];
   readonly tell: (event: PlumbEvent) => void;
 }
 
@@ -71,11 +75,13 @@ export const Choices = memo(function Choices({
   isClip = false,
   onPlace,
   units,
+  lengths,
   tell,
 }: ChoicesProps) {
   const set = (change: Partial<Sheet>) => tell({ kind: 'set', change });
   const { scale } = sheet;
   const floorY = Math.round(image.height * 0.9);
+  const missing = missingMarks(sheet);
   return (
     <section className={classes.choices} aria-label="What is looked at">
       {!isClip && (
@@ -133,6 +139,24 @@ export const Choices = memo(function Choices({
           {hasMarks ? 'Anew by hand' : 'Put the marks on'}
         </Button>
       </Group>
+      {hasMarks && missing.length > 0 && (
+        <NativeSelect
+          label="Add a mark"
+          value=""
+          disabled={isReading}
+          data={[
+            { value: '', label: 'ribs, a knuckle, what is missing …' },
+            ...missing.map((id) => ({ value: handleKey(id), label: handleWords(id) })),
+          ]}
+          onChange={({ currentTarget: { value } }) => {
+            const id = missing.find((one) => handleKey(one) === value);
+            if (id === undefined) return;
+            tell({ kind: 'move', id, to: placeFor(id, sheet, image) });
+            tell({ kind: 'drop' });
+            focusHandle(value);
+          }}
+        />
+      )}
       <Group grow align="flex-end">
         <NativeSelect
           label="Scale from"
@@ -147,13 +171,13 @@ export const Choices = memo(function Choices({
         {scale.kind === 'points' && (
           <NativeSelect
             label="Between them"
-            value={String(knownLengths.findIndex(({ metres }) => isLike(metres, scale.metres)))}
+            value={String(lengths.findIndex(({ metres }) => isLike(metres, scale.metres)))}
             data={[
               { value: '-1', label: 'something measured' },
-              ...knownLengths.map(({ words }, index) => ({ value: String(index), label: words })),
+              ...lengths.map(({ words }, index) => ({ value: String(index), label: words })),
             ]}
             onChange={({ currentTarget: { value } }) => {
-              const known = knownLengths[Number(value)];
+              const known = lengths[Number(value)];
               if (known !== undefined) set({ scale: { ...scale, metres: known.metres } });
             }}
           />

@@ -1,7 +1,7 @@
 'use client';
 
 import { memo } from 'react';
-import type { Pixel } from '@/core/plumb/marks';
+import type { MarkName, Pixel } from '@/core/plumb/marks';
 import { useHandle } from '@/design/useHandle';
 import type { PlumbEvent } from './plumbMachine';
 import { handleKey, type HandleId } from './sheet';
@@ -17,7 +17,10 @@ interface MarkHandleProps {
   readonly onHold: (key: string | null) => void;
 }
 
-const names: Readonly<Record<string, string>> = { pelvisFront: 'front of the pelvis' };
+const names: Readonly<Partial<Record<MarkName, string>>> = {
+  rib: 'lowest rib',
+  pelvisFront: 'front of the pelvis',
+};
 const endWords = { floor: 'floor line', wall: 'wall line', scale: 'scale' } as const;
 /** With the shift key, picture pixels. */
 const wideStep = 10;
@@ -26,6 +29,13 @@ export const handleWords = (id: HandleId): string =>
   id.kind === 'mark'
     ? `${id.whose} ${names[id.name] ?? id.name}`
     : `${endWords[id.kind]}, ${id.end === 0 ? 'first' : 'second'} end`;
+
+/** A mark that was just put on is under the keys at once. */
+export function focusHandle(key: string): void {
+  requestAnimationFrame(() =>
+    document.querySelector<SVGGElement>(`[data-handle="${key}"]`)?.focus(),
+  );
+}
 
 /** As it was: one mark moves, and the others are left alone. */
 const isSame = (before: MarkHandleProps, now: MarkHandleProps) =>
@@ -73,6 +83,7 @@ export const MarkHandle = memo(function MarkHandle(props: MarkHandleProps) {
       aria-label={`${handleWords(id)}: ${Math.round(x)}, ${Math.round(y)}`}
       className={classes.handle}
       data-kind={id.kind}
+      data-handle={handleKey(id)}
       data-pale={id.kind === 'mark' && id.whose === 'far'}
       onFocus={() => onHold(handleKey(id))}
       onBlur={() => onHold(null)}

@@ -131,6 +131,25 @@ it('leaves out what a mark that was taken away had fed', async () => {
   expect(screen.getByText('Elbow')).toBeInTheDocument();
 });
 
+it('has marks put on one by one: what was taken away, and what only a hand can show', async () => {
+  const { user } = await withMarks('handstandWall');
+  const add = (name: string) => user.selectOptions(screen.getByLabelText('Add a mark'), name);
+  expect(screen.queryByText('Ribs against the trunk')).toBeNull();
+  await add('near lowest rib');
+  await add('near front of the pelvis');
+  expect(value('Ribs against the trunk')).toMatch(/°/);
+  // Under the keys at once.
+  const pelvis = screen.getByRole('button', { name: /^near front of the pelvis/ });
+  await waitFor(() => expect(pelvis).toHaveFocus());
+  fireEvent.keyDown(screen.getByRole('button', { name: /^near knee/ }), { key: 'Delete' });
+  expect(screen.queryByText('Knee')).toBeNull();
+  await add('near knee');
+  expect(screen.getByText('Knee')).toBeInTheDocument();
+  // Each is a step of its own.
+  await user.click(screen.getByRole('button', { name: 'Undo' }));
+  expect(screen.queryByText('Knee')).toBeNull();
+});
+
 it('says beside the bend what the wall forces, and why of every figure', async () => {
   await withMarks('handstandWall');
   expect(screen.getByText(/At this distance a line over upright arms turns/)).toBeInTheDocument();

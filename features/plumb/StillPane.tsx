@@ -15,7 +15,7 @@ import {
 } from 'react';
 import { resolveBody, type Body } from '@/core/body/body';
 import { InputProblem } from '@/core/problem';
-import { isFrontal, moreThanOne, takenFromTheFront } from '@/core/plumb/reader';
+import { isFrontal, moreThanOne, sayCutOff, takenFromTheFront } from '@/core/plumb/reader';
 import { plainPractice, practiceTakes, type PracticeWish } from '@/core/plumb/practice';
 import { settleMarks } from '@/core/plumb/settle';
 import { readStill } from '@/core/plumb/still';
@@ -120,6 +120,8 @@ export function StillPane({ view, opened, isShown, onHold }: StillPaneProps) {
       const near = settleMarks(found.marks.near, body);
       tell({ kind: 'read', marks: { ...found.marks, near }, image: of });
       if (found.hasOthers === true) showProblem(moreThanOne);
+      const cutOff = sayCutOff(found.marks);
+      if (cutOff !== null) showProblem(cutOff);
       const isFromTheSide = sheetOf(latest.current).view === 'side';
       if (isFromTheSide && isFrontal(found.marks)) showProblem(takenFromTheFront);
     },
@@ -240,6 +242,7 @@ export function StillPane({ view, opened, isShown, onHold }: StillPaneProps) {
               onRead={() => readMarks(picture)}
               onPlace={placeMarks}
               units={units}
+              lengths={view.lengths}
               tell={tell}
             />
             {problem !== null && <p className={classes.problem}>{problem}</p>}

@@ -280,6 +280,18 @@ describe('what carries', () => {
     expect(ghostSheet(emptySheet, body, 'forearmWallL', image).base).toBe('forearms');
   });
 
+  it('has no floor guessed under it where it is not in the picture', () => {
+    const { wrist: _, ...near } = ghostSheet(emptySheet, body, 'handstandWall', image).marks.near;
+    const cut: ReadMarks = { ...reading('handstandWall'), near };
+    const from = beginPlumb(openedSheet(readLook({ shape: 'handstandWall' })));
+    const sheet = sheetOf(reducePlumb(from, { kind: 'read', marks: cut, image }));
+    expect(sheet.floor).toBeNull();
+    expect(sheet.wall).toBeNull();
+    const whole = reducePlumb(from, { kind: 'read', marks: reading('handstandWall'), image });
+    expect(sheetOf(whole).floor).not.toBeNull();
+    expect(sheetOf(whole).wall).not.toBeNull();
+  });
+
   it('is the back of somebody who lies, and a straight leg is read of them', () => {
     const sheet = lyingSheet(openedSheet(readLook({ check: 'straight-leg-raise' })), body, image);
     const { measures } = readStill(toStill(sheet, { heightM: body.heightM }, false)!);

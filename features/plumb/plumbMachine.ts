@@ -62,10 +62,11 @@ export const beginPlumb = (
 export const canUndo = ({ history, live, before }: PlumbState): boolean =>
   live !== null || canGoBack(history) || before !== null;
 
-/** What was read, on what carries by the marks where nobody has said it. */
-function withBase({ isBaseSaid }: PlumbState, sheet: Sheet): Sheet {
-  const isKnown = isBaseSaid || sheet.shape !== null || sheet.view !== 'side';
-  return isKnown ? sheet : { ...sheet, base: guessBase(sheet.marks.near) ?? sheet.base };
+/** The sheet that is read into, on what carries by the marks where nobody has said it. */
+function withBase(state: PlumbState, { near }: ReadMarks): Sheet {
+  const sheet = sheetOf(state);
+  const isKnown = state.isBaseSaid || sheet.shape !== null || sheet.view !== 'side';
+  return isKnown ? sheet : { ...sheet, base: guessBase(near) ?? sheet.base };
 }
 
 const isMarked = (state: PlumbState): boolean => listHandles(sheetOf(state)).length > 0;
@@ -90,9 +91,7 @@ export function reducePlumb(state: PlumbState, event: PlumbEvent): PlumbState {
     case 'remove':
       return on(goOn(history, removed(sheetOf(state), event.id)));
     case 'read':
-      return on(
-        goOn(history, withBase(state, readSheet(sheetOf(state), event.marks, event.image))),
-      );
+      return on(goOn(history, readSheet(withBase(state, event.marks), event.marks, event.image)));
     case 'new-picture': {
       const { view, facing, ...last } = sheetOf(state);
       const { base, shape } = event.shape === undefined ? last : lookAt(event.shape);

@@ -4,6 +4,8 @@ import { sidesOfCheck, type AskedSide } from '@/core/catalog/askedSides';
 import { checkIds, type CheckId } from '@/core/catalog/checks';
 import type { LengthUnits } from '@/core/units/length';
 import type { Day } from '@/core/units/day';
+import { listKnownLengths, type KnownLength } from '@/core/plumb/knownLengths';
+import { listOwnPieces } from '@/db/cupboards';
 import { listPeople, type PersonRow } from '@/db/people';
 import { listPictures, type KeptPicture } from '@/db/pictures';
 import { database } from '@/server/database';
@@ -41,6 +43,8 @@ export interface PlumbView {
   readonly kept: readonly KeptPicture[];
   readonly people: readonly { readonly id: number; readonly name: string }[];
   readonly checks: readonly PlumbCheck[];
+  /** What gives a scale: pieces of one's own first. */
+  readonly lengths: readonly KnownLength[];
   /** The school stands over the first knuckle. */
   readonly isOverKnuckle: boolean;
   readonly units: LengthUnits;
@@ -69,6 +73,7 @@ export function readPlumb(id: number | null): PlumbView | null {
       const { spec, bar } = found;
       return [{ check, label: spec.label, bar, sides: sidesOfCheck(spec) }];
     }),
+    lengths: listKnownLengths(listOwnPieces(database()).map(({ spec }) => spec)),
     isOverKnuckle: school.settings.shoulderPlace === 'knuckle',
     units: settings.units,
     today,

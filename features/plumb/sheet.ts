@@ -10,6 +10,7 @@ import type {
   MarkSet,
   Pixel,
   PixelLine,
+  PlumbBase,
   Sheet,
   StillInput,
   Whose,
@@ -335,9 +336,21 @@ function wallOf(shape: ShapeId): 1 | -1 | null {
   return wallX === null ? null : wallX > joints.wrist[0] ? 1 : -1;
 }
 
+/** Is what carries the weight in the picture? Without it, what lies lowest lies on no floor. */
+function showsBase(near: MarkSet, base: PlumbBase): boolean {
+  const shown: Readonly<Record<PlumbBase, readonly MarkName[]>> = {
+    hands: ['wrist', 'knuckle'],
+    forearms: ['elbow', 'wrist'],
+    head: ['ear', 'crown', 'elbow', 'wrist'],
+    feet: ['ankle', 'heel', 'toe', 'hip'],
+  };
+  return shown[base].some((name) => near[name] !== undefined);
+}
+
 /** What a reader has found: marks, a floor under what carries the weight, the scale of the trunk. */
 export function readSheet(sheet: Sheet, read: ReadMarks, image: ImageSize): Sheet {
   const { near, far, left, right, facing } = read;
+  const isGrounded = sheet.view !== 'side' || showsBase(near, sheet.base);
   const marks =
     sheet.view === 'side' ? { ...sheet.marks, near, far } : { ...sheet.marks, left, right };
   const slope = Math.tan(radians(read.tiltDeg ?? 0));
@@ -351,7 +364,8 @@ export function readSheet(sheet: Sheet, read: ReadMarks, image: ImageSize): Shee
     Math.round(x),
     Math.round(Math.min(image.height, lowest + (x - image.width / 2) * slope)),
   ];
-  const wall = sheet.view === 'side' && sheet.shape !== null ? wallOf(sheet.shape) : null;
+  const isWallAsked = sheet.view === 'side' && isGrounded;
+  const wall = isWallAsked && sheet.shape !== null ? wallOf(sheet.shape) : null;
   const way = ((facing ?? sheet.facing) === 'left' ? -1 : 1) * (wall ?? 1);
   // An upright through each place of the foot, where it meets the floor: the furthest is the wall's.
   const feet = (['heel', 'toe', 'ankle'] as const).flatMap((name) => {
@@ -378,7 +392,9 @@ export function readSheet(sheet: Sheet, read: ReadMarks, image: ImageSize): Shee
           ]),
     marks,
     // A guess: what lies lowest is on the floor, and the floor runs as the picture's level edges do.
-    floor: sheet.floor ?? [floorAt(image.width * 0.06), floorAt(image.width * 0.94)],
+    floor:
+      sheet.floor ??
+      (isGrounded ? [floorAt(image.width * 0.06), floorAt(image.width * 0.94)] : null),
     scale:
       sheet.scale.kind !== 'none'
         ? sheet.scale

@@ -1,4 +1,5 @@
 /** Somebody of whom a picture is read. */
+import { listKnownLengths } from '@/core/plumb/knownLengths';
 import type { PlumbView } from './read';
 
 export const plumbViewOf = (more: Partial<PlumbView> = {}): PlumbView => ({
@@ -11,6 +12,7 @@ export const plumbViewOf = (more: Partial<PlumbView> = {}): PlumbView => ({
   kept: [],
   people: [{ id: 3, name: 'Ada' }],
   checks: [],
+  lengths: listKnownLengths([]),
   isOverKnuckle: false,
   units: 'cm',
   today: '2026-03-03',

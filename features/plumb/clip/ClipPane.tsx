@@ -199,6 +199,7 @@ export function ClipPane({ view, opened, isShown, onHold }: ClipPaneProps) {
               isReading={progress !== null}
               onPlace={placeMarks}
               units={view.units}
+              lengths={view.lengths}
               isClip
               tell={tellFrame}
             />

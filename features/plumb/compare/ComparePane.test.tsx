@@ -35,6 +35,7 @@ const view: PlumbView = {
   ],
   people: [{ id: 3, name: 'Ada' }],
   checks: [],
+  lengths: [],
   isOverKnuckle: false,
   units: 'cm',
   today: '2026-03-03',
