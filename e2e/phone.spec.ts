@@ -14,9 +14,11 @@ const widthOf = (page: Page) => page.evaluate(() => document.documentElement.scr
 const tooSmall = (page: Page) =>
   page.evaluate(() => {
     const wide = '.mantine-Input-wrapper, .mantine-SegmentedControl-control';
-    const bodies = '.mantine-Switch-body, .mantine-Checkbox-body, .mantine-Radio-body, label';
+    const bodies =
+      '.mantine-Slider-trackContainer, .mantine-Switch-body, .mantine-Checkbox-body, .mantine-Radio-body, label';
     const fields = 'select, input:not([type=hidden], [type=file])';
-    const targets = `button, [role=button], summary, a[href]:not([href^="#"]), ${fields}`;
+    // Handles on a drawing are 24 pixels: they lie beside each other.
+    const targets = `button, [role=button]:not(svg [role=button]), .mantine-Slider-thumb, summary, a[href]:not([href^="#"]), ${fields}`;
     return [...document.querySelectorAll<HTMLElement>(targets)].flatMap((one) => {
       const { width, height } = one.getBoundingClientRect();
       const said = one.parentElement?.textContent?.trim();
@@ -93,6 +95,17 @@ test('a class runs on a phone: the line, a person, a stop within reach', async (
   await expect(page.getByRole('dialog')).toBeVisible();
   expect(await widthOf(page)).toBeLessThanOrEqual(390);
   await expectAccessible(page);
+});
+
+test('Plumb reads a picture on a phone, everything under a finger', async ({ page }) => {
+  await page.goto('/plumb?person=3&shape=handstandWall');
+  await page.getByRole('button', { name: 'A practice picture' }).click();
+  await expect(page.getByRole('button', { name: /^near shoulder/ })).toBeVisible({
+    timeout: 60_000,
+  });
+  expect(await widthOf(page)).toBeLessThanOrEqual(390);
+  expect(await tooSmall(page)).toEqual([]);
+  expect(await cutOff(page)).toEqual([]);
 });
 
 test('people are a list on a phone: nothing of anybody lies beyond an edge', async ({ page }) => {

@@ -157,45 +157,43 @@ export const Choices = memo(function Choices({
           }}
         />
       )}
-      <Group grow align="flex-end">
+      <NativeSelect
+        label="Scale from"
+        value={scale.kind === 'segment' ? scale.segment : scale.kind}
+        data={[
+          { value: 'none', label: 'nothing: degrees only' },
+          { value: 'points', label: 'two points' },
+          ...scaleSegments.map((value) => ({ value, label: segmentWords[value] })),
+        ]}
+        onChange={({ currentTarget: { value } }) => set({ scale: toScale(value, image) })}
+      />
+      {scale.kind === 'points' && (
         <NativeSelect
-          label="Scale from"
-          value={scale.kind === 'segment' ? scale.segment : scale.kind}
+          label="Between them"
+          value={String(lengths.findIndex(({ metres }) => isLike(metres, scale.metres)))}
           data={[
-            { value: 'none', label: 'nothing: degrees only' },
-            { value: 'points', label: 'two points' },
-            ...scaleSegments.map((value) => ({ value, label: segmentWords[value] })),
+            { value: '-1', label: 'something measured' },
+            ...lengths.map(({ words }, index) => ({ value: String(index), label: words })),
           ]}
-          onChange={({ currentTarget: { value } }) => set({ scale: toScale(value, image) })}
+          onChange={({ currentTarget: { value } }) => {
+            const known = lengths[Number(value)];
+            if (known !== undefined) set({ scale: { ...scale, metres: known.metres } });
+          }}
         />
-        {scale.kind === 'points' && (
-          <NativeSelect
-            label="Between them"
-            value={String(lengths.findIndex(({ metres }) => isLike(metres, scale.metres)))}
-            data={[
-              { value: '-1', label: 'something measured' },
-              ...lengths.map(({ words }, index) => ({ value: String(index), label: words })),
-            ]}
-            onChange={({ currentTarget: { value } }) => {
-              const known = lengths[Number(value)];
-              if (known !== undefined) set({ scale: { ...scale, metres: known.metres } });
-            }}
-          />
-        )}
-        {scale.kind === 'points' && (
-          <NumberInput
-            label="They are apart"
-            suffix={` ${units}`}
-            min={1}
-            max={units === 'cm' ? 1000 : 400}
-            value={Math.round((scale.metres / unitM[units]) * 10) / 10}
-            onChange={(value) => {
-              const metres = Number(value) * unitM[units];
-              if (metres > 0) set({ scale: { ...scale, metres } });
-            }}
-          />
-        )}
-      </Group>
+      )}
+      {scale.kind === 'points' && (
+        <NumberInput
+          label="They are apart"
+          suffix={` ${units}`}
+          min={1}
+          max={units === 'cm' ? 1000 : 400}
+          value={Math.round((scale.metres / unitM[units]) * 10) / 10}
+          onChange={(value) => {
+            const metres = Number(value) * unitM[units];
+            if (metres > 0) set({ scale: { ...scale, metres } });
+          }}
+        />
+      )}
       <Group gap="xs">
         <Button
           size="xs"

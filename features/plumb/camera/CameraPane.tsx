@@ -99,6 +99,23 @@ function through(set: MarkSet, names: readonly (keyof MarkSet)[]): string {
   return points.join(' ');
 }
 
+interface MarkSliderProps {
+  readonly words: string;
+  readonly thumbLabel: string;
+  readonly max: number;
+  /** Percent of the picture. */
+  readonly value: number;
+  readonly onChange: (value: number) => void;
+}
+
+/** Moves a line over the picture. */
+const MarkSlider = ({ words, ...rest }: MarkSliderProps) => (
+  <div className={classes.zoom}>
+    <span aria-hidden="true">{words}</span>
+    <Slider {...rest} label={null} min={0} step={0.5} />
+  </div>
+);
+
 /** The live picture with its plumb line, a few lines large enough for the mat, and a clock without hands. */
 export function CameraPane({ view, opened }: CameraPaneProps) {
   const { person, units } = view;
@@ -343,23 +360,19 @@ export function CameraPane({ view, opened }: CameraPaneProps) {
           </Button>
         </Group>
         {wallPercent !== null && (
-          <Slider
+          <MarkSlider
+            words="Wall"
             thumbLabel="Where the wall stands"
-            label={null}
-            min={0}
             max={100}
-            step={0.5}
             value={wallPercent}
             onChange={setWallPercent}
           />
         )}
         {floorPercent !== null && (
-          <Slider
+          <MarkSlider
+            words="Floor"
             thumbLabel="How high in the picture the floor lies"
-            label={null}
-            min={0}
             max={60}
-            step={0.5}
             value={floorPercent}
             onChange={setFloorPercent}
           />
