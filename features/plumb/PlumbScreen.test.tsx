@@ -36,9 +36,10 @@ jest.mock('@/features/person/actions', () => ({
 }));
 const nobody: ReadOutcome = { ok: false, problem: 'Nobody is found in this picture.' };
 let read: ReadOutcome = nobody;
+let mockIsReading = false;
 jest.mock('./useReader', () => ({
   useReader: () => ({
-    isReading: false,
+    isReading: mockIsReading,
     read: () => Promise.resolve(read),
     forget: () => undefined,
   }),
@@ -65,6 +66,7 @@ const view = plumbViewOf({
 beforeEach(() => {
   kept.length = 0;
   mockOpening = null;
+  mockIsReading = false;
   read = nobody;
   outcome = { ok: true, picture: { url: 'blob:x', width: 900, height: 1200 } };
   URL.revokeObjectURL = () => undefined;
@@ -242,6 +244,16 @@ it('takes what the reader found, with its own errors, and says so where it found
   // The knee was read badly, so its angle is said to be.
   const spread = (label: string) => Number(/give or take ([\d.]+)°/.exec(value(label)!)![1]);
   expect(spread('Knee')).toBeGreaterThan(2 * spread('Elbow'));
+});
+
+it('says that it reads, and lets the marks be put on by hand meanwhile', async () => {
+  mockIsReading = true;
+  const { user } = renderUi(<PlumbScreen view={view} opened={readLook({ shape: 'handstand' })} />);
+  await choosePhoto(user);
+  expect(await screen.findByText(/marks are being read, on this device/)).toBeInTheDocument();
+  await user.click(screen.getByRole('button', { name: 'Put the marks on' }));
+  expect(screen.getByRole('button', { name: /^near knee/ })).toBeInTheDocument();
+  expect(screen.queryByText(/marks are being read/)).toBeNull();
 });
 
 it('says that a shape is out of reach, and goes on', async () => {

@@ -245,6 +245,11 @@ export function StillPane({ view, opened, isShown, onHold }: StillPaneProps) {
               lengths={view.lengths}
               tell={tell}
             />
+            {reader.isReading && reading === null && (
+              <p className={classes.note} role="status">
+                The marks are being read, on this device. By hand they can be put on meanwhile.
+              </p>
+            )}
             {problem !== null && <p className={classes.problem}>{problem}</p>}
             {reading !== null && <Summary reading={reading} />}
             {reading !== null && besides.reading !== null && besides.shown !== null && (
