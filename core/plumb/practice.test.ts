@@ -4,10 +4,13 @@ import { InputProblem } from '../problem';
 import type { SideMarks } from './marks';
 import {
   canLean,
+  figureAt,
+  figureOf,
   plainPractice,
   practiceScene,
   practiceSize,
   practiceTruth,
+  type ComputedFigure,
   type PracticeWish,
 } from './practice';
 import { readStill } from './still';
@@ -145,5 +148,29 @@ describe('what is chosen is what is painted', () => {
     );
     if (canLean(body, shape)) expect(other).not.toEqual(plain);
     else expect(other).toEqual(plain);
+  });
+});
+
+describe('the figure beside a picture', () => {
+  const distance = ({ wallX, joints }: ComputedFigure, joint: 'wrist' | 'elbow') =>
+    Math.abs(wallX! - joints[joint][0]);
+
+  it.each([
+    ['handstandWall', 'wrist', 0.2, 1],
+    ['forearmStandWall', 'elbow', 0.5, 1],
+    ['wallL', 'wrist', 0.82, -1],
+  ] as const)('stands at the wall where it was measured: %s', (shape, joint, metres, way) => {
+    const read = figureAt(body, shape, way * metres);
+    expect(distance(read, joint)).toBeCloseTo(metres, 6);
+    expect(distance(figureOf(body, shape), joint)).not.toBeCloseTo(metres, 2);
+  });
+
+  it('stands as usual where no wall is known, none is its own, or none is in reach', () => {
+    const usual = figureOf(body, 'handstandWall');
+    expect(figureAt(body, 'handstandWall', null)).toEqual(usual);
+    // Behind the back there is no wall of this shape.
+    expect(figureAt(body, 'handstandWall', -0.3)).toEqual(usual);
+    expect(figureAt(body, 'handstandWall', 4)).toEqual(usual);
+    expect(figureAt(body, 'handstand', 0.3)).toEqual(figureOf(body, 'handstand'));
   });
 });

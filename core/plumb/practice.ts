@@ -65,6 +65,28 @@ const fromWall = (values: DialValues, moreM: number): DialValues =>
     ? values
     : { ...values, [baseDial]: values[baseDial] + moreM };
 
+/**
+ * The figure as somebody stands in a picture: at the wall where it was measured to be, else in the
+ * usual set-up, as also where the body does not reach that wall.
+ *
+ * @param baseToWallM as it was read, metres: positive where the wall is ahead; `null`: not known
+ * @throws UnreachableProblem when even the usual geometry cannot close
+ */
+export function figureAt(body: Body, shape: ShapeId, baseToWallM: number | null): ComputedFigure {
+  const usual = figureOf(body, shape);
+  const usualM = usualValues(shape, body)[baseDial];
+  if (baseToWallM === null || usual.wallX === null || usualM === undefined) return usual;
+  // Another wall than the one of this shape: behind instead of ahead.
+  const isAhead = usual.wallX > usual.joints.wrist[0];
+  if (isAhead !== baseToWallM > 0) return usual;
+  try {
+    return figureOf(body, shape, Math.abs(baseToWallM) - usualM);
+  } catch (error) {
+    if (!(error instanceof InputProblem)) throw error;
+    return usual;
+  }
+}
+
 /** Is the base of this shape so far from a wall that it could be moved? */
 export const hasWallDistance = (shape: ShapeId): boolean =>
   getDials(shape).some(({ parameter }) => parameter === baseDial);

@@ -11,7 +11,7 @@ import { basePoint, type StillReading } from '@/core/plumb/still';
 import { sayValue } from '@/core/plumb/words';
 import { radians } from '@/core/posture/geometry';
 import type { LengthUnits } from '@/core/units/length';
-import { figureOf } from '@/core/plumb/practice';
+import { figureAt } from '@/core/plumb/practice';
 import type { ImageSize, Sheet, Whose } from './sheet';
 import classes from './plumb.module.css';
 
@@ -119,7 +119,7 @@ function Ghost({ sheet, body, reading }: OverlayProps) {
   if (sheet.shape === null || base === null || !scale) return null;
   let joints;
   try {
-    ({ joints } = figureOf(body, sheet.shape));
+    ({ joints } = figureAt(body, sheet.shape, reading.measures.baseToWall?.value ?? null));
   } catch (error) {
     if (!(error instanceof InputProblem)) throw error;
     return null;

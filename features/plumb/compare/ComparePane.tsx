@@ -10,7 +10,7 @@ import { InputProblem } from '@/core/problem';
 import { compareReadings, layDown } from '@/core/plumb/compare';
 import { offerOfDrift } from '@/core/plumb/feeds';
 import { getMeasure } from '@/core/plumb/measureTable';
-import { figureOf } from '@/core/plumb/practice';
+import { figureAt } from '@/core/plumb/practice';
 import { basePoint, readStill } from '@/core/plumb/still';
 import { sayError, sayValue } from '@/core/plumb/words';
 import { getShape } from '@/core/shapes/registry';
@@ -147,7 +147,7 @@ export function ComparePane({ view }: ComparePaneProps) {
           <LaidOver
             before={before && layDown(before.kept.sheet, before.reading, body)}
             after={after && layDown(after.kept.sheet, after.reading, body)}
-            figure={hasFigure && first !== null ? computed(first.kept, body) : null}
+            figure={hasFigure && first !== null ? computed(first, body) : null}
             body={body}
             label={`Lines of ${person.name} over each other, on the same base`}
           />
@@ -262,11 +262,15 @@ export function ComparePane({ view }: ComparePaneProps) {
   );
 }
 
-/** The person's own figure in the shape of a picture. */
-function computed({ sheet }: Kept, body: ReturnType<typeof resolveBody>) {
+/** The person's own figure in the shape of a picture, at the wall where it was measured to be. */
+function computed(
+  { kept: { sheet }, reading }: NonNullable<ReturnType<typeof readKept>>,
+  body: ReturnType<typeof resolveBody>,
+) {
   if (sheet.shape === null || sheet.view !== 'side') return null;
   try {
-    return { joints: figureOf(body, sheet.shape).joints, base: basePoint[sheet.base] };
+    const { joints } = figureAt(body, sheet.shape, reading.measures.baseToWall?.value ?? null);
+    return { joints, base: basePoint[sheet.base] };
   } catch (error) {
     if (error instanceof InputProblem) return null;
     throw error;
