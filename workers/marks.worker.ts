@@ -29,6 +29,11 @@ export interface MarksQuestion {
   readonly row?: 'begins' | 'goes-on';
 }
 
+/** Nothing to read yet: the model is fetched while somebody looks for their picture. */
+export interface MarksWarning {
+  readonly kind: 'soon';
+}
+
 export type MarksAnswer =
   | {
       readonly kind: 'read';
@@ -247,24 +252,28 @@ async function follow(image: ImageBitmap): Promise<Found> {
   return { marks: last === null ? null : marksOfLook(last, image), hasOthers: false };
 }
 
-self.addEventListener(
-  'message',
-  async ({ data: { id, image, row } }: MessageEvent<MarksQuestion>) => {
-    const began = performance.now();
-    try {
-      if (row === 'begins') {
-        last = null;
-        inRow = 0;
-      }
-      const { marks, hasOthers } = row === undefined ? await read(image) : await readNext(image);
-      if (marks === null) say({ kind: 'nobody', id });
-      else say({ kind: 'read', id, marks, hasOthers, milliseconds: performance.now() - began });
-    } catch {
-      // A browser without WebAssembly, or files that are not there: the manual way is left.
-      loaded = null;
-      say({ kind: 'failed', id });
-    } finally {
-      image.close();
+self.addEventListener('message', async ({ data }: MessageEvent<MarksQuestion | MarksWarning>) => {
+  if ('kind' in data) {
+    loaded ??= load();
+    // What is wrong with it is said when something is to be read.
+    loaded.catch(() => (loaded = null));
+    return;
+  }
+  const { id, image, row } = data;
+  const began = performance.now();
+  try {
+    if (row === 'begins') {
+      last = null;
+      inRow = 0;
     }
-  },
-);
+    const { marks, hasOthers } = row === undefined ? await read(image) : await readNext(image);
+    if (marks === null) say({ kind: 'nobody', id });
+    else say({ kind: 'read', id, marks, hasOthers, milliseconds: performance.now() - began });
+  } catch {
+    // A browser without WebAssembly, or files that are not there: the manual way is left.
+    loaded = null;
+    say({ kind: 'failed', id });
+  } finally {
+    image.close();
+  }
+});

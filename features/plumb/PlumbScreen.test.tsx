@@ -41,6 +41,7 @@ jest.mock('./useReader', () => ({
   useReader: () => ({
     isReading: mockIsReading,
     read: () => Promise.resolve(read),
+    warm: () => undefined,
     forget: () => undefined,
   }),
 }));

@@ -91,7 +91,7 @@ export function StillPane({ view, opened, isShown, onHold }: StillPaneProps) {
     [later, view],
   );
   useGoneWithPage(pictures);
-  const { read, forget } = reader;
+  const { read, warm, forget } = reader;
   const latest = useRef(state);
   useEffect(() => {
     latest.current = state;
@@ -161,6 +161,10 @@ export function StillPane({ view, opened, isShown, onHold }: StillPaneProps) {
     },
     [painted, readMarks],
   );
+  const warmly = (open: () => void) => () => {
+    warm();
+    open();
+  };
   const choose = (file: File) => void take(loadPicture(file));
   const isOver = useDropped(isShown, choose);
   const paint = useCallback(
@@ -191,14 +195,18 @@ export function StillPane({ view, opened, isShown, onHold }: StillPaneProps) {
       <Group gap="sm" mb="sm">
         <FileChoice onFile={choose} accept="image/*">
           {({ onClick }) => (
-            <Button leftSection={<IconPhoto size={18} />} onClick={onClick}>
+            <Button leftSection={<IconPhoto size={18} />} onClick={warmly(onClick)}>
               Choose a picture
             </Button>
           )}
         </FileChoice>
         <FileChoice onFile={choose} accept="image/*" capture="environment">
           {({ onClick }) => (
-            <Button variant="default" leftSection={<IconCamera size={18} />} onClick={onClick}>
+            <Button
+              variant="default"
+              leftSection={<IconCamera size={18} />}
+              onClick={warmly(onClick)}
+            >
               Take one
             </Button>
           )}

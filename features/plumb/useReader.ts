@@ -2,8 +2,9 @@
 
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { nobodyThere, type ReadMarks } from '@/core/plumb/reader';
-import type { MarksAnswer, MarksQuestion } from '@/workers/marks.worker';
+import type { MarksAnswer, MarksQuestion, MarksWarning } from '@/workers/marks.worker';
 import type { LoadedPicture } from './picture';
+import { makeReader } from './readerWorker';
 
 export type NextOutcome =
   | { readonly ok: true; readonly marks: ReadMarks | null }
@@ -38,7 +39,7 @@ export function useReader() {
       picture.src = url;
       await picture.decode();
       const image = await createImageBitmap(picture);
-      worker.current ??= makeWorker();
+      worker.current ??= makeReader();
       const answering = ask(worker.current, { id, image });
       busy.current = answering.catch(() => undefined);
       const answer = await answering;
@@ -55,7 +56,8 @@ export function useReader() {
       // One that has stopped answers no more: the next question makes another.
       worker.current?.terminate();
       worker.current = null;
-      return { ok: false, problem: cannotRead };
+      // What somebody has asked for since will say the same itself.
+      return id === asked.current ? { ok: false, problem: cannotRead } : null;
     } finally {
       if (id === asked.current) setReading(false);
     }
@@ -69,7 +71,7 @@ export function useReader() {
     const id = asked.current;
     try {
       const image = await createImageBitmap(from);
-      worker.current ??= makeWorker();
+      worker.current ??= makeReader();
       const answer = await ask(worker.current, { id, image, row });
       switch (answer.kind) {
         case 'read':
@@ -85,16 +87,23 @@ export function useReader() {
       return { ok: false, problem: cannotRead };
     }
   };
+  /** Something will be read in a moment: the model is fetched meanwhile. */
+  const warm = useCallback(() => {
+    try {
+      worker.current ??= makeReader();
+      worker.current.postMessage({ kind: 'soon' } satisfies MarksWarning);
+    } catch {
+      // A browser without workers: it is said when something is to be read.
+      worker.current = null;
+    }
+  }, []);
   /** What is being read is wanted no more. */
   const forget = useCallback(() => {
     asked.current += 1;
     setReading(false);
   }, []);
-  return { isReading, read, readNext, forget };
+  return { isReading, read, readNext, warm, forget };
 }
-
-const makeWorker = () =>
-  new Worker(new URL('../../workers/marks.worker.ts', import.meta.url), { type: 'module' });
 
 function ask(worker: Worker, question: MarksQuestion): Promise<MarksAnswer> {
   return new Promise((resolve, reject) => {
