@@ -103,6 +103,23 @@ it('says what the picture is taken like, and that it goes nowhere', () => {
   expect(screen.queryByRole('region', { name: 'Measures' })).toBeNull();
 });
 
+it('asks whose lines they are before anything is opened, and keeps what it was opened for', async () => {
+  const { user } = renderUi(
+    <PlumbScreen
+      view={{ ...view, isWhoSaid: false }}
+      opened={readLook({ check: 'head-clearance' })}
+    />,
+  );
+  expect(screen.queryByRole('button', { name: 'Choose a picture' })).toBeNull();
+  // One that is dropped meanwhile does not take the place of the page.
+  const data = { dataTransfer: { files: [new File(['x'], 'a.jpg')], types: ['Files'] } };
+  expect(fireEvent.drop(document.body, data)).toBe(false);
+  expect(await screen.findByText(/Say first whose lines are read/)).toBeInTheDocument();
+  expect(screen.getByLabelText('Who')).toHaveDisplayValue('choose …');
+  await user.selectOptions(screen.getByLabelText('Who'), 'Bo');
+  expect(mockRouter.push).toHaveBeenCalledWith('/plumb?person=4&check=head-clearance');
+});
+
 it('says a file that is no picture in a sentence', async () => {
   outcome = { ok: false, problem: 'This file is empty. Take the picture again.' };
   const { user } = renderUi(<PlumbScreen view={view} opened={anyLook} />);

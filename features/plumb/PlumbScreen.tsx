@@ -10,6 +10,7 @@ import { showProblem } from '@/design/notices';
 import { StillPane } from './StillPane';
 import { useDropped } from './useDropped';
 import { WhoPicker } from './WhoPicker';
+import classes from './plumb.module.css';
 
 interface PlumbScreenProps {
   readonly view: PlumbView;
@@ -47,6 +48,8 @@ type Look = (typeof looks)[number]['value'];
 
 const notHere = 'A file is for Picture or Clip: open one of them, then drop it there.';
 
+const whoFirst = 'Say first whose lines are read: a picture is measured by their lengths.';
+
 /** What somebody has set marks on is still there when they come back from another look. */
 const lasting = ['picture', 'clip'] as const satisfies readonly Look[];
 const isLasting = (look: Look): look is (typeof lasting)[number] =>
@@ -63,11 +66,27 @@ export function PlumbScreen({ view, opened }: PlumbScreenProps) {
     [],
   );
   // What waits in the other looks would be lost with the page.
-  useDropped(!isLasting(look), () => showProblem(notHere));
+  useDropped(!view.isWhoSaid || !isLasting(look), () =>
+    showProblem(view.isWhoSaid ? notHere : whoFirst),
+  );
   const open = (next: Look) => {
     setLook(next);
     setBegun(begun.includes(next) ? begun : [...begun, next]);
   };
+  if (!view.isWhoSaid) {
+    return (
+      <>
+        <Title order={1} size="1.7rem" mb="sm">
+          Plumb
+        </Title>
+        <div className={classes.begin}>
+          <h2>Whose lines are read?</h2>
+          <p>Their lengths give a picture its scale, and what is kept of it is theirs.</p>
+          <WhoPicker view={view} isHolding={false} query={opened.query} />
+        </div>
+      </>
+    );
+  }
   return (
     <>
       <Group justify="space-between" align="flex-end" mb="sm">

@@ -7,7 +7,7 @@ import { plumbAddress } from './address';
 import type { PlumbView } from './read';
 
 interface WhoPickerProps {
-  readonly view: Pick<PlumbView, 'person' | 'people'>;
+  readonly view: Pick<PlumbView, 'person' | 'people' | 'isWhoSaid'>;
   /** Somebody’s own picture or clip is open: it goes with them. */
   readonly isHolding: boolean;
   /** What Plumb was opened for: the same for whoever is chosen. */
@@ -25,8 +25,11 @@ export function WhoPicker({ view, isHolding, query }: WhoPickerProps) {
       <NativeSelect
         className="no-print"
         label="Who"
-        value={String(view.person.id)}
-        data={view.people.map(({ id, name }) => ({ value: String(id), label: name }))}
+        value={view.isWhoSaid ? String(view.person.id) : ''}
+        data={[
+          ...(view.isWhoSaid ? [] : [{ value: '', label: 'choose …', disabled: true }]),
+          ...view.people.map(({ id, name }) => ({ value: String(id), label: name })),
+        ]}
         onChange={({ currentTarget: { value } }) => (isHolding ? setNext(value) : go(value))}
       />
       <Modal

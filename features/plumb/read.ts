@@ -33,6 +33,8 @@ function ruleOf(person: Pick<PersonRow, 'cautions' | 'pictureConsent'>): Picture
 }
 
 export interface PlumbView {
+  /** Somebody was named; else the first person stands here, of whom nothing is measured. */
+  readonly isWhoSaid: boolean;
   readonly person: {
     readonly id: number;
     readonly name: string;
@@ -59,6 +61,7 @@ export function readPlumb(id: number | null): PlumbView | null {
   if (view === null) return null;
   const { person, school, settings, today } = view;
   return {
+    isWhoSaid: chosen?.id === id,
     person: {
       id: person.id,
       name: person.name,

@@ -3,6 +3,7 @@ import { listKnownLengths } from '@/core/plumb/knownLengths';
 import type { PlumbView } from './read';
 
 export const plumbViewOf = (more: Partial<PlumbView> = {}): PlumbView => ({
+  isWhoSaid: true,
   person: {
     id: 3,
     name: 'Ada',

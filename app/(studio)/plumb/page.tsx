@@ -19,7 +19,11 @@ async function PlumbPage({ searchParams }: PlumbPageProps) {
   if (view === null) return <EmptyCourse />;
   return (
     <Page>
-      <PlumbScreen key={view.person.id} view={view} opened={readLook(asked)} />
+      <PlumbScreen
+        key={view.isWhoSaid ? view.person.id : 'nobody'}
+        view={view}
+        opened={readLook(asked)}
+      />
       <CautionLine />
     </Page>
   );

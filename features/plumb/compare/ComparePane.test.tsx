@@ -28,6 +28,7 @@ const bent = {
   },
 };
 const view: PlumbView = {
+  isWhoSaid: true,
   person: { id: 3, name: 'Ada', body: { heightM: 1.7 }, pictures: { kind: 'may' } },
   kept: [
     { id: 8, on: '2026-03-03', ...size, sheet: straight, hasPicture: true },
