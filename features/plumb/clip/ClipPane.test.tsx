@@ -33,6 +33,12 @@ jest.mock('../useReader', () => {
     }),
   };
 });
+// Without workers it is read where it stands.
+jest.mock('./clipWorker', () => ({
+  makeClipReader: () => {
+    throw new Error('no workers here');
+  },
+}));
 let mockFile: SourceOutcome = { ok: false, problem: 'This file is no clip.' };
 const source = {
   width: 640,

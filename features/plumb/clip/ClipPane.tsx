@@ -6,8 +6,6 @@ import { IconArrowBackUp, IconMovie, IconVideo } from '@tabler/icons-react';
 import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { resolveBody } from '@/core/body/body';
 import { InputProblem } from '@/core/problem';
-import { readClip } from '@/core/plumb/clip/clip';
-import { courseOf, tellingFrames } from '@/core/plumb/clip/course';
 import { clipLines, kickWishes, type PracticeKick } from '@/core/plumb/practiceClip';
 import { readStill } from '@/core/plumb/still';
 import type { ShapeId } from '@/core/shapes/postures';
@@ -21,12 +19,13 @@ import type { PlumbLook } from '../look';
 import { ghostSheet, openedSheet, toStill, type Sheet } from '../sheet';
 import type { PlumbView } from '../read';
 import { ClipSide } from './ClipSide';
-import { clipOf, sheetAt, toClipInput, type ClipSheet } from './clipMachine';
+import { clipOf, sheetAt, toClipInput } from './clipMachine';
 import { Recorder } from './Recorder';
 import { openClipFile, paintedClip } from './source';
 import { Timeline } from './Timeline';
 import { useDropped } from '../useDropped';
 import { useClip } from './useClip';
+import { useWhole } from './useWhole';
 import classes from '../plumb.module.css';
 import own from './clip.module.css';
 
@@ -50,10 +49,17 @@ const practiceWords: Readonly<Record<PracticeKick, string>> = {
 export function ClipPane({ view, opened, isShown, onHold }: ClipPaneProps) {
   const { person } = view;
   const body = useMemo(() => resolveBody(person.body), [person.body]);
-  const { state, tell, progress, open, stop, urlAt, picture, isPainted } = useClip(
-    openedSheet(opened),
-    opened.base !== null,
-  );
+  const {
+    state,
+    tell,
+    progress,
+    open,
+    stop,
+    urlAt,
+    picture,
+    isPainted,
+    opened: clipItself,
+  } = useClip(openedSheet(opened), opened.base !== null);
   const isHolding = picture !== null && !isPainted;
   useEffect(() => onHold?.('clip', isHolding), [onHold, isHolding]);
   const taking = useRef(0);
@@ -64,7 +70,11 @@ export function ClipPane({ view, opened, isShown, onHold }: ClipPaneProps) {
   const still = useMemo(() => readFrame(sheet, view), [sheet, view]);
   // A mark follows the hand at once; what the whole clip says of it comes right after.
   const settled = useDeferredValue(clip);
-  const whole = useMemo(() => readWhole(settled, view), [settled, view]);
+  const input = useMemo(
+    () => toClipInput(settled, person.body, view.isOverKnuckle),
+    [settled, person.body, view.isOverKnuckle],
+  );
+  const whole = useWhole(input, clipItself);
   useHotkeys(isShown ? [['mod+z', () => tell({ kind: 'undo' })]] : []);
 
   const take = async (file: Blob) => {
@@ -188,6 +198,7 @@ export function ClipPane({ view, opened, isShown, onHold }: ClipPaneProps) {
                 view={view}
                 input={whole.input}
                 reading={whole.reading}
+                holds={whole.holds}
                 size={picture}
                 isPainted={isPainted}
               />
@@ -216,19 +227,6 @@ function readFrame(sheet: Sheet, view: PlumbView) {
   if (input === null) return null;
   try {
     return readStill(input);
-  } catch (error) {
-    if (!(error instanceof InputProblem)) throw error;
-    return null;
-  }
-}
-
-function readWhole(clip: ClipSheet, view: PlumbView) {
-  const input = toClipInput(clip, view.person.body, view.isOverKnuckle);
-  if (input === null) return null;
-  try {
-    const reading = readClip(input);
-    const times = input.frames.map(({ atS }) => atS);
-    return { input, reading, course: courseOf(input), telling: tellingFrames(reading, times) };
   } catch (error) {
     if (!(error instanceof InputProblem)) throw error;
     return null;

@@ -2,12 +2,11 @@
 
 import { Button, Group } from '@mantine/core';
 import Papa from 'papaparse';
-import { useMemo } from 'react';
 import { faultTable } from '@/core/catalog/checks';
 import type { ClipReading } from '@/core/plumb/clip/clip';
 import { writeVtt } from '@/core/plumb/clip/course';
 import type { ClipInput } from '@/core/plumb/clip/frames';
-import { readHolds } from '@/core/plumb/clip/holds';
+import type { WholeClip } from '@/core/plumb/clip/whole';
 import { offersOfClip } from '@/core/plumb/feeds';
 import { clipMeasureIds, clipMeasures } from '@/core/plumb/measureTable';
 import { sayError, sayValue } from '@/core/plumb/words';
@@ -21,17 +20,18 @@ interface ClipSideProps {
   readonly view: PlumbView;
   readonly input: ClipInput;
   readonly reading: ClipReading;
+  readonly holds: WholeClip['holds'];
   readonly size: { readonly width: number; readonly height: number };
   readonly isPainted: boolean;
 }
 
 /** What a clip says, what of it may be kept, and what goes out as a file. */
-export function ClipSide({ view, input, reading, size, isPainted }: ClipSideProps) {
+export function ClipSide({ view, input, reading, holds, size, isPainted }: ClipSideProps) {
   const { measures, faults, notes, events } = reading;
   const offers = offersOfClip(reading, {
     base: input.base,
     hasWall: input.wall !== undefined,
-    holds: useMemo(() => readHolds(input), [input]),
+    holds,
   });
   return (
     <>

@@ -110,6 +110,8 @@ export function useClip(common: Partial<Sheet>, isBaseSaid: boolean) {
     open,
     stop,
     urlAt: (index: number): string | null => urls[index] ?? null,
+    /** The clip that is open, as itself and no other. */
+    opened,
     isPainted: opened?.isPainted ?? false,
     picture: opened === null || url === undefined ? null : { url, ...opened.size },
   };
