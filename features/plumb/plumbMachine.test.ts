@@ -264,6 +264,10 @@ describe('what carries', () => {
   it('is what was said, whatever the marks look like', () => {
     const said = reducePlumb(beginPlumb(), { kind: 'set', change: { base: 'head' } });
     expect(read(said, 'forearmStand')).toBe('head');
+    // Marks that are put on by hand say nothing of it.
+    const front = facingSheet({ ...emptySheet, view: 'front' }, body, image);
+    const placed = reducePlumb(beginPlumb(), { kind: 'set', change: { ...front, view: 'side' } });
+    expect(read(placed, 'forearmStand')).toBe('forearms');
     const next = reducePlumb(said, { kind: 'new-picture', picture: 2 });
     expect(read(next, 'forearmStand')).toBe('head');
     expect(read(beginPlumb(openedSheet(readLook({ shape: 'wallL' }))), 'dolphin')).toBe('hands');

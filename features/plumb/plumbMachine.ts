@@ -11,6 +11,7 @@ import {
   moved,
   readSheet,
   removed,
+  saysBase,
   type HandleId,
   type ImageSize,
   type View,
@@ -86,7 +87,7 @@ export function reducePlumb(state: PlumbState, event: PlumbEvent): PlumbState {
     case 'set':
       return {
         ...on(goOn(history, { ...sheetOf(state), ...event.change })),
-        isBaseSaid: state.isBaseSaid || event.change.base !== undefined,
+        isBaseSaid: state.isBaseSaid || saysBase(event.change, sheetOf(state)),
       };
     case 'remove':
       return on(goOn(history, removed(sheetOf(state), event.id)));

@@ -54,6 +54,10 @@ export const lookAt = (shape: ShapeId): Pick<Sheet, 'shape' | 'base'> => ({
   base: baseOfShape(shape),
 });
 
+/** Does a change say what carries? Whatever puts marks on hands the rest of the sheet back as it was. */
+export const saysBase = (change: Partial<Sheet>, { base }: Sheet): boolean =>
+  change.base !== undefined && change.base !== base;
+
 /** The sheet that a picture begins with. */
 export const openedSheet = ({ shape, base, view }: PlumbLook): Sheet => ({
   ...emptySheet,

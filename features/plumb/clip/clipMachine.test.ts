@@ -38,6 +38,17 @@ describe('a clip that is read', () => {
     expect(clipOf(reduceClip(state, { kind: 'undo' })).frames).toHaveLength(81);
   });
 
+  it('stands on what its marks say, until somebody says or a shape does', () => {
+    const baseOf = (from: ClipState) => clipOf(reduceClip(from, read)).common.base;
+    const wrong = { base: 'forearms' } as const;
+    expect(baseOf(beginClip(wrong))).toBe('hands');
+    expect(baseOf(beginClip(wrong, true))).toBe('forearms');
+    expect(baseOf(beginClip({ ...wrong, shape: 'forearmStandWall' }))).toBe('forearms');
+    const said = reduceClip(beginClip(), { kind: 'set', change: { base: 'head' } });
+    expect(baseOf(said)).toBe('head');
+    expect(baseOf(reduceClip(said, { kind: 'new-clip', common: {} }))).toBe('head');
+  });
+
   it('leaves lines that are known', () => {
     const floor = [
       [0, 440],

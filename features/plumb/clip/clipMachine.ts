@@ -7,7 +7,7 @@ import { segmentOfReading, type ReadMarks } from '@/core/plumb/reader';
 import type { BodyInput } from '@/core/body/body';
 import { beginHistory, goBack, goOn, type History } from '@/design/history';
 import type { PlumbEvent } from '../plumbMachine';
-import { emptySheet, moved, removed, toStill, type Sheet } from '../sheet';
+import { emptySheet, moved, removed, saysBase, toStill, type Sheet } from '../sheet';
 
 export interface MarkedFrame {
   readonly atS: number;
@@ -147,7 +147,7 @@ export function reduceClip(state: ClipState, event: ClipEvent): ClipState {
     case 'set':
       return {
         ...step(through((sheet) => ({ ...sheet, ...event.change }))),
-        isBaseSaid: isBaseSaid || event.change.base !== undefined,
+        isBaseSaid: isBaseSaid || saysBase(event.change, clip.common),
       };
     case 'remove':
       return step(through((sheet) => removed(sheet, event.id)));
