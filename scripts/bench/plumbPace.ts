@@ -59,13 +59,18 @@ async function benchStills(browser: Browser) {
   const [first, later, blocks, drags]: number[][] = [[], [], [], []];
   for (const { id } of people) {
     const page = await openNew(browser, `/plumb?person=${id}&shape=handstandWall`);
+    // The page stands: its script answers.
+    await page.waitForTimeout(1500);
     for (let turn = 0; turn < 4; turn += 1) {
       // A page that knows nothing yet: with the painting, which is the practice camera's own.
       if (turn === 0) first!.push(await timeReading(page, 'A practice picture'));
       else await page.getByRole('button', { name: 'A practice picture' }).click();
-      await page.getByRole('button', { name: /^near shoulder/ }).waitFor();
+      const shoulder = page.getByRole('button', { name: /^near shoulder/ });
+      // Of the picture before, and of this one, whose marks are taken off to be read again.
+      if (turn > 0) await shoulder.waitFor({ state: 'detached' });
+      await shoulder.waitFor();
       await page.getByRole('button', { name: 'Undo' }).click();
-      await page.getByRole('button', { name: /^near shoulder/ }).waitFor({ state: 'detached' });
+      await shoulder.waitFor({ state: 'detached' });
       await page.waitForTimeout(600);
       await longestBlock(page);
       later!.push(await timeReading(page, 'Read the marks'));
