@@ -6,6 +6,7 @@
 import { getCheck, type BaseId, type CheckId, type CheckSpec } from '../catalog/checks';
 import { isAsSlowOut } from '../running/exit';
 import type { ClipReading } from './clip/clip';
+import type { ClockStop } from './clip/clock';
 import type { ShapeId } from '../shapes/postures';
 import type { PlumbBase, StillInput } from './marks';
 import type { ClipMeasureId, HeldMeasureId, Measured, RecordMeasureId } from './measureTable';
@@ -214,19 +215,32 @@ export const upOn = ['hands', 'forearms', 'head'] as const satisfies readonly Ba
 
 /** Checks that a clip can answer: by what, on which bases, and whether it takes a wall. */
 export const clipChecks = {
-  'balance-off-wall': { by: 'hold', measure: 'offWallS', bases: upOn, atWall: true },
-  'wall-hold': { by: 'hold', measure: 'invertedS', bases: upOn, atWall: true },
-  'l-hold': { by: 'hold', measure: 'lHoldS', bases: upOn, atWall: false },
-  'tuck-hold': { by: 'hold', measure: 'tuckHoldS', bases: ['head'], atWall: false },
-  'hops-reaching': { by: 'hops', bases: ['hands'], atWall: true },
-  'controlled-exit': { by: 'exit', bases: upOn, atWall: false },
+  'balance-off-wall': { by: 'hold', measure: 'offWallS', bases: upOn, atWall: true, clock: 'wall' },
+  'wall-hold': { by: 'hold', measure: 'invertedS', bases: upOn, atWall: true, clock: 'floor' },
+  'l-hold': { by: 'hold', measure: 'lHoldS', bases: upOn, atWall: false, clock: 'floor' },
+  'tuck-hold': { by: 'hold', measure: 'tuckHoldS', bases: ['head'], atWall: false, clock: 'floor' },
+  'hops-reaching': { by: 'hops', bases: ['hands'], atWall: true, clock: 'floor' },
+  'controlled-exit': { by: 'exit', bases: upOn, atWall: false, clock: null },
 } as const satisfies Partial<Record<CheckId, ClipLook>>;
-type ClipLook = { readonly bases: readonly BaseId[]; readonly atWall: boolean } & (
+type ClipLook = {
+  readonly bases: readonly BaseId[];
+  readonly atWall: boolean;
+  /** What ends it on the clock without hands; `null`: no clock tells it, a clip does. */
+  readonly clock: ClockStop | null;
+} & (
   | { readonly by: 'hold'; readonly measure: ClipMeasureId | HeldMeasureId }
   | { readonly by: 'hops' | 'exit' }
 );
 export type ClipCheck = keyof typeof clipChecks;
 export const isClipCheck = (check: string): check is ClipCheck => Object.hasOwn(clipChecks, check);
+
+/** Those that the clock without hands tells. */
+export type TimedCheck = {
+  [Check in ClipCheck]: (typeof clipChecks)[Check]['clock'] extends null ? never : Check;
+}[ClipCheck];
+export const isTimedCheck = (check: ClipCheck): check is TimedCheck =>
+  clipChecks[check].clock !== null;
+export const timedChecks = (Object.keys(clipChecks) as ClipCheck[]).filter(isTimedCheck);
 
 interface ClipContext {
   readonly base: PlumbBase;

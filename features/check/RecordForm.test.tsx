@@ -200,6 +200,9 @@ it('leads to Plumb as the check is taken, and nowhere where Plumb knows nothing 
     /check=l-hold&base=forearms$/,
   );
   expect(linkOf({ check: 'elbow-drift' }, 'From two pictures')).toMatch(/check=elbow-drift$/);
+  expect(linkOf({ check: 'controlled-exit', base: 'head' }, 'From a clip')).toMatch(
+    /check=controlled-exit&base=head$/,
+  );
   show();
   expect(screen.queryByRole('link')).toBeNull();
 });

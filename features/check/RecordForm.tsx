@@ -62,6 +62,7 @@ const plumbWords: Readonly<Record<PlumbWay, readonly [link: string, what: string
     'By the camera’s clock',
     'it starts and stops by itself; a clip of the try does as well.',
   ],
+  clip: ['From a clip', 'of the whole try, from before the feet leave to after they are back.'],
 };
 
 /** Seen in any shape; offered beside whatever voids the check at hand. */

@@ -57,7 +57,7 @@ const isLasting = (look: Look): look is (typeof lasting)[number] =>
 
 /** Lines read from a picture, a clip or the camera, on this device. */
 export function PlumbScreen({ view, opened }: PlumbScreenProps) {
-  const [look, setLook] = useState<Look>(opened.timed === null ? 'picture' : 'camera');
+  const [look, setLook] = useState<Look>(opened.opens);
   const [begun, setBegun] = useState<readonly Look[]>([look]);
   const [held, setHeld] = useState<readonly Look[]>([]);
   const hold = useCallback(

@@ -1,9 +1,9 @@
 /** Where Plumb is reached from a check, and what it opens with there. */
 import type { BaseId, CheckId } from '@/core/catalog/checks';
-import { isClipCheck, isStillCheck } from '@/core/plumb/feeds';
+import { isClipCheck, isStillCheck, isTimedCheck } from '@/core/plumb/feeds';
 
-/** By one picture, by two of one day, by the camera's clock. */
-export type PlumbWay = 'picture' | 'pictures' | 'clock';
+/** By one picture, by two of one day, by the camera's clock, by a clip. */
+export type PlumbWay = 'picture' | 'pictures' | 'clock' | 'clip';
 
 const twoPictures = 'elbow-drift' satisfies CheckId;
 
@@ -19,6 +19,6 @@ export const plumbAddress = (
 /** What of a check Plumb can answer, and by what; `null`: none of it. */
 export function plumbAnswers(check: string): PlumbWay | null {
   if (isStillCheck(check)) return 'picture';
-  if (isClipCheck(check)) return 'clock';
+  if (isClipCheck(check)) return isTimedCheck(check) ? 'clock' : 'clip';
   return check === twoPictures ? 'pictures' : null;
 }

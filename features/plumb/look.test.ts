@@ -18,7 +18,14 @@ describe('what Plumb is opened for', () => {
     });
     expect(readLook({ check: 'shoulder-flexion' })).toMatchObject({ shape: null, base: 'feet' });
     expect(readLook({ check: 'elbow-drift' })).toMatchObject({ view: 'front', base: 'forearms' });
+    // No clock tells how somebody comes down.
+    expect(readLook({ check: 'controlled-exit', base: 'head' })).toMatchObject({
+      opens: 'clip',
+      base: 'head',
+      timed: null,
+    });
     expect(readLook({ check: 'wall-hold', base: 'forearms' })).toMatchObject({
+      opens: 'camera',
       timed: 'wall-hold',
       base: 'forearms',
       query: { check: 'wall-hold', base: 'forearms' },
@@ -37,11 +44,7 @@ describe('what Plumb is opened for', () => {
       '/plumb?person=4&check=l-hold&base=forearms',
     );
     expect(plumbForCheck(4, 'head-clearance', null)).toBe('/plumb?person=4&check=head-clearance');
-    expect(['head-clearance', 'elbow-drift', 'l-hold', 'crow-hold'].map(plumbAnswers)).toEqual([
-      'picture',
-      'pictures',
-      'clock',
-      null,
-    ]);
+    const asked = ['head-clearance', 'elbow-drift', 'l-hold', 'controlled-exit', 'crow-hold'];
+    expect(asked.map(plumbAnswers)).toEqual(['picture', 'pictures', 'clock', 'clip', null]);
   });
 });

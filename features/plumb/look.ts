@@ -4,8 +4,9 @@ import {
   clipChecks,
   isClipCheck,
   isStillCheck,
+  isTimedCheck,
   stillChecks,
-  type ClipCheck,
+  type TimedCheck,
 } from '@/core/plumb/feeds';
 import type { PlumbBase, Sheet } from '@/core/plumb/marks';
 import { baseOfShape } from '@/core/plumb/shapeBase';
@@ -19,8 +20,10 @@ export interface PlumbLook {
   /** `null`: nobody said it; the marks will. */
   readonly base: PlumbBase | null;
   readonly view: Sheet['view'];
-  /** The camera is opened first, its clock set to this check. */
-  readonly timed: ClipCheck | null;
+  /** What is opened first. */
+  readonly opens: 'picture' | 'clip' | 'camera';
+  /** What the camera's clock is set to. */
+  readonly timed: TimedCheck | null;
   /** The same as an address, to keep when another person is chosen. */
   readonly query: Readonly<Record<string, string>>;
 }
@@ -29,6 +32,7 @@ export const anyLook: PlumbLook = {
   shape: null,
   base: null,
   view: 'side',
+  opens: 'picture',
   timed: null,
   query: {},
 };
@@ -53,5 +57,7 @@ export function readLook(asked: {
   if (!isClipCheck(check)) return { ...anyLook, base: 'forearms', view: 'front', query };
   const bases: readonly BaseId[] = clipChecks[check].bases;
   const base = on !== undefined && bases.includes(on) ? on : bases[0]!;
-  return { ...anyLook, base, timed: check, query };
+  return isTimedCheck(check)
+    ? { ...anyLook, base, opens: 'camera', timed: check, query }
+    : { ...anyLook, base, opens: 'clip', query };
 }

@@ -8,7 +8,7 @@ import { InputProblem } from '@/core/problem';
 import { readClip } from '@/core/plumb/clip/clip';
 import { heldS, type ClockStop } from '@/core/plumb/clip/clock';
 import { readHolds } from '@/core/plumb/clip/holds';
-import { clipChecks, offersOfClip, upOn, type ClipCheck } from '@/core/plumb/feeds';
+import { clipChecks, offersOfClip, timedChecks, upOn, type TimedCheck } from '@/core/plumb/feeds';
 import type { MarkName, MarkSet, PixelLine } from '@/core/plumb/marks';
 import { getMeasure, type StillMeasureId } from '@/core/plumb/measureTable';
 import { basePoint, readStill } from '@/core/plumb/still';
@@ -30,19 +30,6 @@ interface CameraPaneProps {
   /** The shape or the check that somebody came from. */
   readonly opened: PlumbLook;
 }
-
-/** What the clock can time without a hand, and what ends it. */
-const timed = {
-  'wall-hold': 'floor',
-  'balance-off-wall': 'wall',
-  'l-hold': 'floor',
-  'tuck-hold': 'floor',
-  'hops-reaching': 'floor',
-} as const satisfies Partial<Record<ClipCheck, ClockStop>>;
-type TimedCheck = keyof typeof timed;
-const isTimed = (check: ClipCheck | null): check is TimedCheck =>
-  check !== null && Object.hasOwn(timed, check);
-const timedIds = Object.keys(timed) as TimedCheck[];
 
 /** Lines that can be read large beside the picture. */
 const shown = [
@@ -122,9 +109,7 @@ export function CameraPane({ view, opened }: CameraPaneProps) {
   const camera = useCamera();
   const video = useRef<HTMLVideoElement>(null);
   const [base, setBase] = useState<BaseId>(upOn.find((one) => one === opened.base) ?? 'hands');
-  const [check, setCheck] = useState<TimedCheck>(
-    isTimed(opened.timed) ? opened.timed : 'wall-hold',
-  );
+  const [check, setCheck] = useState<TimedCheck>(opened.timed ?? 'wall-hold');
   const bases: readonly BaseId[] = clipChecks[check].bases;
   const pickCheck = (next: TimedCheck) => {
     const taken: readonly BaseId[] = clipChecks[next].bases;
@@ -146,7 +131,7 @@ export function CameraPane({ view, opened }: CameraPaneProps) {
       ...(floor === null ? {} : { floor }),
     };
   }, [base, person.body, wallPercent, floorPercent, size]);
-  const stop = timed[check];
+  const stop: ClockStop = clipChecks[check].clock;
   const live = useLive(video, camera.stream !== null, facts, stop);
   const { clock, seen, taken } = live;
   const isArmed = live.armedMs !== null;
@@ -291,7 +276,7 @@ export function CameraPane({ view, opened }: CameraPaneProps) {
           orientation="vertical"
           fullWidth
           value={check}
-          data={timedIds.map((value) => ({ value, label: getCheck(value).label }))}
+          data={timedChecks.map((value) => ({ value, label: getCheck(value).label }))}
           onChange={(value) => pickCheck(value as TimedCheck)}
           disabled={isArmed}
         />
