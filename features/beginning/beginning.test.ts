@@ -203,4 +203,36 @@ describe('an evening for looking, on the floor', () => {
     expect(send(uid, tapsOf([back])).revision).toBe(2);
     expect(judged(0)).toEqual(before);
   });
+
+  it('is not planned anew by going on, nor by what says nothing new of anybody', () => {
+    const { uid, people } = begin(() => void firstEvening());
+    const go = (index: number) => ({ kind: 'segment' as const, index, roundsDone: 0 });
+    expect(send(uid, tapsOf([go(1), go(2), go(30), go(2)])).revision).toBe(0);
+    const halt = { kind: 'halt' as const, person: people[0]! };
+    expect(send(uid, tapsOf([halt])).revision).toBe(0);
+    // Nothing was counted: taking the end of an attempt back tells nothing of anybody.
+    expect(send(uid, tapsOf([{ kind: 'undo', tap: 'nobody/1' }])).revision).toBe(0);
+  });
+
+  it('judges anew when a fault is added to a hold after the clock has stopped', () => {
+    const { uid, people } = begin(() => void firstEvening());
+    const person = people[0]!;
+    const hold = 'h1';
+    const check = 'forearm-plank-hold' as const;
+    const later = <T extends { at: { monoMs: number; wallMs: number } }>(tap: T, ms: number): T => ({
+      ...tap,
+      at: { ...tap.at, monoMs: tap.at.monoMs + ms, wallMs: tap.at.wallMs + ms },
+    });
+    const [start, stop, fault] = tapsOf([
+      { kind: 'hold-start', hold, check, base: null, side: null, people: [person] },
+      { kind: 'hold-stop', hold },
+      { kind: 'hold-fault', hold, person, fault: 'sag' },
+    ]);
+    const stages = () =>
+      bundleOf(findClass(uid)!).prepared.people[0]!.options.map(({ stage }) => stage);
+    const held = send(uid, [start!, later(stop!, 60_000)]).revision;
+    expect(stages()).toContain('FS4');
+    expect(send(uid, [later(fault!, 61_000)]).revision).toBe(held + 1);
+    expect(stages()).not.toContain('FS4');
+  });
 });

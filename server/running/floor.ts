@@ -6,7 +6,7 @@ import { awayFrom } from '@/core/running/follow';
 import { replay, type FloorState } from '@/core/running/replay';
 import { hideChecks, mayTap, tapForAssistant, type FloorRole } from '@/core/running/roles';
 import { nothingTap, queueRule, takeIn } from '@/core/running/queue';
-import { tap as tapShape, type Tap } from '@/core/running/tap';
+import { tap as tapShape, type FloorAct, type Tap } from '@/core/running/tap';
 import { aboutPeople } from '@/core/running/taps';
 import { getSettings, listMeetings, addMeeting, saveAttendance } from '@/db/courses';
 import {
@@ -176,7 +176,7 @@ export function takeTaps(uid: unknown, input: unknown, tapper: Tapper): Taken {
     addTaps(tx, row.id, taken.fresh);
     if (taken.fresh.some(({ act }) => act.kind !== 'anchor')) {
       const asked = writeResult(tx, row);
-      const looked = [...lookedAt(row, taken.fresh, known).map(Number), ...asked];
+      const looked = [...lookedAt(tx, row, taken.fresh, known).map(Number), ...asked];
       if (looked.length > 0) {
         judgeAgain(tx, row, looked);
         ({ revision } = bundleOf(findFloorClass(tx, row.uid)!));
@@ -204,30 +204,58 @@ export function takeTaps(uid: unknown, input: unknown, tapper: Tapper): Taken {
 
 /**
  * On an evening for looking, what is seen counts for the rounds of the same evening: whoever was seen
- * is judged anew as soon as it is noted. A hold is of many people, and what is taken back may have
- * been of anybody: then everybody is.
+ * is judged anew as soon as it is noted. What is taken back may have been of anybody: then everybody
+ * is.
  */
 function lookedAt(
+  db: Db,
   row: FloorClassRow,
   fresh: readonly Tap[],
   members: ReadonlySet<string>,
 ): readonly string[] {
-  const { prepared, plan } = bundleOf(row);
-  if (prepared.isLooking !== true) return [];
-  const first = plan.timeline.findIndex(({ kind }) => kind === 'round');
-  const seen = new Set<string>();
-  for (const { act } of fresh) {
-    if (act.kind === 'seen' || act.kind === 'try') seen.add(act.person);
-    else if (
-      act.kind === 'hold-stop' ||
-      act.kind === 'hold-settle' ||
-      act.kind === 'undo' ||
-      (act.kind === 'segment' && act.index <= first)
-    ) {
-      return [...members];
+  if (bundleOf(row).prepared.isLooking !== true) return [];
+  const { holds } = replay(listTaps(db, row.id).map(({ tap }) => tap));
+  const seen = fresh.flatMap(({ act }) => saysOf(act, holds, members));
+  return [...new Set(seen)].filter((id) => members.has(id));
+}
+
+/** Whose record a tap changes. */
+function saysOf(
+  act: FloorAct,
+  holds: FloorState['holds'],
+  members: ReadonlySet<string>,
+): readonly string[] {
+  switch (act.kind) {
+    case 'seen':
+    case 'try':
+    case 'door':
+      return [act.person];
+    case 'hold-stop':
+    case 'hold-settle':
+    case 'hold-down':
+    case 'hold-fault': {
+      // A clock that runs has written nothing yet; what is said after it has stopped counts as well.
+      const hold = holds.find(({ id }) => id === act.hold);
+      return hold == null || hold.stopped === null ? [] : hold.people.map(({ person }) => person);
     }
+    case 'undo':
+      return [...members];
+    case 'anchor':
+    case 'segment':
+    case 'hold-start':
+    case 'assist':
+    case 'sign':
+    case 'sore':
+    case 'halt':
+    case 'absent':
+    case 'late':
+    case 'feet-down':
+    case 'plan':
+    case 'end':
+      return [];
+    default:
+      return act satisfies never;
   }
-  return [...seen].filter((id) => members.has(id));
 }
 
 /**

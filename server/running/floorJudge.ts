@@ -1,4 +1,5 @@
 /** People of a class that is running, judged anew when something about them changes meanwhile. */
+import { isDeepStrictEqual } from 'node:util';
 import { putPerson } from '@/core/compose/prepared';
 import { findCourse } from '@/db/courses';
 import { listPieces } from '@/db/cupboards';
@@ -8,7 +9,7 @@ import { listPeopleById } from '@/db/people';
 import { readCases } from '../judging/cases';
 import { prepareCourse, toMember } from '../judging/classViews';
 import { today } from '../clock';
-import { bundleOf, stagesOf, type FloorMember } from './floorBundle';
+import { bundleOf, stagesOf, type FloorBundle, type FloorMember } from './floorBundle';
 import { readSchool } from '../judging/schools';
 
 const hasMember = (row: FloorClassRow, person: number) =>
@@ -36,11 +37,15 @@ export function judgeAllInRunningClasses(db: Db): void {
   }
 }
 
-/** Judges people as they are now and puts them into what the class goes by. */
+/**
+ * Judges people as they are now and puts them into what the class goes by. Where that says the same
+ * as before nothing is written: a class that has not changed is not planned anew.
+ */
 export function judgeAgain(db: Db, row: FloorClassRow, ids: readonly number[]): void {
   const course = findCourse(db, row.courseId);
   if (course === null) return;
-  let bundle = bundleOf(row);
+  const before = bundleOf(row);
+  let bundle = before;
   const { plan, prepared, members } = bundle;
   // Those of the class, whether or not they are still enrolled.
   const people = listPeopleById(db, [...new Set([...members.map(({ id }) => Number(id)), ...ids])]);
@@ -66,5 +71,9 @@ export function judgeAgain(db: Db, row: FloorClassRow, ids: readonly number[]): 
         : [...bundle.members, member],
     };
   }
+  if (isDeepStrictEqual(asKept(bundle), asKept(before))) return;
   saveBundle(db, row.id, { ...bundle, revision: bundle.revision + 1 });
 }
+
+/** As it is read back: what is not there and what is undefined are one. */
+const asKept = (bundle: FloorBundle): unknown => JSON.parse(JSON.stringify(bundle));
