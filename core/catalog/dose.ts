@@ -5,7 +5,11 @@ import type { CheckKey } from './checks';
 type Amount =
   | { readonly seconds: number }
   | { readonly breaths: readonly [least: number, most: number] }
-  | { readonly times: readonly [least: number, most: number] }
+  | {
+      readonly times: readonly [least: number, most: number];
+      /** What is led by the breath takes so many of them each time; absent: a short movement. */
+      readonly breathsEach?: number;
+    }
   /** As long as it is good. */
   | { readonly hold: true };
 
@@ -29,8 +33,9 @@ export type DoseStep = Amount & {
 export type Dose = readonly DoseStep[] | string;
 
 type More = Pick<DoseStep, 'sets' | 'per' | 'of' | 'high' | 'held'>;
+type MoreTimes = More & { readonly breathsEach?: number };
 
-export const times = (least: number, most = least, more: More = {}): DoseStep => ({
+export const times = (least: number, most = least, more: MoreTimes = {}): DoseStep => ({
   times: [least, most],
   ...more,
 });
@@ -39,6 +44,15 @@ export const breaths = (least: number, most = least, more: More = {}): DoseStep 
   ...more,
 });
 export const seconds = (count: number, more: More = {}): DoseStep => ({ seconds: count, ...more });
+
+/** Seconds of a short movement, done slowly. */
+const shortSeconds = 3;
+
+/** How long it takes to do something counted once, seconds. */
+export const onceSeconds = (
+  { breathsEach }: { readonly breathsEach?: number },
+  breathSeconds: number,
+): number => (breathsEach === undefined ? shortSeconds : breathsEach * breathSeconds);
 
 const span = ([least, most]: readonly [number, number]) =>
   least === most ? String(least) : `${least}–${most}`;

@@ -43,7 +43,7 @@ export interface DrillSpec {
   readonly prepares?: Readonly<Partial<Record<LadderId, PreparationPart>>>;
   /** Absent for a teacher’s own that does not say: then it stands by itself. */
   readonly position?: DrillPosition;
-  /** Sets, and the seconds of each; read off the dose (a breath 5 s, a repetition 3 s). */
+  /** Sets, and the seconds of each; read off the dose (a breath 5 s, a short movement 3 s). */
   readonly work?: DrillWork;
   /** Stays in the room: weight on the neck, or a jump that nobody watches. */
   readonly isClassOnly?: true;

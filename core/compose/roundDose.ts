@@ -1,5 +1,5 @@
 /** What of a dose one student does in one round, and how much work that is. Source: handbook 02, 08. */
-import { sayDose, type DoseStep } from '../catalog/dose';
+import { onceSeconds, sayDose, type DoseStep } from '../catalog/dose';
 import type { DrillWork } from '../catalog/drills';
 import type { RegionLoads } from '../catalog/regions';
 import type { Capacities } from '../fatigue/reserve';
@@ -16,8 +16,8 @@ export interface RoundDose {
 
 /** Seconds of one breath, where nobody has said otherwise. */
 export const usualBreathSeconds = 5;
-/** Seconds of one slow repetition, and of the shortest set. */
-const each = { repetition: 3, least: 5 } as const;
+/** Seconds of the shortest set. */
+const each = { least: 5 } as const;
 
 /** What holds for everybody in a round. */
 export interface RoundLimits {
@@ -57,7 +57,7 @@ function workOfStep(step: DoseStep, breathSeconds: number): DrillWork {
   const sets = (step.sets ?? 1) * (step.per === undefined ? 1 : 2);
   if ('seconds' in step) return { sets, seconds: step.seconds };
   if ('breaths' in step) return { sets, seconds: step.breaths[1] * breathSeconds };
-  if ('times' in step) return { sets, seconds: step.times[1] * each.repetition };
+  if ('times' in step) return { sets, seconds: step.times[1] * onceSeconds(step, breathSeconds) };
   return { sets, seconds: 0 };
 }
 

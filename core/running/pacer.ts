@@ -1,5 +1,5 @@
 /** A breath pacer as data: what the next seconds hold. Whoever shows or sounds it drives the time. */
-import { sidesOf, type Dose, type DoseStep } from '../catalog/dose';
+import { onceSeconds, sidesOf, type Dose, type DoseStep } from '../catalog/dose';
 
 export type PaceSpec =
   /** So many breaths. */
@@ -101,14 +101,14 @@ export function listPace(spec: PaceSpec, breathSeconds: number): PaceStep[] {
   }
 }
 
-/** Seconds of one slow repetition, and of the rest after a set. */
-const usual = { repetition: 3, rest: 10 } as const;
+/** Seconds of the rest after a set. */
+const usual = { rest: 10 } as const;
 
 /** How long one set takes, seconds; `null` where it lasts as long as it is good. */
 function setSeconds(step: DoseStep, breathSeconds: number): number | null {
   if ('seconds' in step) return step.seconds;
   if ('breaths' in step) return step.breaths[1] * breathSeconds;
-  if ('times' in step) return step.times[1] * usual.repetition;
+  if ('times' in step) return step.times[1] * onceSeconds(step, breathSeconds);
   return null;
 }
 

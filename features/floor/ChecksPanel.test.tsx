@@ -194,3 +194,28 @@ it('takes a level, or a mark out of ten, by one tap', async () => {
   // What is measured is typed.
   expect(screen.queryByRole('spinbutton')).not.toBeInTheDocument();
 });
+
+it('keeps what is typed by the enter key, by going on to another, and when the line is left', async () => {
+  const hops = check({ check: 'hops-reaching', label: 'Hops', kind: 'reps', most: 8 });
+  const { fake, unmount, user } = show([hops, raise]);
+  const ada = () => screen.getByRole('textbox', { name: 'Hops, Ada' });
+  const bo = () => screen.getByRole('textbox', { name: 'Hops, Bo' });
+  await user.type(ada(), '6{Enter}');
+  expect(fake.said).toMatchObject([{ person: '1', check: 'hops-reaching', value: 6 }]);
+  expect(ada()).toHaveValue('');
+  await user.type(ada(), '7');
+  await user.click(bo());
+  expect(fake.said.slice(1)).toMatchObject([{ person: '1', value: 7 }]);
+  // More than there can be is said, and never kept.
+  await user.type(bo(), '9{Enter}');
+  expect(screen.getByText('at most 8')).toBeInTheDocument();
+  await user.clear(bo());
+  // The side that a number is of may be said after it.
+  await user.type(screen.getByRole('textbox', { name: 'Straight-leg raise, Bo' }), '64');
+  const side = screen.getByRole('radiogroup', { name: 'Side, Bo' });
+  await user.click(within(side).getByText('right'));
+  expect(fake.said).toHaveLength(2);
+  unmount();
+  expect(fake.said.slice(2)).toMatchObject([{ person: '2', value: 64, side: 'right' }]);
+  expect(fake.said).toHaveLength(3);
+});

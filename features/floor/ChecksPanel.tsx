@@ -1,7 +1,7 @@
 'use client';
 
 import { Button, NumberInput, SegmentedControl } from '@mantine/core';
-import { useState } from 'react';
+import { useEffect, useRef, useState, type FocusEvent } from 'react';
 import type { FloorBundle, FloorCheck } from '@/server/running/floorBundle';
 import { askedSides, keptSide, sideAfter, type AskedSide } from '@/core/catalog/askedSides';
 import type { LengthUnits } from '@/core/units/length';
@@ -171,10 +171,38 @@ function sayLast(spec: FloorCheck, seen: readonly Seen[]): string {
     .join(', ');
 }
 
-function SeenRow({ floor, spec, person, name, seen, base }: SeenRowProps) {
+/**
+ * A number is kept by its button or by the enter key, and also when the hand goes on to something
+ * else: what was typed between two people is not lost.
+ */
+function useTyped(
+  keep: (value: number, event?: { readonly timeStamp: number }) => void,
+  most: number,
+) {
   const [value, setValue] = useState<number | ''>('');
+  const isTooMuch = value !== '' && value > most;
+  const isReady = value !== '' && Number.isFinite(value) && !isTooMuch;
+  const keepIt = (event?: { readonly timeStamp: number }) => {
+    if (!isReady) return;
+    setValue('');
+    keep(value, event);
+  };
+  const last = useRef(keepIt);
+  useEffect(() => {
+    last.current = keepIt;
+  });
+  useEffect(() => () => last.current(), []);
+  const onLeave = (event: FocusEvent) => {
+    const { currentTarget, relatedTarget, timeStamp } = event;
+    // A tap beside it, as on the side that is meant, is not yet a leaving.
+    if (relatedTarget !== null && !currentTarget.contains(relatedTarget)) keepIt({ timeStamp });
+  };
+  return { value, setValue, isTooMuch, isReady, keepIt, onLeave };
+}
+
+function SeenRow({ floor, spec, person, name, seen, base }: SeenRowProps) {
   const [side, setSide] = useState<AskedSide>('left');
-  const record = (what: number, event: { readonly timeStamp: number }) => {
+  const record = (what: number, event?: { readonly timeStamp: number }) => {
     void floor.say(
       {
         kind: 'seen',
@@ -187,16 +215,24 @@ function SeenRow({ floor, spec, person, name, seen, base }: SeenRowProps) {
       },
       event,
     );
-    setValue('');
     setSide(sideAfter(side));
   };
   const last = sayLast(spec, seen);
   const suffix = spec.words?.suffix ?? '';
   const isPass = isPassed(spec);
   const most = readingIn(spec.most, typedIn(spec));
+  const { value, setValue, isTooMuch, isReady, keepIt, onLeave } = useTyped(
+    (typed, event) => record(readingFrom(typed, typedIn(spec)), event),
+    most,
+  );
   const steps = stepsOf(spec);
   return (
-    <div className={classes.seen} data-sides={spec.hasSides} data-steps={steps.length > 0}>
+    <div
+      className={classes.seen}
+      data-sides={spec.hasSides}
+      data-steps={steps.length > 0}
+      onBlur={onLeave}
+    >
       <span>
         {name}
         {last !== '' && <span className={classes.quiet}> {last}</span>}
@@ -248,15 +284,13 @@ function SeenRow({ floor, spec, person, name, seen, base }: SeenRowProps) {
             min={0}
             max={most}
             allowDecimal={spec.kind !== 'reps'}
+            enterKeyHint="done"
+            error={isTooMuch ? `at most ${most}${suffix}` : undefined}
             value={value}
             onChange={(next) => setValue(next === '' ? '' : Number(next))}
+            onKeyDown={(event) => event.key === 'Enter' && keepIt(event)}
           />
-          <Button
-            size="md"
-            disabled={value === '' || !Number.isFinite(value) || value > most}
-            onClick={(event) => value !== '' && record(readingFrom(value, typedIn(spec)), event)}
-            aria-label={`Keep ${name}`}
-          >
+          <Button size="md" disabled={!isReady} onClick={keepIt} aria-label={`Keep ${name}`}>
             keep
           </Button>
         </>

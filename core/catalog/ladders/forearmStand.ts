@@ -130,7 +130,10 @@ export const forearmStand = {
     after: ['FS5'],
     how: 'Shoulders forward on the out-breath, chin past the hands, and back; or walk to plank and in again; or from hands to forearms and up.',
     dose: '5-10 slow rounds',
-    round: [times(5, 10, { of: 'rocks' }), times(5, 5, { of: 'walks in and out' })],
+    round: [
+      times(5, 10, { of: 'rocks', breathsEach: 2 }),
+      times(5, 5, { of: 'walks in and out', breathsEach: 2 }),
+    ],
     gate: [atHalf(dolphin)],
     faults: ['elbows-slide', 'sag'],
     stepDown: 'Knees down',
@@ -149,7 +152,10 @@ export const forearmStand = {
     after: ['FS6'],
     how: 'Hips closed, lifted leg long. Then rock the weight forward and return.',
     dose: '5 breaths a side, then 3-4 rocks',
-    round: [breaths(5, 5, { per: 'side' }), times(3, 4, { per: 'side', of: 'rocks' })],
+    round: [
+      breaths(5, 5, { per: 'side' }),
+      times(3, 4, { per: 'side', of: 'rocks', breathsEach: 2 }),
+    ],
     gate: [{ ...dolphin, share: 2 / 3 }, atHalf(check('dolphin-push-ups'))],
     faults: ['sinks-on-block', 'head-touches'],
     stepDown: 'Toe light, not lifted',

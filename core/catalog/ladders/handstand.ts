@@ -67,7 +67,7 @@ export const handstand = {
     after: ['HB2'],
     how: 'Arms sink between the blades and press out again; find the middle and hold.',
     dose: '5 rounds, then 5 breaths',
-    round: [times(5), breaths(5)],
+    round: [times(5, 5, { breathsEach: 1 }), breaths(5)],
     gate: [],
     faults: ['sag', 'shrug'],
     stepDown: 'Knees down',

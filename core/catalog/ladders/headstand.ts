@@ -18,7 +18,7 @@ export const headstand = {
     after: [],
     how: 'Small light neck movements, shoulder circles, arm wraps both ways, arms clasped behind with the ribs down.',
     dose: 'Up to 2 min a side',
-    round: [times(3, 5, { per: 'way' }), seconds(60, { per: 'side' })],
+    round: [times(3, 5, { per: 'way', breathsEach: 1 }), seconds(60, { per: 'side' })],
     gate: [],
     faults,
     stepDown: 'Seated breathing',
@@ -76,7 +76,7 @@ export const headstand = {
     after: ['HS3'],
     how: 'Kneel, hands by the knees; roll from forehead to crown and back, the hands deciding how much. It must feel pleasant; any strain: stop for today.',
     dose: '5 rolls',
-    round: [times(5, 5, { of: 'rolls' })],
+    round: [times(5, 5, { of: 'rolls', breathsEach: 1 })],
     gate: [check('neck-ease')],
     gateByProfile: {
       // No head weight until the push bars are passed (handbook 09).

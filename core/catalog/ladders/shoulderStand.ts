@@ -20,7 +20,10 @@ export const shoulderStand = {
     after: [],
     how: 'On the back: turn the head, lift it with the hands, curl up from ribs and belly, peel the tail.',
     dose: '4-5, then 4 straddled',
-    round: [times(4, 5, { of: 'curls and peels' }), times(4, 4, { of: 'straddled' })],
+    round: [
+      times(4, 5, { of: 'curls and peels', breathsEach: 1 }),
+      times(4, 4, { of: 'straddled', breathsEach: 1 }),
+    ],
     gate: [],
     faults: ['neck-strain'],
     stepDown: 'Head stays down',
