@@ -90,3 +90,30 @@ it('gives the assistant no reason and no care, and everybody a card of their own
   const cards = within(sheet('Cards')).getAllByRole('article');
   expect(cards).toHaveLength(plan.rounds[0]!.people.length);
 });
+
+it('says in the order who does what in each round, by the letters', () => {
+  const { plan, view } = printDemo();
+  const lines = within(sheet('Running order')).getAllByRole('listitem');
+  const rounds = plan.timeline.flatMap(({ kind }, at) => (kind === 'round' ? [lines[at]!] : []));
+  expect(rounds).toHaveLength(plan.rounds.length);
+  plan.rounds.forEach(({ people }, at) => {
+    for (const { letter, label } of people)
+      expect(rounds[at]).toHaveTextContent(`${letter} ${label}`);
+    const named = view.members.filter(({ name }) => {
+      const [first = name] = name.split(' ');
+      return rounds[at]!.textContent!.includes(first);
+    });
+    expect(named).toHaveLength(people.length);
+  });
+});
+
+it('gives the assistant each post once, with everybody who uses it', () => {
+  const { plan } = printDemo();
+  const title = within(sheet('For the assistant')).getByRole('heading', { name: 'Stations' });
+  const posts = within(title.nextElementSibling as HTMLElement).getAllByRole('listitem');
+  const before = posts.map(({ textContent }) => textContent!.replace(/ \([^(]*\)$/, ''));
+  expect(new Set(before).size).toBe(before.length);
+  for (const { letter, where } of plan.layOut) {
+    expect(before.some((words) => words.startsWith(`${letter}: ${where}`))).toBe(true);
+  }
+});

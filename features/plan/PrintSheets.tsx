@@ -96,6 +96,7 @@ function OrderSheet({ view, plan, said }: SheetProps & SaidProps) {
       <SheetHead view={view} title="Running order" />
       <ol className={classes.order}>
         {plan.timeline.map((item) => {
+          const round = roundOf(plan, item);
           const { id, label, startsAt, minutes, kind, waves, drill } = item;
           const how = drill === undefined ? undefined : drills[drill]?.how;
           const out = listSittingOut(item, peopleIn(view, plan, item), wishedOut(view, plan, item));
@@ -108,6 +109,7 @@ function OrderSheet({ view, plan, said }: SheetProps & SaidProps) {
                 {waves === 2 ? ' (in two turns)' : ''}
                 {sayMoves(item) !== '' && <em>. {firstUp(sayMoves(item))}.</em>}
                 {how !== undefined && <small>{how}</small>}
+                {round !== undefined && <small>{sayRound(round, names)}</small>}
                 {out.length > 0 && (
                   <small> Instead: {sayingOut(out, (who) => names.get(who) ?? who)}</small>
                 )}
@@ -136,6 +138,22 @@ function OrderSheet({ view, plan, said }: SheetProps & SaidProps) {
       <CautionLine />
     </section>
   );
+}
+
+/** The round that a line of the order stands for. */
+function roundOf({ timeline, rounds }: PlanFile, item: PlanFile['timeline'][number]) {
+  if (item.kind !== 'round') return undefined;
+  return rounds[timeline.filter(({ kind }) => kind === 'round').indexOf(item)];
+}
+
+/** Who does what in a round, by the letters: `A Dolphin (Ada, Bo) · B Forearm plank (Cleo)`. */
+function sayRound({ people }: PlanFile['rounds'][number], names: ReadonlyMap<string, string>) {
+  const things = new Map<string, string[]>();
+  for (const { id, letter, label } of people) {
+    const thing = `${letter} ${label}`.trim();
+    things.set(thing, [...(things.get(thing) ?? []), names.get(id) ?? id]);
+  }
+  return [...things].map(([thing, who]) => `${thing} (${who.join(', ')})`).join(' · ');
 }
 
 function SaidList({ said: { alike, lines } }: SaidProps) {
@@ -363,13 +381,24 @@ function HelperSheet({ view, plan }: SheetProps) {
       )}
       <h3>Stations</h3>
       <ul>
-        {plan.layOut.map(({ letter, where, props, people }) => (
-          <li key={letter + where + people.join()}>
-            {letter}: {where}, {propWords(props)} (
-            {people.map((id) => nameOf(view.members, id)).join(', ')})
+        {listPosts(plan).map(({ letter, words, people }) => (
+          <li key={letter + words}>
+            {letter}: {words} ({people.map((id) => names.get(id) ?? id).join(', ')})
           </li>
         ))}
       </ul>
     </section>
   );
+}
+
+/** What stands where under which letter: once, with all who use it in any round. */
+function listPosts({ layOut }: PlanFile) {
+  const posts = new Map<string, { letter: string; words: string; people: string[] }>();
+  for (const { letter, where, props, people } of layOut) {
+    const words = `${where}, ${propWords(props)}`;
+    const post = posts.get(letter + words) ?? { letter, words, people: [] };
+    post.people.push(...people.filter((id) => !post.people.includes(id)));
+    posts.set(letter + words, post);
+  }
+  return [...posts.values()];
 }
