@@ -58,6 +58,8 @@ export interface Scene {
   readonly widthPx: number;
   readonly heightPx: number;
   readonly pxPerM: number;
+  /** How high over the floor it reaches, metres; absent: it has no floor, or its height is given. */
+  readonly topM?: number;
   readonly shapes: readonly Shape[];
   /** The drawing in sentences, for whoever does not see it. */
   readonly sentences: readonly string[];

@@ -131,6 +131,7 @@ function drawPosed(
         ? rounded(floorPx + sizes.marginPx)
         : rounded(rowTop + sizes.firstRowPx + sizes.rowPx * rows),
     pxPerM,
+    topM,
     shapes: [
       ...(chair === undefined ? [] : drawChair(frame, chair)),
       ...rests

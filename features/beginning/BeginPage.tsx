@@ -87,7 +87,7 @@ function StepBody({ step, view }: { readonly step: BeginStep; readonly view: Beg
   }
   switch (step) {
     case 'people':
-      return <PeopleStep courseId={course.id} people={view.people} />;
+      return <PeopleStep courseId={course.id} units={view.units} people={view.people} />;
     case 'room': {
       const room = readRoomView(course.id);
       return room === null ? null : <RoomStep view={room} />;

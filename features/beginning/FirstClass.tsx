@@ -13,7 +13,7 @@ interface FirstClassProps {
   readonly plan: PlanFile;
 }
 
-/** The first class as it is kept: what happens when, and everybody in the first round. */
+/** The first class as it is kept: what happens when, and everybody in each round. */
 export function FirstClass({ view, plan }: FirstClassProps) {
   const { course, meeting, prepared, members, school, settings } = view;
   return (
@@ -63,18 +63,18 @@ export function FirstClass({ view, plan }: FirstClassProps) {
               <ChecksList {...{ plan, members }} />
             </>
           )}
-          {plan.rounds.length > 0 && (
-            <>
-              <h2>The first round</h2>
+          {plan.rounds.map(({ round }, at) => (
+            <section key={round}>
+              <h2>Round {round}</h2>
               <StationRow
                 plan={plan}
-                round={0}
+                round={at}
                 context={{ prepared, members, school, units: settings.units }}
                 pxPerM={48}
                 wraps
               />
-            </>
-          )}
+            </section>
+          ))}
         </div>
       </div>
     </>

@@ -7,17 +7,19 @@ import { useState, useTransition } from 'react';
 import { createRosterAction } from '@/features/people/actions';
 import { LinkButton } from '@/design/LinkButton';
 import { showProblems } from '@/design/notices';
-import { readRoster } from './roster';
+import type { LengthUnits } from '@/core/units/length';
+import { isNoHeight, readRoster, sayHeight } from './roster';
 import { stepHref } from './steps';
 import classes from './beginning.module.css';
 
 interface PeopleStepProps {
   readonly courseId: number;
+  readonly units: LengthUnits;
   readonly people: readonly { readonly name: string; readonly hasHeight: boolean }[];
 }
 
 /** A list of names as it was copied from somewhere; heights where they are known. */
-export function PeopleStep({ courseId, people }: PeopleStepProps) {
+export function PeopleStep({ courseId, units, people }: PeopleStepProps) {
   const router = useRouter();
   const [text, setText] = useState('');
   const [isSaving, startSaving] = useTransition();
@@ -61,7 +63,8 @@ export function PeopleStep({ courseId, people }: PeopleStepProps) {
             <ul className={classes.names}>
               {lines.map(({ name, height }) => (
                 <li key={name}>
-                  {name} <span>{height === '' ? 'height not known yet' : height}</span>
+                  {name}{' '}
+                  <span data-wrong={isNoHeight(height, units)}>{sayHeight(height, units)}</span>
                 </li>
               ))}
             </ul>

@@ -57,14 +57,18 @@ export function RoomStep({ view }: { readonly view: RoomView }) {
             the walls, or type their lengths; doors and what stands in the way come beside.
           </p>
         </div>
-        <RoomFields editor={editor} units={units} />
+        <div>
+          <RoomFields editor={editor} units={units} />
+          <div className={classes.next}>
+            <LinkButton href={stepHref('cupboard', view.course.id)} size="md">
+              On to the cupboard
+            </LinkButton>
+            <Button size="md" variant="default" disabled={!editor.canUndo} onClick={editor.undo}>
+              Undo
+            </Button>
+          </div>
+        </div>
       </div>
-      <LinkButton href={stepHref('cupboard', view.course.id)} size="md">
-        On to the cupboard
-      </LinkButton>{' '}
-      <Button variant="default" disabled={!editor.canUndo} onClick={editor.undo}>
-        Undo
-      </Button>
     </>
   );
 }

@@ -219,7 +219,10 @@ describe('an evening for looking, on the floor', () => {
     const person = people[0]!;
     const hold = 'h1';
     const check = 'forearm-plank-hold' as const;
-    const later = <T extends { at: { monoMs: number; wallMs: number } }>(tap: T, ms: number): T => ({
+    const later = <T extends { at: { monoMs: number; wallMs: number } }>(
+      tap: T,
+      ms: number,
+    ): T => ({
       ...tap,
       at: { ...tap.at, monoMs: tap.at.monoMs + ms, wallMs: tap.at.wallMs + ms },
     });

@@ -6,7 +6,8 @@ import { toPicture, type Picture } from '@/core/drawing/svg';
 import { ladderIds, type LadderId, type StageKey } from '@/core/catalog/stage';
 import { getStageIn, type School } from '@/core/catalog/school';
 import { judge } from '@/core/ladder/verdict';
-import { findCourse } from '@/db/courses';
+import type { LengthUnits } from '@/core/units/length';
+import { findCourse, getSettings } from '@/db/courses';
 import { listCupboard } from '@/db/cupboards';
 import { listCoursePeople } from '@/db/people';
 import { findPlan } from '@/db/plans';
@@ -23,17 +24,20 @@ import type { BeginDone } from './steps';
 export interface BeginView {
   readonly course: { readonly id: number; readonly name: string; readonly place: string } | null;
   readonly people: readonly { readonly name: string; readonly hasHeight: boolean }[];
+  readonly units: LengthUnits;
   readonly done: BeginDone;
 }
 
 /** @param courseId `null`: nothing is begun */
 export function readBeginning(courseId: number | null): BeginView {
   const db = database();
+  const { units } = getSettings(db);
   const course = courseId === null ? null : findCourse(db, courseId);
   if (course === null) {
     return {
       course: null,
       people: [],
+      units,
       done: {
         place: false,
         people: false,
@@ -49,6 +53,7 @@ export function readBeginning(courseId: number | null): BeginView {
   const plan = evening === null ? null : findPlan(db, course.id, evening.meeting.date);
   return {
     course: { id: course.id, name: course.name, place: course.place },
+    units,
     people: people.map(({ name, heightTyped }) => ({ name, hasHeight: heightTyped !== '' })),
     done: {
       place: true,

@@ -1,4 +1,4 @@
-import { readRoster } from './roster';
+import { isNoHeight, readRoster, sayHeight } from './roster';
 
 describe('a pasted list', () => {
   it('has a name a line, and a height behind it where there is one', () => {
@@ -45,4 +45,26 @@ describe('a pasted list', () => {
       { name: 'Jean-Luc O’Hara', height: '' },
     ]);
   });
+});
+
+describe('a height as it will be kept', () => {
+  it.each([
+    ['1.91', 'cm', '191 cm'],
+    ['5\'7"', 'cm', '170 cm'],
+    ['174', 'cm', '174 cm'],
+    ['174', 'in', '5′ 9″'],
+    ['67', 'in', '5′ 7″'],
+    ['', 'cm', 'height not known yet'],
+  ] as const)('%s, where %s are used, is %s', (typed, units, words) => {
+    expect(sayHeight(typed, units)).toBe(words);
+    expect(isNoHeight(typed, units)).toBe(false);
+  });
+
+  it.each(['72', '17.4', '300'])(
+    '%s cm is nobody’s height, and that is said before it is kept',
+    (typed) => {
+      expect(isNoHeight(typed, 'cm')).toBe(true);
+      expect(sayHeight(typed, 'cm')).toBe(`${typed}: no height of a person`);
+    },
+  );
 });

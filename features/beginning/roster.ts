@@ -1,4 +1,5 @@
-import { parseHeight } from '@/core/units/length';
+import { heightRangeM } from '@/core/body/lengths';
+import { formatHeight, parseHeight, type LengthUnits } from '@/core/units/length';
 
 /** A pasted list of people: a name a line, a height behind it where it is known. */
 export interface RosterLine {
@@ -36,4 +37,20 @@ export function readRoster(text: string): RosterLine[] {
     seen.add(key);
     return [{ name, height }];
   });
+}
+
+/** A height as it will be kept: in the units of the studio, or that it cannot be one. */
+export function sayHeight(typed: string, units: LengthUnits): string {
+  if (typed === '') return 'height not known yet';
+  const heightM = parseHeight(typed, units);
+  return heightM === null || isNoHeight(typed, units)
+    ? `${typed}: no height of a person`
+    : formatHeight(heightM, units);
+}
+
+/** Typed, and out of what anybody's height can be. */
+export function isNoHeight(typed: string, units: LengthUnits): boolean {
+  if (typed === '') return false;
+  const heightM = parseHeight(typed, units);
+  return heightM === null || heightM < heightRangeM.low || heightM > heightRangeM.high;
 }

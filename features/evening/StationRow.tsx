@@ -36,22 +36,43 @@ export function StationRow({
   wraps,
   printScale,
 }: StationRowProps) {
-  const wallM = rowWallM(context);
   const stations = stationsIn(plan, round, context.prepared);
   if (stations.length === 0)
     return <p className={classes.quiet}>Nobody is upside down in this round.</p>;
+  const size = rowSize(stations, context, pxPerM, printScale === undefined);
   return (
     <ul className={classes.row} data-wraps={wraps} aria-label="Set-ups of this round">
       {stations.map((station) => (
         <Station
           key={station.letter}
           station={station}
-          wallM={wallM}
-          {...{ context, pxPerM, chosen, onChoose, hrefOf, printScale }}
+          {...size}
+          {...{ context, chosen, onChoose, hrefOf, printScale }}
         />
       ))}
     </ul>
   );
+}
+
+/** Few shapes, and nobody high: they are drawn larger. */
+const lowRow = { most: 4, underM: 1.3, larger: 1.7 } as const;
+
+/** The row stands on one line, and under one wall; where nobody is at one, no higher than they are. */
+function rowSize(
+  stations: ReturnType<typeof stationsIn>,
+  context: DrawingContext,
+  pxPerM: number,
+  mayGrow: boolean,
+) {
+  if (stations.some(({ option: { alongM } }) => alongM !== undefined)) {
+    return { pxPerM, wallM: rowWallM(context) };
+  }
+  const tops = stations.map(
+    ({ option, people }) => drawStation(option, people[0]!.id, context, { pxPerM })?.topM ?? 0,
+  );
+  const wallM = Math.max(...tops);
+  const isSmall = mayGrow && stations.length <= lowRow.most && wallM < lowRow.underM;
+  return { pxPerM: isSmall ? pxPerM * lowRow.larger : pxPerM, wallM };
 }
 
 interface StationProps extends Pick<

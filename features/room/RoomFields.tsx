@@ -58,7 +58,17 @@ export function RoomFields({ editor, units }: RoomFieldsProps) {
           onChange={(ceilingM) => commit({ ...room, ceilingM })}
         />
       </Group>
-      <h3>Nobody can use</h3>
+      <Kind title="Nobody can use">
+        <Add
+          label="Blocked stretch"
+          onClick={() =>
+            commit({
+              ...room,
+              blocked: [...room.blocked, { wall: 'north', fromM: 0, toM: 1, what: '' }],
+            })
+          }
+        />
+      </Kind>
       {room.blocked.map((one, index) => (
         <StretchRow
           key={index}
@@ -76,7 +86,17 @@ export function RoomFields({ editor, units }: RoomFieldsProps) {
           />
         </StretchRow>
       ))}
-      <h3>Doors</h3>
+      <Kind title="Doors">
+        <Add
+          label="Door"
+          onClick={() =>
+            commit({
+              ...room,
+              doors: [...room.doors, { wall: 'south', fromM: 0.5, toM: 1.4, opensIn: true }],
+            })
+          }
+        />
+      </Kind>
       {room.doors.map((one, index) => (
         <StretchRow
           key={index}
@@ -96,7 +116,12 @@ export function RoomFields({ editor, units }: RoomFieldsProps) {
           />
         </StretchRow>
       ))}
-      <h3>Low spots</h3>
+      <Kind title="Low spots">
+        <Add
+          label="Low spot"
+          onClick={() => commit({ ...room, low: [...room.low, newLowSpot(room)] })}
+        />
+      </Kind>
       {room.low.map((one, index) => (
         <div key={index} role="group" aria-label={`Low spot ${index + 1}`} className={classes.low}>
           <Group gap={6} wrap="nowrap">
@@ -122,30 +147,6 @@ export function RoomFields({ editor, units }: RoomFieldsProps) {
           ))}
         </div>
       ))}
-      <Group gap="xs">
-        <Add
-          label="Blocked stretch"
-          onClick={() =>
-            commit({
-              ...room,
-              blocked: [...room.blocked, { wall: 'north', fromM: 0, toM: 1, what: '' }],
-            })
-          }
-        />
-        <Add
-          label="Door"
-          onClick={() =>
-            commit({
-              ...room,
-              doors: [...room.doors, { wall: 'south', fromM: 0.5, toM: 1.4, opensIn: true }],
-            })
-          }
-        />
-        <Add
-          label="Low spot"
-          onClick={() => commit({ ...room, low: [...room.low, newLowSpot(room)] })}
-        />
-      </Group>
     </div>
   );
 }
@@ -208,6 +209,20 @@ function Drop({ label, onClick }: { readonly label: string; readonly onClick: ()
     </ActionIcon>
   );
 }
+
+/** What there may be several of, and how one more comes. */
+const Kind = ({
+  title,
+  children,
+}: {
+  readonly title: string;
+  readonly children: React.ReactNode;
+}) => (
+  <div className={classes.kind}>
+    <h3>{title}</h3>
+    {children}
+  </div>
+);
 
 function Add({ label, onClick }: { readonly label: string; readonly onClick: () => void }) {
   return (
