@@ -22,6 +22,7 @@ const rung = (stage: StageKey, label: string) => ({
   how: '',
   move: null,
   picture: null,
+  pieces: [],
 });
 const view: PlacingView = {
   rungs: {

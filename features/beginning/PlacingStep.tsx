@@ -9,6 +9,7 @@ import { ShowMove } from '@/design/atlas/ShowMove';
 import { PictureView } from '@/design/drawing/SceneView';
 import { LinkButton } from '@/design/LinkButton';
 import { showProblems } from '@/design/notices';
+import { PiecePicture } from '@/features/room/PiecePicture';
 import type { PlacingPerson, PlacingRung, PlacingView } from './read';
 import { stepHref } from './steps';
 import classes from './beginning.module.css';
@@ -62,13 +63,13 @@ export function PlacingStep({ view, courseId }: PlacingStepProps) {
               <th scope="col" title="Nothing of this family was seen yet">
                 <span className={classes.never}>never seen</span>
               </th>
-              {rungs.map(({ stage, label, how, move, picture }) => (
+              {rungs.map(({ stage, label, how, move, ...drawn }) => (
                 <th key={stage} scope="col" title={move === null ? `${label}. ${how}` : undefined}>
                   {move === null ? (
-                    <RungHead label={label} picture={picture} />
+                    <RungHead label={label} {...drawn} />
                   ) : (
                     <ShowMove move={move} label={label} how={how} className={classes.rungHead}>
-                      <RungHead label={label} picture={picture} />
+                      <RungHead label={label} {...drawn} />
                     </ShowMove>
                   )}
                 </th>
@@ -110,10 +111,17 @@ export function PlacingStep({ view, courseId }: PlacingStepProps) {
   );
 }
 
-function RungHead({ label, picture }: Pick<PlacingRung, 'label' | 'picture'>) {
+function RungHead({ label, picture, pieces }: Pick<PlacingRung, 'label' | 'picture' | 'pieces'>) {
   return (
     <>
       {picture && <PictureView picture={picture} label="" />}
+      {pieces.length > 0 && (
+        <span className={classes.with}>
+          {pieces.map(({ piece, spec }) => (
+            <PiecePicture key={piece} piece={piece} spec={spec} />
+          ))}
+        </span>
+      )}
       <span>{label}</span>
     </>
   );

@@ -142,6 +142,27 @@ describe('the guided beginning', () => {
   });
 });
 
+it('tells the pictures of a row apart, by what moves or by what is used', () => {
+  const course = makeCourse();
+  roster(course);
+  const { rungs } = readPlacing(course)!;
+  const alike = Object.values(rungs).flatMap((row) =>
+    row.flatMap(({ stage, move, picture, pieces }, at) =>
+      row.slice(0, at).flatMap((before) => {
+        const isSame =
+          before.move !== move &&
+          before.picture?.elements === picture?.elements &&
+          JSON.stringify(before.pieces) === JSON.stringify(pieces);
+        return isSame ? [[before.stage, stage]] : [];
+      }),
+    ),
+  );
+  expect(alike).toEqual([]);
+  const used = (stage: string) =>
+    rungs['forearm-stand'].find((one) => one.stage === stage)!.pieces.map(({ piece }) => piece);
+  expect([used('FS3'), used('FS4'), used('FS5')]).toEqual([['strap-180'], ['foam-block'], []]);
+});
+
 describe('an evening for looking, on the floor', () => {
   const firstEvening = () => {
     const course = makeCourse();

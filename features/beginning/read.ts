@@ -2,10 +2,14 @@
 import { resolveBody } from '@/core/body/body';
 import type { MoveId } from '@/core/atlas/moves';
 import { drawStage } from '@/core/drawing/stageSide';
+import type { Scene } from '@/core/drawing/scene';
 import { toPicture, type Picture } from '@/core/drawing/svg';
-import { ladderIds, type LadderId, type StageKey } from '@/core/catalog/stage';
+import { pieceIds, specOf, type PieceId, type PieceSpec } from '@/core/catalog/pieces';
+import { ladderIds, type LadderId, type StageKey, type StageSpec } from '@/core/catalog/stage';
 import { getStageIn, type School } from '@/core/catalog/school';
+import { findSetup } from '@/core/compose/needs';
 import { judge } from '@/core/ladder/verdict';
+import type { SetupInput } from '@/core/setups/setup';
 import type { LengthUnits } from '@/core/units/length';
 import { findCourse, getSettings } from '@/db/courses';
 import { listCupboard } from '@/db/cupboards';
@@ -73,6 +77,8 @@ export interface PlacingRung {
   readonly how: string;
   readonly move: MoveId | null;
   readonly picture: Picture | null;
+  /** What it is done with, where a picture alone does not tell it from the rung before. */
+  readonly pieces: readonly { readonly piece: PieceId; readonly spec: PieceSpec }[];
 }
 
 export interface PlacingPerson {
@@ -96,26 +102,53 @@ const pxPerM = 34;
 
 const pictures = rememberFor<School, PlacingView['rungs']>();
 
+/** A cupboard that lacks nothing. */
+const plenty = pieceIds.map((piece) => ({ piece, count: 12 }));
+const mostShown = 2;
+
+/** What a rung is done with, as it is usually made: a mat says nothing. */
+function piecesOf(spec: StageSpec, input: SetupInput): PlacingRung['pieces'] {
+  const [usual] = findSetup(spec, { ...input, pieces: plenty }).ways;
+  return (usual?.props ?? [])
+    .filter((one) => one.piece !== 'mat')
+    .slice(0, mostShown)
+    .map((one) => ({ piece: one.piece, spec: specOf(one) }));
+}
+
 function drawRungs(school: School): PlacingView['rungs'] {
   const body = resolveBody(pictured);
-  const rungsOf = (family: LadderId): PlacingRung[] =>
-    school.ladders[family].flatMap((stage): PlacingRung[] => {
+  const rungsOf = (family: LadderId): PlacingRung[] => {
+    // The moves whose shape at rest is in the row already, by how that looks.
+    const seen = new Map<string, MoveId | undefined>();
+    /** What moves is drawn as it is on the way, where at rest it looks like a rung before it. */
+    const drawApart = (
+      draw: (shape: StageSpec['shape']) => Scene,
+      shape: NonNullable<StageSpec['shape']>,
+      move: MoveId | undefined,
+    ): Scene => {
+      const still = draw(shape);
+      const looks = JSON.stringify(still.shapes);
+      if (!seen.has(looks)) seen.set(looks, move);
+      if (move === undefined || seen.get(looks) === move) return still;
+      return draw({ ...shape, moment: { move, key: 1 } });
+    };
+    return school.ladders[family].flatMap((stage): PlacingRung[] => {
       const { spec, ways } = getStageIn(school, stage);
       if (ways.length === 0 || spec.isAside === true || spec.branch !== undefined) return [];
       const { label, how, shape, recipe } = spec;
       const input = { body, profile: school.profile.origin, settings: school.settings, pieces: [] };
-      const picture =
-        shape === undefined
-          ? null
-          : toPicture(
-              drawStage(
-                input,
-                { label, how, shape, recipe },
-                { pxPerM, units: 'cm', detail: 'picture' },
-              ),
-            );
-      return [{ stage, label, how, move: spec.move ?? null, picture }];
+      const draw = (drawn: StageSpec['shape']) =>
+        drawStage(
+          input,
+          { label, how, shape: drawn, recipe },
+          { pxPerM, units: 'cm', detail: 'picture' },
+        );
+      const picture = shape === undefined ? null : toPicture(drawApart(draw, shape, spec.move));
+      return [
+        { stage, label, how, move: spec.move ?? null, picture, pieces: piecesOf(spec, input) },
+      ];
     });
+  };
   return Object.fromEntries(ladderIds.map((family) => [family, rungsOf(family)])) as Record<
     LadderId,
     PlacingRung[]
