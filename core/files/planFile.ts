@@ -8,6 +8,7 @@ import { ladderIds } from '../catalog/stage';
 import { themeIds } from '../catalog/themes';
 import { spareChoices } from '../compose/budget';
 import { checksTonight } from '../compose/checksTonight';
+import { restsOn } from '../compose/gained';
 import { bindingWords, moreWords, type Binding } from '../compose/bindingWords';
 import { optionRoles } from '../compose/option';
 import type { PreparedClass, Wishes } from '../compose/prepared';
@@ -145,6 +146,18 @@ export const composeOutput = z.strictObject({
       people: z.array(z.strictObject({ id: z.string(), why: z.string() })),
     }),
   ),
+  restsOn: z
+    .strictObject({
+      cupboard: z.record(z.string(), z.int()),
+      wallM: z.number(),
+      floorM2: z.number(),
+      open: z.array(z.strictObject({ id: z.string(), stages: z.array(z.string()) })),
+    })
+    .optional()
+    .meta({
+      description:
+        'What there was when it was planned: pieces, metres of usable wall, square metres of floor, rungs open to each person. Absent in plans of before it was written down.',
+    }),
   spans: z.array(
     z.strictObject({
       id: z.string(),
@@ -290,6 +303,7 @@ export function toPlanFile(
         people: people.map((one) => ({ ...one })),
       }),
     ),
+    restsOn: restsOn(prepared),
     spans: prepared.spans.map((span) => ({ ...span })),
     stations: stations.map(({ letter, option, people, isFound }) => ({
       letter,

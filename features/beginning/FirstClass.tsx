@@ -5,6 +5,7 @@ import type { ClassView } from '@/server/judging/classViews';
 import { LinkButton } from '@/design/LinkButton';
 import { clockAt } from '@/features/evening/marks';
 import { ChecksList } from '@/features/evening/ChecksList';
+import { Gained } from '@/features/evening/Gained';
 import { StationRow } from '@/features/evening/StationRow';
 import classes from './beginning.module.css';
 
@@ -43,6 +44,7 @@ export function FirstClass({ view, plan }: FirstClassProps) {
           Floor
         </LinkButton>
       </p>
+      <Gained courseId={course.id} gained={view.gained} />
       <div className={classes.two}>
         <ol className={classes.order}>
           {plan.timeline.map(({ id, label, startsAt, minutes, dose }) => (

@@ -58,7 +58,7 @@ export function PlanScreen({ view }: { readonly view: ClassView }) {
       key: `class ${Date.now()}`,
       isFromFile: true,
       shown: null,
-      view: { ...view, prepared, members, wishes, kept: null, outdated: [] },
+      view: { ...view, prepared, members, wishes, kept: null, outdated: [], gained: [] },
     });
   };
   return (
@@ -205,7 +205,11 @@ function PlanBody({ source, onTaken, onBack }: PlanBodyProps) {
         profiles={view.profiles}
         isFromFile={isFromFile}
       />
-      <PlanStatusLine planner={planner} outdated={source.shown === null ? view.outdated : []} />
+      <PlanStatusLine
+        planner={planner}
+        outdated={source.shown === null ? view.outdated : []}
+        gained={source.shown === null ? view.gained : []}
+      />
       <PlanChanges planner={planner} members={members} />
       {view.isRoomGuessed && !isFromFile && (
         <p className={classes.note}>

@@ -14,11 +14,14 @@ const plan = {
   stoppedBy: 'optimal',
 } as unknown as PlanFile;
 
-function show(status: PlanStatus, keeping: PlanKeeping) {
+function show(status: PlanStatus, keeping: PlanKeeping, gained: readonly string[] = []) {
   const keepAgain = jest.fn();
-  const planner = { status, keeping, plan, keepAgain, asked: null, gapPercent: null };
-  renderUi(<PlanStatusLine planner={planner as unknown as Planner} outdated={[]} />);
-  return { keepAgain, words: screen.getByRole('status').textContent };
+  const again = jest.fn();
+  const planner = { status, keeping, plan, keepAgain, again, asked: null, gapPercent: null };
+  renderUi(
+    <PlanStatusLine planner={planner as unknown as Planner} outdated={[]} gained={gained} />,
+  );
+  return { again, keepAgain, words: screen.getByRole('status').textContent };
 }
 
 it('says that a plan is kept once it is, and not before', () => {
@@ -43,4 +46,17 @@ it('keeps it once more where no answer came, and offers the kept one where anoth
   await userEvent.click(screen.getByRole('button', { name: 'Keep it now' }));
   expect(keepAgain).toHaveBeenCalledTimes(1);
   expect(screen.queryByRole('button', { name: 'See the kept one' })).toBeNull();
+});
+
+it('says what has come since the plan was kept, and composes again when asked to', async () => {
+  const { again, words } = show('kept', 'kept', ['the cupboard has more: 6 chairs']);
+  expect(words).toContain(
+    'Kept for Tonight. Since it was planned, the cupboard has more: 6 chairs',
+  );
+  await userEvent.click(screen.getByRole('button', { name: 'Compose again' }));
+  expect(again).toHaveBeenCalledTimes(1);
+});
+
+it('says nothing of it once the plan is being composed again', () => {
+  expect(show('proving', 'coming', ['the room is larger']).words).not.toContain('larger');
 });

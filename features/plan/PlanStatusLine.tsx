@@ -20,13 +20,17 @@ const isMissed = (keeping: PlanKeeping) => keeping === 'refused' || keeping === 
 export function PlanStatusLine({
   planner,
   outdated,
+  gained,
 }: {
   readonly planner: Planner;
   /** What changed since the plan was kept. */
   readonly outdated: readonly string[];
+  /** What has come since: it stands, and may be bettered. */
+  readonly gained: readonly string[];
 }) {
   const { status, keeping, plan, gapPercent, asked, stop, again, keepAgain } = planner;
   const isBusy = status === 'starting' || status === 'proving' || status === 'asking';
+  const mayGain = status === 'kept' && gained.length > 0;
   const isOutdated = status === 'kept' && outdated.length > 0;
   const words = (): string => {
     switch (status) {
@@ -48,7 +52,10 @@ export function PlanStatusLine({
           : `Stopped. This plan is ${plan.stoppedBy === 'quick' ? 'quick, within' : 'within'} ${plan.gapPercent.toFixed(1)} % of the best there can be${isMissed(keeping) ? '; it is not kept' : ''}`;
       case 'kept':
         if (outdated.length > 0) return `Outdated: ${outdated.join('; ')}`;
-        return plan === null ? '' : `${keptWords[keeping]}: ${gapWords(plan.gapPercent)}`;
+        if (plan === null) return '';
+        return mayGain
+          ? `${keptWords[keeping]}. Since it was planned, ${gained.join('; ')}`
+          : `${keptWords[keeping]}: ${gapWords(plan.gapPercent)}`;
       case 'done':
         return plan === null ? '' : `${keptWords[keeping]}: ${gapWords(plan.gapPercent)}`;
       default:
@@ -60,7 +67,7 @@ export function PlanStatusLine({
       {isBusy && <Loader size={16} type="dots" aria-hidden />}
       <span>
         {words()}
-        {plan !== null && status !== 'starting' && !isOutdated && (
+        {plan !== null && status !== 'starting' && !isOutdated && !mayGain && (
           <span className={classes.figures}>
             {plan.stoppedBy === 'time' ? ' · ended by the clock' : ''}{' '}
             <details className={classes.how}>
@@ -81,7 +88,7 @@ export function PlanStatusLine({
         </Button>
       ) : (
         <>
-          {(isOutdated || (status !== 'kept' && status !== 'done')) && (
+          {(isOutdated || mayGain || (status !== 'kept' && status !== 'done')) && (
             <Button size="compact-sm" variant="default" onClick={again}>
               Compose again
             </Button>

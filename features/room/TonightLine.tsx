@@ -14,7 +14,14 @@ export function TonightLine({ tonight, courseId }: TonightLineProps) {
   if (tonight.changes.length === 0) {
     return (
       <p className={classes.note} role="status">
-        This changes nothing of the evening that is planned.
+        {tonight.gained.length === 0 ? (
+          'This changes nothing of the evening that is planned.'
+        ) : (
+          <>
+            The evening that is planned stands; since it was, {tonight.gained.join('; ')}.{' '}
+            <Link href={`/plan?course=${courseId}`}>Compose it anew</Link>
+          </>
+        )}
       </p>
     );
   }

@@ -8,9 +8,15 @@ export interface TonightChange {
   readonly hasPlan: boolean;
   /** In words; none: the plan stands. */
   readonly changes: readonly string[];
+  /** What it could not know of when it was made: it stands, and may be bettered. */
+  readonly gained: readonly string[];
 }
 
 export const tellTonight = work([aCourse], (_, course): Outcome<TonightChange> => {
   const view = readClass(course.id);
-  return done({ hasPlan: view !== null && view.kept !== null, changes: view?.outdated ?? [] });
+  return done({
+    hasPlan: view !== null && view.kept !== null,
+    changes: view?.outdated ?? [],
+    gained: view?.gained ?? [],
+  });
 });

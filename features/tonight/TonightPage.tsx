@@ -7,6 +7,7 @@ import { readCourse } from '@/server/judging/views';
 import { startDemoAction } from '@/features/beginning/actions';
 import { LinkButton } from '@/design/LinkButton';
 import { CautionLine, Page } from '@/design/Page';
+import { Gained } from '@/features/evening/Gained';
 import { RoomView } from '@/features/evening/RoomView';
 import { Refused } from '@/features/evening/Refused';
 import { StationRow } from '@/features/evening/StationRow';
@@ -57,6 +58,7 @@ export function TonightPage() {
         </p>
       </div>
       {!isKept && prepared.people.length > 0 && <KeepPlan {...toKeep(coming)} />}
+      {isKept && <Gained courseId={course.id} gained={coming.gained} />}
       {plan.rounds.length > 0 && (
         <div className={classes.opening}>
           <StationRow

@@ -3,6 +3,7 @@ import { composeOutput, type PlanFile } from '@/core/files/planFile';
 import { wishesFile, type ClassFile, type WishesFile } from '@/core/files/classFile';
 import { toWishes } from '@/core/files/toWishes';
 import type { PreparedClass } from '@/core/compose/prepared';
+import { listGained } from '@/core/compose/gained';
 import { listOutdated } from '@/core/compose/outdated';
 import type { BodyInput } from '@/core/body/body';
 import type { ProfileId, ProfileSettings } from '@/core/catalog/profiles';
@@ -76,6 +77,8 @@ export interface ClassView {
   readonly kept: PlanFile | null;
   /** What changed since it was kept, in words; nothing: it stands. */
   readonly outdated: readonly string[];
+  /** What has come since that it could not know of, in words: it stands, and may be bettered. */
+  readonly gained: readonly string[];
   readonly revision: number;
   readonly school: {
     readonly origin: ProfileId;
@@ -183,6 +186,7 @@ export function readClass(courseId: number | null): ClassView | null {
   const cases = readCases(db, people, () => ({ school, day, pieces }));
   const prepared = prepareCourse(db, { course, school, day, people }, wishes);
   const members = people.map((person) => toMember(person, cases.get(person.id)!));
+  const outdated = kept.plan === null ? [] : whyOutdated(kept.plan, prepared, members);
   return {
     course: { id: course.id, name: course.name },
     courses: listCourses(db).map(({ id, name }) => ({ id, name })),
@@ -191,7 +195,11 @@ export function readClass(courseId: number | null): ClassView | null {
     prepared,
     members,
     kept: kept.plan,
-    outdated: kept.plan === null ? [] : whyOutdated(kept.plan, prepared, members),
+    outdated,
+    gained:
+      kept.plan === null || outdated.length > 0
+        ? []
+        : listGained(kept.plan, prepared, calledBy(members)),
     revision: kept.revision,
     school: {
       origin: school.profile.origin,
@@ -206,13 +214,17 @@ export function readClass(courseId: number | null): ClassView | null {
   };
 }
 
+const calledBy =
+  (members: readonly Pick<ClassMember, 'id' | 'name'>[]) =>
+  (id: string): string =>
+    members.find((one) => one.id === id)?.name ?? 'somebody';
+
 /** What has changed since a plan was kept, in words for the teacher; none: it stands. */
 export const whyOutdated = (
   kept: PlanFile,
   prepared: PreparedClass,
   members: readonly Pick<ClassMember, 'id' | 'name'>[],
-): string[] =>
-  listOutdated(kept, prepared, (id) => members.find((one) => one.id === id)?.name ?? 'somebody');
+): string[] => listOutdated(kept, prepared, calledBy(members));
 
 /** The plan of an evening, where it is kept and nothing that it rests on has changed. */
 export const findKeptPlan = ({
