@@ -2,9 +2,16 @@ import { sayPlanChanges } from './planChanges';
 
 type Plan = Parameters<typeof sayPlanChanges>[0];
 
+interface Beside {
+  /** Who sits out which drill, and who is looked at for which check. */
+  readonly out?: Readonly<Record<string, readonly string[]>>;
+  readonly looks?: Readonly<Record<string, readonly string[]>>;
+}
+
 const plan = (
   rounds: readonly Readonly<Record<string, string | null>>[],
   drills: readonly string[] = [],
+  { out = {}, looks = {} }: Beside = {},
 ): Plan =>
   ({
     rounds: rounds.map((people, index) => ({
@@ -15,7 +22,17 @@ const plan = (
         label: option === null ? 'Out' : option.toUpperCase(),
       })),
     })),
-    timeline: drills.map((label) => ({ kind: 'drill', label })),
+    timeline: drills.map((label) => ({
+      kind: 'drill',
+      label,
+      ...(out[label] === undefined
+        ? {}
+        : { sitOut: out[label].map((id) => ({ id, instead: 'Seated' })) }),
+    })),
+    checks: Object.entries(looks).map(([label, people]) => ({
+      label,
+      people: people.map((id) => ({ id, why: '' })),
+    })),
   }) as unknown as Plan;
 
 const name = (id: string) => ({ a: 'Ada', b: 'Bo' })[id] ?? id;
@@ -55,6 +72,29 @@ describe('what a word changes', () => {
       'Bo is in it.',
       'No longer in the order: boat.',
       'New in the order: melt.',
+    ]);
+  });
+
+  it('tells what somebody sits out now, or does again, and what they are no longer looked at for', () => {
+    const rounds = [{ a: 'dog', b: 'hop' }];
+    const drills = ['Press-ups', 'pause', 'Boat', 'pause'];
+    const before = plan(rounds, drills, {
+      out: { Boat: ['b'] },
+      looks: { Dolphin: ['a', 'b'], Plank: ['a'] },
+    });
+    const after = plan(rounds, drills, {
+      out: { 'Press-ups': ['a'], pause: ['a'] },
+      looks: { Dolphin: ['b'], Hollow: ['b'] },
+    });
+    expect(sayPlanChanges(before, after, name)).toEqual([
+      'Ada: seated in place of press-ups; seated in place of pause; not looked at for dolphin and plank.',
+      'Bo: boat with the others.',
+    ]);
+    // What is new in the order, or gone from it, is told as that.
+    const other = plan(rounds, ['Slide'], { out: { Slide: ['a'] } });
+    expect(sayPlanChanges(plan(rounds, ['Press-ups']), other, name)).toEqual([
+      'No longer in the order: Press-ups.',
+      'New in the order: Slide.',
     ]);
   });
 });

@@ -1,10 +1,46 @@
 /** What is otherwise in one plan than in another, for a teacher who wants to know what a word changed. */
+import { inSentence, joinWords } from '../units/words';
 import type { PlanFile } from './planFile';
 
-type Plan = Pick<PlanFile, 'rounds' | 'timeline'>;
+type Plan = Pick<PlanFile, 'rounds' | 'timeline' | 'checks'>;
 
 const listRounds = (rounds: readonly number[]) =>
   `round${rounds.length === 1 ? '' : 's'} ${rounds.join(', ')}`;
+
+/** What stands in both orders, as it is called, with what each says of it. */
+function listBoth({ timeline: before }: Plan, { timeline: after }: Plan) {
+  const lineOf = new Map(before.map((line) => [line.drill ?? line.label, line]));
+  const seen = new Set<string>();
+  return after.flatMap((now) => {
+    const key = now.drill ?? now.label;
+    const was = lineOf.get(key);
+    // The pause between drills comes several times, with the same people beside it.
+    if (was === undefined || seen.has(key)) return [];
+    seen.add(key);
+    return [{ label: now.label, was: was.sitOut ?? [], now: now.sitOut ?? [] }];
+  });
+}
+
+/** What somebody newly sits out, and does again, of what stands in both orders. */
+function saySitting(before: Plan, after: Plan, id: string): string[] {
+  return listBoth(before, after).flatMap(({ label, was, now }) => {
+    const sat = was.find((one) => one.id === id);
+    const sits = now.find((one) => one.id === id);
+    if (sits !== undefined && sits.instead !== sat?.instead) {
+      return [`${inSentence(sits.instead)} in place of ${inSentence(label)}`];
+    }
+    return sat !== undefined && sits === undefined ? [`${inSentence(label)} with the others`] : [];
+  });
+}
+
+/** What somebody is no longer looked at for. */
+function sayLooks({ checks: before }: Plan, { checks: after }: Plan, id: string): string[] {
+  const of = (checks: Plan['checks']) =>
+    checks.flatMap(({ label, people }) => (people.some((one) => one.id === id) ? [label] : []));
+  const now = of(after);
+  const gone = of(before).filter((label) => !now.includes(label));
+  return gone.length === 0 ? [] : [`not looked at for ${joinWords(gone.map(inSentence))}`];
+}
 
 /**
  * Sentences, person by person, then the running order; none: nothing changes. Never why.
@@ -35,8 +71,12 @@ export function sayPlanChanges(
       const label = now.option === null ? 'not there yet' : now.label;
       groups.set(label, [...(groups.get(label) ?? []), round]);
     }
-    if (groups.size === 0) return [];
-    const words = [...groups].map(([label, rounds]) => `${label} in ${listRounds(rounds)}`);
+    const words = [
+      ...[...groups].map(([label, rounds]) => `${label} in ${listRounds(rounds)}`),
+      ...saySitting(before, after, id),
+      ...sayLooks(before, after, id),
+    ];
+    if (words.length === 0) return [];
     return [`${nameOf(id)}: ${words.join('; ')}.`];
   });
   const drills = ({ timeline }: Plan) =>

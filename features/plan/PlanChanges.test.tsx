@@ -6,6 +6,7 @@ import type { PlanStatus } from './plannerEngine';
 
 const plan = (option: string): PlanFile =>
   ({
+    checks: [],
     rounds: [{ round: 1, people: [{ id: '1', option, label: option }] }],
     timeline: [],
   }) as unknown as PlanFile;

@@ -150,7 +150,7 @@ function roundOf({ timeline, rounds }: PlanFile, item: PlanFile['timeline'][numb
 function sayRound({ people }: PlanFile['rounds'][number], names: ReadonlyMap<string, string>) {
   const things = new Map<string, string[]>();
   for (const { id, letter, label } of people) {
-    const thing = `${letter} ${label}`.trim();
+    const thing = letter === null ? label : `${letter} ${label}`;
     things.set(thing, [...(things.get(thing) ?? []), names.get(id) ?? id]);
   }
   return [...things].map(([thing, who]) => `${thing} (${who.join(', ')})`).join(' · ');
