@@ -20,7 +20,7 @@ import {
 } from './option';
 import { countRows, rowsTaken } from '../pieces/rows';
 import { doseInRound, limitsAt } from './roundDose';
-import { findCapacities } from './strength';
+import { findCapacities, isTimedOf } from './strength';
 
 /** Where no set-up says how far out from the wall somebody is, metres. */
 export const usualBaseM = 0.5;
@@ -122,7 +122,7 @@ function toAlternative(
           spec.round,
           loads,
           findCapacities(person),
-          limitsAt(spec, school.settings, context),
+          limitsAt(spec, school.settings, context, isTimedOf(person)),
         );
   const heightM = heightFor(spec ?? { shape: own }, body);
   if (heightM > context.ceilingM + 1e-9) return [];

@@ -33,6 +33,22 @@ describe('the dose of a round', () => {
     });
   });
 
+  it('begins with a few breaths where the hold was never timed, and asks no more of whoever has less', () => {
+    const steps = [seconds(60, { sets: 2, held: 'dolphin-hold' })];
+    const loads = { shoulder: 0.6 };
+    const isTimed = (held: string) => held !== 'dolphin-hold';
+    expect(doseInRound(steps, loads, fresh).words).toBe('2 × 60 s');
+    expect(doseInRound(steps, loads, fresh, { isTimed }).words).toBe('2 × 25 s');
+    expect(doseInRound(steps, loads, weak, { isTimed }).words).toBe('2 × 7 s');
+    expect(doseInRound(steps, loads, fresh, { isTimed, breathSeconds: 4 }).words).toBe('2 × 20 s');
+    // What is short anyhow stays as it is, and so does what is a hold of something timed.
+    const brief = [seconds(6, { sets: 2, held: 'dolphin-hold' })];
+    expect(doseInRound(brief, loads, fresh, { isTimed }).words).toBe('2 × 6 s');
+    expect(doseInRound([seconds(30, { held: 'hollow-hold' })], {}, fresh, { isTimed }).words).toBe(
+      '30 s',
+    );
+  });
+
   it('is no more than two thirds of what somebody can hold, and never nothing', () => {
     const { words, work } = doseInRound([breaths(5, 5, { sets: 2 })], { shoulder: 0.6 }, weak);
     expect(words).toBe('2 × 1 breath');

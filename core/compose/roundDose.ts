@@ -1,5 +1,6 @@
 /** What of a dose one student does in one round, and how much work that is. Source: handbook 02, 08. */
 import { onceSeconds, sayDose, type DoseStep } from '../catalog/dose';
+import type { CheckKey } from '../catalog/checks';
 import type { DrillWork } from '../catalog/drills';
 import type { RegionLoads } from '../catalog/regions';
 import type { Capacities } from '../fatigue/reserve';
@@ -16,8 +17,8 @@ export interface RoundDose {
 
 /** Seconds of one breath, where nobody has said otherwise. */
 export const usualBreathSeconds = 5;
-/** Seconds of the shortest set. */
-const each = { least: 5 } as const;
+/** Seconds of the shortest set, and breaths of a hold that nobody has timed yet. */
+const each = { least: 5, untimedBreaths: 5 } as const;
 
 /** What holds for everybody in a round. */
 export interface RoundLimits {
@@ -25,6 +26,8 @@ export interface RoundLimits {
   readonly breathSeconds?: number | undefined;
   /** No set is longer, whoever does it; absent: as long as it can be borne. */
   readonly mostSeconds?: number;
+  /** Has this hold of theirs been timed? Absent: it has. */
+  readonly isTimed?: (held: CheckKey) => boolean;
 }
 
 /** What this studio and this school allow in a round at a stage. */
@@ -32,18 +35,29 @@ export const limitsAt = (
   spec: Parameters<typeof isOnFlat>[0],
   settings: Parameters<typeof isOnFlat>[1],
   { breathSeconds }: Pick<RoundLimits, 'breathSeconds'>,
+  isTimed: (held: CheckKey) => boolean,
 ): RoundLimits => ({
   breathSeconds,
+  isTimed,
   ...(isOnFlat(spec, settings) ? { mostSeconds: flatMostSeconds } : {}),
 });
 
-/** A step as far as somebody can bear it: never more than it asks, and never nothing. */
-function within(step: DoseStep, mostSeconds: number, breathSeconds: number): DoseStep {
+/**
+ * A step as far as somebody can bear it: never more than it asks, and never nothing. A hold that was
+ * never timed begins with a few breaths, whatever the shape asks of those who are used to it.
+ */
+function within(
+  step: DoseStep,
+  mostSeconds: number,
+  breathSeconds: number,
+  isTimed: (held: CheckKey) => boolean,
+): DoseStep {
   if ('seconds' in step) {
-    return {
-      ...step,
-      seconds: Math.min(step.seconds, Math.max(each.least, Math.floor(mostSeconds))),
-    };
+    const isUntimed = step.held !== undefined && !isTimed(step.held);
+    const asked = isUntimed
+      ? Math.min(step.seconds, each.untimedBreaths * breathSeconds)
+      : step.seconds;
+    return { ...step, seconds: Math.min(asked, Math.max(each.least, Math.floor(mostSeconds))) };
   }
   if ('breaths' in step) {
     const most = Math.max(1, Math.floor(mostSeconds / breathSeconds));
@@ -69,10 +83,14 @@ export function doseInRound(
   steps: readonly DoseStep[],
   loads: RegionLoads,
   capacities: Capacities,
-  { breathSeconds = usualBreathSeconds, mostSeconds = Infinity }: RoundLimits = {},
+  {
+    breathSeconds = usualBreathSeconds,
+    mostSeconds = Infinity,
+    isTimed = () => true,
+  }: RoundLimits = {},
 ): RoundDose {
   const most = Math.min(mostSeconds, borneSeconds(loads, capacities));
-  const own = steps.map((step) => within(step, most, breathSeconds));
+  const own = steps.map((step) => within(step, most, breathSeconds, isTimed));
   const work = own.map((step) => workOfStep(step, breathSeconds));
   return {
     // Something that is lain in takes the round as it is.

@@ -26,7 +26,7 @@ import {
 import { pace, triesBorne } from './pace';
 import { rowsTaken } from '../pieces/rows';
 import { doseInRound, limitsAt, sayTries } from './roundDose';
-import { findCapacities } from './strength';
+import { findCapacities, isTimedOf } from './strength';
 
 /** Where a rung stands to somebody, and what a round of it is worth. */
 export interface Rank {
@@ -79,7 +79,7 @@ export function toOptions(
           spec.round,
           spec.loads,
           capacities,
-          limitsAt(spec, person.school.settings, context),
+          limitsAt(spec, person.school.settings, context, isTimedOf(person)),
         );
 
   const toWay = (way: StageWay, up: WayUpId | undefined, order: number): PlannedOption | string => {

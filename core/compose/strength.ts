@@ -32,6 +32,12 @@ export function listWeakChecks(
   return [...weights].map(([check, weight]) => ({ check, weight }));
 }
 
+/** Whether a hold of theirs was ever timed, on whatever base. */
+export const isTimedOf =
+  ({ school, assessor }: OpenedCase) =>
+  (held: CheckKey): boolean =>
+    school.checks.has(held) && assessor.histories(held).some(({ level }) => level !== null);
+
 /** Seconds a student can hold, where the holds behind it were seen. */
 export function findCapacities(person: OpenedCase): Capacities {
   const secondsOf = (check: 'dolphin-hold' | 'plank-hold' | 'hollow-hold'): number | null => {
