@@ -44,6 +44,17 @@ describe('what one person may do tonight', () => {
     ]);
   });
 
+  it('asks a few breaths of a hold that nobody has timed, on whichever base it is kept', () => {
+    const doseOf = (stage: string, change: CaseChange, more: object = {}) =>
+      options(change, more).find((one) => one.stage === stage)?.dose;
+    const { 'dolphin-hold': _, ...untimed } = everything;
+    expect(doseOf('FS5', { evidence: everything })).toBe('2 × 60 s');
+    expect(doseOf('FS5', { evidence: untimed as Evidence })).toBe('2 × 25 s');
+    for (const family of ladderIds) {
+      expect(() => options({ evidence: {} }, { families: [family] })).not.toThrow();
+    }
+  });
+
   it('always ends with something that takes nothing', () => {
     expect(options().at(-1)).toMatchObject({ id: 'rest', pieces: [] });
     expect(options().at(-1)).not.toHaveProperty('alongM');

@@ -1,5 +1,5 @@
 /** What keeps somebody back, and how long they can hold: what drills are chosen and counted by. */
-import type { CheckKey } from '../catalog/checks';
+import { baseIds, type CheckKey } from '../catalog/checks';
 import type { LadderId } from '../catalog/stage';
 import type { Capacities } from '../fatigue/reserve';
 import type { OpenedCase } from '../ladder/case';
@@ -35,8 +35,12 @@ export function listWeakChecks(
 /** Whether a hold of theirs was ever timed, on whatever base. */
 export const isTimedOf =
   ({ school, assessor }: OpenedCase) =>
-  (held: CheckKey): boolean =>
-    school.checks.has(held) && assessor.histories(held).some(({ level }) => level !== null);
+  (held: CheckKey): boolean => {
+    const found = school.checks.get(held);
+    if (found === undefined) return false;
+    const bases = found.spec.byBase ? baseIds : [undefined];
+    return bases.some((base) => assessor.histories(held, base).some(({ level }) => level !== null));
+  };
 
 /** Seconds a student can hold, where the holds behind it were seen. */
 export function findCapacities(person: OpenedCase): Capacities {

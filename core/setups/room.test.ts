@@ -293,7 +293,12 @@ describe('a school whose shoulder stand is flat', () => {
     const strong = {} as Parameters<typeof doseInRound>[2];
     const steps = [{ seconds: 180 }] as const;
     expect(
-      doseInRound(steps, {}, strong, limitsAt({ recipe: 'platform' }, flat.settings, {})).spans,
+      doseInRound(
+        steps,
+        {},
+        strong,
+        limitsAt({ recipe: 'platform' }, flat.settings, {}, () => true),
+      ).spans,
     ).toEqual([25]);
   });
 });
