@@ -47,6 +47,23 @@ describe('at the door', () => {
     expect(fake.said).toEqual([{ kind: 'door', person: '1', check: 'screening', isFine: true }]);
   });
 
+  it('asks whoever is due even where nothing tonight waits for it, and keeps the answer in sight', async () => {
+    const due = { ...bundle, members: [{ id: '1' }, { id: '2', isScreeningDue: true }] } as never;
+    const { fake, card, user, unmount } = show([], due);
+    expect(card('Ada').getAllByText('First questions')).toHaveLength(1);
+    await user.click(card('Bo').getByRole('radio', { name: 'no' }));
+    expect(fake.said).toEqual([{ kind: 'door', person: '2', check: 'screening', isFine: false }]);
+    unmount();
+    // Judged anew they are due no more, or still are: the answer can be seen and changed.
+    const again = show(fake.said);
+    expect(again.card('Bo').getByRole('radio', { name: 'no' })).toBeChecked();
+    again.unmount();
+    // An assistant's device has no such question.
+    const { questions: _, ...other } = due as typeof bundle;
+    const theirs = { ...other, plan: { ...bundle.plan, rounds: [] } } as never;
+    expect(show([], theirs).card('Bo').queryByText('First questions')).not.toBeInTheDocument();
+  });
+
   it('keeps feet down for whoever asks, or no longer does, and asks nothing back', async () => {
     const { fake, card, user } = show();
     const ada = card('Ada').getByRole('button', { name: 'feet down today' });

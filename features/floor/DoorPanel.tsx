@@ -2,6 +2,7 @@
 
 import { SegmentedControl } from '@mantine/core';
 import { awayFrom, feetDownNow, isUnderWay, lateNow, planOf } from '@/core/running/follow';
+import { screeningQuestion } from '@/core/ladder/door';
 import { doorKey } from '@/core/running/replay';
 import { hasDrills } from '@/features/evening/comingFor';
 import { NewAtDoor } from './later';
@@ -57,15 +58,22 @@ export function DoorPanel({ others, onStop }: DoorPanelProps) {
   };
   const ahead = plan.rounds.map(({ round }) => round).filter((round) => round >= next);
   const keyOf = keyOfLabel(bundle);
+  /** Whoever is due is asked on arriving, whatever they do tonight; what was answered stays in sight. */
+  const firstQuestions = (id: string, isDue: true | undefined): string[] => {
+    const { key, label } = screeningQuestion;
+    const isKnown = bundle.questions?.some((one) => one.key === key) === true;
+    return isKnown && (isDue === true || state.door.has(doorKey(id, key))) ? [label] : [];
+  };
   return (
     <div className={classes.doors}>
-      {bundle.members.map(({ id }) => {
+      {bundle.members.map(({ id, isScreeningDue, isAskedFromHome }) => {
         const asked = [
-          ...new Set(
-            plan.rounds.flatMap(({ people }) =>
+          ...new Set([
+            ...firstQuestions(id, isScreeningDue),
+            ...plan.rounds.flatMap(({ people }) =>
               people.flatMap((one) => (one.id === id ? one.confirmAtDoor : [])),
             ),
-          ),
+          ]),
         ].filter((label) => questionFor(bundle, label)?.askedIn !== 'the-hold');
         const isDown = feetDown.has(id);
         return (
@@ -95,6 +103,7 @@ export function DoorPanel({ others, onStop }: DoorPanelProps) {
                 onChange={(value) => sayLate(id, Number(value))}
               />
             )}
+            {isAskedFromHome && <span>Ask aside: something was said from home</span>}
             {asked.map((label) => {
               const answer = state.door.get(doorKey(id, keyOf(label)));
               return (

@@ -123,7 +123,15 @@ describe('a class on the floor', () => {
     expect(findPerson(db, Number(asked))!.screenedOn).toBe(today());
     expect(closedTo(asked!).length).toBeLessThan(before.length);
     expect(closedTo(other!)).toEqual(others);
+    const due = () =>
+      bundleOf(findClass(uid)!).members.flatMap((one) => (one.isScreeningDue ? one.id : []));
+    expect(due()).toContain(other);
+    expect(due()).not.toContain(asked);
+    // An assistant is told of neither.
+    const { members } = bundleFor('assistant', bundleOf(findClass(uid)!));
+    expect(members.some((one) => 'isScreeningDue' in one || 'isAskedFromHome' in one)).toBe(false);
     send(uid, tapsOf([{ kind: 'undo', tap: 't.1' }]));
+    expect(due()).toContain(asked);
     expect(findPerson(db, Number(asked))!.screenedOn).toBeNull();
     expect(closedTo(asked!)).toEqual(before);
   });

@@ -13,6 +13,8 @@ import { basesUp, regionsOfCheck } from '@/core/ladder/checkShape';
 import { sayDose, type Dose } from '@/core/catalog/dose';
 import { isLengthCheck, sayBar, suffixOf } from '@/core/catalog/sayCheck';
 import type { BodyInput } from '@/core/body/body';
+import { isScreeningDue } from '@/core/caution/care';
+import type { Day } from '@/core/units/day';
 import { forearmHandsIds } from '@/core/body/hands';
 import type { PlannedOption } from '@/core/compose/option';
 import type { Variant } from '@/core/setups/setup';
@@ -36,7 +38,7 @@ import { questionOf, screeningQuestion, type DoorQuestion } from '@/core/ladder/
 import type { LengthUnits } from '@/core/units/length';
 import type { FloorClassRow } from '@/db/floor';
 import type { Db } from '@/db/open';
-import { listCoursePeople } from '@/db/people';
+import { listCoursePeople, type PersonRow } from '@/db/people';
 import type { ClassView } from '../judging/classViews';
 import { listToAsk } from '@/db/homeReports';
 import { readSchool } from '../judging/schools';
@@ -49,6 +51,8 @@ export interface FloorMember {
   readonly consent: Consent;
   /** Reported something from home that is asked about at the door; the teacher’s alone. */
   readonly isAskedFromHome?: true;
+  /** Never asked the first questions, or too long ago; the teacher’s alone. */
+  readonly isScreeningDue?: true;
 }
 
 /** A check as the floor records it. */
@@ -206,15 +210,34 @@ export function stagesOf(
 const optionsTonight = ({ rounds }: PlanFile): ReadonlySet<string> =>
   new Set(rounds.flatMap(({ people }) => people.flatMap(({ option }) => option ?? [])));
 
+/** What a class knows of somebody besides their body: what they allow, and what to ask on arriving. */
+export function atDoor(
+  db: Db,
+  people: readonly Pick<PersonRow, 'id'>[],
+  day: Day,
+): (
+  person: Pick<PersonRow, 'id' | 'consent' | 'screenedOn'>,
+) => Pick<FloorMember, 'consent' | 'isAskedFromHome' | 'isScreeningDue'> {
+  const toAsk = new Set(
+    listToAsk(
+      db,
+      people.map(({ id }) => id),
+    ),
+  );
+  return ({ id, consent, screenedOn }) => ({
+    consent,
+    ...(toAsk.has(id) ? { isAskedFromHome: true as const } : {}),
+    ...(isScreeningDue(screenedOn, day) ? { isScreeningDue: true as const } : {}),
+  });
+}
+
 export function makeBundle(db: Db, view: ClassView, plan: PlanFile): FloorBundle {
   const { units } = view.settings;
   const school = readSchool(db, view.profile);
-  const consent = new Map(
-    listCoursePeople(db, view.course.id).map((person) => [String(person.id), person.consent]),
+  const people = new Map(
+    listCoursePeople(db, view.course.id).map((person) => [String(person.id), person]),
   );
-  const toAsk = new Set(
-    listToAsk(db, view.members.map(({ id }) => Number(id)).filter(Number.isInteger)).map(String),
-  );
+  const say = atDoor(db, [...people.values()], view.today);
   return {
     uid: '',
     revision: 0,
@@ -223,11 +246,12 @@ export function makeBundle(db: Db, view: ClassView, plan: PlanFile): FloorBundle
     meeting: view.meeting,
     plan,
     prepared: view.prepared,
-    members: view.members.map((member) => ({
-      ...member,
-      consent: consent.get(member.id) ?? 'ask',
-      ...(toAsk.has(member.id) ? { isAskedFromHome: true as const } : {}),
-    })),
+    members: view.members.map((member) => {
+      const person = people.get(member.id);
+      return person === undefined
+        ? { ...member, consent: 'ask' as const }
+        : { ...member, ...say(person) };
+    }),
     school: view.school,
     units,
     breathSeconds: view.settings.breathSeconds,

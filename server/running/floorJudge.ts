@@ -9,7 +9,7 @@ import { listPeopleById } from '@/db/people';
 import { readCases } from '../judging/cases';
 import { prepareCourse, toMember } from '../judging/classViews';
 import { today } from '../clock';
-import { bundleOf, stagesOf, type FloorBundle, type FloorMember } from './floorBundle';
+import { atDoor, bundleOf, stagesOf, type FloorBundle, type FloorMember } from './floorBundle';
 import { readSchool } from '../judging/schools';
 
 const hasMember = (row: FloorClassRow, person: number) =>
@@ -55,11 +55,12 @@ export function judgeAgain(db: Db, row: FloorClassRow, ids: readonly number[]): 
   const changed = people.filter((one) => ids.includes(one.id));
   const pieces = listPieces(db, course.id);
   const cases = readCases(db, changed, () => ({ school, day: row.day, pieces }));
+  const say = atDoor(db, changed, row.day);
   for (const person of changed) {
     const judged = now.people.find((one) => one.id === String(person.id))!;
     const member: FloorMember = {
       ...toMember(person, cases.get(person.id)!),
-      consent: person.consent,
+      ...say(person),
     };
     const isIn = bundle.members.some((one) => one.id === member.id);
     bundle = {
