@@ -236,7 +236,9 @@ function saysOf(
     case 'hold-fault': {
       // A clock that runs has written nothing yet; what is said after it has stopped counts as well.
       const hold = holds.find(({ id }) => id === act.hold);
-      return hold === undefined || hold.stopped === null ? [] : hold.people.map(({ person }) => person);
+      return hold === undefined || hold.stopped === null
+        ? []
+        : hold.people.map(({ person }) => person);
     }
     case 'undo':
       return [...members];
