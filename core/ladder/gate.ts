@@ -6,7 +6,7 @@ import type { Assessment, CheckStatus } from '../readiness/assess';
 import { isVoided } from '../readiness/record';
 import { rememberFor } from '../units/remember';
 import { inSentence } from '../units/words';
-import { dayNumber, type Day } from '../units/day';
+import { dayNumber, sayDay, type Day } from '../units/day';
 import type { OpenedCase } from './case';
 
 /** What does instead of a check, and so becomes part of the set-up or the plan. */
@@ -103,7 +103,7 @@ function byWord(stage: StageKey, item: GateItem, person: OpenedCase): GateItem {
     ...item,
     status: 'met',
     wordOf: placing.on,
-    reasons: [`by the teacher’s word of ${placing.on}, not measured`],
+    reasons: [`by the teacher’s word of ${sayDay(placing.on)}, not measured`],
   };
 }
 
