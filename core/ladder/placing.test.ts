@@ -19,7 +19,9 @@ describe('the teacher’s word', () => {
     const person = said('FS5');
     const verdict = judge('FS5', person);
     expect(verdict.kind).toBe('advance');
-    expect(verdict.reasons.join('; ')).toMatch(/Forearm plank hold: by the teacher’s word of \d+ [A-Z][a-z]+ 20/);
+    expect(verdict.reasons.join('; ')).toMatch(
+      /Forearm plank hold: by the teacher’s word of \d+ [A-Z][a-z]+ 20/,
+    );
     expect(judge('FS4', person).kind).toBe('advance');
     expect(judge('FS5', makeCase({ evidence: {} })).kind).toBe('stay');
   });
