@@ -6,12 +6,13 @@ interface Beside {
   /** Who sits out which drill, and who is looked at for which check. */
   readonly out?: Readonly<Record<string, readonly string[]>>;
   readonly looks?: Readonly<Record<string, readonly string[]>>;
+  readonly away?: readonly string[];
 }
 
 const plan = (
   rounds: readonly Readonly<Record<string, string | null>>[],
   drills: readonly string[] = [],
-  { out = {}, looks = {} }: Beside = {},
+  { out = {}, looks = {}, away = [] }: Beside = {},
 ): Plan =>
   ({
     rounds: rounds.map((people, index) => ({
@@ -29,6 +30,7 @@ const plan = (
         ? {}
         : { sitOut: out[label].map((id) => ({ id, instead: 'Seated' })) }),
     })),
+    wishes: { absent: away },
     checks: Object.entries(looks).map(([label, people]) => ({
       label,
       people: people.map((id) => ({ id, why: '' })),
@@ -96,5 +98,17 @@ describe('what a word changes', () => {
       'No longer in the order: Press-ups.',
       'New in the order: Slide.',
     ]);
+  });
+
+  it('tells of an evening without rounds who is left out of it, and who sits something out', () => {
+    const before = plan([], ['Boat'], { looks: { Hollow: ['a', 'b'] } });
+    const away = plan([], ['Boat'], { looks: { Hollow: ['b'] }, away: ['a'] });
+    expect(sayPlanChanges(before, away, name)).toEqual(['Ada is left out.']);
+    expect(sayPlanChanges(away, before, name)).toEqual(['Ada is in it.']);
+    const sore = plan([], ['Boat'], { out: { Boat: ['b'] }, looks: { Hollow: ['a'] } });
+    expect(sayPlanChanges(before, sore, name)).toEqual([
+      'Bo: seated in place of boat; not looked at for hollow.',
+    ]);
+    expect(sayPlanChanges(away, away, name)).toEqual([]);
   });
 });

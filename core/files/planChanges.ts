@@ -2,7 +2,23 @@
 import { inSentence, joinWords } from '../units/words';
 import type { PlanFile } from './planFile';
 
-type Plan = Pick<PlanFile, 'rounds' | 'timeline' | 'checks'>;
+type Plan = Pick<PlanFile, 'rounds' | 'timeline' | 'checks'> & {
+  readonly wishes: Pick<PlanFile['wishes'], 'absent'>;
+};
+
+/** Everybody whom a plan names. */
+const listNamed = ({ rounds, timeline, checks, wishes }: Plan): string[] => [
+  ...rounds.flatMap(({ people }) => people.map(({ id }) => id)),
+  ...timeline.flatMap(({ sitOut = [] }) => sitOut.map(({ id }) => id)),
+  ...checks.flatMap(({ people }) => people.map(({ id }) => id)),
+  ...wishes.absent,
+];
+
+/** An evening without rounds is of everybody who is not away. */
+const isIn = ({ rounds, wishes }: Plan, id: string): boolean =>
+  rounds.length === 0
+    ? !wishes.absent.includes(id)
+    : rounds.some(({ people }) => people.some((one) => one.id === id));
 
 const listRounds = (rounds: readonly number[]) =>
   `round${rounds.length === 1 ? '' : 's'} ${rounds.join(', ')}`;
@@ -52,16 +68,12 @@ export function sayPlanChanges(
   after: Plan,
   nameOf: (id: string) => string,
 ): string[] {
-  const ids = [
-    ...new Set(
-      [...before.rounds, ...after.rounds].flatMap(({ people }) => people.map(({ id }) => id)),
-    ),
-  ];
+  const ids = [...new Set([...listNamed(before), ...listNamed(after)])];
   const doing = ({ rounds }: Plan, round: number, id: string) =>
     rounds.find((one) => one.round === round)?.people.find((one) => one.id === id);
   const lines = ids.flatMap((id) => {
-    const was = before.rounds.some(({ people }) => people.some((one) => one.id === id));
-    const is = after.rounds.some(({ people }) => people.some((one) => one.id === id));
+    const [was, is] = [isIn(before, id), isIn(after, id)];
+    if (!was && !is) return [];
     if (was && !is) return [`${nameOf(id)} is left out.`];
     if (!was && is) return [`${nameOf(id)} is in it.`];
     const groups = new Map<string, number[]>();

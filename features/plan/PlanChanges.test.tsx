@@ -7,6 +7,7 @@ import type { PlanStatus } from './plannerEngine';
 const plan = (option: string): PlanFile =>
   ({
     checks: [],
+    wishes: { absent: [] },
     rounds: [{ round: 1, people: [{ id: '1', option, label: option }] }],
     timeline: [],
   }) as unknown as PlanFile;

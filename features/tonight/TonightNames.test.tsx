@@ -30,6 +30,7 @@ const mat = { kind: 'mat', x: 1, y: 1, isAcross: false };
 const plan = (second: string): PlanFile =>
   ({
     checks: [],
+    wishes: { absent: [] },
     rounds: [1, 2].map((round) => ({
       round,
       people: [

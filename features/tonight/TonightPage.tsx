@@ -83,7 +83,7 @@ export function TonightPage() {
           </div>
         </div>
       )}
-      {isKept && plan.rounds.length > 0 && (
+      {isKept && prepared.people.length > 0 && (
         <TonightNames
           {...toKeep(coming)}
           plan={plan}
