@@ -89,7 +89,7 @@ describe('what a word changes', () => {
       looks: { Dolphin: ['b'], Hollow: ['b'] },
     });
     expect(sayPlanChanges(before, after, name)).toEqual([
-      'Ada: seated in place of press-ups; seated in place of pause; not looked at for dolphin and plank.',
+      'Ada: seated in place of press-ups and pause; not looked at for dolphin and plank.',
       'Bo: boat with the others.',
     ]);
     // What is new in the order, or gone from it, is told as that.

@@ -23,6 +23,10 @@ const isIn = ({ rounds, wishes }: Plan, id: string): boolean =>
 const listRounds = (rounds: readonly number[]) =>
   `round${rounds.length === 1 ? '' : 's'} ${rounds.join(', ')}`;
 
+/** Labels that may have commas of their own. */
+const some = (labels: readonly string[]): string =>
+  labels.some((label) => label.includes(',')) ? labels.join(' · ') : joinWords(labels);
+
 /** What stands in both orders, as it is called, with what each says of it. */
 function listBoth({ timeline: before }: Plan, { timeline: after }: Plan) {
   const lineOf = new Map(before.map((line) => [line.drill ?? line.label, line]));
@@ -39,14 +43,20 @@ function listBoth({ timeline: before }: Plan, { timeline: after }: Plan) {
 
 /** What somebody newly sits out, and does again, of what stands in both orders. */
 function saySitting(before: Plan, after: Plan, id: string): string[] {
-  return listBoth(before, after).flatMap(({ label, was, now }) => {
+  const out = new Map<string, string[]>();
+  const again: string[] = [];
+  for (const { label, was, now } of listBoth(before, after)) {
     const sat = was.find((one) => one.id === id);
     const sits = now.find((one) => one.id === id);
     if (sits !== undefined && sits.instead !== sat?.instead) {
-      return [`${inSentence(sits.instead)} in place of ${inSentence(label)}`];
+      out.set(sits.instead, [...(out.get(sits.instead) ?? []), inSentence(label)]);
     }
-    return sat !== undefined && sits === undefined ? [`${inSentence(label)} with the others`] : [];
-  });
+    if (sat !== undefined && sits === undefined) again.push(inSentence(label));
+  }
+  return [
+    ...[...out].map(([instead, labels]) => `${inSentence(instead)} in place of ${some(labels)}`),
+    ...(again.length === 0 ? [] : [`${some(again)} with the others`]),
+  ];
 }
 
 /** What somebody is no longer looked at for. */
