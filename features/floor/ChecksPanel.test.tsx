@@ -219,3 +219,15 @@ it('keeps what is typed by the enter key, by going on to another, and when the l
   expect(fake.said.slice(2)).toMatchObject([{ person: '2', value: 64, side: 'right' }]);
   expect(fake.said).toHaveLength(3);
 });
+
+it('keeps nothing half typed of somebody who is no longer asked', async () => {
+  const hops = check({ check: 'hops-reaching', label: 'Hops', kind: 'reps', most: 8 });
+  const regions = { ...hops, regions: ['shoulder', 'wrist'] as const };
+  const { fake, again, unmount, user } = show([regions]);
+  await user.type(screen.getByRole('textbox', { name: 'Hops, Ada' }), '1');
+  await fake.floor.say({ kind: 'sore', person: '1', place: 'wrist' });
+  again();
+  expect(screen.queryByRole('textbox', { name: 'Hops, Ada' })).not.toBeInTheDocument();
+  unmount();
+  expect(fake.said.filter(({ kind }) => kind === 'seen')).toEqual([]);
+});

@@ -1,7 +1,7 @@
 'use client';
 
 import { Button, NumberInput, SegmentedControl } from '@mantine/core';
-import { useEffect, useRef, useState, type FocusEvent } from 'react';
+import { useEffect, useId, useLayoutEffect, useState, type FocusEvent } from 'react';
 import type { FloorBundle, FloorCheck } from '@/server/running/floorBundle';
 import { askedSides, keptSide, sideAfter, type AskedSide } from '@/core/catalog/askedSides';
 import type { LengthUnits } from '@/core/units/length';
@@ -27,6 +27,9 @@ export function ChecksPanel({ onHold }: ChecksPanelProps) {
   // The prepared class knows the base as well: on what a check is taken.
   const { checks } = bundle.prepared;
   const { seen } = floor.state;
+  const [unkept] = useState<Typed>(() => new Map());
+  // Before the rows of the line go: they are still known then.
+  useLayoutEffect(() => () => unkept.forEach((keepIt) => keepIt()), [unkept]);
   const said = saidTonight(floor.state, bundle.plan.wishes, isTeacher);
   const feetDown = feetDownNow(floor.state, bundle.plan);
   // Whoever has said that something is sore, or keeps the feet down, is asked for nothing that meets it.
@@ -81,6 +84,7 @@ export function ChecksPanel({ onHold }: ChecksPanelProps) {
                     one.check === check && one.person === id && (!spec.byBase || one.base === on),
                 )}
                 base={on}
+                unkept={unkept}
               />
             ))}
           </article>
@@ -135,6 +139,7 @@ interface SeenRowProps {
   /** Of this person tonight, oldest first. */
   readonly seen: readonly Seen[];
   readonly base: 'hands' | 'forearms' | 'head';
+  readonly unkept: Typed;
 }
 
 /** Lengths are kept in centimetres, whatever they are typed in. */
@@ -171,15 +176,21 @@ function sayLast(spec: FloorCheck, seen: readonly Seen[]): string {
     .join(', ');
 }
 
+/** What is typed and not yet kept, by row: kept as well when the line is left. */
+type Typed = Map<string, () => void>;
+
 /**
  * A number is kept by its button or by the enter key, and also when the hand goes on to something
- * else: what was typed between two people is not lost.
+ * else: what was typed between two people is not lost. A row that goes by itself, because somebody
+ * is no longer asked, takes what stands in it along.
  */
 function useTyped(
   keep: (value: number, event?: { readonly timeStamp: number }) => void,
   most: number,
+  unkept: Typed,
 ) {
   const [value, setValue] = useState<number | ''>('');
+  const row = useId();
   const isTooMuch = value !== '' && value > most;
   const isReady = value !== '' && Number.isFinite(value) && !isTooMuch;
   const keepIt = (event?: { readonly timeStamp: number }) => {
@@ -187,11 +198,10 @@ function useTyped(
     setValue('');
     keep(value, event);
   };
-  const last = useRef(keepIt);
   useEffect(() => {
-    last.current = keepIt;
+    unkept.set(row, keepIt);
+    return () => void unkept.delete(row);
   });
-  useEffect(() => () => last.current(), []);
   const onLeave = (event: FocusEvent) => {
     const { currentTarget, relatedTarget, timeStamp } = event;
     // A tap beside it, as on the side that is meant, is not yet a leaving.
@@ -200,7 +210,7 @@ function useTyped(
   return { value, setValue, isTooMuch, isReady, keepIt, onLeave };
 }
 
-function SeenRow({ floor, spec, person, name, seen, base }: SeenRowProps) {
+function SeenRow({ floor, spec, person, name, seen, base, unkept }: SeenRowProps) {
   const [side, setSide] = useState<AskedSide>('left');
   const record = (what: number, event?: { readonly timeStamp: number }) => {
     void floor.say(
@@ -224,6 +234,7 @@ function SeenRow({ floor, spec, person, name, seen, base }: SeenRowProps) {
   const { value, setValue, isTooMuch, isReady, keepIt, onLeave } = useTyped(
     (typed, event) => record(readingFrom(typed, typedIn(spec)), event),
     most,
+    unkept,
   );
   const steps = stepsOf(spec);
   return (
