@@ -3,95 +3,25 @@ import { InputProblem } from '@/core/problem';
 import { renderUi } from '@/design/testing/renderUi';
 import { anyLook, readLook } from './look';
 import { PlumbScreen } from './PlumbScreen';
+import { parts, resetParts } from './testing/fakeParts';
+import type * as Fakes from './testing/fakeParts';
+import { choosePhoto, practise, view, withMarks } from './testing/openPlumb';
 import type { PictureOutcome } from './picture';
-import type { PlumbView } from './read';
-import { plumbViewOf } from './testing';
-import type { ReadOutcome } from './useReader';
 
-const kept: [number, object][] = [];
-let outcome: PictureOutcome = { ok: true, picture: { url: 'blob:x', width: 900, height: 1200 } };
-/** A painted picture that is still being opened. */
-let mockOpening: Promise<PictureOutcome> | null = null;
-jest.mock('./picture', () => ({
-  loadPicture: () => Promise.resolve(outcome),
-  fromCanvas: () => mockOpening ?? Promise.resolve(outcome),
-  toKeptJpeg: () => Promise.resolve({ ok: true, jpeg: 'abcd' }),
-}));
-let mockPaint: () => object = () => ({});
-jest.mock('./practice', () => ({ paintPractice: () => mockPaint() }));
-const keptSheets: { jpeg: string | null; hasAsked: boolean }[] = [];
-jest.mock('./actions', () => ({
-  keepPictureAction: (_: number, form: { jpeg: string | null; hasAsked: boolean }) => {
-    keptSheets.push(form);
-    return Promise.resolve({ ok: true, value: 1 });
-  },
-  deletePictureAction: () => Promise.resolve({ ok: true, value: { isErasePending: false } }),
-}));
-jest.mock('@/features/person/actions', () => ({
-  recordCheckAction: (person: number, form: object) => {
-    kept.push([person, form]);
-    return Promise.resolve({ ok: true, value: 1 });
-  },
-  undoRecordAction: () => Promise.resolve({ ok: true, value: undefined }),
-}));
-const nobody: ReadOutcome = { ok: false, problem: 'Nobody is found in this picture.' };
-let read: ReadOutcome = nobody;
-let mockIsReading = false;
-jest.mock('./useReader', () => ({
-  useReader: () => ({
-    isReading: mockIsReading,
-    read: () => Promise.resolve(read),
-    warm: () => undefined,
-    forget: () => undefined,
-  }),
-}));
-const mockRouter = { push: jest.fn(), refresh: jest.fn() };
-jest.mock('next/navigation', () => ({ useRouter: () => mockRouter }));
+jest.mock('./picture', () => jest.requireActual<typeof Fakes>('./testing/fakeParts').picture);
+jest.mock('./practice', () => jest.requireActual<typeof Fakes>('./testing/fakeParts').practice);
+jest.mock('./actions', () => jest.requireActual<typeof Fakes>('./testing/fakeParts').actions);
+jest.mock(
+  '@/features/person/actions',
+  () => jest.requireActual<typeof Fakes>('./testing/fakeParts').personActions,
+);
+jest.mock('./useReader', () => jest.requireActual<typeof Fakes>('./testing/fakeParts').reader);
+jest.mock(
+  'next/navigation',
+  () => jest.requireActual<typeof Fakes>('./testing/fakeParts').navigation,
+);
 
-const view = plumbViewOf({
-  people: [
-    { id: 3, name: 'Ada' },
-    { id: 4, name: 'Bo' },
-  ],
-  checks: [
-    { check: 'head-clearance', label: 'Head clearance in dolphin', bar: 3, sides: [] },
-    {
-      check: 'straight-leg-raise',
-      label: 'Straight-leg raise',
-      bar: 70,
-      sides: ['left', 'right', 'both'],
-    },
-  ],
-});
-
-beforeEach(() => {
-  kept.length = 0;
-  mockOpening = null;
-  mockIsReading = false;
-  read = nobody;
-  outcome = { ok: true, picture: { url: 'blob:x', width: 900, height: 1200 } };
-  URL.revokeObjectURL = () => undefined;
-});
-
-type User = ReturnType<typeof renderUi>['user'];
-
-/** A photograph of somebody, as a file. */
-const choosePhoto = (user: User) =>
-  user.upload(
-    document.querySelector<HTMLInputElement>('input[type=file]')!,
-    new File(['x'], 'photo.jpg', { type: 'image/jpeg' }),
-  );
-const practise = (user: User) =>
-  user.click(screen.getByRole('button', { name: 'A practice picture' }));
-
-async function withMarks(shape: 'dolphin' | 'handstandWall', base = 'hands', take = choosePhoto) {
-  const ui = renderUi(<PlumbScreen view={view} opened={readLook({ shape })} />);
-  await take(ui.user);
-  await screen.findByRole('button', { name: 'Put the marks on' });
-  await ui.user.selectOptions(screen.getByLabelText('Weight on'), base);
-  await ui.user.click(screen.getByRole('button', { name: 'Put the marks on' }));
-  return ui;
-}
+beforeEach(resetParts);
 
 const value = (label: string) =>
   within(screen.getByRole('region', { name: 'Measures' })).getByText(label).parentElement!
@@ -117,11 +47,11 @@ it('asks whose lines they are before anything is opened, and keeps what it was o
   expect(await screen.findByText(/Say first whose lines are read/)).toBeInTheDocument();
   expect(screen.getByLabelText('Who')).toHaveDisplayValue('choose …');
   await user.selectOptions(screen.getByLabelText('Who'), 'Bo');
-  expect(mockRouter.push).toHaveBeenCalledWith('/plumb?person=4&check=head-clearance');
+  expect(parts.router.push).toHaveBeenCalledWith('/plumb?person=4&check=head-clearance');
 });
 
 it('says a file that is no picture in a sentence', async () => {
-  outcome = { ok: false, problem: 'This file is empty. Take the picture again.' };
+  parts.outcome = { ok: false, problem: 'This file is empty. Take the picture again.' };
   const { user } = renderUi(<PlumbScreen view={view} opened={anyLook} />);
   await practise(user);
   expect(await screen.findByText(/This file is empty/)).toBeInTheDocument();
@@ -180,12 +110,12 @@ it('says beside the bend what the wall forces, and why of every figure', async (
 
 it('keeps nothing without a tap, and then with its error and where it is from', async () => {
   const { user } = await withMarks('dolphin', 'forearms');
-  expect(kept).toEqual([]);
+  expect(parts.recorded).toEqual([]);
   const offer = screen.getByRole('region', { name: 'As a record' });
   expect(offer).not.toHaveTextContent('Straight-leg raise');
   await user.click(within(offer).getByRole('button', { name: 'Keep it' }));
-  await waitFor(() => expect(kept).toHaveLength(1));
-  expect(kept[0]).toMatchObject([
+  await waitFor(() => expect(parts.recorded).toHaveLength(1));
+  expect(parts.recorded[0]).toMatchObject([
     3,
     {
       check: 'head-clearance',
@@ -207,15 +137,15 @@ it('keeps nothing of a practice picture, which measures nobody', async () => {
   };
   cannotKeep();
   // A photograph that cannot be opened, and a take that cannot be painted, leave the picture as it is.
-  outcome = { ok: false, problem: 'This file is empty.' };
+  parts.outcome = { ok: false, problem: 'This file is empty.' };
   await choosePhoto(user);
   expect(await screen.findByText('This file is empty.')).toBeInTheDocument();
   cannotKeep();
   await practise(user);
   await waitFor(() => expect(screen.getByRole('button', { name: 'Read the marks' })).toBeEnabled());
   cannotKeep();
-  // Somebody's own picture in its place can be kept.
-  outcome = { ok: true, picture: { url: 'blob:y', width: 900, height: 1200 } };
+  // Somebody's own picture in its place can be parts.recorded.
+  parts.outcome = { ok: true, picture: { url: 'blob:y', width: 900, height: 1200 } };
   await choosePhoto(user);
   await waitFor(() => expect(screen.queryByRole('button', { name: /^near/ })).toBeNull());
   await user.click(screen.getByRole('button', { name: 'Put the marks on' }));
@@ -248,7 +178,7 @@ it('takes what the reader found, with its own errors, and says so where it found
     knee: at(450, 300, 40),
     ankle: at(500, 110, 9),
   };
-  read = {
+  parts.read = {
     ok: true,
     marks: { near, far: {}, left: {}, right: near, facing: 'left', seen: { left: 0, right: 9 } },
   };
@@ -265,7 +195,7 @@ it('takes what the reader found, with its own errors, and says so where it found
 });
 
 it('says that it reads, and lets the marks be put on by hand meanwhile', async () => {
-  mockIsReading = true;
+  parts.isReading = true;
   const { user } = renderUi(<PlumbScreen view={view} opened={readLook({ shape: 'handstand' })} />);
   await choosePhoto(user);
   expect(await screen.findByText(/marks are being read, on this device/)).toBeInTheDocument();
@@ -275,13 +205,13 @@ it('says that it reads, and lets the marks be put on by hand meanwhile', async (
 });
 
 it('says that a shape is out of reach, and goes on', async () => {
-  mockPaint = () => {
+  parts.paint = () => {
     throw new InputProblem('unreachable', 'The legs are 3 cm too short.');
   };
   const { user } = renderUi(<PlumbScreen view={view} opened={readLook({ shape: 'wallL' })} />);
   await practise(user);
   expect(await screen.findByText(/3 cm too short. Choose another shape/)).toBeInTheDocument();
-  mockPaint = () => ({});
+  parts.paint = () => ({});
   await practise(user);
   expect(await screen.findByRole('button', { name: 'Put the marks on' })).toBeInTheDocument();
 });
@@ -301,13 +231,13 @@ it('comes back to the last picture and its marks, and lets go of the other', asy
   URL.revokeObjectURL = (url) => void gone.push(url);
   const { user, unmount } = await withMarks('handstandWall');
   const before = value('Hip');
-  outcome = { ok: true, picture: { url: 'blob:other', width: 700, height: 900 } };
+  parts.outcome = { ok: true, picture: { url: 'blob:other', width: 700, height: 900 } };
   await choosePhoto(user);
   await waitFor(() => expect(screen.queryByRole('region', { name: 'Measures' })).toBeNull());
   expect(gone).toEqual([]);
   await user.click(screen.getByRole('button', { name: 'Undo' }));
   expect(value('Hip')).toBe(before);
-  outcome = { ok: true, picture: { url: 'blob:third', width: 700, height: 900 } };
+  parts.outcome = { ok: true, picture: { url: 'blob:third', width: 700, height: 900 } };
   await choosePhoto(user);
   await waitFor(() => expect(gone).toEqual(['blob:other']));
   unmount();
@@ -317,18 +247,18 @@ it('comes back to the last picture and its marks, and lets go of the other', asy
 it('lets nothing be laid on a picture while the next one is being opened', async () => {
   const { user } = await withMarks('dolphin', 'forearms', practise);
   let opened: (picture: PictureOutcome) => void = () => undefined;
-  mockOpening = new Promise((resolve) => (opened = resolve));
+  parts.opening = new Promise((resolve) => (opened = resolve));
   await user.click(screen.getByText(/^How it is painted/));
   await user.click(screen.getByText('Against a window'));
-  const parts = () => [
+  const held = () => [
     screen.getByRole('button', { name: /^(Put the marks on|Anew by hand)$/ }),
     screen.getByRole('group', { name: 'The picture with its marks' }),
   ];
-  parts().forEach((part) => expect(part.closest('[inert]')).not.toBeNull());
+  held().forEach((part) => expect(part.closest('[inert]')).not.toBeNull());
   // The camera that is being set is not held up by it.
   expect(screen.getByText('Against a window').closest('[inert]')).toBeNull();
-  opened(outcome);
-  await waitFor(() => parts().forEach((part) => expect(part.closest('[inert]')).toBeNull()));
+  opened(parts.outcome);
+  await waitFor(() => held().forEach((part) => expect(part.closest('[inert]')).toBeNull()));
 });
 
 it('has the picture and its marks still there after a look at another way of reading', async () => {
@@ -344,105 +274,4 @@ it('has the picture and its marks still there after a look at another way of rea
   expect(hip()).toBe(before);
   fireEvent.keyDown(document.documentElement, { key: 'z', ctrlKey: true });
   expect(hip()).not.toBe(before);
-});
-
-describe('a picture that is dropped anywhere, or pasted', () => {
-  const photo = (name: string) => new File(['x'], name, { type: 'image/jpeg' });
-  const dropOn = (where: Element, files: readonly File[]) => {
-    const data = { dataTransfer: { files, types: ['Files'] } };
-    // Whoever does not say that it is taken loses the page to the file.
-    expect(fireEvent.dragOver(where, data)).toBe(false);
-    expect(fireEvent.drop(where, data)).toBe(false);
-  };
-
-  it('takes the place of the one before, wherever on the page it falls', async () => {
-    await withMarks('handstandWall');
-    dropOn(document.body, [photo('other.jpg')]);
-    await waitFor(() => expect(screen.queryByRole('button', { name: /^near/ })).toBeNull());
-    expect(screen.getByRole('button', { name: 'Put the marks on' })).toBeInTheDocument();
-  });
-
-  it('is one: of several the first, which is said', async () => {
-    renderUi(<PlumbScreen view={view} opened={anyLook} />);
-    dropOn(screen.getByRole('heading', { name: 'Plumb' }), [photo('a.jpg'), photo('b.jpg')]);
-    expect(await screen.findByText(/of these 2 the first is taken/)).toBeInTheDocument();
-    expect(await screen.findByRole('button', { name: 'Put the marks on' })).toBeInTheDocument();
-  });
-
-  it('goes nowhere, and leaves what waits as it is, while nothing is read from a file', async () => {
-    const { user } = await withMarks('handstandWall');
-    await user.click(screen.getByRole('radio', { name: 'Compare' }));
-    dropOn(document.body, [photo('other.jpg')]);
-    expect(await screen.findByText(/A file is for Picture or Clip/)).toBeInTheDocument();
-    await user.click(screen.getByRole('radio', { name: 'Picture' }));
-    expect(screen.getByRole('button', { name: /^near hip/ })).toBeInTheDocument();
-  });
-
-  it('may come from the clipboard; words that are pasted or dragged are left alone', async () => {
-    renderUi(<PlumbScreen view={view} opened={anyLook} />);
-    expect(fireEvent.paste(document.body, { clipboardData: { files: [] } })).toBe(true);
-    expect(
-      fireEvent.dragOver(document.body, { dataTransfer: { files: [], types: ['text/plain'] } }),
-    ).toBe(true);
-    expect(screen.queryByRole('button', { name: 'Put the marks on' })).toBeNull();
-    fireEvent.paste(document.body, { clipboardData: { files: [photo('a.png')] } });
-    expect(await screen.findByRole('button', { name: 'Put the marks on' })).toBeInTheDocument();
-  });
-});
-
-it('goes to somebody else', async () => {
-  const { user } = renderUi(<PlumbScreen view={view} opened={anyLook} />);
-  await user.selectOptions(screen.getByLabelText('Who'), '4');
-  expect(mockRouter.push).toHaveBeenCalledWith('/plumb?person=4');
-});
-
-it('puts nobody’s picture away unasked, and takes it for nobody else’s', async () => {
-  mockRouter.push.mockClear();
-  const { user } = renderUi(<PlumbScreen view={view} opened={anyLook} />);
-  await choosePhoto(user);
-  await user.click(await screen.findByRole('button', { name: 'Put the marks on' }));
-  await user.selectOptions(screen.getByLabelText('Who'), '4');
-  const asked = await screen.findByRole('dialog', { name: 'Go to Bo?' });
-  await user.click(within(asked).getByRole('button', { name: 'Stay here' }));
-  await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
-  expect(mockRouter.push).not.toHaveBeenCalled();
-  expect(screen.getByLabelText('Who')).toHaveValue('3');
-  expect(screen.getByRole('button', { name: /^near hip/ })).toBeInTheDocument();
-  // From another look as well.
-  await user.click(screen.getByRole('radio', { name: 'Compare' }));
-  await user.selectOptions(screen.getByLabelText('Who'), '4');
-  await user.click(await screen.findByRole('button', { name: 'Put it away and go' }));
-  expect(mockRouter.push).toHaveBeenCalledWith('/plumb?person=4');
-});
-
-describe('keeping what was marked', () => {
-  const withRule = async (pictures: PlumbView['person']['pictures']) => {
-    keptSheets.length = 0;
-    const ui = renderUi(
-      <PlumbScreen
-        view={{ ...view, person: { ...view.person, pictures } }}
-        opened={readLook({ shape: 'dolphin' })}
-      />,
-    );
-    await choosePhoto(ui.user);
-    await ui.user.click(await screen.findByRole('button', { name: 'Put the marks on' }));
-    return ui;
-  };
-
-  it('keeps marks alone where no picture was agreed to, and says why', async () => {
-    const { user } = await withRule({ kind: 'never', why: 'Of anybody under 16 none is kept.' });
-    const panel = screen.getByRole('region', { name: 'To compare later' });
-    expect(within(panel).getByText('Of anybody under 16 none is kept.')).toBeInTheDocument();
-    expect(within(panel).queryByRole('checkbox')).toBeNull();
-    await user.click(within(panel).getByRole('button', { name: 'Keep the marks' }));
-    expect(await screen.findByText('Marks kept, without the picture.')).toBeInTheDocument();
-    expect(keptSheets).toMatchObject([{ jpeg: null, hasAsked: false }]);
-  });
-
-  it('takes the picture along only where it is ticked that the person agrees', async () => {
-    const { user } = await withRule({ kind: 'ask' });
-    await user.click(screen.getByLabelText(/was asked just now and agrees/));
-    await user.click(screen.getByRole('button', { name: 'Keep marks and picture' }));
-    await waitFor(() => expect(keptSheets).toMatchObject([{ jpeg: 'abcd', hasAsked: true }]));
-  });
 });

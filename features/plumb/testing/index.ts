@@ -1,6 +1,6 @@
 /** Somebody of whom a picture is read. */
 import { listKnownLengths } from '@/core/plumb/knownLengths';
-import type { PlumbView } from './read';
+import type { PlumbView } from '../read';
 
 export const plumbViewOf = (more: Partial<PlumbView> = {}): PlumbView => ({
   isWhoSaid: true,
