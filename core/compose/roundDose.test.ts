@@ -33,6 +33,21 @@ describe('the dose of a round', () => {
     });
   });
 
+  it('gives the more of what is led by the breath to whoever can bear it, and the least to all', () => {
+    const rocks = [times(5, 10, { of: 'rocks', breathsEach: 2 })];
+    const loads = { shoulder: 0.6 };
+    const strong = { shoulder: { seconds: 200, referenceLoad: 0.6 } };
+    const able = { shoulder: { seconds: 110, referenceLoad: 0.6 } };
+    expect(doseInRound(rocks, loads, strong)).toMatchObject({
+      words: '5–10 rocks',
+      spans: [100],
+    });
+    expect(doseInRound(rocks, loads, able).words).toBe('5–7 rocks');
+    expect(doseInRound(rocks, loads, weak)).toMatchObject({ words: '5 rocks', spans: [50] });
+    // A short movement is counted as it is asked.
+    expect(doseInRound([times(5, 10)], loads, weak).words).toBe('5–10 times');
+  });
+
   it('begins with a few breaths where the hold was never timed, and asks no more of whoever has less', () => {
     const steps = [seconds(60, { sets: 2, held: 'dolphin-hold' })];
     const loads = { shoulder: 0.6 };

@@ -64,6 +64,12 @@ function within(
     const [least, asked] = step.breaths;
     return { ...step, breaths: [Math.min(least, most), Math.min(asked, most)] };
   }
+  if ('times' in step && step.breathsEach !== undefined) {
+    // What is led by the breath is a hold that moves: the more of a span is for who can bear it.
+    const [least, asked] = step.times;
+    const most = Math.max(least, Math.floor(mostSeconds / onceSeconds(step, breathSeconds)));
+    return { ...step, times: [least, Math.min(asked, most)] };
+  }
   return step;
 }
 

@@ -2,10 +2,15 @@
 import { drillIds, drillTable } from '../catalog/drills';
 import { workOf } from '../catalog/drillKinds';
 import { times } from '../catalog/dose';
+import { regions } from '../catalog/regions';
 import type { StageSpec } from '../catalog/stage';
 import { stageTable } from '../catalog/stages';
 import { doseInRound, usualBreathSeconds } from '../compose/roundDose';
 import { listDosePace, paceSeconds } from './pacer';
+
+const tireless = Object.fromEntries(
+  regions.map((region) => [region, { seconds: 3600, referenceLoad: 1 }]),
+);
 
 const heldSeconds = (steps: ReturnType<typeof listDosePace>) =>
   paceSeconds(steps.filter(({ kind }) => kind === 'hold'));
@@ -35,6 +40,6 @@ it('a round tires by the time that the pace of what is counted takes', () => {
   expect(counted.length).toBeGreaterThan(3);
   for (const { round, loads } of counted) {
     const held = listDosePace(round, usualBreathSeconds).filter(({ kind }) => kind === 'hold');
-    expect(doseInRound(round, loads, {}).spans).toEqual(held.map(({ seconds }) => seconds));
+    expect(doseInRound(round, loads, tireless).spans).toEqual(held.map(({ seconds }) => seconds));
   }
 });
