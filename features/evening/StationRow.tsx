@@ -55,7 +55,7 @@ export function StationRow({
 }
 
 /** Few shapes, and nobody high: they are drawn larger. */
-const lowRow = { most: 4, underM: 1.3, larger: 1.7 } as const;
+const lowRow = { most: 4, underM: 1.7, larger: 1.7 } as const;
 
 /** The row stands on one line, and under one wall; where nobody is at one, no higher than they are. */
 function rowSize(
