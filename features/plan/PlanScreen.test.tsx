@@ -4,6 +4,7 @@ import { renderUi } from '@/design/testing/renderUi';
 import { findStandingPlan, readClass } from '@/server/judging/classViews';
 import { fillWithDemo, withThrowawayStudio } from '@/features/testing/studio';
 import type { Taken } from './change';
+import type * as Changes from './PlanChanges';
 import { PlanScreen } from './PlanScreen';
 import type { Planner } from './usePlanner';
 
@@ -20,6 +21,7 @@ jest.mock('./usePlanner', () => ({
   },
 }));
 jest.mock('./later', () => ({
+  PlanChanges: jest.requireActual<typeof Changes>('./PlanChanges').PlanChanges,
   layBy: () => undefined,
   WhyPanel: ({ name, onClose }: { name: string; onClose: () => void }) => (
     <section aria-label={`Why ${name}`}>

@@ -15,6 +15,8 @@ export const Curves = dynamic(
 
 const why = patiently(() => import('./WhyPanel').then((one) => one.WhyPanel));
 
+const changes = patiently(() => import('./PlanChanges').then((one) => one.PlanChanges));
+
 /** What writes a plan as a text. */
 export const markdown = patiently(() =>
   import('@/core/files/planMarkdown').then((one) => one.writeMarkdown),
@@ -22,8 +24,11 @@ export const markdown = patiently(() =>
 
 /** What a tap opens is there before the tap. */
 export const layBy = (): void => {
-  for (const part of [why, markdown]) part().catch(() => undefined);
+  for (const part of [why, markdown, changes]) part().catch(() => undefined);
 };
+
+/** Nothing is changed before somebody says a word. */
+export const PlanChanges = dynamic(changes, { ssr: false, loading: () => null });
 
 export const WhyPanel = dynamic(why, {
   ssr: false,
