@@ -55,7 +55,7 @@ function within(
   if ('seconds' in step) {
     const isUntimed = step.held !== undefined && !isTimed(step.held);
     const asked = isUntimed
-      ? Math.min(step.seconds, each.untimedBreaths * breathSeconds)
+      ? Math.min(step.seconds, Math.floor(each.untimedBreaths * breathSeconds))
       : step.seconds;
     return { ...step, seconds: Math.min(asked, Math.max(each.least, Math.floor(mostSeconds))) };
   }

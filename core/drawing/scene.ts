@@ -58,7 +58,7 @@ export interface Scene {
   readonly widthPx: number;
   readonly heightPx: number;
   readonly pxPerM: number;
-  /** How high over the floor it reaches, metres; absent: it has no floor, or its height is given. */
+  /** How high over the floor it reaches, metres; absent where the drawing does not say. */
   readonly topM?: number;
   readonly shapes: readonly Shape[];
   /** The drawing in sentences, for whoever does not see it. */

@@ -64,13 +64,15 @@ function rowSize(
   pxPerM: number,
   mayGrow: boolean,
 ) {
-  if (stations.some(({ option: { alongM } }) => alongM !== undefined)) {
-    return { pxPerM, wallM: rowWallM(context) };
-  }
-  const tops = stations.map(
-    ({ option, people }) => drawStation(option, people[0]!.id, context, { pxPerM })?.topM ?? 0,
+  const high = { pxPerM, wallM: rowWallM(context) };
+  if (stations.some(({ option: { alongM } }) => alongM !== undefined)) return high;
+  const scenes = stations.flatMap(
+    ({ option, people }) => drawStation(option, people[0]!.id, context, { pxPerM }) ?? [],
   );
-  const wallM = Math.max(...tops);
+  const tops = scenes.flatMap(({ topM }) => topM ?? []);
+  // Of a drawing that does not say how high it is, as much is left as for everybody's reach.
+  if (tops.length < scenes.length) return high;
+  const wallM = Math.max(0, ...tops);
   const isSmall = mayGrow && stations.length <= lowRow.most && wallM < lowRow.underM;
   return { pxPerM: isSmall ? pxPerM * lowRow.larger : pxPerM, wallM };
 }
