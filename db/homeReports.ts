@@ -3,7 +3,7 @@ import { and, asc, eq, inArray, isNotNull, or } from 'drizzle-orm';
 import type { DiaryEntry, HomeReport } from '@/core/home/diary';
 import type { Day } from '@/core/units/day';
 import type { Db } from './open';
-import { homeReport, painReport, person, stopSign } from './schema';
+import { clearance, homeReport, painReport, person, stopSign } from './schema';
 
 /** Oldest first. */
 export const listHomeReports = (db: Db, personId: number): HomeReport[] =>
@@ -87,13 +87,17 @@ const isNoted = (db: Db, personId: number, sign: NonNullable<HomeReport['sign']>
 
 /**
  * Who reported from home that something hurt, or a sign to stop, and has not been asked about it
- * since: until the teacher notes that it is gone, or the day's screening was later.
+ * since. Pain: until the teacher notes that it is gone; a sign: until a clinician's word on it is
+ * noted; either: until a screening on a later day.
  */
 export function listToAsk(db: Db, people: readonly number[]): number[] {
+  const ofThem = [...people];
   const rows = db
     .select({
       id: person.id,
       on: homeReport.on,
+      pain: homeReport.pain,
+      sign: homeReport.sign,
       clearedOn: person.painClearedOn,
       screenedOn: person.screenedOn,
     })
@@ -101,19 +105,21 @@ export function listToAsk(db: Db, people: readonly number[]): number[] {
     .innerJoin(person, eq(person.id, homeReport.personId))
     .where(
       and(
-        inArray(homeReport.personId, [...people]),
+        inArray(homeReport.personId, ofThem),
         or(isNotNull(homeReport.pain), isNotNull(homeReport.sign)),
       ),
     )
     .all();
-  const isAsked = (on: Day, since: Day | null) => since !== null && since > on;
-  return [
-    ...new Set(
-      rows
-        .filter(
-          ({ on, clearedOn, screenedOn }) => !isAsked(on, clearedOn) && !isAsked(on, screenedOn),
-        )
-        .map(({ id }) => id),
-    ),
-  ];
+  const words = db
+    .select({ id: clearance.personId, notedOn: clearance.notedOn })
+    .from(clearance)
+    .where(and(inArray(clearance.personId, ofThem), eq(clearance.about, 'stop-sign')))
+    .all();
+  const isLater = (since: Day | null, on: Day) => since !== null && since > on;
+  const isOpen = ({ id, on, pain, sign, clearedOn, screenedOn }: (typeof rows)[number]) => {
+    if (isLater(screenedOn, on)) return false;
+    const hasWord = words.some((word) => word.id === id && word.notedOn >= on);
+    return (pain !== null && !isLater(clearedOn, on)) || (sign !== null && !hasWord);
+  };
+  return [...new Set(rows.filter(isOpen).map(({ id }) => id))];
 }

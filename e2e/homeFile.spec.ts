@@ -52,7 +52,7 @@ test('practice goes home as one file, without a network, and its diary comes bac
   await phone.clock.runFor(900_000);
   await expect(phone.getByRole('heading', { name: /^How was it/ })).toBeVisible();
   await phone.getByRole('button', { name: 'about right' }).click();
-  await expect(phone.getByText('done 1 times')).toBeVisible();
+  await expect(phone.getByText('done once')).toBeVisible();
 
   await phone
     .getByRole('button', { name: /^Begin: / })
@@ -63,8 +63,36 @@ test('practice goes home as one file, without a network, and its diary comes bac
   await phone.getByRole('button', { name: 'hard' }).click();
   await expect(phone.getByRole('alert')).toContainText('Leave out what hurt');
   await phone.getByRole('button', { name: 'Back to the list' }).click();
-  // It is there again when the file is opened again.
+  // What loads the wrist is left out until the teacher has asked; it is there when opened again.
+  const leftOut = phone.getByText('Leave this out until your teacher has asked you');
+  const all = await phone.getByRole('button', { name: /^Begin: / }).count();
+  await expect(leftOut.first()).toBeVisible();
   await phone.reload();
+  await expect(leftOut.first()).toBeVisible();
+  await expectAccessible(phone);
+  // Told by mistake: it goes back, and comes again.
+  await phone.getByRole('button', { name: 'Diary (2)' }).click();
+  await phone
+    .getByRole('button', { name: /^Take it back: / })
+    .first()
+    .click();
+  await phone.getByRole('button', { name: 'Back to the list' }).click();
+  await expect(leftOut).toHaveCount(0);
+  expect(await phone.getByRole('button', { name: /^Begin: / }).count()).toBeGreaterThan(all);
+  await phone.getByRole('button', { name: 'Diary (1)' }).click();
+  await phone.getByRole('button', { name: /^Put it back: / }).click();
+  await phone.getByRole('button', { name: 'Back to the list' }).click();
+  await expect(leftOut.first()).toBeVisible();
+  // The drawing holds still at a tap, and goes from pose to pose with the keys.
+  const moving = phone.getByRole('group', { name: /^Drawing: / }).first();
+  await moving.click();
+  const still = await moving.innerHTML();
+  await phone.clock.runFor(4000);
+  expect(await moving.innerHTML()).toBe(still);
+  await moving.press('ArrowRight');
+  const pose = await moving.innerHTML();
+  await moving.press('ArrowRight');
+  expect(await moving.innerHTML()).not.toBe(pose);
   await phone.getByRole('button', { name: 'Diary (2)' }).click();
   await phone.getByRole('button', { name: 'Show as a picture' }).click();
   await expect(phone.getByRole('img', { name: /read by a camera/ })).toBeVisible();

@@ -25,6 +25,8 @@ export type DoseStep = Amount & {
   readonly of?: string;
   /** After each set held low, so many breaths high before the next. */
   readonly high?: number;
+  /** Breaths of rest after each set; absent: as long as a change takes. */
+  readonly rest?: number;
   /** The check that the seconds are a hold of: at home nobody holds beyond their own. */
   readonly held?: CheckKey;
 };
@@ -32,7 +34,7 @@ export type DoseStep = Amount & {
 /** Parts one after the other; of a teacher's own drill, their words. */
 export type Dose = readonly DoseStep[] | string;
 
-type More = Pick<DoseStep, 'sets' | 'per' | 'of' | 'high' | 'held'>;
+type More = Pick<DoseStep, 'sets' | 'per' | 'of' | 'high' | 'rest' | 'held'>;
 type MoreTimes = More & { readonly breathsEach?: number };
 
 export const times = (least: number, most = least, more: MoreTimes = {}): DoseStep => ({
@@ -97,7 +99,8 @@ export function sayDose(dose: Dose, ownSeconds: (held: CheckKey) => number = () 
       const sets = step.sets === undefined ? '' : `${step.sets} × `;
       const high = step.high === undefined ? '' : ` low, ${step.high} high`;
       const per = step.per === undefined ? '' : perWords[step.per];
-      return `${sets}${sayAmount(step, ownSeconds)}${high}${per}`;
+      const rest = step.rest === undefined ? '' : `, ${step.rest} breaths between`;
+      return `${sets}${sayAmount(step, ownSeconds)}${high}${per}${rest}`;
     })
     .join(', ');
 }

@@ -48,7 +48,7 @@ describe('a dose', () => {
       'forearm-plank-hold': [hold(60), hold(60, { date: '2026-11-18' })],
     };
     const item = plan({ evidence }).items.find(({ id }) => id === 'dolphin-hold')!;
-    const seconds = Number(/of (\d+) s/.exec(item.dose)![1]);
+    const seconds = Number(/× (\d+) s/.exec(item.dose)![1]);
     expect(seconds / 30).toBeGreaterThanOrEqual(0.6);
     expect(seconds / 30).toBeLessThanOrEqual(0.7);
     expect(item.days).toBe(homeRule.daysStrength);
@@ -63,7 +63,7 @@ describe('a dose', () => {
       present: { 'forearm-stand': 'FS4' },
     });
     const item = items.find(({ id }) => id === 'forearm-plank-hold')!;
-    expect(Number(/of (\d+) s/.exec(item.dose)![1])).toBeLessThanOrEqual(3);
+    expect(Number(/× (\d+) s/.exec(item.dose)![1])).toBeLessThanOrEqual(3);
   });
 
   it('holds a drill’s own hold as long as this person can, and no longer than the drill says', () => {

@@ -79,6 +79,7 @@ export const homeRule = {
   /** Share of what the student can do, for sets (handbook 08: 60-70 %). */
   share: 0.65,
   sets: 3,
+  breathsBetween: 5,
   daysStrength: 3,
   daysEase: 5,
 } as const;
@@ -119,10 +120,13 @@ function doseOf(
 ): { dose: string; paced: readonly DoseStep[]; firstSide?: 'left' | 'right' } {
   const { spec, histories, kind, levels } = levelsOf(person, check);
   const own = ownSeconds(levels);
-  const set = kind === 'hold' ? `${own} s` : `${own} times`;
-  const more = { sets: homeRule.sets, ...(spec.hasSides ? { per: 'side' as const } : {}) };
+  const more = {
+    sets: homeRule.sets,
+    rest: homeRule.breathsBetween,
+    ...(spec.hasSides ? { per: 'side' as const } : {}),
+  };
   const paced = [kind === 'hold' ? seconds(own, more) : times(own, own, more)];
-  const dose = `${homeRule.sets} sets of ${set}${spec.hasSides ? ' a side' : ''}, five breaths between`;
+  const dose = sayDose(paced);
   const [left, right] = levels;
   if (!spec.hasSides || histories.some(({ level }) => level === null)) return { dose, paced };
   const ratio = Math.min(left!, right!) / Math.max(left!, right!);
@@ -318,7 +322,8 @@ const restful = [
   readonly towards: string;
 }[];
 
-function restfulItems(person: OpenedCase): HomeItem[] {
+/** What is for rest, as far as it is open to somebody. */
+export function listRestful(person: OpenedCase): HomeItem[] {
   return restful.flatMap(({ id, how, dose, paced, towards }): HomeItem[] => {
     const pass = passTo(id, 'shoulder-stand', person);
     if (pass === null) return [];
@@ -333,6 +338,35 @@ function restfulItems(person: OpenedCase): HomeItem[] {
     ];
   });
 }
+
+/** Towards what is weak, the worthiest first. */
+const rank = (
+  person: OpenedCase,
+  weak: ReturnType<typeof findWeak>,
+  household: readonly PieceCount[],
+): HomeItem[] =>
+  [...holdCandidates(person, weak), ...drillCandidates(person, weak, household)]
+    .sort((a, b) => b.worth - a.worth || (a.item.id < b.item.id ? -1 : 1))
+    .map(({ item }) => item);
+
+/** Where each ladder's wall may be practised at alone. */
+const wallItems = (person: OpenedCase, sized: Sized, families: readonly LadderId[]): HomeItem[] =>
+  families.flatMap((family) => {
+    const present = person.present[family];
+    return present === undefined ? [] : (wallItem(person, sized, family, present) ?? []);
+  });
+
+/** All that the gatekeeper lets home to somebody, in no order: a sheet takes a few of it. */
+export const listOpenAtHome = (
+  person: OpenedCase,
+  sized: Sized,
+  families: readonly LadderId[],
+  household: readonly PieceCount[],
+): HomeItem[] => [
+  ...rank(person, findWeak(person, families), household),
+  ...wallItems(person, sized, families),
+  ...listRestful(person),
+];
 
 /**
  * @param families the ladders the practice looks at: those of the course
@@ -359,15 +393,13 @@ export function planHomePractice(
   const painful = person.pains.some(({ regions }) => regions.size >= 7);
   if (person.sign !== null || painful) {
     return {
-      items: restfulItems(person).slice(0, 1),
+      items: listRestful(person).slice(0, 1),
       notAlone,
       instead:
         'Rest until a clinician has been asked. Nothing upside down, nothing on the arms, nothing on the neck.',
     };
   }
-  const ranked = [...holdCandidates(person, weak), ...drillCandidates(person, weak, household)]
-    .sort((a, b) => b.worth - a.worth || (a.item.id < b.item.id ? -1 : 1))
-    .map(({ item }) => item);
+  const ranked = rank(person, weak, household);
   const items: HomeItem[] = [];
   const perCheck = new Map<string, number>();
   for (const item of ranked) {
@@ -377,12 +409,10 @@ export function planHomePractice(
     perCheck.set(item.towards, already + 1);
     items.push(item);
   }
-  for (const family of families) {
-    const present = person.present[family];
-    const wall = present === undefined ? null : wallItem(person, sized, family, present);
-    if (wall !== null && items.length < homeRule.most) items.push(wall);
+  for (const wall of wallItems(person, sized, families)) {
+    if (items.length < homeRule.most) items.push(wall);
   }
-  const kind = restfulItems(person);
+  const kind = listRestful(person);
   for (const item of [...ranked, ...kind]) {
     const isIn = items.some(({ id }) => id === item.id);
     const wanted = kind.includes(item) ? homeRule.least : homeRule.least + 1;

@@ -104,6 +104,12 @@ export function listPace(spec: PaceSpec, breathSeconds: number): PaceStep[] {
 /** Seconds of the rest after a set. */
 const usual = { rest: 10 } as const;
 
+/** A set of a dose, and what follows it before the next. */
+interface Paced {
+  readonly set: readonly PaceStep[];
+  readonly after: PaceStep;
+}
+
 /** How long one set takes, seconds; `null` where it lasts as long as it is good. */
 function setSeconds(step: DoseStep, breathSeconds: number): number | null {
   if ('seconds' in step) return step.seconds;
@@ -121,33 +127,38 @@ function setSeconds(step: DoseStep, breathSeconds: number): number | null {
  */
 export function listDosePace(dose: Dose, breathSeconds: number, over = 1): PaceStep[] {
   if (typeof dose === 'string') return [];
-  const one = dose.flatMap((step): PaceStep[][] => {
+  const one = dose.flatMap((step): Paced[] => {
     const seconds = setSeconds(step, breathSeconds);
     if (seconds === null) return [];
     const sets = step.sets ?? 1;
+    const after: PaceStep =
+      step.rest === undefined
+        ? { kind: 'reset', label: 'Change', seconds: usual.rest }
+        : { kind: 'reset', label: 'Rest', seconds: step.rest * breathSeconds };
     const counted = 'times' in step ? { times: step.times[1] } : {};
     return sidesOf(step).flatMap((side) =>
-      Array.from({ length: sets }, (_, set): PaceStep[] => {
-        const count = sets === 1 ? '' : `set ${set + 1} of ${sets}`;
+      Array.from({ length: sets }, (_, nth): Paced => {
+        const count = sets === 1 ? '' : `set ${nth + 1} of ${sets}`;
         const label = [step.of ?? '', side, count].filter((words) => words !== '').join(', ');
         if (step.high === undefined) {
-          return [{ kind: 'hold', label: label === '' ? 'Go' : label, seconds, ...counted }];
+          const held = label === '' ? 'Go' : label;
+          return { set: [{ kind: 'hold', label: held, seconds, ...counted }], after };
         }
         const rest = label === '' ? '' : `, ${label}`;
         const high = step.high * breathSeconds;
-        return [
+        const set: PaceStep[] = [
           { kind: 'hold', label: `Low${rest}`, seconds, ...counted },
           { kind: 'hold', label: `High${rest}`, seconds: high },
         ];
+        return { set, after };
       }),
     );
   });
   const all = Array.from({ length: over }, () => one).flat();
-  return all.flatMap((set, at): PaceStep[] =>
-    at === 0 || isGoingOn(set, all[at - 1])
-      ? set
-      : [{ kind: 'reset', label: 'Change', seconds: usual.rest }, ...set],
-  );
+  return all.flatMap(({ set }, at): PaceStep[] => {
+    const before = all[at - 1];
+    return before === undefined || isGoingOn(set, before.set) ? [...set] : [before.after, ...set];
+  });
 }
 
 /** Low and high follow each other without a rest: it is in the being high. */

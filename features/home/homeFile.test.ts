@@ -1,23 +1,25 @@
-import { readDiary, writeCode } from '@/core/home/diary';
+import { readDiary, tellingOf, writeCode } from '@/core/home/diary';
 import { listHomeReports, listToAsk } from '@/db/homeReports';
 import { findPerson } from '@/db/people';
+import { addDays } from '@/core/units/day';
 import { database } from '@/server/database';
 import { exportPerson } from '@/server/files/exportPerson';
 import { today } from '@/server/clock';
 import { addPerson, careOf, must, withThrowawayStudio } from '@/features/testing/studio';
-import { changeCare } from '@/features/person/change';
+import { changeCare, notePainGone } from '@/features/person/change';
 import { takeDiary, undoDiary } from './diaryChanges';
-import { noteSign } from '@/features/person/careChanges';
+import { noteClearance, noteSign } from '@/features/person/careChanges';
 import { begin } from '@/features/testing/floor';
 import { findClass } from '@/server/running/floor';
 import { bundleOf } from '@/server/running/floorBundle';
 import { dataOf, writeHomeFile } from './homeFile';
-import { readHome } from './read';
+import { readHome, readPhone } from './read';
 import { sheetOf } from './sheet';
 
 withThrowawayStudio();
 
 const viewOf = (id: number) => readHome(id)!;
+const phoneOf = (id: number) => readPhone(id)!;
 const diaryOf = (id: number, more: object = {}) => ({
   format: 'levitar-diary' as const,
   version: 1 as const,
@@ -28,7 +30,7 @@ const diaryOf = (id: number, more: object = {}) => ({
 describe('home practice as one file', () => {
   it('holds all of it, asks nothing of any network, and is small', () => {
     const id = addPerson('Ottla Brandt');
-    const view = viewOf(id);
+    const view = phoneOf(id);
     const file = writeHomeFile(view);
     expect(file.length).toBeLessThan(1_000_000);
     expect(file).toContain("default-src 'none'");
@@ -43,11 +45,11 @@ describe('home practice as one file', () => {
 
   it('counts the doses that the sheet says, side by side', () => {
     const id = addPerson('Ottla');
-    const { items } = dataOf(viewOf(id));
+    const { items } = dataOf(phoneOf(id));
     expect(items.length).toBeGreaterThan(0);
     for (const item of items) {
       expect(item.steps.length).toBeGreaterThan(0);
-      expect(dataOf(viewOf(id)).moves[item.move!]!.pictures.length).toBeGreaterThan(5);
+      expect(dataOf(phoneOf(id)).moves[item.move!]!.pictures.length).toBeGreaterThan(5);
       if (/ a side/.test(item.dose)) {
         expect(item.steps.map(({ label }) => label).join()).toMatch(/one side.*other side/);
       }
@@ -56,7 +58,7 @@ describe('home practice as one file', () => {
 
   it('cannot be broken out of by what a teacher wrote', () => {
     const id = addPerson('</script><b>Ann');
-    const file = writeHomeFile(viewOf(id));
+    const file = writeHomeFile(phoneOf(id));
     expect(file).not.toContain('</script><b>');
   });
 });
@@ -66,6 +68,31 @@ function plain(id: number) {
   const { pains, signs } = findPerson(database(), id)!;
   return { pains, signs, reports: listHomeReports(database(), id) };
 }
+
+describe('what is told at home', () => {
+  it('names for every place, and for a sign, what stays open of what the file holds', () => {
+    const { items, after } = dataOf(phoneOf(addPerson('Ottla')));
+    const held = items.map(({ id }) => id);
+    for (const { open, instead } of [...Object.values(after.places), after.sign]) {
+      // Whoever has nothing left of the sheet finds what is for rest in the file.
+      if (instead !== null) expect(held.filter((id) => open.includes(id))).not.toEqual([]);
+    }
+    expect(items.filter(({ isRest }) => !isRest).map(({ id }) => id)).not.toEqual(
+      after.places.shoulder!.open.filter((id) => held.includes(id)),
+    );
+  });
+
+  it('rests between sets for the breaths that the sheet names', () => {
+    const { items, breathS } = dataOf(phoneOf(addPerson('Ottla')));
+    const resting = items.filter(({ dose }) => dose.includes('breaths between'));
+    expect(resting).not.toEqual([]);
+    for (const { dose, steps } of resting) {
+      const named = Number(/(\d+) breaths between/.exec(dose)![1]);
+      const rests = steps.filter(({ kind }) => kind === 'reset').map(({ seconds }) => seconds);
+      expect(new Set(rests)).toEqual(new Set([named * breathS]));
+    }
+  });
+});
 
 describe('a diary handed back', () => {
   it('is taken in once, as a code or as a file, and grows', () => {
@@ -139,6 +166,37 @@ describe('a diary handed back', () => {
     expect(options().length).toBeLessThan(before.length);
     must(undoDiary(id, taken));
     expect(options()).toEqual(before);
+  });
+
+  it('sends the next sheet with what was heard of, in no words', () => {
+    const id = addPerson('Ottla');
+    must(changeCare(id, careOf()));
+    expect(phoneOf(id).heard).toEqual([]);
+    const told = diaryOf(id, { pain: 'wrist' });
+    must(takeDiary(id, { text: writeCode(told) }));
+    must(takeDiary(id, { text: writeCode(diaryOf(id)) }));
+    expect(phoneOf(id).heard).toEqual([tellingOf(told.entries[0]!)]);
+    expect(phoneOf(id).heard.join()).not.toMatch(/wrist/);
+  });
+
+  it('is asked about until what it is about has its answer', () => {
+    const [pained, signed] = [addPerson('Ottla'), addPerson('Runa')];
+    const on = addDays(today(), -1);
+    must(takeDiary(pained, { text: writeCode(diaryOf(pained, { on, pain: 'wrist' })) }));
+    must(takeDiary(signed, { text: writeCode(diaryOf(signed, { on, sign: 'tingling' })) }));
+    const word = {
+      ...{ about: 'stop-sign' as const, covers: ['neck' as const], ladders: [] },
+      ...{ notedOn: today(), until: addDays(today(), 30) },
+    };
+    const toAsk = () => listToAsk(database(), [pained, signed]);
+    expect(toAsk()).toEqual([pained, signed]);
+    // That pain is gone says nothing of a sign, and a word on a sign nothing of pain.
+    must(notePainGone(signed));
+    must(noteClearance(pained, word));
+    expect(toAsk()).toEqual([pained, signed]);
+    must(notePainGone(pained));
+    must(noteClearance(signed, word));
+    expect(toAsk()).toEqual([]);
   });
 
   it('counts a stop sign as one, once', () => {

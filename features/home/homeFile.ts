@@ -4,10 +4,11 @@ import path from 'node:path';
 import { painPlaceTable, stopSignTable } from '@/core/catalog/regions';
 import { feltWords } from '@/core/home/felt';
 import { listFrames } from '@/core/home/frames';
+import type { HomeItem } from '@/core/home/homePractice';
 import { listDosePace } from '@/core/running/pacer';
 import { addDays, type Day, sayDay } from '@/core/units/day';
 import { formatLength } from '@/core/units/length';
-import { homeCaution, type HomeView } from './read';
+import { homeCaution, type PhoneView } from './read';
 import { sheetOf } from './sheet';
 
 /** All that the file says besides the practice itself. */
@@ -17,6 +18,7 @@ const words = {
   over: 'This sheet ended on #. Ask your teacher for a new one.',
   days: '# days a week',
   side: 'Begin with the # side.',
+  doneOnce: 'done once',
   doneTimes: 'done # times',
   begin: 'Begin',
   notAlone: 'Not alone',
@@ -40,13 +42,20 @@ const words = {
   notDone: 'Not done: back to the list',
   stopNow: 'Enough for today',
   painMet: 'Leave out what hurt until you have told your teacher.',
+  leftOut: 'Leave this out until your teacher has asked you about what hurt.',
+  takeBack: 'Take it back',
+  putBack: 'Put it back',
+  isBack: 'taken back',
+  drawing: 'Drawing',
+  holdStill: 'Hold the drawings still',
+  letMove: 'Let the drawings move',
   signMet:
     'No more upside down, and nothing on the neck, until you have told your teacher and a doctor.',
   back: 'Back to the list',
   diary: 'Diary (#)',
   diaryTitle: 'What you have done',
   empty: 'Nothing yet.',
-  told: 'told to the teacher',
+  told: 'tell your teacher',
   notKept: 'This phone keeps nothing for a file: hand the diary back before you close it.',
   save: 'Save as a file',
   picture: 'Show as a picture',
@@ -54,12 +63,13 @@ const words = {
   tooLong: 'Too long for a picture: save the file instead.',
   code: 'Or copy this and send it to your teacher',
   copy: 'Copy',
+  copied: 'Copied',
 } as const;
 
 /** Without an evening to come a sheet ends by itself. */
 const usualDays = 21;
 
-export function endOf({ next, today }: Pick<HomeView, 'next' | 'today'>): Day {
+export function endOf({ next, today }: Pick<PhoneView, 'next' | 'today'>): Day {
   return next ?? addDays(today, usualDays);
 }
 
@@ -77,10 +87,11 @@ const asText = (text: string) =>
   text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;');
 
 /** Everything the page shows, as data. */
-export function dataOf(view: HomeView) {
-  const { practice, name, uid, units, breathSeconds } = view;
+export function dataOf(view: PhoneView) {
+  const { practice, name, uid, breathSeconds, after } = view;
   const ends = endOf(view);
-  const moves = new Set(practice.items.flatMap(({ move }) => move ?? []));
+  const resting = view.resting.filter(({ id }) => practice.items.every((item) => item.id !== id));
+  const moves = new Set([...practice.items, ...resting].flatMap(({ move }) => move ?? []));
   return {
     sheet: sheetOf(uid),
     name: name.split(' ')[0] ?? name,
@@ -89,25 +100,13 @@ export function dataOf(view: HomeView) {
     breathS: breathSeconds,
     words,
     instead: practice.instead,
-    items: practice.items.map((item) => ({
-      id: item.id,
-      label: item.label,
-      dose: item.dose,
-      how: item.how,
-      days: item.days,
-      side: item.firstSide ?? null,
-      more: [
-        ...(item.wall === undefined
-          ? []
-          : [`${item.wall.label}: ${formatLength(item.wall.metres, units)}`]),
-        ...(item.standIns.length === 0
-          ? []
-          : [`Take ${item.standIns.map(({ words: piece }) => piece).join('; ')}.`]),
-        ...(item.watch.length === 0 ? [] : [`Watch: ${item.watch.join('; ')}.`]),
-      ],
-      steps: sidesNamed(listDosePace(item.paced, breathSeconds), item.firstSide),
-      move: item.move,
-    })),
+    items: [
+      ...practice.items.map((item) => itemOf(item, view)),
+      // Kept back, for whoever has nothing left of the sheet.
+      ...resting.map((item) => ({ ...itemOf(item, view), isRest: true })),
+    ],
+    after,
+    heard: view.heard,
     moves: Object.fromEntries([...moves].map((move) => [move, listFrames(move)])),
     notAlone: practice.notAlone.map(({ label, why }) => ({ label, why })),
     places: Object.entries(painPlaceTable).map(([id, { label }]) => ({ id, label })),
@@ -116,6 +115,30 @@ export function dataOf(view: HomeView) {
     caution: homeCaution,
   };
 }
+
+/** One row as the phone shows and counts it. */
+const itemOf = (item: HomeItem, { units, breathSeconds }: PhoneView) => ({
+  id: item.id,
+  label: item.label,
+  dose: item.dose,
+  how: item.how,
+  days: item.days,
+  side: item.firstSide ?? null,
+  more: [
+    ...(item.wall === undefined
+      ? []
+      : [
+          `${item.wall.label}: ${formatLength(item.wall.metres, units)}${item.wall.isFound ? ', found by trying' : ''}`,
+        ]),
+    ...(item.standIns.length === 0
+      ? []
+      : [`Take ${item.standIns.map(({ words: piece }) => piece).join('; ')}.`]),
+    ...(item.watch.length === 0 ? [] : [`Watch: ${item.watch.join('; ')}.`]),
+  ],
+  steps: sidesNamed(listDosePace(item.paced, breathSeconds), item.firstSide),
+  move: item.move,
+  isRest: false,
+});
 
 type Step = ReturnType<typeof listDosePace>[number];
 
@@ -132,7 +155,7 @@ function sidesNamed(steps: readonly Step[], first: 'left' | 'right' | undefined)
 }
 
 /** The whole file. Its own policy lets nothing in and nothing out. */
-export function writeHomeFile(view: HomeView): string {
+export function writeHomeFile(view: PhoneView): string {
   const data = dataOf(view);
   return [
     '<!doctype html>',

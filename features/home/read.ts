@@ -2,15 +2,24 @@
 import { counted } from '@/core/units/words';
 import { createEvents, type EventAttributes } from 'ics';
 import { resolveBody } from '@/core/body/body';
-import { planHomePractice, type HomePractice } from '@/core/home/homePractice';
+import { listAfterTold, type AfterEach } from '@/core/home/afterTold';
+import { tellingOf } from '@/core/home/diary';
+import {
+  listRestful,
+  planHomePractice,
+  type HomeItem,
+  type HomePractice,
+} from '@/core/home/homePractice';
 import { usualHousehold } from '@/core/home/household';
 import { keptDistances } from '@/core/setups/registry';
 import { addDays, daysBetween, sayDay, type Day } from '@/core/units/day';
 import { formatLength, type LengthUnits } from '@/core/units/length';
 import { rememberFor } from '@/core/units/remember';
 import type { OpenedCase } from '@/core/ladder/case';
+import type { Sized } from '@/core/ladder/sized';
 import { getSettings, listMeetings } from '@/db/courses';
 import { listPieces } from '@/db/cupboards';
+import { listHomeReports } from '@/db/homeReports';
 import { findPerson } from '@/db/people';
 import { readCase } from '@/server/judging/cases';
 import { findEvening } from '@/server/judging/classViews';
@@ -33,10 +42,36 @@ export interface HomeView {
   readonly breathSeconds: number;
 }
 
+/** What a phone has to know besides, since it can ask nobody. */
+export interface PhoneView extends HomeView {
+  /** What is left of the sheet after what may be told at home. */
+  readonly after: AfterEach;
+  /** What is for rest, for whoever has nothing left of it. */
+  readonly resting: readonly HomeItem[];
+  /** What was told and has come back already, as `tellingOf` says it. */
+  readonly heard: readonly string[];
+}
+
 const practices = rememberFor<OpenedCase, HomePractice>();
 
 /** @returns `null` when there is no such person */
-export function readHome(personId: number): HomeView | null {
+export const readHome = (personId: number): HomeView | null => findHome(personId)?.view ?? null;
+
+/** @returns `null` when there is no such person */
+export function readPhone(personId: number): PhoneView | null {
+  const found = findHome(personId);
+  if (found === null) return null;
+  const { view, opened, sized, families } = found;
+  const reports = listHomeReports(database(), personId);
+  return {
+    ...view,
+    after: listAfterTold(opened, sized, families, usualHousehold, view.practice.items),
+    resting: listRestful(opened),
+    heard: reports.filter(({ pain, sign }) => pain !== null || sign !== null).map(tellingOf),
+  };
+}
+
+function findHome(personId: number) {
   const db = database();
   const person = findPerson(db, personId);
   if (person === null) return null;
@@ -53,18 +88,14 @@ export function readHome(personId: number): HomeView | null {
   const evenings = (course === null ? [] : listMeetings(db, course.id))
     .map(({ date }) => date)
     .filter((date) => date > day);
-  return {
+  const sized: Sized = { body: resolveBody(person.body), kept: keptDistances(person.kept) };
+  const view: HomeView = {
     id: person.id,
     uid: person.uid,
     name: person.name,
     // A gate somebody stands before on another ladder counts as well, after the course's own.
     practice: practices(opened, families.join(), () =>
-      planHomePractice(
-        opened,
-        { body: resolveBody(person.body), kept: keptDistances(person.kept) },
-        families,
-        usualHousehold,
-      ),
+      planHomePractice(opened, sized, families, usualHousehold),
     ),
     today: day,
     evenings,
@@ -72,6 +103,7 @@ export function readHome(personId: number): HomeView | null {
     units: settings.units,
     breathSeconds: settings.breathSeconds,
   };
+  return { view, opened, sized, families };
 }
 
 export const homeCaution =

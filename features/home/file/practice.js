@@ -6,17 +6,29 @@
   const key = `levitar-diary-${data.sheet}`;
   const root = document.getElementById('root');
   const isStill = matchMedia('(prefers-reduced-motion: reduce)').matches;
+  // Under a finger nothing rests because it was touched last.
+  const hasPointer = matchMedia('(hover: hover)').matches;
   const day = (date = new Date()) =>
     `${date.getFullYear()}-${String(date.getMonth() + 1).padStart(2, '0')}-${String(date.getDate()).padStart(2, '0')}`;
-  const isOver = day() > data.ends;
+  const sayDay = (on) =>
+    new Date(`${on}T12:00`).toLocaleDateString('en-GB', {
+      day: 'numeric',
+      month: 'long',
+      year: 'numeric',
+    });
+  // Asked anew each time: a phone leaves a page open for days.
+  const isOver = () => day() > data.ends;
 
   let entries = [];
   let canKeep = true;
   try {
-    entries = JSON.parse(localStorage.getItem(key) ?? '[]');
+    const kept = JSON.parse(localStorage.getItem(key) ?? '[]');
+    if (Array.isArray(kept)) entries = kept;
   } catch {
     canKeep = false;
   }
+  /** What counts: an entry that was taken back stays in its place, and goes nowhere. */
+  const counted = () => entries.filter(({ isBack }) => !isBack);
   const keep = () => {
     try {
       localStorage.setItem(key, JSON.stringify(entries));
@@ -42,6 +54,39 @@
   const button = (label, onclick, more = {}) =>
     make('button', { type: 'button', onclick, ...more }, label);
 
+  /** So that a letter mistyped is noticed, and a word is known again without being read. */
+  const checksum = (text) => {
+    let [a, b] = [1, 0];
+    for (const letter of text) {
+      a = (a + letter.codePointAt(0)) % 65521;
+      b = (b + a) % 65521;
+    }
+    return (b * 65536 + a).toString(36);
+  };
+
+  // What was told and no teacher has heard of yet closes here what it closes in class.
+  const isTold = ({ pain, sign }) => Boolean(pain ?? sign);
+  const tellingOf = ({ on, item, felt, pain, sign }) =>
+    checksum(JSON.stringify([on, item, felt, pain ?? '', sign ?? '']));
+  const after = () => {
+    const heard = [...data.heard];
+    let open = data.items.map(({ id }) => id);
+    let instead = null;
+    for (const entry of entries.filter(isTold)) {
+      const at = heard.indexOf(tellingOf(entry));
+      if (at >= 0) heard.splice(at, 1);
+      if (at >= 0 || entry.isBack) continue;
+      const closed = [];
+      if (entry.sign) closed.push(data.after.sign);
+      if (entry.pain) closed.push(data.after.places[entry.pain] ?? data.after.places.elsewhere);
+      for (const left of closed) {
+        open = open.filter((id) => left.open.includes(id));
+        instead ??= left.instead;
+      }
+    }
+    return { open, instead };
+  };
+
   // Drawings.
   const timers = new Set();
   const svgOf = (move, picture, label) => {
@@ -52,35 +97,61 @@
     svg.innerHTML = move.pictures[picture];
     return svg;
   };
-  const drawing = (item) => {
+  const stripOf = (move, item, more) =>
+    make(
+      'div',
+      { class: `poses ${more}` },
+      ...move.poses.flatMap((at, index) => [
+        index === 0 ? '' : make('span', { 'aria-hidden': 'true' }, '→'),
+        svgOf(move, at, item.label),
+      ]),
+    );
+  let isHeldStill = false;
+  /** @param {() => number | null} [share] where a count stands, 0 to 1; without one at its own pace */
+  const drawing = (item, share = () => null) => {
     const move = data.moves[item.move];
     if (!move) return null;
-    if (isStill) {
-      return make(
-        'div',
-        { class: 'poses' },
-        ...move.poses.map((at) => svgOf(move, at, item.label)),
-      );
-    }
+    if (isStill) return stripOf(move, item, '');
     const svg = svgOf(move, move.poses[0], item.label);
     const box = make('div', { class: 'drawing' }, svg);
     const whole = move.round[move.round.length - 1][1];
-    const from = performance.now();
-    let shown = -1;
+    let [gone, last] = [0, performance.now()];
+    let isHeld = false;
+    let shown = move.poses[0];
+    const show = (picture) => {
+      if (picture === shown) return;
+      shown = picture;
+      svg.innerHTML = move.pictures[picture];
+    };
     const tick = () => {
       if (!svg.isConnected) {
         timers.delete(tick);
         return;
       }
-      const at = ((performance.now() - from) / 1000) % whole;
-      const now = move.round.find(([, until]) => at < until) ?? move.round[0];
-      if (now[0] !== shown) {
-        shown = now[0];
-        svg.innerHTML = move.pictures[shown];
-      }
+      const now = performance.now();
+      const isOverIt = hasPointer && box.matches(':hover');
+      if (!isHeld && !isHeldStill && !isOverIt) gone += (now - last) / 1000;
+      last = now;
+      if (isHeld) return;
+      const at = (share() ?? gone / whole) % 1;
+      show((move.round.find(([, until]) => at * whole < until) ?? move.round[0])[0]);
     };
+    // A tap holds it and lets it go; the arrow keys go from pose to pose.
+    box.addEventListener('click', () => (isHeld = !isHeld));
+    box.tabIndex = 0;
+    box.setAttribute('role', 'group');
+    box.setAttribute('aria-label', `${T.drawing}: ${item.label}`);
+    box.addEventListener('keydown', (event) => {
+      const by = { ArrowRight: 1, ArrowLeft: -1 }[event.key];
+      if (by === undefined) return;
+      event.preventDefault();
+      const poses = move.poses;
+      const from = isHeld ? poses.indexOf(shown) : -1;
+      isHeld = true;
+      show(poses[from < 0 ? 0 : (from + by + poses.length) % poses.length]);
+    });
     timers.add(tick);
-    return box;
+    return make('div', {}, box, stripOf(move, item, 'paper'));
   };
   setInterval(() => timers.forEach((tick) => tick()), 60);
 
@@ -119,8 +190,16 @@
   const line = (words) => make('p', {}, words);
 
   function home() {
-    const items = data.items.map((item) => {
-      const done = entries.filter((one) => one.item === item.id).length;
+    const over = isOver();
+    const left = after();
+    // What is for rest comes when nothing else of the sheet is left.
+    const isLeft = data.items.some(({ id, isRest }) => !isRest && left.open.includes(id));
+    const shown = data.items.filter(
+      ({ id, isRest }) => !isRest || (!isLeft && left.open.includes(id)),
+    );
+    const items = shown.map((item) => {
+      const done = counted().filter((one) => one.item === item.id).length;
+      const isClosed = !left.open.includes(item.id);
       return make(
         'li',
         {},
@@ -130,20 +209,36 @@
         line(item.how),
         item.side ? line(T.side.replace('#', item.side)) : null,
         ...item.more.map(line),
-        done > 0 ? make('p', { class: 'quiet' }, T.doneTimes.replace('#', done)) : null,
-        button(T.begin, () => run(item), {
-          class: 'main',
-          disabled: isOver,
-          'aria-label': `${T.begin}: ${item.label}`,
-        }),
+        done > 0
+          ? make('p', { class: 'quiet' }, done === 1 ? T.doneOnce : T.doneTimes.replace('#', done))
+          : null,
+        isClosed
+          ? make('p', { class: 'over' }, T.leftOut)
+          : button(T.begin, () => (isOver() ? home() : run(item)), {
+              class: 'main',
+              disabled: over,
+              'aria-label': `${T.begin}: ${item.label}`,
+            }),
       );
     });
     show(
       heading('h1', T.title.replace('#', data.name)),
-      isOver
+      over
         ? make('p', { class: 'over', role: 'status' }, T.over.replace('#', data.endsWords))
         : make('p', { class: 'quiet' }, T.until.replace('#', data.endsWords)),
-      data.instead ? make('p', { class: 'over' }, data.instead) : null,
+      data.instead || left.instead
+        ? make('p', { class: 'over' }, data.instead ?? left.instead)
+        : null,
+      isStill
+        ? null
+        : button(
+            isHeldStill ? T.letMove : T.holdStill,
+            (event) => {
+              isHeldStill = !isHeldStill;
+              event.currentTarget.textContent = isHeldStill ? T.letMove : T.holdStill;
+            },
+            { class: 'small' },
+          ),
       make('ol', { class: 'items' }, ...items),
       data.notAlone.length > 0
         ? make(
@@ -165,7 +260,7 @@
         make('ul', {}, ...data.signs.map(({ label }) => make('li', {}, label))),
       ),
       make('p', { class: 'quiet' }, data.caution),
-      button(T.diary.replace('#', entries.length), diary),
+      button(T.diary.replace('#', counted().length), diary),
     );
   }
 
@@ -190,12 +285,19 @@
       pause.textContent = isPaused ? T.goOn : T.pause;
     });
     let said = '';
+    /** The figure goes with the count, and waits with whoever rests. */
+    const share = () => {
+      const step = steps[index];
+      if (step === undefined || step.kind !== 'hold') return 0;
+      return step.times ? ((step.seconds - left) / step.seconds) * step.times : null;
+    };
     const say = () => {
       const step = steps[index];
       if (step === undefined) return;
       clock.textContent = `${Math.floor(Math.ceil(left) / 60)}:${String(Math.ceil(left) % 60).padStart(2, '0')}`;
-      // What is counted has its own pace.
-      const beat = step.times ? step.seconds / step.times : data.breathS;
+      // What is counted has its own pace; a hold is a whole number of breaths, stretched a little.
+      const beats = step.times ?? Math.max(1, Math.round(step.seconds / data.breathS));
+      const beat = step.seconds / beats;
       const done = step.seconds - left;
       const into = done % beat;
       const isIn = into < beat / 2;
@@ -236,7 +338,7 @@
     }, 100);
     show(
       heading('h1', item.label),
-      drawing(item),
+      drawing(item, item.steps.length === 0 ? undefined : share),
       item.steps.length === 0 ? line(item.dose) : null,
       label,
       clock,
@@ -307,19 +409,15 @@
 
   // The diary, and its ways back to the teacher.
   const fileOf = () =>
-    JSON.stringify({ format: 'levitar-diary', version: 1, sheet: data.sheet, entries }, null, 2);
-  const checksum = (text) => {
-    let [a, b] = [1, 0];
-    for (const letter of text) {
-      a = (a + letter.codePointAt(0)) % 65521;
-      b = (b + a) % 65521;
-    }
-    return (b * 65536 + a).toString(36);
-  };
+    JSON.stringify(
+      { format: 'levitar-diary', version: 1, sheet: data.sheet, entries: counted() },
+      null,
+      2,
+    );
   const codeOf = () => {
     const body = JSON.stringify([
       data.sheet,
-      entries.map(({ on, item, felt, pain, sign }) => [
+      counted().map(({ on, item, felt, pain, sign }) => [
         on,
         item,
         felt,
@@ -339,8 +437,27 @@
       return make(
         'li',
         {},
-        `${entry.on} · ${item?.label ?? entry.item} · ${felt?.label ?? ''}`,
-        entry.pain || entry.sign ? make('strong', {}, ` · ${T.told}`) : null,
+        make(
+          entry.isBack ? 's' : 'span',
+          {},
+          `${sayDay(entry.on)} · ${item?.label ?? entry.item} · ${felt?.label ?? ''}`,
+        ),
+        entry.isBack ? ` · ${T.isBack}` : null,
+        isTold(entry) && !entry.isBack ? make('strong', {}, ` · ${T.told}`) : null,
+        ' ',
+        button(
+          entry.isBack ? T.putBack : T.takeBack,
+          () => {
+            if (entry.isBack) delete entry.isBack;
+            else entry.isBack = true;
+            keep();
+            diary();
+          },
+          {
+            class: 'small',
+            'aria-label': `${entry.isBack ? T.putBack : T.takeBack}: ${item?.label ?? entry.item}, ${sayDay(entry.on)}`,
+          },
+        ),
       );
     });
     show(
@@ -357,7 +474,7 @@
             make('a', { href: url, download: 'practice-diary.json' }).click();
             setTimeout(() => URL.revokeObjectURL(url), 10_000);
           },
-          { disabled: entries.length === 0, class: 'main' },
+          { disabled: counted().length === 0, class: 'main' },
         ),
         button(
           T.picture,
@@ -373,18 +490,24 @@
               picture.textContent = T.tooLong;
             }
           },
-          { disabled: entries.length === 0 },
+          { disabled: counted().length === 0 },
         ),
       ),
       picture,
       make('label', { for: 'code' }, T.code),
       field,
-      button(T.copy, () => {
-        field.select();
-        if (navigator.clipboard) void navigator.clipboard.writeText(code).catch(() => null);
-        else document.execCommand('copy');
-      }),
-      button(T.back, home),
+      make(
+        'div',
+        { class: 'row' },
+        button(T.copy, (event) => {
+          field.select();
+          const pressed = event.currentTarget;
+          const isCopied = () => (pressed.textContent = T.copied);
+          if (navigator.clipboard) navigator.clipboard.writeText(code).then(isCopied, () => null);
+          else if (document.execCommand('copy')) isCopied();
+        }),
+        button(T.back, home),
+      ),
     );
   }
 

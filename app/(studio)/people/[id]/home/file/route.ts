@@ -1,4 +1,4 @@
-import { readHome } from '@/features/home/read';
+import { readPhone } from '@/features/home/read';
 import { writeHomeFile } from '@/features/home/homeFile';
 import { readPersonId } from '@/server/personId';
 import { teacherRoute } from '@/server/network/guarded';
@@ -8,7 +8,7 @@ async function answer(
   { params }: { readonly params: Promise<{ readonly id: string }> },
 ): Promise<Response> {
   const id = readPersonId((await params).id);
-  const view = id === null ? null : readHome(id);
+  const view = id === null ? null : readPhone(id);
   if (view === null) return new Response('There is no such person.', { status: 404 });
   return new Response(writeHomeFile(view), {
     headers: {
