@@ -71,6 +71,7 @@ export const PracticeCamera = memo(function PracticeCamera({
   const dial = (name: Dialled) => {
     const { label, unit, per, step } = dials[name];
     const [low, high] = practiceRanges[name];
+    const [least, most] = [Math.round(low * per), Math.round(high * per)];
     const value = Math.round(chosen[name] * per);
     return (
       <NumberInput
@@ -78,14 +79,14 @@ export const PracticeCamera = memo(function PracticeCamera({
         label={label}
         size="sm"
         suffix={unit}
-        min={Math.round(low * per)}
-        max={Math.round(high * per)}
+        min={least}
+        max={most}
         step={step}
-        clampBehavior="strict"
         value={value}
         onChange={(next) => {
-          // An empty field is on its way to a figure.
-          if (typeof next === 'number' && next !== value) onChange({ ...wish, [name]: next / per });
+          // An empty field is on its way to a figure, and so is the 1 of a 15.
+          if (typeof next !== 'number' || next === value) return;
+          if (next >= least && next <= most) onChange({ ...wish, [name]: next / per });
         }}
       />
     );

@@ -1,12 +1,12 @@
 'use client';
 
 import { answered } from '@/design/answered';
-import { ActionIcon, NumberInput } from '@mantine/core';
 import { IconMinus, IconPlus } from '@tabler/icons-react';
 import { useState } from 'react';
 import { listKinds, pieceIds, specOf, type PieceCount } from '@/core/catalog/pieces';
 import { changeCupboardAction, tellTonightAction } from './actions';
 import type { RoomView } from './read';
+import { CountField } from '@/design/CountField';
 import { showProblems } from '@/design/notices';
 import { PiecePicture } from './PiecePicture';
 import type { TonightChange } from './tonight';
@@ -17,6 +17,8 @@ interface Line {
   readonly count: number;
   readonly worn: number;
 }
+
+const mostOfOne = 200;
 
 /** What the shelves hold: counted quickly, kept at once. */
 export function CupboardTable({ view }: { readonly view: RoomView }) {
@@ -35,7 +37,7 @@ export function CupboardTable({ view }: { readonly view: RoomView }) {
   const keep = async (piece: string, change: Partial<Line>) => {
     const before = lines;
     const old = lines[piece] ?? { count: 0, worn: 0 };
-    const count = Math.max(0, Math.min(200, change.count ?? old.count));
+    const count = Math.max(0, Math.min(mostOfOne, change.count ?? old.count));
     const worn = Math.max(0, Math.min(count, change.worn ?? old.worn));
     const next = { ...lines, [piece]: { count, worn } };
     setLines(next);
@@ -66,53 +68,36 @@ export function CupboardTable({ view }: { readonly view: RoomView }) {
               <div>
                 <p>{spec.label}</p>
                 <div className={classes.counter}>
-                  <ActionIcon
-                    variant="default"
-                    size={32}
+                  <button
+                    type="button"
                     aria-label={`One ${spec.label.toLowerCase()} fewer`}
                     disabled={line.count === 0}
                     onClick={() => keep(piece, { count: line.count - 1 })}
                   >
                     <IconMinus size={16} />
-                  </ActionIcon>
-                  <NumberInput
-                    size="sm"
-                    w={58}
-                    hideControls
-                    aria-label={`How many: ${spec.label}`}
-                    min={0}
-                    max={200}
-                    allowDecimal={false}
-                    value={line.count}
-                    onChange={(value) => {
-                      if (typeof value === 'number' && value !== line.count)
-                        void keep(piece, { count: value });
-                    }}
+                  </button>
+                  <CountField
+                    label={`How many: ${spec.label}`}
+                    count={line.count}
+                    most={mostOfOne}
+                    onKeep={(count) => void keep(piece, { count })}
                   />
-                  <ActionIcon
-                    variant="default"
-                    size={32}
+                  <button
+                    type="button"
                     aria-label={`One ${spec.label.toLowerCase()} more`}
+                    disabled={line.count >= mostOfOne}
                     onClick={() => keep(piece, { count: line.count + 1 })}
                   >
                     <IconPlus size={16} />
-                  </ActionIcon>
+                  </button>
                   {line.count > 0 && (
-                    <NumberInput
-                      size="sm"
-                      w={64}
-                      hideControls
-                      prefix="− "
+                    <CountField
+                      label={`Of them worn or lent out: ${spec.label}`}
                       title="Worn or lent out, not for use tonight"
-                      aria-label={`Of them worn or lent out: ${spec.label}`}
-                      min={0}
-                      max={line.count}
-                      allowDecimal={false}
-                      value={line.worn}
-                      onChange={(value) => {
-                        if (typeof value === 'number' && value !== line.worn)
-                          void keep(piece, { worn: value });
-                      }}
+                      mark="−"
+                      count={line.worn}
+                      most={line.count}
+                      onKeep={(worn) => void keep(piece, { worn })}
                     />
                   )}
                 </div>
