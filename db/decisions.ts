@@ -21,6 +21,11 @@ export function listDecisions(db: Db, personId: number): DecisionRow[] {
     .all();
 }
 
+/** Takes back what was just decided; a review that led to it is open again. */
+export function removeDecision(db: Db, id: number): void {
+  db.delete(decision).where(eq(decision.id, id)).run();
+}
+
 export function findDecision(db: Db, id: number): DecisionRow | null {
   return db.select().from(decision).where(eq(decision.id, id)).get() ?? null;
 }

@@ -96,6 +96,18 @@ export function saveArchived(db: Db, id: number, on: Day | null): void {
   db.update(person).set({ archivedOn: on }).where(eq(person.id, id)).run();
 }
 
+/** Where somebody works on a ladder, and since when. */
+export const findRung = (
+  db: Db,
+  id: number,
+  family: LadderId,
+): { readonly stage: StageKey; readonly since: Day } | null =>
+  db
+    .select({ stage: personRung.stage, since: personRung.since })
+    .from(personRung)
+    .where(and(eq(personRung.personId, id), eq(personRung.family, family)))
+    .get() ?? null;
+
 /** `null` takes the person off the ladder. */
 export function saveRung(
   db: Db,

@@ -117,13 +117,15 @@ export function writeStory(
   const written: (number | null)[] = [];
   const strange = new Set(missing(one.decisions, now.decisions));
   for (const row of one.decisions) {
-    const { corrects, ...values } = row;
+    const { corrects, grounds: told, ...values } = row;
+    const { stoodAt, ...stoodOn } = told;
+    const grounds = { ...stoodOn, ...(stoodAt === undefined ? {} : { stoodAt }) };
     const earlier = corrects === null ? null : (written[corrects] ?? null);
     written.push(
       strange.has(row)
         ? db
             .insert(decision)
-            .values({ ...own, ...values, corrects: earlier })
+            .values({ ...own, ...values, grounds, corrects: earlier })
             .returning({ id: decision.id })
             .get().id
         : null,

@@ -152,6 +152,8 @@ export const studioPerson = z.strictObject({
           z.strictObject({ label: z.string(), status: z.string(), text: z.string() }),
         ),
         profileLabel: z.string(),
+        /** Where somebody stood before it moved them; null: nowhere on this ladder. */
+        stoodAt: z.strictObject({ stage: stageKey, since: day }).nullable().optional(),
       }),
       profileKey: words(80),
       profileVersion: z.int(),

@@ -97,6 +97,8 @@ export interface DecisionGrounds {
     readonly text: string;
   }[];
   readonly profileLabel: string;
+  /** Where somebody stood before a decision moved them; null: nowhere on this ladder. */
+  readonly stoodAt?: { readonly stage: StageKey; readonly since: string } | null;
 }
 
 /** Suggestion and decision side by side. A trigger refuses every later change. */

@@ -17,7 +17,8 @@ import {
 import { changeBody, changeCare, recordCheck } from '@/features/person/change';
 import { today } from '@/server/clock';
 import { database, databaseFile } from '@/server/database';
-import { decide } from '@/features/person/decisions';
+import { decide, undoDecision, whyKept } from '@/features/person/decisions';
+import { findDecision } from '@/db/decisions';
 import { archivePeople, createPerson, mergeInto, placeOnRung, renamePerson } from './change';
 import { readPersonPage } from '@/features/person/read';
 import {
@@ -222,6 +223,47 @@ describe('decisions', () => {
     expect(first!.grounds.figures[0]!.label).toBe('Forearm plank hold');
     expect(second).toMatchObject({ corrects: made, decided: 'stay' });
     expect(decide(id, { ...differ, reason: 'x', corrects: 999 }).ok).toBe(false);
+  });
+
+  it('takes back what was decided a moment ago, and the rung with it', () => {
+    const id = add('Ada');
+    const rungs = () => findPerson(database(), id)!.present;
+    const first = must(
+      decide(id, { stage: 'FS3', decided: 'advance', reason: '', corrects: null }),
+    );
+    const after = must(
+      decide(id, { stage: 'FS3', decided: 'step-back', reason: 'tired', corrects: first }),
+    );
+    const below = rungs()['forearm-stand'];
+    expect(below).not.toBe('FS3');
+    // What something came after is part of the story.
+    expect(undoDecision(id, first)).toMatchObject({ ok: false });
+    must(undoDecision(id, after));
+    expect(rungs()).toEqual({ 'forearm-stand': 'FS3' });
+    must(undoDecision(id, first));
+    expect(rungs()).toEqual({});
+    expect(readPersonPage(id)!.decisions).toEqual([]);
+    expect(undoDecision(id, first)).toMatchObject({ ok: false });
+  });
+
+  it('leaves the rung where it was put by hand since', () => {
+    const id = add('Ada');
+    const made = must(decide(id, { stage: 'FS3', decided: 'advance', reason: '', corrects: null }));
+    must(placeOnRung(id, { family: 'forearm-stand', stage: 'FS5' }));
+    must(undoDecision(id, made));
+    expect(findPerson(database(), id)!.present['forearm-stand']).toBe('FS5');
+  });
+
+  it('lets nobody take back what is another’s, or of another day', () => {
+    const [id, other] = [add('Ada'), add('Bo')];
+    const made = must(decide(id, { stage: 'FS3', decided: 'advance', reason: '', corrects: null }));
+    expect(undoDecision(other, made)).toMatchObject({ ok: false });
+    const row = findDecision(database(), made)!;
+    expect(whyKept(database(), row, addDays(today(), 1))).toMatch(/another day/);
+    // Decisions of before this was written down do not know where somebody stood.
+    const { stoodAt: _, ...grounds } = row.grounds;
+    expect(whyKept(database(), { ...row, grounds }, today())).toMatch(/is not known/);
+    expect(whyKept(database(), row, today())).toBeNull();
   });
 
   it('never lets a stop be decided away', () => {

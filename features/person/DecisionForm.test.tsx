@@ -4,11 +4,16 @@ import { renderUi } from '@/design/testing/renderUi';
 import { DecisionForm, type DecisionFormProps } from './DecisionForm';
 
 const mockAsked: [number, object][] = [];
+const mockBack: [number, number][] = [];
 let mockAnswer: () => Promise<object>;
 jest.mock('./actions', () => ({
   decideAction: (person: number, form: object) => {
     mockAsked.push([person, form]);
     return mockAnswer();
+  },
+  undoDecisionAction: (person: number, decision: number) => {
+    mockBack.push([person, decision]);
+    return Promise.resolve({ ok: true, value: undefined });
   },
 }));
 
@@ -38,6 +43,13 @@ it('agrees as suggested, with a line or without one', async () => {
   await user.click(screen.getByRole('button', { name: 'Agree and keep' }));
   await waitFor(() => expect(onDone).toHaveBeenCalled());
   expect(mockAsked).toEqual([[7, { stage: 'FS5', decided: 'stay', reason: '', corrects: null }]]);
+});
+
+it('takes back what was kept a moment ago', async () => {
+  const { user } = open();
+  await user.click(screen.getByRole('button', { name: 'Agree and keep' }));
+  await user.click(await screen.findByRole('button', { name: 'Undo' }));
+  await waitFor(() => expect(mockBack).toEqual([[7, 1]]));
 });
 
 it('differs with a reason, and says at its field where it is missing', async () => {

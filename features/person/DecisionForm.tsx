@@ -3,11 +3,11 @@
 import { answered } from '@/design/answered';
 import { Button, Group, Radio, Textarea } from '@mantine/core';
 import { useState, useTransition } from 'react';
-import { decideAction } from './actions';
+import { decideAction, undoDecisionAction } from './actions';
 import { verdictKinds, type VerdictKind } from '@/core/ladder/verdictKinds';
 import type { StageKey } from '@/core/catalog/stage';
 import { VerdictMark, verdictWords } from '@/design/marks/VerdictMark';
-import { showProblem, showSaved } from '@/design/notices';
+import { showProblem, showUndo } from '@/design/notices';
 import { Said } from '@/design/units';
 import classes from './person.module.css';
 
@@ -39,7 +39,9 @@ export function DecisionForm(props: DecisionFormProps) {
           const form = { stage, decided, reason, corrects: corrects ?? null };
           const outcome = await answered(decideAction(personId, form));
           if (outcome.ok) {
-            showSaved('Decision kept, beside the suggestion.');
+            showUndo('Decision kept, beside the suggestion.', () =>
+              undoDecisionAction(personId, outcome.value),
+            );
             onDone();
             return;
           }

@@ -190,7 +190,7 @@ export async function PersonPage({ params, searchParams }: PersonPageProps) {
           </section>
         </div>
       </div>
-      <section className={classes.section}>
+      <section className={classes.section} id="ladders">
         <h2>Five ladders</h2>
         <LadderPanel
           key={JSON.stringify(person.present)}

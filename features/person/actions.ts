@@ -3,7 +3,7 @@
 import { action } from '@/server/action';
 import * as care from './careChanges';
 import * as change from './change';
-import { decide } from './decisions';
+import { decide, undoDecision } from './decisions';
 import * as setups from './setups';
 
 export const saveBodyAction = action(change.changeBody);
@@ -19,3 +19,4 @@ export const noteSignAction = action(care.noteSign);
 export const dropSignAction = action(care.dropSign);
 export const noteScreenedAction = action(care.noteScreened);
 export const decideAction = action(decide);
+export const undoDecisionAction = action(undoDecision);

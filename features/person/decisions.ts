@@ -2,14 +2,23 @@
 import { stageKey } from '@/core/catalog/keys';
 import { z } from 'zod';
 import { wordsOf } from '@/core/units/text';
-import { getStageIn } from '@/core/catalog/school';
+import { getStageIn, type School } from '@/core/catalog/school';
+import type { StageKey } from '@/core/catalog/stage';
 import { judge } from '@/core/ladder/verdict';
 import { verdictKinds } from '@/core/ladder/verdictKinds';
-import { addDecision, findDecision } from '@/db/decisions';
-import { saveRung } from '@/db/personChanges';
+import {
+  addDecision,
+  findDecision,
+  listDecisions,
+  removeDecision,
+  type DecisionRow,
+} from '@/db/decisions';
+import { findRung, saveRung } from '@/db/personChanges';
+import type { Db } from '@/db/open';
+import type { Day } from '@/core/units/day';
 import { toGateRow } from '@/server/judging/gateRows';
 import { done, refuse, type Outcome } from '@/server/result';
-import { aPerson, change } from '@/server/useCase';
+import { aPerson, change, numberOf } from '@/server/useCase';
 import { readOwnCase } from '@/server/judging/views';
 
 const decisionForm = z.strictObject({
@@ -48,6 +57,7 @@ export const decide = change(
     if (corrects !== null && findDecision(tx, corrects)?.personId !== row.id) {
       return refuse({ corrects: 'There is no such decision to correct.' });
     }
+    const to = whereTo({ decided, stage }, school, row.present[spec.family]);
     const id = addDecision(tx, {
       personId: row.id,
       family: spec.family,
@@ -61,6 +71,7 @@ export const decide = change(
           return { label, status, text: figures };
         }),
         profileLabel: school.profile.label,
+        ...(to === undefined ? {} : { stoodAt: findRung(tx, row.id, spec.family) }),
       },
       profileKey: verdict.profile.key,
       profileVersion: verdict.profile.version,
@@ -69,15 +80,59 @@ export const decide = change(
       corrects,
       by,
     });
-    // With support the rung stays: the next one was tried, and is not where they work.
-    if (decided === 'advance') saveRung(tx, row.id, spec.family, stage, day);
-    if (decided === 'step-back') {
-      const before = spec.after[0];
-      const present = row.present[spec.family];
-      const back =
-        present === undefined ? before : (school.stages.get(present)?.spec.after[0] ?? present);
-      if (back !== undefined) saveRung(tx, row.id, spec.family, back, day);
-    }
+    if (to !== undefined) saveRung(tx, row.id, spec.family, to, day);
     return done(id);
+  },
+);
+
+/**
+ * The rung somebody works on from then on; `undefined`: where they stand. With support it stays:
+ * the next one was tried, and is not where they work.
+ */
+function whereTo(
+  { decided, stage }: Pick<DecisionRow, 'decided' | 'stage'>,
+  school: School,
+  present: StageKey | undefined,
+): StageKey | undefined {
+  if (decided === 'advance') return stage;
+  if (decided !== 'step-back') return undefined;
+  const below = (of: StageKey) => school.stages.get(of)?.spec.after[0];
+  return present === undefined ? below(stage) : (below(present) ?? present);
+}
+
+/** Why a decision stays as it is; `null`: it can be taken back. */
+export function whyKept(db: Db, made: DecisionRow, today: Day): string | null {
+  if (made.madeOn !== today) return 'It is of another day: correct it by a new one.';
+  const [newest] = listDecisions(db, made.personId);
+  if (newest?.id !== made.id) return 'Another decision came after it: correct it by a new one.';
+  const hasMoved = made.decided === 'advance' || made.decided === 'step-back';
+  return hasMoved && made.grounds.stoodAt === undefined
+    ? 'Where they stood before is not known: correct it by a new one.'
+    : null;
+}
+
+/**
+ * Takes back what was decided a moment ago, and the rung with it, as long as nothing came of it: the
+ * same day, no later decision. What stands longer is part of somebody's story and is corrected.
+ */
+export const undoDecision = change(
+  [aPerson, numberOf('This decision is no longer here.')],
+  ({ db: tx, today }, row, id): Outcome => {
+    const made = findDecision(tx, id);
+    if (made?.personId !== row.id) return refuse({ form: 'This decision is no longer here.' });
+    const why = whyKept(tx, made, today);
+    if (why !== null) return refuse({ form: why });
+    const { family, grounds } = made;
+    const { stoodAt } = grounds;
+    if (stoodAt !== undefined) {
+      const { school } = readOwnCase(tx, row, today);
+      const to = whereTo(made, school, stoodAt?.stage);
+      // Placed by hand since: that word is the later one.
+      if (row.present[family] === to) {
+        saveRung(tx, row.id, family, stoodAt?.stage ?? null, stoodAt?.since ?? today);
+      }
+    }
+    removeDecision(tx, id);
+    return done(undefined);
   },
 );

@@ -3,6 +3,7 @@
 import { answered } from '@/design/answered';
 import { Button, Group, Radio, TextInput } from '@mantine/core';
 import { useHotkeys } from '@mantine/hooks';
+import Link from 'next/link';
 import { useState, useTransition } from 'react';
 import { verdictKinds, type VerdictKind } from '@/core/ladder/verdictKinds';
 import { VerdictMark, verdictWords } from '@/design/marks/VerdictMark';
@@ -103,6 +104,16 @@ export function PersonReview({ uid, person, isFirst, onDone }: PersonReviewProps
               </ul>
             </>
           )}
+          {person.came &&
+            person.besides.map(({ ladder, label, kind }) => (
+              <p key={ladder} className={classes.mark}>
+                <VerdictMark kind={kind} sizePx={22} />
+                <span>
+                  {ladder}, {label}: {verdictWords[kind]},{' '}
+                  <Link href={`/people/${person.id}#ladders`}>decide there</Link>
+                </span>
+              </p>
+            ))}
         </div>
       </div>
       <TextInput

@@ -34,6 +34,7 @@ const person = (id: number, name: string, change: Partial<ReviewPerson> = {}): R
   seen: ['Plank: 40.0 s'],
   upsideSeconds: 0,
   next: { stage: 'FS5', label: 'Dolphin', kind: 'stay', reasons: ['Plank is short.'] },
+  besides: [],
   note: '',
   isDone: false,
   decided: null,

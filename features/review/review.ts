@@ -1,5 +1,5 @@
 /** The evening looked through, one person after the other, and what comes of it. */
-import type { StageKey } from '@/core/catalog/stage';
+import { ladderTable, type StageKey } from '@/core/catalog/stage';
 import { stageKey } from '@/core/catalog/keys';
 import { z } from 'zod';
 import { wordsOf } from '@/core/units/text';
@@ -26,13 +26,15 @@ import type { Day } from '@/core/units/day';
 import { findCourse } from '@/db/courses';
 import { listPieces } from '@/db/cupboards';
 import { findDecision } from '@/db/decisions';
+import type { Db } from '@/db/open';
 import { listPeopleById } from '@/db/people';
 import { readCases } from '@/server/judging/cases';
 import { today } from '@/server/clock';
 import { database } from '@/server/database';
-import { decide } from '@/features/person/decisions';
+import { decide, undoDecision, whyKept } from '@/features/person/decisions';
 import { bundleOf } from '@/server/running/floorBundle';
 import { done, refuse, type Outcome } from '@/server/result';
+import { sayTries } from './triesInWords';
 import { aPerson, change, numberOf } from '@/server/useCase';
 import { readSchool } from '@/server/judging/schools';
 
@@ -49,6 +51,12 @@ export interface ReviewPerson {
     readonly kind: VerdictKind;
     readonly reasons: readonly string[];
   } | null;
+  /** What the evening's other ladders suggest: decided on the person's own page. */
+  readonly besides: readonly {
+    readonly ladder: string;
+    readonly label: string;
+    readonly kind: VerdictKind;
+  }[];
   readonly note: string;
   readonly isDone: boolean;
   readonly decided: VerdictKind | null;
@@ -118,7 +126,7 @@ export function readReview(uid: string): ReviewView | null {
   const reviews = listReviews(db, row.id);
   const meeting = listMeetings(db, course.id).find(({ date }) => date === row.day);
   const notes = meeting === undefined ? [] : listAttendance(db, [meeting.id]);
-  const family = bundle.plan.families[0]!;
+  const [family, ...others] = bundle.plan.families;
   const { units } = getSettings(db);
   return {
     uid,
@@ -128,7 +136,7 @@ export function readReview(uid: string): ReviewView | null {
     unsettled: state.holds.filter(needsWord).length,
     people: people.map((person): ReviewPerson => {
       const opened = cases.get(person.id)!;
-      const stand = findStand(family, opened);
+      const stand = findStand(family!, opened);
       const review = reviews.find(({ personId }) => personId === person.id);
       const decision =
         review?.decisionId === null || review === undefined
@@ -159,11 +167,7 @@ export function readReview(uid: string): ReviewView | null {
                 return [`${label}: ${most}${sayValue(spec, value, units)}${told}`];
               }),
           ),
-          ...(own.length === 0
-            ? []
-            : [
-                `${own.length} ${own.length === 1 ? 'try' : 'tries'}, ${own.filter(({ reached }) => reached).length} came up`,
-              ]),
+          ...sayTries(own),
           ...(stops.length === 0
             ? []
             : [stops.length === 1 ? 'stopped' : `stopped ${stops.length} times`]),
@@ -178,6 +182,12 @@ export function readReview(uid: string): ReviewView | null {
                 kind: stand.next.kind,
                 reasons: stand.next.reasons,
               },
+        besides: others.flatMap((other) => {
+          const { present, next } = findStand(other, opened);
+          if (present === null || next === null) return [];
+          const { label } = getStageIn(school, next.stage).spec;
+          return [{ ladder: ladderTable[other].label, label, kind: next.kind }];
+        }),
         note: notes.find(({ personId }) => personId === person.id)?.note ?? '',
         isDone: review !== undefined,
         decided: decision?.decided ?? null,
@@ -274,18 +284,29 @@ export const agreeWithRest = change(
 /** Opens the reviews of several people again: the way back from agreeing with all of them. */
 export const reopenReviews = change(
   [aClass, z.array(numberOf(aPerson.gone)).min(1).max(200)],
-  ({ db }, uid, people): Outcome => {
+  ({ db, today }, uid, people): Outcome => {
     const row = findFloorClass(db, uid);
     if (row === null) return refuse({ form: goneClass });
-    for (const id of people) removeReview(db, row.id, id);
+    for (const id of people) takeBack(db, row.id, id, today);
     return done(undefined);
   },
 );
 
-/** Opens somebody's review again; the decision stays and is corrected by a later one. */
-export const reopenReview = change([aClass, aPerson], ({ db }, uid, person): Outcome => {
+/** Opens somebody's review again. */
+export const reopenReview = change([aClass, aPerson], ({ db, today }, uid, person): Outcome => {
   const row = findFloorClass(db, uid);
   if (row === null) return refuse({ form: goneClass });
-  removeReview(db, row.id, person.id);
+  takeBack(db, row.id, person.id, today);
   return done(undefined);
 });
+
+/**
+ * A review is open again, and what was decided in it is not, as long as nothing came of it; what was
+ * decided on an earlier day stays and is corrected by a later decision.
+ */
+function takeBack(db: Db, classId: number, personId: number, today: Day): void {
+  const decisionId = listReviews(db, classId).find((one) => one.personId === personId)?.decisionId;
+  const made = typeof decisionId === 'number' ? findDecision(db, decisionId) : null;
+  removeReview(db, classId, personId);
+  if (made !== null && whyKept(db, made, today) === null) undoDecision(personId, made.id);
+}

@@ -2,7 +2,9 @@
 import ICAL from 'ical.js';
 import type { FloorAct } from '@/core/running/tap';
 import type { CheckKey } from '@/core/catalog/checks';
-import { listPeople } from '@/db/people';
+import { getStage, type StageId } from '@/core/catalog/stages';
+import { listDecisionsOf } from '@/db/decisions';
+import { findPerson, listPeople } from '@/db/people';
 import { database } from '../database';
 import { addDays } from '@/core/units/day';
 import { readHome, writeHomeCalendar, writeHomeText } from '@/features/home/read';
@@ -84,6 +86,11 @@ describe('afterwards', () => {
       .filter(({ exception }) => exception === null)
       .map(({ id, next }) => ({ id, kind: next?.kind ?? null }));
     expect(asked.length).toBeGreaterThan(5);
+    const stood = listPeople(database()).map(({ present }) => present);
+    const earlier = listDecisionsOf(
+      database(),
+      asked.map(({ id }) => id),
+    ).map(({ id }) => id);
     const exceptional = { id: stopped.id, kind: stopped.next?.kind ?? null };
     expect(agreeWithRest(uid, [...asked, exceptional]).ok).toBe(false);
     const [one, ...others] = asked;
@@ -101,13 +108,40 @@ describe('afterwards', () => {
       ),
     );
     expect(readReview(uid)!.people.some(({ isDone }) => isDone)).toBe(false);
+    // What was agreed to is taken back with it: nobody has moved, and nothing is decided.
+    expect(
+      listDecisionsOf(
+        database(),
+        asked.map(({ id }) => id),
+      ).map(({ id }) => id),
+    ).toEqual(earlier);
+    expect(listPeople(database()).map(({ present }) => present)).toEqual(stood);
     expect(agreeWithRest('nothing', asked).ok).toBe(false);
+  });
+
+  it('agrees, and takes back, where agreeing moves somebody', () => {
+    const { uid } = begin();
+    send(uid, tapsOf([{ kind: 'end' }]));
+    const moving = readReview(uid)!.people.filter(({ next }) => next?.kind === 'advance');
+    expect(moving).not.toEqual([]);
+    const { id, next } = moving[0]!;
+    const rung = () => findPerson(database(), id)!.present[getStage(next!.stage as StageId).family];
+    const before = rung();
+    const decision = { stage: next!.stage, decided: 'advance' as const, reason: '' };
+    must(keepReview(uid, id, { note: '', decision }));
+    expect(rung()).toBe(next!.stage);
+    must(reopenReview(uid, id));
+    expect(rung()).toBe(before);
+    expect(readReview(uid)!.people.find((one) => one.id === id)).toMatchObject({
+      isDone: false,
+      next: { stage: next!.stage },
+    });
   });
 
   it('says what was seen several times once, and a stop with its word as one stop', () => {
     const { uid, people } = begin();
     const [person] = people;
-    const kick: FloorAct = {
+    const kick = {
       kind: 'try',
       person: person!,
       what: 'kick',
@@ -119,10 +153,23 @@ describe('afterwards', () => {
       blocksKept: true,
       landing: null,
       isAssisted: false,
-    };
+    } as const satisfies FloorAct;
     const halt: FloorAct = { kind: 'halt', person: person! };
+    const up = {
+      ...kick,
+      reached: true,
+      landing: 'soft',
+      faults: ['knee-bends'],
+    } satisfies FloorAct;
     send(uid, [
-      ...tapsOf([kick, kick, kick, halt, { kind: 'sore', person: person!, place: 'wrist' }]),
+      ...tapsOf([
+        kick,
+        kick,
+        { ...up, liftS: 4, exitS: 5 },
+        up,
+        halt,
+        { kind: 'sore', person: person!, place: 'wrist' },
+      ]),
       // Ten minutes later, again.
       ...tapsOf([halt]).map((tap) => ({
         ...tap,
@@ -131,8 +178,12 @@ describe('afterwards', () => {
     ]);
     const { seen } = readReview(uid)!.people.find(({ id }) => String(id) === person)!;
     expect(seen).toEqual([
-      'Blocks kept in the kick: passed, noted 3 times',
-      '3 tries, 0 came up',
+      'Blocks kept in the kick: passed, noted 4 times',
+      'Controlled exit, on the forearms: passed, noted 2 times',
+      '4 tries, 2 came up',
+      '2 of 2 landed softly',
+      '1 of 1 timed came down as slowly as up',
+      'knee bends in 2 of 4 tries',
       'stopped 2 times',
     ]);
   });
