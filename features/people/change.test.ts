@@ -12,9 +12,17 @@ import {
   dropSign,
   noteClearance,
   noteScreened,
+  undoScreened,
   noteSign,
 } from '@/features/person/careChanges';
-import { changeBody, changeCare, recordCheck } from '@/features/person/change';
+import { findRung } from '@/db/personChanges';
+import {
+  changeBody,
+  changeCare,
+  notePainGone,
+  recordCheck,
+  undoPainGone,
+} from '@/features/person/change';
 import { today } from '@/server/clock';
 import { database, databaseFile } from '@/server/database';
 import { decide, undoDecision, whyKept } from '@/features/person/decisions';
@@ -185,6 +193,48 @@ describe('care', () => {
     must(recordCheck(id, record({ check: 'neck-ease', value: '0' })));
     expect(listRecords(database(), [id]).map(({ value }) => value)).toEqual([1, 0]);
     expect(readPersonPage(id, 'SS6')!.verdict.kind).toBe('stay');
+  });
+});
+
+describe('what was tapped by mistake', () => {
+  it('is asked when it was asked before, or never', () => {
+    const id = add('Ada');
+    expect(must(noteScreened(id))).toBeNull();
+    expect(must(noteScreened(id))).toBe(today());
+    must(undoScreened(id, { was: null }));
+    expect(findPerson(database(), id)!.screenedOn).toBeNull();
+    // What was noted anew since, or never today, is not undone.
+    expect(undoScreened(id, { was: '2020-01-01' })).toMatchObject({ ok: false });
+    must(noteScreened(id));
+    expect(undoScreened(id, { was: addDays(today(), 1) })).toMatchObject({ ok: false });
+  });
+
+  it('closes again what pain that was said to be gone had closed', () => {
+    const id = add('Ada');
+    const on = addDays(today(), -7);
+    must(recordCheck(id, record({ date: on, pain: true, painPlace: 'wrist' })));
+    const isClosed = () => readPersonPage(id, 'HB2')!.verdict.kind === 'stop';
+    expect(isClosed()).toBe(true);
+    const was = must(notePainGone(id));
+    expect(isClosed()).toBe(false);
+    must(undoPainGone(id, { was }));
+    expect(isClosed()).toBe(true);
+    expect(undoPainGone(id, { was: today() })).toMatchObject({ ok: false });
+  });
+
+  it('goes back to the rung, and to the day since when', () => {
+    const id = add('Ada');
+    const rung = { family: 'forearm-stand' } as const;
+    const since = addDays(today(), -40);
+    expect(must(placeOnRung(id, { ...rung, stage: 'FS3', since }))).toBeNull();
+    const stood = must(placeOnRung(id, { ...rung, stage: 'FS5' }));
+    expect(stood).toEqual({ stage: 'FS3', since });
+    must(placeOnRung(id, { ...rung, ...stood! }));
+    expect(findRung(database(), id, 'forearm-stand')).toEqual(stood);
+    const tomorrow = addDays(today(), 1);
+    expect(placeOnRung(id, { ...rung, stage: 'FS3', since: tomorrow })).toMatchObject({
+      ok: false,
+    });
   });
 });
 

@@ -3,16 +3,24 @@ import { stageKey } from '@/core/catalog/keys';
 import { z } from 'zod';
 import { getStageIn } from '@/core/catalog/school';
 import { ladderIds } from '@/core/catalog/stage';
+import { day } from '@/core/files/schemas';
 import { findCourse, enrol, getSettings } from '@/db/courses';
 import { listPeople } from '@/db/people';
-import { addPerson, saveArchived, saveName, savePlacing, saveRung } from '@/db/personChanges';
+import {
+  addPerson,
+  findRung,
+  saveArchived,
+  saveName,
+  savePlacing,
+  saveRung,
+} from '@/db/personChanges';
 import { guessedHeight } from '@/core/body/body';
 import { mergePeople, removePerson } from '@/db/removal';
 import { lineOf } from '@/core/units/text';
 import { noteInDiary } from '@/server/network/asking';
 import { purgeEverywhere } from '@/server/copies/purge';
 import { finishErasing, noteErasing } from '@/server/files/erasing';
-import { isInRunningClass } from '@/server/running/floorJudge';
+import { isInRunningClass, judgeInRunningClasses } from '@/server/running/floorJudge';
 import { judge } from '@/core/ladder/verdict';
 import { readOwnCase } from '@/server/judging/views';
 import { readSchool } from '@/server/judging/schools';
@@ -158,6 +166,7 @@ export const placeByWord = change(
       }
     }
     savePlacing(db, person.id, family, stage, today);
+    judgeInRunningClasses(db, person.id);
     return done(undefined);
   },
 );
@@ -165,17 +174,32 @@ export const placeByWord = change(
 const rungForm = z.strictObject({
   family: z.enum(ladderIds),
   stage: stageKey.nullable(),
+  /** Since when, where that is known; absent: today. */
+  since: day.optional(),
 });
 
-/** Where the student works on a ladder, as the teacher sees it; `null` takes them off it. */
-export const placeOnRung = change([aPerson, rungForm], ({ db, today }, person, form): Outcome => {
-  const { family, stage } = form;
-  if (stage !== null) {
-    const school = readSchool(db, 'prop-led');
-    if (!school.stages.has(stage) || getStageIn(school, stage).spec.family !== family) {
-      return refuse({ stage: 'This stage is not on this ladder.' });
+/** Where somebody stood, and since when; null: nowhere on this ladder. */
+type Stood = ReturnType<typeof findRung>;
+
+/**
+ * Where the student works on a ladder, as the teacher sees it; `null` takes them off it.
+ *
+ * @returns where they worked before, for the way back
+ */
+export const placeOnRung = change(
+  [aPerson, rungForm],
+  ({ db, today }, person, form): Outcome<Stood> => {
+    const { family, stage, since = today } = form;
+    if (since > today) return refuse({ stage: 'This day is still to come.' });
+    const stood = findRung(db, person.id, family);
+    if (stage !== null) {
+      const school = readSchool(db, 'prop-led');
+      if (!school.stages.has(stage) || getStageIn(school, stage).spec.family !== family) {
+        return refuse({ stage: 'This stage is not on this ladder.' });
+      }
     }
-  }
-  saveRung(db, person.id, family, stage, today);
-  return done(undefined);
-});
+    saveRung(db, person.id, family, stage, since);
+    judgeInRunningClasses(db, person.id);
+    return done(stood);
+  },
+);

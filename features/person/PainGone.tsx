@@ -3,8 +3,8 @@
 import { answered } from '@/design/answered';
 import { Button } from '@mantine/core';
 import { useTransition } from 'react';
-import { notePainGoneAction } from './actions';
-import { showProblems, showSaved } from '@/design/notices';
+import { notePainGoneAction, undoPainGoneAction } from './actions';
+import { showProblems, showUndo } from '@/design/notices';
 
 /** One tap when the student says, at a later class, that earlier pain is gone. */
 export function PainGone({ personId }: { readonly personId: number }) {
@@ -12,8 +12,11 @@ export function PainGone({ personId }: { readonly personId: number }) {
   const note = () => {
     startSaving(async () => {
       const outcome = await answered(notePainGoneAction(personId));
-      if (outcome.ok) showSaved('Noted, with today’s date.');
-      else showProblems(outcome.problems);
+      if (outcome.ok) {
+        showUndo('Noted, with today’s date.', () =>
+          undoPainGoneAction(personId, { was: outcome.value }),
+        );
+      } else showProblems(outcome.problems);
     });
   };
   return (

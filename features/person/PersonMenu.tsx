@@ -6,7 +6,7 @@ import { IconChevronDown } from '@tabler/icons-react';
 import { useState, useTransition } from 'react';
 import { archivePeopleAction } from '@/features/people/actions';
 import { LazyMenu, type MenuEntry } from '@/design/LazyMenu';
-import { showProblems, showSaved } from '@/design/notices';
+import { showProblems, showUndo } from '@/design/notices';
 import { PersonDialogs } from './later';
 import type { Asked } from './PersonDialogs';
 
@@ -31,8 +31,11 @@ export function PersonMenu({ personId, name, isArchived, others }: PersonMenuPro
   const putAway = (isAway: boolean) =>
     startBusy(async () => {
       const outcome = await answered(archivePeopleAction([personId], isAway));
-      if (outcome.ok) showSaved(isAway ? 'Put away; the records stay.' : 'Back among the people.');
-      else showProblems(outcome.problems);
+      if (outcome.ok) {
+        showUndo(isAway ? 'Put away; the records stay.' : 'Back among the people.', () =>
+          archivePeopleAction([personId], !isAway),
+        );
+      } else showProblems(outcome.problems);
     });
 
   const entries = (): MenuEntry[] => [

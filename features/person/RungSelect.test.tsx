@@ -9,7 +9,9 @@ jest.mock('@/features/people/actions', () => ({
   placeOnRungAction: (person: number, form: object) => {
     placed.push([person, form]);
     return Promise.resolve(
-      isRefused ? { ok: false, problems: { form: 'Not now.' } } : { ok: true, value: undefined },
+      isRefused
+        ? { ok: false, problems: { form: 'Not now.' } }
+        : { ok: true, value: { stage: 'FS1', since: '2031-02-01' } },
     );
   },
 }));
@@ -40,6 +42,12 @@ it('shows where somebody works, and places them on another rung', async () => {
   expect(select()).toHaveDisplayValue('Base');
   await user.selectOptions(select(), 'Plank');
   expect(placed).toEqual([[7, { family: 'forearm-stand', stage: 'FS2' }]]);
+  // A choice that slipped goes back to the rung, and to the day since when.
+  await user.click(await screen.findByRole('button', { name: 'Undo' }));
+  expect(placed.at(-1)).toEqual([
+    7,
+    { family: 'forearm-stand', stage: 'FS1', since: '2031-02-01' },
+  ]);
 });
 
 it('takes them off the ladder, and keeps a first choice while the page comes anew', async () => {

@@ -5,7 +5,7 @@ import { NativeSelect } from '@mantine/core';
 import { useState, useTransition } from 'react';
 import { placeOnRungAction } from '@/features/people/actions';
 import { ladderTable, type LadderId, type StageKey } from '@/core/catalog/stage';
-import { showProblems } from '@/design/notices';
+import { showProblems, showUndo } from '@/design/notices';
 
 interface RungSelectProps {
   readonly personId: number;
@@ -33,7 +33,14 @@ export function RungSelect({ personId, family, present, presentLabel, rungs }: R
           stage: rungs.find((one) => one.value === value)?.value ?? null,
         }),
       );
-      if (outcome.ok) return;
+      if (outcome.ok) {
+        const stood = outcome.value;
+        const label = rungs.find((one) => one.value === value)?.label;
+        showUndo(label === undefined ? 'Off this ladder.' : `Works at ${label}.`, () =>
+          placeOnRungAction(personId, { family, stage: null, ...stood }),
+        );
+        return;
+      }
       // Nobody stands where they were not placed.
       setStage(present ?? '');
       showProblems(outcome.problems);

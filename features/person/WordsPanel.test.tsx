@@ -11,6 +11,7 @@ jest.mock('./actions', () =>
     noteClearanceAction: 'word',
     noteScreenedAction: 'screened',
     noteSignAction: 'sign',
+    undoScreenedAction: 'not screened',
   }),
 );
 
@@ -37,11 +38,16 @@ const open = (more: Partial<Props> = {}) =>
   );
 
 it('notes that screening was asked, and says when it was last', async () => {
+  fakes.agree('2030-09-01');
   const { user } = open({ screenedOn: '2030-09-01', isScreeningDue: false });
   expect(screen.getByText(/Screening: asked on 1 Sep/)).not.toHaveTextContent('due');
   await user.click(screen.getByRole('button', { name: 'Asked today' }));
   expect(fakes.asked).toEqual([['screened', 7]]);
   expect(await screen.findByText('Screening noted for today.')).toBeInTheDocument();
+  await user.click(screen.getByRole('button', { name: 'Undo' }));
+  await waitFor(() =>
+    expect(fakes.asked.at(-1)).toEqual(['not screened', 7, { was: '2030-09-01' }]),
+  );
 });
 
 it('takes back a sign of today only: an earlier one stays', async () => {

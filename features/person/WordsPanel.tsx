@@ -11,6 +11,7 @@ import {
   dropSignAction,
   noteClearanceAction,
   noteScreenedAction,
+  undoScreenedAction,
   noteSignAction,
 } from './actions';
 import { cautionColumns, type CautionColumn } from '@/core/catalog/cautionColumns';
@@ -18,7 +19,7 @@ import { cautionTable, type CautionId } from '@/core/catalog/cautions';
 import { stopSigns, stopSignTable, type StopSign } from '@/core/catalog/regions';
 import { addDays, type Day } from '@/core/units/day';
 import type { Outcome } from '@/server/result';
-import { showProblems, showSaved } from '@/design/notices';
+import { showProblems, showSaved, showUndo } from '@/design/notices';
 import classes from './person.module.css';
 
 interface Word {
@@ -50,6 +51,15 @@ export function WordsPanel(props: WordsPanelProps) {
   const { personId, today, cautions, words, signs, screenedOn, isScreeningDue } = props;
   const [isBusy, startBusy] = useTransition();
   const [isOpen, { open, close }] = useDisclosure(false);
+  const noteAsked = () =>
+    startBusy(async () => {
+      const outcome = await answered(noteScreenedAction(personId));
+      if (outcome.ok) {
+        showUndo('Screening noted for today.', () =>
+          undoScreenedAction(personId, { was: outcome.value }),
+        );
+      } else showProblems(outcome.problems);
+    });
   const run = (action: () => Promise<Outcome<unknown>>, words_: string) =>
     startBusy(async () => {
       const outcome = await answered(action());
@@ -64,12 +74,7 @@ export function WordsPanel(props: WordsPanelProps) {
           Screening: {screenedOn === null ? 'never asked' : `asked on ${shortDay(screenedOn)}`}
           {isScreeningDue && <strong> · due</strong>}
         </span>
-        <Button
-          size="xs"
-          variant="default"
-          loading={isBusy}
-          onClick={() => run(() => noteScreenedAction(personId), 'Screening noted for today.')}
-        >
+        <Button size="xs" variant="default" loading={isBusy} onClick={noteAsked}>
           Asked today
         </Button>
       </Group>

@@ -4,7 +4,8 @@ import { cautionColumns, type CautionColumn } from '@/core/catalog/cautionColumn
 import { cautionIds } from '@/core/catalog/cautions';
 import { stopSigns } from '@/core/catalog/regions';
 import { ladderIds } from '@/core/catalog/stage';
-import { addDays, findDayNumber } from '@/core/units/day';
+import { day } from '@/core/files/schemas';
+import { addDays, findDayNumber, type Day } from '@/core/units/day';
 import {
   addClearance,
   addSign,
@@ -101,8 +102,27 @@ export const dropSign = change(
   },
 );
 
-/** The screening was asked today. */
-export const noteScreened = change([aPerson], ({ db, today }, person) => {
+/**
+ * The screening was asked today.
+ *
+ * @returns the day on which it was asked before, for the way back
+ */
+export const noteScreened = change([aPerson], ({ db, today }, person): Outcome<Day | null> => {
   saveScreened(db, person.id, today);
-  return done(undefined);
+  // Whoever was never asked has less open than whoever was.
+  judgeInRunningClasses(db, person.id);
+  return done(person.screenedOn);
 });
+
+/** Tapped by mistake: asked when it was asked, or never. */
+export const undoScreened = change(
+  [aPerson, z.strictObject({ was: day.nullable() })],
+  ({ db, today }, person, { was }): Outcome => {
+    if (person.screenedOn !== today || (was !== null && was > today)) {
+      return refuse({ form: 'It was noted anew meanwhile, and stays.' });
+    }
+    saveScreened(db, person.id, was);
+    judgeInRunningClasses(db, person.id);
+    return done(undefined);
+  },
+);

@@ -1,4 +1,7 @@
 /** What is kept of a person: body, what they report, records of checks. */
+import { z } from 'zod';
+import { day } from '@/core/files/schemas';
+import type { Day } from '@/core/units/day';
 import { getForearmHands } from '@/core/body/hands';
 import { takenIds, takenTable } from '@/core/body/taken';
 import { cautionTable } from '@/core/catalog/cautions';
@@ -158,9 +161,29 @@ export const undoRecord = change(
   },
 );
 
-/** The student reports that earlier pain is gone, and the teacher notes it. */
-export const notePainGone = change([aPerson], ({ db, today }, person) => {
+/**
+ * The student reports that earlier pain is gone, and the teacher notes it.
+ *
+ * @returns the day on which it was noted before, for the way back
+ */
+export const notePainGone = change([aPerson], ({ db, today }, person): Outcome<Day | null> => {
   savePainCleared(db, person.id, today);
   judgeInRunningClasses(db, person.id);
-  return done(undefined);
+  return done(person.painClearedOn);
 });
+
+const notedBefore = z.strictObject({ was: day.nullable() });
+
+/** Tapped by mistake: what hurt is closed again, as it was. */
+export const undoPainGone = change(
+  [aPerson, notedBefore],
+  ({ db, today }, person, { was }): Outcome => {
+    // What was noted since stands, and nothing is set to a day that opens more than today's did.
+    if (person.painClearedOn !== today || (was !== null && was > today)) {
+      return refuse({ form: 'It was noted anew meanwhile, and stays.' });
+    }
+    savePainCleared(db, person.id, was);
+    judgeInRunningClasses(db, person.id);
+    return done(undefined);
+  },
+);

@@ -16,6 +16,7 @@ import {
 import { findRung, saveRung } from '@/db/personChanges';
 import type { Db } from '@/db/open';
 import type { Day } from '@/core/units/day';
+import { judgeInRunningClasses } from '@/server/running/floorJudge';
 import { toGateRow } from '@/server/judging/gateRows';
 import { done, refuse, type Outcome } from '@/server/result';
 import { aPerson, change, numberOf } from '@/server/useCase';
@@ -80,7 +81,10 @@ export const decide = change(
       corrects,
       by,
     });
-    if (to !== undefined) saveRung(tx, row.id, spec.family, to, day);
+    if (to !== undefined) {
+      saveRung(tx, row.id, spec.family, to, day);
+      judgeInRunningClasses(tx, row.id);
+    }
     return done(id);
   },
 );
@@ -133,6 +137,7 @@ export const undoDecision = change(
       }
     }
     removeDecision(tx, id);
+    if (stoodAt !== undefined) judgeInRunningClasses(tx, row.id);
     return done(undefined);
   },
 );
