@@ -125,6 +125,36 @@ test('practice goes home as one file, without a network, and its diary comes bac
   await expect(page.getByText(/Something from home:/)).toContainText('Halina');
 });
 
+test('what has no length of its own is counted until it is done', async ({
+  page,
+  browser,
+}, info) => {
+  const text = await (await page.request.get('/people/2/home/file')).text();
+  const file = path.join(info.outputDir, 'open.html');
+  mkdirSync(info.outputDir, { recursive: true });
+  // As of a drill of the teacher's own, whose dose is in words.
+  writeFileSync(
+    file,
+    text.replace(/"steps":\[.*?\]/, '"steps":[{"kind":"hold","label":"as told","seconds":null}]'),
+  );
+  const context = await browser.newContext({ offline: true });
+  const phone = await context.newPage();
+  await phone.clock.install();
+  await phone.goto(pathToFileURL(file).href);
+  await phone
+    .getByRole('button', { name: /^Begin/ })
+    .first()
+    .click();
+  await phone.clock.runFor(6000);
+  await expect(phone.getByText('as told')).toBeVisible();
+  await phone.clock.runFor(150_000);
+  // Up, not down, and nobody is asked before they say so.
+  await expect(phone.locator('.clock')).toHaveText(/^2:3\d$/);
+  await phone.getByRole('button', { name: 'Done' }).click();
+  await expect(phone.getByRole('heading', { name: /^How was it/ })).toBeVisible();
+  await context.close();
+});
+
 test('a sheet that has ended says whom to ask', async ({ page, browser }, info) => {
   const answer = await page.request.get('/people/2/home/file');
   expect(answer.headers()['content-disposition']).toContain('attachment');

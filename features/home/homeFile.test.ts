@@ -1,3 +1,4 @@
+import { seconds, times, type DoseStep } from '@/core/catalog/dose';
 import { readDiary, tellingOf, writeCode } from '@/core/home/diary';
 import { listHomeReports, listToAsk } from '@/db/homeReports';
 import { findPerson } from '@/db/people';
@@ -80,6 +81,27 @@ describe('what is told at home', () => {
     expect(items.filter(({ isRest }) => !isRest).map(({ id }) => id)).not.toEqual(
       after.places.shoulder!.open.filter((id) => held.includes(id)),
     );
+  });
+
+  it('counts what has no length until somebody says that it is done', () => {
+    const view = phoneOf(addPerson('Ottla'));
+    const stepsOf = (paced: readonly DoseStep[]) => {
+      const items = [{ ...view.practice.items[0]!, paced }];
+      return dataOf({ ...view, practice: { ...view.practice, items } }).items[0]!.steps.map(
+        ({ kind, seconds }) => [kind, seconds],
+      );
+    };
+    // A teacher's own words, a hold as long as it is good, and one between what is counted.
+    expect(stepsOf([])).toEqual([['hold', null]]);
+    expect(stepsOf([{ hold: true, per: 'side' }])).toEqual([
+      ['hold', null],
+      ['hold', null],
+    ]);
+    expect(stepsOf([times(2), { hold: true }, seconds(20)])).toEqual([
+      ['hold', 6],
+      ['hold', null],
+      ['hold', 20],
+    ]);
   });
 
   it('rests between sets for the breaths that the sheet names', () => {

@@ -5,7 +5,8 @@ import { painPlaceTable, stopSignTable } from '@/core/catalog/regions';
 import { feltWords } from '@/core/home/felt';
 import { listFrames } from '@/core/home/frames';
 import type { HomeItem } from '@/core/home/homePractice';
-import { listDosePace } from '@/core/running/pacer';
+import { sidesOf, type DoseStep } from '@/core/catalog/dose';
+import { listDosePace, type PaceStep } from '@/core/running/pacer';
 import { addDays, type Day, sayDay } from '@/core/units/day';
 import { formatLength } from '@/core/units/length';
 import { homeCaution, type PhoneView } from './read';
@@ -28,6 +29,7 @@ const words = {
   pause: 'Pause',
   goOn: 'Go on',
   skip: 'Next',
+  done: 'Done',
   stop: 'Stop',
   soundOn: 'Sound on',
   soundOff: 'Sound off',
@@ -135,12 +137,29 @@ const itemOf = (item: HomeItem, { units, breathSeconds }: PhoneView) => ({
       : [`Take ${item.standIns.map(({ words: piece }) => piece).join('; ')}.`]),
     ...(item.watch.length === 0 ? [] : [`Watch: ${item.watch.join('; ')}.`]),
   ],
-  steps: sidesNamed(listDosePace(item.paced, breathSeconds), item.firstSide),
+  steps: sidesNamed(listSteps(item.paced, breathSeconds), item.firstSide),
   move: item.move,
   isRest: false,
 });
 
-type Step = ReturnType<typeof listDosePace>[number];
+/** A step of the timer; without seconds it lasts until somebody says that it is done. */
+type Step = Omit<PaceStep, 'seconds'> & { readonly seconds: number | null };
+
+const asLong = 'As long as it is good';
+
+/** What a timer counts: with what has no length of its own, and what a teacher said in words. */
+function listSteps(dose: readonly DoseStep[], breathSeconds: number): Step[] {
+  const open = (label: string): Step => ({ kind: 'hold', label, seconds: null });
+  if (dose.length === 0) return [open(asLong)];
+  const at = dose.findIndex((step) => 'hold' in step);
+  if (at < 0) return listDosePace(dose, breathSeconds);
+  const [before, held, after] = [dose.slice(0, at), dose[at]!, dose.slice(at + 1)];
+  return [
+    ...listDosePace(before, breathSeconds),
+    ...sidesOf(held).map((side) => open(side === '' ? asLong : `${asLong}, ${side}`)),
+    ...(after.length === 0 ? [] : listSteps(after, breathSeconds)),
+  ];
+}
 
 /** The side that lags is named, where one does. */
 function sidesNamed(steps: readonly Step[], first: 'left' | 'right' | undefined): Step[] {

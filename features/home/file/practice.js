@@ -273,7 +273,7 @@
     );
     const steps = [{ kind: 'reset', label: T.ready, seconds: 5 }, ...item.steps];
     let index = 0;
-    let left = steps[0].seconds;
+    let gone = 0;
     let last = performance.now();
     let isPaused = false;
     const label = make('p', { class: 'step', role: 'status' });
@@ -289,19 +289,21 @@
     const share = () => {
       const step = steps[index];
       if (step === undefined || step.kind !== 'hold') return 0;
-      return step.times ? ((step.seconds - left) / step.seconds) * step.times : null;
+      return step.times ? (gone / step.seconds) * step.times : null;
     };
     const say = () => {
       const step = steps[index];
       if (step === undefined) return;
-      clock.textContent = `${Math.floor(Math.ceil(left) / 60)}:${String(Math.ceil(left) % 60).padStart(2, '0')}`;
+      // What has an end counts down to it, what has none counts up.
+      const shown = step.seconds === null ? Math.floor(gone) : Math.ceil(step.seconds - gone);
+      clock.textContent = `${Math.floor(shown / 60)}:${String(shown % 60).padStart(2, '0')}`;
+      skip.textContent = step.seconds === null ? T.done : T.skip;
       // What is counted has its own pace; a hold is a whole number of breaths, stretched a little.
-      const beats = step.times ?? Math.max(1, Math.round(step.seconds / data.breathS));
-      const beat = step.seconds / beats;
-      const done = step.seconds - left;
-      const into = done % beat;
+      const beats = step.times ?? Math.max(1, Math.round((step.seconds ?? 0) / data.breathS));
+      const beat = step.seconds === null ? data.breathS : step.seconds / beats;
+      const into = gone % beat;
       const isIn = into < beat / 2;
-      const at = Math.min(step.times, Math.floor(done / beat) + 1);
+      const at = Math.min(step.times, Math.floor(gone / beat) + 1);
       const named = step.times
         ? `${step.label} ${T.count.replace('##', step.times).replace('#', at)}`
         : step.label;
@@ -327,19 +329,21 @@
         ask(item);
         return;
       }
-      left = steps[index].seconds;
+      gone = 0;
     };
+    const skip = button(T.skip, next);
     const timer = setInterval(() => {
       const now = performance.now();
-      if (!isPaused) left -= (now - last) / 1000;
+      if (!isPaused) gone += (now - last) / 1000;
       last = now;
-      if (left <= 0) next();
+      const { seconds } = steps[index];
+      if (seconds !== null && gone >= seconds) next();
       say();
     }, 100);
     show(
       heading('h1', item.label),
-      drawing(item, item.steps.length === 0 ? undefined : share),
-      item.steps.length === 0 ? line(item.dose) : null,
+      drawing(item, share),
+      line(item.dose),
       label,
       clock,
       breath,
@@ -348,7 +352,7 @@
         'div',
         { class: 'row' },
         pause,
-        button(T.skip, next),
+        skip,
         button(isHeard ? T.soundOff : T.soundOn, (event) => {
           isHeard = !isHeard;
           event.currentTarget.textContent = isHeard ? T.soundOff : T.soundOn;
