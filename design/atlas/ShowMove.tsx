@@ -19,7 +19,7 @@ const StripView = dynamic(
 interface ShowMoveProps {
   readonly move: MoveId;
   readonly label: string;
-  /** How it is done, in words. */
+  /** How it is done, in words; empty: its name says it. */
   readonly how: string;
   readonly className?: string | undefined;
   readonly children: ReactNode;
@@ -41,7 +41,7 @@ export function ShowMove({ move, label, how, className, children }: ShowMoveProp
       </Popover.Target>
       <Popover.Dropdown className={classes.shown}>
         <StripView move={move} label={label} heightPx={96} />
-        <p>{how}</p>
+        {how !== '' && <p>{how}</p>}
       </Popover.Dropdown>
     </Popover>
   );

@@ -3,6 +3,7 @@
 import { Button } from '@mantine/core';
 import { IconPlayerPlay } from '@tabler/icons-react';
 import type { MoveId } from '@/core/atlas/moves';
+import { moveOfLine } from '@/core/compose/moveOfLine';
 import { doneByAll, listSittingOut, sayingCares, sayingOut } from '@/core/compose/sittingOut';
 import { screeningQuestion } from '@/core/ladder/door';
 import { sayMoves } from '@/core/files/moveWords';
@@ -134,8 +135,6 @@ type Line = FloorLine | undefined;
 /** What is done by all in a line, as it is drawn; `null` where nothing is, or nothing is drawn. */
 function drawingOf(line: Line, { drills }: FloorBundle): { line: FloorLine; move: MoveId } | null {
   if (line === undefined) return null;
-  if (line.kind === 'rest') return { line, move: 'rest' };
-  const drill = doneByAll(line);
-  const move = drill === null ? undefined : drills[drill]?.move;
-  return move === undefined ? null : { line, move };
+  const move = moveOfLine(line, drills);
+  return move === null ? null : { line, move };
 }

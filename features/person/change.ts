@@ -145,7 +145,7 @@ export const recordCheck = change(
     const read = readRecordForm(form, { today, breathSeconds, checks: readCatalog(db).checks });
     if (!read.ok) return read;
     const added = addRecord(db, { personId: person.id, ...read.value });
-    if (read.value.pain) judgeInRunningClasses(db, person.id);
+    judgeInRunningClasses(db, person.id);
     return done(added);
   },
 );

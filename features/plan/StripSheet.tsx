@@ -1,6 +1,7 @@
-import { doneByAll } from '@/core/compose/sittingOut';
+import { listDrawn } from '@/core/compose/moveOfLine';
 import { drillsOf } from '@/core/compose/drillsOf';
 import { findOption } from '@/core/compose/readBack';
+import { getAlternative } from '@/core/catalog/alternatives';
 import type { Catalog } from '@/core/catalog/school';
 import type { MoveId } from '@/core/atlas/moves';
 import type { PlanFile } from '@/core/files/planFile';
@@ -37,8 +38,14 @@ function listShown(
       shown.set(label, { ...known, letters });
       continue;
     }
-    const stage = findOption(prepared, id, option)?.stage;
-    const move = stage === undefined ? null : (stages[stage]?.move ?? null);
+    const { stage, alternative } = findOption(prepared, id, option) ?? {};
+    // What stands in for a rung is drawn as itself.
+    const move =
+      alternative !== undefined
+        ? getAlternative(alternative).move
+        : stage === undefined
+          ? null
+          : (stages[stage]?.move ?? null);
     shown.set(label, { letters: [letter], label, move });
   }
   return [...shown.values()].sort((a, b) => (a.letters[0] ?? '').localeCompare(b.letters[0] ?? ''));
@@ -47,11 +54,7 @@ function listShown(
 /** The class as drawings on one page, to put on the floor: read from standing, and no word of anybody. */
 export function StripSheet({ view, plan, stages }: StripSheetProps) {
   const drills = drillsOf(view.prepared);
-  const lines = plan.timeline.flatMap((item) => {
-    const drill = doneByAll(item);
-    const move = drill === null ? undefined : drills[drill]?.move;
-    return move === undefined ? [] : [{ ...item, move }];
-  });
+  const lines = listDrawn(plan, drills);
   return (
     <section
       className={`${classes.sheet} ${classes.stripSheet}`}

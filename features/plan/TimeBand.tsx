@@ -21,6 +21,8 @@ import { ActionIcon } from '@mantine/core';
 import { IconGripVertical, IconX } from '@tabler/icons-react';
 import { useState } from 'react';
 import type { DrillBook, DrillKey } from '@/core/catalog/drills';
+import type { MoveId } from '@/core/atlas/moves';
+import { moveOfLine } from '@/core/compose/moveOfLine';
 import { doneByAll } from '@/core/compose/sittingOut';
 import type { PlanFile } from '@/core/files/planFile';
 import { ShowMove } from '@/design/atlas/ShowMove';
@@ -44,11 +46,17 @@ interface TimeBandProps {
 }
 
 type Item = PlanFile['timeline'][number];
-type Drill = NonNullable<DrillBook[DrillKey]>;
+interface Done {
+  readonly move: MoveId;
+  /** How it is done, in words, where there are some. */
+  readonly how: string;
+}
 
-function doneIn(item: Item, drills: DrillBook): Drill | undefined {
+function doneIn(item: Item, drills: DrillBook): Done | undefined {
+  const move = moveOfLine(item, drills);
+  if (move === null) return undefined;
   const drill = doneByAll(item);
-  return drill === null ? undefined : drills[drill];
+  return { move, how: drill === null ? '' : (drills[drill]?.how ?? '') };
 }
 
 /** Of words in a line of the band, px: as the style sheet has it. */
@@ -117,7 +125,7 @@ export function TimeBand(props: TimeBandProps) {
 interface BandItemProps {
   readonly item: Item;
   /** What everybody does in it, where it is the same for all. */
-  readonly done: Drill | undefined;
+  readonly done: Done | undefined;
   readonly clock: string;
   readonly pxPerMinute: number;
   readonly onResize: (minutes: number) => void;
@@ -178,7 +186,7 @@ function BandItem({ item, done, clock, pxPerMinute, onResize, onLeaveOut }: Band
         title={words}
         style={{ WebkitLineClamp: linesIn(height) }}
       >
-        {done?.move === undefined ? (
+        {done === undefined ? (
           words
         ) : (
           <ShowMove move={done.move} label={item.label} how={done.how} className={classes.bandShow}>

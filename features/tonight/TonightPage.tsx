@@ -4,6 +4,8 @@ import { Title } from '@mantine/core';
 import { IconClipboardList, IconPlayerPlay, IconPrinter } from '@tabler/icons-react';
 import { findStandingPlan, readClass } from '@/server/judging/classViews';
 import { readCourse } from '@/server/judging/views';
+import { drillsOf } from '@/core/compose/drillsOf';
+import { listDrawn } from '@/core/compose/moveOfLine';
 import { startDemoAction } from '@/features/beginning/actions';
 import { LinkButton } from '@/design/LinkButton';
 import { CautionLine, Page } from '@/design/Page';
@@ -11,6 +13,7 @@ import { Gained } from '@/features/evening/Gained';
 import { RoomView } from '@/features/evening/RoomView';
 import { Refused } from '@/features/evening/Refused';
 import { StationRow } from '@/features/evening/StationRow';
+import { EveningStrips } from './EveningStrips';
 import { KeepPlan } from '@/features/plan/KeepPlan';
 import { toKeep } from '@/features/plan/toKeep';
 import { TonightNames } from './TonightNames';
@@ -82,6 +85,9 @@ export function TonightPage() {
             />
           </div>
         </div>
+      )}
+      {plan.rounds.length === 0 && plan.timeline.length > 0 && (
+        <EveningStrips lines={listDrawn(plan, drillsOf(prepared))} startsAt={meeting.startsAt} />
       )}
       {isKept && prepared.people.length > 0 && (
         <TonightNames

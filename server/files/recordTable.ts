@@ -137,7 +137,7 @@ export function takeRecordTable(text: string, isFinal: boolean): Outcome<TableLo
   db.transaction((tx) => {
     noteInDiary(tx, 'imported');
     for (const row of rows) addRecord(tx, row);
-    if (rows.some(({ pain }) => pain)) judgeAllInRunningClasses(tx);
+    judgeAllInRunningClasses(tx);
   });
   return done({ rows: data.length, problems: [], stored: rows.length });
 }
