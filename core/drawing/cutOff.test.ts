@@ -96,4 +96,13 @@ describe('no figure is cut off', () => {
     }
     expect(whole(drawStrip(getMove(id), { heightPx: 110 }))).toBe(true);
   });
+
+  it.each([44, 110])('covers no arrow with the wall of the next picture, at %i px', (heightPx) => {
+    for (const id of moveIds) {
+      const roles = drawStrip(getMove(id), { heightPx }).shapes.map(({ role }) => role);
+      const arrow = roles.indexOf('dimensionTick');
+      const wall = roles.lastIndexOf('wallBody');
+      expect([id, arrow < 0 || wall < arrow]).toEqual([id, true]);
+    }
+  });
 });

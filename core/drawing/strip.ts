@@ -140,12 +140,14 @@ function drawAnew(move: Move, { heightPx, help }: StripOptions): Scene {
   let atPx = 0;
   const shapes: Shape[] = [];
   const floors: Shape[] = [];
+  // On top of all pictures: the body of a wall reaches into the gap where its arrow stands.
+  const arrows: Shape[] = [];
   open.figures.forEach((figure, index) => {
     const { left, right } = boxes[index]!;
     const widthPx = (right - left) * pxPerM;
     const frame = makeFrame(pxPerM, atPx - left * pxPerM, floorPx);
     if (index > 0) {
-      shapes.push(
+      arrows.push(
         ...arrow(atPx - sizes.gapPx / 2, floorPx - heightPx * 0.3, move.goes === 'to-and-fro'),
       );
     }
@@ -159,7 +161,7 @@ function drawAnew(move: Move, { heightPx, help }: StripOptions): Scene {
     widthPx,
     heightPx,
     pxPerM,
-    shapes: [...shapes, groundBody(widthPx, floorPx), ...floors],
+    shapes: [...shapes, groundBody(widthPx, floorPx), ...floors, ...arrows],
     sentences: move.keys.map(({ words }, index) => `${index + 1}: ${words}.`),
   };
 }

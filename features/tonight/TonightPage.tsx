@@ -87,7 +87,10 @@ export function TonightPage() {
         </div>
       )}
       {plan.rounds.length === 0 && plan.timeline.length > 0 && (
-        <EveningStrips lines={listDrawn(plan, drillsOf(prepared))} startsAt={meeting.startsAt} />
+        <EveningStrips
+          lines={listDrawn(plan, drillsOf(prepared)).filter(({ kind }) => kind !== 'pause')}
+          startsAt={meeting.startsAt}
+        />
       )}
       {isKept && prepared.people.length > 0 && (
         <TonightNames
