@@ -1,3 +1,4 @@
+import { byName } from '@/core/units/byName';
 import { asc, eq, inArray, isNull } from 'drizzle-orm';
 import type { BodyInput } from '@/core/body/body';
 import { bodyOfTaken, type TakenId } from '@/core/body/taken';
@@ -221,9 +222,9 @@ export function listPeopleById(db: Db, ids: readonly number[]): PersonRow[] {
     .select()
     .from(person)
     .where(inArray(person.id, [...ids]))
-    .orderBy(asc(person.name))
+    .orderBy(asc(person.id))
     .all();
-  return assemble(db, rows);
+  return assemble(db, rows.sort(byName));
 }
 
 /** Everyone, by name; those put away only when asked for. */
@@ -232,9 +233,9 @@ export function listPeople(db: Db, withArchived = false): PersonRow[] {
     .select()
     .from(person)
     .where(withArchived ? undefined : isNull(person.archivedOn))
-    .orderBy(asc(person.name))
+    .orderBy(asc(person.id))
     .all();
-  return assemble(db, rows);
+  return assemble(db, rows.sort(byName));
 }
 
 /** Everyone enrolled in a course and not put away, by name. */
@@ -244,10 +245,9 @@ export function listCoursePeople(db: Db, courseId: number): PersonRow[] {
     .from(enrolment)
     .innerJoin(person, eq(person.id, enrolment.personId))
     .where(eq(enrolment.courseId, courseId))
-    .orderBy(asc(person.name))
-    .all();
-  return assemble(
-    db,
-    rows.map((row) => row.person).filter(({ archivedOn }) => archivedOn === null),
-  );
+    .orderBy(asc(person.id))
+    .all()
+    .map((row) => row.person)
+    .filter(({ archivedOn }) => archivedOn === null);
+  return assemble(db, rows.sort(byName));
 }

@@ -1,4 +1,5 @@
 /** What is fetched and measured before anybody comes: what stands where, and how much of it. */
+import { byLetter } from './letters';
 import { listEachOnce, type RowInUse } from '../pieces/rows';
 import type { PieceCount } from '../catalog/pieces';
 import { sayWallOf } from '../room/spanId';
@@ -77,10 +78,7 @@ export function listLayOut(
       });
     }
   }
-  return [...lines.values()].sort(
-    (a, b) =>
-      a.letter.length - b.letter.length || (a.letter < b.letter ? -1 : a.letter > b.letter ? 1 : 0),
-  );
+  return [...lines.values()].sort((a, b) => byLetter(a.letter, b.letter));
 }
 
 interface PlacedRounds {

@@ -2,6 +2,7 @@
  * Set-ups by letter: everyone who does the same at the same distance with the same pieces shares one
  * figure and one letter, on the row of elevations, on the plan from above and on the lay-out list alike.
  */
+import { letterOf } from './letters';
 import type { PieceCount } from '../catalog/pieces';
 import type { PlannedOption } from './option';
 import type { Place } from './places';
@@ -60,10 +61,6 @@ export interface KeptLetter extends Omit<Measured, 'id'> {
   /** Whose it was: where two letters would do, whoever had one keeps it. */
   readonly people?: readonly string[];
 }
-
-const letterOf = (index: number): string =>
-  (index >= 26 ? letterOf(Math.floor(index / 26) - 1) : '') +
-  String.fromCharCode(65 + (index % 26));
 
 /** Along the walls first, from their left ends, then the middle of the room. */
 function rankOf(place: Place, spans: PreparedClass['spans']): number {

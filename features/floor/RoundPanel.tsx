@@ -1,5 +1,6 @@
 'use client';
 
+import { byLetter } from '@/core/compose/letters';
 import { keepTogether } from '@/core/units/words';
 import { findOption, isPlacementOpen } from '@/core/compose/readBack';
 import { propWords } from '@/core/pieces/rows';
@@ -29,7 +30,7 @@ export function RoundPanel({ round, onPerson }: RoundPanelProps) {
     <div className={classes.round}>
       <div className={classes.tiles} aria-label="Everybody in this round">
         {[...people]
-          .sort((a, b) => ((a.letter ?? 'ZZ') < (b.letter ?? 'ZZ') ? -1 : 1))
+          .sort((a, b) => byLetter(a.letter, b.letter))
           .map((placed) => {
             const door = doorOf(placed, state, keyOf);
             const tries = state.tries.filter(

@@ -1,5 +1,6 @@
 'use client';
 
+import { byName } from '@/core/units/byName';
 import { answered } from '@/design/answered';
 import { Button, Checkbox, Group, NativeSelect, TextInput } from '@mantine/core';
 import { useDebouncedValue, useMediaQuery } from '@mantine/hooks';
@@ -44,7 +45,10 @@ export function PeopleTable({ rows, courses, units }: PeopleTableProps) {
 
   const columns = useMemo(
     () => [
-      column.accessor('name', { header: 'Name' }),
+      column.accessor('name', {
+        header: 'Name',
+        sortingFn: (a, b) => byName(a.original, b.original),
+      }),
       column.accessor((row) => rungOf(row, filter.family)?.kind ?? '', {
         id: 'verdict',
         header: 'Next rung',

@@ -1,3 +1,4 @@
+import { byName } from '@/core/units/byName';
 import { filterPeople, noFilter } from './filter';
 import { PersonCells, rowPx } from './PersonCells';
 import type { PeopleTableProps } from './PeopleTable';
@@ -19,9 +20,7 @@ const heads = [
 
 /** The first people by name, to read and to follow, while search and sorting are on their way. */
 export function PlainPeople({ rows, units }: Omit<PeopleTableProps, 'courses'>) {
-  const first = [...filterPeople(rows, noFilter)]
-    .sort((a, b) => (a.name.toLowerCase() < b.name.toLowerCase() ? -1 : 1))
-    .slice(0, most);
+  const first = [...filterPeople(rows, noFilter)].sort(byName).slice(0, most);
   return (
     <>
       <div className={`${classes.filters} ${classes.coming}`} />

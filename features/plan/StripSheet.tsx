@@ -1,3 +1,4 @@
+import { byLetter } from '@/core/compose/letters';
 import { listDrawn } from '@/core/compose/moveOfLine';
 import { drillsOf } from '@/core/compose/drillsOf';
 import { findOption } from '@/core/compose/readBack';
@@ -34,7 +35,7 @@ function listShown(
     if (letter === null) continue;
     const known = shown.get(label);
     if (known !== undefined) {
-      const letters = [...new Set([...known.letters, letter])].sort();
+      const letters = [...new Set([...known.letters, letter])].sort(byLetter);
       shown.set(label, { ...known, letters });
       continue;
     }
@@ -48,7 +49,7 @@ function listShown(
           : (stages[stage]?.move ?? null);
     shown.set(label, { letters: [letter], label, move });
   }
-  return [...shown.values()].sort((a, b) => (a.letters[0] ?? '').localeCompare(b.letters[0] ?? ''));
+  return [...shown.values()].sort((a, b) => byLetter(a.letters[0] ?? null, b.letters[0] ?? null));
 }
 
 /** The class as drawings on one page, to put on the floor: read from standing, and no word of anybody. */

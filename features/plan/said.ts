@@ -1,3 +1,4 @@
+import { byLetter } from '@/core/compose/letters';
 import type { CheckKey } from '@/core/catalog/checks';
 import type { StageKey } from '@/core/catalog/stage';
 import type { School } from '@/core/catalog/school';
@@ -28,8 +29,6 @@ export interface Said {
   /** How each check of the evening is taken, where its teacher said so. */
   readonly taken: Readonly<Partial<Record<CheckKey, string>>>;
 }
-
-const byLetter = (a: string, b: string) => a.length - b.length || a.localeCompare(b);
 
 /** Said at so many rungs, it is said once for all of them. */
 const fewAlike = 3;

@@ -1,5 +1,6 @@
 'use client';
 
+import { shortNames } from '@/features/evening/names';
 import { answered } from '@/design/answered';
 import { Button, Progress } from '@mantine/core';
 import { useEffect, useRef, useState } from 'react';
@@ -28,7 +29,8 @@ export function WhatToGet({ courseId, people }: WhatToGetProps) {
     },
     [],
   );
-  const nameOf = (id: string) => people.find((one) => one.id === id)?.name.split(' ')[0] ?? id;
+  const names = shortNames(people);
+  const nameOf = (id: string) => names.get(id) ?? id;
   const ask = async () => {
     const own = beginComposer();
     composer.current = own;
