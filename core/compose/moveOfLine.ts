@@ -1,39 +1,22 @@
-/** What is drawn of a line of the running order: what all of the class do in it. */
+/** The movements of a running order. Apart from what is drawn, so that a page need not carry the ladders. */
 import type { MoveId } from '../atlas/moves';
 import { ladderTable } from '../catalog/stage';
-import type { DrillKey } from '../catalog/drills';
-import { doneByAll, type Line } from './sittingOut';
+import { drawnIn, type Drawn, type DrawnDrills } from './drawnIn';
+import type { Line } from './sittingOut';
 
-type Drawn = Readonly<Partial<Record<DrillKey, { readonly move?: MoveId | undefined }>>>;
+export const moveOfDrawn = (drawn: Drawn): MoveId =>
+  'move' in drawn ? drawn.move : ladderTable[drawn.counter].counter.move;
 
 /** @returns `null` where everybody does something of their own, or nothing is drawn */
-export function moveOfLine(line: Line, drills: Drawn): MoveId | null {
-  switch (line.kind) {
-    case 'pause':
-    case 'drill':
-    case 'release': {
-      const drill = doneByAll(line);
-      return drill === null ? null : (drills[drill]?.move ?? null);
-    }
-    case 'counter':
-      return line.family === undefined ? null : ladderTable[line.family].counter.move;
-    case 'rest':
-      return 'rest';
-    case 'arrive':
-    case 'checks':
-    case 'settle':
-    case 'round':
-    case 'reset':
-      return null;
-    default:
-      return line.kind satisfies never;
-  }
+export function moveOfLine(line: Line, drills: DrawnDrills): MoveId | null {
+  const drawn = drawnIn(line, drills);
+  return drawn === null ? null : moveOfDrawn(drawn);
 }
 
 /** The lines of a plan that are drawn, in their order. */
 export const listDrawn = <Item extends Line>(
   { timeline }: { readonly timeline: readonly Item[] },
-  drills: Drawn,
+  drills: DrawnDrills,
 ): (Item & { readonly move: MoveId })[] =>
   timeline.flatMap((item) => {
     const move = moveOfLine(item, drills);

@@ -3,7 +3,7 @@ import { renderUi } from '@/design/testing/renderUi';
 import { ShowMove } from './ShowMove';
 
 const shown = (
-  <ShowMove move="child" label="Child’s pose" how="Knees wide, forehead down.">
+  <ShowMove drawn={{ move: 'child' }} label="Child’s pose" how="Knees wide, forehead down.">
     Child’s pose
   </ShowMove>
 );

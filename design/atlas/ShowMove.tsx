@@ -4,12 +4,12 @@ import { Popover, Skeleton, UnstyledButton } from '@mantine/core';
 import dynamic from 'next/dynamic';
 import { patiently } from '../patiently';
 import { useState, type ReactNode } from 'react';
-import type { MoveId } from '@/core/atlas/moves';
+import type { Drawn } from '@/core/compose/drawnIn';
 import classes from './atlas.module.css';
 
 /** Drawings come when somebody wants to see one, not with the page. */
-const StripView = dynamic(
-  patiently(() => import('./StripView').then((module) => module.StripView)),
+const DrawnStrip = dynamic(
+  patiently(() => import('./DrawnStrip').then((module) => module.DrawnStrip)),
   {
     ssr: false,
     loading: () => <Skeleton height={96} width={300} aria-hidden />,
@@ -17,7 +17,7 @@ const StripView = dynamic(
 );
 
 interface ShowMoveProps {
-  readonly move: MoveId;
+  readonly drawn: Drawn;
   readonly label: string;
   /** How it is done, in words; empty: its name says it. */
   readonly how: string;
@@ -26,7 +26,7 @@ interface ShowMoveProps {
 }
 
 /** A name or a picture that shows, tapped, the movement behind it as a strip with its words. */
-export function ShowMove({ move, label, how, className, children }: ShowMoveProps) {
+export function ShowMove({ drawn, label, how, className, children }: ShowMoveProps) {
   const [isOpen, setOpen] = useState(false);
   return (
     <Popover opened={isOpen} onChange={setOpen} position="bottom-start" shadow="md" withArrow>
@@ -40,7 +40,7 @@ export function ShowMove({ move, label, how, className, children }: ShowMoveProp
         </UnstyledButton>
       </Popover.Target>
       <Popover.Dropdown className={classes.shown}>
-        <StripView move={move} label={label} heightPx={96} />
+        <DrawnStrip drawn={drawn} label={label} heightPx={96} />
         {how !== '' && <p>{how}</p>}
       </Popover.Dropdown>
     </Popover>

@@ -68,7 +68,7 @@ export function PlacingStep({ view, courseId }: PlacingStepProps) {
                   {move === null ? (
                     <RungHead label={label} {...drawn} />
                   ) : (
-                    <ShowMove move={move} label={label} how={how} className={classes.rungHead}>
+                    <ShowMove drawn={{ move }} label={label} how={how} className={classes.rungHead}>
                       <RungHead label={label} {...drawn} />
                     </ShowMove>
                   )}

@@ -2,8 +2,7 @@
 
 import { Button } from '@mantine/core';
 import { IconPlayerPlay } from '@tabler/icons-react';
-import type { MoveId } from '@/core/atlas/moves';
-import { moveOfLine } from '@/core/compose/moveOfLine';
+import { drawnIn, type Drawn } from '@/core/compose/drawnIn';
 import { doneByAll, listSittingOut, sayingCares, sayingOut } from '@/core/compose/sittingOut';
 import { screeningQuestion } from '@/core/ladder/door';
 import { sayMoves } from '@/core/files/moveWords';
@@ -133,8 +132,8 @@ type FloorLine = FloorBundle['plan']['timeline'][number];
 type Line = FloorLine | undefined;
 
 /** What is done by all in a line, as it is drawn; `null` where nothing is, or nothing is drawn. */
-function drawingOf(line: Line, { drills }: FloorBundle): { line: FloorLine; move: MoveId } | null {
+function drawingOf(line: Line, { drills }: FloorBundle): { line: FloorLine; drawn: Drawn } | null {
   if (line === undefined) return null;
-  const move = moveOfLine(line, drills);
-  return move === null ? null : { line, move };
+  const drawn = drawnIn(line, drills);
+  return drawn === null ? null : { line, drawn };
 }

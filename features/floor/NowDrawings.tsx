@@ -1,16 +1,17 @@
 'use client';
 
-import type { MoveId } from '@/core/atlas/moves';
+import type { Drawn } from '@/core/compose/drawnIn';
+import { moveOfDrawn } from '@/core/compose/moveOfLine';
 import { MoveView } from '@/design/atlas/MoveView';
-import { StripView } from '@/design/atlas/StripView';
+import { DrawnStrip } from '@/design/atlas/DrawnStrip';
 import type { FloorBundle } from '@/server/running/floorBundle';
 import classes from './floor.module.css';
 
 type Line = FloorBundle['plan']['timeline'][number];
 
 interface NowDrawingsProps {
-  readonly now: { readonly line: Line; readonly move: MoveId } | null;
-  readonly next: { readonly line: Line; readonly move: MoveId } | null;
+  readonly now: { readonly line: Line; readonly drawn: Drawn } | null;
+  readonly next: { readonly line: Line; readonly drawn: Drawn } | null;
 }
 
 /** It is drawn as large as there is room; this is what its lines are made for. */
@@ -24,7 +25,7 @@ export function NowDrawings({ now, next }: NowDrawingsProps) {
         <div className={classes.drawnNow}>
           <MoveView
             key={now.line.id}
-            move={now.move}
+            move={moveOfDrawn(now.drawn)}
             label={now.line.label}
             heightPx={nowHeightPx}
           />
@@ -33,7 +34,7 @@ export function NowDrawings({ now, next }: NowDrawingsProps) {
       {next !== null && (
         <div className={classes.drawnNext}>
           <p>then: {next.line.label}</p>
-          <StripView move={next.move} label={`Then: ${next.line.label}`} heightPx={80} />
+          <DrawnStrip drawn={next.drawn} label={`Then: ${next.line.label}`} heightPx={80} />
         </div>
       )}
     </div>

@@ -3,10 +3,14 @@ import { renderUi } from '@/design/testing/renderUi';
 import type { FloorAct } from '@/core/running/tap';
 import type { PlacedPerson } from '@/core/running/follow';
 import { ResetPanel, RoundPanel } from './RoundPanel';
+import type * as moves from './ResetMoves';
 import { fakeBundle, fakeFloor, fakePlaced } from './testing/fakeFloor';
 import { InClass } from './testing/renderFloor';
 
-jest.mock('./later', () => ({ RoundPictures: () => null }));
+jest.mock('./later', () => ({
+  RoundPictures: () => null,
+  ResetMoves: jest.requireActual<typeof moves>('./ResetMoves').ResetMoves,
+}));
 
 const placed = (more: Partial<PlacedPerson>) => fakePlaced({ dose: '3 tries', ...more });
 const open = (id: string, ...options: string[]) => ({

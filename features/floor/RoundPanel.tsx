@@ -2,12 +2,10 @@
 
 import { byLetter } from '@/core/compose/letters';
 import { keepTogether } from '@/core/units/words';
-import { findOption, isPlacementOpen } from '@/core/compose/readBack';
-import { propWords } from '@/core/pieces/rows';
-import { doorOf, listMoves, planOf, type PlacedPerson } from '@/core/running/follow';
+import { isPlacementOpen } from '@/core/compose/readBack';
+import { doorOf, planOf } from '@/core/running/follow';
 import { hasSign } from '@/core/running/replay';
-import type { FloorBundle } from '@/server/running/floorBundle';
-import { RoundPictures } from './later';
+import { ResetMoves, RoundPictures } from './later';
 import { PersonTile } from './PersonTile';
 import { keyOfLabel } from './questions';
 import { useFloorClass } from './context';
@@ -73,43 +71,11 @@ export function RoundPanel({ round, onPerson }: RoundPanelProps) {
   );
 }
 
-/** What somebody takes along to the next place. */
-function withWords({ prepared }: FloorBundle, { id, option }: PlacedPerson): string {
-  const props = findOption(prepared, id, option)?.props ?? [];
-  return props.length === 0 ? '' : `, with ${propWords(props)}`;
-}
-
 /** Between two rounds: who goes where next and with what; everybody else stays. */
 export function ResetPanel(props: RoundPanelProps) {
-  const { floor, bundle, names } = useFloorClass();
-  const { round } = props;
-  const plan = planOf(floor.state, bundle.plan);
-  const moves = listMoves(plan, round);
   return (
     <div className={classes.reset}>
-      <h3>
-        {moves.length === 0
-          ? 'Everybody stays at their place.'
-          : `${moves.length === 1 ? 'One person moves' : `${moves.length} people move`}; the others stay.`}
-      </h3>
-      <ul className={classes.moves}>
-        {moves.map(({ person, from, to }) => (
-          <li key={person}>
-            <strong>{names.get(person) ?? person}</strong>
-            <span>
-              <span className={classes.letter}>{from.letter ?? '–'}</span>{' '}
-              <span aria-label="to">→</span>{' '}
-              <span className={classes.letter}>{to.letter ?? '–'}</span>
-            </span>
-            <span>
-              {to.label}
-              {withWords(bundle, to)}
-              {to.needsHand ? ', with help' : ''}
-              {to.asksFirst ? ' (ask first)' : ''}
-            </span>
-          </li>
-        ))}
-      </ul>
+      <ResetMoves round={props.round} />
       <RoundPanel {...props} />
     </div>
   );

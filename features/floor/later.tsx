@@ -26,11 +26,12 @@ const pacer = part(() => import('./PacerPanel').then((one) => one.PacerPanel));
 const checks = part(() => import('./ChecksPanel').then((one) => one.ChecksPanel));
 const pictures = part(() => import('./RoundPictures').then((one) => one.RoundPictures));
 const drawings = part(() => import('./NowDrawings').then((one) => one.NowDrawings));
+const resetMoves = part(() => import('./ResetMoves').then((one) => one.ResetMoves));
 const more = part(() => import('./MoreMenu').then((one) => one.MoreMenu));
 
 /** Everything that a tap may ask for. */
 export function layBy(): void {
-  for (const load of [door, hold, person, pictures, drawings, checks, pacer, more]) {
+  for (const load of [door, hold, person, pictures, drawings, resetMoves, checks, pacer, more]) {
     void load();
   }
 }
@@ -59,6 +60,9 @@ export const ChecksPanel = dynamic(checks, {
 });
 export const RoundPictures = dynamic(pictures, {
   loading: coming(280),
+});
+export const ResetMoves = dynamic(resetMoves, {
+  loading: coming(160),
 });
 export const NowDrawings = dynamic(drawings, {
   loading: coming(210),

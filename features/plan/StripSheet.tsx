@@ -52,10 +52,29 @@ function listShown(
   return [...shown.values()].sort((a, b) => byLetter(a.letters[0] ?? null, b.letters[0] ?? null));
 }
 
+/** Lines stand in three columns; what is done in a round one below the other. */
+const columns = 3;
+
+/** As large as one page allows: the more there is, the smaller. */
+function sizesFor(lines: number, most: number): { linePx: number; roundPx: number } {
+  const rows = Math.ceil(lines / columns);
+  const linePx = rows <= 3 ? 70 : rows === 4 ? 58 : 46;
+  const roundPx = most <= 5 ? 48 : most === 6 ? 44 : most === 7 ? 38 : 32;
+  return { linePx, roundPx };
+}
+
 /** The class as drawings on one page, to put on the floor: read from standing, and no word of anybody. */
 export function StripSheet({ view, plan, stages }: StripSheetProps) {
   const drills = drillsOf(view.prepared);
   const lines = listDrawn(plan, drills);
+  const rounds = plan.rounds.map((round) => ({
+    round: round.round,
+    shown: listShown(view, stages, round),
+  }));
+  const { linePx, roundPx } = sizesFor(
+    lines.length,
+    Math.max(0, ...rounds.map(({ shown }) => shown.length)),
+  );
   return (
     <section
       className={`${classes.sheet} ${classes.stripSheet}`}
@@ -68,21 +87,21 @@ export function StripSheet({ view, plan, stages }: StripSheetProps) {
             <p>
               <strong>{clockAt(view.meeting.startsAt, startsAt)}</strong> {label}
             </p>
-            <StripView move={move} label={label} heightPx={70} />
+            <StripView move={move} label={label} heightPx={linePx} />
           </li>
         ))}
       </ol>
       <div className={classes.roundStrips}>
-        {plan.rounds.map((round) => (
-          <section key={round.round} aria-label={`Round ${round.round}`}>
-            <h3>Round {round.round}</h3>
+        {rounds.map(({ round, shown }) => (
+          <section key={round} aria-label={`Round ${round}`}>
+            <h3>Round {round}</h3>
             <ul>
-              {listShown(view, stages, round).map(({ letters, label, move }) => (
+              {shown.map(({ letters, label, move }) => (
                 <li key={label}>
                   <p>
                     <strong>{letters.join(', ')}</strong> {label}
                   </p>
-                  {move !== null && <StripView move={move} label={label} heightPx={44} />}
+                  {move !== null && <StripView move={move} label={label} heightPx={roundPx} />}
                 </li>
               ))}
             </ul>

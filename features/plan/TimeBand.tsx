@@ -21,8 +21,7 @@ import { ActionIcon } from '@mantine/core';
 import { IconGripVertical, IconX } from '@tabler/icons-react';
 import { useState } from 'react';
 import type { DrillBook, DrillKey } from '@/core/catalog/drills';
-import type { MoveId } from '@/core/atlas/moves';
-import { moveOfLine } from '@/core/compose/moveOfLine';
+import { drawnIn, type Drawn } from '@/core/compose/drawnIn';
 import { doneByAll } from '@/core/compose/sittingOut';
 import type { PlanFile } from '@/core/files/planFile';
 import { ShowMove } from '@/design/atlas/ShowMove';
@@ -47,16 +46,16 @@ interface TimeBandProps {
 
 type Item = PlanFile['timeline'][number];
 interface Done {
-  readonly move: MoveId;
+  readonly drawn: Drawn;
   /** How it is done, in words, where there are some. */
   readonly how: string;
 }
 
 function doneIn(item: Item, drills: DrillBook): Done | undefined {
-  const move = moveOfLine(item, drills);
-  if (move === null) return undefined;
+  const drawn = drawnIn(item, drills);
+  if (drawn === null) return undefined;
   const drill = doneByAll(item);
-  return { move, how: drill === null ? '' : (drills[drill]?.how ?? '') };
+  return { drawn, how: drill === null ? '' : (drills[drill]?.how ?? '') };
 }
 
 /** Of words in a line of the band, px: as the style sheet has it. */
@@ -189,7 +188,12 @@ function BandItem({ item, done, clock, pxPerMinute, onResize, onLeaveOut }: Band
         {done === undefined ? (
           words
         ) : (
-          <ShowMove move={done.move} label={item.label} how={done.how} className={classes.bandShow}>
+          <ShowMove
+            drawn={done.drawn}
+            label={item.label}
+            how={done.how}
+            className={classes.bandShow}
+          >
             {words}
           </ShowMove>
         )}
