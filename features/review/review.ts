@@ -173,15 +173,23 @@ export function readReview(uid: string): ReviewView | null {
             : [stops.length === 1 ? 'stopped' : `stopped ${stops.length} times`]),
         ],
         upsideSeconds: upside.find(({ personId }) => personId === person.id)?.seconds ?? 0,
+        // Looked through: what was suggested then, not what is next for whoever has moved since.
         next:
-          stand.next === null
-            ? null
-            : {
-                stage: stand.next.stage,
-                label: getStageIn(school, stand.next.stage).spec.label,
-                kind: stand.next.kind,
-                reasons: stand.next.reasons,
-              },
+          decision !== null
+            ? {
+                stage: decision.stage,
+                label: school.stages.get(decision.stage)?.spec.label ?? decision.stage,
+                kind: decision.suggested,
+                reasons: decision.grounds.reasons,
+              }
+            : stand.next === null
+              ? null
+              : {
+                  stage: stand.next.stage,
+                  label: getStageIn(school, stand.next.stage).spec.label,
+                  kind: stand.next.kind,
+                  reasons: stand.next.reasons,
+                },
         besides: others.flatMap((other) => {
           const { present, next } = findStand(other, opened);
           if (present === null || next === null) return [];

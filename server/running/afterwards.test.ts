@@ -101,6 +101,11 @@ describe('afterwards', () => {
     must(agreeWithRest(uid, asked));
     const done = readReview(uid)!.people.filter(({ isDone }) => isDone);
     expect(done.map(({ id, decided }) => ({ id, kind: decided }))).toEqual(asked);
+    // Beside what was decided stands what was suggested then, also for whoever has moved by it.
+    const shown = view.people.filter(({ exception }) => exception === null);
+    expect(done.map(({ next }) => [next?.stage, next?.kind])).toEqual(
+      shown.map(({ next }) => [next?.stage, next?.kind]),
+    );
     must(
       reopenReviews(
         uid,
