@@ -257,15 +257,21 @@ export function toPlanFile(
       count,
       ...(own === undefined ? {} : { label: own.label }),
     }));
-  const describe = ({ id, option, place: at, sharesWith }: PlannedPerson) => {
+  const describe = ({ id, option, place: at, sharesWith }: PlannedPerson, round: number) => {
+    // Rounds are counted from 1 where somebody says from which on they are there.
+    const from = wishes.late.find((one) => one.person === id)?.round ?? 0;
+    const nothing =
+      from > round
+        ? { label: 'Not here yet', why: `comes for round ${from}` }
+        : { label: 'Out', why: 'a round out counts as rest' };
     const beside = findOption(prepared, id, option?.fallback ?? null);
     return {
       id,
       letter: findStation(stations, id, option)?.letter ?? null,
       option: option?.id ?? null,
-      label: option?.label ?? 'Out',
+      label: option?.label ?? nothing.label,
       role: option?.role ?? 'rest',
-      why: option?.why ?? 'a round out counts as rest',
+      why: option?.why ?? nothing.why,
       place: at,
       ...(sharesWith === undefined ? {} : { sharesWith }),
       ...(option?.dose === undefined ? {} : { dose: option.dose }),
@@ -332,7 +338,7 @@ export function toPlanFile(
       handsUsed,
       teacherHelps,
       pieces: pieces.map((one) => ({ ...one })),
-      people: people.map(describe),
+      people: people.map((one) => describe(one, index + 1)),
     })),
     pins: plan.pins.map(({ pin, isKept, why }) => ({
       pin: pin as PlanFile['pins'][number]['pin'],
