@@ -19,6 +19,7 @@ import classes from './print.module.css';
 import { LayOutSheet } from './LayOutSheet';
 import type { Said } from './said';
 import { SheetHead, type SheetProps } from './SheetHead';
+import { sayRound } from './sayRound';
 import { StripSheet, type StripSheetProps } from './StripSheet';
 import { StudentCards } from './StudentCards';
 
@@ -144,16 +145,6 @@ function OrderSheet({ view, plan, said }: SheetProps & SaidProps) {
 function roundOf({ timeline, rounds }: PlanFile, item: PlanFile['timeline'][number]) {
   if (item.kind !== 'round') return undefined;
   return rounds[timeline.filter(({ kind }) => kind === 'round').indexOf(item)];
-}
-
-/** Who does what in a round, by the letters: `A Dolphin (Ada, Bo) · B Forearm plank (Cleo)`. */
-function sayRound({ people }: PlanFile['rounds'][number], names: ReadonlyMap<string, string>) {
-  const things = new Map<string, string[]>();
-  for (const { id, letter, label } of people) {
-    const thing = letter === null ? label : `${letter} ${label}`;
-    things.set(thing, [...(things.get(thing) ?? []), names.get(id) ?? id]);
-  }
-  return [...things].map(([thing, who]) => `${thing} (${who.join(', ')})`).join(' · ');
 }
 
 function SaidList({ said: { alike, lines } }: SaidProps) {
