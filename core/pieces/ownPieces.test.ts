@@ -173,9 +173,12 @@ describe('a piece of one’s own', () => {
 
 describe('rows of the cupboard', () => {
   const plank = own('plank', 3, {});
+  // As high as the shipped one, to half a centimetre.
+  const like = own('like', 4, { loadedM: 0.031 });
   const slab = own('slab', 2, { kind: 'other' });
   const cupboard: PieceCount[] = [
     plank,
+    like,
     slab,
     { piece: 'shoulder-pad', count: 6 },
     { piece: 'strap-180', count: 2 },
@@ -184,16 +187,19 @@ describe('rows of the cupboard', () => {
 
   it('count a piece of one’s own for its kind and for itself', () => {
     expect(countRows(cupboard)).toEqual({
+      'own-like': 4,
+      // A stack is measured to the pad: a thicker one is another height, and stands for none.
       'own-plank': 3,
       'own-slab': 2,
-      'shoulder-pad': 9,
+      'shoulder-pad': 10,
       'strap-180': 5,
       'strap-240': 3,
     });
-    expect(rowsTaken([{ ...plank, count: 2 }])).toEqual([
+    expect(rowsTaken([{ ...like, count: 2 }])).toEqual([
       { piece: 'shoulder-pad', count: 2 },
-      { piece: 'own-plank', count: 2 },
+      { piece: 'own-like', count: 2 },
     ]);
+    expect(rowsTaken([{ ...plank, count: 2 }])).toEqual([{ piece: 'own-plank', count: 2 }]);
     expect(rowsTaken([{ piece: 'shoulder-pad', count: 2 }])).toEqual([
       { piece: 'shoulder-pad', count: 2 },
     ]);
@@ -201,7 +207,8 @@ describe('rows of the cupboard', () => {
 
   it('say what one more of them counts for as well', () => {
     const facts = factsOfRows(cupboard);
-    expect(rowsUpFrom('own-plank', facts)).toEqual(['own-plank', 'shoulder-pad']);
+    expect(rowsUpFrom('own-like', facts)).toEqual(['own-like', 'shoulder-pad']);
+    expect(rowsUpFrom('own-plank', facts)).toEqual(['own-plank']);
     expect(rowsUpFrom('own-slab', facts)).toEqual(['own-slab']);
     expect(rowsUpFrom('strap-300', facts)).toEqual(['strap-300', 'strap-240', 'strap-180']);
     expect(facts['own-slab']).toEqual({ label: 'Own slab' });

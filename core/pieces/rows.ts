@@ -23,6 +23,8 @@ const tolerance = 1e-9;
 /** Heights at which one block does for another, metres. */
 const blockHeights = { lowM: 0.085, highM: 0.12 } as const;
 const longPadM = 0.55;
+/** Pads that lie as high as each other under weight, metres. */
+const padHeightM = 0.005;
 const seats = { lowM: 0.35, highM: 0.55, benchM: 0.8 } as const;
 
 /**
@@ -39,7 +41,7 @@ export function rowsServed(ref: PieceRef): RowId[] {
 }
 
 function rowsOfKind(ref: PieceRef): ShippedPieceId[] {
-  const { kind, lengthM, widthM, thicknessM } = specOf(ref);
+  const { kind, lengthM, widthM, thicknessM, loadedM } = specOf(ref);
   switch (kind) {
     case 'strap':
       return straps.filter((strap) => pieceTable[strap].lengthM <= lengthM + tolerance);
@@ -47,8 +49,11 @@ function rowsOfKind(ref: PieceRef): ShippedPieceId[] {
       const isFull = thicknessM >= blockHeights.lowM && thicknessM <= blockHeights.highM;
       return [isFull ? 'foam-block' : 'thin-foam-block'];
     }
-    case 'pad':
-      return [lengthM >= longPadM ? 'shoulder-pad' : 'flat-foam'];
+    case 'pad': {
+      // A stack is measured to the pad: one that is thinner or thicker is another height.
+      const like = lengthM >= longPadM ? 'shoulder-pad' : 'flat-foam';
+      return Math.abs(loadedM - pieceTable[like].loadedM) <= padHeightM + tolerance ? [like] : [];
+    }
     case 'blanket':
       return ['blanket'];
     case 'bolster':
