@@ -128,3 +128,16 @@ describe('two windows as one', () => {
     expect(uniteCare(none, mine, now).pictureConsent).toBe('no');
   });
 });
+
+it('takes one change back, and leaves what was chosen after it', async () => {
+  const { user } = open();
+  await report(user, 'eye');
+  await waitFor(() => expect(stored.cautions).toEqual(['eye']));
+  await report(user, 'dizziness');
+  await waitFor(() => expect(stored.cautions).toEqual(['eye', 'dizziness']));
+  const undo = await screen.findAllByRole('button', { name: 'Undo' });
+  expect(undo).toHaveLength(2);
+  // The one that was noted first goes, the other stays.
+  await user.click(undo[0]!);
+  await waitFor(() => expect(stored.cautions).toEqual(['dizziness']));
+});

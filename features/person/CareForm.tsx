@@ -8,8 +8,11 @@ import { saveCareAction } from './actions';
 import { cautionIds, cautionTable, unknownWordNote, type CautionId } from '@/core/catalog/cautions';
 import type { Consent } from '@/core/ladder/case';
 import { uniteCare, type CareForm as Values } from './careForm';
-import { showProblems, showSaved } from '@/design/notices';
+import { showProblems, showUndo } from '@/design/notices';
 import classes from './person.module.css';
+
+/** What went wrong has been shown where it went wrong. */
+const said = { ok: true, value: undefined } as const;
 
 interface CareFormProps {
   readonly personId: number;
@@ -24,7 +27,7 @@ export function CareForm({ personId, initial }: CareFormProps) {
   const seen = useRef(initial);
   const [isKept, setKept] = useState(true);
   // One after the other: what is chosen while another choice is on its way was not seen by it.
-  const last = useRef(Promise.resolve());
+  const last = useRef<Promise<unknown>>(Promise.resolve());
   const refused = useRef(0);
 
   const isUnder16 = values.cautions.includes('under-16');
@@ -34,19 +37,25 @@ export function CareForm({ personId, initial }: CareFormProps) {
       ? { ...wanted, pictureConsent: 'no' }
       : wanted;
     setValues(next);
-    keep(next);
+    void keep(next);
   };
-  const keep = (next: Values) => {
+  const keep = (next: Values): Promise<typeof said> => {
     const asked = refused.current;
     const turn = last.current.then(async () => {
       // Chosen before it was known what another window had changed: that must be seen first.
-      if (asked !== refused.current) return;
+      if (asked !== refused.current) return said;
       const outcome = await answered(saveCareAction(personId, next, seen.current));
       setKept(outcome.ok);
       if (outcome.ok) {
+        const before = seen.current;
         seen.current = next;
-        showSaved('Kept.');
-        return;
+        // What is taken off by a slip opens something: this change goes back, and no later one.
+        showUndo('Kept.', () => {
+          const back = uniteCare(next, before, seen.current);
+          setValues(back);
+          return keep(back);
+        });
+        return said;
       }
       if (outcome.now !== undefined) {
         const [before, now] = [seen.current, outcome.now as Values];
@@ -55,9 +64,13 @@ export function CareForm({ personId, initial }: CareFormProps) {
         setValues((mine) => uniteCare(before, mine, now));
       }
       showProblems(outcome.problems);
+      return said;
     });
     last.current = turn;
-    startSaving(() => turn);
+    startSaving(async () => {
+      await turn;
+    });
+    return turn;
   };
 
   return (
@@ -119,7 +132,7 @@ export function CareForm({ personId, initial }: CareFormProps) {
       {!isKept && !isSaving && (
         <div role="alert">
           <p className={classes.problem}>What stands here is not kept yet.</p>
-          <Button size="sm" onClick={() => keep(values)}>
+          <Button size="sm" onClick={() => void keep(values)}>
             Keep it as it stands
           </Button>
         </div>
