@@ -65,7 +65,7 @@
   };
 
   // What was told and no teacher has heard of yet closes here what it closes in class.
-  const isTold = ({ pain, sign }) => Boolean(pain ?? sign);
+  const isTold = ({ pain, sign }) => Boolean(pain || sign);
   const tellingOf = ({ on, item, felt, pain, sign }) =>
     checksum(JSON.stringify([on, item, felt, pain ?? '', sign ?? '']));
   const after = () => {
@@ -132,7 +132,7 @@
       const isOverIt = hasPointer && box.matches(':hover');
       if (!isHeld && !isHeldStill && !isOverIt) gone += (now - last) / 1000;
       last = now;
-      if (isHeld) return;
+      if (isHeld || isHeldStill) return;
       const at = (share() ?? gone / whole) % 1;
       show((move.round.find(([, until]) => at * whole < until) ?? move.round[0])[0]);
     };
