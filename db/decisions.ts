@@ -1,6 +1,6 @@
 import { asc, desc, eq, inArray } from 'drizzle-orm';
 import type { Db } from './open';
-import { decision, type DecisionGrounds } from './schema';
+import { decision, review, type DecisionGrounds } from './schema';
 
 export type { DecisionGrounds };
 export type DecisionRow = typeof decision.$inferSelect;
@@ -21,8 +21,9 @@ export function listDecisions(db: Db, personId: number): DecisionRow[] {
     .all();
 }
 
-/** Takes back what was just decided; a review that led to it is open again. */
+/** Takes back what was just decided; the review that led to it is open again. */
 export function removeDecision(db: Db, id: number): void {
+  db.delete(review).where(eq(review.decisionId, id)).run();
   db.delete(decision).where(eq(decision.id, id)).run();
 }
 

@@ -50,7 +50,9 @@ export function CareForm({ personId, initial }: CareFormProps) {
         const before = seen.current;
         seen.current = next;
         // What is taken off by a slip opens something: this change goes back, and no later one.
-        showUndo('Kept.', () => {
+        showUndo('Kept.', async () => {
+          // What is on its way is kept first, so that it is known here.
+          await last.current;
           const back = uniteCare(next, before, seen.current);
           setValues(back);
           return keep(back);

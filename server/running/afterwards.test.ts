@@ -9,6 +9,7 @@ import { database } from '../database';
 import { addDays } from '@/core/units/day';
 import { readHome, writeHomeCalendar, writeHomeText } from '@/features/home/read';
 import { readCourseRecord, recordCsv, recordKinds } from '@/features/record/read';
+import { undoDecision } from '@/features/person/decisions';
 import { findLastClass } from '@/features/review/lastClass';
 import {
   agreeWithRest,
@@ -135,6 +136,11 @@ describe('afterwards', () => {
     const decision = { stage: next!.stage, decided: 'advance' as const, reason: '' };
     must(keepReview(uid, id, { note: '', decision }));
     expect(rung()).toBe(next!.stage);
+    // The same from the person's own page: the review is open again with it.
+    const [made] = listDecisionsOf(database(), [id]).slice(-1);
+    must(undoDecision(id, made!.id));
+    expect(readReview(uid)!.people.find((one) => one.id === id)!.isDone).toBe(false);
+    must(keepReview(uid, id, { note: '', decision }));
     must(reopenReview(uid, id));
     expect(rung()).toBe(before);
     expect(readReview(uid)!.people.find((one) => one.id === id)).toMatchObject({
