@@ -8,7 +8,8 @@ import { allColumns, inventPerson } from '../testing/inventPerson';
 import { asOf, makeCase } from '../testing/cases';
 import { listAfterTold } from './afterTold';
 import { usualHousehold } from './household';
-import { listRestful, planHomePractice } from './homePractice';
+import { planHomePractice } from './homePractice';
+import { listRestful } from './restful';
 
 const sized = { body: resolveBody({ heightM: 1.7 }) };
 const drills: Readonly<Record<string, DrillSpec | undefined>> = drillTable;

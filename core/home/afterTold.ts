@@ -10,7 +10,9 @@ import type { Care } from '../caution/care';
 import { openCase, type OpenedCase } from '../ladder/case';
 import type { Sized } from '../ladder/sized';
 import { tableOf } from '../units/keyed';
-import { listOpenAtHome, listRestful, planHomePractice, type HomeItem } from './homePractice';
+import type { HomeItem } from './homeItem';
+import { listOpenAtHome, planHomePractice } from './homePractice';
+import { listRestful } from './restful';
 
 export interface AfterTold {
   /** Rows of the sheet that may go on, and what is for rest. */

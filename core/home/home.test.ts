@@ -12,7 +12,8 @@ import { openCase, type PersonCase } from '../ladder/case';
 import type { CheckRecord, Evidence } from '../readiness/record';
 import { everything } from '../testing/cases';
 import { findStandIn, usualHousehold } from './household';
-import { homeRule, planHomePractice } from './homePractice';
+import { homeRule } from './homeItem';
+import { planHomePractice } from './homePractice';
 
 const asOf = '2026-11-19';
 const school = shippedSchool('prop-led');

@@ -3,8 +3,6 @@
  * student's own level, with what a household has, and what is not tried alone. Everything passes
  * through the same cautions, pains and gates as in class. Source: handbook 08 "Home practice".
  */
-import type { MoveId } from '../atlas/moves';
-import { getAlternative, type AlternativeId } from '../catalog/alternatives';
 import type { CheckId, CheckKey } from '../catalog/checks';
 import { moveOfCheck } from '../catalog/checks';
 import { sayDose, seconds, times, type DoseStep } from '../catalog/dose';
@@ -17,7 +15,6 @@ import { listWeakChecks } from '../compose/strength';
 import { baseOfLadder } from '../running/follow';
 import type { OpenedCase } from '../ladder/case';
 import { isCheckOpen } from '../ladder/openChecks';
-import { passTo } from '../ladder/alternative';
 import {
   ruleOnCare,
   thingOfCheck,
@@ -31,58 +28,9 @@ import { toSetupInput, type Sized } from '../ladder/sized';
 import { judge } from '../ladder/verdict';
 import { fromLogScale } from '../readiness/level';
 import { getSetup } from '../setups/registry';
+import { homeRule, type HomeItem, type HomePractice, type NotAlone } from './homeItem';
 import { findStandIn, type StandIn } from './household';
-
-export interface HomeItem {
-  /** The gatekeeper's: nothing is sent home without it. */
-  readonly pass: Pass;
-  readonly id: string;
-  readonly label: string;
-  readonly how: string;
-  readonly dose: string;
-  /** The same as data, at the same level: what a timer counts. Empty: as long as it is good. */
-  readonly paced: readonly DoseStep[];
-  /** Drawn; `null`: a teacher’s own without a drawing. */
-  readonly move: MoveId | null;
-  /** Days a week. */
-  readonly days: number;
-  /** Which side comes first, where one lags. */
-  readonly firstSide?: 'left' | 'right';
-  readonly towards: string;
-  readonly standIns: readonly StandIn[];
-  /** What to do differently, where a caution asks for care. */
-  readonly watch: readonly string[];
-  /** Wrist, elbow or other mark to the wall, metres, at one's own wall. */
-  readonly wall?: {
-    readonly label: string;
-    readonly metres: number;
-    readonly isFound?: true;
-  };
-}
-
-export interface NotAlone {
-  readonly stage: StageKey;
-  readonly label: string;
-  readonly why: string;
-}
-
-export interface HomePractice {
-  readonly items: readonly HomeItem[];
-  readonly notAlone: readonly NotAlone[];
-  /** Nothing can be sent home, and what to do instead. */
-  readonly instead: string | null;
-}
-
-export const homeRule = {
-  least: 2,
-  most: 4,
-  /** Share of what the student can do, for sets (handbook 08: 60-70 %). */
-  share: 0.65,
-  sets: 3,
-  breathsBetween: 5,
-  daysStrength: 3,
-  daysEase: 5,
-} as const;
+import { listRestful } from './restful';
 
 interface LetHome {
   readonly pass: Pass;
@@ -289,54 +237,6 @@ export function whyNotAlone(person: OpenedCase, family: LadderId, stage: StageKe
   if (exit.status !== 'met') return 'the way down is not sure enough yet';
   if (verdict.pass === undefined) return 'its checks first, in class';
   return verdict.atDoor.length > 0 ? 'asked first, in class' : null;
-}
-
-/** What is kind to nearly everybody, the first that is open first; each asked like anything else. */
-const restful = [
-  {
-    id: 'calves-on-chair',
-    how: 'On the back, calves on the seat, hips on the floor; a folded towel under the head if it is kinder.',
-    dose: '5 minutes',
-    paced: [seconds(300)],
-    towards: 'rest',
-  },
-  {
-    id: 'seated-shoulders',
-    how: 'Sitting, shoulder blades apart and together, then slow circles, arms hanging.',
-    dose: '6 each way',
-    paced: [times(6, 6, { per: 'way' })],
-    towards: 'ease in the shoulders',
-  },
-  {
-    id: 'seated-breath',
-    how: 'Cross-legged or on the heels, hands on the thighs; long back, slow breath, ankles move.',
-    dose: '5 minutes',
-    paced: [seconds(300)],
-    towards: 'rest',
-  },
-] as const satisfies readonly {
-  readonly id: AlternativeId;
-  readonly how: string;
-  readonly dose: string;
-  readonly paced: readonly DoseStep[];
-  readonly towards: string;
-}[];
-
-/** What is for rest, as far as it is open to somebody. */
-export function listRestful(person: OpenedCase): HomeItem[] {
-  return restful.flatMap(({ id, how, dose, paced, towards }): HomeItem[] => {
-    const pass = passTo(id, 'shoulder-stand', person);
-    if (pass === null) return [];
-    const { label, move } = getAlternative(id);
-    return [
-      {
-        ...{ pass, id, label, how, dose, paced, move, towards },
-        days: homeRule.daysEase,
-        standIns: [],
-        watch: [],
-      },
-    ];
-  });
 }
 
 /** Towards what is weak, the worthiest first. */

@@ -4,7 +4,7 @@ import path from 'node:path';
 import { painPlaceTable, stopSignTable } from '@/core/catalog/regions';
 import { feltWords } from '@/core/home/felt';
 import { listFrames } from '@/core/home/frames';
-import type { HomeItem } from '@/core/home/homePractice';
+import type { HomeItem } from '@/core/home/homeItem';
 import { sidesOf, type DoseStep } from '@/core/catalog/dose';
 import { listDosePace, type PaceStep } from '@/core/running/pacer';
 import { addDays, type Day, sayDay } from '@/core/units/day';

@@ -4,12 +4,9 @@ import { createEvents, type EventAttributes } from 'ics';
 import { resolveBody } from '@/core/body/body';
 import { listAfterTold, type AfterEach } from '@/core/home/afterTold';
 import { tellingOf } from '@/core/home/diary';
-import {
-  listRestful,
-  planHomePractice,
-  type HomeItem,
-  type HomePractice,
-} from '@/core/home/homePractice';
+import type { HomeItem, HomePractice } from '@/core/home/homeItem';
+import { planHomePractice } from '@/core/home/homePractice';
+import { listRestful } from '@/core/home/restful';
 import { usualHousehold } from '@/core/home/household';
 import { keptDistances } from '@/core/setups/registry';
 import { addDays, daysBetween, sayDay, type Day } from '@/core/units/day';
