@@ -1,5 +1,4 @@
 /** How much of a drill: as data, so that clocks, home sheets and words come from one thing. */
-import { counted } from '../units/words';
 import type { CheckKey } from './checks';
 
 /** What is done once: so long, so many breaths, or so many times. The second is the most. */
@@ -100,7 +99,7 @@ export function sayDose(dose: Dose, ownSeconds: (held: CheckKey) => number = () 
       const sets = step.sets === undefined ? '' : `${step.sets} × `;
       const high = step.high === undefined ? '' : ` low, ${step.high} high`;
       const per = step.per === undefined ? '' : perWords[step.per];
-      const rest = step.rest === undefined ? '' : `, ${counted(step.rest, 'breath')} between`;
+      const rest = step.rest === undefined ? '' : `, ${step.rest} breaths between`;
       return `${sets}${sayAmount(step, ownSeconds)}${high}${per}${rest}`;
     })
     .join(', ');
