@@ -17,7 +17,6 @@ import { resolveBody, type Body } from '@/core/body/body';
 import { InputProblem } from '@/core/problem';
 import { isFrontal, moreThanOne, sayCutOff, takenFromTheFront } from '@/core/plumb/reader';
 import { plainPractice, practiceTakes, type PracticeWish } from '@/core/plumb/practice';
-import { settleMarks } from '@/core/plumb/settle';
 import { readStill } from '@/core/plumb/still';
 import type { ShapeId } from '@/core/shapes/postures';
 import type { PlumbLook } from './look';
@@ -116,9 +115,7 @@ export function StillPane({ view, opened, isShown, onHold }: StillPaneProps) {
         showProblem(found.problem);
         return;
       }
-      // The near side by the lengths of whoever was chosen: a reader knows nobody's.
-      const near = settleMarks(found.marks.near, body);
-      tell({ kind: 'read', marks: { ...found.marks, near }, image: of });
+      tell({ kind: 'read', marks: found.marks, body, image: of });
       if (found.hasOthers === true) showProblem(moreThanOne);
       const cutOff = sayCutOff(found.marks);
       if (cutOff !== null) showProblem(cutOff);

@@ -85,7 +85,7 @@ describe('what a reader found', () => {
 
   it('is laid over what was changed while it read, and is one step back', () => {
     const changed = reducePlumb(beginPlumb(), { kind: 'set', change: { base: 'forearms' } });
-    const read = reducePlumb(changed, { kind: 'read', marks, image });
+    const read = reducePlumb(changed, { kind: 'read', body: null, marks, image });
     expect(sheetOf(read)).toMatchObject({
       base: 'forearms',
       facing: 'left',
@@ -108,13 +108,14 @@ describe('what a reader found', () => {
     const set = reducePlumb(beginPlumb(), { kind: 'set', change: { shape } });
     const near = { ...marks.near, ankle: at(110, 100), heel: at(130, 90), toe: at(90, 60) };
     const found = { ...marks, near, facing };
-    const { wall } = sheetOf(reducePlumb(set, { kind: 'read', marks: found, image }));
+    const { wall } = sheetOf(reducePlumb(set, { kind: 'read', body: null, marks: found, image }));
     expect(wall?.[0][0] ?? null).toBe(x);
   });
 
   it('lays the floor along the level edges of the picture, under what lies lowest', () => {
     const read = reducePlumb(beginPlumb(), {
       kind: 'read',
+      body: null,
       marks: { ...marks, tiltDeg: 4 },
       image,
     });
@@ -128,7 +129,7 @@ describe('what a reader found', () => {
     const set = reducePlumb(beginPlumb(), { kind: 'set', change: { shape: 'handstandWall' } });
     const near = { ...marks.near, ankle: at(500, 110), heel: at(520, 100) };
     const found = { ...marks, near, facing: 'right' as const, tiltDeg: 4 };
-    const sheet = sheetOf(reducePlumb(set, { kind: 'read', marks: found, image }));
+    const sheet = sheetOf(reducePlumb(set, { kind: 'read', body: null, marks: found, image }));
     const [[x1, y1], [x2, y2]] = sheet.wall!;
     expect((Math.atan2(x2 - x1, y1 - y2) * 180) / Math.PI).toBeCloseTo(4, 0);
     const heelAt = x1 + ((y1 - 100) * (x2 - x1)) / (y1 - y2);
@@ -144,7 +145,7 @@ describe('what a reader found', () => {
       kind: 'set',
       change: { floor, scale: { kind: 'points', line: floor, metres: 2 } },
     });
-    const read = sheetOf(reducePlumb(set, { kind: 'read', marks, image }));
+    const read = sheetOf(reducePlumb(set, { kind: 'read', body: null, marks, image }));
     expect(read.floor).toEqual(floor);
     expect(read.scale).toMatchObject({ kind: 'points', metres: 2 });
   });
@@ -254,7 +255,7 @@ describe('what carries', () => {
     return { near, far, left: {}, right: near, facing: 'right', seen: { left: 0, right: 9 } };
   };
   const read = (from: PlumbState, shape: ShapeId) =>
-    sheetOf(reducePlumb(from, { kind: 'read', marks: reading(shape), image })).base;
+    sheetOf(reducePlumb(from, { kind: 'read', body: null, marks: reading(shape), image })).base;
 
   it('is told by the marks where nobody has said it', () => {
     expect(read(beginPlumb(), 'forearmStand')).toBe('forearms');
@@ -288,10 +289,15 @@ describe('what carries', () => {
     const { wrist: _, ...near } = ghostSheet(emptySheet, body, 'handstandWall', image).marks.near;
     const cut: ReadMarks = { ...reading('handstandWall'), near };
     const from = beginPlumb(openedSheet(readLook({ shape: 'handstandWall' })));
-    const sheet = sheetOf(reducePlumb(from, { kind: 'read', marks: cut, image }));
+    const sheet = sheetOf(reducePlumb(from, { kind: 'read', body: null, marks: cut, image }));
     expect(sheet.floor).toBeNull();
     expect(sheet.wall).toBeNull();
-    const whole = reducePlumb(from, { kind: 'read', marks: reading('handstandWall'), image });
+    const whole = reducePlumb(from, {
+      kind: 'read',
+      body: null,
+      marks: reading('handstandWall'),
+      image,
+    });
     expect(sheetOf(whole).floor).not.toBeNull();
     expect(sheetOf(whole).wall).not.toBeNull();
   });

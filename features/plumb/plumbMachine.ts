@@ -1,7 +1,9 @@
 /** The marks of one picture as they are placed: pure, with one way back. */
+import type { Body } from '@/core/body/body';
 import { guessBase } from '@/core/plumb/guessBase';
 import type { Pixel, Sheet } from '@/core/plumb/marks';
 import type { ReadMarks } from '@/core/plumb/reader';
+import { settleMarks } from '@/core/plumb/settle';
 import type { ShapeId } from '@/core/shapes/postures';
 import { beginHistory, canGoBack, goBack, goOn, type History } from '@/design/history';
 import {
@@ -39,7 +41,13 @@ export type PlumbEvent =
   | { readonly kind: 'set'; readonly change: Partial<Sheet> }
   | { readonly kind: 'remove'; readonly id: HandleId }
   /** What a reader has found: laid over the sheet as it is by then. */
-  | { readonly kind: 'read'; readonly marks: ReadMarks; readonly image: ImageSize }
+  | {
+      readonly kind: 'read';
+      readonly marks: ReadMarks;
+      /** Whoever was chosen, whose lengths the near side is brought together with; `null`: as read. */
+      readonly body: Body | null;
+      readonly image: ImageSize;
+    }
   /** Another picture: nothing that was marked on the last one is of it; what it shows may be known. */
   | {
       readonly kind: 'new-picture';
@@ -70,6 +78,13 @@ function withBase(state: PlumbState, { near }: ReadMarks): Sheet {
   return isKnown ? sheet : { ...sheet, base: guessBase(near) ?? sheet.base };
 }
 
+/** The near side by the lengths of whoever was chosen and by what lies flat: a reader knows neither. */
+function settled(marks: ReadMarks, body: Body | null, { shape, base, view }: Sheet): ReadMarks {
+  if (body === null || view !== 'side') return marks;
+  const { facing, tiltDeg } = marks;
+  return { ...marks, near: settleMarks(marks.near, body, { shape, base, facing, tiltDeg }) };
+}
+
 const isMarked = (state: PlumbState): boolean => listHandles(sheetOf(state)).length > 0;
 
 export const sheetOf = ({ history, live }: PlumbState): Sheet => live ?? history.now;
@@ -91,8 +106,11 @@ export function reducePlumb(state: PlumbState, event: PlumbEvent): PlumbState {
       };
     case 'remove':
       return on(goOn(history, removed(sheetOf(state), event.id)));
-    case 'read':
-      return on(goOn(history, readSheet(withBase(state, event.marks), event.marks, event.image)));
+    case 'read': {
+      const sheet = withBase(state, event.marks);
+      const marks = settled(event.marks, event.body, sheet);
+      return on(goOn(history, readSheet(sheet, marks, event.image)));
+    }
     case 'new-picture': {
       const { view, facing, ...last } = sheetOf(state);
       const { base, shape } = event.shape === undefined ? last : lookAt(event.shape);
