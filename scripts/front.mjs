@@ -186,6 +186,11 @@ const listen = (server, port, host) =>
     });
   });
 
+/** Weights of a model and sealed files are noise to a packer: half a second of work for a twentieth. */
+const isWorthPacking = (request, response) =>
+  !String(response.getHeader('Content-Type')).startsWith('application/octet-stream') &&
+  compression.filter(request, response);
+
 /**
  * Opens both doors.
  *
@@ -209,7 +214,7 @@ export async function openFront({ root, port, host, door }) {
     (request) => globalThis.levitarFront?.stateOf(request) ?? null,
   );
   // Packed after it was shared: what is kept is the page itself.
-  const pack = compression();
+  const pack = compression({ filter: isWorthPacking });
   const handle = (request, response) =>
     new Promise((resolve, reject) => {
       pack(request, response, () =>

@@ -63,11 +63,16 @@ interface Loaded {
   readonly pointsName: string;
 }
 
-async function loadModel(name: string) {
+/** What a model is made of, as its files say it. */
+async function fetchModel(name: string) {
   const [json, weights] = await Promise.all([
     fetchFile(`${name}.json`).then((one) => one.json()),
     fetchFile(`${name}.bin`).then((one) => one.arrayBuffer()),
   ]);
+  return { json, weights };
+}
+
+async function buildModel({ json, weights }: Awaited<ReturnType<typeof fetchModel>>) {
   const model = await loadGraphModel({
     load: () =>
       Promise.resolve({
@@ -82,19 +87,35 @@ async function loadModel(name: string) {
 }
 
 async function load(): Promise<Loaded> {
+  // On their way while the machine for them is made.
+  const fetched = Promise.all([fetchModel('blazepose-detector'), fetchModel('blazepose-full')]);
+  // Whatever stops before they are there says so itself.
+  fetched.catch(() => undefined);
   setWasmPaths(files);
   await setBackend('wasm');
   await ready();
-  const [detector, landmarks] = await Promise.all([
-    loadModel('blazepose-detector'),
-    loadModel('blazepose-full'),
-  ]);
+  const [ofDetector, ofLandmarks] = await fetched;
+  const detector = await buildModel(ofDetector);
+  const landmarks = await buildModel(ofLandmarks);
   return {
     detector: detector.model,
     landmarks: landmarks.model,
     presenceName: landmarks.outputs['output_poseflag']!.name,
     pointsName: landmarks.outputs['ld_3d']!.name,
   };
+}
+
+/** Something was to be read: it is not kept waiting any more. */
+let isAsked = false;
+
+/** The first run of a model lays out its weights, which takes as long again: while nobody waits for it. */
+function warmUp({ detector, landmarks, presenceName, pointsName }: Loaded): void {
+  if (isAsked) return;
+  const emptyOf = (side: number) => tensor4d(new Float32Array(side * side * 3), [1, side, side, 3]);
+  tidy(() => {
+    detector.execute(emptyOf(detectorSidePx));
+    landmarks.execute(emptyOf(modelSidePx), [presenceName, pointsName]);
+  });
 }
 
 interface Found {
@@ -256,9 +277,10 @@ self.addEventListener('message', async ({ data }: MessageEvent<MarksQuestion | M
   if ('kind' in data) {
     loaded ??= load();
     // What is wrong with it is said when something is to be read.
-    loaded.catch(() => (loaded = null));
+    loaded.then(warmUp).catch(() => (loaded = null));
     return;
   }
+  isAsked = true;
   const { id, image, row } = data;
   const began = performance.now();
   try {

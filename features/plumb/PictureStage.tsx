@@ -2,7 +2,7 @@
 
 import { Slider } from '@mantine/core';
 import { useElementSize, useViewportSize } from '@mantine/hooks';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import type { Body } from '@/core/body/body';
 import type { StillReading } from '@/core/plumb/still';
 import type { LengthUnits } from '@/core/units/length';
@@ -100,18 +100,30 @@ export function PictureStage({
           </svg>
         )}
       </div>
-      <div className={classes.zoom}>
-        <span aria-hidden="true">Zoom</span>
-        <Slider
-          thumbLabel="Zoom"
-          label={(value) => `${value.toFixed(1)} ×`}
-          min={1}
-          max={4}
-          step={0.1}
-          value={zoom}
-          onChange={setZoom}
-        />
-      </div>
+      <Zoom zoom={zoom} onZoom={setZoom} />
     </div>
   );
 }
+
+interface ZoomProps {
+  readonly zoom: number;
+  readonly onZoom: (zoom: number) => void;
+}
+
+/** Stays as it is while a mark moves. */
+const Zoom = memo(function Zoom({ zoom, onZoom }: ZoomProps) {
+  return (
+    <div className={classes.zoom}>
+      <span aria-hidden="true">Zoom</span>
+      <Slider
+        thumbLabel="Zoom"
+        label={(value) => `${value.toFixed(1)} ×`}
+        min={1}
+        max={4}
+        step={0.1}
+        value={zoom}
+        onChange={onZoom}
+      />
+    </div>
+  );
+});

@@ -186,7 +186,7 @@ it('takes what the reader found, with its own errors, and says so where it found
   // Where it was read, or near there: the lengths of this person have a say in it.
   const knee = await screen.findByRole('button', { name: /^near knee:/ });
   expect(knee).toHaveAccessibleName(expect.stringMatching(/: 4[3-7]\d, (29|3[0-2])\d/));
-  expect(screen.getByLabelText('Fingers point')).toHaveValue('left');
+  await waitFor(() => expect(screen.getByLabelText('Fingers point')).toHaveValue('left'));
   // A floor and a scale to begin with, so that there are metres at once.
   expect(value('Shoulder over the base')).toMatch(/cm/);
   // The knee was read badly, so its angle is said to be.

@@ -1,8 +1,6 @@
 'use client';
 
-import { Button, Group } from '@mantine/core';
 import { useHotkeys } from '@mantine/hooks';
-import { IconArrowBackUp, IconCamera, IconPhoto } from '@tabler/icons-react';
 import {
   useCallback,
   useDeferredValue,
@@ -20,7 +18,6 @@ import { plainPractice, practiceTakes, type PracticeWish } from '@/core/plumb/pr
 import { readStill } from '@/core/plumb/still';
 import type { ShapeId } from '@/core/shapes/postures';
 import type { PlumbLook } from './look';
-import { FileChoice } from '@/design/FileChoice';
 import { canGoBack } from '@/design/history';
 import { showProblem } from '@/design/notices';
 import { Beside } from './Beside';
@@ -28,6 +25,7 @@ import { Choices } from './Choices';
 import { MeasureList, Summary } from './MeasureList';
 import { Offers } from './Offers';
 import { fromCanvas, loadPicture, type LoadedPicture, type PictureOutcome } from './picture';
+import { PictureButtons } from './PictureButtons';
 import { PictureStage } from './PictureStage';
 import { beginPlumb, canUndo, reducePlumb, sheetOf } from './plumbMachine';
 import { facingSheet, ghostSheet, lyingSheet, openedSheet, toStill, type Sheet } from './sheet';
@@ -95,8 +93,8 @@ export function StillPane({ view, opened, isShown, onHold }: StillPaneProps) {
   useEffect(() => {
     latest.current = state;
   }, [state]);
-  const undo = () => {
-    const { history, live, before } = state;
+  const undo = useCallback(() => {
+    const { history, live, before } = latest.current;
     if (live === null && !canGoBack(history) && before !== null) {
       // What is being opened or read was of the picture that goes.
       taking.current += 1;
@@ -105,7 +103,7 @@ export function StillPane({ view, opened, isShown, onHold }: StillPaneProps) {
       setWish(pictures.get(before.picture)?.painted ?? null);
     }
     tell({ kind: 'undo' });
-  };
+  }, [pictures, forget]);
   useHotkeys(isShown ? [['mod+z', undo]] : []);
   const readMarks = useCallback(
     async (of: LoadedPicture) => {
@@ -158,11 +156,7 @@ export function StillPane({ view, opened, isShown, onHold }: StillPaneProps) {
     },
     [painted, readMarks],
   );
-  const warmly = (open: () => void) => () => {
-    warm();
-    open();
-  };
-  const choose = (file: File) => void take(loadPicture(file));
+  const choose = useCallback((file: File) => void take(loadPicture(file)), [take]);
   const isOver = useDropped(isShown, choose);
   const paint = useCallback(
     (asked: PracticeWish) => {
@@ -174,52 +168,32 @@ export function StillPane({ view, opened, isShown, onHold }: StillPaneProps) {
     },
     [body, take],
   );
-  const practise = () => {
+  const practise = useCallback(() => {
     const taken = practiceTakes[practised.current % practiceTakes.length]!;
     practised.current += 1;
     // Light, camera and faults that were chosen stay; the take changes how it is held.
-    paint({ ...wish, ...taken, shape: sheet.shape ?? usualShape });
-  };
+    paint({ ...wish, ...taken, shape: sheetOf(latest.current).shape ?? usualShape });
+  }, [paint, wish]);
   const placeMarks = useCallback(() => {
     if (picture === null) return;
     // By hand: what is still being read is not laid over it.
     forget();
-    const change = startByHand(settled, body, picture);
+    const change = startByHand(sheetOf(latest.current), body, picture);
     if (change !== null) tell({ kind: 'set', change });
-  }, [picture, settled, body, forget]);
+  }, [picture, body, forget]);
+  const readShown = useCallback(
+    () => (picture === null ? undefined : readMarks(picture)),
+    [picture, readMarks],
+  );
   return (
     <>
-      <Group gap="sm" mb="sm">
-        <FileChoice onFile={choose} accept="image/*">
-          {({ onClick }) => (
-            <Button leftSection={<IconPhoto size={18} />} onClick={warmly(onClick)}>
-              Choose a picture
-            </Button>
-          )}
-        </FileChoice>
-        <FileChoice onFile={choose} accept="image/*" capture="environment">
-          {({ onClick }) => (
-            <Button
-              variant="default"
-              leftSection={<IconCamera size={18} />}
-              onClick={warmly(onClick)}
-            >
-              Take one
-            </Button>
-          )}
-        </FileChoice>
-        <Button variant="default" onClick={practise}>
-          A practice picture
-        </Button>
-        <Button
-          variant="default"
-          disabled={!canUndo(state)}
-          leftSection={<IconArrowBackUp size={18} />}
-          onClick={undo}
-        >
-          Undo
-        </Button>
-      </Group>
+      <PictureButtons
+        canUndo={canUndo(state)}
+        onFile={choose}
+        onSoon={warm}
+        onPractise={practise}
+        onUndo={undo}
+      />
       {picture === null ? (
         <Begin isOver={isOver} />
       ) : (
@@ -240,11 +214,11 @@ export function StillPane({ view, opened, isShown, onHold }: StillPaneProps) {
           </div>
           <div className={classes.side} inert={isOpening}>
             <Choices
-              sheet={settled}
+              sheet={later.sheet}
               image={picture}
               hasMarks={reading !== null}
               isReading={reader.isReading}
-              onRead={() => readMarks(picture)}
+              onRead={readShown}
               onPlace={placeMarks}
               units={units}
               lengths={view.lengths}
