@@ -32,7 +32,7 @@ const usualAroundPx = 292;
 const loupeAcross = 90;
 
 /** The picture with its lines, and every mark to take hold of. */
-export function PictureStage({
+export const PictureStage = memo(function PictureStage({
   picture,
   sheet,
   body,
@@ -103,7 +103,7 @@ export function PictureStage({
       <Zoom zoom={zoom} onZoom={setZoom} />
     </div>
   );
-}
+});
 
 interface ZoomProps {
   readonly zoom: number;

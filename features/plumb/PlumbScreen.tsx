@@ -3,7 +3,7 @@
 import { Group, Loader, SegmentedControl, Title } from '@mantine/core';
 import dynamic from 'next/dynamic';
 import { patiently } from '@/design/patiently';
-import { useCallback, useState } from 'react';
+import { startTransition, useCallback, useState } from 'react';
 import type { PlumbLook } from './look';
 import type { PlumbView } from './read';
 import { showProblem } from '@/design/notices';
@@ -58,6 +58,8 @@ const isLasting = (look: Look): look is (typeof lasting)[number] =>
 /** Lines read from a picture, a clip or the camera, on this device. */
 export function PlumbScreen({ view, opened }: PlumbScreenProps) {
   const [look, setLook] = useState<Look>(opened.opens);
+  /** What is open follows what was chosen piece by piece: a pane is much to draw at once. */
+  const [shown, setShown] = useState<Look>(look);
   const [begun, setBegun] = useState<readonly Look[]>([look]);
   const [held, setHeld] = useState<readonly Look[]>([]);
   const hold = useCallback(
@@ -66,12 +68,15 @@ export function PlumbScreen({ view, opened }: PlumbScreenProps) {
     [],
   );
   // What waits in the other looks would be lost with the page.
-  useDropped(!view.isWhoSaid || !isLasting(look), () =>
+  useDropped(!view.isWhoSaid || !isLasting(shown), () =>
     showProblem(view.isWhoSaid ? notHere : whoFirst),
   );
   const open = (next: Look) => {
     setLook(next);
-    setBegun(begun.includes(next) ? begun : [...begun, next]);
+    startTransition(() => {
+      setShown(next);
+      setBegun((all) => (all.includes(next) ? all : [...all, next]));
+    });
   };
   if (!view.isWhoSaid) {
     return (
@@ -106,11 +111,11 @@ export function PlumbScreen({ view, opened }: PlumbScreenProps) {
       {lasting
         .filter((one) => begun.includes(one))
         .map((one) => (
-          <div key={one} hidden={one !== look}>
-            {pane(one, view, opened, one === look, hold)}
+          <div key={one} hidden={one !== shown}>
+            {pane(one, view, opened, one === shown, hold)}
           </div>
         ))}
-      {!isLasting(look) && pane(look, view, opened, true, hold)}
+      {!isLasting(shown) && pane(shown, view, opened, true, hold)}
     </>
   );
 }

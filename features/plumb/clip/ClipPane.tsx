@@ -3,7 +3,7 @@
 import { Button, Group, Progress } from '@mantine/core';
 import { useHotkeys } from '@mantine/hooks';
 import { IconArrowBackUp, IconMovie, IconVideo } from '@tabler/icons-react';
-import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { resolveBody } from '@/core/body/body';
 import { InputProblem } from '@/core/problem';
 import { clipLines, kickWishes, type PracticeKick } from '@/core/plumb/practiceClip';
@@ -39,6 +39,9 @@ interface ClipPaneProps {
   readonly onHold?: (look: 'clip', isHolding: boolean) => void;
 }
 
+/** Nothing is known of the clip yet. */
+const none: readonly never[] = [];
+
 const usualShape: ShapeId = 'handstandWall';
 const practiceWords: Readonly<Record<PracticeKick, string>> = {
   placed: 'A practice clip',
@@ -66,7 +69,8 @@ export function ClipPane({ view, opened, isShown, onHold }: ClipPaneProps) {
   /** The next clip is being opened: what is done to the one before would be lost with it. */
   const [isOpening, setOpening] = useState(false);
   const clip = clipOf(state);
-  const sheet = sheetAt(clip, state.at);
+  const { at } = state;
+  const sheet = useMemo(() => sheetAt(clip, at), [clip, at]);
   const still = useMemo(() => readFrame(sheet, view), [sheet, view]);
   // A mark follows the hand at once; what the whole clip says of it comes right after.
   const settled = useDeferredValue(clip);
@@ -101,13 +105,17 @@ export function ClipPane({ view, opened, isShown, onHold }: ClipPaneProps) {
       scale: { kind: 'points', line: [clipLines.scale.from, clipLines.scale.to], metres: 1 },
     });
   };
-  const tellFrame = (event: PlumbEvent) => {
-    if (event.kind === 'read' || event.kind === 'new-picture') return;
-    // While it is read the marks are laid anew every moment: what is mended would be lost.
-    if (progress !== null && event.kind !== 'set') return;
-    tell(event);
-  };
-  const placeMarks = () => {
+  const isReading = progress !== null;
+  const tellFrame = useCallback(
+    (event: PlumbEvent) => {
+      if (event.kind === 'read' || event.kind === 'new-picture') return;
+      // While it is read the marks are laid anew every moment: what is mended would be lost.
+      if (isReading && event.kind !== 'set') return;
+      tell(event);
+    },
+    [isReading, tell],
+  );
+  const placeMarks = useCallback(() => {
     if (picture === null) return;
     try {
       const { floor, wall, ...ghost } = ghostSheet(sheet, body, sheet.shape ?? usualShape, picture);
@@ -119,7 +127,9 @@ export function ClipPane({ view, opened, isShown, onHold }: ClipPaneProps) {
       if (!(error instanceof InputProblem)) throw error;
       showProblem(error.message);
     }
-  };
+  }, [picture, sheet, body, tell]);
+  const times = useMemo(() => clip.frames.map(({ atS }) => atS), [clip.frames]);
+  const lookAt = useCallback((index: number) => tell({ kind: 'look-at', index }), [tell]);
   return (
     <>
       <Group gap="sm" mb="sm">
@@ -183,13 +193,13 @@ export function ClipPane({ view, opened, isShown, onHold }: ClipPaneProps) {
               aroundPx={340}
             />
             <Timeline
-              course={whole?.course ?? []}
-              events={whole?.reading.events ?? []}
-              telling={whole?.telling ?? []}
-              times={clip.frames.map(({ atS }) => atS)}
-              at={state.at}
+              course={whole?.course ?? none}
+              events={whole?.reading.events ?? none}
+              telling={whole?.telling ?? none}
+              times={times}
+              at={at}
               urlAt={urlAt}
-              lookAt={(index) => tell({ kind: 'look-at', index })}
+              lookAt={lookAt}
             />
           </div>
           <div className={classes.side}>
@@ -207,7 +217,7 @@ export function ClipPane({ view, opened, isShown, onHold }: ClipPaneProps) {
               sheet={sheet}
               image={picture}
               hasMarks={still !== null}
-              isReading={progress !== null}
+              isReading={isReading}
               onPlace={placeMarks}
               units={view.units}
               lengths={view.lengths}

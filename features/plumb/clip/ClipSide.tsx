@@ -2,6 +2,7 @@
 
 import { Button, Group } from '@mantine/core';
 import Papa from 'papaparse';
+import { memo } from 'react';
 import { faultTable } from '@/core/catalog/checks';
 import type { ClipReading } from '@/core/plumb/clip/clip';
 import { writeVtt } from '@/core/plumb/clip/course';
@@ -26,7 +27,14 @@ interface ClipSideProps {
 }
 
 /** What a clip says, what of it may be kept, and what goes out as a file. */
-export function ClipSide({ view, input, reading, holds, size, isPainted }: ClipSideProps) {
+export const ClipSide = memo(function ClipSide({
+  view,
+  input,
+  reading,
+  holds,
+  size,
+  isPainted,
+}: ClipSideProps) {
   const { measures, faults, notes, events } = reading;
   const offers = offersOfClip(reading, {
     base: input.base,
@@ -98,7 +106,7 @@ export function ClipSide({ view, input, reading, holds, size, isPainted }: ClipS
       </Group>
     </>
   );
-}
+});
 
 /** Measures as a table of numbers, in SI units. */
 export const clipCsv = ({ measures }: Pick<ClipReading, 'measures'>): string =>

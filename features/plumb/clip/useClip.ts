@@ -1,6 +1,14 @@
 'use client';
 
-import { useEffect, useReducer, useRef, useState } from 'react';
+import {
+  startTransition,
+  useCallback,
+  useEffect,
+  useMemo,
+  useReducer,
+  useRef,
+  useState,
+} from 'react';
 import type { ReadMarks } from '@/core/plumb/reader';
 import { showProblem } from '@/design/notices';
 import type { Sheet } from '../sheet';
@@ -48,8 +56,12 @@ export function useClip(common: Partial<Sheet>, isBaseSaid: boolean) {
   useEffect(() => letGo, []);
 
   const show = (reads: readonly Read[]) => {
-    tell({ kind: 'frames-read', reads: [...reads] });
-    setUrls([...made.current]);
+    const [all, addresses] = [[...reads], [...made.current]];
+    // Much to draw, and nobody waits for it: whatever a hand asks for meanwhile comes first.
+    startTransition(() => {
+      tell({ kind: 'frames-read', reads: all });
+      setUrls(addresses);
+    });
   };
   const read = async (from: FrameSource) => {
     const mine = turn.current;
@@ -103,16 +115,21 @@ export function useClip(common: Partial<Sheet>, isBaseSaid: boolean) {
     setProgress(null);
   };
   const url = urls[state.at];
+  const urlAt = useCallback((index: number): string | null => urls[index] ?? null, [urls]);
+  const picture = useMemo(
+    () => (opened === null || url === undefined ? null : { url, ...opened.size }),
+    [opened, url],
+  );
   return {
     state,
     tell,
     progress,
     open,
     stop,
-    urlAt: (index: number): string | null => urls[index] ?? null,
+    urlAt,
     /** The clip that is open, as itself and no other. */
     opened,
     isPainted: opened?.isPainted ?? false,
-    picture: opened === null || url === undefined ? null : { url, ...opened.size },
+    picture,
   };
 }

@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useRef, useState } from 'react';
+import { startTransition, useEffect, useRef, useState } from 'react';
 import type { ClipInput } from '@/core/plumb/clip/frames';
 import { readWholeClip, type WholeClip } from '@/core/plumb/clip/whole';
 import { makeClipReader } from './clipWorker';
@@ -89,7 +89,7 @@ export function useWhole(
   );
   useEffect(() => {
     if (input === null || of === null) return;
-    reader.current ??= new ClipReader(setAnswer);
+    reader.current ??= new ClipReader((said) => startTransition(() => setAnswer(said)));
     reader.current.ask({ input, of });
   }, [input, of]);
   if (input === null || answer === null || answer.of !== of || answer.whole === null) return null;
