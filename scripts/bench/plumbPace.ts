@@ -1,7 +1,8 @@
 /** How quick Plumb is, and how close a clip is read: through the screen, each page as if new here. */
 import { chromium, type Browser, type Page } from '@playwright/test';
 import { resolveBody } from '@/core/body/body';
-import { readClip } from '@/core/plumb/clip/clip';
+import { readClip, type ClipEventKind } from '@/core/plumb/clip/clip';
+import { eventWords } from '@/core/plumb/clip/course';
 import { clipSize, kickWishes, practiceClip } from '@/core/plumb/practiceClip';
 import { listPeople } from '@/db/people';
 import { database } from '@/server/database';
@@ -118,11 +119,7 @@ const waitUntil = (page: Page, selector: string, isThere: boolean) =>
 
 const progressBar = '[role="progressbar"][aria-label="Pictures read"]';
 
-const events = [
-  ['hips over', 'hips-over'],
-  ['at the wall', 'touches-wall'],
-  ['first foot down', 'lands'],
-] as const;
+const events = Object.entries(eventWords) as [ClipEventKind, string][];
 
 async function benchClips(browser: Browser) {
   const [paces, opened, blocks, errors]: number[][] = [[], [], [], []];
@@ -141,7 +138,7 @@ async function benchClips(browser: Browser) {
     paces!.push((performance.now() - began) / 1000 / (clipSize.durationS / 10));
     blocks!.push(await longestBlock(page));
     const truth = readClip(practiceClip(resolveBody(body), kickWishes.placed, 50)).events;
-    for (const [words, kind] of events) {
+    for (const [kind, words] of events) {
       const texts = await page
         .getByRole('list', { name: 'What happens' })
         .getByRole('button', { name: new RegExp(words) })

@@ -1,5 +1,7 @@
+import { resolveBody } from '../../body/body';
 import { seededRandom } from '../../random';
 import type { MarkName } from '../marks';
+import { kickWishes, practiceClip } from '../practiceClip';
 import { kick, makeClip, type Moment } from '../testing/kick';
 import { level } from '../testing/project';
 import { settle } from './contacts';
@@ -271,6 +273,44 @@ describe('a clip', () => {
     }
     // Two frames decide.
     expectNear(times(handedOver(2), 'touches-wall'), [1.55, 2]);
+  });
+
+  it.each([
+    ['hidden behind the near one from the wall on', 2.5, 5.8],
+    ['hidden just before both leave', 3.3, 5.8],
+    ['hidden and seen again while both are away', 2.5, 4.6],
+  ])('leaves the wall with the foot that is seen: the far one %s', (_, from, to) => {
+    const input = practiceClip(resolveBody({ heightM: 1.7 }), kickWishes.placed, 10);
+    const hidden = changed(input, (frame) =>
+      frame.atS < from || frame.atS > to
+        ? frame
+        : { ...frame, marks: { near: frame.marks.near, far: {} } },
+    );
+    expectNear(times(hidden, 'leaves-wall'), times(input, 'leaves-wall'));
+    const [seen, whole] = [readClip(hidden), readClip(input)];
+    expect(seen.measures.offWallS!.value).toBeCloseTo(whole.measures.offWallS!.value, 1);
+    expect(seen.measures.hops!.value).toBe(1);
+  });
+
+  it('takes a far foot that is hidden from before the jump for one that leaves with the near one', () => {
+    const input = practiceClip(resolveBody({ heightM: 1.7 }), kickWishes.placed, 10);
+    const hidden = changed(input, (frame) =>
+      frame.atS < 0.7 ? frame : { ...frame, marks: { near: frame.marks.near, far: {} } },
+    );
+    expectNear(times(hidden, 'leaves-floor'), times(input, 'leaves-floor'));
+    expect(readClip(hidden).measures.hops!.value).toBe(1);
+  });
+
+  it('leaves a far leg that leads out of the picture the one that leads', () => {
+    const input = practiceClip(resolveBody({ heightM: 1.7 }), kickWishes.placed, 10);
+    // The standing foot is still down as the other one is cut off at the top.
+    const cut = changed(input, (frame) =>
+      frame.atS < 1.4 || frame.atS > 2
+        ? frame
+        : { ...frame, marks: { near: frame.marks.near, far: {} } },
+    );
+    expect(readClip(cut).leadingLeg).toBe('far');
+    expectNear(times(cut, 'leaves-floor'), times(input, 'leaves-floor'));
   });
 
   it('says degrees and seconds without a scale, and no metres', () => {

@@ -40,20 +40,25 @@ function sideOfWall(clip: Clip): 1 | -1 {
   return places.reduce((sum, gap) => sum + Math.sign(gap), 0) >= 0 ? 1 : -1;
 }
 
-/** One foot's contacts; a frame in which it is not seen keeps what was before. */
-export function contactsOf(clip: Clip, limb: Limb): Contacts {
+/** What each frame says of a foot; `null`: it is not seen, nor was it just before. */
+interface Raw {
+  readonly floor: readonly (boolean | null)[];
+  readonly wall: readonly (boolean | null)[];
+}
+
+function rawOf(clip: Clip, limb: Limb): Raw {
   const near = contactShare * (clip.heightPx ?? 0);
   const tracks = footMarks.map((name) => clip.track(name, limb).at);
   const lowestOf = tracks.map(lowest);
   const side = sideOfWall(clip);
-  const floor: boolean[] = [];
-  const wall: boolean[] = [];
+  const floor: (boolean | null)[] = [];
+  const wall: (boolean | null)[] = [];
   for (const index of clip.times.keys()) {
     const here = tracks.map((track) => track[index] ?? null);
     const seen = here.filter((point) => point !== null);
     if (seen.length === 0) {
-      floor.push(floor.at(-1) ?? true);
-      wall.push(wall.at(-1) ?? false);
+      floor.push(null);
+      wall.push(null);
       continue;
     }
     const isAnkleAlone = here[0] === null && here[1] === null;
@@ -71,5 +76,45 @@ export function contactsOf(clip: Clip, limb: Limb): Contacts {
       }),
     );
   }
-  return { onFloor: settle(floor), atWall: settle(wall) };
+  return { floor, wall };
+}
+
+/** Where a foot is before it is ever seen: it stands. */
+const unseen = { floor: true, wall: false } as const;
+
+/**
+ * A foot that is not seen stays where it was, unless it leaves with the other: behind the near foot the
+ * far one is hidden for as long as both are in one place.
+ *
+ * @param lead what the near foot does; `null`: this is the near one
+ */
+function filled(
+  raw: readonly (boolean | null)[],
+  first: boolean,
+  lead: readonly boolean[] | null,
+): boolean[] {
+  const values: boolean[] = [];
+  raw.forEach((value, index) => {
+    const hasLeft = lead !== null && lead[index - 1] === true && !lead[index];
+    values.push(value ?? (hasLeft ? false : (values.at(-1) ?? first)));
+  });
+  return settle(values);
+}
+
+/** The contacts of both feet; a far leg that is never marked does what the near one does. */
+export function contactsOfFeet(clip: Clip): Readonly<Record<Limb, Contacts>> {
+  const raw = rawOf(clip, 'near');
+  const near = {
+    onFloor: filled(raw.floor, unseen.floor, null),
+    atWall: filled(raw.wall, unseen.wall, null),
+  };
+  if (!clip.hasFarLeg) return { near, far: near };
+  const hidden = rawOf(clip, 'far');
+  return {
+    near,
+    far: {
+      onFloor: filled(hidden.floor, unseen.floor, near.onFloor),
+      atWall: filled(hidden.wall, unseen.wall, near.atWall),
+    },
+  };
 }

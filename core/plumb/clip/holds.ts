@@ -6,7 +6,7 @@
 import type { HeldMeasureId, Measured } from '../measureTable';
 import { openClip, type Clip, type ClipInput, type Limb } from './frames';
 import { inversion, listSeen, runsOf } from './tries';
-import { contactsOf, settle } from './contacts';
+import { contactsOfFeet, settle } from './contacts';
 
 /** Shares of the standing height, and a slope: strict, since what only passes by is no hold. */
 const limits = {
@@ -70,7 +70,8 @@ export function readHolds(input: ClipInput): Readonly<Partial<Record<HeldMeasure
   const { heightPx, hasFarLeg, times, intervalS } = clip;
   if (heightPx === null) return {};
   const limbs: readonly Limb[] = hasFarLeg ? ['near', 'far'] : ['near'];
-  const feet = limbs.map((limb) => contactsOf(clip, limb).onFloor);
+  const contacts = contactsOfFeet(clip);
+  const feet = limbs.map((limb) => contacts[limb].onFloor);
   const isUp = times.map((_, index) => feet.every((onFloor) => onFloor[index] !== true));
   const found: Partial<Record<HeldMeasureId, Measured>> = {};
   for (const [id, looks] of Object.entries(looksLike) as [HeldMeasureId, Looks][]) {

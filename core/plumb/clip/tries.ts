@@ -1,5 +1,5 @@
 /** Tries of a clip: from the last foot off the floor to the first foot down. Source: handbook 13. */
-import { contactsOf, settle, type Contacts } from './contacts';
+import { contactsOfFeet, settle, type Contacts } from './contacts';
 import type { Clip, Limb } from './frames';
 
 /** How far the hips are above the shoulders, and at most beside them, as shares of the height. */
@@ -85,8 +85,7 @@ function leftAt({ onFloor }: Contacts, by: number, seen: Run): number | null {
 }
 
 export function findTries(clip: Clip): Tries {
-  const near = contactsOf(clip, 'near');
-  const far = clip.hasFarLeg ? contactsOf(clip, 'far') : near;
+  const { near, far } = contactsOfFeet(clip);
   const seen = listSeen(clip);
   const isUp = clip.times.map((_, index) => !near.onFloor[index] && !far.onFloor[index]);
   const isInverted = invertedIn(clip, isUp, seen);
