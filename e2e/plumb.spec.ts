@@ -9,6 +9,25 @@ import { expect, expectAccessible, test } from './support';
 
 test.describe.configure({ mode: 'serial' });
 
+test('hands out the weights of the model as they are, and packs what packing helps', async ({
+  page,
+}) => {
+  const headersOf = async (file: string) => {
+    const answer = await page.request.get(`/plumb/reader/${file}`, {
+      headers: { 'accept-encoding': 'gzip, br' },
+    });
+    expect(answer.ok()).toBe(true);
+    return answer.headers();
+  };
+  // Noise to a packer: it took half a second of the first reading.
+  for (const weights of ['blazepose-full.bin', 'blazepose-detector.bin']) {
+    expect((await headersOf(weights))['content-encoding']).toBeUndefined();
+  }
+  for (const packed of ['blazepose-full.json', 'tfjs-backend-wasm-simd.wasm']) {
+    expect((await headersOf(packed))['content-encoding']).toBeDefined();
+  }
+});
+
 /** Puts marks where they usually are, whether or not the reader has been there before. */
 const byHand = (page: Page) =>
   page.getByRole('button', { name: /^(Put the marks on|Anew by hand)$/ });

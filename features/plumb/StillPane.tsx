@@ -28,7 +28,8 @@ import { fromCanvas, loadPicture, type LoadedPicture, type PictureOutcome } from
 import { PictureButtons } from './PictureButtons';
 import { PictureStage } from './PictureStage';
 import { beginPlumb, canUndo, reducePlumb, sheetOf } from './plumbMachine';
-import { facingSheet, ghostSheet, lyingSheet, openedSheet, toStill, type Sheet } from './sheet';
+import { openedSheet, toStill, type Sheet } from './sheet';
+import { facingSheet, ghostSheet, lyingSheet } from './startSheet';
 import { paintPractice } from './practice';
 import { PracticeCamera } from './PracticeCamera';
 import type { PlumbView } from './read';

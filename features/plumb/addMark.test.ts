@@ -2,7 +2,8 @@ import { resolveBody } from '@/core/body/body';
 import { markNames } from '@/core/plumb/marks';
 import { readStill } from '@/core/plumb/still';
 import { missingMarks, placeFor } from './addMark';
-import { emptySheet, facingSheet, ghostSheet, moved, toStill, type Sheet } from './sheet';
+import { emptySheet, moved, toStill, type Sheet } from './sheet';
+import { facingSheet, ghostSheet } from './startSheet';
 
 const image = { width: 900, height: 1200 };
 const body = resolveBody({ heightM: 1.7 });

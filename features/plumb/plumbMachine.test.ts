@@ -20,17 +20,15 @@ import {
 } from './plumbMachine';
 import {
   emptySheet,
-  facingSheet,
-  ghostSheet,
   listHandles,
   lookAt,
-  lyingSheet,
   openedSheet,
   placeOf,
   takeMarks,
   toStill,
   type HandleId,
 } from './sheet';
+import { facingSheet, ghostSheet, lyingSheet } from './startSheet';
 
 const image = { width: 900, height: 1200 };
 const body = resolveBody({ heightM: 1.7 });

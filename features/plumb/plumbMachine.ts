@@ -11,13 +11,13 @@ import {
   listHandles,
   lookAt,
   moved,
-  readSheet,
   removed,
   saysBase,
   type HandleId,
   type ImageSize,
   type View,
 } from './sheet';
+import { readSheet } from './readSheet';
 
 interface OnePicture {
   readonly history: History<Sheet>;

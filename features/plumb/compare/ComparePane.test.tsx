@@ -1,7 +1,8 @@
 import { screen, within } from '@testing-library/react';
 import { resolveBody } from '@/core/body/body';
 import { renderUi } from '@/design/testing/renderUi';
-import { emptySheet, ghostSheet } from '../sheet';
+import { emptySheet } from '../sheet';
+import { ghostSheet } from '../startSheet';
 import type { PlumbView } from '../read';
 import { ComparePane } from './ComparePane';
 
