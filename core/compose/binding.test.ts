@@ -3,7 +3,7 @@ import { factsOfRows } from '../pieces/rows';
 import { withMore } from './binding';
 import type { RoundOption, RoundsProblem } from './problem';
 import { findRelief } from './relief';
-import { listPatterns } from './sequences';
+import { listPatterns } from './plainPatterns';
 
 /** One person who wants a long strap in one round, where there is none. */
 const hold = {

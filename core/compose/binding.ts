@@ -5,7 +5,7 @@ import { poseClass, type BeforeById, type Posed } from './pose';
 import type { PreparedClass, Wishes } from './prepared';
 import { bestWorth, labelled, shareOf, type RoundsProblem } from './problem';
 import { rowsUpFrom } from '../pieces/rows';
-import { listPatterns } from './sequences';
+import { listPatterns } from './plainPatterns';
 import { solveRounds, type RoundsPlan, type SolveOptions } from './solve';
 import { addUp } from './usage';
 

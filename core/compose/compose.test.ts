@@ -10,7 +10,7 @@ import {
   type RoundOption,
   type RoundsProblem,
 } from './problem';
-import { listPatterns } from './sequences';
+import { listPatterns } from './plainPatterns';
 import { seededRandom } from '../random';
 import { composeQuickly, takesNothing } from './quick';
 import { solveRounds, usualSolve, withSolver } from './solve';

@@ -4,7 +4,7 @@ import { dropDominated } from './dominance';
 import { buildModel, columnOf, wholeBand, type Band } from './model';
 import { priceSequences, type Duals } from './pricing';
 import { bestWorth, type Pattern, type RoundsProblem } from './problem';
-import { keyOfPattern, listPatterns } from './sequences';
+import { keyOfPattern, listPatterns } from './plainPatterns';
 
 export interface Grown {
   /** Where the least share lies in the plans it speaks of. */

@@ -17,7 +17,7 @@ import {
   type Pattern,
   type RoundsProblem,
 } from './problem';
-import { keyOfPattern, listPatterns } from './sequences';
+import { keyOfPattern, listPatterns } from './plainPatterns';
 import { composeWeights } from './worth';
 
 export interface RoundsModel {

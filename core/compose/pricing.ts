@@ -15,7 +15,8 @@ import {
   type RoundOption,
   type RoundsProblem,
 } from './problem';
-import { keyOfPattern, mayBeGiven, searchSequences, type Found } from './sequences';
+import { keyOfPattern } from './plainPatterns';
+import { mayBeGiven, searchSequences, type Found } from './sequences';
 
 /** What one more of each thing is worth to the programme, by the name of its row; 0 where absent. */
 export type Duals = (row: string) => number;

@@ -10,7 +10,7 @@ import {
   type Pattern,
   type RoundsProblem,
 } from './problem';
-import { listPatterns } from './sequences';
+import { listPatterns } from './plainPatterns';
 import { roomBeside } from './usage';
 
 /** Passes over everybody; a class settles in two or three. */

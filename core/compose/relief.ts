@@ -8,7 +8,7 @@ import { getPiece, isShippedPiece } from '../catalog/pieces';
 import type { More } from './bindingWords';
 import { buildModel, readAssignment, readMore, type Prices } from './model';
 import { countTurns, type Assignment, type Pattern, type RoundsProblem } from './problem';
-import { listPatterns } from './sequences';
+import { listPatterns } from './plainPatterns';
 import { usualSolve, withSolver } from './solve';
 
 /** Something asked that the plan does not give. */

@@ -8,7 +8,8 @@ import {
   type RoundOption,
   type RoundsProblem,
 } from './problem';
-import { listPatterns, mayBeGiven, searchSequences } from './sequences';
+import { listPatterns } from './plainPatterns';
+import { mayBeGiven, searchSequences } from './sequences';
 import { roundWorth } from './worth';
 
 const rest: RoundOption = { id: 'rest', value: 0.05, heightM: 0, pieces: [], isRest: true };

@@ -7,7 +7,7 @@ import { withMore } from './binding';
 import { poseClass } from './pose';
 import type { PreparedClass, Wishes } from './prepared';
 import { bestWorth, labelled, shareOf, type RoundsProblem } from './problem';
-import { listPatterns } from './sequences';
+import { listPatterns } from './plainPatterns';
 import { solveRounds, usualSolve, type RoundsPlan } from './solve';
 import { moreLabel, rowLabel } from '../pieces/rows';
 import { firstUp } from '../units/words';

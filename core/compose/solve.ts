@@ -10,7 +10,7 @@ import {
   type Assignment,
   type RoundsProblem,
 } from './problem';
-import { listPatterns } from './sequences';
+import { listPatterns } from './plainPatterns';
 import { composeWeights } from './worth';
 
 export interface SolveOptions {

@@ -2,26 +2,32 @@
  * The hard rules of handbook 08 once more, from a plan file and the class alone: its own geometry,
  * its own counting, its own reserves. Nothing of the composer is used here.
  */
-import type { StageKey } from '../catalog/stage';
-import type { CheckKey } from '../catalog/checks';
 import { alternativeTable } from '../catalog/alternatives';
-import type { RegionLoads } from '../catalog/regions';
-import { isOwnPiece, specOf, type PieceCount, type PieceSpec } from '../catalog/pieces';
-import type { PlanFile } from '../files/planFile';
+import type { PieceCount } from '../catalog/pieces';
 import { getStageIn } from '../catalog/school';
-import type { OpenedCase } from '../ladder/case';
-import { findPainFor } from '../ladder/gatekeeper';
 import type { DrillSpec } from '../catalog/drills';
 import { evaluateCautions } from '../caution/evaluate';
+import type { PlanFile } from '../files/planFile';
+import { findPainFor } from '../ladder/gatekeeper';
 import { judge } from '../ladder/verdict';
 import { opensStage } from '../ladder/verdictKinds';
 import type { Room } from '../room/room';
+import {
+  heightOver,
+  laneBox,
+  matWidthM,
+  meet,
+  reaches,
+  slack,
+  swingsOf,
+  toBox,
+  type Box,
+  type Placed,
+} from './checkFloor';
+import { canServe } from './checkPieces';
+import { findTired, stageOf, type CheckedPerson } from './checkTired';
 
-export interface CheckedPerson {
-  readonly id: string;
-  readonly opened: OpenedCase;
-  readonly heightM: number;
-}
+export type { CheckedPerson } from './checkTired';
 
 export interface CheckedClass {
   readonly room: Room;
@@ -29,42 +35,6 @@ export interface CheckedClass {
   readonly helpers: number;
   readonly people: readonly CheckedPerson[];
 }
-
-type Box = readonly [left: number, bottom: number, right: number, top: number];
-type Placed = PlanFile['rounds'][number]['people'][number];
-
-const slack = 1e-6;
-const matWidthM = 0.61;
-
-function laneBox(room: Room, wall: string, fromM: number, toM: number, outM: number): Box {
-  if (wall === 'north') return [fromM, room.depthM - outM, toM, room.depthM];
-  if (wall === 'south') return [room.widthM - toM, 0, room.widthM - fromM, outM];
-  if (wall === 'west') return [0, fromM, outM, toM];
-  return [room.widthM - outM, room.depthM - toM, room.widthM, room.depthM - fromM];
-}
-
-const meet = (a: Box, b: Box) =>
-  a[0] < b[2] - slack && b[0] < a[2] - slack && a[1] < b[3] - slack && b[1] < a[3] - slack;
-
-const toBox = (plan: PlanFile, room: Room, { place }: Placed): Box | null => {
-  if (place.kind === 'lane') {
-    const span = plan.spans.find(({ id }) => id === place.span)!;
-    return laneBox(room, span.wall, place.fromM, place.toM, place.outM);
-  }
-  if (place.kind !== 'mat') return null;
-  const [w, h] = place.isAcross ? [1.83, 0.86] : [0.86, 1.83];
-  return [place.x - w / 2, place.y - h / 2, place.x + w / 2, place.y + h / 2];
-};
-
-/** What a door's leaf may sweep, hung on either side. */
-const swingsOf = (room: Room): Box[] =>
-  room.doors
-    .filter(({ opensIn }) => opensIn)
-    .map(({ wall, fromM, toM }) =>
-      laneBox(room, wall, fromM - (toM - fromM), toM + (toM - fromM), toM - fromM),
-    );
-
-const stageOf = (option: string) => option.split('+')[0] as StageKey;
 
 /** Legs go up without it being a try: about so far, as a share of height. */
 const legsUp = (stage: string): number =>
@@ -80,172 +50,6 @@ const legsUp = (stage: string): number =>
     SS8: 0.9,
     SS9: 0.9,
   })[stage] ?? 0;
-
-/** What is above somebody: the ceiling, or what hangs lower there. */
-function heightOver(plan: PlanFile, room: Room, one: Placed): number {
-  const { place } = one;
-  if (place.kind === 'lane') return plan.spans.find(({ id }) => id === place.span)!.lowestM;
-  const box = toBox(plan, room, one);
-  const low = room.low.filter(
-    ({ xM, yM, widthM, depthM }) => box !== null && meet(box, [xM, yM, xM + widthM, yM + depthM]),
-  );
-  return Math.min(room.ceilingM, ...low.map(({ heightM }) => heightM));
-}
-
-/** A piece of one's own where a shipped one is asked for: of its kind and about its shape. */
-function doesFor(own: PieceSpec, asked: PieceSpec): boolean {
-  if (own.kind !== asked.kind) return false;
-  switch (own.kind) {
-    case 'pad':
-      return own.lengthM >= 0.55 === asked.lengthM >= 0.55;
-    case 'bolster':
-      return own.thicknessM >= 0.9 * own.widthM === asked.thicknessM >= 0.9 * asked.widthM;
-    case 'furniture':
-      return (
-        own.thicknessM >= 0.35 &&
-        own.thicknessM <= 0.55 &&
-        own.lengthM >= 0.8 === asked.lengthM >= 0.8
-      );
-    case 'blanket':
-      return true;
-    case 'block':
-    case 'strap':
-    case 'other':
-      return false;
-    default:
-      return own.kind satisfies never;
-  }
-}
-
-/**
- * Can these needs be served from these pieces? Straps by length, blocks by height, one each; what is
- * asked for by a name of one's own by that piece alone, before others take it.
- */
-function canServe(needs: readonly PieceCount[], pieces: readonly PieceCount[]): boolean {
-  const left = pieces
-    .flatMap((one) => Array.from({ length: one.count }, () => ({ ref: one, piece: specOf(one) })))
-    .sort((a, b) => a.piece.lengthM - b.piece.lengthM);
-  const named = needs.map((one): PieceCount => {
-    const own = pieces.find(({ piece }) => piece === one.piece)?.own;
-    return own === undefined ? one : { ...one, own };
-  });
-  if (named.some(({ piece, own }) => isOwnPiece(piece) && own === undefined)) return false;
-  const wanted = named
-    .flatMap((one) => Array.from({ length: one.count }, () => ({ one, spec: specOf(one) })))
-    .sort(
-      (a, b) =>
-        Number(b.one.own !== undefined) - Number(a.one.own !== undefined) ||
-        b.spec.lengthM - a.spec.lengthM,
-    );
-  for (const { one, spec } of wanted) {
-    const index = left.findIndex(({ ref, piece }) => {
-      if (one.own !== undefined && spec.kind !== 'strap') return ref.piece === one.piece;
-      if (spec.kind === 'strap')
-        return piece.kind === 'strap' && piece.lengthM >= spec.lengthM - slack;
-      if (one.piece === 'foam-block') {
-        return piece.kind === 'block' && piece.thicknessM >= 0.085 && piece.thicknessM <= 0.12;
-      }
-      if (one.piece === 'thin-foam-block')
-        return piece.kind === 'block' && piece.thicknessM < 0.085;
-      return ref.piece === one.piece || (ref.own !== undefined && doesFor(piece, spec));
-    });
-    if (index < 0) return false;
-    left.splice(index, 1);
-  }
-  return true;
-}
-
-/** Seconds somebody can bear a load, as handbook 07 has it, from the holds that were seen. */
-function secondsFor(person: OpenedCase, region: string, load: number): number {
-  const by: Record<string, [CheckKey, number]> = {
-    shoulder: ['dolphin-hold', 0.6],
-    scapula: ['dolphin-hold', 0.6],
-    wrist: ['plank-hold', 0.7],
-    core: ['hollow-hold', 0.9],
-  };
-  const [check, reference] = by[region] ?? [null, 1];
-  const level = check === null ? null : person.assessor.histories(check)[0]!.level;
-  const seconds = level === null ? 60 : Math.exp(level.mean);
-  return level === null ? 60 / load ** 2 : seconds * (reference / load) ** 2;
-}
-
-/** Tries found too tired or too cold, living through the rounds with the reserves of handbook 07. */
-function findTired(
-  plan: PlanFile,
-  { id, opened }: CheckedPerson,
-  closed: ReadonlySet<string>,
-): string[] {
-  const reserve: Record<string, number> = {};
-  const worked: Record<string, number> = {};
-  const pass = (loads: RegionLoads, seconds: number) => {
-    for (const region of ['wrist', 'shoulder', 'scapula', 'core', 'neck', 'hamstring', 'hip']) {
-      const load = (loads as Record<string, number>)[region] ?? 0;
-      const now = reserve[region] ?? 1;
-      reserve[region] =
-        load > 0
-          ? Math.max(0, now - seconds / secondsFor(opened, region, load))
-          : 1 - (1 - now) * Math.exp(-seconds / 180);
-      if (load > 0) worked[region] = (worked[region] ?? 0) + seconds;
-    }
-  };
-  const wrong: string[] = [];
-  let hasTried = false;
-  let isSpread = false;
-  // Whoever comes for the rounds was not there for the drills.
-  const isLate = plan.wishes.late.some(({ person }) => person === id);
-  for (const item of plan.timeline) {
-    if (item.kind === 'drill' && !isLate && !closed.has(item.drill!)) {
-      for (const region of Object.keys(opened.school.catalog.drills[item.drill!]!.loads)) {
-        worked[region] = (worked[region] ?? 0) + item.minutes * 60;
-      }
-    }
-    const round = item.kind === 'round' ? Number(item.id.split('-')[1]) : null;
-    if (item.kind === 'reset' && isSpread) continue;
-    isSpread = false;
-    const mine =
-      round === null ? null : plan.rounds[round - 1]!.people.find((one) => one.id === id);
-    const option = mine?.option ?? null;
-    const spec =
-      option !== null && opened.school.stages.has(stageOf(option))
-        ? getStageIn(opened.school, stageOf(option)).spec
-        : null;
-    if (spec?.isAttempt !== true) {
-      // Holds of an earlier round warm as well, up to two minutes of them.
-      const instead = option?.startsWith('instead-')
-        ? alternativeTable[option.split('+')[0]!.slice(8) as keyof typeof alternativeTable].loads
-        : {};
-      for (const region of Object.keys(spec?.loads ?? instead)) {
-        worked[region] = (worked[region] ?? 0) + 120;
-      }
-      pass({}, item.minutes * 60);
-      continue;
-    }
-    const main = Object.entries(spec.loads).filter(([, load]) => load >= 0.5);
-    for (const [region] of main) {
-      if ((reserve[region] ?? 1) < 0.6 - slack) wrong.push(`${id} tries with a tired ${region}`);
-      if (!hasTried && (worked[region] ?? 0) < 60) wrong.push(`${id} tries with a cold ${region}`);
-    }
-    hasTried = true;
-    isSpread = true;
-    const tries = mine?.tries ?? 1;
-    for (let count = 0; count < tries; count += 1) {
-      for (const [region] of main) {
-        if ((reserve[region] ?? 1) < 0.6 - slack) wrong.push(`${id} tries with a tired ${region}`);
-      }
-      pass(Object.fromEntries(main.map(([region]) => [region, 1])), 8);
-      // Tries are spread over the round, which may be longer than was asked, and its reset.
-      pass({}, ((item.minutes + plan.wishes.resetMinutes) * 60) / tries);
-    }
-  }
-  return wrong;
-}
-
-/** Does a circle reach over a box? */
-function reaches({ x, y }: { readonly x: number; readonly y: number }, box: Box, r: number) {
-  const nearX = Math.min(Math.max(x, box[0]), box[2]);
-  const nearY = Math.min(Math.max(y, box[1]), box[3]);
-  return Math.hypot(x - nearX, y - nearY) < r - slack;
-}
 
 /** Every hard rule that a plan breaks, in words; empty for one that holds. */
 export function checkPlan(
