@@ -1,6 +1,8 @@
 import { screen, within } from '@testing-library/react';
 import { resolveBody } from '@/core/body/body';
+import { practiceSize, practiceTruth } from '@/core/plumb/practice';
 import { kickWishes, practiceClip } from '@/core/plumb/practiceClip';
+import { readStill } from '@/core/plumb/still';
 import type { Clock } from '@/core/plumb/clip/clock';
 import type { ClipInput } from '@/core/plumb/clip/frames';
 import { renderUi } from '@/design/testing/renderUi';
@@ -109,6 +111,33 @@ it('offers what was held once somebody is down, as held on what it was then', as
   expect(mockKept).toMatchObject([
     { check: 'wall-hold', base: 'hands', reading: { by: 'camera', measure: 'invertedS' } },
   ]);
+});
+
+it('says of a live line what a picture of it would: a palm that carries lies flat', () => {
+  const body = resolveBody({ heightM: 1.7 });
+  const truth = practiceTruth(body, { shape: 'handstand' });
+  if (truth.view !== 'side') throw new Error('from the side');
+  const { near } = truth.marks;
+  const wrist = near.wrist!;
+  const px = practiceSize.pxPerM;
+  // Read as readers do, a fist: the wrist 6 cm into the hand.
+  const fist = {
+    ...near,
+    wrist: { x: wrist.x + 0.06 * px, y: wrist.y },
+    knuckle: { x: wrist.x + body.lengths.knuckle * px, y: wrist.y },
+  };
+  const lineOf = (facing: 'right' | null) => {
+    const marks = { near: fist, far: {}, left: {}, right: {}, facing, seen: { left: 9, right: 0 } };
+    mockLive = live({ seen: { marks, atMs: 0 } });
+    const { unmount } = show();
+    const line = screen.getByText('Shoulder over the base').nextSibling!.textContent!;
+    unmount();
+    return Number(/-?\d+/.exec(line)![0]);
+  };
+  const trueCm = 100 * readStill({ ...truth, shape: 'handstand' }).measures.shoulderOverBase!.value;
+  // Which way the floor runs ahead is told by the face: without it the wrist stays where it was read.
+  expect(Math.abs(lineOf(null) - trueCm)).toBeGreaterThan(5);
+  expect(Math.abs(lineOf('right') - trueCm)).toBeLessThan(3);
 });
 
 it('shows at most three lines large, and asks where the wall stands', async () => {

@@ -3,6 +3,7 @@
 import { Button, Chip, Group, NativeSelect, SegmentedControl, Slider } from '@mantine/core';
 import { IconCamera } from '@tabler/icons-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
+import { resolveBody } from '@/core/body/body';
 import { getCheck, type BaseId } from '@/core/catalog/checks';
 import { InputProblem } from '@/core/problem';
 import { readClip } from '@/core/plumb/clip/clip';
@@ -11,6 +12,7 @@ import { readHolds } from '@/core/plumb/clip/holds';
 import { clipChecks, offersOfClip, timedChecks, upOn, type TimedCheck } from '@/core/plumb/feeds';
 import type { MarkName, MarkSet, PixelLine } from '@/core/plumb/marks';
 import { getMeasure, type StillMeasureId } from '@/core/plumb/measureTable';
+import { settleMarks } from '@/core/plumb/settle';
 import { basePoint, readStill } from '@/core/plumb/still';
 import { sayValue } from '@/core/plumb/words';
 import { firstUp } from '@/core/units/words';
@@ -132,6 +134,7 @@ export function CameraPane({ view, opened }: CameraPaneProps) {
     };
   }, [base, person.body, wallPercent, floorPercent, size]);
   const stop: ClockStop = clipChecks[check].clock;
+  const body = useMemo(() => resolveBody(person.body), [person.body]);
   const live = useLive(video, camera.stream !== null, facts, stop);
   const { clock, seen, taken } = live;
   const isArmed = live.armedMs !== null;
@@ -156,13 +159,15 @@ export function CameraPane({ view, opened }: CameraPaneProps) {
   const reading = useMemo(() => {
     if (seen === null) return null;
     try {
-      const { near, far, facing } = seen.marks;
+      const { near: read, far, facing, tiltDeg } = seen.marks;
+      // As of a picture that is taken: the same line read twice says the same.
+      const near = settleMarks(read, body, { shape: null, base: facts.base, facing, tiltDeg });
       return readStill({ ...facts, view: 'side', facing: facing ?? 'right', marks: { near, far } });
     } catch (error) {
       if (error instanceof InputProblem) return null;
       throw error;
     }
-  }, [seen, facts]);
+  }, [seen, facts, body]);
   // What was seen is offered once nobody is up any more.
   const isDown = clock.sinceS === null && clock.hops > 0;
   const offers = useMemo(() => {
