@@ -2,6 +2,7 @@
 import { loadGraphModel, type GraphModel } from '@tensorflow/tfjs-converter';
 import { setBackend, ready, tensor4d, tidy, type Tensor } from '@tensorflow/tfjs-core';
 import { setWasmPaths } from '@tensorflow/tfjs-backend-wasm';
+import { evenLight } from '@/core/plumb/light';
 import { tiltOfEdges, type GreyPicture } from '@/core/plumb/tilt';
 import type { Pixel } from '@/core/plumb/marks';
 import { detectorSidePx, readDetection, wholeCrop } from '@/core/plumb/detection';
@@ -145,10 +146,11 @@ function cutOut(
   context.translate(-centre[0], -centre[1]);
   context.drawImage(image, 0, 0);
   const { data } = context.getImageData(0, 0, side, side);
+  const lit = evenLight(data);
   const values = new Float32Array(side * side * 3);
   for (let from = 0, to = 0; from < data.length; from += 4, to += 3) {
     for (let colour = 0; colour < 3; colour += 1) {
-      values[to + colour] = low + (data[from + colour]! / 255) * (high - low);
+      values[to + colour] = low + (lit[data[from + colour]!]! / 255) * (high - low);
     }
   }
   return values;

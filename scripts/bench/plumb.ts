@@ -103,18 +103,18 @@ for (const [index, person] of listPeople(database()).entries()) {
   ];
   let isSet = false;
   for (const [shape, base, seenBy] of rounds) {
-    if (taps === 0) await page.goto(`${url}/plumb?person=${person.id}&shape=${shape}`);
-    else await page.getByLabel('Shape').selectOption(shape);
     if (seenBy !== null && !isSet && taps > 0) {
       // Whoever has a practice picture may change how it is taken; what follows is taken so, too.
       await page.getByText('How it is painted').click();
       await page.getByText(seenBy.words).click();
-      await page.getByLabel('Camera away').fill(String(100 * seenBy.distanceM));
+      await page.getByLabel('Camera away').fill(String(Math.round(100 * seenBy.distanceM)));
       await page.getByLabel('Camera high').fill(String(Math.round(100 * seenBy.cameraM)));
       // Each of them paints anew: what is read next is none of those.
       await page.waitForTimeout(3000);
       isSet = true;
     }
+    if (taps === 0) await page.goto(`${url}/plumb?person=${person.id}&shape=${shape}`);
+    else await page.getByLabel('Shape').selectOption(shape);
     const seen =
       isSet && seenBy !== null ? { distanceM: seenBy.distanceM, cameraM: seenBy.cameraM } : {};
     const take = { ...practiceTakes[taps % practiceTakes.length]!, ...seen };
