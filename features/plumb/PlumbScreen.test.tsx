@@ -261,6 +261,14 @@ it('lets nothing be laid on a picture while the next one is being opened', async
   await waitFor(() => held().forEach((part) => expect(part.closest('[inert]')).toBeNull()));
 });
 
+it('paints anew what is looked at, not what was looked at before', async () => {
+  const { user } = await withMarks('handstandWall', 'hands', practise);
+  await user.selectOptions(screen.getByLabelText('Shape'), 'dolphin');
+  await user.click(screen.getByText(/^How it is painted/));
+  await user.click(screen.getByText('One lamp'));
+  expect(parts.painted).toEqual(['handstandWall', 'dolphin']);
+});
+
 it('has the picture and its marks still there after a look at another way of reading', async () => {
   const { user } = await withMarks('handstandWall');
   const hip = () => screen.getByRole('button', { name: /^near hip/ }).getAttribute('aria-label');

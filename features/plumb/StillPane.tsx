@@ -169,6 +169,14 @@ export function StillPane({ view, opened, isShown, onHold }: StillPaneProps) {
     },
     [body, take],
   );
+  // What is looked at is said beside the picture: another light is no other shape.
+  const repaint = useCallback(
+    (asked: PracticeWish) => {
+      const { shape } = sheetOf(latest.current);
+      paint(shape === null ? asked : { ...asked, shape });
+    },
+    [paint],
+  );
   const practise = useCallback(() => {
     const taken = practiceTakes[practised.current % practiceTakes.length]!;
     practised.current += 1;
@@ -200,7 +208,7 @@ export function StillPane({ view, opened, isShown, onHold }: StillPaneProps) {
       ) : (
         <div className={classes.plumb} data-over={isOver}>
           <div className={classes.beside}>
-            {wish !== null && <PracticeCamera body={body} wish={wish} onChange={paint} />}
+            {wish !== null && <PracticeCamera body={body} wish={wish} onChange={repaint} />}
             <div className={classes.stays} inert={isOpening}>
               <PictureStage
                 picture={picture}

@@ -14,6 +14,8 @@ interface Parts {
   /** A painted picture that is still being opened. */
   opening: Promise<PictureOutcome> | null;
   paint: () => object;
+  /** Shapes that were painted, the last one last. */
+  readonly painted: string[];
   read: ReadOutcome;
   isReading: boolean;
   readonly recorded: [person: number, form: object][];
@@ -25,6 +27,7 @@ export const parts: Parts = {
   outcome: opened,
   opening: null,
   paint: () => ({}),
+  painted: [],
   read: nobody,
   isReading: false,
   recorded: [],
@@ -36,6 +39,7 @@ export const parts: Parts = {
 export function resetParts(): void {
   Object.assign(parts, { outcome: opened, opening: null, read: nobody, isReading: false });
   parts.recorded.length = 0;
+  parts.painted.length = 0;
   parts.keptSheets.length = 0;
   parts.router.push.mockClear();
   URL.revokeObjectURL = () => undefined;
@@ -46,7 +50,12 @@ export const picture = {
   fromCanvas: () => parts.opening ?? Promise.resolve(parts.outcome),
   toKeptJpeg: () => Promise.resolve({ ok: true, jpeg: 'abcd' }),
 };
-export const practice = { paintPractice: () => parts.paint() };
+export const practice = {
+  paintPractice: (_: object, { shape }: { readonly shape: string }) => {
+    parts.painted.push(shape);
+    return parts.paint();
+  },
+};
 export const actions = {
   keepPictureAction: (_: number, form: { jpeg: string | null; hasAsked: boolean }) => {
     parts.keptSheets.push(form);
