@@ -1,4 +1,4 @@
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { chromium } from '@playwright/test';
@@ -89,6 +89,7 @@ test('reads a clip picture by picture, tells its events, and hands them out', as
 });
 
 test('times a hold without a hand, from the camera', async ({ baseURL }) => {
+  expect(existsSync(film), 'the clip of the test before this one').toBe(true);
   const browser = await chromium.launch({
     executablePath: process.env.LEVITAR_CHROMIUM ?? '/usr/bin/chromium',
     args: [

@@ -2,7 +2,7 @@
 import { loadGraphModel, type GraphModel } from '@tensorflow/tfjs-converter';
 import { setBackend, ready, tensor4d, tidy, type Tensor } from '@tensorflow/tfjs-core';
 import { setWasmPaths } from '@tensorflow/tfjs-backend-wasm';
-import { evenLight } from '@/core/plumb/light';
+import { brightnessOf, evenLight } from '@/core/plumb/light';
 import { tiltOfEdges, type GreyPicture } from '@/core/plumb/tilt';
 import type { Pixel } from '@/core/plumb/marks';
 import { detectorSidePx, readDetection, wholeCrop } from '@/core/plumb/detection';
@@ -170,8 +170,7 @@ function toGrey(image: ImageBitmap): GreyPicture {
   const { data } = context.getImageData(0, 0, width, height);
   const grey = new Uint8Array(width * height);
   for (let index = 0; index < grey.length; index += 1) {
-    const from = index * 4;
-    grey[index] = 0.3 * data[from]! + 0.59 * data[from + 1]! + 0.11 * data[from + 2]!;
+    grey[index] = brightnessOf(data, index * 4);
   }
   return { width, height, data: grey };
 }

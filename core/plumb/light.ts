@@ -14,7 +14,8 @@ const lit = { enough: 200, dim: 160 } as const;
 /** Bent no further than this. */
 const leastGamma = 0.45;
 
-const brightnessOf = (data: Uint8ClampedArray, at: number): number =>
+/** How bright the pixel is whose red stands at this place, 0 to 255. */
+export const brightnessOf = (data: Uint8ClampedArray, at: number): number =>
   0.3 * data[at]! + 0.59 * data[at + 1]! + 0.11 * data[at + 2]!;
 
 /**

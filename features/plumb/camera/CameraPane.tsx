@@ -156,18 +156,22 @@ export function CameraPane({ view, opened }: CameraPaneProps) {
   useEffect(() => {
     if (isAtBar) soundBell();
   }, [isAtBar]);
+  // As of a picture that is taken: the same line read twice says the same, and is drawn where it is said.
+  const near = useMemo((): MarkSet => {
+    if (seen === null) return {};
+    const { near: read, facing, tiltDeg } = seen.marks;
+    return settleMarks(read, body, { shape: null, base: facts.base, facing, tiltDeg });
+  }, [seen, facts.base, body]);
   const reading = useMemo(() => {
     if (seen === null) return null;
     try {
-      const { near: read, far, facing, tiltDeg } = seen.marks;
-      // As of a picture that is taken: the same line read twice says the same.
-      const near = settleMarks(read, body, { shape: null, base: facts.base, facing, tiltDeg });
+      const { far, facing } = seen.marks;
       return readStill({ ...facts, view: 'side', facing: facing ?? 'right', marks: { near, far } });
     } catch (error) {
       if (error instanceof InputProblem) return null;
       throw error;
     }
-  }, [seen, facts, body]);
+  }, [seen, near, facts]);
   // What was seen is offered once nobody is up any more.
   const isDown = clock.sinceS === null && clock.hops > 0;
   const offers = useMemo(() => {
@@ -205,7 +209,6 @@ export function CameraPane({ view, opened }: CameraPaneProps) {
       </div>
     );
   }
-  const near = seen?.marks.near ?? {};
   const carries = near[basePoint[base]] ?? near[beside[base]];
   const drawn = linesAt(size, wallPercent, floorPercent);
   return (
