@@ -5,7 +5,7 @@
 import { z } from 'zod';
 import { checkIds } from './checks';
 import { drillIds } from './drills';
-import { hiddenNumber, hiddenWords, screeningKey } from './hiddenCheck';
+import { askedAside, hiddenNumber, hiddenWords } from './hiddenCheck';
 import { ownKey } from './namedKeys';
 import { ownPieceId } from './ownPiece';
 import { pieceIds } from './pieces';
@@ -27,7 +27,7 @@ const hiddenCheck = z.templateLiteral([hiddenWords, z.string().regex(hiddenNumbe
 
 /** What can be answered or taken in a class, as its devices call it. */
 export const checkInClass = z.union(
-  [checkKey, z.literal(screeningKey), hiddenCheck],
+  [checkKey, z.enum(askedAside), hiddenCheck],
   'This check is in no list.',
 );
 export type CheckInClass = z.infer<typeof checkInClass>;

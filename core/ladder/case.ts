@@ -60,6 +60,10 @@ export function openCase(person: PersonCase): OpenedCase {
   };
 }
 
+/** Did anything hurt before this day that was not noted as gone? It is asked about on arriving. */
+export const isSoreBefore = ({ pains }: Pick<OpenedCase, 'pains'>, day: Day): boolean =>
+  pains.some(({ date }) => date < day);
+
 /**
  * Local pain closes what loads that region for the day, and until the student reports at a later
  * class that it is gone and the teacher notes it (handbook 07). A meeting without pain is no note.

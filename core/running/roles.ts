@@ -4,7 +4,7 @@
  * health notes.
  */
 import type { CheckInClass } from '../catalog/keys';
-import { hiddenWords, type HiddenCheck } from '../catalog/hiddenCheck';
+import { hiddenWords, soreBeforeKey, type HiddenCheck } from '../catalog/hiddenCheck';
 import { entriesOf, tableOf } from '../units/keyed';
 import type { DrillKey } from '../catalog/drills';
 import { checkOfKey, type ClosedKey } from './closedKey';
@@ -395,6 +395,8 @@ export function tapForAssistant(tap: Tap, hide: Hide): Tap | null {
       if (hide.isPrivate(act.check)) return null;
       return { ...tap, act: { ...act, faults: [] } };
     case 'door':
+      // It locks nothing by itself: what follows from it comes with the plan.
+      if (act.check === soreBeforeKey) return null;
       return { ...tap, act: { ...act, check: hide(act.check) } };
     case 'hold-fault':
       return null;

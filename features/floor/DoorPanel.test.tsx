@@ -1,5 +1,5 @@
 import { screen, within } from '@testing-library/react';
-import { screeningQuestion } from '@/core/ladder/door';
+import { screeningQuestion, soreQuestion } from '@/core/ladder/door';
 import type { FloorAct } from '@/core/running/tap';
 import { renderUi } from '@/design/testing/renderUi';
 import { DoorPanel } from './DoorPanel';
@@ -62,6 +62,22 @@ describe('at the door', () => {
     const { questions: _, ...other } = due as typeof bundle;
     const theirs = { ...other, plan: { ...bundle.plan, rounds: [] } } as never;
     expect(show([], theirs).card('Bo').queryByText('First questions')).not.toBeInTheDocument();
+  });
+
+  it('asks whoever was sore before whether it is gone, and keeps the answer in sight', async () => {
+    const questions = [...bundle.questions!, soreQuestion];
+    const members = [{ id: '1' }, { id: '2', isSoreBefore: true }] as never;
+    const { fake, card, user, unmount } = show([], { ...bundle, members, questions });
+    expect(card('Ada').queryByText('How is it today?')).not.toBeInTheDocument();
+    const answers = within(card('Bo').getByRole('radiogroup', { name: 'How is it today?, Bo' }));
+    await user.click(answers.getByRole('radio', { name: 'gone' }));
+    expect(fake.said).toEqual([{ kind: 'door', person: '2', check: 'sore-before', isFine: true }]);
+    unmount();
+    // Judged anew nothing hurts any more: what was answered can be seen and changed.
+    const again = show(fake.said, { ...bundle, questions });
+    expect(again.card('Bo').getByRole('radio', { name: 'gone' })).toBeChecked();
+    await again.user.click(again.card('Bo').getByRole('radio', { name: 'not yet' }));
+    expect(again.fake.said.at(-1)).toMatchObject({ check: 'sore-before', isFine: false });
   });
 
   it('keeps feet down for whoever asks, or no longer does, and asks nothing back', async () => {

@@ -2,7 +2,7 @@
 
 import { SegmentedControl } from '@mantine/core';
 import { awayFrom, feetDownNow, isUnderWay, lateNow, planOf } from '@/core/running/follow';
-import { screeningQuestion } from '@/core/ladder/door';
+import { screeningQuestion, soreQuestion, type DoorQuestion } from '@/core/ladder/door';
 import { doorKey } from '@/core/running/replay';
 import { hasDrills } from '@/features/evening/comingFor';
 import { NewAtDoor } from './later';
@@ -59,17 +59,21 @@ export function DoorPanel({ others, onStop }: DoorPanelProps) {
   const ahead = plan.rounds.map(({ round }) => round).filter((round) => round >= next);
   const keyOf = keyOfLabel(bundle);
   /** Whoever is due is asked on arriving, whatever they do tonight; what was answered stays in sight. */
-  const firstQuestions = (id: string, isDue: true | undefined): string[] => {
-    const { key, label } = screeningQuestion;
+  const askedAside = (
+    { key, label }: DoorQuestion,
+    id: string,
+    isDue: true | undefined,
+  ): string[] => {
     const isKnown = bundle.questions?.some((one) => one.key === key) === true;
     return isKnown && (isDue === true || state.door.has(doorKey(id, key))) ? [label] : [];
   };
   return (
     <div className={classes.doors}>
-      {bundle.members.map(({ id, isScreeningDue, isAskedFromHome }) => {
+      {bundle.members.map(({ id, isScreeningDue, isSoreBefore, isAskedFromHome }) => {
         const asked = [
           ...new Set([
-            ...firstQuestions(id, isScreeningDue),
+            ...askedAside(screeningQuestion, id, isScreeningDue),
+            ...askedAside(soreQuestion, id, isSoreBefore),
             ...plan.rounds.flatMap(({ people }) =>
               people.flatMap((one) => (one.id === id ? one.confirmAtDoor : [])),
             ),
@@ -106,16 +110,17 @@ export function DoorPanel({ others, onStop }: DoorPanelProps) {
             {isAskedFromHome && <span>Ask aside: something was said from home</span>}
             {asked.map((label) => {
               const answer = state.door.get(doorKey(id, keyOf(label)));
+              const of = questionFor(bundle, label);
               return (
                 <div key={label} className={classes.door}>
-                  <span title={questionFor(bundle, label)?.question}>{label}</span>
+                  <span title={of?.question}>{label}</span>
                   <SegmentedControl
                     size="lg"
                     aria-label={`${label}, ${names.get(id) ?? id}`}
                     value={answer === undefined ? '' : answer ? 'yes' : 'no'}
                     data={[
-                      { value: 'yes', label: 'fine' },
-                      { value: 'no', label: 'no' },
+                      { value: 'yes', label: of?.answers?.yes ?? 'fine' },
+                      { value: 'no', label: of?.answers?.no ?? 'no' },
                     ]}
                     onChange={(value) =>
                       void say({

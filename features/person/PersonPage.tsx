@@ -10,6 +10,7 @@ import { forearmKickSetup } from '@/core/setups/forearmKick';
 import { getSetup } from '@/core/setups/registry';
 import { getStageIn } from '@/core/catalog/school';
 import { firstUp } from '@/core/units/words';
+import { isSoreBefore } from '@/core/ladder/case';
 import { isScreeningDue } from '@/core/caution/care';
 import { ladderIds, type LadderId, type StageKey } from '@/core/catalog/stage';
 import { formatHeight, formatLength } from '@/core/units/length';
@@ -35,6 +36,7 @@ import {
 } from './later';
 import { GatePanel } from './GatePanel';
 import { LadderPanel } from './LadderPanel';
+import { PainGone } from './PainGone';
 import { PersonMenu } from './PersonMenu';
 import { PrivatePart } from './PrivatePart';
 import { RecordList } from './RecordList';
@@ -59,6 +61,7 @@ export async function PersonPage({ params, searchParams }: PersonPageProps) {
   const { person, verdict, settings, course, records, today, school } = view;
   const { units, breathSeconds } = settings;
   const stage = getStageIn(school, view.stage).spec;
+  const isSore = isSoreBefore(view.opened, today);
   return (
     <Page>
       <div className={classes.head}>
@@ -101,7 +104,7 @@ export async function PersonPage({ params, searchParams }: PersonPageProps) {
             verdict={verdict}
             stageLabel={stage.label}
             profileLabel={school.profile.label}
-            hasOldPain={hasOldPain(view)}
+            hasOldPain={isSore && verdict.cause === 'pain'}
           />
           <section className={classes.section}>
             <h2>What opens it</h2>
@@ -138,6 +141,7 @@ export async function PersonPage({ params, searchParams }: PersonPageProps) {
                     </li>
                   ))}
                 </ul>
+                {isSore && verdict.cause !== 'pain' && <PainGone personId={person.id} />}
               </div>
             )}
             <div>
@@ -237,15 +241,6 @@ export async function PersonPage({ params, searchParams }: PersonPageProps) {
       </div>
       <CautionLine />
     </Page>
-  );
-}
-
-/** Pain from an earlier day that still closes the stage. */
-function hasOldPain({ verdict, records, person, today }: PersonPageView): boolean {
-  return (
-    verdict.cause === 'pain' &&
-    (records.some(({ pain, date }) => pain === true && date < today) ||
-      person.pains.some(({ date }) => date < today))
   );
 }
 

@@ -2,14 +2,16 @@ import { screen, within } from '@testing-library/react';
 import { renderUi } from '@/design/testing/renderUi';
 import { TonightNotes } from './TonightNotes';
 
-const person = (id: number, name: string, kind: string, more: object = {}) => ({
+const person = (id: number, name: string, kind: string, more: object = {}, hurtOn?: string) => ({
   person: { id, name, screenedOn: null },
   verdict: { kind, ...more },
+  opened: { pains: hurtOn === undefined ? [] : [{ date: hurtOn }] },
 });
 const people = [
   person(1, 'Ada Wren', 'advance'),
-  person(2, 'Bo Lind', 'stop', { cause: 'pain' }),
-  person(3, 'Cleo Marsh', 'advance', { alternative: 'calves-on-chair' }),
+  person(2, 'Bo Lind', 'stop', { cause: 'pain' }, '2026-11-12'),
+  // It closes nothing of this evening’s stage, and hurt after breakfast; the evening is another day.
+  person(3, 'Cleo Marsh', 'advance', { alternative: 'calves-on-chair' }, '2026-11-19'),
 ];
 const check = { check: 'plank-hold', label: 'Plank hold', isTogether: true, minutes: 2 };
 
@@ -17,7 +19,14 @@ function show(absent: readonly string[]) {
   const left = ['1', '2', '3'].filter((id) => !absent.includes(id));
   renderUi(
     <TonightNotes
-      view={{ people, settings: { units: 'cm' }, today: '2026-11-19' } as never}
+      view={
+        {
+          people,
+          settings: { units: 'cm' },
+          today: '2026-11-19',
+          meeting: { date: '2026-11-20' },
+        } as never
+      }
       members={people.map(({ person: { id, name } }) => ({ id: String(id), name })) as never}
       plan={
         {
@@ -50,6 +59,7 @@ it('says who is asked what, what is looked at, and where the tape goes', () => {
     'Screening is due: Ada Wren, Bo Lind, Cleo Marsh',
     'Something from home: Bo Lind',
     'Bo Lind: how is it today?',
+    'Cleo Marsh: how is it today?',
   ]);
 });
 

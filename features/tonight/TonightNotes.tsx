@@ -1,5 +1,6 @@
 import Link from 'next/link';
 import { isScreeningDue } from '@/core/caution/care';
+import { isSoreBefore } from '@/core/ladder/case';
 import { verdictKinds } from '@/core/ladder/verdictKinds';
 import { formatFigure } from '@/core/units/length';
 import type { PlanFile } from '@/core/files/planFile';
@@ -51,7 +52,7 @@ export function TonightNotes({ view, plan, members, prepared, fromHome }: Tonigh
   const out = listOut(plan);
   const shortfalls = listShortfalls(plan);
   const due = people.filter(({ person }) => isScreeningDue(person.screenedOn, view.today));
-  const toAsk = people.filter(({ verdict }) => verdict.cause === 'pain');
+  const toAsk = people.filter(({ opened }) => isSoreBefore(opened, view.meeting.date));
   const elsewhere = people.filter(({ verdict }) => isElsewhere(verdict)).length;
   return (
     <section className={classes.notes} aria-label="Before the class">

@@ -7,10 +7,11 @@ import { shippedSchool } from '@/core/catalog/school';
 import { isOutOfHold, saidTonight } from '@/core/running/holdOut';
 import type { FloorAct } from '@/core/running/tap';
 import { openCase } from '@/core/ladder/case';
+import { addDays } from '@/core/units/day';
 import { listAttendance, listMeetings } from '@/db/courses';
 import { listAttempts, listTaps, listUpsideTime } from '@/db/floor';
 import { careOf, findPerson } from '@/db/people';
-import { saveScreened } from '@/db/personChanges';
+import { savePainCleared, saveScreened } from '@/db/personChanges';
 import { listRecords } from '@/db/records';
 import { notePainGone } from '@/features/person/change';
 import { keepPlan } from '@/features/plan/change';
@@ -134,6 +135,59 @@ describe('a class on the floor', () => {
     expect(due()).toContain(asked);
     expect(findPerson(db, Number(asked))!.screenedOn).toBeNull();
     expect(closedTo(asked!)).toEqual(before);
+  });
+
+  it('opens what hurt before once it is said to be gone, not what hurts tonight, and closes it again', () => {
+    const { uid } = begin();
+    const db = database();
+    const members = () => bundleOf(findClass(uid)!).members;
+    const sore = members().filter((one) => one.isSoreBefore === true);
+    expect(sore.map(({ name }) => name)).toEqual(['Kestrel Odum']);
+    const [{ id }] = sore as [{ id: string }];
+    const cleared = () => findPerson(db, Number(id))!.painClearedOn;
+    const closedTo = () =>
+      bundleOf(findClass(uid)!).prepared.people.find((one) => one.id === id)!.closedChecks!;
+    const [was, before] = [cleared(), closedTo()];
+    const door = { kind: 'door', person: id, check: 'sore-before' } as const;
+    send(uid, tapsOf([{ ...door, isFine: false }]));
+    expect([cleared(), closedTo()]).toEqual([was, before]);
+    send(uid, tapsOf([{ ...door, isFine: true }]));
+    expect(cleared()).toBe(today());
+    expect(closedTo().length).toBeLessThan(before.length);
+    expect(members().some((one) => one.isSoreBefore)).toBe(false);
+    // No check is recorded, and an assistant's device is told of none of it.
+    expect(recordsToday(id)).toEqual([]);
+    const theirs = JSON.stringify(bundleFor('assistant', bundleOf(findClass(uid)!)));
+    expect(theirs).not.toMatch(/gone(Before)?"|sore-before|isSoreBefore|how is it today/i);
+    // What hurts tonight is another matter.
+    send(uid, tapsOf([{ kind: 'sore', person: id, place: 'shoulder' }]));
+    expect(closedTo().length).toBeLessThan(before.length);
+    expect(careOf(findPerson(db, Number(id))!).pains).toContainEqual({
+      date: today(),
+      place: 'shoulder',
+    });
+    send(uid, tapsOf([{ kind: 'undo', tap: 't.2' }]));
+    expect([cleared(), closedTo()]).toEqual([was, before]);
+    expect(members().find((one) => one.id === id)).toMatchObject({ isSoreBefore: true });
+  });
+
+  it('leaves what is noted at the desk meanwhile as it is, and what stood before where it was', () => {
+    const { uid } = begin();
+    const db = database();
+    const { id } = bundleOf(findClass(uid)!).members.find((one) => one.isSoreBefore === true)!;
+    const cleared = () => findPerson(db, Number(id))!.painClearedOn;
+    const door = { kind: 'door', person: id, check: 'sore-before' } as const;
+    // Long gone, and something since: saying so and taking it back leaves the earlier word.
+    const long = addDays(today(), -300);
+    savePainCleared(db, Number(id), long);
+    send(uid, tapsOf([{ ...door, isFine: true }]));
+    expect(cleared()).toBe(today());
+    send(uid, tapsOf([{ ...door, isFine: false }]));
+    expect(cleared()).toBe(long);
+    // Not yet, at the door; gone, at the desk: later taps do not close it again.
+    must(notePainGone(Number(id)));
+    send(uid, tapsOf([{ kind: 'segment', index: 2, roundsDone: 0 }]));
+    expect(cleared()).toBe(today());
   });
 
   it('takes a record back with its tap, and leaves those of other days alone', () => {

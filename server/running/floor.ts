@@ -1,7 +1,14 @@
 /** The class on the floor: begun from its plan, its taps taken in, its record written. */
 import { z } from 'zod';
 import type { CheckKey } from '@/core/catalog/checks';
-import { toRecords, toScreened, secondsUpsideDown, toPains, toSigns } from '@/core/running/records';
+import {
+  toGone,
+  toRecords,
+  toScreened,
+  secondsUpsideDown,
+  toPains,
+  toSigns,
+} from '@/core/running/records';
 import { awayFrom } from '@/core/running/follow';
 import { replay, type FloorState } from '@/core/running/replay';
 import { hideChecks, mayTap, tapForAssistant, type FloorRole } from '@/core/running/roles';
@@ -17,6 +24,7 @@ import {
   findTap,
   listTaps,
   newestSeq,
+  saveBundle,
   saveClassResult,
   saveEnded,
   type FloorClassRow,
@@ -24,7 +32,7 @@ import {
 import { findTapDevice, saveTapDevice } from '@/db/devices';
 import type { Db } from '@/db/open';
 import { listPeopleById } from '@/db/people';
-import { saveScreened } from '@/db/personChanges';
+import { savePainCleared, saveScreened } from '@/db/personChanges';
 import { screeningQuestion } from '@/core/ladder/door';
 import { findStandingPlan, readClass } from '../judging/classViews';
 import { nowMs } from '../clock';
@@ -178,7 +186,7 @@ export function takeTaps(uid: unknown, input: unknown, tapper: Tapper): Taken {
       const asked = writeResult(tx, row);
       const looked = [...lookedAt(tx, row, taken.fresh, known).map(Number), ...asked];
       if (looked.length > 0) {
-        judgeAgain(tx, row, looked);
+        judgeAgain(tx, findFloorClass(tx, row.uid)!, looked);
         ({ revision } = bundleOf(findFloorClass(tx, row.uid)!));
       }
     }
@@ -289,7 +297,7 @@ export function writeResult(db: Db, row: FloorClassRow): readonly number[] {
       .map(([person, seconds]) => ({ personId: Number(person), seconds }))
       .filter(({ personId }) => here.has(personId)),
   });
-  const asked = saveAsked(db, row, state, taps, here);
+  const asked = [...saveAsked(db, row, state, taps, here), ...saveGone(db, row, state, here)];
   saveEnded(db, row.id, state.endedMs === null ? null : Math.round(state.endedMs));
   if (state.endedMs !== null) writeAttendance(db, row, [...here], awayFrom(state, plan));
   return asked;
@@ -321,6 +329,47 @@ function saveAsked(
     saveScreened(db, id, isFine ? day : null);
     return [id];
   });
+}
+
+/**
+ * Whoever said at the door that what hurt before is gone has it noted with the day of the class; what
+ * hurts tonight is not meant. Taken back, or answered otherwise: it is as it was.
+ *
+ * @returns for whom that changed
+ */
+function saveGone(
+  db: Db,
+  row: FloorClassRow,
+  state: FloorState,
+  here: ReadonlySet<number>,
+): number[] {
+  const bundle = bundleOf(row);
+  const { goneBefore = {} } = bundle;
+  const fine = toGone(state).filter((id) => here.has(Number(id)));
+  const fresh = fine.filter((id) => !Object.hasOwn(goneBefore, id));
+  const back = Object.keys(goneBefore).filter((id) => !fine.includes(id));
+  if (fresh.length + back.length === 0) return [];
+  const people = new Map(
+    listPeopleById(db, [...fresh, ...back].map(Number)).map((person) => [
+      String(person.id),
+      person.painClearedOn,
+    ]),
+  );
+  for (const id of fresh) savePainCleared(db, Number(id), row.day);
+  for (const id of back) {
+    // What was noted at the desk since stands.
+    if (people.get(id) === row.day) savePainCleared(db, Number(id), goneBefore[id] ?? null);
+  }
+  saveBundle(db, row.id, {
+    ...bundle,
+    goneBefore: Object.fromEntries(
+      fine.map((id) => [
+        id,
+        Object.hasOwn(goneBefore, id) ? goneBefore[id] : (people.get(id) ?? null),
+      ]),
+    ),
+  });
+  return [...people.keys()].map(Number);
 }
 
 function isPossible(

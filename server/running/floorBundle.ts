@@ -33,14 +33,16 @@ import {
   preparedForAssistant,
   type FloorRole,
 } from '@/core/running/roles';
-import type { Consent } from '@/core/ladder/case';
-import { questionOf, screeningQuestion, type DoorQuestion } from '@/core/ladder/door';
+import { isSoreBefore, type Consent, type OpenedCase } from '@/core/ladder/case';
+import { questionOf, screeningQuestion, soreQuestion, type DoorQuestion } from '@/core/ladder/door';
 import type { LengthUnits } from '@/core/units/length';
 import type { FloorClassRow } from '@/db/floor';
 import type { Db } from '@/db/open';
 import { listCoursePeople, type PersonRow } from '@/db/people';
 import type { ClassView } from '../judging/classViews';
+import { listPieces } from '@/db/cupboards';
 import { listToAsk } from '@/db/homeReports';
+import { readCases } from '../judging/cases';
 import { readSchool } from '../judging/schools';
 
 export interface FloorMember {
@@ -53,6 +55,8 @@ export interface FloorMember {
   readonly isAskedFromHome?: true;
   /** Never asked the first questions, or too long ago; the teacher’s alone. */
   readonly isScreeningDue?: true;
+  /** Something hurt on an earlier day and was not noted as gone; the teacher’s alone. */
+  readonly isSoreBefore?: true;
 }
 
 /** A check as the floor records it. */
@@ -140,6 +144,8 @@ export interface FloorBundle {
   readonly faults: Readonly<Record<string, string>>;
   /** What is asked of somebody first; absent in classes begun before it stood here. */
   readonly questions?: readonly DoorQuestion[];
+  /** By person who said at the door that it is gone: what stood noted before, for taking that back. */
+  readonly goneBefore?: Readonly<Record<string, Day | null>>;
 }
 
 /** What a class goes by, from its row. */
@@ -215,17 +221,23 @@ export function atDoor(
   db: Db,
   people: readonly Pick<PersonRow, 'id'>[],
   day: Day,
+  cases: ReadonlyMap<number, OpenedCase>,
 ): (
   person: Pick<PersonRow, 'id' | 'consent' | 'screenedOn'>,
-) => Pick<FloorMember, 'consent' | 'isAskedFromHome' | 'isScreeningDue'> {
+) => Pick<FloorMember, 'consent' | 'isAskedFromHome' | 'isScreeningDue' | 'isSoreBefore'> {
   const toAsk = new Set(
     listToAsk(
       db,
       people.map(({ id }) => id),
     ),
   );
+  const isSore = (id: number) => {
+    const opened = cases.get(id);
+    return opened !== undefined && isSoreBefore(opened, day);
+  };
   return ({ id, consent, screenedOn }) => ({
     consent,
+    ...(isSore(id) ? { isSoreBefore: true as const } : {}),
     ...(toAsk.has(id) ? { isAskedFromHome: true as const } : {}),
     ...(isScreeningDue(screenedOn, day) ? { isScreeningDue: true as const } : {}),
   });
@@ -234,10 +246,11 @@ export function atDoor(
 export function makeBundle(db: Db, view: ClassView, plan: PlanFile): FloorBundle {
   const { units } = view.settings;
   const school = readSchool(db, view.profile);
-  const people = new Map(
-    listCoursePeople(db, view.course.id).map((person) => [String(person.id), person]),
-  );
-  const say = atDoor(db, [...people.values()], view.today);
+  const enrolled = listCoursePeople(db, view.course.id);
+  const people = new Map(enrolled.map((person) => [String(person.id), person]));
+  const pieces = listPieces(db, view.course.id);
+  const cases = readCases(db, enrolled, () => ({ school, day: view.today, pieces }));
+  const say = atDoor(db, enrolled, view.today, cases);
   return {
     uid: '',
     revision: 0,
@@ -303,6 +316,7 @@ export function makeBundle(db: Db, view: ClassView, plan: PlanFile): FloorBundle
     faults: Object.fromEntries(faultIds.map((id) => [id, faultTable[id].label])),
     questions: [
       screeningQuestion,
+      soreQuestion,
       ...[...school.checks].flatMap(([check, { spec }]) => questionOf(check, spec) ?? []),
     ],
   };

@@ -55,7 +55,7 @@ export function judgeAgain(db: Db, row: FloorClassRow, ids: readonly number[]): 
   const changed = people.filter((one) => ids.includes(one.id));
   const pieces = listPieces(db, course.id);
   const cases = readCases(db, changed, () => ({ school, day: row.day, pieces }));
-  const say = atDoor(db, changed, row.day);
+  const say = atDoor(db, changed, row.day, cases);
   for (const person of changed) {
     const judged = now.people.find((one) => one.id === String(person.id))!;
     const member: FloorMember = {
