@@ -53,6 +53,21 @@ describe('what a class asks of its plan', () => {
     expect(asks({ kind: 'segment', index: 3, roundsDone: 0 })).toBeNull();
   });
 
+  it('is a new one where something was opened to somebody since it was made, once', () => {
+    const asked = (judged: number | undefined, openedAt: number) =>
+      wishesNow(
+        replay(say({ kind: 'segment', index: 0, roundsDone: 0 })),
+        begun,
+        { ...begun, ...(judged === undefined ? {} : { judged }) },
+        prepared,
+        3,
+        openedAt,
+      );
+    expect([asked(undefined, 0), asked(3, 3), asked(2, 2)]).toEqual([null, null, null]);
+    expect(asked(undefined, 3)).toMatchObject({ done: 0, sore: [] });
+    expect(asked(2, 3)).not.toBeNull();
+  });
+
   it('is a new one for who is missing, late or sore, with the rounds that are over', () => {
     const asked = asks(
       { kind: 'absent', person: first!, isAbsent: true },

@@ -86,6 +86,7 @@ export const planOf = (state: Pick<FloorState, 'plan'>, begun: PlanFile): PlanFi
  * @param begun the plan the class began with
  * @param now the plan it follows
  * @param judged how often people were judged anew since the class began
+ * @param openedAt by which time of these something was opened to somebody that a plan should know of
  */
 export function wishesNow(
   state: Pick<
@@ -96,6 +97,7 @@ export function wishesNow(
   now: PlanFile,
   prepared: PreparedClass,
   judged = 0,
+  openedAt = 0,
 ): Wishes | null {
   const { wishes } = begun;
   const known = new Set(prepared.people.map(({ id }) => id));
@@ -116,7 +118,9 @@ export function wishesNow(
   const next = { absent, late, sore: dedupe([...wishes.sore, ...felt]), feetDown, pins };
   const done = Math.max(wishes.done, state.roundsDone);
   const stands =
-    isWhole(now, prepared, absent, done) && !isSeenAnew(state, begun, now, prepared, judged);
+    isWhole(now, prepared, absent, done) &&
+    (now.judged ?? 0) >= openedAt &&
+    !isSeenAnew(state, begun, now, prepared, judged);
   if (stands && JSON.stringify(next) === JSON.stringify(askedOf(now))) return null;
   const { order: _, ...rest } = wishes;
   // What was drilled is what stands in the order that was begun, whatever would be chosen now.

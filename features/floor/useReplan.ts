@@ -39,7 +39,7 @@ export function useReplan(floor: Floor, bundle: FloorBundle, isTeacher: boolean)
   const asked = useRef('');
   const plan = planOf(state, bundle.plan);
   const wishes = isTeacher
-    ? wishesNow(state, bundle.plan, plan, bundle.prepared, bundle.revision)
+    ? wishesNow(state, bundle.plan, plan, bundle.prepared, bundle.revision, bundle.openedAt)
     : null;
   const isFirstLook = isSeenAnew(state, bundle.plan, plan, bundle.prepared, bundle.revision);
   const key = wishes === null ? '' : JSON.stringify([wishes, bundle.revision]);

@@ -143,7 +143,7 @@ describe('a class on the floor', () => {
     const members = () => bundleOf(findClass(uid)!).members;
     const sore = members().filter((one) => one.isSoreBefore === true);
     expect(sore.map(({ name }) => name)).toEqual(['Kestrel Odum']);
-    const [{ id }] = sore as [{ id: string }];
+    const { id } = sore[0]!;
     const cleared = () => findPerson(db, Number(id))!.painClearedOn;
     const closedTo = () =>
       bundleOf(findClass(uid)!).prepared.people.find((one) => one.id === id)!.closedChecks!;
@@ -155,6 +155,9 @@ describe('a class on the floor', () => {
     expect(cleared()).toBe(today());
     expect(closedTo().length).toBeLessThan(before.length);
     expect(members().some((one) => one.isSoreBefore)).toBe(false);
+    // And what stands was planned before that.
+    const { revision, openedAt } = bundleOf(findClass(uid)!);
+    expect(openedAt).toBe(revision);
     // No check is recorded, and an assistant's device is told of none of it.
     expect(recordsToday(id)).toEqual([]);
     const theirs = JSON.stringify(bundleFor('assistant', bundleOf(findClass(uid)!)));

@@ -146,6 +146,8 @@ export interface FloorBundle {
   readonly questions?: readonly DoorQuestion[];
   /** By person who said at the door that it is gone: what stood noted before, for taking that back. */
   readonly goneBefore?: Readonly<Record<string, Day | null>>;
+  /** The revision with which what hurt somebody was last noted as gone: a plan from before is older. */
+  readonly openedAt?: number;
 }
 
 /** What a class goes by, from its row. */

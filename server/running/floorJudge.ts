@@ -73,7 +73,11 @@ export function judgeAgain(db: Db, row: FloorClassRow, ids: readonly number[]): 
     };
   }
   if (isDeepStrictEqual(asKept(bundle), asKept(before))) return;
-  saveBundle(db, row.id, { ...bundle, revision: bundle.revision + 1 });
+  const revision = bundle.revision + 1;
+  const isSore = (of: FloorBundle, id: number) =>
+    of.members.some((one) => one.id === String(id) && one.isSoreBefore === true);
+  const isOpened = ids.some((id) => isSore(before, id) && !isSore(bundle, id));
+  saveBundle(db, row.id, { ...bundle, revision, ...(isOpened ? { openedAt: revision } : {}) });
 }
 
 /** As it is read back: what is not there and what is undefined are one. */
