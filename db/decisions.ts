@@ -1,4 +1,4 @@
-import { asc, desc, eq, inArray } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray } from 'drizzle-orm';
 import type { Db } from './open';
 import { decision, review, type DecisionGrounds } from './schema';
 
@@ -21,9 +21,21 @@ export function listDecisions(db: Db, personId: number): DecisionRow[] {
     .all();
 }
 
-/** Takes back what was just decided; the review that led to it is open again. */
+/**
+ * Takes back what was just decided. The review that led to it is open again, unless something else
+ * was decided in it.
+ */
 export function removeDecision(db: Db, id: number): void {
-  db.delete(review).where(eq(review.decisionId, id)).run();
+  const made = findDecision(db, id);
+  if (made === null) return;
+  for (const one of db.select().from(review).where(eq(review.personId, made.personId)).all()) {
+    if (one.decisionId !== id && !one.besideIds.includes(id)) continue;
+    const decisionId = one.decisionId === id ? null : one.decisionId;
+    const besideIds = one.besideIds.filter((beside) => beside !== id);
+    const isThis = and(eq(review.classId, one.classId), eq(review.personId, one.personId));
+    if (decisionId === null && besideIds.length === 0) db.delete(review).where(isThis).run();
+    else db.update(review).set({ decisionId, besideIds }).where(isThis).run();
+  }
   db.delete(decision).where(eq(decision.id, id)).run();
 }
 

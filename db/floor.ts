@@ -248,12 +248,21 @@ export function listReviews(db: Db, classId: number) {
 
 export function saveReview(
   db: Db,
-  values: { classId: number; personId: number; doneOn: Day; decisionId: number | null },
+  values: {
+    classId: number;
+    personId: number;
+    doneOn: Day;
+    decisionId: number | null;
+    besideIds: readonly number[];
+  },
 ): void {
-  const { doneOn, decisionId } = values;
+  const { doneOn, decisionId, besideIds } = values;
   db.insert(review)
     .values(values)
-    .onConflictDoUpdate({ target: [review.classId, review.personId], set: { doneOn, decisionId } })
+    .onConflictDoUpdate({
+      target: [review.classId, review.personId],
+      set: { doneOn, decisionId, besideIds },
+    })
     .run();
 }
 

@@ -160,7 +160,7 @@ function addUpsideTime(db: Db, keep: number, drop: number): void {
 function moveReviews(db: Db, keep: number, drop: number): void {
   for (const row of rowsOf(db, 'review', drop)) {
     db.insert(schema.review)
-      .values({ ...row, personId: keep, decisionId: null })
+      .values({ ...row, personId: keep, decisionId: null, besideIds: [] })
       .onConflictDoNothing()
       .run();
   }

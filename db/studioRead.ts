@@ -298,6 +298,9 @@ export function readStudioPerson(
         class: names.classUids.get(one.classId) ?? '',
         doneOn: one.doneOn,
         decision: placeOf(one.decisionId),
+        ...(one.besideIds.length === 0
+          ? {}
+          : { besides: one.besideIds.flatMap((beside) => placeOf(beside) ?? []) }),
       })),
   };
 }

@@ -153,11 +153,13 @@ export function writeStory(
       .onConflictDoNothing()
       .run();
   }
-  for (const { class: uid, doneOn, decision: at } of one.reviews) {
+  for (const { class: uid, doneOn, decision: at, besides = [] } of one.reviews) {
     const classId = classes.get(uid);
     if (classId === undefined) continue;
+    const decisionId = at === null ? null : (written[at] ?? null);
+    const besideIds = besides.flatMap((beside) => written[beside] ?? []);
     db.insert(review)
-      .values({ ...own, classId, doneOn, decisionId: at === null ? null : (written[at] ?? null) })
+      .values({ ...own, classId, doneOn, decisionId, besideIds })
       .onConflictDoNothing()
       .run();
   }

@@ -108,8 +108,15 @@ function readAll(db: Db, reads: readonly Read[], asked: readonly unknown[]): Out
 
 const givenBy = (db: Db): Given => ({ db, today: today(), nowMs: nowMs(), by: whoAsks() });
 
+/** Carries a refusal out of a transaction, so that nothing of what it had begun stays. */
+class Refused extends Error {
+  constructor(readonly outcome: Extract<Outcome<never>, { readonly ok: false }>) {
+    super('refused');
+  }
+}
+
 /**
- * A use case in one transaction: all of it, or nothing.
+ * A use case in one transaction: all of it, or nothing. What is refused half-way has changed nothing.
  *
  * @param reads what it is asked with, in order
  */
@@ -118,11 +125,19 @@ export const change =
     reads: S,
     handle: (given: Given, ...values: Values<S>) => Outcome<T>,
   ) =>
-  (...asked: Args<S>): Outcome<T> =>
-    database().transaction((tx): Outcome<T> => {
-      const read = readAll(tx, reads, asked);
-      return read.ok ? handle(givenBy(tx), ...(read.value as Values<S>)) : read;
-    });
+  (...asked: Args<S>): Outcome<T> => {
+    try {
+      return database().transaction((tx): Outcome<T> => {
+        const read = readAll(tx, reads, asked);
+        const outcome = read.ok ? handle(givenBy(tx), ...(read.value as Values<S>)) : read;
+        if (!outcome.ok) throw new Refused(outcome);
+        return outcome;
+      });
+    } catch (error) {
+      if (error instanceof Refused) return error.outcome;
+      throw error;
+    }
+  };
 
 /** A use case that changes nothing, or has its own mind about transactions; it may take its time. */
 export const work =

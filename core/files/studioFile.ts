@@ -166,7 +166,13 @@ export const studioPerson = z.strictObject({
     }),
   ),
   reviews: z.array(
-    z.strictObject({ class: key, doneOn: day, decision: z.int().min(0).nullable() }),
+    z.strictObject({
+      class: key,
+      doneOn: day,
+      decision: z.int().min(0).nullable(),
+      /** Decisions on the evening's other ladders, by their places in the list. */
+      besides: z.array(z.int().min(0)).max(10).optional(),
+    }),
   ),
 });
 

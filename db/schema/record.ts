@@ -189,6 +189,11 @@ export const review = sqliteTable(
     doneOn: text('done_on').notNull(),
     /** The decision that came of it; absent: nothing to decide. */
     decisionId: integer('decision_id').references(() => decision.id, { onDelete: 'set null' }),
+    /** Decisions on the evening's other ladders. */
+    besideIds: text('beside_ids', { mode: 'json' })
+      .$type<readonly number[]>()
+      .notNull()
+      .default([]),
   },
   (table) => [primaryKey({ columns: [table.classId, table.personId] })],
 );

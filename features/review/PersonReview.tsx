@@ -1,16 +1,14 @@
 'use client';
 
 import { answered } from '@/design/answered';
-import { Button, Group, Radio, TextInput } from '@mantine/core';
+import { Button, Group, TextInput } from '@mantine/core';
 import { useHotkeys } from '@mantine/hooks';
-import Link from 'next/link';
 import { useState, useTransition } from 'react';
-import { verdictKinds, type VerdictKind } from '@/core/ladder/verdictKinds';
-import { VerdictMark, verdictWords } from '@/design/marks/VerdictMark';
+import type { LadderId } from '@/core/catalog/stage';
 import { showProblem } from '@/design/notices';
-import { Said } from '@/design/units';
 import { keepReviewAction } from './actions';
-import type { ReviewForm, ReviewPerson } from './review';
+import type { ReviewPerson } from './review';
+import { SuggestedPart, type Differing } from './SuggestedPart';
 import classes from './review.module.css';
 
 interface PersonReviewProps {
@@ -21,39 +19,46 @@ interface PersonReviewProps {
   readonly onDone: () => void;
 }
 
+const fieldOf = (at: number, field: keyof Differing) => `decisions.${at}.${field}`;
+const isField = (name: string, at: number) =>
+  name === fieldOf(at, 'decided') || name === fieldOf(at, 'reason');
+
 /** One evening by itself: seen, suggested, agreed or not, a line. */
 export function PersonReview({ uid, person, isFirst, onDone }: PersonReviewProps) {
-  const { next } = person;
+  const suggested = person.came ? person.suggested : [];
   const [note, setNote] = useState(person.note);
-  const [differs, setDiffers] = useState(false);
-  const [decided, setDecided] = useState<VerdictKind>(next?.kind ?? 'stay');
-  const [reason, setReason] = useState('');
+  const [differing, setDiffering] = useState<Readonly<Partial<Record<LadderId, Differing | null>>>>(
+    {},
+  );
   const [problems, setProblems] = useState<Readonly<Record<string, string>>>({});
   const [isSaving, start] = useTransition();
-  const keep = (decision: ReviewForm['decision']) =>
+  const differs = suggested.some(({ family }) => (differing[family] ?? null) !== null);
+  const keep = () =>
     start(async () => {
-      const outcome = await answered(keepReviewAction(uid, person.id, { note, decision }));
+      const decisions = suggested.map(({ family, stage, kind }) => ({
+        stage,
+        ...(differing[family] ?? { decided: kind, reason: '' }),
+      }));
+      const outcome = await answered(keepReviewAction(uid, person.id, { note, decisions }));
       if (outcome.ok) {
         onDone();
         return;
       }
       setProblems(outcome.problems);
-      if (outcome.problems.form) showProblem(outcome.problems.form);
+      // What is not by a field of what is differed on has no other place.
+      const { note: _, ...others } = outcome.problems;
+      const unseen = Object.entries(others).filter(
+        ([name]) => !suggested.some((one, at) => isField(name, at) && differing[one.family]),
+      );
+      if (unseen.length > 0) showProblem(unseen.map(([, words]) => words).join(' '));
     });
-  const agree = () =>
-    keep(
-      next === null || !person.came ? null : { stage: next.stage, decided: next.kind, reason: '' },
-    );
-  const differ = () => next !== null && keep({ stage: next.stage, decided, reason });
   // Also from within the line that is being written. One press, one answer.
   useHotkeys(
     [
       [
         'mod+Enter',
         ({ repeat }) => {
-          if (!isFirst || isSaving || repeat) return;
-          if (differs) differ();
-          else agree();
+          if (isFirst && !isSaving && !repeat) keep();
         },
       ],
     ],
@@ -85,35 +90,19 @@ export function PersonReview({ uid, person, isFirst, onDone }: PersonReviewProps
         </div>
         <div>
           <h3>Suggested</h3>
-          {next === null ? (
-            <p>Nothing above this rung.</p>
-          ) : (
-            <>
-              <p className={classes.verdict}>
-                <VerdictMark kind={next.kind} sizePx={30} />
-                <span>
-                  {next.label}: <strong>{verdictWords[next.kind]}</strong>
-                </span>
-              </p>
-              <ul className={classes.list}>
-                {next.reasons.map((line) => (
-                  <li key={line}>
-                    <Said>{line}</Said>
-                  </li>
-                ))}
-              </ul>
-            </>
-          )}
-          {person.came &&
-            person.besides.map(({ ladder, label, kind }) => (
-              <p key={ladder} className={classes.mark}>
-                <VerdictMark kind={kind} sizePx={22} />
-                <span>
-                  {ladder}, {label}: {verdictWords[kind]},{' '}
-                  <Link href={`/people/${person.id}#ladders`}>decide there</Link>
-                </span>
-              </p>
+          {suggested.length === 0 && <p>Nothing above this rung.</p>}
+          <div className={classes.ladders}>
+            {suggested.map((one, at) => (
+              <SuggestedPart
+                key={one.family}
+                suggested={one}
+                isOneOfSeveral={suggested.length > 1}
+                differing={differing[one.family] ?? null}
+                problemOf={(field) => problems[fieldOf(at, field)]}
+                onDiffer={(given) => setDiffering({ ...differing, [one.family]: given })}
+              />
             ))}
+          </div>
         </div>
       </div>
       <TextInput
@@ -123,51 +112,10 @@ export function PersonReview({ uid, person, isFirst, onDone }: PersonReviewProps
         error={problems.note}
         onChange={({ currentTarget: { value } }) => setNote(value)}
       />
-      {differs && next !== null && (
-        <div className={classes.differ}>
-          <Radio.Group
-            label="You decide"
-            value={decided}
-            error={problems.decided}
-            onChange={(value) => setDecided(value as VerdictKind)}
-          >
-            <Group gap="md" mt={6}>
-              {verdictKinds.map((kind) => (
-                <Radio key={kind} value={kind} label={verdictWords[kind]} />
-              ))}
-            </Group>
-          </Radio.Group>
-          <TextInput
-            label="Why you differ"
-            maxLength={300}
-            value={reason}
-            error={problems.reason}
-            onChange={({ currentTarget: { value } }) => setReason(value)}
-          />
-        </div>
-      )}
       <Group mt="md">
-        {differs && next !== null ? (
-          <>
-            <Button size="lg" loading={isSaving} onClick={differ}>
-              Keep, and on
-            </Button>
-            <Button size="lg" variant="default" onClick={() => setDiffers(false)}>
-              As suggested after all
-            </Button>
-          </>
-        ) : (
-          <>
-            <Button size="lg" loading={isSaving} onClick={agree}>
-              {next === null || !person.came ? 'Done, and on' : 'Agree, and on'}
-            </Button>
-            {next !== null && person.came && next.kind !== 'stop' && (
-              <Button size="lg" variant="default" onClick={() => setDiffers(true)}>
-                Differ
-              </Button>
-            )}
-          </>
-        )}
+        <Button size="lg" loading={isSaving} onClick={keep}>
+          {suggested.length === 0 ? 'Done, and on' : differs ? 'Keep, and on' : 'Agree, and on'}
+        </Button>
         <Button size="lg" variant="subtle" onClick={onDone}>
           Later
         </Button>

@@ -1,16 +1,13 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { renderUi } from '@/design/testing/renderUi';
 import { ReviewScreen } from './ReviewScreen';
-import type { ReviewPerson, ReviewView } from './review';
+import type { ReviewPerson, ReviewView, Suggested } from './review';
 
 const asked: unknown[] = [];
 let isRefused = false;
+let problems: Record<string, string> = {};
 const answer = () =>
-  Promise.resolve(
-    isRefused
-      ? { ok: false, problems: { form: 'Look again, please.' } }
-      : { ok: true, value: undefined },
-  );
+  Promise.resolve(isRefused ? { ok: false, problems } : { ok: true, value: undefined });
 jest.mock('./actions', () => ({
   agreeWithRestAction: (...all: unknown[]) => {
     asked.push(['rest', ...all]);
@@ -27,17 +24,34 @@ jest.mock('./actions', () => ({
   reopenReviewAction: () => answer(),
 }));
 
+const dolphin: Suggested = {
+  family: 'forearm-stand',
+  ladder: 'Forearm stand',
+  stage: 'FS5',
+  label: 'Dolphin',
+  kind: 'stay',
+  reasons: ['Plank is short.'],
+  decided: null,
+};
+const tuck: Suggested = {
+  family: 'headstand',
+  ladder: 'Headstand',
+  stage: 'HS7',
+  label: 'Both knees in',
+  kind: 'advance',
+  reasons: ['All met.'],
+  decided: null,
+};
+
 const person = (id: number, name: string, change: Partial<ReviewPerson> = {}): ReviewPerson => ({
   id,
   name,
   came: true,
   seen: ['Plank: 40.0 s'],
   upsideSeconds: 0,
-  next: { stage: 'FS5', label: 'Dolphin', kind: 'stay', reasons: ['Plank is short.'] },
-  besides: [],
+  suggested: [dolphin],
   note: '',
   isDone: false,
-  decided: null,
   exception: null,
   ...change,
 });
@@ -58,6 +72,7 @@ const cy = person(3, 'Cy', { came: false, seen: [] });
 beforeEach(() => {
   asked.length = 0;
   isRefused = false;
+  problems = { form: 'Look again, please.' };
 });
 
 it('has the exceptions open, and one row for each of the others', () => {
@@ -76,8 +91,8 @@ it('agrees with the rest in one tap, as it was shown, and takes it back', async 
       'rest',
       'u',
       [
-        { id: 1, kind: 'stay' },
-        { id: 3, kind: 'stay' },
+        { id: 1, shown: [{ stage: 'FS5', kind: 'stay' }] },
+        { id: 3, shown: [{ stage: 'FS5', kind: 'stay' }] },
       ],
     ],
   ]);
@@ -102,11 +117,17 @@ it('opens one of the others, and the keys are for the first that is open', async
   expect(screen.getByRole('region', { name: 'Ada' })).toBeInTheDocument();
   await user.keyboard('{Control>}{Enter}{/Control}');
   expect(asked).toHaveLength(1);
-  expect(asked[0]).toMatchObject(['keep', 'u', 1, { decision: { stage: 'FS5' } }]);
+  expect(asked[0]).toMatchObject(['keep', 'u', 1, { decisions: [{ stage: 'FS5' }] }]);
 });
 
 it('leads on when everybody is looked through', () => {
-  renderUi(<ReviewScreen view={view([person(1, 'Ada', { isDone: true, decided: 'stay' })])} />);
+  renderUi(
+    <ReviewScreen
+      view={view([
+        person(1, 'Ada', { isDone: true, suggested: [{ ...dolphin, decided: 'stay' }] }),
+      ])}
+    />,
+  );
   expect(screen.getByRole('link', { name: 'Home practice' })).toBeInTheDocument();
   expect(screen.getByRole('button', { name: 'Look again: Ada' })).toBeInTheDocument();
 });
@@ -127,7 +148,7 @@ describe('by keys', () => {
       4,
       {
         note: 'slow and light',
-        decision: { stage: 'FS5', decided: 'stay', reason: '' },
+        decisions: [{ stage: 'FS5', decided: 'stay', reason: '' }],
       },
     ]);
   });
@@ -147,7 +168,7 @@ describe('by keys', () => {
           4,
           {
             note: '',
-            decision: { stage: 'FS5', decided: 'advance', reason: 'seen twice in control' },
+            decisions: [{ stage: 'FS5', decided: 'advance', reason: 'seen twice in control' }],
           },
         ],
       ]),
@@ -161,5 +182,56 @@ describe('by keys', () => {
     await user.click(screen.getByRole('button', { name: 'Agree, and on' }));
     expect(await screen.findByText('Look again, please.')).toBeInTheDocument();
     expect(screen.getByLabelText('A line about the evening')).toHaveValue('light');
+  });
+});
+
+describe('on an evening of two ladders', () => {
+  const dee = person(4, 'Dee', { exception: 'was stopped', suggested: [dolphin, tuck] });
+
+  it('agrees with one, differs on the other, and says at its own field what is wrong', async () => {
+    const { user } = renderUi(<ReviewScreen view={view([dee])} />);
+    const headstand = within(screen.getByRole('group', { name: 'Headstand' }));
+    await user.click(headstand.getByRole('button', { name: 'Differ' }));
+    await user.click(headstand.getByRole('radio', { name: 'stay' }));
+    const keep = screen.getByRole('button', { name: 'Keep, and on' });
+    isRefused = true;
+    problems = { 'decisions.1.reason': 'Say why.' };
+    await user.click(keep);
+    expect(await headstand.findByText('Say why.')).toBeInTheDocument();
+    isRefused = false;
+    await user.type(headstand.getByLabelText('Why you differ'), 'hopped in');
+    await user.click(screen.getByRole('button', { name: 'Keep, and on' }));
+    await waitFor(() => expect(asked).toHaveLength(2));
+    expect(asked[1]).toEqual([
+      'keep',
+      'u',
+      4,
+      {
+        note: '',
+        decisions: [
+          { stage: 'FS5', decided: 'stay', reason: '' },
+          { stage: 'HS7', decided: 'stay', reason: 'hopped in' },
+        ],
+      },
+    ]);
+  });
+
+  it('says what cannot be agreed with where no field is for it', async () => {
+    isRefused = true;
+    problems = { 'decisions.0.reason': 'The suggestion is another one by now.' };
+    const { user } = renderUi(<ReviewScreen view={view([dee])} />);
+    await user.click(screen.getByRole('button', { name: 'Agree, and on' }));
+    expect(await screen.findByText('The suggestion is another one by now.')).toBeInTheDocument();
+  });
+
+  it('shows in one row what was suggested and decided on each', () => {
+    const suggested = [
+      { ...dolphin, decided: 'stay' as const },
+      { ...tuck, decided: null },
+    ];
+    renderUi(<ReviewScreen view={view([person(5, 'Eli', { isDone: true, suggested })])} />);
+    const cells = within(screen.getByRole('row', { name: /^Eli/ })).getAllByRole('cell');
+    expect(cells[1]).toHaveTextContent(/stay Dolphin.*open Both knees in/);
+    expect(cells[2]).toHaveTextContent('staynothing');
   });
 });

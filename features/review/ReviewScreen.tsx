@@ -10,6 +10,7 @@ import { showProblems } from '@/design/notices';
 import { agreeWithRestAction, reopenReviewAction, reopenReviewsAction } from './actions';
 import { PersonReview } from './PersonReview';
 import type { ReviewPerson, ReviewView } from './review';
+import { shownOf } from './shown';
 import classes from './review.module.css';
 
 /** Everybody's evening in one table; what wants looking at stands open, the rest takes one tap. */
@@ -31,7 +32,7 @@ export function ReviewScreen({ view }: { readonly view: ReviewView }) {
   const first = view.people.find(({ id, isDone }) => !isDone && unfolded.has(id))?.id;
   const agreeWithAll = () =>
     start(async () => {
-      const asked = rest.map(({ id, next }) => ({ id, kind: next?.kind ?? null }));
+      const asked = rest.map((person) => ({ id: person.id, shown: shownOf(person) }));
       const outcome = await answered(agreeWithRestAction(view.uid, asked));
       if (outcome.ok) setAgreed(asked.map(({ id }) => id));
       else showProblems(outcome.problems);
@@ -113,6 +114,16 @@ export function ReviewScreen({ view }: { readonly view: ReviewView }) {
   );
 }
 
+/** What was decided on each ladder, in the order of what was suggested. */
+function Decided({ suggested }: Pick<ReviewPerson, 'suggested'>) {
+  if (suggested.every(({ decided }) => decided === null)) return 'looked through';
+  return suggested.map(({ family, decided }) => (
+    <span key={family} className={classes.decided}>
+      {decided === null ? 'nothing' : verdictWords[decided]}
+    </span>
+  ));
+}
+
 interface PersonRowProps {
   readonly uid: string;
   readonly person: ReviewPerson;
@@ -126,7 +137,7 @@ const seenWords = ({ came, seen, upsideSeconds }: ReviewPerson): string => {
 };
 
 function PersonRow({ uid, person, onOpen }: PersonRowProps) {
-  const { id, name, came, next, isDone, decided, note, exception } = person;
+  const { id, name, came, suggested, isDone, note, exception } = person;
   const [isSaving, start] = useTransition();
   const lookAgain = () =>
     start(async () => {
@@ -153,18 +164,21 @@ function PersonRow({ uid, person, onOpen }: PersonRowProps) {
         {note !== '' && <em> “{note}”</em>}
       </td>
       <td>
-        {came && next !== null && (
-          <span className={classes.mark}>
-            <VerdictMark kind={next.kind} sizePx={22} />
-            <span>
-              {verdictWords[next.kind]}
-              <small className={classes.quiet}> {next.label}</small>
+        {came &&
+          suggested.map(({ family, kind, label }) => (
+            <span key={family} className={classes.mark}>
+              <VerdictMark kind={kind} sizePx={22} />
+              <span>
+                {verdictWords[kind]}
+                <small className={classes.quiet}> {label}</small>
+              </span>
             </span>
-          </span>
+          ))}
+        {came && suggested.length === 0 && (
+          <span className={classes.quiet}>nothing above this rung</span>
         )}
-        {came && next === null && <span className={classes.quiet}>nothing above this rung</span>}
       </td>
-      <td>{isDone ? (decided === null ? 'looked through' : verdictWords[decided]) : exception}</td>
+      <td>{isDone ? <Decided suggested={suggested} /> : exception}</td>
       <td>
         {isDone ? (
           <Button

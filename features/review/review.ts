@@ -1,5 +1,6 @@
 /** The evening looked through, one person after the other, and what comes of it. */
-import { ladderTable, type StageKey } from '@/core/catalog/stage';
+import { isDeepStrictEqual } from 'node:util';
+import { ladderIds, ladderTable, type LadderId, type StageKey } from '@/core/catalog/stage';
 import { stageKey } from '@/core/catalog/keys';
 import { z } from 'zod';
 import { wordsOf } from '@/core/units/text';
@@ -19,24 +20,37 @@ import { awayFrom } from '@/core/running/follow';
 import { needsWord, replay, type Halt } from '@/core/running/replay';
 import { faultTable, type FaultId } from '@/core/catalog/checks';
 import { sayValue } from '@/core/catalog/sayCheck';
+import type { OpenedCase } from '@/core/ladder/case';
 import { findStand } from '@/core/ladder/stand';
 import { getStageIn } from '@/core/catalog/school';
 import type { VerdictKind } from '@/core/ladder/verdictKinds';
 import type { Day } from '@/core/units/day';
 import { findCourse } from '@/db/courses';
 import { listPieces } from '@/db/cupboards';
-import { findDecision } from '@/db/decisions';
+import { findDecision, type DecisionRow } from '@/db/decisions';
 import type { Db } from '@/db/open';
 import { listPeopleById } from '@/db/people';
-import { readCases } from '@/server/judging/cases';
+import { readCase, readCases } from '@/server/judging/cases';
 import { today } from '@/server/clock';
 import { database } from '@/server/database';
-import { decide, undoDecision, whyKept } from '@/features/person/decisions';
+import { keepDecision, undoDecision, whyKept } from '@/features/person/decisions';
 import { bundleOf } from '@/server/running/floorBundle';
-import { done, refuse, type Outcome } from '@/server/result';
+import { done, refuse, type Outcome, type Problems } from '@/server/result';
+import { shownOf } from './shown';
 import { sayTries } from './triesInWords';
 import { aPerson, change, numberOf } from '@/server/useCase';
 import { readSchool } from '@/server/judging/schools';
+
+/** What the evening suggests on one ladder, and what was decided; looked through: what it suggested then. */
+export interface Suggested {
+  readonly family: LadderId;
+  readonly ladder: string;
+  readonly stage: StageKey;
+  readonly label: string;
+  readonly kind: VerdictKind;
+  readonly reasons: readonly string[];
+  readonly decided: VerdictKind | null;
+}
 
 export interface ReviewPerson {
   readonly id: number;
@@ -45,21 +59,10 @@ export interface ReviewPerson {
   /** What was seen, in words, in the order it was seen. */
   readonly seen: readonly string[];
   readonly upsideSeconds: number;
-  readonly next: {
-    readonly stage: StageKey;
-    readonly label: string;
-    readonly kind: VerdictKind;
-    readonly reasons: readonly string[];
-  } | null;
-  /** What the evening's other ladders suggest: decided on the person's own page. */
-  readonly besides: readonly {
-    readonly ladder: string;
-    readonly label: string;
-    readonly kind: VerdictKind;
-  }[];
+  /** One for each ladder of the evening that they go on on, the evening's first ladder first. */
+  readonly suggested: readonly Suggested[];
   readonly note: string;
   readonly isDone: boolean;
-  readonly decided: VerdictKind | null;
   /** Wants looking at by itself, and why, in words; none: it goes with the rest. */
   readonly exception: string | null;
 }
@@ -78,14 +81,40 @@ export interface ReviewView {
 function exceptionOf(
   came: boolean,
   stops: number,
-  kind: VerdictKind | undefined,
+  kinds: readonly VerdictKind[],
   isUnsettled: boolean,
 ): string | null {
   if (!came) return null;
   if (stops > 0) return 'was stopped';
   if (isUnsettled) return 'a time waits for your word';
-  if (kind === 'stop') return 'closed';
-  return kind === 'step-back' ? 'a step back' : null;
+  if (kinds.includes('stop')) return 'closed';
+  return kinds.includes('step-back') ? 'a step back' : null;
+}
+
+/**
+ * What the ladders of an evening suggest to somebody: the first to everybody, the others to whoever
+ * stands on them. What was decided stands as it was, not what is next for whoever has moved since.
+ */
+function listSuggested(
+  families: readonly LadderId[],
+  opened: OpenedCase,
+  decisions: readonly DecisionRow[],
+): Suggested[] {
+  const { stages } = opened.school;
+  return families.flatMap((family, index): Suggested[] => {
+    const ladder = ladderTable[family].label;
+    const made = decisions.find((one) => one.family === family);
+    if (made !== undefined) {
+      const { stage, suggested: kind, decided, grounds } = made;
+      const label = stages.get(stage)?.spec.label ?? stage;
+      return [{ family, ladder, stage, label, kind, reasons: grounds.reasons, decided }];
+    }
+    const { present, next } = findStand(family, opened);
+    if (next === null || (index > 0 && present === null)) return [];
+    const { stage, kind, reasons } = next;
+    const { label } = getStageIn(opened.school, stage).spec;
+    return [{ family, ladder, stage, label, kind, reasons, decided: null }];
+  });
 }
 
 /** The same line several times is one line that says how often. */
@@ -126,7 +155,6 @@ export function readReview(uid: string): ReviewView | null {
   const reviews = listReviews(db, row.id);
   const meeting = listMeetings(db, course.id).find(({ date }) => date === row.day);
   const notes = meeting === undefined ? [] : listAttendance(db, [meeting.id]);
-  const [family, ...others] = bundle.plan.families;
   const { units } = getSettings(db);
   return {
     uid,
@@ -136,12 +164,9 @@ export function readReview(uid: string): ReviewView | null {
     unsettled: state.holds.filter(needsWord).length,
     people: people.map((person): ReviewPerson => {
       const opened = cases.get(person.id)!;
-      const stand = findStand(family!, opened);
       const review = reviews.find(({ personId }) => personId === person.id);
-      const decision =
-        review?.decisionId === null || review === undefined
-          ? null
-          : findDecision(db, review.decisionId);
+      const decisions = decisionsOf(review).flatMap((id) => findDecision(db, id) ?? []);
+      const suggested = listSuggested(bundle.plan.families, opened, decisions);
       const own = tries.filter(({ personId }) => personId === person.id);
       const came = !away.has(String(person.id));
       const stops = state.halts.filter(
@@ -173,36 +198,13 @@ export function readReview(uid: string): ReviewView | null {
             : [stops.length === 1 ? 'stopped' : `stopped ${stops.length} times`]),
         ],
         upsideSeconds: upside.find(({ personId }) => personId === person.id)?.seconds ?? 0,
-        // Looked through: what was suggested then, not what is next for whoever has moved since.
-        next:
-          decision !== null
-            ? {
-                stage: decision.stage,
-                label: school.stages.get(decision.stage)?.spec.label ?? decision.stage,
-                kind: decision.suggested,
-                reasons: decision.grounds.reasons,
-              }
-            : stand.next === null
-              ? null
-              : {
-                  stage: stand.next.stage,
-                  label: getStageIn(school, stand.next.stage).spec.label,
-                  kind: stand.next.kind,
-                  reasons: stand.next.reasons,
-                },
-        besides: others.flatMap((other) => {
-          const { present, next } = findStand(other, opened);
-          if (present === null || next === null) return [];
-          const { label } = getStageIn(school, next.stage).spec;
-          return [{ ladder: ladderTable[other].label, label, kind: next.kind }];
-        }),
+        suggested,
         note: notes.find(({ personId }) => personId === person.id)?.note ?? '',
         isDone: review !== undefined,
-        decided: decision?.decided ?? null,
         exception: exceptionOf(
           came,
           stops.length,
-          stand.next?.kind,
+          suggested.map(({ kind }) => kind),
           state.holds.some(
             (hold) =>
               needsWord(hold) && hold.people.some((one) => one.person === String(person.id)),
@@ -218,39 +220,77 @@ const aClass = z.string(goneClass).max(80, goneClass);
 
 const reviewForm = z.strictObject({
   note: z.string().overwrite(wordsOf).max(200, 'At most 200 signs.'),
-  /** Absent: nothing to decide. */
-  decision: z
-    .strictObject({
-      stage: stageKey,
-      decided: z.enum(verdictKinds, 'Choose what you decide.'),
-      reason: z.string().overwrite(wordsOf).max(300, 'At most 300 signs.'),
-    })
-    .nullable(),
+  /** At most one for each ladder; none: nothing to decide. */
+  decisions: z
+    .array(
+      z.strictObject({
+        stage: stageKey,
+        decided: z.enum(verdictKinds, 'Choose what you decide.'),
+        reason: z.string().overwrite(wordsOf).max(300, 'At most 300 signs.'),
+      }),
+    )
+    .max(ladderIds.length),
 });
 
 export type ReviewForm = z.input<typeof reviewForm>;
 
-/** Keeps the line about somebody's evening and what was decided; all or nothing. */
+const decisionsOf = (
+  review: Pick<ReturnType<typeof listReviews>[number], 'decisionId' | 'besideIds'> | undefined,
+): readonly number[] =>
+  review === undefined
+    ? []
+    : [...(review.decisionId === null ? [] : [review.decisionId]), ...review.besideIds];
+
+/** Problems of one decision, by its place in the form. */
+const ofDecision = (index: number, problems: Problems): Problems =>
+  Object.fromEntries(
+    Object.entries(problems).map(([name, words]) => [`decisions.${index}.${name}`, words]),
+  );
+
+/**
+ * Keeps the line about somebody's evening and what was decided on its ladders; all or nothing.
+ */
 export const keepReview = change(
   [aClass, aPerson, reviewForm],
-  ({ db: tx, today }, uid, { id: who }, { note, decision }): Outcome => {
+  (given, uid, person, { note, decisions }): Outcome => {
+    const { db: tx, today } = given;
+    const { id: who } = person;
     const row = findFloorClass(tx, uid);
-    if (row === null || !bundleOf(row).members.some(({ id }) => id === String(who))) {
+    const course = row === null ? null : findCourse(tx, row.courseId);
+    if (
+      row === null ||
+      course === null ||
+      !bundleOf(row).members.some(({ id }) => id === String(who))
+    ) {
       return refuse({ form: 'This person is not in this class any more.' });
     }
-    const before = listReviews(tx, row.id).find(({ personId }) => personId === who);
-    let decisionId = before?.decisionId ?? null;
-    if (decision !== null) {
-      const outcome = decide(who, { ...decision, corrects: decisionId });
-      if (!outcome.ok) return outcome;
-      decisionId = outcome.value;
+    const [main] = bundleOf(row).plan.families;
+    const review = listReviews(tx, row.id).find(({ personId }) => personId === who);
+    const before = decisionsOf(review).flatMap((id) => findDecision(tx, id) ?? []);
+    const stands = new Map(before.map(({ family, id }) => [family, id]));
+    // By the school of the evening, as it was suggested, whatever else they are enrolled in.
+    const school = readSchool(tx, course.profile);
+    const pieces = listPieces(tx, course.id);
+    for (const [index, decision] of decisions.entries()) {
+      const opened = readCase(tx, person, { school, day: today, pieces });
+      const family = school.stages.get(decision.stage)?.spec.family;
+      const corrects = (family === undefined ? undefined : stands.get(family)) ?? null;
+      const outcome = keepDecision(given, person, { school, opened }, { ...decision, corrects });
+      if (!outcome.ok) return refuse(ofDecision(index, outcome.problems));
+      if (family !== undefined) stands.set(family, outcome.value);
     }
     const meeting = listMeetings(tx, row.courseId).find(({ date }) => date === row.day);
     if (meeting !== undefined) saveAttendance(tx, meeting.id, who, { note });
     else if (note !== '') {
       return refuse({ note: 'End the class first: the line belongs to its evening.' });
     }
-    saveReview(tx, { classId: row.id, personId: who, doneOn: today, decisionId });
+    saveReview(tx, {
+      classId: row.id,
+      personId: who,
+      doneOn: today,
+      decisionId: stands.get(main!) ?? null,
+      besideIds: [...stands].flatMap(([family, id]) => (family === main ? [] : [id])),
+    });
     return done(undefined);
   },
 );
@@ -263,26 +303,34 @@ export const agreeWithRest = change(
   [
     aClass,
     z
-      .array(z.strictObject({ id: numberOf(aPerson.gone), kind: z.enum(verdictKinds).nullable() }))
+      .array(
+        z.strictObject({
+          id: numberOf(aPerson.gone),
+          shown: z
+            .array(z.strictObject({ stage: stageKey, kind: z.enum(verdictKinds) }))
+            .max(ladderIds.length),
+        }),
+      )
       .min(1)
       .max(200),
   ],
   (_, uid, asked): Outcome => {
     const view = readReview(uid);
     if (view === null) return refuse({ form: goneClass });
-    const found = asked.map(({ id, kind }) => {
+    const found = asked.map(({ id, shown }) => {
       const person = view.people.find((one) => one.id === id);
-      const isAsShown = person !== undefined && (person.next?.kind ?? null) === kind;
-      return isAsShown && !person.isDone && person.exception === null ? person : null;
+      if (person === undefined || person.isDone || person.exception !== null) return null;
+      return isDeepStrictEqual(shownOf(person), shown) ? person : null;
     });
     if (found.some((person) => person === null)) {
       return refuse({ form: 'Something has changed since this was shown: look again, please.' });
     }
     for (const person of found) {
-      const { id, note, next, came } = person!;
-      const decision =
-        next === null || !came ? null : { stage: next.stage, decided: next.kind, reason: '' };
-      const outcome = keepReview(uid, id, { note, decision });
+      const { id, note, suggested, came } = person!;
+      const decisions = came
+        ? suggested.map(({ stage, kind }) => ({ stage, decided: kind, reason: '' }))
+        : [];
+      const outcome = keepReview(uid, id, { note, decisions });
       if (!outcome.ok) return outcome;
     }
     return done(undefined);
@@ -313,8 +361,10 @@ export const reopenReview = change([aClass, aPerson], ({ db, today }, uid, perso
  * decided on an earlier day stays and is corrected by a later decision.
  */
 function takeBack(db: Db, classId: number, personId: number, today: Day): void {
-  const decisionId = listReviews(db, classId).find((one) => one.personId === personId)?.decisionId;
-  const made = typeof decisionId === 'number' ? findDecision(db, decisionId) : null;
+  const made = decisionsOf(listReviews(db, classId).find((one) => one.personId === personId));
   removeReview(db, classId, personId);
-  if (made !== null && whyKept(db, made, today) === null) undoDecision(personId, made.id);
+  for (const id of made) {
+    const decision = findDecision(db, id);
+    if (decision !== null && whyKept(db, decision, today) === null) undoDecision(personId, id);
+  }
 }

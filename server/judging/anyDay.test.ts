@@ -150,9 +150,9 @@ async function runStudio(seed: number): Promise<void> {
   expect(readCourseRecord(1, undefined)).not.toBeNull();
   expect(readClass(1)).not.toBeNull();
   const review = readReview(uid)!;
-  for (const { id, next } of review.people) {
-    const decision = next === null ? null : { stage: next.stage, decided: next.kind, reason: '' };
-    must(keepReview(uid, id, { note: '', decision }));
+  for (const { id, suggested } of review.people) {
+    const decisions = suggested.map(({ stage, kind }) => ({ stage, decided: kind, reason: '' }));
+    must(keepReview(uid, id, { note: '', decisions }));
   }
   for (const id of ids()) expect(writeHomeText(readHome(id)!)).toContain('No medical advice');
 

@@ -87,28 +87,33 @@ export interface Joined {
   readonly role: FloorRole;
 }
 
-/** Lets a device in by its code. A code serves once; wrong tries void every code on a screen. */
-export const joinDevice = change([joinForm], ({ db: tx }, { code, name }): Outcome<Joined> => {
-  clearPairings(tx, nowMs());
-  const open = listPairings(tx);
-  const mark = markOfSecret(code);
-  const pairing = open.find(({ codeMark }) => codeMark === mark);
-  if (pairing === undefined) {
-    countWrongTry(tx, pairingRule.mostTries);
-    return refuse({
-      code:
-        open.length === 0
-          ? 'No code is open just now. Ask for a new one.'
-          : 'This is not the code on the screen. After five wrong tries a new one is needed.',
-    });
-  }
-  clearPairings(tx, nowMs(), pairing.id);
-  const token = randomBytes(32).toString('base64url');
-  const { role } = pairing;
-  noteInDiary(tx, 'let-in', name);
-  addDevice(tx, { name, role, tokenMark: markOfSecret(token), addedOn: today() });
-  return done({ token, role });
-});
+/**
+ * Lets a device in by its code. A code serves once; wrong tries void every code on a screen: they are
+ * counted although the device is refused, so this is no change that is all or nothing.
+ */
+export const joinDevice = work([joinForm], ({ db }, { code, name }) =>
+  db.transaction((tx): Outcome<Joined> => {
+    clearPairings(tx, nowMs());
+    const open = listPairings(tx);
+    const mark = markOfSecret(code);
+    const pairing = open.find(({ codeMark }) => codeMark === mark);
+    if (pairing === undefined) {
+      countWrongTry(tx, pairingRule.mostTries);
+      return refuse({
+        code:
+          open.length === 0
+            ? 'No code is open just now. Ask for a new one.'
+            : 'This is not the code on the screen. After five wrong tries a new one is needed.',
+      });
+    }
+    clearPairings(tx, nowMs(), pairing.id);
+    const token = randomBytes(32).toString('base64url');
+    const { role } = pairing;
+    noteInDiary(tx, 'let-in', name);
+    addDevice(tx, { name, role, tokenMark: markOfSecret(token), addedOn: today() });
+    return done({ token, role });
+  }),
+);
 
 /** The device that holds a token; `null` for none, or one that was put out. */
 export function findDeviceBy(token: string | undefined): DeviceRow | null {

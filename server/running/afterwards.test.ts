@@ -2,9 +2,12 @@
 import ICAL from 'ical.js';
 import type { FloorAct } from '@/core/running/tap';
 import type { CheckKey } from '@/core/catalog/checks';
-import { getStage, type StageId } from '@/core/catalog/stages';
 import { listDecisionsOf } from '@/db/decisions';
+import { addCourse, enrol } from '@/db/courses';
+import { saveBundle } from '@/db/floor';
 import { findPerson, listPeople } from '@/db/people';
+import { bundleOf } from './floorBundle';
+import { today } from '../clock';
 import { database } from '../database';
 import { addDays } from '@/core/units/day';
 import { readHome, writeHomeCalendar, writeHomeText } from '@/features/home/read';
@@ -17,11 +20,19 @@ import {
   readReview,
   reopenReview,
   reopenReviews,
+  type ReviewPerson,
+  type Suggested,
 } from '@/features/review/review';
+import { shownOf } from '@/features/review/shown';
 import { must, withThrowawayStudio } from '@/features/testing/studio';
 import { begin, hold, send, tapsOf } from '@/features/testing/floor';
 
 withThrowawayStudio();
+
+const agreeing = ({ suggested }: Pick<ReviewPerson, 'suggested'>) =>
+  suggested.map(({ stage, kind }) => ({ stage, decided: kind, reason: '' }));
+
+const isMoving = (suggested: Suggested | undefined) => suggested?.kind === 'advance';
 
 describe('afterwards', () => {
   it('goes through the evening person by person, agreed or not, and can be taken up again', () => {
@@ -51,22 +62,27 @@ describe('afterwards', () => {
         'Controlled exit: passed, noted 2 times',
       ]),
     );
-    const decision = { stage: first!.next!.stage, decided: first!.next!.kind, reason: '' };
-    must(keepReview(uid, first!.id, { note: 'quiet and steady', decision }));
-    const other = second!.next!.kind === 'stay' ? ('re-check' as const) : ('stay' as const);
-    const differs = { stage: second!.next!.stage, decided: other, reason: '' };
-    const refused = keepReview(uid, second!.id, { note: 'x', decision: differs });
-    expect(refused).toMatchObject({ ok: false, problems: { reason: expect.any(String) } });
+    const decisions = agreeing(first!);
+    expect(decisions).toHaveLength(1);
+    must(keepReview(uid, first!.id, { note: 'quiet and steady', decisions }));
+    const [next] = second!.suggested;
+    const other = next!.kind === 'stay' ? ('re-check' as const) : ('stay' as const);
+    const differs = { stage: next!.stage, decided: other, reason: '' };
+    const refused = keepReview(uid, second!.id, { note: 'x', decisions: [differs] });
+    expect(refused).toMatchObject({
+      ok: false,
+      problems: { 'decisions.0.reason': expect.any(String) },
+    });
     expect(readReview(uid)!.people[1]).toMatchObject({ isDone: false, note: '' });
     const now = readReview(uid)!.people[0];
     expect(now).toMatchObject({
       isDone: true,
       note: 'quiet and steady',
-      decided: first!.next!.kind,
+      suggested: [{ decided: first!.suggested[0]!.kind }],
     });
     must(reopenReview(uid, first!.id));
     expect(readReview(uid)!.people[0]!.isDone).toBe(false);
-    expect(keepReview(uid, 9999, { note: '', decision: null }).ok).toBe(false);
+    expect(keepReview(uid, 9999, { note: '', decisions: [] }).ok).toBe(false);
     expect(readReview('nothing')).toBeNull();
   });
 
@@ -85,28 +101,30 @@ describe('afterwards', () => {
     expect(stopped.exception).toBe('was stopped');
     const asked = view.people
       .filter(({ exception }) => exception === null)
-      .map(({ id, next }) => ({ id, kind: next?.kind ?? null }));
+      .map((person) => ({ id: person.id, shown: shownOf(person) }));
     expect(asked.length).toBeGreaterThan(5);
     const stood = listPeople(database()).map(({ present }) => present);
     const earlier = listDecisionsOf(
       database(),
       asked.map(({ id }) => id),
     ).map(({ id }) => id);
-    const exceptional = { id: stopped.id, kind: stopped.next?.kind ?? null };
+    const exceptional = { id: stopped.id, shown: shownOf(stopped) };
     expect(agreeWithRest(uid, [...asked, exceptional]).ok).toBe(false);
     const [one, ...others] = asked;
-    const isOther = { id: one!.id, kind: one!.kind === 'stay' ? 're-check' : 'stay' } as const;
+    const [shown] = one!.shown;
+    const kind = shown!.kind === 'stay' ? ('re-check' as const) : ('stay' as const);
+    const isOther = { id: one!.id, shown: [{ ...shown!, kind }] };
     expect(agreeWithRest(uid, [...others, isOther]).ok).toBe(false);
+    expect(agreeWithRest(uid, [...others, { id: one!.id, shown: [] }]).ok).toBe(false);
     // All or nothing.
     expect(readReview(uid)!.people.some(({ isDone }) => isDone)).toBe(false);
     must(agreeWithRest(uid, asked));
     const done = readReview(uid)!.people.filter(({ isDone }) => isDone);
-    expect(done.map(({ id, decided }) => ({ id, kind: decided }))).toEqual(asked);
     // Beside what was decided stands what was suggested then, also for whoever has moved by it.
-    const shown = view.people.filter(({ exception }) => exception === null);
-    expect(done.map(({ next }) => [next?.stage, next?.kind])).toEqual(
-      shown.map(({ next }) => [next?.stage, next?.kind]),
-    );
+    expect(done.map((person) => ({ id: person.id, shown: shownOf(person) }))).toEqual(asked);
+    for (const { suggested } of done) {
+      for (const { kind: was, decided } of suggested) expect(decided).toBe(was);
+    }
     must(
       reopenReviews(
         uid,
@@ -128,25 +146,105 @@ describe('afterwards', () => {
   it('agrees, and takes back, where agreeing moves somebody', () => {
     const { uid } = begin();
     send(uid, tapsOf([{ kind: 'end' }]));
-    const moving = readReview(uid)!.people.filter(({ next }) => next?.kind === 'advance');
+    const moving = readReview(uid)!.people.filter(({ suggested }) => isMoving(suggested[0]));
     expect(moving).not.toEqual([]);
-    const { id, next } = moving[0]!;
-    const rung = () => findPerson(database(), id)!.present[getStage(next!.stage as StageId).family];
+    const { id, suggested } = moving[0]!;
+    const { family, stage } = suggested[0]!;
+    const rung = () => findPerson(database(), id)!.present[family];
     const before = rung();
-    const decision = { stage: next!.stage, decided: 'advance' as const, reason: '' };
-    must(keepReview(uid, id, { note: '', decision }));
-    expect(rung()).toBe(next!.stage);
+    const decisions = agreeing(moving[0]!);
+    must(keepReview(uid, id, { note: '', decisions }));
+    expect(rung()).toBe(stage);
     // The same from the person's own page: the review is open again with it.
     const [made] = listDecisionsOf(database(), [id]).slice(-1);
     must(undoDecision(id, made!.id));
     expect(readReview(uid)!.people.find((one) => one.id === id)!.isDone).toBe(false);
-    must(keepReview(uid, id, { note: '', decision }));
+    must(keepReview(uid, id, { note: '', decisions }));
     must(reopenReview(uid, id));
     expect(rung()).toBe(before);
     expect(readReview(uid)!.people.find((one) => one.id === id)).toMatchObject({
       isDone: false,
-      next: { stage: next!.stage },
+      suggested: [{ stage }],
     });
+  });
+
+  it('decides on every ladder of the evening, all or nothing, each with its own way back', () => {
+    const { uid, row } = begin();
+    send(uid, tapsOf([{ kind: 'end' }]));
+    const db = database();
+    const bundle = bundleOf(row);
+    const families = ['forearm-stand', 'headstand', 'handstand'] as const;
+    saveBundle(db, row.id, { ...bundle, plan: { ...bundle.plan, families } });
+    const people = () => readReview(uid)!.people;
+    const of = (id: number) => people().find((one) => one.id === id)!;
+    const rungs = (id: number) => findPerson(db, id)!.present;
+    // The first ladder speaks of everybody, the others of whoever stands on them.
+    for (const { id, suggested } of people()) {
+      const [first, ...others] = suggested.map(({ family }) => family);
+      expect(first).toBe('forearm-stand');
+      for (const family of others) expect([id, rungs(id)[family]]).not.toEqual([id, undefined]);
+    }
+    const one = people().find(
+      ({ suggested }) =>
+        suggested.length > 1 &&
+        suggested.every(({ kind }) => kind !== 'stop') &&
+        suggested.slice(1).some(isMoving),
+    )!;
+    const at = one.suggested.findIndex((suggested, index) => index > 0 && isMoving(suggested));
+    const { family, stage } = one.suggested[at]!;
+    const stood = rungs(one.id);
+    const known = listDecisionsOf(db, [one.id]).length;
+    const decisions = agreeing(one);
+    const wrong = decisions.with(at, { ...decisions[at]!, decided: 'stay' });
+    expect(keepReview(uid, one.id, { note: '', decisions: wrong })).toMatchObject({
+      ok: false,
+      problems: { [`decisions.${at}.reason`]: expect.any(String) },
+    });
+    expect([listDecisionsOf(db, [one.id]).length, rungs(one.id)]).toEqual([known, stood]);
+    must(keepReview(uid, one.id, { note: '', decisions }));
+    expect(rungs(one.id)[family]).toBe(stage);
+    expect(of(one.id).suggested.map(({ decided, kind }) => [kind, decided])).toEqual(
+      one.suggested.map(({ kind }) => [kind, kind]),
+    );
+    // One of them taken back from the person's own page: the others stand, and the review with them.
+    const made = listDecisionsOf(db, [one.id]).slice(known);
+    must(undoDecision(one.id, made.find((decision) => decision.family === family)!.id));
+    expect(rungs(one.id)).toEqual(stood);
+    expect(of(one.id)).toMatchObject({ isDone: true });
+    expect(of(one.id).suggested.map(({ decided }) => decided === null)).toEqual(
+      one.suggested.map((_, index) => index === at),
+    );
+    // Looked at again, all of it goes back; agreed with in one tap, and back once more.
+    must(reopenReview(uid, one.id));
+    expect(listDecisionsOf(db, [one.id])).toHaveLength(known);
+    must(agreeWithRest(uid, [{ id: one.id, shown: shownOf(one) }]));
+    expect(listDecisionsOf(db, [one.id])).toHaveLength(known + one.suggested.length);
+    must(reopenReviews(uid, [one.id]));
+    expect([listDecisionsOf(db, [one.id]).length, rungs(one.id)]).toEqual([known, stood]);
+  });
+
+  it('judges by the school of the evening, whatever other course somebody is in', () => {
+    const { uid } = begin();
+    send(uid, tapsOf([{ kind: 'end' }]));
+    const db = database();
+    const other = addCourse(db, {
+      name: 'Sooner',
+      place: '',
+      startsOn: today(),
+      startsAt: '06:00',
+      minutes: 60,
+      weeks: 10,
+      profile: 'strength-led',
+      stage: 'FS10',
+    });
+    const asked = readReview(uid)!.people;
+    for (const { id } of asked) enrol(db, other, id);
+    const shown = asked.flatMap((person) =>
+      person.exception === null ? [{ id: person.id, shown: shownOf(person) }] : [],
+    );
+    const now = readReview(uid)!.people.map(shownOf);
+    expect(now).toEqual(asked.map(shownOf));
+    must(agreeWithRest(uid, shown));
   });
 
   it('says what was seen several times once, and a stop with its word as one stop', () => {

@@ -1,0 +1,1 @@
+ALTER TABLE `review` ADD `beside_ids` text DEFAULT '[]' NOT NULL;
