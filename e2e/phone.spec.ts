@@ -1,3 +1,5 @@
+import { readdirSync } from 'node:fs';
+import path from 'node:path';
 import type { Page } from '@playwright/test';
 import { expect, expectAccessible, test } from './support';
 
@@ -51,18 +53,63 @@ const cutOff = (page: Page) =>
 const desk = { width: 1280, height: 800 };
 const hand = { width: 390, height: 780 };
 
-const pages = [
-  ['/', '/people', '/people/4', '/people/4/card', '/people/4/home', '/cards', '/home-practice'],
-  ['/plan', '/room', '/floor', '/record', '/ladders', '/ladders/FS10', '/checks', '/bench'],
-  ['/plumb', '/courses', '/courses/1', '/profiles', '/profiles/prop-led', '/entries', '/settings'],
-  ['/devices', '/begin/people?course=1', '/begin/room?course=1', '/begin/cupboard?course=1'],
-  ['/begin/placing?course=1', '/begin/class?course=1'],
-].flat();
+/** Where each page of the application is looked at. */
+const pages: Readonly<Record<string, readonly string[]>> = {
+  '/': ['/'],
+  '/begin': ['/begin'],
+  '/begin/[step]': ['people', 'room', 'cupboard', 'placing', 'class'].map(
+    (step) => `/begin/${step}?course=1`,
+  ),
+  '/bench': ['/bench'],
+  '/cards': ['/cards'],
+  '/checks': ['/checks'],
+  '/courses': ['/courses'],
+  '/courses/[id]': ['/courses/1'],
+  '/desk': ['/desk'],
+  '/devices': ['/devices'],
+  '/entries': ['/entries'],
+  '/floor': ['/floor'],
+  '/home-practice': ['/home-practice'],
+  '/ladders': ['/ladders'],
+  '/ladders/[stage]': ['/ladders/FS10'],
+  '/ladders/poster': ['/ladders/poster'],
+  '/measure': ['/measure'],
+  '/pair': ['/pair'],
+  '/people': ['/people'],
+  '/people/[id]': ['/people/4'],
+  '/people/[id]/card': ['/people/4/card'],
+  '/people/[id]/home': ['/people/4/home'],
+  '/people/import': ['/people/import'],
+  '/plan': ['/plan'],
+  '/plan/print': ['/plan/print'],
+  '/plumb': ['/plumb'],
+  '/profiles': ['/profiles'],
+  '/profiles/[key]': ['/profiles/prop-led'],
+  '/record': ['/record'],
+  '/record/right': ['/record/right'],
+  '/review': ['/review'],
+  '/room': ['/room'],
+  '/settings': ['/settings'],
+  '/trouble': ['/trouble'],
+};
+/** They want a class, and are looked at where one runs. */
+const ofClass = ['/floor/[uid]', '/review/[uid]'];
+
+test('every page there is has its place among those that are looked at', () => {
+  const files = readdirSync('app', { recursive: true, encoding: 'utf8' });
+  const found = files
+    .filter((file) => path.basename(file) === 'page.tsx')
+    .map((file) => {
+      const folders = path.dirname(file).split(path.sep);
+      return `/${folders.filter((one) => one !== '.' && !one.startsWith('(')).join('/')}`;
+    });
+  expect(found.sort()).toEqual([...Object.keys(pages), ...ofClass].sort());
+});
 
 test('no page scrolls sideways, and every target is large enough for a finger', async ({
   page,
 }) => {
-  for (const address of pages) {
+  for (const address of Object.values(pages).flat()) {
     await page.goto(address);
     await page.getByRole('heading', { level: 1 }).first().waitFor();
     expect(await widthOf(page), address).toBeLessThanOrEqual(390);
@@ -94,6 +141,18 @@ test('a class runs on a phone: the line, a person, a stop within reach', async (
   await page.getByRole('button', { name: 'Stop', exact: true }).click();
   await expect(page.getByRole('dialog')).toBeVisible();
   expect(await widthOf(page)).toBeLessThanOrEqual(390);
+  await expectAccessible(page);
+  // And is looked through on it.
+  await page.goto(page.url().replace('/floor/', '/review/'));
+  await expect(page.getByRole('table')).toBeVisible();
+  await page
+    .getByRole('button', { name: /^Look at / })
+    .first()
+    .click();
+  await expect(page.getByRole('button', { name: /and on$/ }).first()).toBeVisible();
+  expect(await widthOf(page)).toBeLessThanOrEqual(390);
+  expect(await tooSmall(page)).toEqual([]);
+  expect(await cutOff(page)).toEqual([]);
   await expectAccessible(page);
 });
 
