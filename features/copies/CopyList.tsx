@@ -187,7 +187,7 @@ function Difference({ found: { atMs, now, then, gone, back } }: { readonly found
       <table className={classes.table}>
         <thead>
           <tr>
-            <th scope="col" />
+            <td />
             <th scope="col">now</th>
             <th scope="col">then</th>
           </tr>

@@ -105,7 +105,7 @@ function CheckHead({ spec, title }: { readonly spec: FloorCheck; readonly title:
   const { words, method, levels = [] } = spec;
   return (
     <>
-      <h3>{title}</h3>
+      <h2>{title}</h2>
       {words !== undefined && (
         <p className={classes.quiet}>
           Bar: {words.bar}

@@ -82,7 +82,7 @@ export function DoorPanel({ others, onStop }: DoorPanelProps) {
         const isDown = feetDown.has(id);
         return (
           <article key={id} className={classes.doorCard}>
-            <h3>{names.get(id) ?? id}</h3>
+            <h2>{names.get(id) ?? id}</h2>
             <SegmentedControl
               size="lg"
               fullWidth

@@ -19,11 +19,11 @@ export function ResetMoves({ round }: { readonly round: number }) {
   const moves = listMoves(planOf(floor.state, bundle.plan), round);
   return (
     <>
-      <h3>
+      <h2>
         {moves.length === 0
           ? 'Everybody stays at their place.'
           : `${moves.length === 1 ? 'One person moves' : `${moves.length} people move`}; the others stay.`}
-      </h3>
+      </h2>
       <ul className={classes.moves}>
         {moves.map(({ person, from, to }) => (
           <li key={person}>

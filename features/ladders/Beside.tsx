@@ -65,7 +65,7 @@ export function Beside({ one, other, people }: BesideProps) {
           <table className={classes.besideTable}>
             <thead>
               <tr>
-                <th scope="col" />
+                <td />
                 {[one, other].map(({ id, name, kind }) => (
                   <th key={id} scope="col">
                     <Link href={`/people/${id}`} prefetch={false}>

@@ -36,7 +36,7 @@ export function Readings({ readings, rows, skipTwins, isBusy, onMend }: Readings
             <th scope="col">Line</th>
             <th scope="col">Name</th>
             <th scope="col">Comes in</th>
-            <th scope="col" />
+            <td />
           </tr>
         </thead>
         <tbody>

@@ -24,7 +24,7 @@ export function LayOutSheet({ view, plan }: SheetProps) {
       <table className={classes.table}>
         <thead>
           <tr>
-            <th scope="col" />
+            <td />
             <th scope="col">Where</th>
             <th scope="col">What</th>
             <th scope="col">For</th>

@@ -1,6 +1,8 @@
 import classes from './record.module.css';
 
 interface FigureTableProps {
+  /** What the figures are of, for whoever goes from one table to the next. */
+  readonly of: string;
   readonly head: readonly string[];
   readonly rows: readonly (readonly string[])[];
   /** All of it, not in a window of its own. */
@@ -8,7 +10,7 @@ interface FigureTableProps {
 }
 
 /** The figures behind a chart. */
-export function FigureTable({ head, rows, whole }: FigureTableProps) {
+export function FigureTable({ of, head, rows, whole }: FigureTableProps) {
   if (rows.length === 0) return <p>No figures yet.</p>;
   return (
     <div
@@ -16,16 +18,20 @@ export function FigureTable({ head, rows, whole }: FigureTableProps) {
       data-whole={whole === true}
       tabIndex={0}
       role="region"
-      aria-label="Figures"
+      aria-label={`Figures: ${of}`}
     >
       <table className={classes.table}>
         <thead>
           <tr>
-            {head.map((word) => (
-              <th key={word} scope="col">
-                {word}
-              </th>
-            ))}
+            {head.map((word) =>
+              word === '' ? (
+                <td key={word} />
+              ) : (
+                <th key={word} scope="col">
+                  {word}
+                </th>
+              ),
+            )}
           </tr>
         </thead>
         <tbody>

@@ -78,6 +78,7 @@ export function FloorDays({
         />
       ) : (
         <FigureTable
+          of="evenings on the floor"
           head={[
             'evening',
             'minutes',

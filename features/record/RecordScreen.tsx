@@ -60,6 +60,7 @@ export function RecordScreen({ record }: { readonly record: CourseRecord }) {
             chart={<FlowChart record={record} />}
             table={
               <FigureTable
+                of="rungs"
                 head={['evening', 'rung', 'people', 'who']}
                 rows={record.flow.weeks.flatMap(({ on, rungs }) =>
                   rungs.map(({ stage, people }) => [
@@ -78,6 +79,7 @@ export function RecordScreen({ record }: { readonly record: CourseRecord }) {
             chart={<WeeksChart record={record} />}
             table={
               <FigureTable
+                of="evenings"
                 head={['evening', 'came', 'of', 'minutes upside down']}
                 rows={weeks.map(({ date, came, of, upsideMinutes }) => [
                   dayWords(date),
@@ -94,6 +96,7 @@ export function RecordScreen({ record }: { readonly record: CourseRecord }) {
             chart={<TriesChart record={record} />}
             table={
               <FigureTable
+                of="tries"
                 head={['evening', 'tries', 'came up', 'soft landings', 'landings seen']}
                 rows={weeks.map(({ date, tries, reached, soft, landings }) => [
                   dayWords(date),
@@ -111,6 +114,7 @@ export function RecordScreen({ record }: { readonly record: CourseRecord }) {
             chart={<TriesShown seen={record.seen} />}
             table={
               <FigureTable
+                of="what was seen"
                 head={['seen', 'in', ...record.seen.dates.map(dayWords)]}
                 rows={(['faults', 'inChecks'] as const).flatMap((list) =>
                   record.seen[list].map(({ label, counts, of }) => [

@@ -68,6 +68,7 @@ export function RightScreen({ record }: { readonly record: RightRecord }) {
               <h2>Figures</h2>
             </div>
             <FigureTable
+              of="said and came"
               whole
               head={[
                 'said, in 100',
@@ -98,6 +99,7 @@ export function RightScreen({ record }: { readonly record: RightRecord }) {
               <h2>Check by check</h2>
             </div>
             <FigureTable
+              of="check by check"
               whole
               head={['check', 'looks', 'to be expected', 'came', 'Brier', '']}
               rows={checks.map((one) => [
@@ -121,6 +123,7 @@ export function RightScreen({ record }: { readonly record: RightRecord }) {
             <p>No decision was written down yet; the review after a class does that.</p>
           ) : (
             <FigureTable
+              of="verdicts"
               whole
               head={['verdict', 'said', 'looked at again', 'came']}
               rows={verdicts.map(({ kind, said, looked, came }) => [

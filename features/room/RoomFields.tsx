@@ -219,7 +219,7 @@ const Kind = ({
   readonly children: React.ReactNode;
 }) => (
   <div className={classes.kind}>
-    <h3>{title}</h3>
+    <h2>{title}</h2>
     {children}
   </div>
 );

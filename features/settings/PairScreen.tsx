@@ -52,47 +52,49 @@ export function PairScreen() {
     setBusy(false);
   };
   return (
-    <form
-      style={{ maxWidth: 420, margin: '12vh auto', padding: '0 20px' }}
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault();
-        void join();
-      }}
-    >
-      <Title order={1} size="1.9rem">
-        Join the class
-      </Title>
-      {unsent.length > 0 && <LeftBehind unsent={unsent} onForget={() => void forget()} />}
-      <p>Ask the teacher for a code. With the picture scanned, the code is already here.</p>
-      <TextInput
-        size="lg"
-        label="Name of this tablet"
-        value={name}
-        maxLength={40}
-        error={problems.name}
-        onChange={({ currentTarget: { value } }) => setName(value)}
-      />
-      <TextInput
-        size="lg"
-        mt="md"
-        label="Code"
-        inputMode="numeric"
-        autoComplete="one-time-code"
-        value={code}
-        error={problems.code ?? problems.form}
-        onChange={({ currentTarget: { value } }) => setCode(value)}
-      />
-      <Button
-        type="submit"
-        size="lg"
-        mt="lg"
-        fullWidth
-        loading={isBusy}
-        disabled={unsent.length > 0}
+    <main>
+      <form
+        style={{ maxWidth: 420, margin: '12vh auto', padding: '0 20px' }}
+        noValidate
+        onSubmit={(event) => {
+          event.preventDefault();
+          void join();
+        }}
       >
-        Join
-      </Button>
-    </form>
+        <Title order={1} size="1.9rem">
+          Join the class
+        </Title>
+        {unsent.length > 0 && <LeftBehind unsent={unsent} onForget={() => void forget()} />}
+        <p>Ask the teacher for a code. With the picture scanned, the code is already here.</p>
+        <TextInput
+          size="lg"
+          label="Name of this tablet"
+          value={name}
+          maxLength={40}
+          error={problems.name}
+          onChange={({ currentTarget: { value } }) => setName(value)}
+        />
+        <TextInput
+          size="lg"
+          mt="md"
+          label="Code"
+          inputMode="numeric"
+          autoComplete="one-time-code"
+          value={code}
+          error={problems.code ?? problems.form}
+          onChange={({ currentTarget: { value } }) => setCode(value)}
+        />
+        <Button
+          type="submit"
+          size="lg"
+          mt="lg"
+          fullWidth
+          loading={isBusy}
+          disabled={unsent.length > 0}
+        >
+          Join
+        </Button>
+      </form>
+    </main>
   );
 }
