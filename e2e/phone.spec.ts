@@ -112,9 +112,14 @@ test('no page scrolls sideways, and every target is large enough for a finger', 
   for (const address of Object.values(pages).flat()) {
     await page.goto(address);
     await page.getByRole('heading', { level: 1 }).first().waitFor();
+    // With everything on it that comes later.
+    await expect(page.getByText(/^Composing/)).toBeHidden({ timeout: 60_000 });
+    await expect(page.locator('.mantine-Skeleton-root')).toHaveCount(0, { timeout: 60_000 });
     expect(await widthOf(page), address).toBeLessThanOrEqual(390);
     expect(await tooSmall(page), address).toEqual([]);
     expect(await cutOff(page), address).toEqual([]);
+    // Also what only makes a page harder to find one's way in.
+    await expectAccessible(page, ['minor', 'moderate', 'serious', 'critical']);
     await page.setViewportSize(desk);
     expect(await cutOff(page), `${address} on a desk`).toEqual([]);
     await page.setViewportSize(hand);

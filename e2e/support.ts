@@ -95,12 +95,15 @@ export async function openPrivate(page: Page): Promise<void> {
 }
 
 /** Nothing serious or critical, in the scheme as it stands. */
-export async function expectAccessible(page: Page): Promise<void> {
+export async function expectAccessible(
+  page: Page,
+  grave: readonly (string | null | undefined)[] = ['serious', 'critical'],
+): Promise<void> {
   // The name of a page is put anew whenever it is read again: looked at by itself, and waited for.
   await expect(page).toHaveTitle(/\S/);
   const { violations } = await new AxeBuilder({ page }).disableRules(['document-title']).analyze();
   const serious = violations
-    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+    .filter(({ impact }) => grave.includes(impact))
     .map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join(' | ')}`);
   expect(serious).toEqual([]);
 }
