@@ -1,11 +1,19 @@
 /** What is noted at the desk while a class runs counts in it at once, and what is taken back as well. */
+import { cautionColumns, type CautionColumn } from '@/core/catalog/cautionColumns';
+import { addDays } from '@/core/units/day';
 import { findPerson } from '@/db/people';
 import { saveScreened } from '@/db/personChanges';
 import { undoRecord, recordCheck } from '@/features/person/change';
-import { noteScreened, undoScreened } from '@/features/person/careChanges';
+import {
+  dropClearance,
+  noteClearance,
+  noteScreened,
+  undoScreened,
+} from '@/features/person/careChanges';
 import { placeOnRung } from '@/features/people/change';
 import { fillWithDemo, must, recordForm, withThrowawayStudio } from '@/features/testing/studio';
 import { begin } from '@/features/testing/floor';
+import { today } from '../clock';
 import { database } from '../database';
 import { findClass } from './floor';
 import { bundleOf } from './floorBundle';
@@ -57,4 +65,34 @@ it('goes by a screening that was asked at the desk, and by one that was not afte
   expect(optionsOf(uid, id)).not.toEqual(before);
   must(undoScreened(newcomer, { was }));
   expect(optionsOf(uid, id)).toEqual(before);
+});
+
+it('has the rounds planned anew by a clinician’s word that was noted at the desk, not by a check', () => {
+  const { uid } = begin();
+  const now = () => bundleOf(findClass(uid)!);
+  const closed = now().prepared.people.find(({ refused = [] }) =>
+    refused.some(({ opensWith: { word } }) => word?.includes('mild') === true),
+  )!;
+  const who = findPerson(database(), Number(closed.id))!;
+  const before = optionsOf(uid, closed.id);
+  must(recordCheck(who.id, recordForm({ check: 'forearm-plank-hold', value: '1' })));
+  expect(now().openedAt).toBeUndefined();
+  const notes = who.cautions.map((about) =>
+    must(
+      noteClearance(who.id, {
+        about,
+        covers: Object.keys(cautionColumns) as CautionColumn[],
+        ladders: [],
+        notedOn: today(),
+        until: addDays(today(), 30),
+      }),
+    ),
+  );
+  expect(optionsOf(uid, closed.id).length).toBeGreaterThan(before.length);
+  const { revision, openedAt } = now();
+  expect(openedAt).toBe(revision);
+  // Taken back it is closed again, which the plan that stands is tried against in any case.
+  for (const note of notes) must(dropClearance(who.id, note));
+  expect(now()).toMatchObject({ openedAt });
+  expect(now().revision).toBeGreaterThan(openedAt!);
 });

@@ -146,7 +146,7 @@ export interface FloorBundle {
   readonly questions?: readonly DoorQuestion[];
   /** By person who said at the door that it is gone: what stood noted before, for taking that back. */
   readonly goneBefore?: Readonly<Record<string, Day | null>>;
-  /** The revision with which what hurt somebody was last noted as gone: a plan from before is older. */
+  /** The revision with which care last let go of something: a plan from before knows nothing of it. */
   readonly openedAt?: number;
 }
 

@@ -74,10 +74,21 @@ export function judgeAgain(db: Db, row: FloorClassRow, ids: readonly number[]): 
   }
   if (isDeepStrictEqual(asKept(bundle), asKept(before))) return;
   const revision = bundle.revision + 1;
-  const isSore = (of: FloorBundle, id: number) =>
-    of.members.some((one) => one.id === String(id) && one.isSoreBefore === true);
-  const isOpened = ids.some((id) => isSore(before, id) && !isSore(bundle, id));
+  const isOpened = ids.some((id) => hasOpened(String(id), before, bundle));
   saveBundle(db, row.id, { ...bundle, revision, ...(isOpened ? { openedAt: revision } : {}) });
+}
+
+/** Did care let go of something: pain that is gone, a word that was noted, a caution taken back? */
+function hasOpened(id: string, before: FloorBundle, now: FloorBundle): boolean {
+  const isSore = ({ members }: FloorBundle) =>
+    members.some((one) => one.id === id && one.isSoreBefore === true);
+  const closed = ({ prepared }: FloorBundle) =>
+    (prepared.people.find((one) => one.id === id)?.refused ?? []).flatMap(
+      ({ stage, opensWith: { word, gone } }) =>
+        word === undefined && gone !== true ? [] : [stage],
+    );
+  const still = new Set(closed(now));
+  return (isSore(before) && !isSore(now)) || closed(before).some((stage) => !still.has(stage));
 }
 
 /** As it is read back: what is not there and what is undefined are one. */
