@@ -6,6 +6,7 @@ import {
   defaultVariantColorsResolver,
   type DrawerProps,
   type MantineColorsTuple,
+  type MenuProps,
   type ModalProps,
   type NumberInputProps,
   type TagsInputProps,
@@ -72,6 +73,8 @@ export const theme = createTheme({
     TagsInput: { defaultProps: unremembered satisfies Partial<TagsInputProps> },
     NumberInput: { defaultProps: unremembered satisfies Partial<NumberInputProps> },
     // In a row with words it is the words that give way: a label is never cut.
+    // Its place for the first focus is no line of a menu: the first line takes it.
+    Menu: { defaultProps: { withInitialFocusPlaceholder: false } satisfies Partial<MenuProps> },
     Button: { styles: { root: { flexShrink: 0 } } satisfies ButtonProps['styles'] },
   },
   defaultRadius: 'xs',

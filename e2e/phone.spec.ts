@@ -135,6 +135,32 @@ for (const [at, addresses] of handfuls.entries()) {
   });
 }
 
+test('what opens over a page is as large for a finger, and its lines are a menu’s', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await page
+    .getByRole('region', { name: 'Who comes' })
+    .getByRole('button', { name: /Anselm/ })
+    .click();
+  // The first line has the focus: a key more and it is done.
+  await expect(page.getByRole('menuitem').first()).toBeFocused();
+  expect(await tooSmall(page)).toEqual([]);
+  await expectAccessible(page);
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: /^Find/ }).click();
+  await expect(page.getByLabel('Find', { exact: true }).last()).toBeVisible();
+  expect(await tooSmall(page)).toEqual([]);
+  await page.goto('/checks');
+  await page
+    .getByRole('button', { name: /^Record/ })
+    .first()
+    .click();
+  await expect(page.getByRole('dialog')).toBeVisible();
+  expect(await tooSmall(page)).toEqual([]);
+  expect(await widthOf(page)).toBeLessThanOrEqual(390);
+});
+
 test('a check is recorded on a phone, from Tonight to the record', async ({ page }) => {
   await page.goto('/people/4');
   const button = page.getByRole('button', { name: /^Record Dolphin hold/ }).first();
