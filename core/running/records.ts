@@ -5,7 +5,7 @@ import { getWayUp } from '../catalog/waysUp';
 import type { PainPlace, StopSign } from '../catalog/regions';
 import { fatigueRule } from '../fatigue/reserve';
 import type { Side } from '../readiness/record';
-import { screeningQuestion, soreQuestion, type DoorQuestion } from '../ladder/door';
+import { screeningKey, soreBeforeKey, type askedAside } from '../catalog/hiddenCheck';
 import { isAsSlowOut } from './exit';
 import { needsWord, type FloorState, type Hold, type Try } from './replay';
 
@@ -164,19 +164,19 @@ export function toRecords(
 /** What was answered to one question of the door, by person. */
 const answersTo = (
   { door }: FloorState,
-  asked: DoorQuestion,
+  asked: (typeof askedAside)[number],
 ): { readonly person: string; readonly isFine: boolean }[] =>
   [...door].flatMap(([key, isFine]) => {
     const at = key.indexOf('/');
-    return key.slice(at + 1) === asked.key ? [{ person: key.slice(0, at), isFine }] : [];
+    return key.slice(at + 1) === asked ? [{ person: key.slice(0, at), isFine }] : [];
   });
 
 /** Who was asked the first questions tonight, and whether anything was named. */
-export const toScreened = (state: FloorState) => answersTo(state, screeningQuestion);
+export const toScreened = (state: FloorState) => answersTo(state, screeningKey);
 
 /** Who said at the door that what hurt before is gone. */
 export const toGone = (state: FloorState): string[] =>
-  answersTo(state, soreQuestion).flatMap(({ person, isFine }) => (isFine ? [person] : []));
+  answersTo(state, soreBeforeKey).flatMap(({ person, isFine }) => (isFine ? [person] : []));
 
 export const toSigns = ({ halts }: FloorState): FloorSign[] =>
   halts.flatMap(({ id, person, sign }) => (sign === undefined ? [] : [{ key: id, person, sign }]));

@@ -2,12 +2,12 @@
 
 import { SegmentedControl } from '@mantine/core';
 import { awayFrom, feetDownNow, isUnderWay, lateNow, planOf } from '@/core/running/follow';
-import { screeningQuestion, soreQuestion, type DoorQuestion } from '@/core/ladder/door';
+import { screeningKey, soreBeforeKey, type askedAside } from '@/core/catalog/hiddenCheck';
 import { doorKey } from '@/core/running/replay';
 import { hasDrills } from '@/features/evening/comingFor';
 import { NewAtDoor } from './later';
 import type { Other } from './NewAtDoor';
-import { keyOfLabel, questionFor } from './questions';
+import { asideFor, keyOfLabel, questionFor } from './questions';
 import { useFloorClass } from './context';
 import classes from './floor.module.css';
 
@@ -59,21 +59,23 @@ export function DoorPanel({ others, onStop }: DoorPanelProps) {
   const ahead = plan.rounds.map(({ round }) => round).filter((round) => round >= next);
   const keyOf = keyOfLabel(bundle);
   /** Whoever is due is asked on arriving, whatever they do tonight; what was answered stays in sight. */
-  const askedAside = (
-    { key, label }: DoorQuestion,
+  const aside = (
+    key: (typeof askedAside)[number],
     id: string,
     isDue: true | undefined,
-  ): string[] => {
-    const isKnown = bundle.questions?.some((one) => one.key === key) === true;
-    return isKnown && (isDue === true || state.door.has(doorKey(id, key))) ? [label] : [];
+  ): readonly string[] => {
+    const asked = asideFor(bundle, key);
+    return asked !== undefined && (isDue === true || state.door.has(doorKey(id, key)))
+      ? [asked.label]
+      : [];
   };
   return (
     <div className={classes.doors}>
       {bundle.members.map(({ id, isScreeningDue, isSoreBefore, isAskedFromHome }) => {
         const asked = [
           ...new Set([
-            ...askedAside(screeningQuestion, id, isScreeningDue),
-            ...askedAside(soreQuestion, id, isSoreBefore),
+            ...aside(screeningKey, id, isScreeningDue),
+            ...aside(soreBeforeKey, id, isSoreBefore),
             ...plan.rounds.flatMap(({ people }) =>
               people.flatMap((one) => (one.id === id ? one.confirmAtDoor : [])),
             ),

@@ -202,7 +202,7 @@ function HoldRunning({ hold, onShow }: WithHold) {
   return (
     <section className={classes.hold} aria-label={`Hold: ${labelOf(bundle.checks, hold)}`}>
       <div className={classes.holdHead}>
-        <h2>{labelOf(bundle.checks, hold)}</h2>
+        <h1>{labelOf(bundle.checks, hold)}</h1>
         <output className={classes.clock} aria-label="Seconds">
           {clockWords(Math.max(0, seconds))}
         </output>
@@ -299,7 +299,7 @@ function HoldResult({ hold, onAgain, onClose }: WithHold) {
   return (
     <section className={classes.hold} aria-label={`Held: ${labelOf(bundle.checks, hold)}`}>
       <div className={classes.holdHead}>
-        <h2>{labelOf(bundle.checks, hold)}</h2>
+        <h1>{labelOf(bundle.checks, hold)}</h1>
         {hold.side !== null && (
           <Button
             size="lg"

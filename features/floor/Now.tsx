@@ -4,7 +4,6 @@ import { Button } from '@mantine/core';
 import { IconPlayerPlay } from '@tabler/icons-react';
 import { drawnIn, type Drawn } from '@/core/compose/drawnIn';
 import { doneByAll, listSittingOut, sayingCares, sayingOut } from '@/core/compose/sittingOut';
-import { screeningQuestion } from '@/core/ladder/door';
 import { sayMoves } from '@/core/files/moveWords';
 import { paceSeconds } from '@/core/running/pacer';
 import { feetDownNow } from '@/core/running/follow';
@@ -15,7 +14,7 @@ import { useFloorClass } from './context';
 import classes from './floor.module.css';
 import { NowDrawings } from './later';
 import { linePace } from './linePace';
-import { keyOfLabel } from './questions';
+import { screeningOn } from './questions';
 import { wakeSound } from '@/design/sound';
 import { useNow } from '@/design/useNow';
 import { leftWords } from './words';
@@ -52,7 +51,7 @@ export function Now({
   const regions = done === null ? regionsAfter(item, bundle) : bundle.drills[done]?.regions;
   const said = saidTonight(state, bundle.plan.wishes, isTeacher);
   const feetDown = new Set(feetDownNow(state, bundle.plan));
-  const screening = keyOfLabel(bundle)(screeningQuestion.label);
+  const screening = screeningOn(bundle);
   const answerOf = (id: string) => state.door.get(doorKey(id, screening));
   const known = listSittingOut(
     item,

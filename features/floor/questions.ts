@@ -1,4 +1,9 @@
-import { hiddenWords, isHiddenCheck } from '@/core/catalog/hiddenCheck';
+import {
+  hiddenWords,
+  isHiddenCheck,
+  screeningKey,
+  type askedAside,
+} from '@/core/catalog/hiddenCheck';
 import type { CheckInClass } from '@/core/catalog/keys';
 import type { FloorBundle } from '@/server/running/floorBundle';
 
@@ -14,3 +19,13 @@ export const keyOfLabel =
 /** How something is asked; `undefined` on an assistant's device, and in classes begun earlier. */
 export const questionFor = ({ questions = [] }: Pick<FloorBundle, 'questions'>, label: string) =>
   questions.find((one) => one.label === label);
+
+/** What is asked aside, where this device knows of it. */
+export const asideFor = (
+  { questions = [] }: Pick<FloorBundle, 'questions'>,
+  key: (typeof askedAside)[number],
+) => questions.find((one) => one.key === key);
+
+/** The first questions, as this device calls them. */
+export const screeningOn = (bundle: Pick<FloorBundle, 'questions'>): CheckInClass =>
+  asideFor(bundle, screeningKey)?.key ?? hiddenWords;
