@@ -10,6 +10,7 @@ import { openCase } from '@/core/ladder/case';
 import { addDays } from '@/core/units/day';
 import { listAttendance, listMeetings } from '@/db/courses';
 import { listAttempts, listTaps, listUpsideTime } from '@/db/floor';
+import { withOtherPeople, withoutPerson } from '@/db/classPeople';
 import { careOf, findPerson } from '@/db/people';
 import { savePainCleared, saveScreened } from '@/db/personChanges';
 import { listRecords } from '@/db/records';
@@ -162,6 +163,13 @@ describe('a class on the floor', () => {
     expect(recordsToday(id)).toEqual([]);
     const theirs = JSON.stringify(bundleFor('assistant', bundleOf(findClass(uid)!)));
     expect(theirs).not.toMatch(/gone(Before)?"|sore-before|isSoreBefore|how is it today/i);
+    // In a file the class speaks of them under another id, and of nobody once they are deleted.
+    const kept = bundleOf(findClass(uid)!).goneBefore;
+    expect(kept).toEqual([{ person: id, was }]);
+    expect(withOtherPeople({ goneBefore: kept }, new Map([[id, 'other']]))).toEqual({
+      goneBefore: [{ person: 'other', was }],
+    });
+    expect(withoutPerson({ goneBefore: kept }, id)).toEqual({ goneBefore: [] });
     // What hurts tonight is another matter.
     send(uid, tapsOf([{ kind: 'sore', person: id, place: 'shoulder' }]));
     expect(closedTo().length).toBeLessThan(before.length);

@@ -344,32 +344,28 @@ function saveGone(
   here: ReadonlySet<number>,
 ): number[] {
   const bundle = bundleOf(row);
-  const { goneBefore = {} } = bundle;
+  const { goneBefore = [] } = bundle;
   const fine = toGone(state).filter((id) => here.has(Number(id)));
-  const fresh = fine.filter((id) => !Object.hasOwn(goneBefore, id));
-  const back = Object.keys(goneBefore).filter((id) => !fine.includes(id));
+  const fresh = fine.filter((id) => !goneBefore.some(({ person }) => person === id));
+  const back = goneBefore.filter(({ person }) => !fine.includes(person));
   if (fresh.length + back.length === 0) return [];
-  const people = new Map(
-    listPeopleById(db, [...fresh, ...back].map(Number)).map((person) => [
-      String(person.id),
-      person.painClearedOn,
-    ]),
+  const ids = [...fresh, ...back.map(({ person }) => person)].map(Number);
+  const noted = new Map(
+    listPeopleById(db, ids).map(({ id, painClearedOn }) => [String(id), painClearedOn]),
   );
   for (const id of fresh) savePainCleared(db, Number(id), row.day);
-  for (const id of back) {
+  for (const { person, was } of back) {
     // What was noted at the desk since stands.
-    if (people.get(id) === row.day) savePainCleared(db, Number(id), goneBefore[id] ?? null);
+    if (noted.get(person) === row.day) savePainCleared(db, Number(person), was);
   }
   saveBundle(db, row.id, {
     ...bundle,
-    goneBefore: Object.fromEntries(
-      fine.map((id) => [
-        id,
-        Object.hasOwn(goneBefore, id) ? goneBefore[id] : (people.get(id) ?? null),
-      ]),
-    ),
+    goneBefore: [
+      ...goneBefore.filter((one) => !back.includes(one)),
+      ...fresh.map((person) => ({ person, was: noted.get(person) ?? null })),
+    ],
   });
-  return [...people.keys()].map(Number);
+  return [...noted.keys()].map(Number);
 }
 
 function isPossible(

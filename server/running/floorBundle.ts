@@ -144,8 +144,8 @@ export interface FloorBundle {
   readonly faults: Readonly<Record<string, string>>;
   /** What is asked of somebody first; absent in classes begun before it stood here. */
   readonly questions?: readonly DoorQuestion[];
-  /** By person who said at the door that it is gone: what stood noted before, for taking that back. */
-  readonly goneBefore?: Readonly<Record<string, Day | null>>;
+  /** Who said at the door that it is gone, and what stood noted before, for taking that back. */
+  readonly goneBefore?: readonly { readonly person: string; readonly was: Day | null }[];
   /** The revision with which care last let go of something: a plan from before knows nothing of it. */
   readonly openedAt?: number;
 }
