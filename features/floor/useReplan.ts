@@ -3,6 +3,7 @@
 import type { KeptLetter } from '@/core/compose/stations';
 import { useEffect, useRef, useState } from 'react';
 import type { Wishes } from '@/core/compose/prepared';
+import type { PlanFile } from '@/core/files/planFile';
 import { beforeOf } from '@/core/compose/readBack';
 import { isSeenAnew, mergePlan, planOf, wishesNow } from '@/core/running/follow';
 import type { FloorBundle } from '@/server/running/floorBundle';
@@ -79,17 +80,17 @@ export function useReplan(floor: Floor, bundle: FloorBundle, isTeacher: boolean)
         letters: plan.stations as readonly KeptLetter[],
         withBinding: false,
       };
+      let found: PlanFile | undefined;
       now.own.ask(question, (answer) => {
+        if ('plan' in answer) found = answer.plan;
         if (answer.kind !== 'proved' && answer.kind !== 'failed') return;
         now.isBusy = false;
-        if (answer.kind === 'failed') {
+        // Without a proof the quick plan holds as well: who is sore does not wait for a solver.
+        if (found === undefined) {
           setStatus('failed');
           return;
         }
-        void say({
-          kind: 'plan',
-          plan: { ...mergePlan(plan, answer.plan), judged: bundle.revision },
-        });
+        void say({ kind: 'plan', plan: { ...mergePlan(plan, found), judged: bundle.revision } });
         setTook(performance.now() - began);
         setStatus('standing');
       });
