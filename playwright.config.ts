@@ -19,7 +19,7 @@ export default defineConfig({
   workers: 2,
   retries: 0,
   // A shared machine stalls now and then: patience, never a second try.
-  timeout: 120_000,
+  timeout: 240_000,
   expect: { timeout: 25_000 },
   use: {
     viewport: { width: 1280, height: 800 },
