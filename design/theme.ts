@@ -72,9 +72,9 @@ export const theme = createTheme({
     Textarea: { defaultProps: unremembered satisfies Partial<TextareaProps> },
     TagsInput: { defaultProps: unremembered satisfies Partial<TagsInputProps> },
     NumberInput: { defaultProps: unremembered satisfies Partial<NumberInputProps> },
-    // In a row with words it is the words that give way: a label is never cut.
     // Its place for the first focus is no line of a menu: the first line takes it.
     Menu: { defaultProps: { withInitialFocusPlaceholder: false } satisfies Partial<MenuProps> },
+    // In a row with words it is the words that give way: a label is never cut.
     Button: { styles: { root: { flexShrink: 0 } } satisfies ButtonProps['styles'] },
   },
   defaultRadius: 'xs',

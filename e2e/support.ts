@@ -94,7 +94,11 @@ export async function openPrivate(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Show body and cautions' }).click();
 }
 
-/** Nothing serious or critical, in the scheme as it stands. */
+/**
+ * Nothing that is to be mended, in the scheme as it stands.
+ *
+ * @param grave how grave that is, in axe’s words; absent: serious and critical
+ */
 export async function expectAccessible(
   page: Page,
   grave: readonly (string | null | undefined)[] = ['serious', 'critical'],

@@ -195,6 +195,14 @@ describe('a class on the floor', () => {
     expect(cleared()).toBe(today());
     send(uid, tapsOf([{ ...door, isFine: false }]));
     expect(cleared()).toBe(long);
+    // A later word than the class’s stands, whenever its taps are delivered, and taken back or not.
+    const later = addDays(today(), 1);
+    savePainCleared(db, Number(id), later);
+    send(uid, tapsOf([{ ...door, isFine: true }]));
+    expect(cleared()).toBe(later);
+    send(uid, tapsOf([{ ...door, isFine: false }]));
+    expect(cleared()).toBe(later);
+    savePainCleared(db, Number(id), long);
     // Not yet, at the door; gone, at the desk: later taps do not close it again.
     must(notePainGone(Number(id)));
     send(uid, tapsOf([{ kind: 'segment', index: 2, roundsDone: 0 }]));

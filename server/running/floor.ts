@@ -353,7 +353,10 @@ function saveGone(
   const noted = new Map(
     listPeopleById(db, ids).map(({ id, painClearedOn }) => [String(id), painClearedOn]),
   );
-  for (const id of fresh) savePainCleared(db, Number(id), row.day);
+  for (const id of fresh) {
+    // What a tablet delivers days later takes back no later word.
+    if ((noted.get(id) ?? '') < row.day) savePainCleared(db, Number(id), row.day);
+  }
   for (const { person, was } of back) {
     // What was noted at the desk since stands.
     if (noted.get(person) === row.day) savePainCleared(db, Number(person), was);
