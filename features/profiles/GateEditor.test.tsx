@@ -4,7 +4,7 @@ import type { Demand } from '@/core/catalog/demand';
 import { shippedCatalog, withEntries } from '@/core/catalog/school';
 import { renderUi } from '@/design/testing/renderUi';
 import { GateEditor } from './GateEditor';
-import type { EditorChecks, EditorStage } from './ProfileEditor';
+import type { EditorChecks, EditorStage } from './editor';
 
 const row = { bar: 10, origin: 10, unit: 's', isLength: false };
 const checks: EditorChecks = [

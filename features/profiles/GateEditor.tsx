@@ -18,7 +18,7 @@ import { isLengthCheck } from '@/core/catalog/sayCheck';
 import type { Catalog } from '@/core/catalog/school';
 import { readingFrom, readingIn, sayReading } from '@/core/units/reading';
 import { Said, useUnits } from '@/design/units';
-import type { EditorChecks, EditorStage } from './ProfileEditor';
+import type { EditorChecks, EditorStage } from './editor';
 import classes from './profiles.module.css';
 
 interface GateEditorProps {

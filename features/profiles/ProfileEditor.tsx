@@ -1,35 +1,20 @@
 'use client';
 
 import { answered } from '@/design/answered';
-import type { CheckKey } from '@/core/catalog/checks';
 import { sayProblems } from '@/server/result';
-import {
-  Accordion,
-  Button,
-  Group,
-  NativeSelect,
-  NumberInput,
-  Switch,
-  TextInput,
-} from '@mantine/core';
+import { Button, Group, Switch, TextInput } from '@mantine/core';
 import { useDebouncedValue, useHotkeys } from '@mantine/hooks';
 import { useRouter } from 'next/navigation';
-import { useEffect, useMemo, useRef, useState, useTransition } from 'react';
-import type { Demand } from '@/core/catalog/demand';
-import { settingWords, type ChangeLine } from '@/core/catalog/profileChanges';
-import { choiceIn, choicesOf, eyeAspectIds, getAspect } from '@/core/catalog/eye';
+import { useEffect, useMemo, useState, useTransition } from 'react';
+import type { ChangeLine } from '@/core/catalog/profileChanges';
 import type { ProfileSettings } from '@/core/catalog/profiles';
-import { readingFrom, readingIn } from '@/core/units/reading';
-import { flatNeckDeg, isFlat } from '@/core/setups/flat';
-import { choicesIn, methodIds, methodTable } from '@/core/catalog/methods';
 import {
   shippedCatalog,
   withEntries,
   type Entries,
   type ProfileChanges,
 } from '@/core/catalog/school';
-import type { LadderId, BranchKey, StageKey } from '@/core/catalog/stage';
-import type { VerdictKind } from '@/core/ladder/verdictKinds';
+import type { BranchKey } from '@/core/catalog/stage';
 import type { ProfilePreview } from './change';
 import {
   bringProfileBackAction,
@@ -37,37 +22,16 @@ import {
   previewProfileAction,
   retireProfileAction,
 } from './actions';
-import { VerdictMark, verdictWords } from '@/design/marks/VerdictMark';
 import { showProblem, showProblems, showSaved, showUndo } from '@/design/notices';
-import { Said, useUnits } from '@/design/units';
-import { GateEditor } from './GateEditor';
+import { Said } from '@/design/units';
+import { withPart, type EditorChecks, type EditorStages } from './editor';
+import { ProfileBars } from './ProfileBars';
+import { Effect } from './ProfileEffect';
+import { ProfileGates } from './ProfileGates';
+import { Settings } from './ProfileSettings';
 import classes from './profiles.module.css';
 
-export type EditorChecks = readonly {
-  readonly key: CheckKey;
-  readonly label: string;
-  readonly bar: number;
-  readonly origin: number;
-  /** A length is in centimetres here. */
-  readonly unit: string;
-  readonly isLength: boolean;
-  readonly byBase: boolean;
-}[];
-
-export interface EditorStage {
-  readonly key: StageKey;
-  readonly label: string;
-  readonly gate: readonly Demand[];
-  readonly originGate: readonly Demand[];
-  readonly cue: string;
-  readonly branch: string | null;
-}
-
-export type EditorStages = readonly {
-  readonly family: LadderId;
-  readonly label: string;
-  readonly stages: readonly EditorStage[];
-}[];
+const none: NonNullable<ProfileChanges['bars']> = {};
 
 interface ProfileEditorProps {
   readonly profileKey: string;
@@ -93,7 +57,6 @@ export function ProfileEditor(props: ProfileEditorProps) {
   const router = useRouter();
   const catalog = useMemo(() => withEntries(shippedCatalog, props.own), [props.own]);
   const [label, setLabel] = useState(props.label);
-  const units = useUnits();
   const [changes, setChanges] = useState<ProfileChanges>(props.changes);
   const [preview, setPreview] = useState<ProfilePreview | null>(null);
   const [isSaving, startSaving] = useTransition();
@@ -125,29 +88,9 @@ export function ProfileEditor(props: ProfileEditorProps) {
       else showProblem(outcome.problems.form ?? sayProblems(outcome.problems));
     });
   // Whoever works by keys keeps from wherever they are.
-  const mayKeep = !isShipped && isChanged && !isSaving && (preview?.problems.length ?? 0) === 0;
+  // What is wrong with it is said by the one who keeps it: a look ahead may not have come, or be of before.
+  const mayKeep = !isShipped && isChanged && !isSaving;
   useHotkeys([['mod+Enter', () => mayKeep && save()]], []);
-  const bars = useRef<HTMLUListElement>(null);
-  useEffect(() => {
-    const fields = bars.current?.querySelectorAll<HTMLInputElement>('input[data-check]') ?? [];
-    const field = [...fields].find((one) => one.dataset.check === props.aim);
-    field?.focus();
-    field?.select();
-  }, [props.aim]);
-  const setBar = (check: CheckKey, origin: number, bar: number) => {
-    const bars = { ...changes.bars };
-    // A bar like the origin's is no change.
-    if (!(bar > 0) || bar === origin) delete bars[check];
-    else bars[check] = bar;
-    setChanges(withPart('bars', bars));
-  };
-  function withPart<Key extends keyof ProfileChanges>(key: Key, part: ProfileChanges[Key]) {
-    const next = { ...changes, [key]: part };
-    if (typeof part === 'object' && Object.keys(part).length === 0 && key !== 'closedBranches') {
-      delete next[key];
-    }
-    return next;
-  }
   const closed = changes.closedBranches ?? props.closedBranches;
 
   return (
@@ -163,29 +106,13 @@ export function ProfileEditor(props: ProfileEditorProps) {
           />
         )}
         <h2>Bars</h2>
-        <ul className={classes.bars} ref={bars}>
-          {checks.map(({ key, label: name, origin, unit, isLength }) => {
-            const value = changes.bars?.[key] ?? origin;
-            const typedIn = isLength ? units : 'cm';
-            const shownUnit = isLength ? units : unit;
-            return (
-              <li key={key} data-changed={value !== origin || undefined}>
-                <NumberInput
-                  label={name}
-                  data-check={key}
-                  size="sm"
-                  min={0}
-                  allowNegative={false}
-                  disabled={isShipped}
-                  suffix={unit === '' ? '' : ` ${shownUnit}`}
-                  value={readingIn(value, typedIn)}
-                  description={value === origin ? undefined : `was ${readingIn(origin, typedIn)}`}
-                  onChange={(next) => setBar(key, origin, readingFrom(Number(next), typedIn))}
-                />
-              </li>
-            );
-          })}
-        </ul>
+        <ProfileBars
+          checks={checks}
+          bars={changes.bars ?? none}
+          isShipped={isShipped}
+          aim={props.aim}
+          onChange={setChanges}
+        />
         <h2>Branches and distances</h2>
         <Group align="flex-end">
           {branches.map(({ key, label: name }) => (
@@ -198,51 +125,28 @@ export function ProfileEditor(props: ProfileEditorProps) {
                 const next = event.currentTarget.checked
                   ? closed.filter((one) => one !== key)
                   : [...closed, key];
-                setChanges(withPart('closedBranches', next));
+                setChanges((before) => withPart(before, 'closedBranches', next));
               }}
             />
           ))}
         </Group>
         <Settings
-          settings={{ ...settings, ...changes.settings }}
+          settings={settings}
+          changed={changes.settings}
           isShipped={isShipped}
-          onChange={(part) => setChanges(withPart('settings', { ...changes.settings, ...part }))}
+          onChange={setChanges}
         />
         <h2>Gates and cues</h2>
-        <Accordion variant="default" chevronPosition="left">
-          {stages.map(({ family, label: name, stages: list }) => (
-            <Accordion.Item key={family} value={family}>
-              <Accordion.Control>{name}</Accordion.Control>
-              <Accordion.Panel>
-                {list.map((stage) => (
-                  <GateEditor
-                    key={stage.key}
-                    stage={stage}
-                    isShipped={isShipped}
-                    gate={changes.gates?.[stage.key] ?? null}
-                    cue={changes.cues?.[stage.key] ?? stage.cue}
-                    isClosed={(changes.closedStages ?? []).includes(stage.key)}
-                    checks={checks}
-                    catalog={catalog}
-                    onGate={(gate) => {
-                      const gates = { ...changes.gates };
-                      if (gate === null) delete gates[stage.key];
-                      else gates[stage.key] = gate;
-                      setChanges(withPart('gates', gates));
-                    }}
-                    onCue={(cue) =>
-                      setChanges(withPart('cues', { ...changes.cues, [stage.key]: cue }))
-                    }
-                    onClosed={(isClosed) => {
-                      const rest = (changes.closedStages ?? []).filter((one) => one !== stage.key);
-                      setChanges(withPart('closedStages', isClosed ? [...rest, stage.key] : rest));
-                    }}
-                  />
-                ))}
-              </Accordion.Panel>
-            </Accordion.Item>
-          ))}
-        </Accordion>
+        <ProfileGates
+          stages={stages}
+          checks={checks}
+          catalog={catalog}
+          gates={changes.gates}
+          cues={changes.cues}
+          closedStages={changes.closedStages}
+          isShipped={isShipped}
+          onChange={setChanges}
+        />
       </fieldset>
       {!isShipped && (
         <aside className={classes.effect}>
@@ -295,100 +199,5 @@ export function ProfileEditor(props: ProfileEditorProps) {
         </aside>
       )}
     </div>
-  );
-}
-
-function Effect({ preview }: { readonly preview: ProfilePreview | null }) {
-  if (preview === null)
-    return <p>Change something, and the verdicts that would turn stand here.</p>;
-  if (preview.problems.length > 0) {
-    return (
-      <ul className={classes.problems} role="alert">
-        {preview.problems.map((problem) => (
-          <li key={problem}>{problem}</li>
-        ))}
-      </ul>
-    );
-  }
-  if (preview.changes.length === 0) return <p role="status">Nobody’s next rung would change.</p>;
-  return (
-    <ul className={classes.lines} role="status">
-      {preview.changes.map(({ name, stage, before, after }) => (
-        <li key={`${name}${stage}`}>
-          <strong>
-            {name}, {stage.toLowerCase()}
-          </strong>
-          <span className={classes.turn}>
-            <VerdictMark kind={before as VerdictKind} /> {verdictWords[before as VerdictKind]} →{' '}
-            <VerdictMark kind={after as VerdictKind} /> {verdictWords[after as VerdictKind]}
-          </span>
-        </li>
-      ))}
-    </ul>
-  );
-}
-
-interface SettingsProps {
-  readonly settings: ProfileSettings;
-  readonly isShipped: boolean;
-  readonly onChange: (part: Partial<ProfileSettings>) => void;
-}
-
-/** What a school measures in centimetres, and how far a copy may set it. */
-const lengthSettings = [
-  { id: 'forearmGapM', most: 40, step: 1 },
-  { id: 'shoulderLiftM', most: 8, step: 1 },
-  { id: 'bolsterLeadM', most: 3, step: 0.5 },
-] as const;
-
-function Settings({ settings, isShipped, onChange }: SettingsProps) {
-  return (
-    <Group align="flex-end" mt="sm">
-      {lengthSettings.map(({ id, most, step }) => (
-        <NumberInput
-          key={id}
-          label={settingWords[id]}
-          w={210}
-          suffix=" cm"
-          min={0}
-          max={most}
-          step={step}
-          disabled={isShipped}
-          value={Math.round(settings[id] * 1000) / 10}
-          onChange={(value) => onChange({ [id]: Math.round(Number(value) * 10) / 1000 })}
-        />
-      ))}
-      {methodIds.map((id) => (
-        <NativeSelect
-          key={id}
-          label={methodTable[id].label}
-          disabled={isShipped}
-          data={Object.entries(choicesIn(id)).map(([value, label]) => ({ value, label }))}
-          value={settings[id]}
-          onChange={(event) => onChange({ [id]: event.currentTarget.value })}
-        />
-      ))}
-      <NumberInput
-        label="Neck bend over the platform"
-        w={190}
-        suffix="°"
-        min={30}
-        max={flatNeckDeg}
-        {...(isFlat(settings) ? { description: 'flat, chin locked: short times' } : {})}
-        disabled={isShipped}
-        value={settings.neckFlexionDeg}
-        onChange={(value) => onChange({ neckFlexionDeg: Number(value) })}
-      />
-      {eyeAspectIds.map((id) => (
-        <NativeSelect
-          key={id}
-          label={getAspect(id).label}
-          disabled={isShipped}
-          data={choicesOf(id).map((value) => ({ value, label: choiceIn(id, value).label }))}
-          value={settings[id]}
-          onChange={(event) => onChange({ [id]: event.currentTarget.value })}
-        />
-      ))}
-    </Group>
   );
 }

@@ -13,7 +13,8 @@ import { LinkButton } from '@/design/LinkButton';
 import { CautionLine, Page } from '@/design/Page';
 import { CopyProfile } from './CopyProfile';
 import { UseFor } from './UseFor';
-import { ProfileEditor, type EditorChecks, type EditorStages } from './ProfileEditor';
+import type { EditorChecks, EditorStages } from './editor';
+import { ProfileEditor } from './ProfileEditor';
 import classes from './profiles.module.css';
 
 interface ProfilePageProps {
