@@ -7,8 +7,12 @@ import { startTransition, useEffect, useState } from 'react';
  *
  * @param value of one identity as long as it is the same
  */
-export function useFollowing<Value>(value: Value): Value {
-  const [following, follow] = useState(value);
+export const useFollowing = <Value>(value: Value): Value =>
+  useFollowingFrom<Value, Value>(value, value);
+
+/** As above. @param first what stands until the first picture has been shown */
+export function useFollowingFrom<Value, First>(value: Value, first: First): Value | First {
+  const [following, follow] = useState<Value | First>(first);
   useEffect(() => {
     if (following === value) return undefined;
     // An effect runs once what was before has been shown.

@@ -1,4 +1,5 @@
 import Link from 'next/link';
+import { memo, useMemo } from 'react';
 import type { PlanFile } from '@/core/files/planFile';
 import { formatLength } from '@/core/units/length';
 import { SceneView } from '@/design/drawing/SceneView';
@@ -36,10 +37,17 @@ export function StationRow({
   wraps,
   printScale,
 }: StationRowProps) {
-  const stations = stationsIn(plan, round, context.prepared);
+  const stations = useMemo(
+    () => stationsIn(plan, round, context.prepared),
+    [plan, round, context.prepared],
+  );
+  const mayGrow = printScale === undefined;
+  const size = useMemo(
+    () => rowSize(stations, context, pxPerM, mayGrow),
+    [stations, context, pxPerM, mayGrow],
+  );
   if (stations.length === 0)
     return <p className={classes.quiet}>Nobody is upside down in this round.</p>;
-  const size = rowSize(stations, context, pxPerM, printScale === undefined);
   return (
     <ul className={classes.row} data-wraps={wraps} aria-label="Set-ups of this round">
       {stations.map((station) => (
@@ -47,7 +55,8 @@ export function StationRow({
           key={station.letter}
           station={station}
           {...size}
-          {...{ context, chosen, onChoose, hrefOf, printScale }}
+          {...{ context, onChoose, hrefOf, printScale }}
+          chosen={station.people.some(({ id }) => id === chosen) ? chosen : null}
         />
       ))}
     </ul>
@@ -86,8 +95,11 @@ interface StationProps extends Pick<
   readonly wallM: number;
 }
 
-/** Each is drawn by itself: between two of them the page answers whoever is dragging something. */
-function Station({
+/**
+ * Each is drawn by itself: between two of them the page answers whoever is dragging something. Who is
+ * chosen elsewhere draws nothing anew.
+ */
+const Station = memo(function Station({
   station: { letter, label, option, people, baseM, isFound },
   context,
   pxPerM,
@@ -98,7 +110,11 @@ function Station({
   printScale,
 }: StationProps) {
   const names = shortNames(context.members);
-  const scene = drawStation(option, people[0]!.id, context, { pxPerM, wallM });
+  const first = people[0]!.id;
+  const scene = useMemo(
+    () => drawStation(option, first, context, { pxPerM, wallM }),
+    [option, first, context, pxPerM, wallM],
+  );
   const door = people.filter(({ confirmAtDoor }) => confirmAtDoor.length > 0);
   return (
     <li className={classes.station}>
@@ -150,4 +166,4 @@ function Station({
       )}
     </li>
   );
-}
+});

@@ -4,7 +4,6 @@ import { Button } from '@mantine/core';
 import { IconPlayerPlay } from '@tabler/icons-react';
 import { drawnIn, type Drawn } from '@/core/compose/drawnIn';
 import { doneByAll, listSittingOut, sayingCares, sayingOut } from '@/core/compose/sittingOut';
-import { sayMoves } from '@/core/files/moveWords';
 import { paceSeconds } from '@/core/running/pacer';
 import { feetDownNow } from '@/core/running/follow';
 import { isOutTonight, saidTonight } from '@/core/running/holdOut';
@@ -12,7 +11,7 @@ import { doorKey } from '@/core/running/replay';
 import type { FloorBundle } from '@/server/running/floorBundle';
 import { useFloorClass } from './context';
 import classes from './floor.module.css';
-import { NowDrawings } from './later';
+import { Moves, NowDrawings } from './later';
 import { linePace } from './linePace';
 import { screeningOn } from './questions';
 import { wakeSound } from '@/design/sound';
@@ -78,7 +77,6 @@ export function Now({
     (who) => names.get(who) ?? who,
     answerOf,
   );
-  const moves = sayMoves(item);
   const drill = item.drill === undefined ? undefined : bundle.drills[item.drill];
   const steps = linePace(item, round, own);
   const [drawn, drawnNext] = [drawingOf(item, bundle), drawingOf(next, bundle)];
@@ -87,11 +85,11 @@ export function Now({
       <div>
         <h1>{item.label}</h1>
         {drill && (
-          <p className={classes.how}>
+          <div className={classes.how}>
             {drill.how} <strong>{item.dose ?? drill.dose}.</strong>
-            {moves !== '' && ` ${moves.charAt(0).toUpperCase()}${moves.slice(1)}.`}
+            <Moves item={item} />
             {item.waves === 2 && ' In two turns: the pieces go round half.'}
-          </p>
+          </div>
         )}
         {steps.length > 0 && !isPacing && (
           <Button

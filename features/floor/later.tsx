@@ -26,12 +26,24 @@ const pacer = part(() => import('./PacerPanel').then((one) => one.PacerPanel));
 const checks = part(() => import('./ChecksPanel').then((one) => one.ChecksPanel));
 const pictures = part(() => import('./RoundPictures').then((one) => one.RoundPictures));
 const drawings = part(() => import('./NowDrawings').then((one) => one.NowDrawings));
+const moves = part(() => import('./Moves').then((one) => one.Moves));
 const resetMoves = part(() => import('./ResetMoves').then((one) => one.ResetMoves));
 const more = part(() => import('./MoreMenu').then((one) => one.MoreMenu));
 
 /** Everything that a tap may ask for. */
 export function layBy(): void {
-  for (const load of [door, hold, person, pictures, drawings, resetMoves, checks, pacer, more]) {
+  for (const load of [
+    door,
+    hold,
+    person,
+    pictures,
+    drawings,
+    moves,
+    resetMoves,
+    checks,
+    pacer,
+    more,
+  ]) {
     void load();
   }
 }
@@ -64,6 +76,7 @@ export const RoundPictures = dynamic(pictures, {
 export const ResetMoves = dynamic(resetMoves, {
   loading: coming(160),
 });
+export const Moves = dynamic(moves, { loading: () => null });
 export const NowDrawings = dynamic(drawings, {
   loading: coming(210),
 });

@@ -1,20 +1,14 @@
 'use client';
 
-import {
-  CartesianGrid,
-  Line,
-  LineChart,
-  ReferenceLine,
-  ResponsiveContainer,
-  XAxis,
-  YAxis,
-} from 'recharts';
+import { memo, useMemo } from 'react';
 import type { PlanFile } from '@/core/files/planFile';
 import type { DrillBook } from '@/core/catalog/drills';
 import { regionTable, regions } from '@/core/catalog/regions';
 import { traceReserves } from '@/core/compose/curve';
 import type { PreparedPerson } from '@/core/compose/prepared';
 import { fatigueRule } from '@/core/fatigue/reserve';
+import { Plot } from '@/design/Plot';
+import { ticksTo } from '@/design/plotScale';
 import classes from './plan.module.css';
 
 /** Each region its own dash, so that none of it rests on colour. */
@@ -27,17 +21,37 @@ interface CurvesProps {
   readonly name: string;
 }
 
-/** What one student has left, region by region, from the first minute to the last. */
-export function Curves({ plan, person, drills, name }: CurvesProps) {
+/** So many steps of minutes stand below it at most. */
+const mostSteps = 6;
+const inPercent = (share: number) => String(Math.round(100 * share));
+
+/** A line for each region that is asked for, and which have least left. */
+function traceLines(plan: PlanFile, person: PreparedPerson, drills: DrillBook) {
   const points = traceReserves(plan, person, drills);
   const used = regions.filter((region) => points.some(({ reserves }) => reserves[region] < 0.995));
-  const lowest = used
-    .map((region) => ({
-      region,
-      least: Math.min(...points.map(({ reserves }) => reserves[region])),
-    }))
-    .sort((a, b) => a.least - b.least);
-  const data = points.map(({ minute, reserves }) => ({ minute, ...reserves }));
+  return {
+    lastMinute: Math.max(1, ...points.map(({ minute }) => minute)),
+    lines: used.map((region) => ({
+      key: region,
+      stroke: 'var(--lv-ink)',
+      dash: dashes[regions.indexOf(region)] ?? '',
+      points: points.map(({ minute, reserves }) => ({ x: minute, y: reserves[region] })),
+    })),
+    lowest: used
+      .map((region) => ({
+        region,
+        least: Math.min(...points.map(({ reserves }) => reserves[region])),
+      }))
+      .sort((a, b) => a.least - b.least),
+  };
+}
+
+/** What one student has left, region by region, from the first minute to the last. */
+export const Curves = memo(function Curves({ plan, person, drills, name }: CurvesProps) {
+  const { lines, lowest, lastMinute } = useMemo(
+    () => traceLines(plan, person, drills),
+    [plan, person, drills],
+  );
   const first = plan.timeline.find(({ kind }) => kind === 'round')?.startsAt;
   return (
     <figure className={classes.curves}>
@@ -53,44 +67,21 @@ export function Curves({ plan, person, drills, name }: CurvesProps) {
               )
               .join(', ')}
       </figcaption>
-      <ResponsiveContainer width="100%" height={170}>
-        <LineChart data={data} margin={{ top: 6, right: 12, bottom: 0, left: -18 }}>
-          <CartesianGrid stroke="var(--lv-rule)" vertical={false} />
-          <XAxis
-            dataKey="minute"
-            type="number"
-            domain={[0, 'dataMax']}
-            unit=" min"
-            tick={{ fill: 'var(--lv-muted)', fontSize: 12 }}
-          />
-          <YAxis
-            domain={[0, 1]}
-            ticks={[0, 0.6, 1]}
-            tickFormatter={(value: number) => `${Math.round(100 * value)}`}
-            tick={{ fill: 'var(--lv-muted)', fontSize: 12 }}
-          />
-          <ReferenceLine
-            y={fatigueRule.leastForAttempt}
-            stroke="var(--lv-brass)"
-            strokeDasharray="5 4"
-          />
-          {first !== undefined && <ReferenceLine x={first} stroke="var(--lv-soft)" />}
-          {used.map((region) => (
-            <Line
-              key={region}
-              type="linear"
-              dataKey={region}
-              dot={false}
-              isAnimationActive={false}
-              stroke="var(--lv-ink)"
-              strokeWidth={1.6}
-              strokeDasharray={dashes[regions.indexOf(region)] ?? ''}
-            />
-          ))}
-        </LineChart>
-      </ResponsiveContainer>
+      <div className={classes.course}>
+        <Plot
+          className={classes.plot}
+          lines={lines}
+          most={{ x: lastMinute, y: 1 }}
+          ticks={{
+            x: ticksTo(lastMinute, mostSteps).map((at) => ({ at, label: `${at} min` })),
+            y: [0, fatigueRule.leastForAttempt, 1].map((at) => ({ at, label: inPercent(at) })),
+          }}
+          across={{ at: fatigueRule.leastForAttempt, stroke: 'var(--lv-brass)', dash: '5 4' }}
+          {...(first === undefined ? {} : { down: { at: first, stroke: 'var(--lv-soft)' } })}
+        />
+      </div>
       <ul className={classes.legend}>
-        {used.map((region) => (
+        {lines.map(({ key: region, dash }) => (
           <li key={region}>
             <svg width="34" height="8" aria-hidden>
               <line
@@ -100,7 +91,7 @@ export function Curves({ plan, person, drills, name }: CurvesProps) {
                 y2="4"
                 stroke="var(--lv-ink)"
                 strokeWidth="1.6"
-                strokeDasharray={dashes[regions.indexOf(region)] ?? ''}
+                strokeDasharray={dash}
               />
             </svg>
             {regionTable[region].label}
@@ -109,4 +100,4 @@ export function Curves({ plan, person, drills, name }: CurvesProps) {
       </ul>
     </figure>
   );
-}
+});

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { findOption } from '@/core/compose/readBack';
 import { outAsWished } from '@/core/compose/saidBefore';
 import { caresIn, listSittingOut } from '@/core/compose/sittingOut';
@@ -32,27 +33,30 @@ export function Lanes({ plan, prepared, members, pxPerMinute, chosen, onChoose }
           key={id}
           id={id}
           name={names.get(id) ?? id}
-          {...{ plan, prepared, pxPerMinute, chosen, onChoose }}
+          isChosen={chosen === id}
+          {...{ plan, prepared, pxPerMinute, onChoose }}
         />
       ))}
     </div>
   );
 }
 
-interface LaneProps extends Omit<LanesProps, 'members'> {
+interface LaneProps extends Omit<LanesProps, 'members' | 'chosen'> {
   readonly id: string;
   readonly name: string;
+  readonly isChosen: boolean;
 }
 
 /** One person’s evening; each by itself, so that the page answers between two of them. */
-function Lane({ id, name, plan, prepared, pxPerMinute, chosen, onChoose }: LaneProps) {
+const Lane = memo(function Lane(props: LaneProps) {
+  const { id, name, plan, prepared, pxPerMinute, isChosen, onChoose } = props;
   const own = prepared.people.find((person) => person.id === id);
   const rounds = numberRounds(plan.timeline);
   return (
     <button
       type="button"
       className={classes.lane}
-      aria-pressed={chosen === id}
+      aria-pressed={isChosen}
       aria-label={`${name}: ${laneWords(plan, id)}`}
       onClick={() => onChoose(id)}
     >
@@ -97,7 +101,7 @@ function Lane({ id, name, plan, prepared, pxPerMinute, chosen, onChoose }: LaneP
       })}
     </button>
   );
-}
+});
 
 const laneWords = (plan: PlanFile, id: string) =>
   plan.rounds

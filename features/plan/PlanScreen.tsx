@@ -87,6 +87,7 @@ const KeptRefused = memo(Refused);
 const KeptFiles = memo(FilesMenu);
 const KeptCompare = memo(ComparePanel);
 const KeptWishes = memo(WishesBar);
+const KeptWhy = memo(WhyPanel);
 
 /** Two lines of words in three minutes. */
 const pxPerMinute = 11.5;
@@ -123,6 +124,8 @@ function PlanBody({ source, onTaken, onBack }: PlanBodyProps) {
   const row = useFollowing(now);
   const order = useFollowing(row);
   const lanes = useFollowing(order);
+  // Why comes first; where they are marked follows.
+  const marked = useFollowing(chosen);
   const { order: ownOrder, pins } = wishes;
   const setOrder = useCallback(
     (list: readonly OrderedDrill[]) => change({ order: [...list] }, { keeps: true }),
@@ -138,6 +141,7 @@ function PlanBody({ source, onTaken, onBack }: PlanBodyProps) {
       ),
     [change, ownOrder, pins],
   );
+  const close = useCallback(() => setChosen(null), []);
   const callOf = useCallback((id: string) => nameOf(members, id), [members]);
   const drillPins = wishes.pins.filter((pin) => pin.kind === 'drill');
   const heading = isFromFile ? 'A class from a file' : course.name;
@@ -239,22 +243,24 @@ function PlanBody({ source, onTaken, onBack }: PlanBodyProps) {
                   members={members}
                   units={settings.units}
                   widthPx={760}
-                  chosen={chosen}
+                  chosen={marked}
                   withDimensions
                   textPx={12}
                 />
               </div>
             </div>
             {chosen !== null && prepared.people.some(({ id }) => id === chosen) ? (
-              <WhyPanel
-                planner={planner}
-                plan={plan}
+              <KeptWhy
+                wishes={wishes}
+                prepared={prepared}
+                change={change}
+                plan={picture}
                 person={chosen}
                 name={nameOf(members, chosen)}
                 round={round}
                 units={settings.units}
                 {...(isFromFile ? {} : { href: `/people/${chosen}` })}
-                onClose={() => setChosen(null)}
+                onClose={close}
               />
             ) : (
               <div>
@@ -273,7 +279,7 @@ function PlanBody({ source, onTaken, onBack }: PlanBodyProps) {
               plan={row.plan}
               round={row.round}
               context={row.context}
-              chosen={chosen}
+              chosen={marked}
               onChoose={setChosen}
             />
           )}
@@ -318,7 +324,7 @@ function PlanBody({ source, onTaken, onBack }: PlanBodyProps) {
                     prepared={lanes.context.prepared}
                     members={members}
                     pxPerMinute={pxPerMinute}
-                    chosen={chosen}
+                    chosen={marked}
                     onChoose={setChosen}
                   />
                 )}

@@ -69,7 +69,9 @@ function show({
   } as unknown as PlanFile;
   const ui = renderUi(
     <WhyPanel
-      planner={planner}
+      wishes={planner.wishes}
+      prepared={planner.prepared}
+      change={planner.change}
       plan={plan}
       person="1"
       name="Ada Quill"

@@ -4,6 +4,7 @@ import type { OptionRole } from '@/core/compose/option';
 import { ActionIcon, Button, Group, NativeSelect, Switch } from '@mantine/core';
 import { IconPin, IconX } from '@tabler/icons-react';
 import Link from 'next/link';
+import { useMemo } from 'react';
 import { painPlaces, painPlaceTable, type PainPlace } from '@/core/catalog/regions';
 import type { WishesFile } from '@/core/files/classFile';
 import type { PlanFile } from '@/core/files/planFile';
@@ -14,6 +15,7 @@ import { sayingRefused } from '@/core/compose/sayingRefused';
 import { firstUp } from '@/core/units/words';
 import { formatStretch } from '@/core/units/along';
 import type { LengthUnits } from '@/core/units/length';
+import { useFollowingFrom } from '@/design/useFollowing';
 import { Curves } from './later';
 import type { Planner } from './usePlanner';
 import classes from './plan.module.css';
@@ -24,7 +26,10 @@ import { comingFor } from '@/features/evening/comingFor';
 type Pin = WishesFile['pins'][number];
 
 interface WhyPanelProps {
-  readonly planner: Planner;
+  readonly wishes: Planner['wishes'];
+  readonly prepared: Planner['prepared'];
+  readonly change: Planner['change'];
+  /** As it is drawn: while the proof goes on, nothing here does. */
   readonly plan: PlanFile;
   readonly person: string;
   readonly name: string;
@@ -50,10 +55,12 @@ const isOf = (person: string) => (pin: Pin) => 'person' in pin && pin.person ===
 
 /** Why somebody is where they are, and everything the teacher can do about it. */
 export function WhyPanel(props: WhyPanelProps) {
-  const { planner, plan, person, name, round, units, href, onClose } = props;
-  const { wishes, prepared, change } = planner;
+  const { wishes, prepared, change, plan, person, name, round, units, href, onClose } = props;
   const own = prepared.people.find(({ id }) => id === person);
   const now = plan.rounds[round]?.people.find(({ id }) => id === person);
+  // The words first, and the curves in the next picture of the screen.
+  const asked = useMemo(() => ({ plan, own, name: name.split(' ')[0]! }), [plan, own, name]);
+  const traced = useFollowingFrom(asked, null);
   const option = findOption(prepared, person, now?.option ?? null);
   const refused = own === undefined ? null : sayingRefused(own, now ? [now.label] : []);
   // Why care closes something is the person's own page to say.
@@ -238,8 +245,13 @@ export function WhyPanel(props: WhyPanelProps) {
           change({ pins: checked ? [...rest, { kind: 'tired', person }] : rest }, { keeps: true });
         }}
       />
-      {own && (
-        <Curves plan={plan} person={own} drills={drillsOf(prepared)} name={name.split(' ')[0]!} />
+      {traced?.own && (
+        <Curves
+          plan={traced.plan}
+          person={traced.own}
+          drills={drillsOf(prepared)}
+          name={traced.name}
+        />
       )}
     </section>
   );

@@ -24,7 +24,8 @@ import { OnTheWay } from './OnTheWay';
 import { PhoneBar } from './PhoneBar';
 import { isHere, nextPlace, places, type When } from './places';
 import { StudioMenu } from './StudioMenu';
-import { findKey, helpKey } from './shortcuts';
+import type { Doable } from './doings';
+import { findKey, helpKey } from './keys';
 import classes from './shell.module.css';
 
 // Not loaded before somebody looks for something.
@@ -72,23 +73,16 @@ export function Header({ units, paperInk, isTeacher, canLock }: HeaderProps) {
       const outcome = await answered(saveSettingsAction(change));
       setProblem(outcome.ok ? null : Object.values(outcome.problems).join(' '));
     });
-  const saveUnits = (value: LengthUnits) => save({ units: value });
-  const doings = [
-    {
-      label: units === 'cm' ? 'Lengths in feet and inches' : 'Lengths in centimetres',
-      run: () => saveUnits(units === 'cm' ? 'in' : 'cm'),
-    },
-    {
-      label: next === 'dark' ? 'Dark screen' : 'Light screen',
-      run: () => setColorScheme(next),
-    },
-    {
-      label: paperInk === 'tones' ? 'Paper in black alone' : 'Paper in tones of grey and brass',
-      run: () => save({ paperInk: paperInk === 'tones' ? 'one' : 'tones' }),
-    },
-    { label: 'The keys there are', run: () => setShown('keys') },
-    ...(canLock ? [{ label: 'Lock the desk', run: () => void lockDesk() }] : []),
-  ];
+  const switchScheme = () => setColorScheme(next);
+  const doable: Doable = {
+    units,
+    paperInk,
+    next,
+    save,
+    switchScheme,
+    showKeys: () => setShown('keys'),
+    lock: canLock ? () => void lockDesk() : null,
+  };
   return (
     <>
       <header className={`${classes.header} no-print`}>
@@ -146,7 +140,7 @@ export function Header({ units, paperInk, isTeacher, canLock }: HeaderProps) {
               { value: 'cm', label: 'cm' },
               { value: 'in', label: 'ft, in' },
             ]}
-            onChange={saveUnits}
+            onChange={(value) => save({ units: value })}
           />
           {isTeacher && (
             <ActionIcon
@@ -174,7 +168,7 @@ export function Header({ units, paperInk, isTeacher, canLock }: HeaderProps) {
             variant="subtle"
             size={36}
             aria-label={`Switch to ${next} scheme`}
-            onClick={() => setColorScheme(next)}
+            onClick={switchScheme}
           >
             {scheme === 'dark' ? <IconSun size={20} /> : <IconMoon size={20} />}
           </ActionIcon>
@@ -186,7 +180,7 @@ export function Header({ units, paperInk, isTeacher, canLock }: HeaderProps) {
         </p>
       )}
       {isTeacher && <PhoneBar path={path} />}
-      {shown === 'palette' && <Palette doings={doings} onClose={leavePalette} />}
+      {shown === 'palette' && <Palette doable={doable} onClose={leavePalette} />}
       {shown === 'keys' && <Shortcuts onClose={close} />}
     </>
   );

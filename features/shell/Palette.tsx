@@ -7,6 +7,7 @@ import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { answered } from '@/design/answered';
 import { showProblems } from '@/design/notices';
 import { listFindablesAction, listRecordablesAction } from './actions';
+import { listDoings, type Doable } from './doings';
 import type { Findable } from './find';
 import { findAll } from '@/design/match';
 import { furtherPages, places } from './places';
@@ -23,19 +24,13 @@ const groups = ['Pages', 'To do', 'People', 'Rungs', 'Set-ups', 'Bars'] as const
 /** What scrolls can be reached and has a name; the library's own types do not know of it. */
 const asRegion = { viewportProps: { tabIndex: 0, 'aria-label': 'Found', role: 'region' } };
 
-/** Something that can be done from anywhere. */
-export interface Doing {
-  readonly label: string;
-  readonly run: () => void;
-}
-
 interface PaletteProps {
-  readonly doings: readonly Doing[];
+  readonly doable: Doable;
   readonly onClose: () => void;
 }
 
 /** A page, a person, a rung, a set-up, a bar or something to do, by the beginnings of its words or by initials. */
-export function Palette({ doings, onClose }: PaletteProps) {
+export function Palette({ doable, onClose }: PaletteProps) {
   const router = useRouter();
   // As it was when this was opened: what is found leads away from it.
   const path = usePathname();
@@ -58,7 +53,7 @@ export function Palette({ doings, onClose }: PaletteProps) {
       isOver = true;
     };
   }, [openedAt]);
-  const toDo = doings.map(({ label, run }) => ({ label, run, group: 'To do' as const }));
+  const toDo = listDoings(doable).map((one) => ({ ...one, group: 'To do' as const }));
   const always = [...pages, ...toDo];
   const shown = findAll([...always, ...found], typed, typed === '' ? always.length : mostShown);
   const listed = groups.map((group) => ({

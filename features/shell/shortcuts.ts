@@ -1,4 +1,5 @@
 /** What can be done by key, in one table; shown on `?`. None is a browser's or a screen reader's own. */
+import { findKey, helpKey } from './keys';
 import { lockKey } from './lock';
 
 export interface Shortcut {
@@ -6,9 +7,6 @@ export interface Shortcut {
   readonly does: string;
   readonly where: string;
 }
-
-export const findKey = 'mod+K';
-export const helpKey = '?';
 
 /** A key as it is written on a keyboard; `mod` is Ctrl, or ⌘ where there is one. */
 export const sayKeys = (keys: string, isMac: boolean): string =>

@@ -28,12 +28,35 @@ async function change(page: Page, { field, value }: (typeof changes)[number]): P
   await page.keyboard.press('Tab');
 }
 
+/** So many people are asked about, one after the other, once nothing is composed any more. */
+const askedAbout = 6;
+/** What a tap draws is drawn by then. */
+const drawingMs = 1_000;
+
+/** Taps names in the row of set-ups, as somebody does who goes through the class. */
+async function askWhy(page: Page): Promise<number> {
+  const names = await page
+    .getByRole('list', { name: 'Set-ups of this round' })
+    .getByRole('button')
+    .all();
+  await longestBlock(page);
+  let longest = 0;
+  for (const name of names.slice(0, askedAbout)) {
+    // By the element itself: looking for where to click is work of the page, and not of the app.
+    await name.evaluate((button: HTMLElement) => button.click());
+    await page.waitForTimeout(drawingMs);
+    longest = Math.max(longest, await longestBlock(page));
+  }
+  return longest;
+}
+
 const browser = await chromium.launch({
   executablePath: process.env.LEVITAR_CHROMIUM!,
   args: chromiumArguments,
 });
 const loading: number[] = [];
 const solving: number[] = [];
+const asking: number[] = [];
 for (let run = 0; run < runs; run += 1) {
   // Of its own, so that nothing is at hand from before.
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
@@ -51,6 +74,7 @@ for (let run = 0; run < runs; run += 1) {
     await page.waitForTimeout(solvingMs);
     solving.push(await longestBlock(page));
   }
+  asking.push(await askWhy(page));
   await context.close();
 }
 await browser.close();
@@ -61,6 +85,13 @@ print({
   target: 50,
 });
 console.log(`  each: ${solving.map((block) => Math.round(block)).join(', ')}`);
+print({
+  name: 'Longest block when somebody on the plan is asked about',
+  median: medianOf(asking),
+  unit: 'ms',
+  target: 50,
+});
+console.log(`  each: ${asking.map((block) => Math.round(block)).join(', ')}`);
 print({
   name: 'Longest block while the plan page loads, as if new there',
   median: medianOf(loading),
