@@ -20,7 +20,7 @@ export default defineConfig({
   retries: 0,
   // A shared machine stalls now and then: patience, never a second try.
   timeout: 240_000,
-  expect: { timeout: 25_000 },
+  expect: { timeout: 40_000 },
   use: {
     viewport: { width: 1280, height: 800 },
     // Whoever waits for ever says where.
