@@ -1,6 +1,6 @@
 'use client';
 
-import { Button, NativeSelect, SegmentedControl } from '@mantine/core';
+import { Button, NativeSelect, SegmentedControl, VisuallyHidden } from '@mantine/core';
 import { IconPlayerPlay, IconPlayerStopFilled, IconWind } from '@tabler/icons-react';
 import { useState } from 'react';
 import type { BaseId, FaultId, CheckKey } from '@/core/catalog/checks';
@@ -79,6 +79,7 @@ function HoldSetup({ wish, onShow, onClose }: HoldPanelProps) {
     });
   return (
     <section className={classes.hold} aria-label="A hold for the group">
+      <VisuallyHidden component="h1">A hold for the group</VisuallyHidden>
       <div className={classes.holdHead}>
         <NativeSelect
           size="lg"
