@@ -3,7 +3,7 @@ import { down, makeDevice, start, stop } from '../testing/device';
 import { readClock } from './clock';
 import { secondsUpsideDown, toPains, toRecords, toSigns } from './records';
 import { hasSign, needsWord, replay } from './replay';
-import type { Tap } from './tap';
+import type { FloorAct, Tap } from './tap';
 import { aboutPeople, tapId } from './taps';
 
 const recordsOf = (taps: readonly Tap[]) => toRecords(replay(taps), checkTable);

@@ -17,13 +17,9 @@ import {
   wishesNow,
   type PlacedPerson,
 } from './follow';
-import {
-  hideChecks,
-  mayTap,
-  planForAssistant,
-  preparedForAssistant,
-  tapForAssistant,
-} from './roles';
+import { planForAssistant, preparedForAssistant } from './assistantPlan';
+import { hideChecks } from './hide';
+import { mayTap, tapForAssistant } from './roles';
 import { doorKey, replay } from './replay';
 import type { FloorAct, Tap } from './tap';
 

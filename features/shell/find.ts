@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { shapeIds, getShape } from '@/core/shapes/registry';
 import { inSentence } from '@/core/units/words';
-import { isPrivateCheck } from '@/core/running/roles';
+import { isPrivateCheck } from '@/core/running/hide';
 import { listPeople } from '@/db/people';
 import { listProfiles } from '@/db/profiles';
 import { database } from '@/server/database';

@@ -11,7 +11,8 @@ import {
 } from '@/core/running/records';
 import { awayFrom } from '@/core/running/follow';
 import { replay, type FloorState } from '@/core/running/replay';
-import { hideChecks, mayTap, tapForAssistant, type FloorRole } from '@/core/running/roles';
+import { hideChecks } from '@/core/running/hide';
+import { mayTap, tapForAssistant, type FloorRole } from '@/core/running/roles';
 import { nothingTap, queueRule, takeIn } from '@/core/running/queue';
 import { tap as tapShape, type FloorAct, type Tap } from '@/core/running/tap';
 import { aboutPeople } from '@/core/running/taps';

@@ -26,13 +26,9 @@ import type { PlanFile } from '@/core/files/planFile';
 import type { PreparedClass, PreparedPerson } from '@/core/compose/prepared';
 import type { School } from '@/core/catalog/school';
 import { closedByWord } from '@/core/running/closedByWord';
-import {
-  hideChecks,
-  isPrivateCheck,
-  planForAssistant,
-  preparedForAssistant,
-  type FloorRole,
-} from '@/core/running/roles';
+import { planForAssistant, preparedForAssistant } from '@/core/running/assistantPlan';
+import { hideChecks, isPrivateCheck } from '@/core/running/hide';
+import type { FloorRole } from '@/core/running/roles';
 import { isSoreBefore, type Consent, type OpenedCase } from '@/core/ladder/case';
 import { questionOf, screeningQuestion, soreQuestion, type DoorQuestion } from '@/core/ladder/door';
 import type { LengthUnits } from '@/core/units/length';
