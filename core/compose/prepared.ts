@@ -18,7 +18,8 @@ import { isOpenOnceAsked, isOpenUnasked, thingOfCounter, type Pass } from '../la
 import { listCares, listRefused, type CareLine } from '../ladder/ledger';
 import type { Refusal } from '../ladder/refusal';
 import { isLittleKnown } from '../ladder/gatesAhead';
-import { planChecks, rankChecks, type CheckSlot, type CheckWorth } from '../ladder/tonight';
+import { planChecks, type CheckSlot } from '../ladder/checkPlan';
+import { rankChecks, type CheckWorth } from '../ladder/tonight';
 import type { KeptDistance } from '../setups/kept';
 import { keptDistances } from '../setups/registry';
 import type { LengthUnits } from '../units/length';

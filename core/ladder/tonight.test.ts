@@ -6,7 +6,8 @@ import { openCase } from './case';
 import { compareSchools } from './compare';
 import { buildSchool } from '../catalog/school';
 import { countOpen, findStand, findStands, listNext } from './stand';
-import { planChecks, rankChecks } from './tonight';
+import { planChecks } from './checkPlan';
+import { rankChecks } from './tonight';
 
 const present = { 'forearm-stand': 'FS9' } as const;
 const almost: Evidence = { ...everything, 'dolphin-push-ups': twice(4) };

@@ -5,7 +5,7 @@ import { describeDemand } from '@/core/catalog/profileChanges';
 import { getStageIn, type School } from '@/core/catalog/school';
 import { ladderIds, ladderTable, type LadderId, type StageKey } from '@/core/catalog/stage';
 import { isScreeningDue } from '@/core/caution/care';
-import { planChecks, type CheckSlot } from '@/core/ladder/tonight';
+import { planChecks, type CheckSlot } from '@/core/ladder/checkPlan';
 import type { VerdictKind } from '@/core/ladder/verdictKinds';
 import { daysBetween, type Day } from '@/core/units/day';
 import {
