@@ -18,7 +18,6 @@ import { buildSchool, type ProfileChanges, type ProfileVersion } from '@/core/ca
 import { validateProfile } from '@/core/catalog/validate';
 import { compareSchools } from '@/core/ladder/compare';
 import { listPieces } from '@/db/cupboards';
-import { listPeople } from '@/db/people';
 import {
   addProfileVersion,
   countProfiles,
@@ -36,7 +35,7 @@ import { noteInDiary } from '@/server/network/asking';
 import { done, refuse, toProblems, type Outcome } from '@/server/result';
 import { change, field, work } from '@/server/useCase';
 import { listProfileChoices, readCatalog, readProfile, readSchool } from '@/server/judging/schools';
-import { findNextCourse } from '@/server/judging/views';
+import { findNextCourse, listComing } from '@/server/judging/views';
 
 const label = z.string().overwrite(lineOf).min(1, 'Write a name.').max(60, 'At most 60 signs.');
 const goneProfile = { form: 'This copy is no longer here.' };
@@ -187,7 +186,7 @@ export const previewProfile = work(
     if (problems.length > 0) return done({ problems, changes: [] });
     const before = readSchool(db, stored.key);
     const after = buildSchool(next, catalog);
-    const people = listPeople(db);
+    const people = listComing(db, today);
     const course = findNextCourse(db, today);
     const pieces = course === null ? [] : listPieces(db, course.id);
     const cases = readCases(db, people, () => ({ school: before, day: today, pieces }));

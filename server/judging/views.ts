@@ -8,6 +8,7 @@ import type { Ranges } from '@/core/setups/setup';
 import { getStageIn, type School } from '@/core/catalog/school';
 import type { StageKey } from '@/core/catalog/stage';
 import { comingMeeting } from '@/core/units/course';
+import { byName } from '@/core/units/byName';
 import { addDays, daysBetween, type Day } from '@/core/units/day';
 import {
   findFirstCourse,
@@ -109,6 +110,20 @@ export function findNextCourse(db: Db, day: Day): CourseRow | null {
   });
   dated.sort((a, b) => a.away - b.away);
   return dated[0]?.course ?? null;
+}
+
+/**
+ * Everybody who comes to something: who is in a course with an evening to come, or in the newest one
+ * where none is planned; everybody there is while there is no course. Over the years hundreds more
+ * stay on the list, whom no evening judges any more, and judging all of them takes seconds.
+ */
+export function listComing(db: Db, day: Day): readonly PersonRow[] {
+  const courses = listCourses(db);
+  const ahead = courses.filter(({ id }) => listMeetings(db, id).some(({ date }) => date >= day));
+  const newest = courses.toSorted((a, b) => (a.startsOn < b.startsOn ? 1 : -1)).slice(0, 1);
+  const people = (ahead.length > 0 ? ahead : newest).flatMap(({ id }) => listCoursePeople(db, id));
+  if (people.length === 0) return listPeople(db);
+  return [...new Map(people.map((one) => [one.id, one])).values()].sort(byName);
 }
 
 /** The course with everyone judged for the evening's stage; `null` before there is a course. */
