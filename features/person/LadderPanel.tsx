@@ -4,8 +4,7 @@ import { Button } from '@mantine/core';
 import { useDisclosure } from '@mantine/hooks';
 import Link from 'next/link';
 import { useState } from 'react';
-import { getAlternative } from '@/core/catalog/alternatives';
-import { ladderTable, type LadderId, type StageKey } from '@/core/catalog/stage';
+import type { LadderId, StageKey } from '@/core/catalog/stage';
 import type { Standing } from '@/server/judging/standings';
 import { StatusMark } from '@/design/marks/StatusMark';
 import { AnotherWayMark, VerdictMark, verdictWords } from '@/design/marks/VerdictMark';
@@ -13,17 +12,24 @@ import { Said } from '@/design/units';
 import { DecisionDialog, RungSelect } from './later';
 import classes from './ladders.module.css';
 
+export interface LadderChoices {
+  readonly label: string;
+  /** Foot first. */
+  readonly rungs: readonly { readonly value: StageKey; readonly label: string }[];
+}
+
 interface LadderPanelProps {
   readonly personId: number;
   readonly standings: readonly Standing[];
-  /** Rungs of each ladder, foot first. */
-  readonly rungs: Readonly<Record<LadderId, readonly { value: StageKey; label: string }[]>>;
+  readonly ladders: Readonly<Record<LadderId, LadderChoices>>;
+  /** What is done in place of a next rung, by that rung; the catalog itself would come with a label. */
+  readonly instead: Readonly<Partial<Record<StageKey, string>>>;
   /** Stages last agreed to with support, and when, in words. */
   readonly tried: Readonly<Partial<Record<StageKey, string>>>;
 }
 
 /** The five ladders of one person: where they stand and what the next rung says. */
-export function LadderPanel({ personId, standings, rungs, tried }: LadderPanelProps) {
+export function LadderPanel({ personId, standings, ladders, instead, tried }: LadderPanelProps) {
   return (
     <ul className={classes.five}>
       {standings.map((standing) => (
@@ -31,7 +37,8 @@ export function LadderPanel({ personId, standings, rungs, tried }: LadderPanelPr
           <OneLadder
             personId={personId}
             standing={standing}
-            rungs={rungs[standing.family]}
+            ladder={ladders[standing.family]}
+            instead={standing.next === null ? undefined : instead[standing.next.stage]}
             tried={standing.next === null ? undefined : tried[standing.next.stage]}
           />
         </li>
@@ -43,12 +50,13 @@ export function LadderPanel({ personId, standings, rungs, tried }: LadderPanelPr
 interface OneLadderProps {
   readonly personId: number;
   readonly standing: Standing;
-  readonly rungs: readonly { value: StageKey; label: string }[];
+  readonly ladder: LadderChoices;
+  readonly instead: string | undefined;
   /** The next one was tried with support on this day. */
   readonly tried: string | undefined;
 }
 
-function OneLadder({ personId, standing, rungs, tried }: OneLadderProps) {
+function OneLadder({ personId, standing, ladder, instead, tried }: OneLadderProps) {
   const { family, present, next } = standing;
   const [isOpen, { open: show, close }] = useDisclosure(false);
   const [wasOpen, setWasOpen] = useState(false);
@@ -58,14 +66,14 @@ function OneLadder({ personId, standing, rungs, tried }: OneLadderProps) {
   };
   return (
     <>
-      <h3>{ladderTable[family].label}</h3>
+      <h3>{ladder.label}</h3>
       <span className={classes.onPaper}>{standing.presentLabel ?? 'not begun'}</span>
       <RungSelect
         personId={personId}
         family={family}
         present={present}
         presentLabel={standing.presentLabel}
-        rungs={rungs}
+        rungs={ladder.rungs}
       />
       {next === null ? (
         <p className={classes.top}>At the top of this ladder.</p>
@@ -78,9 +86,9 @@ function OneLadder({ personId, standing, rungs, tried }: OneLadderProps) {
             </Link>
           </p>
           <p className={classes.mark}>
-            {next.alternative && present !== null ? (
+            {instead !== undefined && present !== null ? (
               <>
-                <AnotherWayMark /> {getAlternative(next.alternative).label}
+                <AnotherWayMark /> {instead}
               </>
             ) : (
               <>

@@ -10,9 +10,10 @@ import { forearmKickSetup } from '@/core/setups/forearmKick';
 import { getSetup } from '@/core/setups/registry';
 import { getStageIn } from '@/core/catalog/school';
 import { firstUp } from '@/core/units/words';
+import { getAlternative } from '@/core/catalog/alternatives';
 import { isSoreBefore } from '@/core/ladder/case';
 import { isScreeningDue } from '@/core/caution/care';
-import { ladderIds, type LadderId, type StageKey } from '@/core/catalog/stage';
+import { ladderIds, ladderTable, type LadderId, type StageKey } from '@/core/catalog/stage';
 import { formatHeight, formatLength } from '@/core/units/length';
 import { toGateRow } from '@/server/judging/gateRows';
 import { readPersonId } from '@/server/personId';
@@ -35,7 +36,7 @@ import {
   WordsPanel,
 } from './later';
 import { GatePanel } from './GatePanel';
-import { LadderPanel } from './LadderPanel';
+import { LadderPanel, type LadderChoices } from './LadderPanel';
 import { PainGone } from './PainGone';
 import { PersonMenu } from './PersonMenu';
 import { PrivatePart } from './PrivatePart';
@@ -200,7 +201,8 @@ export async function PersonPage({ params, searchParams }: PersonPageProps) {
           key={JSON.stringify(person.present)}
           personId={person.id}
           standings={view.standings}
-          rungs={rungChoices(view)}
+          ladders={ladderChoices(view)}
+          instead={insteadOfNext(view)}
           tried={triedWithSupport(view)}
         />
       </section>
@@ -275,6 +277,17 @@ function currentLengths({ body, settings }: PersonPageView): Record<LengthId, st
   ) as Record<LengthId, string>;
 }
 
+/** What is done in place of a next rung, by that rung. */
+function insteadOfNext({ standings }: PersonPageView): Partial<Record<StageKey, string>> {
+  return tableOf(
+    standings.flatMap(({ next }) =>
+      next === null || next.alternative === null
+        ? []
+        : [[next.stage, getAlternative(next.alternative).label]],
+    ),
+  );
+}
+
 /** The newest word on each stage and its day in words, where that was: with support. */
 function triedWithSupport({ decisions }: PersonPageView): Partial<Record<StageKey, string>> {
   const newest = new Map<StageKey, PersonPageView['decisions'][number]>();
@@ -286,16 +299,18 @@ function triedWithSupport({ decisions }: PersonPageView): Partial<Record<StageKe
   );
 }
 
-function rungChoices({ school }: PersonPageView) {
-  return Object.fromEntries(
-    ladderIds.map((family) => [
-      family,
-      school.ladders[family].map((stage) => ({
-        value: stage,
-        label: getStageIn(school, stage).spec.label,
-      })),
-    ]),
-  ) as Record<LadderId, { value: StageKey; label: string }[]>;
+function ladderChoices({ school }: PersonPageView): Record<LadderId, LadderChoices> {
+  const choicesOf = (family: LadderId): LadderChoices => ({
+    label: ladderTable[family].label,
+    rungs: school.ladders[family].map((stage) => ({
+      value: stage,
+      label: getStageIn(school, stage).spec.label,
+    })),
+  });
+  return Object.fromEntries(ladderIds.map((family) => [family, choicesOf(family)])) as Record<
+    LadderId,
+    LadderChoices
+  >;
 }
 
 /** The lengths whose uncertainty moves this person's distances most. */
