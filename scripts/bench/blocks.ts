@@ -39,6 +39,7 @@ async function askWhy(page: Page): Promise<number> {
     .getByRole('list', { name: 'Set-ups of this round' })
     .getByRole('button')
     .all();
+  if (names.length < askedAbout) throw new Error('The row of set-ups has hardly anybody in it.');
   await longestBlock(page);
   let longest = 0;
   for (const name of names.slice(0, askedAbout)) {
