@@ -16,7 +16,8 @@ export function Effect({ preview }: { readonly preview: ProfilePreview | null })
       </ul>
     );
   }
-  if (preview.changes.length === 0) return <p role="status">Nobody’s next rung would change, of those who come to a course.</p>;
+  if (preview.changes.length === 0)
+    return <p role="status">Nobody’s next rung would change, of those who come to a course.</p>;
   return (
     <ul className={classes.lines} role="status">
       {preview.changes.map(({ name, stage, before, after }) => (
