@@ -31,21 +31,25 @@ interface PlotProps {
   readonly className: string | undefined;
 }
 
+/** In hundredths of the plot, from its left and from its top. */
+const alongAxis = (x: number, most: number) => (100 * x) / most;
+const downAxis = (y: number, most: number) => 100 - (100 * Math.max(0, y)) / most;
+
 /**
  * Lines over time between two axes, for charts that are drawn anew while somebody works: the chart
  * library's takes over 100 ms to appear. Its words stand beside it: a screen reader passes over it.
  */
 export function Plot({ lines, most, ticks, across, down, className }: PlotProps) {
-  const alongOf = (x: number) => (100 * x) / most.x;
-  const downOf = (y: number) => 100 - (100 * Math.max(0, y)) / most.y;
+  const alongOf = (x: number) => alongAxis(x, most.x);
+  const downOf = (y: number) => downAxis(y, most.y);
   const paths = useMemo(
     () =>
       lines.map(({ points, ...look }) => ({
         ...look,
         d: line<PlotPoint>()
           .defined(({ y }) => y !== null)
-          .x(({ x }) => (100 * x) / most.x)
-          .y(({ y }) => 100 - (100 * Math.max(0, y ?? 0)) / most.y)(points),
+          .x(({ x }) => alongAxis(x, most.x))
+          .y(({ y }) => downAxis(y ?? 0, most.y))(points),
       })),
     [lines, most.x, most.y],
   );
