@@ -50,6 +50,18 @@ const cutOff = (page: Page) =>
     );
   });
 
+/** Frames within a page that hide something to their left or right. */
+const slides = (page: Page) =>
+  page.evaluate(() =>
+    [...document.querySelectorAll<HTMLElement>('main *')].flatMap((one) =>
+      ['auto', 'scroll'].includes(getComputedStyle(one).overflowX) &&
+      one.clientWidth > 0 &&
+      one.scrollWidth > one.clientWidth + 1
+        ? [`${one.className}: ${one.scrollWidth} in ${one.clientWidth}`]
+        : [],
+    ),
+  );
+
 const desk = { width: 1280, height: 800 };
 const hand = { width: 390, height: 780 };
 
@@ -124,6 +136,8 @@ for (const [at, addresses] of handfuls.entries()) {
       await expect(page.getByText(/^Composing/)).toBeHidden({ timeout: 60_000 });
       await expect(page.locator('.mantine-Skeleton-root')).toHaveCount(0, { timeout: 60_000 });
       expect(await widthOf(page), address).toBeLessThanOrEqual(390);
+      // A drawing takes its measure once it is there.
+      await expect.poll(() => slides(page), { message: address }).toEqual([]);
       expect(await tooSmall(page), address).toEqual([]);
       expect(await cutOff(page), address).toEqual([]);
       // Also what only makes a page harder to find one's way in.
@@ -235,4 +249,41 @@ test('people are a list on a phone: nothing of anybody lies beyond an edge', asy
   }));
   expect(heights.rest).toBeCloseTo(heights.row * (all - beyond.rows), 0);
   await expectAccessible(page);
+});
+
+test('on a phone the whole room is seen first, and every handle when it is drawn larger', async ({
+  page,
+}) => {
+  await page.goto('/room');
+  const drawing = page.getByRole('img', { name: /^The room from above/ });
+  const width = async () => (await drawing.boundingBox())!.width;
+  await expect.poll(width).toBeLessThanOrEqual(390);
+  const handles = () =>
+    page
+      .getByRole('slider')
+      .evaluateAll((all) => all.map((one) => one.getBoundingClientRect().toJSON() as DOMRect));
+  const few = await handles();
+  // A middle and an end of it lie a finger apart.
+  expect(few.every(({ left, right }) => left >= 0 && right <= 390)).toBe(true);
+  await page.getByRole('button', { name: 'Larger, every handle' }).click();
+  await expect.poll(width).toBe(760);
+  expect((await handles()).length).toBeGreaterThan(few.length);
+  expect(await widthOf(page)).toBeLessThanOrEqual(390);
+  await page.getByRole('button', { name: 'The whole room' }).click();
+  await expect.poll(width).toBeLessThanOrEqual(390);
+});
+
+test('on a phone everybody is placed by tiles, one after the other', async ({ page }) => {
+  await page.goto('/begin/placing?course=1');
+  const open = page.getByRole('status').filter({ hasText: 'to go' });
+  await expect(open).toHaveText('14 to go');
+  const asked = () => page.locator('main [role=group][aria-label]').getAttribute('aria-label');
+  const first = await asked();
+  const saved = page.waitForResponse((answer) => answer.request().method() === 'POST');
+  await page.getByRole('button', { name: `${first}: never seen` }).click();
+  await saved;
+  await expect(open).toHaveText('13 to go');
+  expect(await asked()).not.toBe(first);
+  await page.reload();
+  await expect(open).toHaveText('13 to go');
 });

@@ -2,7 +2,7 @@ import { usableSpans, wallIds } from '../room/room';
 import { roomFile } from '../room/roomFile';
 import { fittedName, type PlanMark } from './placeMark';
 import { roomFrame } from './roomFrame';
-import { drawRoomPlan } from './roomPlan';
+import { drawRoom, drawRoomPlan } from './roomPlan';
 import { textWidth } from './scene';
 
 const room = roomFile.parse({
@@ -169,5 +169,56 @@ describe('the room from above', () => {
     const words = small.shapes.flatMap((shape) => (shape.kind === 'text' ? [shape.text] : []));
     expect(words).toContain('A');
     expect(words.some((word) => word.startsWith('Wil'))).toBe(false);
+  });
+});
+
+describe('the room itself, small', () => {
+  const drawn = (widthM: number, depthM: number) => {
+    const one = {
+      ...room,
+      widthM,
+      depthM,
+      doors: [],
+      low: [],
+      blocked: [
+        { wall: 'south' as const, fromM: 0, toM: widthM, what: 'a very long row of coats' },
+      ],
+    };
+    return drawRoom(one, usableSpans(one), roomFrame(one, 358), {
+      units: 'cm',
+      withDimensions: true,
+      textPx: 12,
+      withWalls: true,
+      withObstacleNames: false,
+    });
+  };
+
+  it.each([
+    [9.6, 7.2],
+    [20, 6],
+    [6, 20],
+    [5, 4],
+  ])('names its walls apart from each other, and nothing else: %d by %d m', (widthM, depthM) => {
+    const words = drawn(widthM, depthM).flatMap((shape) =>
+      shape.kind === 'text' && shape.role !== 'dimensionText' ? [shape] : [],
+    );
+    const names = words.filter(({ text }) => text.endsWith('wall'));
+    expect(names).toHaveLength(4);
+    expect(words.some(({ text }) => text.includes('coats'))).toBe(false);
+    const boxes = names.map(({ x, y, text, sizePx, anchor }) => {
+      const wide = textWidth(text, sizePx);
+      const left = { start: x, middle: x - wide / 2, end: x - wide }[anchor];
+      return { left, right: left + wide, top: y - sizePx * 0.8, bottom: y };
+    });
+    for (const [at, one] of boxes.entries()) {
+      for (const other of boxes.slice(at + 1)) {
+        const isApart =
+          one.right <= other.left ||
+          other.right <= one.left ||
+          one.bottom <= other.top ||
+          other.bottom <= one.top;
+        expect(isApart).toBe(true);
+      }
+    }
   });
 });

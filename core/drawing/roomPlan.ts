@@ -23,6 +23,8 @@ export interface RoomPlanOptions {
   readonly withNames?: boolean;
   /** The walls by name, and whatever blocks them: for drawing the room itself. */
   readonly withWalls?: boolean;
+  /** What blocks a wall or hangs low by name; a small drawing has no room for the words. */
+  readonly withObstacleNames?: boolean;
 }
 
 /** Two ends of a stretch of wall on the sheet, and which way is out of the room. */
@@ -91,7 +93,11 @@ export function drawRoom(
     withDimensions,
     textPx = sizes.namePx,
     withWalls = false,
-  }: Pick<RoomPlanOptions, 'units' | 'withDimensions' | 'textPx' | 'withWalls'>,
+    withObstacleNames = true,
+  }: Pick<
+    RoomPlanOptions,
+    'units' | 'withDimensions' | 'textPx' | 'withWalls' | 'withObstacleNames'
+  >,
 ): Shape[] {
   const whole = { left: 0, right: room.widthM, bottom: 0, top: room.depthM };
   const low = room.low.map(({ xM, yM, widthM, depthM }) =>
@@ -100,7 +106,7 @@ export function drawRoom(
   // Mats stand along the walls: the middle of a low spot is where its words are least often covered.
   const lowWords = room.low.map(({ xM, yM, widthM, depthM, heightM, what }) => {
     const words = `${what || 'low'} ${formatRoomFigure(heightM, units)}`;
-    const fits = textWidth(words, textPx) < widthM * frame.pxPerM - 4;
+    const fits = withObstacleNames && textWidth(words, textPx) < widthM * frame.pxPerM - 4;
     return text(
       'tapeText',
       frame.x(xM + widthM / 2),
@@ -109,7 +115,8 @@ export function drawRoom(
       textPx,
     );
   });
-  const blocked = room.blocked.flatMap(({ wall, fromM, toM, what }): Shape[] => {
+  const blocked = room.blocked.flatMap(({ wall, fromM, toM, what: name }): Shape[] => {
+    const what = withObstacleNames ? name : '';
     const { x1, y1, x2, y2, out } = wallLine(room, wall, fromM, toM, frame);
     const isLevel = out[0] === 0;
     const long = Math.abs(x2 - x1) + Math.abs(y2 - y1);
@@ -143,21 +150,28 @@ export function drawRoom(
     ...lowWords,
     ...spans.flatMap((span) => drawSpan(room, span, frame)),
     ...room.doors.flatMap((door) => drawDoor(room, door, frame)),
-    ...(withWalls ? drawWallNames(room, frame, textPx) : []),
+    ...(withWalls
+      ? drawWallNames(room, frame, textPx, withObstacleNames ? undefined : wallNames.smallShareY)
+      : []),
     ...dimensions,
   ];
 }
 
 /** Where a wall's name stands: off its middle, where handles are, and so far into the room, pixels. */
-const wallNames = { share: 0.28, inPx: 30 } as const;
+const wallNames = { share: 0.28, smallShareY: 0.55, inPx: 30 } as const;
 
 /** Each wall called as the lists beside the drawing call it. */
-function drawWallNames(room: Room, frame: RoomFrame, textPx: number): Shape[] {
+function drawWallNames(
+  room: Room,
+  frame: RoomFrame,
+  textPx: number,
+  shareY: number = wallNames.share,
+): Shape[] {
   const [west, east] = [frame.x(0), frame.x(room.widthM)];
   const [north, south] = [frame.y(room.depthM), frame.y(0)];
   const { share, inPx } = wallNames;
   const alongX = west + (east - west) * share;
-  const alongY = north + (south - north) * share;
+  const alongY = north + (south - north) * shareY;
   return [
     text('loadText', alongX, north + inPx, 'north wall', textPx),
     text('loadText', alongX, south - inPx + textPx, 'south wall', textPx),

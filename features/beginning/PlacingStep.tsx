@@ -2,17 +2,16 @@
 
 import { answered } from '@/design/answered';
 import { SegmentedControl } from '@mantine/core';
+import { useMediaQuery } from '@mantine/hooks';
 import { useState } from 'react';
 import { ladderIds, ladderTable, type LadderId, type StageKey } from '@/core/catalog/stage';
 import { placeByWordAction } from '@/features/people/actions';
-import { ShowMove } from '@/design/atlas/ShowMove';
-import { PictureView } from '@/design/drawing/SceneView';
 import { LinkButton } from '@/design/LinkButton';
 import { showProblems } from '@/design/notices';
-import { PiecePicture } from '@/features/room/PiecePicture';
-import type { PlacingPerson, PlacingRung, PlacingView } from './read';
+import { PlacingTable } from './PlacingTable';
+import { PlacingTiles } from './PlacingTiles';
+import type { PlacingPerson, PlacingView } from './read';
 import { stepHref } from './steps';
-import classes from './beginning.module.css';
 
 interface PlacingStepProps {
   readonly view: PlacingView;
@@ -20,6 +19,17 @@ interface PlacingStepProps {
 }
 
 type Said = Readonly<Record<number, PlacingPerson['said']>>;
+
+/** What table and tiles show of one ladder, and what they answer with. */
+export interface PlacingProps {
+  readonly view: PlacingView;
+  readonly family: LadderId;
+  readonly said: Said;
+  /** How many are still to be placed on this ladder. */
+  readonly open: number;
+  /** @param stage `null`: never seen */
+  readonly say: (person: PlacingPerson, stage: StageKey | null) => void;
+}
 
 /**
  * For each person and family, the shape that the teacher has seen them do in control. It is the
@@ -41,7 +51,7 @@ export function PlacingStep({ view, courseId }: PlacingStepProps) {
     note(before);
     showProblems(outcome.problems);
   };
-  const rungs = view.rungs[family];
+  const isPhone = useMediaQuery('(max-width: 40em)', false);
   const open = view.people.filter(({ id }) => said[id]?.[family] === undefined).length;
   return (
     <>
@@ -55,74 +65,14 @@ export function PlacingStep({ view, courseId }: PlacingStepProps) {
         onChange={(value) => setFamily(value as LadderId)}
         data={ladderIds.map((value) => ({ value, label: ladderTable[value].label }))}
       />
-      <div className={classes.placing}>
-        <table>
-          <thead>
-            <tr>
-              <th scope="col">{open === 0 ? 'Everybody is placed' : `${open} to go`}</th>
-              <th scope="col" title="Nothing of this family was seen yet">
-                <span className={classes.never}>never seen</span>
-              </th>
-              {rungs.map(({ stage, label, how, move, ...drawn }) => (
-                <th key={stage} scope="col" title={move === null ? `${label}. ${how}` : undefined}>
-                  {move === null ? (
-                    <RungHead label={label} {...drawn} />
-                  ) : (
-                    <ShowMove drawn={{ move }} label={label} how={how} className={classes.rungHead}>
-                      <RungHead label={label} {...drawn} />
-                    </ShowMove>
-                  )}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {view.people.map((person) => (
-              <tr key={person.id}>
-                <th scope="row">{person.name}</th>
-                {[null, ...rungs.map(({ stage }) => stage)].map((stage) => {
-                  const label =
-                    stage === null
-                      ? 'never seen'
-                      : rungs.find((rung) => rung.stage === stage)!.label;
-                  return (
-                    <td key={stage ?? 'never'}>
-                      <input
-                        type="radio"
-                        name={`placing-${person.id}-${family}`}
-                        aria-label={`${person.name}: ${label}`}
-                        title={label}
-                        checked={said[person.id]?.[family] === stage}
-                        disabled={stage !== null && person.closed.includes(stage)}
-                        onChange={() => void say(person, stage)}
-                      />
-                    </td>
-                  );
-                })}
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </div>
+      {isPhone ? (
+        <PlacingTiles {...{ view, family, said, open }} say={(...word) => void say(...word)} />
+      ) : (
+        <PlacingTable {...{ view, family, said, open }} say={(...word) => void say(...word)} />
+      )}
       <LinkButton href={stepHref('class', courseId)} size="md">
         On to the first class
       </LinkButton>
-    </>
-  );
-}
-
-function RungHead({ label, picture, pieces }: Pick<PlacingRung, 'label' | 'picture' | 'pieces'>) {
-  return (
-    <>
-      {picture && <PictureView picture={picture} label="" />}
-      {pieces.length > 0 && (
-        <span className={classes.with}>
-          {pieces.map(({ piece, spec }) => (
-            <PiecePicture key={piece} piece={piece} spec={spec} />
-          ))}
-        </span>
-      )}
-      <span>{label}</span>
     </>
   );
 }

@@ -77,7 +77,6 @@ export function PacerPanel({ line, round = null }: PacerPanelProps) {
             <SegmentedControl
               size="md"
               aria-label="Kind of pace"
-              className={classes.paceKinds}
               value={kind}
               data={[
                 ...(line === undefined

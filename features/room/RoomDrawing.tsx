@@ -1,5 +1,9 @@
 'use client';
 
+import { Button } from '@mantine/core';
+import { useElementSize, useMediaQuery } from '@mantine/hooks';
+import { IconZoomIn, IconZoomOut } from '@tabler/icons-react';
+import { useState } from 'react';
 import { roomFrame } from '@/core/drawing/roomFrame';
 import { drawRoom } from '@/core/drawing/roomPlan';
 import { floorBefore, usableSpans, wallLength, type Room, type WallId } from '@/core/room/room';
@@ -15,7 +19,9 @@ interface RoomDrawingProps {
   readonly units: LengthUnits;
 }
 
-const widthPx = 760;
+const fullPx = 760;
+/** Two handles nearer to each other than this are one under a finger. */
+const apartPx = 30;
 
 /** One thing that can be taken hold of: where it is, and what the room is when it is moved. */
 interface Handle {
@@ -47,8 +53,47 @@ const leastLowM = 0.1;
 
 const clamp = (value: number, low: number, high: number) => Math.min(high, Math.max(low, value));
 
-/** The room to scale; walls, blocked stretches, doors and low spots are moved by their handles. */
+/**
+ * The room to scale; walls, blocked stretches, doors and low spots are moved by their handles.
+ *
+ * On a phone all of it is seen first; larger, it moves under the thumb, and what lies too close
+ * together for a finger can be taken hold of.
+ */
 export function RoomDrawing({ editor, units }: RoomDrawingProps) {
+  const isPhone = useMediaQuery('(max-width: 40em)', false);
+  const [isLarge, setLarge] = useState(false);
+  const { ref, width } = useElementSize();
+  const isWhole = isPhone && !isLarge && width > 0;
+  return (
+    <>
+      {isPhone && (
+        <Button
+          variant="subtle"
+          leftSection={isLarge ? <IconZoomOut size={18} /> : <IconZoomIn size={18} />}
+          onClick={() => setLarge(!isLarge)}
+        >
+          {isLarge ? 'The whole room' : 'Larger, every handle'}
+        </Button>
+      )}
+      <div ref={ref} className={classes.sheet}>
+        <RoomSheet
+          editor={editor}
+          units={units}
+          widthPx={isWhole ? Math.min(width, fullPx) : fullPx}
+          isWhole={isWhole}
+        />
+      </div>
+    </>
+  );
+}
+
+interface RoomSheetProps extends RoomDrawingProps {
+  readonly widthPx: number;
+  /** Ends are left out where they lie too close to their middle. */
+  readonly isWhole: boolean;
+}
+
+function RoomSheet({ editor, units, widthPx, isWhole }: RoomSheetProps) {
   const { room, preview, commit } = editor;
   const frame = roomFrame(room, widthPx, units);
   const scene = {
@@ -60,6 +105,7 @@ export function RoomDrawing({ editor, units }: RoomDrawingProps) {
       withDimensions: true,
       textPx: 12,
       withWalls: true,
+      withObstacleNames: !isWhole,
     }),
     sentences: usableSpans(room).map(
       ({ wall, fromM, toM }) =>
@@ -177,15 +223,24 @@ export function RoomDrawing({ editor, units }: RoomDrawingProps) {
     ]),
   ];
 
+  const all = handles(room);
+  const isFree = (handle: Handle) =>
+    !isWhole ||
+    handle.isWhole === true ||
+    all.every(
+      (other) =>
+        other.isWhole !== true || Math.hypot(other.x - handle.x, other.y - handle.y) >= apartPx,
+    );
   return (
     <div className={classes.drawing} style={{ width: widthPx }}>
       <SceneView scene={scene} label="The room from above" />
-      {handles(room).map((handle) => (
+      {all.filter(isFree).map((handle) => (
         <RoomHandle
           key={handle.key}
           handle={handle}
           room={room}
           units={units}
+          widthPx={widthPx}
           find={(of) => handles(of).find(({ key }) => key === handle.key) ?? handle}
           preview={preview}
           commit={commit}
@@ -199,13 +254,14 @@ interface RoomHandleProps {
   readonly handle: Handle;
   readonly room: Room;
   readonly units: LengthUnits;
+  readonly widthPx: number;
   /** The same handle in another room. */
   readonly find: (of: Room) => Handle;
   readonly preview: (room: Room) => void;
   readonly commit: (room: Room) => void;
 }
 
-function RoomHandle({ handle, room, units, find, preview, commit }: RoomHandleProps) {
+function RoomHandle({ handle, room, units, widthPx, find, preview, commit }: RoomHandleProps) {
   const moved = (from: Room, dxPx: number, dyPx: number): Room => {
     // The scale of the moment it was taken: growing the room must not run away under the hand.
     const scale = roomFrame(from, widthPx, units).pxPerM;

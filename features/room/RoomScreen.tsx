@@ -60,9 +60,7 @@ export function RoomScreen({ view }: { readonly view: RoomView }) {
       )}
       <div className={classes.stage}>
         <div>
-          <div className={classes.sheet}>
-            <RoomDrawing editor={editor} units={units} />
-          </div>
+          <RoomDrawing editor={editor} units={units} />
           <p className={classes.quiet} role="status">
             {editor.problem !== null
               ? sayMetres(editor.problem, units)
