@@ -160,7 +160,7 @@ function PlanBody({ source, onTaken, onBack }: PlanBodyProps) {
           {!isFromFile && view.courses.length > 1 && (
             <NativeSelect
               aria-label="Course"
-              w={190}
+              w={220}
               value={String(course.id)}
               data={view.courses.map(({ id, name }) => ({ value: String(id), label: name }))}
               onChange={({ currentTarget: { value } }) => router.push(`/plan?course=${value}`)}
