@@ -21,23 +21,23 @@ const body = resolveBody({ heightM: 1.7, massKg: 62 });
 const heights = fc.double({ min: 1.2, max: 2.2, noNaN: true });
 const sound = (scene: Scene) => expect(toSvgFile(scene, 'x')).not.toMatch(/NaN|Infinity|undefined/);
 
-function bench(family: (typeof shapeIds)[number], of = body) {
-  const values = usualValues(family, of);
-  const loads = computeLoads(of, toPosture(family, values));
+function bench(shape: (typeof shapeIds)[number], of = body) {
+  const values = usualValues(shape, of);
+  const loads = computeLoads(of, toPosture(shape, values));
   const scene = drawBench(
-    { body: of, family, values, loads },
-    { ...benchSheet(family), units: 'cm' },
+    { body: of, shape, values, loads },
+    { ...benchSheet(shape), units: 'cm' },
   );
   return { values, loads, scene };
 }
 
 describe('the bench', () => {
-  it.each(shapeIds)('draws %s for every body, its usual set-up within reach', (family) => {
+  it.each(shapeIds)('draws %s for every body, its usual set-up within reach', (shape) => {
     fc.assert(
       fc.property(heights, (heightM) => {
-        const { scene, values } = bench(family, resolveBody({ heightM }));
+        const { scene, values } = bench(shape, resolveBody({ heightM }));
         sound(scene);
-        for (const dial of getDials(family)) {
+        for (const dial of getDials(shape)) {
           expect(values[dial.parameter]).toBeGreaterThanOrEqual(dial.low - 1e-9);
           expect(values[dial.parameter]).toBeLessThanOrEqual(dial.high + 1e-9);
         }
@@ -69,7 +69,7 @@ describe('the bench', () => {
     const closer = { baseM: values.baseM! - 0.1 };
     const loads = computeLoads(body, toPosture('forearmStandWall', closer));
     const moved = drawBench(
-      { body, family: 'forearmStandWall', values: closer, loads },
+      { body, shape: 'forearmStandWall', values: closer, loads },
       { ...benchSheet('forearmStandWall'), units: 'cm' },
     ).marks[0]!;
     expect((moved.x - mark.x) * mark.perPx).toBeCloseTo(-0.1, 3);
@@ -105,7 +105,7 @@ describe('the two-minute path', () => {
   });
 
   it('has something to say for every shape that rests on lengths', () => {
-    for (const family of shapeIds) expect(tellingLengths(body, family).length).toBeGreaterThan(0);
+    for (const shape of shapeIds) expect(tellingLengths(body, shape).length).toBeGreaterThan(0);
   });
 });
 

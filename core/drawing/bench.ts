@@ -21,7 +21,7 @@ import { drawTape, tapeHeightPx } from './tape';
 /** A figure to compare with: another person or another shape, drawn as a ghost. */
 export interface BenchGhost {
   readonly body: Body;
-  readonly family: ShapeId;
+  readonly shape: ShapeId;
   readonly loads: Loads;
   /** How forearms and hands run, in shapes that have chosen hands; absent: flat. */
   readonly along?: AlongLine;
@@ -29,7 +29,7 @@ export interface BenchGhost {
 
 export interface BenchInput {
   readonly body: Body;
-  readonly family: ShapeId;
+  readonly shape: ShapeId;
   readonly values: DialValues;
   readonly loads: Loads;
   readonly along?: AlongLine;
@@ -65,58 +65,58 @@ const view = { behindM: 1.75, aheadM: 0.95, highM: 2.15, lowM: 1.3 } as const;
 const tallest = { upright: 1.28, low: 0.72, aboveM: 0.05 } as const;
 
 /** How much height the view keeps: more only where somebody would be cut off. */
-function heightOf({ body, family, loads }: BenchGhost): number {
+function heightOf({ body, shape, loads }: BenchGhost): number {
   const { joints } = loads.pose;
-  const isLow = getShape(family).isLow === true && joints.otherLeg === undefined;
+  const isLow = getShape(shape).isLow === true && joints.otherLeg === undefined;
   return Math.max(
     isLow ? view.lowM : view.highM,
     (isLow ? tallest.low : tallest.upright) * body.heightM,
-    extentOf(body, [joints], facingOf(family)).top + tallest.aboveM,
+    extentOf(body, [joints], facingOf(shape)).top + tallest.aboveM,
   );
 }
 
 /** A sheet of the same width for every shape, lower for shapes near the floor. */
-export function benchSheet(family: ShapeId): { widthPx: number; heightPx: number } {
-  return { widthPx: 820, heightPx: getShape(family).isLow ? 500 : 640 };
+export function benchSheet(shape: ShapeId): { widthPx: number; heightPx: number } {
+  return { widthPx: 820, heightPx: getShape(shape).isLow ? 500 : 640 };
 }
 
-const facingOf = (family: ShapeId): Facing => (getShape(family).isOnBack ? -1 : 1);
+const facingOf = (shape: ShapeId): Facing => (getShape(shape).isOnBack ? -1 : 1);
 
 /**
  * A figure where the scene's own zero is: the wall where the shape stands at one, so that the wall
  * stands still while a person moves; else the hands, elbows or shoulders.
  */
-function place({ body, family, loads, along }: BenchGhost) {
-  const placed = placeLoaded(body, family, loads, along);
+function place({ body, shape, loads, along }: BenchGhost) {
+  const placed = placeLoaded(body, shape, loads, along);
   const dx = placed.wall === undefined ? 0 : -placed.wall.x;
-  return { dx, placed: dx === 0 ? placed : shiftedPlace(body, family, placed, dx) };
+  return { dx, placed: dx === 0 ? placed : shiftedPlace(body, shape, placed, dx) };
 }
 
 function shiftedPlace(
   body: Body,
-  family: ShapeId,
+  shape: ShapeId,
   placed: ReturnType<typeof placeLoaded>,
   dx: number,
 ): ReturnType<typeof placeLoaded> {
   const joints = shifted(placed.joints, dx, 0);
   const wall = placed.wall && { ...placed.wall, x: placed.wall.x + dx };
-  const shape = getShape(family);
+  const own = getShape(shape);
   const at: Placed = { joints, ...(wall === undefined ? {} : { wall }) };
-  const chair = shape.chair?.(joints);
+  const chair = own.chair?.(joints);
   return {
     ...placed,
     ...at,
     ...(chair === undefined ? {} : { chair }),
-    rests: shape.supports?.(joints, body) ?? [],
-    dimensions: shape.dimensions(at, body),
+    rests: own.supports?.(joints, body) ?? [],
+    dimensions: own.dimensions(at, body),
   };
 }
 
 /** The bench: one set-up, large, to scale, with its loads, dials and dimensions. */
 export function drawBench(input: BenchInput, options: BenchOptions): BenchScene {
-  const { body, family, values, loads, ghost, solved } = input;
+  const { body, shape, values, loads, ghost, solved } = input;
   const { widthPx, heightPx, units } = options;
-  const shape = getShape(family);
+  const { isOnBack } = getShape(shape);
   const { dx, placed: own } = place(input);
   const { wall } = own;
   const below = tapeHeightPx + sizes.wedgePx + 3 * sizes.rowPx;
@@ -124,7 +124,7 @@ export function drawBench(input: BenchInput, options: BenchOptions): BenchScene 
   const isWallBehind = wall?.side === -1;
   const behindM = isWallBehind ? 0.12 : isWallAhead ? 1.5 : view.behindM;
   const aheadM = isWallAhead ? 0.12 : isWallBehind ? 1.75 : view.aheadM;
-  const reachM = shape.isOnBack ? 1.55 : 0;
+  const reachM = isOnBack ? 1.55 : 0;
   const highM = Math.max(heightOf(input), ghost === undefined ? 0 : heightOf(ghost));
   const spanM = behindM + Math.max(aheadM, reachM);
   const pxPerM = Math.min((widthPx - 2 * sizes.sidePx) / spanM, (heightPx - below) / highM);
@@ -134,7 +134,7 @@ export function drawBench(input: BenchInput, options: BenchOptions): BenchScene 
 
   const { joints } = own;
   const around = withAround(own, solved?.setup, solved?.result ?? null, body);
-  const marks = getDials(family).flatMap((dial): BenchMark[] => {
+  const marks = getDials(shape).flatMap((dial): BenchMark[] => {
     const { mark, parameter } = dial;
     if (!mark) return [];
     const [x, y] = mark.at(joints, values[parameter]!);
@@ -158,9 +158,9 @@ export function drawBench(input: BenchInput, options: BenchOptions): BenchScene 
       ...(around.chair === undefined ? [] : drawChair(frame, around.chair)),
       ...drawRests(frame, around.rests),
       ...(ghost
-        ? drawFigure('ghost', frame, ghost.body, place(ghost).placed.joints, facingOf(ghost.family))
+        ? drawFigure('ghost', frame, ghost.body, place(ghost).placed.joints, facingOf(ghost.shape))
         : []),
-      ...drawFigure('figure', frame, body, joints, facingOf(family)),
+      ...drawFigure('figure', frame, body, joints, facingOf(shape)),
       ...drawPlumb(frame, loads, dx),
       ...drawWall(frame, highM, around.wall),
       groundBody(widthPx, floorPx),

@@ -74,14 +74,14 @@ describe('no figure is cut off', () => {
     }
   });
 
-  it.each(shapeIds)('on the bench, %s, a leg up too', (family) => {
+  it.each(shapeIds)('on the bench, %s, a leg up too', (shape) => {
     for (const body of bodies) {
-      const values = valuesFrom(getDials(family), body, []);
-      for (const oneLeg of getShape(family).mayLiftLeg === true ? [false, true] : [false]) {
-        const loads = computeLoads(body, toPosture(family, values, oneLeg), {});
+      const values = valuesFrom(getDials(shape), body, []);
+      for (const oneLeg of getShape(shape).mayLiftLeg === true ? [false, true] : [false]) {
+        const loads = computeLoads(body, toPosture(shape, values, oneLeg), {});
         const scene = drawBench(
-          { body, family, values, loads },
-          { ...benchSheet(family), units: 'in' },
+          { body, shape, values, loads },
+          { ...benchSheet(shape), units: 'in' },
         );
         expect([body.heightM, oneLeg, whole(scene)]).toEqual([body.heightM, oneLeg, true]);
       }

@@ -23,22 +23,22 @@ export interface TellingLength {
  */
 export function tellingLengths(
   body: Body,
-  family: ShapeId,
+  shape: ShapeId,
   profile: ProfileId = Object.keys(profileTable)[0] as ProfileId,
-  values: DialValues = usualValues(family, body),
+  values: DialValues = usualValues(shape, body),
 ): TellingLength[] {
   const moves = new Map<LengthId, number>();
   const note = (length: LengthId, move: number) => {
     moves.set(length, Math.max(move, moves.get(length) ?? 0));
   };
-  const { setups } = getShape(family);
+  const { setups } = getShape(shape);
   for (const setup of setups) {
     for (const { drivers } of getSetup(setup).solve({ body, profile, pieces: [] }).distances) {
       for (const { length, move } of drivers) note(length, move);
     }
   }
   if (setups.length === 0) {
-    const posture = toPosture(family, values);
+    const posture = toPosture(shape, values);
     const height = spreadOf(body, (lengths) => {
       try {
         return computeLoads({ ...body, lengths }, posture).centreOfMass[1];

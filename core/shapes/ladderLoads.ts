@@ -12,7 +12,7 @@ import { computeLoads } from './loads';
 export type LoadLadder = 'forearms' | 'hands';
 
 export interface LadderStep {
-  readonly family: ShapeId;
+  readonly shape: ShapeId;
   readonly label: string;
   /** Percent of body weight on the arms. */
   readonly armsPercent: number;
@@ -25,15 +25,15 @@ export interface LadderStep {
 const jumpPoints = 15;
 
 interface LadderRow {
-  readonly family: ShapeId;
+  readonly shape: ShapeId;
   readonly label: string;
   readonly posture: (body: Body) => Posture;
 }
 
 const usual =
-  (family: ShapeId, change: Record<string, number> = {}, oneLeg = false) =>
+  (shape: ShapeId, change: Record<string, number> = {}, oneLeg = false) =>
   (body: Body): Posture =>
-    toPosture(family, { ...usualValues(family, body), ...change }, oneLeg);
+    toPosture(shape, { ...usualValues(shape, body), ...change }, oneLeg);
 
 const inLine =
   (share: number) =>
@@ -44,20 +44,20 @@ const inLine =
 
 const ladders: Record<LoadLadder, readonly LadderRow[]> = {
   forearms: [
-    { family: 'dolphin', label: 'Dolphin, long', posture: inLine(0.8) },
-    { family: 'dolphin', label: 'Dolphin, walked in', posture: inLine(0.5) },
-    { family: 'dolphin', label: 'Dolphin, one leg', posture: usual('dolphin', {}, true) },
-    { family: 'forearmWallL', label: 'Forearm L', posture: usual('forearmWallL') },
-    { family: 'forearmStandWall', label: 'Heels on the wall', posture: usual('forearmStandWall') },
-    { family: 'forearmStand', label: 'Free', posture: usual('forearmStand') },
+    { shape: 'dolphin', label: 'Dolphin, long', posture: inLine(0.8) },
+    { shape: 'dolphin', label: 'Dolphin, walked in', posture: inLine(0.5) },
+    { shape: 'dolphin', label: 'Dolphin, one leg', posture: usual('dolphin', {}, true) },
+    { shape: 'forearmWallL', label: 'Forearm L', posture: usual('forearmWallL') },
+    { shape: 'forearmStandWall', label: 'Heels on the wall', posture: usual('forearmStandWall') },
+    { shape: 'forearmStand', label: 'Free', posture: usual('forearmStand') },
   ],
   hands: [
-    { family: 'kneePlank', label: 'Plank, knees', posture: usual('kneePlank') },
-    { family: 'dog', label: 'Downward dog', posture: usual('dog') },
-    { family: 'plank', label: 'Plank', posture: usual('plank') },
-    { family: 'wallL', label: 'L at the wall', posture: usual('wallL') },
-    { family: 'handstandWall', label: 'Heels on the wall', posture: usual('handstandWall') },
-    { family: 'handstand', label: 'Free', posture: usual('handstand') },
+    { shape: 'kneePlank', label: 'Plank, knees', posture: usual('kneePlank') },
+    { shape: 'dog', label: 'Downward dog', posture: usual('dog') },
+    { shape: 'plank', label: 'Plank', posture: usual('plank') },
+    { shape: 'wallL', label: 'L at the wall', posture: usual('wallL') },
+    { shape: 'handstandWall', label: 'Heels on the wall', posture: usual('handstandWall') },
+    { shape: 'handstand', label: 'Free', posture: usual('handstand') },
   ],
 };
 
@@ -72,13 +72,13 @@ function measure(body: Body, ladder: LoadLadder, posture: Posture) {
 /** Loads along one ladder for one body, jumps flagged with a step between where one is found. */
 export function ladderLoads(body: Body, ladder: LoadLadder): LadderStep[] {
   let before: number | null = null;
-  return ladders[ladder].map(({ family, label, posture }): LadderStep => {
+  return ladders[ladder].map(({ shape, label, posture }): LadderStep => {
     const { percent, moment } = measure(body, ladder, posture(body));
     const points = before === null ? 0 : percent - before;
     const middle = before === null ? percent : (before + percent) / 2;
     before = percent;
     return {
-      family,
+      shape,
       label,
       armsPercent: percent,
       shoulderMomentNmPerKg: moment,

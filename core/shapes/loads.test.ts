@@ -14,7 +14,7 @@ const body = resolveBody({ heightM: H });
 const nominal = (posture: Posture, name: string, of = body) =>
   computeLoads(of, posture).contacts.find((c) => c.name === name)!.verticalPercent.nominal;
 
-/** One of each family at usual proportions of the body. */
+/** One of each shape at usual proportions of the body. */
 const usual = (heightM: number): Posture[] => [
   { family: 'plank' },
   { family: 'kneePlank' },
@@ -117,7 +117,7 @@ describe('facts the product makes visible', () => {
   });
 });
 
-describe('every family', () => {
+describe('every shape', () => {
   const heights = fc.double({ min: 1.3, max: 2.1, noNaN: true });
   const sound = (loads: Loads) => {
     const numbers = JSON.stringify(loads);

@@ -31,5 +31,6 @@ export interface PostureParameters {
 export type ShapeId = keyof PostureParameters;
 
 export type Posture = {
-  [Family in ShapeId]: { readonly family: Family } & Readonly<PostureParameters[Family]>;
+  // "family" is the word of the file; everywhere else a shape is a shape.
+  [Shape in ShapeId]: { readonly family: Shape } & Readonly<PostureParameters[Shape]>;
 }[ShapeId];

@@ -31,13 +31,13 @@ it('stands the feet on a chair that is as high as one, and on a pile of any othe
   expect(placed(0.2).rests[0]!.top).toBeCloseTo(placed(0.2).joints.heel[1], 9);
 });
 
-describe('limbs keep their lengths in every family', () => {
-  it.each(shapeIds)('%s', (family) => {
+describe('limbs keep their lengths in every shape', () => {
+  it.each(shapeIds)('%s', (shape) => {
     fc.assert(
       fc.property(heights, (heightM) => {
         const body = resolveBody({ heightM });
         const { lengths } = body;
-        const { joints } = solvePose(body, toPosture(family, usualValues(family, body)));
+        const { joints } = solvePose(body, toPosture(shape, usualValues(shape, body)));
         const same = (a: keyof FigureJoints, b: keyof FigureJoints, metres: number) => {
           const [from, to] = [joints[a], joints[b]] as [[number, number], [number, number]];
           expect(distanceOf(from, to)).toBeCloseTo(metres, 6);
@@ -46,18 +46,18 @@ describe('limbs keep their lengths in every family', () => {
         same('hip', 'knee', lengths.thigh);
         same('knee', 'ankle', lengths.shank);
         same('elbow', 'wrist', lengths.forearm);
-        if (!/head/.test(family)) same('shoulder', 'elbow', lengths.upperArm);
+        if (!/head/.test(shape)) same('shoulder', 'elbow', lengths.upperArm);
         same('wrist', 'fingertip', lengths.hand);
       }),
       { numRuns: 20 },
     );
   });
 
-  it.each(onFloorFamilies)('%s keeps everything above the floor', (family) => {
+  it.each(onFloorFamilies)('%s keeps everything above the floor', (shape) => {
     fc.assert(
       fc.property(heights, (heightM) => {
         const body = resolveBody({ heightM });
-        const { joints } = solvePose(body, toPosture(family, usualValues(family, body)));
+        const { joints } = solvePose(body, toPosture(shape, usualValues(shape, body)));
         const { crown: _, ...rest } = joints;
         for (const [, y] of pointsOf({ ...rest, crown: [0, 0] })) {
           expect(y).toBeGreaterThanOrEqual(-1e-9);
@@ -70,8 +70,8 @@ describe('limbs keep their lengths in every family', () => {
 
 describe('what a dial does', () => {
   const body = resolveBody({ heightM: 1.7 });
-  const hands = (family: ShapeId, change: Record<string, number>) =>
-    computeLoads(body, toPosture(family, { ...usualValues(family, body), ...change })).contacts[0]!
+  const hands = (shape: ShapeId, change: Record<string, number>) =>
+    computeLoads(body, toPosture(shape, { ...usualValues(shape, body), ...change })).contacts[0]!
       .verticalPercent.nominal;
 
   it('walking in loads the arms, leaning back and bent knees give it away', () => {
@@ -128,9 +128,9 @@ describe('what a dial does', () => {
   });
 
   it('has a usual value inside its range for every dial of every shape', () => {
-    for (const family of shapeIds) {
-      const values = usualValues(family, body);
-      expect(Object.keys(values)).toEqual(getDials(family).map(({ parameter }) => parameter));
+    for (const shape of shapeIds) {
+      const values = usualValues(shape, body);
+      expect(Object.keys(values)).toEqual(getDials(shape).map(({ parameter }) => parameter));
     }
   });
 });

@@ -39,5 +39,5 @@ export function valuesFrom(
 }
 
 /** A posture from dial values; the values' names are the shape's own. */
-export const toPosture = (family: ShapeId, values: DialValues, oneLeg = false): Posture =>
-  ({ family, ...values, ...(oneLeg ? { oneLeg } : {}) }) as unknown as Posture;
+export const toPosture = (shape: ShapeId, values: DialValues, oneLeg = false): Posture =>
+  ({ family: shape, ...values, ...(oneLeg ? { oneLeg } : {}) }) as unknown as Posture;

@@ -16,7 +16,7 @@ import classes from './bench.module.css';
 interface BenchCardProps {
   /** Whose set-up; a body by its height alone has a description. */
   readonly who: string;
-  readonly family: ShapeId;
+  readonly shape: ShapeId;
   readonly values: DialValues;
   readonly scene: BenchScene;
   readonly figures: readonly BenchFigure[];
@@ -33,8 +33,8 @@ const printScale = 20;
 
 /** The bench on paper: whose, which shape, what is set out and by how much, and the drawing. */
 export function BenchCard(props: BenchCardProps) {
-  const { who, family, values, scene, figures, notes, stack, isToLookAt, today, units } = props;
-  const { label } = getShape(family);
+  const { who, shape, values, scene, figures, notes, stack, isToLookAt, today, units } = props;
+  const { label } = getShape(shape);
   return (
     <article className={classes.card} data-print-alone>
       <header className={classes.cardHead}>
@@ -53,7 +53,7 @@ export function BenchCard(props: BenchCardProps) {
       <section>
         <h3>Set out</h3>
         <dl className={classes.cardList}>
-          {getDials(family).map((dial) => (
+          {getDials(shape).map((dial) => (
             <div key={dial.parameter}>
               <dt>{dial.label}</dt>
               <dd>{sayValue(dial, values, units)}</dd>

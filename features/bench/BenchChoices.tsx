@@ -68,16 +68,16 @@ export function BenchChoices({ bench, view, units, still, onStill }: ChoicesProp
       <PickOne
         label="Shape"
         data={allChoices}
-        value={still ?? state.family}
+        value={still ?? state.shape}
         onChange={(value) => {
           if (value === null) return;
           const drawn = stillIds.find((id) => id === value) ?? null;
           onStill(drawn);
           const shape = shapeIds.find((id) => id === value);
-          if (shape !== undefined && shape !== state.family) change({ family: shape });
+          if (shape !== undefined && shape !== state.shape) change({ shape });
         }}
       />
-      {still === null && 'mayLiftLeg' in shapeTable[state.family] && (
+      {still === null && 'mayLiftLeg' in shapeTable[state.shape] && (
         <Switch
           label="One leg lifted"
           checked={state.oneLeg}
@@ -113,10 +113,10 @@ export function BenchChoices({ bench, view, units, still, onStill }: ChoicesProp
         <PickOne
           label="Which shape as a ghost"
           data={shapeChoices}
-          value={state.otherFamily}
+          value={state.otherShape}
           onChange={(value) => {
-            const otherFamily = shapeIds.find((id) => id === value);
-            if (otherFamily !== undefined) change({ otherFamily });
+            const otherShape = shapeIds.find((id) => id === value);
+            if (otherShape !== undefined) change({ otherShape });
           }}
         />
       )}
@@ -129,7 +129,7 @@ export function BenchDials({ bench, units }: PartProps) {
   const { state, values, turn } = bench;
   return (
     <div className={classes.choices}>
-      {getDials(state.family).map((dial) => (
+      {getDials(state.shape).map((dial) => (
         <DialField
           key={dial.parameter}
           dial={dial}

@@ -11,7 +11,7 @@ import classes from './bench.module.css';
 
 interface BenchDrawingProps {
   readonly scene: BenchScene;
-  readonly family: ShapeId;
+  readonly shape: ShapeId;
   readonly values: DialValues;
   readonly units: LengthUnits;
   readonly label: string;
@@ -43,12 +43,12 @@ interface Held {
 function Mark({
   mark,
   scene,
-  family,
+  shape,
   values,
   units,
   onTurn,
 }: BenchDrawingProps & { readonly mark: BenchMark }) {
-  const dial = getDials(family).find(({ parameter }) => parameter === mark.parameter)!;
+  const dial = getDials(shape).find(({ parameter }) => parameter === mark.parameter)!;
   const value = values[mark.parameter] ?? dial.low;
   const draw = (held: Held, dxPx: number, dyPx: number) => {
     const moved = mark.axis === 'x' ? dxPx : -dyPx;

@@ -28,7 +28,7 @@ function show(start: Partial<BenchStart> = {}, change: (view: BenchView) => Benc
   return {
     view,
     ...renderUi(
-      <BenchScreen view={view} start={{ personId, family: 'wallL', still: null, ...start }} />,
+      <BenchScreen view={view} start={{ personId, shape: 'wallL', still: null, ...start }} />,
     ),
   };
 }

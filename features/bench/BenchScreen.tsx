@@ -6,6 +6,7 @@ import { Button, Group, Title } from '@mantine/core';
 import Link from 'next/link';
 import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { IconCopy, IconDownload, IconPrinter } from '@tabler/icons-react';
+import type { ShapeId } from '@/core/shapes/postures';
 import { getShape } from '@/core/shapes/registry';
 import { benchSheet, drawBench } from '@/core/drawing/bench';
 import { drawStill } from '@/core/drawing/still';
@@ -41,12 +42,12 @@ export function BenchScreen({ view, start }: BenchScreenProps) {
   const [still, setStill] = useState<StillId | null>(start.still);
   const { units } = view.settings;
   const { state, body, along, values, loads, ghost, problem } = bench;
-  const { personId, heightM, family } = state;
+  const { personId, heightM, shape } = state;
   useEffect(() => {
     // In place: a slider being dragged is no step to go back to.
-    window.history.replaceState(null, '', writeAddress({ personId, heightM, family, still }));
-  }, [personId, heightM, family, still]);
-  const stack = useCupboardStack({ body, family, values, pieces: view.pieces });
+    window.history.replaceState(null, '', writeAddress({ personId, heightM, shape, still }));
+  }, [personId, heightM, shape, still]);
+  const stack = useCupboardStack({ body, shape, values, pieces: view.pieces });
   // The panels below follow when the drawing has been served: a borrow search may take longer.
   const settledBody = useDeferredValue(body);
   const settledInput = useMemo(
@@ -58,23 +59,23 @@ export function BenchScreen({ view, start }: BenchScreenProps) {
     loads === null
       ? null
       : drawBench(
-          { body, family: state.family, values, loads, along, ...(ghost ? { ghost } : {}) },
-          { ...benchSheet(state.family), units },
+          { body, shape: state.shape, values, loads, along, ...(ghost ? { ghost } : {}) },
+          { ...benchSheet(state.shape), units },
         );
   const figures =
     loads === null
       ? []
-      : listFigures(loads, describeInputs(body, state.family, values, units), units, body);
+      : listFigures(loads, describeInputs(body, state.shape, values, units), units, body);
   const notes =
     loads === null
       ? []
       : [...loads.notes, ...beyondSentences(loads)].map((note) => sayIn(note, units));
-  const label = `${person?.name ?? 'Somebody'}: ${getShape(state.family).label}`;
+  const label = `${person?.name ?? 'Somebody'}: ${getShape(state.shape).label}`;
 
   const copy = async () => {
     const lines = [
       label,
-      ...getDials(state.family).map((dial) => `${dial.label}: ${sayValue(dial, values, units)}`),
+      ...getDials(state.shape).map((dial) => `${dial.label}: ${sayValue(dial, values, units)}`),
       ...figures.map((figure) => `${figure.label}: ${figure.value}`),
     ];
     try {
@@ -89,7 +90,7 @@ export function BenchScreen({ view, start }: BenchScreenProps) {
     saveFile(
       'levitar-bench.svg',
       'image/svg+xml',
-      toSvgFile(scene, getShape(state.family).label, {
+      toSvgFile(scene, getShape(state.shape).label, {
         scale: 20,
         ink: view.settings.paperInk,
       }),
@@ -137,7 +138,7 @@ export function BenchScreen({ view, start }: BenchScreenProps) {
         {scene && (
           <BenchDrawing
             scene={scene}
-            family={state.family}
+            shape={state.shape}
             values={values}
             units={units}
             label={label}
@@ -156,7 +157,7 @@ export function BenchScreen({ view, start }: BenchScreenProps) {
             Save the drawing
           </Button>
           {person !== undefined && (
-            <LinkButton href={`/plumb?person=${person.id}&shape=${state.family}`} variant="default">
+            <LinkButton href={`/plumb?person=${person.id}&shape=${state.shape}`} variant="default">
               Behind a picture
             </LinkButton>
           )}
@@ -166,7 +167,7 @@ export function BenchScreen({ view, start }: BenchScreenProps) {
         </Group>
       </div>
       <div className={classes.side}>
-        <h2>{getShape(state.family).label}</h2>
+        <h2>{getShape(state.shape).label}</h2>
         <dl className={classes.figures} aria-label="Figures">
           {figures.map((figure) => (
             <div key={figure.id}>
@@ -182,7 +183,7 @@ export function BenchScreen({ view, start }: BenchScreenProps) {
             </div>
           ))}
         </dl>
-        {person && <CareLine person={person} family={state.family} />}
+        {person && <CareLine person={person} shape={state.shape} />}
         {notes.map((note) => (
           <p key={note} className={classes.note}>
             {note}
@@ -194,9 +195,9 @@ export function BenchScreen({ view, start }: BenchScreenProps) {
         </p>
         {person && (
           <SavedSetups
-            key={`${person.id}-${state.family}`}
+            key={`${person.id}-${state.shape}`}
             person={person}
-            family={state.family}
+            shape={state.shape}
             values={values}
             units={units}
             onUse={(kept) => bench.change({ values: kept })}
@@ -206,13 +207,13 @@ export function BenchScreen({ view, start }: BenchScreenProps) {
       {scene && (
         <BenchCard
           who={person?.name ?? `Somebody of ${formatHeight(state.heightM, units)}`}
-          family={state.family}
+          shape={state.shape}
           values={values}
           scene={scene}
           figures={figures}
           notes={notes}
           stack={stack}
-          isToLookAt={person?.rulings[state.family]?.isOpen === false}
+          isToLookAt={person?.rulings[state.shape]?.isOpen === false}
           today={view.today}
           units={units}
         />
@@ -221,9 +222,9 @@ export function BenchScreen({ view, start }: BenchScreenProps) {
         <div>
           <LoadLadder body={settledBody} units={units} />
           <RecipePanel
-            key={state.family}
+            key={state.shape}
             input={settledInput}
-            family={state.family}
+            shape={state.shape}
             person={person ?? null}
             units={units}
           />
@@ -231,7 +232,7 @@ export function BenchScreen({ view, start }: BenchScreenProps) {
         <MeasuringGuide
           personId={state.personId}
           body={settledBody}
-          family={state.family}
+          shape={state.shape}
           values={values}
           units={units}
         />
@@ -243,12 +244,12 @@ export function BenchScreen({ view, start }: BenchScreenProps) {
 /** What care says of this shape for the chosen person; why stands on their page alone. */
 function CareLine({
   person,
-  family,
+  shape,
 }: {
   readonly person: BenchView['people'][number];
-  readonly family: string;
+  readonly shape: ShapeId;
 }) {
-  const ruling = person.rulings[family];
+  const ruling = person.rulings[shape];
   if (ruling === undefined) return null;
   return (
     <p className={`${classes.note} ${classes.screenOnly}`} role="note">

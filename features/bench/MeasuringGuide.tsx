@@ -15,7 +15,7 @@ interface MeasuringGuideProps {
   /** Whose page takes the figures; absent for somebody typed by height. */
   readonly personId: number | null;
   readonly body: Body;
-  readonly family: ShapeId;
+  readonly shape: ShapeId;
   readonly values: DialValues;
   readonly units: LengthUnits;
 }
@@ -23,13 +23,13 @@ interface MeasuringGuideProps {
 const pathLength = 4;
 
 /** Two minutes with a tape: the four lengths that settle most of this set-up. */
-export function MeasuringGuide({ personId, body, family, values, units }: MeasuringGuideProps) {
+export function MeasuringGuide({ personId, body, shape, values, units }: MeasuringGuideProps) {
   const telling = useMemo(
     () =>
-      tellingLengths(body, family, undefined, values)
+      tellingLengths(body, shape, undefined, values)
         .filter(({ length }) => body.basis[length] === 'estimated')
         .slice(0, pathLength),
-    [body, family, values],
+    [body, shape, values],
   );
   return (
     <section aria-label="Measuring guide" className={classes.panel}>

@@ -24,8 +24,8 @@ const person = { id: 3, name: 'Bo Lind', body: { heightM: 1.7 } } as BenchPerson
 
 const show = (
   more: Partial<Parameters<typeof RecipePanel>[0]> = {},
-  family: Parameters<typeof RecipePanel>[0]['family'] = 'forearmStandWall',
-) => renderUi(<RecipePanel input={input} family={family} person={null} units="cm" {...more} />);
+  shape: Parameters<typeof RecipePanel>[0]['shape'] = 'forearmStandWall',
+) => renderUi(<RecipePanel input={input} shape={shape} person={null} units="cm" {...more} />);
 
 /** The figure that stands before a distance. */
 const figureOf = (label: RegExp) =>

@@ -22,7 +22,7 @@ import classes from './bench.module.css';
 interface RecipePanelProps {
   /** The person's own, or a body nobody has entered: lengths, ranges, what was found by trying. */
   readonly input: SetupInput;
-  readonly family: ShapeId;
+  readonly shape: ShapeId;
   readonly person: BenchPerson | null;
   readonly units: LengthUnits;
 }
@@ -32,9 +32,9 @@ const profileChoices = profileIds.map((id) => ({ value: id, label: profileTable[
 const fallback: SetupId = 'forearm-kick';
 
 /** A measured set-up for this body, this profile and the pieces at hand; change any of them. */
-export function RecipePanel({ input, family, person, units }: RecipePanelProps) {
+export function RecipePanel({ input, shape, person, units }: RecipePanelProps) {
   const { body, profile, pieces } = input;
-  const [recipe, setRecipe] = useState<SetupId>(getShape(family).setups[0] ?? fallback);
+  const [recipe, setRecipe] = useState<SetupId>(getShape(shape).setups[0] ?? fallback);
   const [school, setSchool] = useState<ProfileId>(profile);
   const [counts, setCounts] = useState<Readonly<Record<string, number>>>(() =>
     Object.fromEntries(pieces.map(({ piece, count }) => [piece, count])),

@@ -16,21 +16,21 @@ import classes from './bench.module.css';
 
 interface SavedSetupsProps {
   readonly person: BenchPerson;
-  readonly family: ShapeId;
+  readonly shape: ShapeId;
   readonly values: DialValues;
   readonly units: LengthUnits;
   readonly onUse: (values: DialValues) => void;
 }
 
 /** What was tried and kept for this person in this shape; the newest is what the cards use. */
-export function SavedSetups({ person, family, values, units, onUse }: SavedSetupsProps) {
+export function SavedSetups({ person, shape, values, units, onUse }: SavedSetupsProps) {
   const [note, setNote] = useState('');
   const [isSaving, startSaving] = useTransition();
-  const own = person.setups.filter((setup) => setup.family === family);
+  const own = person.setups.filter((setup) => setup.family === shape);
 
   const keep = () => {
     startSaving(async () => {
-      const outcome = await answered(keepSetupAction(person.id, { family, values, note }));
+      const outcome = await answered(keepSetupAction(person.id, { family: shape, values, note }));
       if (!outcome.ok) {
         showProblems(outcome.problems);
         return;
@@ -40,7 +40,7 @@ export function SavedSetups({ person, family, values, units, onUse }: SavedSetup
     });
   };
   const say = (kept: DialValues) =>
-    getDials(family)
+    getDials(shape)
       .filter(({ unit, parameter }) => unit === 'm' && kept[parameter] !== undefined)
       .map(
         ({ label, parameter }) => `${label.toLowerCase()} ${formatLength(kept[parameter]!, units)}`,

@@ -14,7 +14,7 @@ import classes from './bench.module.css';
 
 interface StackInput {
   readonly body: Body;
-  readonly family: ShapeId;
+  readonly shape: ShapeId;
   readonly values: DialValues;
   readonly pieces: readonly PieceCount[];
 }
@@ -27,8 +27,8 @@ interface Asked {
   readonly times: number;
 }
 
-function requestFor({ body, family, values, pieces }: StackInput): Asked | null {
-  const dial = getDials(family).find(({ stacks }) => stacks !== undefined);
+function requestFor({ body, shape, values, pieces }: StackInput): Asked | null {
+  const dial = getDials(shape).find(({ stacks }) => stacks !== undefined);
   const targetM = dial === undefined ? 0 : (values[dial.parameter] ?? 0);
   if (dial?.stacks === undefined || targetM < leastM) return null;
   const under = dial.stacks(body);

@@ -16,33 +16,33 @@ export function readAddress(
   params: Params,
   people: readonly { readonly id: number }[],
 ): BenchStart {
-  const [person, shape, height] = [one(params.person), one(params.shape), one(params.height)];
-  const still = stillIds.find((id) => id === shape) ?? null;
-  const family = shapeIds.find((id) => id === shape) ?? 'forearmStandWall';
+  const [person, named, height] = [one(params.person), one(params.shape), one(params.height)];
+  const still = stillIds.find((id) => id === named) ?? null;
+  const shape = shapeIds.find((id) => id === named) ?? 'forearmStandWall';
   const centimetres = height === undefined ? NaN : Number(height);
   const { low, high } = strangerHeights;
   if (centimetres >= low * 100 && centimetres <= high * 100) {
-    return { personId: null, family, still, heightM: centimetres / 100 };
+    return { personId: null, shape, still, heightM: centimetres / 100 };
   }
   const id = person === undefined ? null : readPersonId(person);
   const found = people.find((candidate) => candidate.id === id) ?? people[0];
-  return { personId: found?.id ?? null, family, still };
+  return { personId: found?.id ?? null, shape, still };
 }
 
 interface Shown {
   readonly personId: number | null;
   readonly heightM: number;
-  readonly family: ShapeId;
+  readonly shape: ShapeId;
   readonly still: StillId | null;
 }
 
 /** The address of what is shown. A height says nothing of anybody: it stands for nobody. */
-export function writeAddress({ personId, heightM, family, still }: Shown): string {
+export function writeAddress({ personId, heightM, shape, still }: Shown): string {
   const params = new URLSearchParams(
     personId === null
       ? { height: String(Math.round(heightM * 100)) }
       : { person: String(personId) },
   );
-  params.set('shape', still ?? family);
+  params.set('shape', still ?? shape);
   return `/bench?${params.toString()}`;
 }

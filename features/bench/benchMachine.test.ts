@@ -59,16 +59,16 @@ describe('the bench', () => {
     const { view, one } = open();
     const dolphin = changeBench(view, beginBench(view, one.id, 'dolphin'), { oneLeg: true });
     expect(dolphin.state.oneLeg).toBe(true);
-    expect(changeBench(view, dolphin, { family: 'forearmWallL' }).state.oneLeg).toBe(true);
-    expect(changeBench(view, dolphin, { family: 'forearmStandWall' }).state.oneLeg).toBe(false);
+    expect(changeBench(view, dolphin, { shape: 'forearmWallL' }).state.oneLeg).toBe(true);
+    expect(changeBench(view, dolphin, { shape: 'forearmStandWall' }).state.oneLeg).toBe(false);
   });
 
   it('shows beside it another person in the very same set-up, or another shape at its own', () => {
     const { view, bench, two } = open();
     const beside = changeBench(view, bench, { compare: 'person', otherPersonId: two.id });
-    expect(holdBench(view, beside).ghost).toMatchObject({ family: 'forearmStandWall' });
-    const shape = changeBench(view, bench, { compare: 'shape', otherFamily: 'dolphin' });
-    expect(holdBench(view, shape).ghost).toMatchObject({ family: 'dolphin' });
+    expect(holdBench(view, beside).ghost).toMatchObject({ shape: 'forearmStandWall' });
+    const shape = changeBench(view, bench, { compare: 'shape', otherShape: 'dolphin' });
+    expect(holdBench(view, shape).ghost).toMatchObject({ shape: 'dolphin' });
     expect(holdBench(view, bench).ghost).toBeUndefined();
   });
 

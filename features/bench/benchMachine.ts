@@ -25,12 +25,12 @@ export type Compare = 'nobody' | 'person' | 'shape';
 export interface BenchState {
   readonly personId: number | null;
   readonly heightM: number;
-  readonly family: ShapeId;
+  readonly shape: ShapeId;
   readonly values: DialValues;
   readonly oneLeg: boolean;
   readonly compare: Compare;
   readonly otherPersonId: number | null;
-  readonly otherFamily: ShapeId;
+  readonly otherShape: ShapeId;
 }
 
 /** A posture that closed, and the body it closed for. */
@@ -70,20 +70,20 @@ export function benchInput(
 function startValues(
   view: BenchView,
   personId: number | null,
-  family: ShapeId,
+  shape: ShapeId,
   body: Body,
 ): DialValues {
   const setups = view.people.find(({ id }) => id === personId)?.setups ?? [];
-  const saved = setups.filter((setup) => setup.family === family).at(-1);
+  const saved = setups.filter((setup) => setup.family === shape).at(-1);
   const input = benchInput(view, personId, body);
   // The main one first: of two that measure the same, its figure counts.
-  const distances = getShape(family).setups.flatMap(
+  const distances = getShape(shape).setups.flatMap(
     (setup) => getSetup(setup).solve({ ...input, isBare: true }).distances,
   );
-  const solved = valuesFrom(getDials(family), body, distances);
+  const solved = valuesFrom(getDials(shape), body, distances);
   // What no set-up measures stays as it was kept; the rest has its newest figure from there.
   return Object.fromEntries(
-    getDials(family).map(({ parameter, unit, low, high, is }) => {
+    getDials(shape).map(({ parameter, unit, low, high, is }) => {
       const isSolved = is !== undefined && distances.some(({ id }) => id === is);
       const value = (isSolved ? undefined : saved?.values[parameter]) ?? solved[parameter];
       const step = unit === 'm' ? 100 : 1;
@@ -97,13 +97,13 @@ function startValues(
 
 function trySolve(
   body: Body,
-  family: ShapeId,
+  shape: ShapeId,
   values: DialValues,
   oneLeg: boolean,
   ranges: MeasuredRanges = {},
 ): Loads | string {
   try {
-    return computeLoads(body, toPosture(family, values, oneLeg), ranges);
+    return computeLoads(body, toPosture(shape, values, oneLeg), ranges);
   } catch (error) {
     if (error instanceof UnreachableProblem || error instanceof InputProblem) return error.message;
     throw error;
@@ -131,7 +131,7 @@ export interface BenchMachine {
 export function beginBench(
   view: BenchView,
   personId: number | null,
-  family: ShapeId,
+  shape: ShapeId,
   heightM: number = strangerHeights.usual,
 ): BenchMachine {
   const body = bodyOf(view.people, personId, heightM);
@@ -139,12 +139,12 @@ export function beginBench(
     state: {
       personId,
       heightM,
-      family,
-      values: startValues(view, personId, family, body),
+      shape,
+      values: startValues(view, personId, shape, body),
       oneLeg: false,
       compare: 'nobody',
       otherPersonId: view.people.find(({ id }) => id !== personId)?.id ?? null,
-      otherFamily: family === 'dolphin' ? 'forearmWallL' : 'dolphin',
+      otherShape: shape === 'dolphin' ? 'forearmWallL' : 'dolphin',
     },
     reached: null,
   };
@@ -154,7 +154,7 @@ const rangesOf = ({ people }: BenchView, { personId }: BenchState): MeasuredRang
   toMeasuredRanges(people.find(({ id }) => id === personId)?.ranges ?? {});
 
 const solve = (view: BenchView, state: BenchState, body: Body): Loads | string =>
-  trySolve(body, state.family, state.values, state.oneLeg, rangesOf(view, state));
+  trySolve(body, state.shape, state.values, state.oneLeg, rangesOf(view, state));
 
 const alongOf = (view: BenchView, personId: number | null, body: Body): AlongLine =>
   forearmsAlong(benchInput(view, personId, body));
@@ -168,12 +168,12 @@ function ghostOf(
   if (state.compare === 'nobody') return undefined;
   const otherId = state.compare === 'person' ? state.otherPersonId : state.personId;
   const otherBody = state.compare === 'person' ? bodyOf(view.people, otherId, state.heightM) : body;
-  const family = state.compare === 'shape' ? state.otherFamily : state.family;
+  const shape = state.compare === 'shape' ? state.otherShape : state.shape;
   // Another person in the very same set-up; another shape at its usual one.
-  const own = state.compare === 'person' && values ? values : usualValues(family, otherBody);
-  const loads = trySolve(otherBody, family, own, false);
+  const own = state.compare === 'person' && values ? values : usualValues(shape, otherBody);
+  const loads = trySolve(otherBody, shape, own, false);
   if (typeof loads === 'string') return undefined;
-  return { body: otherBody, family, loads, along: alongOf(view, otherId, otherBody) };
+  return { body: otherBody, shape, loads, along: alongOf(view, otherId, otherBody) };
 }
 
 /** The posture that is shown: of the dials where it closes, else the last one that did. */
@@ -186,7 +186,7 @@ export function holdBench(view: BenchView, { state, reached }: BenchMachine): He
     const held = { body, along, values: state.values, loads: wanted, problem: null };
     return { ...held, ...(ghost && { ghost }) };
   }
-  const usual = { ...state, values: usualValues(state.family, body) };
+  const usual = { ...state, values: usualValues(state.shape, body) };
   const fallback = solve(view, usual, body);
   const last =
     reached ??
@@ -203,9 +203,9 @@ export function holdBench(view: BenchView, { state, reached }: BenchMachine): He
 }
 
 /** For another height: what stood at its own place moves to the new one, what was turned stays. */
-function outgrow(view: BenchView, { family, heightM, values }: BenchState, nextM: number) {
-  const own = startValues(view, null, family, bodyOf(view.people, null, heightM));
-  const next = startValues(view, null, family, bodyOf(view.people, null, nextM));
+function outgrow(view: BenchView, { shape, heightM, values }: BenchState, nextM: number) {
+  const own = startValues(view, null, shape, bodyOf(view.people, null, heightM));
+  const next = startValues(view, null, shape, bodyOf(view.people, null, nextM));
   return Object.fromEntries(
     Object.entries(values).map(([parameter, value]) => [
       parameter,
@@ -222,14 +222,14 @@ export function changeBench(
 ): BenchMachine {
   const { state } = machine;
   const next = { ...state, ...part };
-  if (part.family !== undefined || part.personId !== undefined) {
+  if (part.shape !== undefined || part.personId !== undefined) {
     const body = bodyOf(view.people, next.personId, next.heightM);
-    const mayLift = getShape(next.family).mayLiftLeg === true;
+    const mayLift = getShape(next.shape).mayLiftLeg === true;
     return {
       state: {
         ...next,
         oneLeg: next.oneLeg && mayLift,
-        values: startValues(view, next.personId, next.family, body),
+        values: startValues(view, next.personId, next.shape, body),
       },
       reached: null,
     };
@@ -254,7 +254,7 @@ export function turnBench(
   parameter: string,
   value: number,
 ): BenchMachine {
-  const dial = getDials(machine.state.family).find((one) => one.parameter === parameter);
+  const dial = getDials(machine.state.shape).find((one) => one.parameter === parameter);
   if (dial === undefined) return machine;
   const kept = Math.min(dial.high, Math.max(dial.low, value));
   const { values } = holdBench(view, machine);

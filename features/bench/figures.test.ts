@@ -5,18 +5,18 @@ import { computeLoads } from '@/core/shapes/loads';
 import { describeInputs, listFigures } from './figures';
 
 const body = resolveBody({ heightM: 1.7, lengths: { forearm: 0.25 } });
-const figuresOf = (family: (typeof shapeIds)[number], units: 'cm' | 'in' = 'cm') => {
-  const values = usualValues(family, body);
-  const loads = computeLoads(body, toPosture(family, values));
-  return listFigures(loads, describeInputs(body, family, values, units), units, body);
+const figuresOf = (shape: (typeof shapeIds)[number], units: 'cm' | 'in' = 'cm') => {
+  const values = usualValues(shape, body);
+  const loads = computeLoads(body, toPosture(shape, values));
+  return listFigures(loads, describeInputs(body, shape, values, units), units, body);
 };
-const value = (family: (typeof shapeIds)[number], id: string) =>
-  figuresOf(family).find((figure) => figure.id === id)?.value;
+const value = (shape: (typeof shapeIds)[number], id: string) =>
+  figuresOf(shape).find((figure) => figure.id === id)?.value;
 
 describe('the figures of the bench', () => {
   it('give no false digits: whole percent, degrees and centimetres', () => {
-    for (const family of shapeIds) {
-      for (const { value: shown, id } of figuresOf(family)) {
+    for (const shape of shapeIds) {
+      for (const { value: shown, id } of figuresOf(shape)) {
         expect(shown).not.toMatch(/NaN|Infinity|undefined|^-/);
         if (id !== 'moment') expect(shown).not.toMatch(/\d\.\d/);
       }
@@ -24,8 +24,8 @@ describe('the figures of the bench', () => {
   });
 
   it('answer why with formula, source or meaning, and with what went in', () => {
-    for (const family of shapeIds) {
-      for (const { why } of figuresOf(family)) {
+    for (const shape of shapeIds) {
+      for (const { why } of figuresOf(shape)) {
         expect(why).toMatch(/Inputs: .*height 170 cm, 1 of 19 lengths measured\.$/);
       }
     }

@@ -35,11 +35,11 @@ const masses =
 /** What every figure of the bench is worked out from, in words. */
 export function describeInputs(
   body: Body,
-  family: ShapeId,
+  shape: ShapeId,
   values: DialValues,
   units: LengthUnits,
 ): string {
-  const dials = getDials(family).map(({ label, parameter, unit }) => {
+  const dials = getDials(shape).map(({ label, parameter, unit }) => {
     const value = values[parameter]!;
     const said =
       unit === 'm'

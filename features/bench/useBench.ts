@@ -11,7 +11,7 @@ export { benchInput, type BenchState, type Compare } from './benchMachine';
 /** Who and what it opens with, as the address says it. */
 export interface BenchStart {
   readonly personId: number | null;
-  readonly family: ShapeId;
+  readonly shape: ShapeId;
   /** A drawing without loads, in place of the shape. */
   readonly still: StillId | null;
   /** Of a body nobody has entered. */
@@ -19,8 +19,8 @@ export interface BenchStart {
 }
 
 /** Everything the bench knows; the posture follows each change, or stays at the last possible one. */
-export function useBench(view: BenchView, { personId, family, heightM }: BenchStart) {
-  const [machine, setMachine] = useState(() => beginBench(view, personId, family, heightM));
+export function useBench(view: BenchView, { personId, shape, heightM }: BenchStart) {
+  const [machine, setMachine] = useState(() => beginBench(view, personId, shape, heightM));
   const held = useMemo(() => holdBench(view, machine), [view, machine]);
   return {
     ...held,
