@@ -91,7 +91,7 @@ export function poseMoment(body: Body, move: Move, key: number): Still {
 
 /** The shape a pose comes from: what stands round that stands round it. */
 function shapeOf(pose: Pose): ShapeRef | null {
-  if ('shape' in pose || 'still' in pose) return pose;
+  if ('family' in pose || 'still' in pose) return pose;
   return 'from' in pose ? shapeOf(pose.from) : null;
 }
 

@@ -211,7 +211,7 @@ export interface SolvedPose {
  * @throws UnreachableProblem when this body cannot be in a shape it names
  */
 export function solvePose(body: Body, pose: Pose): SolvedPose {
-  if ('shape' in pose || 'still' in pose) {
+  if ('family' in pose || 'still' in pose) {
     const { joints, isOnBack } = poseShape({ body }, pose, undefined, null);
     return { joints, isOnBack };
   }

@@ -42,7 +42,7 @@ export const alternativeTable = {
     columns: ['light'],
     loads: { shoulder: 0.9, scapula: 0.8, core: 0.4 },
     strains: ['hip', 'back', 'hamstring'],
-    shape: { shape: 'forearmWallL' },
+    shape: { family: 'forearmWallL' },
     pieces: [],
   },
   'shoulder-rest': {

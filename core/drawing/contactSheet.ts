@@ -15,7 +15,7 @@ const sheet = { columns: 4, largePx: 260, smallPx: 151, gapPx: 16, textPx: 14 } 
 
 /** Every shape that can be drawn, with loads and without. */
 export const listShapes = (): { readonly ref: ShapeRef; readonly label: string }[] => [
-  ...shapeIds.map((shape) => ({ ref: { shape }, label: getShape(shape).label })),
+  ...shapeIds.map((family) => ({ ref: { family }, label: getShape(family).label })),
   ...stillIds.map((still) => ({ ref: { still }, label: getStill(still).label })),
 ];
 

@@ -80,7 +80,7 @@ describe('shapes from the side', () => {
     for (const id of stageIds) {
       const { shape } = getStage(id);
       if (shape?.oneLeg === undefined) continue;
-      expect([id, 'shape' in shape && getShape(shape.shape).mayLiftLeg]).toEqual([id, true]);
+      expect([id, 'family' in shape && getShape(shape.family).mayLiftLeg]).toEqual([id, true]);
     }
     const [body] = bodies.slice(1);
     const pose = (id: 'FS5' | 'FS7' | 'HB2' | 'HB9') =>
@@ -99,7 +99,7 @@ describe('shapes from the side', () => {
       const { x, side } = posed.wall;
       return Math.max(...pointsOf(posed.joints).map((point) => (point[0] - x) * side));
     };
-    const lifting = shapeIds.filter((shape) => getShape(shape).mayLiftLeg === true);
+    const lifting = shapeIds.filter((family) => getShape(family).mayLiftLeg === true);
     expect(lifting).toContain('wallL');
     for (const body of bodies) {
       const input = inputOf(body);
@@ -113,9 +113,9 @@ describe('shapes from the side', () => {
         const reach = through(poseStage(input, stage, solveStage(input, stage)));
         expect([id, reach < 0.011]).toEqual([id, true]);
       }
-      for (const shape of lifting) {
-        const posed = poseShape(input, { shape, oneLeg: true }, undefined, null);
-        expect([shape, through(posed) < 0.005]).toEqual([shape, true]);
+      for (const family of lifting) {
+        const posed = poseShape(input, { family, oneLeg: true }, undefined, null);
+        expect([family, through(posed) < 0.005]).toEqual([family, true]);
       }
     }
   });

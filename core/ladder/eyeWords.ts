@@ -23,8 +23,8 @@ function choicesAt(school: School, stage: StageKey, own?: ForearmHandsId): EyeCh
     const { shapes, ladder } = getAspect(id);
     const isSaid =
       shape !== undefined &&
-      'shape' in shape &&
-      shapes.includes(shape.shape) &&
+      'family' in shape &&
+      shapes.includes(shape.family) &&
       (ladder === undefined || ladder === family) &&
       // Forearms whose hands are clasped run together, whatever the school wants of others.
       !(hands === 'clasped' && id === 'forearms');

@@ -24,7 +24,7 @@ describe('a shape on the bench', () => {
     const drawn = new Set(
       stageIds.flatMap((id) => {
         const { shape } = getStage(id);
-        return shape !== undefined && 'shape' in shape ? [shape.shape] : [];
+        return shape !== undefined && 'family' in shape ? [shape.family] : [];
       }),
     );
     expect(new Set(told)).toEqual(drawn);

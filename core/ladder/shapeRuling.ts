@@ -16,7 +16,7 @@ function stagesIn(person: OpenedCase, shape: ShapeId): StageKey[] {
   return ladderIds.flatMap((family) =>
     person.school.ladders[family].filter((stage) => {
       const own = getStageIn(person.school, stage).spec.shape;
-      return own !== undefined && 'shape' in own && own.shape === shape;
+      return own !== undefined && 'family' in own && own.family === shape;
     }),
   );
 }

@@ -92,7 +92,7 @@ describe('hands in a forearm stand', () => {
       label: 'Kick',
       how: '',
       recipe: 'forearm-kick',
-      shape: { shape: 'forearmStandWall' },
+      shape: { family: 'forearmStandWall' },
     } as const;
     fc.assert(
       fc.property(
@@ -125,10 +125,10 @@ describe('hands in a forearm stand', () => {
 
 describe('hands as they are chosen, in every shape on the forearms', () => {
   const onForearms: readonly ShapeRef[] = [
-    { shape: 'dolphin' },
-    { shape: 'forearmWallL' },
-    { shape: 'forearmStand' },
-    { shape: 'forearmStandWall' },
+    { family: 'dolphin' },
+    { family: 'forearmWallL' },
+    { family: 'forearmStand' },
+    { family: 'forearmStandWall' },
     { still: 'forearm-plank' },
   ];
   const handsOf = (own: SetupInput, shape: ShapeRef, recipe?: SetupId) => {
@@ -159,7 +159,7 @@ describe('hands as they are chosen, in every shape on the forearms', () => {
     const { lengths } = resolveBody({ heightM: 1.7 });
     const clasps = input({ heightM: 1.7, forearmHands: 'clasped' });
     const blocks = input({ heightM: 1.7, forearmHands: 'block' });
-    const dolphin = { shape: 'dolphin' } as const;
+    const dolphin = { family: 'dolphin' } as const;
     expect(handsOf(clasps, dolphin, 'hand-block').hand).toBeCloseTo(lengths.hand, 9);
     const plank = { still: 'forearm-plank' } as const;
     expect(handsOf(blocks, plank, 'clasped-forearms').hand).toBeCloseTo(lengths.knuckle, 9);
@@ -168,7 +168,7 @@ describe('hands as they are chosen, in every shape on the forearms', () => {
   });
 
   it('leave alone what stands on hands', () => {
-    const shape = { shape: 'handstand' } as const;
+    const shape = { family: 'handstand' } as const;
     const wristOf = (forearmHands: ForearmHandsId) =>
       poseStage(input({ heightM: 1.7, forearmHands }), { label: '', how: '', shape }, null)!.joints;
     expect(wristOf('clasped')).toEqual(wristOf('flat'));
@@ -220,7 +220,7 @@ describe('room for larger bodies', () => {
 
   it('says in crow how far before the fold they meet, and nothing of a usual body', () => {
     const said = (body: BodyInput) => {
-      const { loads } = poseShape({ body: resolveBody(body) }, { shape: 'crow' }, undefined, null);
+      const { loads } = poseShape({ body: resolveBody(body) }, { family: 'crow' }, undefined, null);
       return beyondSentences(loads!).join();
     };
     expect(said({ heightM: 1.7 })).toBe('');
@@ -233,7 +233,7 @@ describe('room for larger bodies', () => {
   });
 
   it('is drawn so: the trunk is as much deeper as the belly was measured', () => {
-    const stage = { label: 'L', how: '', recipe: 'hand-L', shape: { shape: 'wallL' } } as const;
+    const stage = { label: 'L', how: '', recipe: 'hand-L', shape: { family: 'wallL' } } as const;
     const drawn = (body: BodyInput) =>
       drawStage(input(body), stage, { pxPerM: 200, units: 'cm', detail: 'picture' }).shapes.filter(
         ({ role }) => role === 'figureTrunk',
@@ -241,7 +241,7 @@ describe('room for larger bodies', () => {
     expect(drawn(large)).not.toEqual(drawn({ heightM: 1.7 }));
     // The chain is the same: only flesh has changed.
     const joints = (body: BodyInput) =>
-      pointsOf(poseShape({ body: resolveBody(body) }, { shape: 'crow' }, undefined, null).joints);
+      pointsOf(poseShape({ body: resolveBody(body) }, { family: 'crow' }, undefined, null).joints);
     expect(joints(large)).toEqual(joints({ heightM: 1.7 }));
   });
 });

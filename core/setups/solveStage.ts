@@ -25,7 +25,7 @@ export function forStage(
       (needsWall === true || !distanceWords[id].isAtWall) &&
       (shape === undefined ||
         onlyFor[id] === undefined ||
-        ('shape' in shape && onlyFor[id].includes(shape.shape))),
+        ('family' in shape && onlyFor[id].includes(shape.family))),
   );
   return distances.length === result.distances.length ? result : { ...result, distances };
 }

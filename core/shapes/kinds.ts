@@ -7,5 +7,5 @@ const has = (ids: readonly string[], id: string) => ids.includes(id);
 
 /** Is there such a shape to draw a stage with? What comes from a file may name any. */
 export const isShape = (shape: ShapeRef): boolean =>
-  ('still' in shape ? has(stillIds, shape.still) : has(shapeIds, shape.shape)) &&
+  ('still' in shape ? has(stillIds, shape.still) : has(shapeIds, shape.family)) &&
   (shape.hands === undefined || has(forearmHandsIds, shape.hands));

@@ -18,7 +18,7 @@ import { getStill, type StillId } from './stills';
 import { getDials, toPosture, valuesFrom } from './values';
 
 /** The nearest shape that can be drawn at a person's own size. */
-export type ShapeRef = ({ readonly shape: ShapeId } | { readonly still: StillId }) & {
+export type ShapeRef = ({ readonly family: ShapeId } | { readonly still: StillId }) & {
   /** How the hands lie in it, where that is not for anybody to choose. */
   readonly hands?: ForearmHandsId;
   /** One leg is up, in a shape that may lift one. */
@@ -73,21 +73,26 @@ function withHands(joints: FigureJoints, along: AlongLine | undefined): FigureJo
  *
  * @param along how forearms and hands run, in shapes that have chosen hands; absent: flat
  */
-export function placeLoaded(body: Body, shape: ShapeId, { pose }: Loads, along?: AlongLine): Still {
-  const own = getShape(shape);
+export function placeLoaded(
+  body: Body,
+  family: ShapeId,
+  { pose }: Loads,
+  along?: AlongLine,
+): Still {
+  const shape = getShape(family);
   const posed = headUp(pose.joints);
-  const joints = own.hasChosenHands ? withHands(posed, along) : posed;
+  const joints = shape.hasChosenHands ? withHands(posed, along) : posed;
   const wall: WallFace | undefined = pose.wall
     ? { x: pose.wall.at[0], side: pose.wall.side }
-    : own.wall?.(joints);
+    : shape.wall?.(joints);
   const placed: Placed = { joints, ...(wall === undefined ? {} : { wall }) };
-  const chair = own.chair?.(joints);
+  const chair = shape.chair?.(joints);
   return {
     ...placed,
     ...(chair === undefined ? {} : { chair }),
-    isOnBack: own.isOnBack === true,
-    rests: own.supports?.(joints, body) ?? [],
-    dimensions: own.dimensions(placed, body),
+    isOnBack: shape.isOnBack === true,
+    rests: shape.supports?.(joints, body) ?? [],
+    dimensions: shape.dimensions(placed, body),
   };
 }
 
@@ -132,11 +137,11 @@ export function poseShape(
     const joints = hasChosenHands ? withHands(still.joints, along) : still.joints;
     return withAround({ ...still, joints, loads: null, values, ...hands }, setup, result, body);
   }
-  const values = valuesFrom(getDials(shape.shape), body, distances);
-  const posture = toPosture(shape.shape, values, shape.oneLeg);
+  const values = valuesFrom(getDials(shape.family), body, distances);
+  const posture = toPosture(shape.family, values, shape.oneLeg);
   const loads = computeLoads(body, posture, toMeasuredRanges(input));
   return withAround(
-    { ...placeLoaded(body, shape.shape, loads, along), loads, values, ...hands },
+    { ...placeLoaded(body, shape.family, loads, along), loads, values, ...hands },
     setup,
     result,
     body,

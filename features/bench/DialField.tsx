@@ -1,9 +1,10 @@
 'use client';
 
-import { NumberInput, Slider, TextInput } from '@mantine/core';
+import { Slider, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { formatLength, parseLength, type LengthUnits } from '@/core/units/length';
 import type { Dial } from '@/core/shapes/dials';
+import { NumberField } from '@/design/NumberField';
 import classes from './bench.module.css';
 
 interface DialFieldProps {
@@ -37,7 +38,7 @@ export function DialField({ dial, value, units, say, read, onTurn }: DialFieldPr
             onTurn={onTurn}
           />
         ) : (
-          <NumberInput
+          <NumberField
             aria-label={`${label}, typed`}
             size="xs"
             w={84}
@@ -48,10 +49,7 @@ export function DialField({ dial, value, units, say, read, onTurn }: DialFieldPr
             max={unit === 'deg' ? high : high * 100}
             suffix={unit === 'deg' ? '°' : ' %'}
             value={Math.round(unit === 'deg' ? value : value * 100)}
-            onValueChange={({ floatValue }, { source }) => {
-              if (floatValue === undefined || String(source) !== 'event') return;
-              onTurn(unit === 'deg' ? floatValue : floatValue / 100);
-            }}
+            onNumber={(typed) => onTurn(unit === 'deg' ? typed : typed / 100)}
           />
         )}
       </div>

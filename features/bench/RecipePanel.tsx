@@ -1,7 +1,8 @@
 'use client';
 
 import { checkFirstOf } from '@/core/setups/setup';
-import { NumberInput, Select } from '@mantine/core';
+import { Select } from '@mantine/core';
+import { NumberField } from '@/design/NumberField';
 import { PickOne } from '@/design/Picker';
 import { useMemo, useState } from 'react';
 import { lengthTable } from '@/core/body/lengths';
@@ -61,8 +62,8 @@ export function RecipePanel({ input, shape, person, units }: RecipePanelProps) {
     ...(result.spacer ? { spacer: result.spacer } : {}),
   });
   const shown = listKinds(pieces);
-  const setCount = (id: PieceId, value: string | number) =>
-    setCounts((old) => ({ ...old, [id]: Math.max(0, Math.floor(Number(value) || 0)) }));
+  const setCount = (id: PieceId, count: number) =>
+    setCounts((old) => ({ ...old, [id]: Math.max(0, Math.floor(count)) }));
 
   return (
     <section aria-label="Set-up" className={classes.panel}>
@@ -159,14 +160,14 @@ export function RecipePanel({ input, shape, person, units }: RecipePanelProps) {
         <summary>Pieces at hand</summary>
         <div className={classes.pieces}>
           {shown.map((one) => (
-            <NumberInput
+            <NumberField
               key={one.piece}
               size="xs"
               label={specOf(one).label}
               min={0}
               max={200}
               value={counts[one.piece] ?? 0}
-              onChange={(value) => setCount(one.piece, value)}
+              onNumber={(count) => setCount(one.piece, count)}
             />
           ))}
         </div>

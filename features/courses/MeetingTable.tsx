@@ -2,7 +2,8 @@
 
 import { answered } from '@/design/answered';
 import { sayMeetingDay } from '@/design/days';
-import { Button, Chip, Group, NativeSelect, NumberInput, TextInput } from '@mantine/core';
+import { Button, Chip, Group, NativeSelect, TextInput } from '@mantine/core';
+import { NumberField } from '@/design/NumberField';
 import { useState, useTransition } from 'react';
 import { ladderIds, ladderTable, type LadderId } from '@/core/catalog/stage';
 import { addDays } from '@/core/units/day';
@@ -126,13 +127,12 @@ function MeetingForm({ meeting, view }: MeetingFormProps) {
           error={problems.startsAt}
           onChange={(event) => set({ startsAt: event.currentTarget.value })}
         />
-        <NumberInput
+        <NumberField
           label="Minutes"
           w={90}
           value={values.minutes}
           error={problems.minutes}
-          // An empty field is no minutes yet.
-          onChange={(value) => typeof value === 'number' && set({ minutes: value })}
+          onNumber={(minutes) => set({ minutes })}
         />
         <TextInput
           label="Room"

@@ -56,7 +56,7 @@ describe('a station’s drawing', () => {
           id: `HB11+${wayUp}`,
           stage: 'HB11',
           recipe: 'hand-kick',
-          shape: { shape: 'handstandWall' },
+          shape: { family: 'handstandWall' },
           wayUp,
           figures: [{ id: 'base', metres }],
         },

@@ -1,6 +1,7 @@
 'use client';
 
-import { Button, NumberInput, SegmentedControl, Switch } from '@mantine/core';
+import { Button, SegmentedControl, Switch } from '@mantine/core';
+import { NumberField } from '@/design/NumberField';
 import { IconPlayerPlay, IconPlayerStop } from '@tabler/icons-react';
 import { useState } from 'react';
 import { listPace, paceSeconds, type PaceSpec } from '@/core/running/pacer';
@@ -108,7 +109,7 @@ export function PacerPanel({ line, round = null }: PacerPanelProps) {
             {kind === 'low-high' && (
               <Count label="Times" from={1} to={12} value={rounds} onChange={setRounds} />
             )}
-            <NumberInput
+            <NumberField
               size="md"
               label="Seconds a breath"
               w={140}
@@ -116,9 +117,7 @@ export function PacerPanel({ line, round = null }: PacerPanelProps) {
               max={8}
               step={0.5}
               value={seconds}
-              onChange={(value) =>
-                typeof value === 'number' && isWithin(value, 3, 8) && setSeconds(value)
-              }
+              onNumber={(value) => isWithin(value, 3, 8) && setSeconds(value)}
             />
           </>
         )}
@@ -167,15 +166,14 @@ interface CountProps {
 
 /** So many of something, within what can be counted along. */
 const Count = ({ label, from, to, value, onChange }: CountProps) => (
-  <NumberInput
+  <NumberField
     size="md"
     label={label}
     w={92}
     min={from}
     max={to}
     value={value}
-    // An emptied field is no number yet: somebody is about to type.
-    onChange={(typed) => typeof typed === 'number' && isWithin(typed, from, to) && onChange(typed)}
+    onNumber={(typed) => isWithin(typed, from, to) && onChange(typed)}
   />
 );
 

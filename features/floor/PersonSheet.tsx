@@ -129,7 +129,7 @@ export function PersonSheet(props: PersonSheetProps) {
       {isTeacher && (
         <Button
           component="a"
-          href={`/plumb?person=${placed.id}${option?.shape !== undefined && 'shape' in option.shape ? `&shape=${option.shape.shape}` : ''}`}
+          href={`/plumb?person=${placed.id}${option?.shape !== undefined && 'family' in option.shape ? `&shape=${option.shape.family}` : ''}`}
           target="_blank"
           rel="noopener"
           size="lg"

@@ -38,7 +38,7 @@ function drawRung({ stage, setupInput, recipe: result, settings }: RungPageView)
   return drawBench(
     {
       body,
-      shape: shape.shape,
+      shape: shape.family,
       values: posed.values,
       loads: posed.loads,
       ...(posed.along === undefined ? {} : { along: posed.along }),

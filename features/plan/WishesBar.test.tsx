@@ -46,6 +46,9 @@ it('does not take an emptied field for a class without rounds or helpers', async
     await user.clear(screen.getByLabelText(label));
   }
   expect(changed).toEqual([]);
+  // Left empty, it says again what stands.
+  expect(screen.getByLabelText('Rounds')).toHaveValue('3');
+  await user.clear(screen.getByLabelText('Rounds'));
   await user.type(screen.getByLabelText('Rounds'), '2');
   expect(changed).toEqual([[{ rounds: 2 }, { judges: true }]]);
 });
@@ -56,7 +59,8 @@ it('asks for nothing beyond what there can be, and no part of a round', async ()
   await user.type(screen.getByLabelText('Rounds'), '9');
   await user.clear(screen.getByLabelText('Helpers'));
   await user.type(screen.getByLabelText('Helpers'), '0');
-  expect(changed).toEqual([[{ helpers: 0 }]]);
+  // Left with more than there can be, the most is taken, and is what the field shows.
+  expect(changed).toEqual([[{ rounds: 6 }, { judges: true }], [{ helpers: 0 }]]);
 });
 
 it('takes the minutes when the field is left or with Enter, not with every sign', async () => {

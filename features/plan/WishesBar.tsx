@@ -1,14 +1,7 @@
 'use client';
 
-import {
-  Button,
-  Checkbox,
-  MultiSelect,
-  NativeSelect,
-  NumberInput,
-  Popover,
-  ScrollArea,
-} from '@mantine/core';
+import { Button, Checkbox, MultiSelect, NativeSelect, Popover, ScrollArea } from '@mantine/core';
+import { NumberField } from '@/design/NumberField';
 import { IconUsers } from '@tabler/icons-react';
 import { memo } from 'react';
 import { ladderIds, ladderTable, type LadderId } from '@/core/catalog/stage';
@@ -98,7 +91,7 @@ const Minutes = memo(function Minutes({
   change,
 }: Field<'minutes'> & Judging) {
   return (
-    <NumberInput
+    <NumberField
       label="Minutes"
       w={92}
       min={5}
@@ -106,13 +99,9 @@ const Minutes = memo(function Minutes({
       step={5}
       allowDecimal={false}
       value={now}
-      onBlur={({ currentTarget: { value } }) => {
-        const minutes = Number(value);
-        if (minutes >= 5 && minutes <= 240 && minutes !== now)
-          change({ minutes }, { judges: !isFromFile });
-      }}
-      onKeyDown={(event) => {
-        if (event.key === 'Enter') event.currentTarget.blur();
+      whenLeft
+      onNumber={(minutes) => {
+        if (minutes >= 5 && minutes <= 240) change({ minutes }, { judges: !isFromFile });
       }}
     />
   );
@@ -160,18 +149,15 @@ const Rounds = memo(function Rounds({
   change,
 }: Field<'rounds'> & Judging) {
   return (
-    <NumberInput
+    <NumberField
       label="Rounds"
       w={80}
       min={0}
       max={6}
       allowDecimal={false}
       value={now}
-      onChange={(rounds) => {
-        // An empty field is not "no rounds": somebody is about to type.
-        if (typeof rounds !== 'number') return;
-        if (rounds >= 0 && rounds <= 6 && rounds !== now)
-          change({ rounds }, { judges: !isFromFile });
+      onNumber={(rounds) => {
+        if (rounds >= 0 && rounds <= 6) change({ rounds }, { judges: !isFromFile });
       }}
     />
   );
@@ -215,16 +201,15 @@ const Spare = memo(function Spare({
 
 const Helpers = memo(function Helpers({ helpers: now, change }: Field<'helpers'>) {
   return (
-    <NumberInput
+    <NumberField
       label="Helpers"
       w={86}
       min={0}
       max={6}
       allowDecimal={false}
       value={now}
-      onChange={(helpers) => {
-        if (typeof helpers !== 'number') return;
-        if (helpers >= 0 && helpers <= 6 && helpers !== now) change({ helpers });
+      onNumber={(helpers) => {
+        if (helpers >= 0 && helpers <= 6) change({ helpers });
       }}
     />
   );

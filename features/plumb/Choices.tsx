@@ -1,6 +1,7 @@
 'use client';
 
-import { Button, Group, NativeSelect, NumberInput, SegmentedControl } from '@mantine/core';
+import { Button, Group, NativeSelect, SegmentedControl } from '@mantine/core';
+import { NumberField } from '@/design/NumberField';
 import { memo } from 'react';
 import type { KnownLength } from '@/core/plumb/knownLengths';
 import { plumbBases, scaleSegments, type PlumbBase, type ScaleSegment } from '@/core/plumb/marks';
@@ -182,14 +183,14 @@ export const Choices = memo(function Choices({
         />
       )}
       {scale.kind === 'points' && (
-        <NumberInput
+        <NumberField
           label="They are apart"
           suffix={` ${units}`}
           min={1}
           max={units === 'cm' ? 1000 : 400}
           value={Math.round((scale.metres / unitM[units]) * 10) / 10}
-          onChange={(value) => {
-            const metres = Number(value) * unitM[units];
+          onNumber={(value) => {
+            const metres = value * unitM[units];
             if (metres > 0) set({ scale: { ...scale, metres } });
           }}
         />

@@ -1,7 +1,8 @@
 'use client';
 
 import { memo, useState } from 'react';
-import { Group, NumberInput, SegmentedControl } from '@mantine/core';
+import { Group, SegmentedControl } from '@mantine/core';
+import { NumberField } from '@/design/NumberField';
 import type { Body } from '@/core/body/body';
 import { getMeasure, stillMeasureIds } from '@/core/plumb/measureTable';
 import {
@@ -74,7 +75,7 @@ export const PracticeCamera = memo(function PracticeCamera({
     const [least, most] = [Math.round(low * per), Math.round(high * per)];
     const value = Math.round(chosen[name] * per);
     return (
-      <NumberInput
+      <NumberField
         key={name}
         label={label}
         size="sm"
@@ -83,9 +84,8 @@ export const PracticeCamera = memo(function PracticeCamera({
         max={most}
         step={step}
         value={value}
-        onChange={(next) => {
-          // An empty field is on its way to a figure, and so is the 1 of a 15.
-          if (typeof next !== 'number' || next === value) return;
+        onNumber={(next) => {
+          // The 1 of a 15 is on its way to a figure.
           if (next >= least && next <= most) onChange({ ...wish, [name]: next / per });
         }}
       />

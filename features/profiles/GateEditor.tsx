@@ -1,14 +1,7 @@
 'use client';
 
-import {
-  ActionIcon,
-  Button,
-  Group,
-  NativeSelect,
-  NumberInput,
-  Switch,
-  TextInput,
-} from '@mantine/core';
+import { ActionIcon, Button, Group, NativeSelect, Switch, TextInput } from '@mantine/core';
+import { NumberField } from '@/design/NumberField';
 import { IconX } from '@tabler/icons-react';
 import { useState } from 'react';
 import type { BaseId } from '@/core/catalog/checks';
@@ -179,15 +172,13 @@ function DemandLine({ demand, catalog, onChange }: DemandLineProps) {
             }}
           />
           {demand.value !== undefined && (
-            <NumberInput
+            <NumberField
               aria-label="The figure"
               size="xs"
               w={90}
               min={0}
               value={readingIn(demand.value, typedIn)}
-              onChange={(value) =>
-                Number(value) > 0 && change({ value: readingFrom(Number(value), typedIn) })
-              }
+              onNumber={(value) => value > 0 && change({ value: readingFrom(value, typedIn) })}
             />
           )}
         </>

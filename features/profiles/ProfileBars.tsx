@@ -1,6 +1,6 @@
 'use client';
 
-import { NumberInput } from '@mantine/core';
+import { NumberField } from '@/design/NumberField';
 import { memo, useEffect, useRef } from 'react';
 import { readingFrom, readingIn } from '@/core/units/reading';
 import type { ProfileChanges } from '@/core/catalog/school';
@@ -56,7 +56,7 @@ const Bar = memo(function Bar({ check, value, isShipped, onChange }: BarProps) {
   const shownUnit = isLength ? units : unit;
   return (
     <li data-changed={value !== origin || undefined}>
-      <NumberInput
+      <NumberField
         label={label}
         data-check={key}
         size="sm"
@@ -66,9 +66,10 @@ const Bar = memo(function Bar({ check, value, isShipped, onChange }: BarProps) {
         suffix={unit === '' ? '' : ` ${shownUnit}`}
         value={readingIn(value, typedIn)}
         description={value === origin ? undefined : `was ${readingIn(origin, typedIn)}`}
-        onChange={(next) =>
-          onChange((before) => withBar(before, key, origin, readingFrom(Number(next), typedIn)))
+        onNumber={(next) =>
+          onChange((before) => withBar(before, key, origin, readingFrom(next, typedIn)))
         }
+        onEmpty={() => onChange((before) => withBar(before, key, origin, origin))}
       />
     </li>
   );

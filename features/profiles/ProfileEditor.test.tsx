@@ -1,4 +1,5 @@
-import { fireEvent, screen } from '@testing-library/react';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import type { ComponentProps } from 'react';
 import { shippedCatalog } from '@/core/catalog/school';
 import { profileIds, profileTable, settingsOf } from '@/core/catalog/profiles';
 import type * as fakes from '@/design/testing/fakeActions';
@@ -32,24 +33,25 @@ const stages: EditorStages = [
   },
 ];
 
-const show = (part: { aim?: string; isShipped?: boolean } = {}) =>
-  renderUi(
-    <ProfileEditor
-      profileKey="own-quick"
-      label="Quick"
-      version={3}
-      isShipped={false}
-      changes={{}}
-      lines={[]}
-      checks={checks}
-      stages={stages}
-      settings={settingsOf(profileTable[origin])}
-      own={{ checks: {}, stages: {} }}
-      branches={[{ key: 'free-plough', label: shippedCatalog.branches['free-plough']!.label }]}
-      closedBranches={[]}
-      {...part}
-    />,
-  );
+type Part = Partial<ComponentProps<typeof ProfileEditor>>;
+const editor = (part: Part = {}) => (
+  <ProfileEditor
+    profileKey="own-quick"
+    label="Quick"
+    version={3}
+    isShipped={false}
+    changes={{}}
+    lines={[]}
+    checks={checks}
+    stages={stages}
+    settings={settingsOf(profileTable[origin])}
+    own={{ checks: {}, stages: {} }}
+    branches={[{ key: 'free-plough', label: shippedCatalog.branches['free-plough']!.label }]}
+    closedBranches={[]}
+    {...part}
+  />
+);
+const show = (part: Part = {}) => renderUi(editor(part));
 const kept = () => asked.filter(([what]) => what === 'keep').map(([, ...given]) => given);
 const bar = () => screen.getByRole('textbox', { name: 'Dolphin hold' });
 const keepByKey = () => fireEvent.keyDown(bar(), { key: 'Enter', ctrlKey: true });
@@ -104,4 +106,76 @@ it('draws the stages of a ladder when it is opened, and takes all back at once',
   await user.click(screen.getByRole('button', { name: 'Undo' }));
   expect(bar()).toHaveValue('45 s');
   expect(screen.queryByText('was 45')).toBeNull();
+});
+
+describe('a version that comes while something is typed', () => {
+  const write = async (user: ReturnType<typeof show>['user'], text: string) => {
+    await user.clear(bar());
+    await user.type(bar(), text);
+  };
+
+  it('takes nothing away of what was typed while it was being kept, and is what it stands on', async () => {
+    let answer: (outcome: { ok: true; value: number }) => void = () => undefined;
+    answerWith((what) =>
+      what === 'keep'
+        ? new Promise((resolve) => {
+            answer = resolve;
+          })
+        : new Promise(() => undefined),
+    );
+    const { user, rerender } = show();
+    await write(user, '50');
+    keepByKey();
+    await write(user, '55');
+    rerender(editor({ version: 4, changes: { bars: { 'dolphin-hold': 50 } } }));
+    answer({ ok: true, value: 4 });
+    expect(await screen.findByText('Kept as version 4.')).toBeVisible();
+    expect(bar()).toHaveValue('55 s');
+    await waitFor(() =>
+      expect(screen.getByRole('button', { name: 'Keep as version 5' })).toBeEnabled(),
+    );
+    keepByKey();
+    expect(kept().map(([, form]) => form)).toMatchObject([
+      { changes: { bars: { 'dolphin-hold': 50 } }, seen: 3 },
+      { changes: { bars: { 'dolphin-hold': 55 } }, seen: 4 },
+    ]);
+    answer({ ok: true, value: 5 });
+    expect(await screen.findByText('Kept as version 5.')).toBeVisible();
+  });
+
+  it('leaves nothing to keep where all of it was kept', async () => {
+    answerWith((what) =>
+      what === 'keep' ? Promise.resolve({ ok: true, value: 4 }) : new Promise(() => undefined),
+    );
+    const { user, rerender } = show();
+    await write(user, '50');
+    keepByKey();
+    expect(await screen.findByText('Kept as version 4.')).toBeVisible();
+    rerender(editor({ version: 4, changes: { bars: { 'dolphin-hold': 50 } } }));
+    expect(screen.getByRole('button', { name: 'Keep as version 5' })).toBeDisabled();
+    expect(screen.getByRole('button', { name: 'Undo' })).toBeDisabled();
+  });
+
+  it('is shown where nothing was typed; else it is never written over unseen', async () => {
+    answerWith(() =>
+      Promise.resolve({ ok: false, problems: { form: 'Saved in another window.' } }),
+    );
+    const { user, rerender } = show();
+    rerender(editor({ version: 4, changes: { bars: { 'dolphin-hold': 70 } } }));
+    expect(bar()).toHaveValue('70 s');
+    await write(user, '50');
+    rerender(editor({ version: 5, changes: { bars: { 'dolphin-hold': 80 } } }));
+    expect(bar()).toHaveValue('50 s');
+    keepByKey();
+    expect(await screen.findByText('Saved in another window.')).toBeVisible();
+    expect(kept().map(([, form]) => form)).toMatchObject([{ seen: 4 }]);
+    await user.click(screen.getByRole('button', { name: 'Undo' }));
+    expect(bar()).toHaveValue('80 s');
+    await write(user, '85');
+    await waitFor(() =>
+      expect(screen.getByRole('button', { name: 'Keep as version 6' })).toBeEnabled(),
+    );
+    keepByKey();
+    expect(kept().at(-1)?.[1]).toMatchObject({ seen: 5 });
+  });
 });

@@ -24,7 +24,7 @@ import {
 } from './actions';
 import { showProblem, showProblems, showSaved, showUndo } from '@/design/notices';
 import { Said } from '@/design/units';
-import { withPart, type EditorChecks, type EditorStages } from './editor';
+import { isSameCopy, withPart, type EditorChecks, type EditorStages } from './editor';
 import { ProfileBars } from './ProfileBars';
 import { Effect } from './ProfileEffect';
 import { ProfileGates } from './ProfileGates';
@@ -54,18 +54,32 @@ interface ProfileEditorProps {
 /** A copy's bars, gates, branches, distances and cues; what they would change is shown at once. */
 export function ProfileEditor(props: ProfileEditorProps) {
   const { profileKey, version, isShipped, lines, checks, stages, settings, branches } = props;
+  const stored = props.changes;
   const router = useRouter();
   const catalog = useMemo(() => withEntries(shippedCatalog, props.own), [props.own]);
   const [label, setLabel] = useState(props.label);
   const [changes, setChanges] = useState<ProfileChanges>(props.changes);
+  // The version that what is typed stands on: another window's is never written over unseen.
+  const [base, setBase] = useState(version);
+  const [shown, setShown] = useState({ version, label: props.label, changes: props.changes });
+  if (shown.version !== version) {
+    setShown({ version, label: props.label, changes: props.changes });
+    // What was typed while a version was being kept, or beside another window, stays as it is.
+    if (isSameCopy({ label, changes }, shown)) {
+      setLabel(props.label);
+      setChanges(props.changes);
+      setBase(version);
+    }
+  }
   const [preview, setPreview] = useState<ProfilePreview | null>(null);
   const [isSaving, startSaving] = useTransition();
   const [settled] = useDebouncedValue(changes, 250);
-  const isChanged =
-    JSON.stringify(changes) !== JSON.stringify(props.changes) || label !== props.label;
+  const isChanged = !isSameCopy({ label, changes }, props);
 
   useEffect(() => {
-    if (isShipped || settled === props.changes) return;
+    if (isShipped || isSameCopy({ label: '', changes: settled }, { label: '', changes: stored })) {
+      return;
+    }
     let isCurrent = true;
     const unknown = 'What this would turn is not known: no answer came.';
     void answered(previewProfileAction(profileKey, settled), unknown).then((outcome) => {
@@ -77,15 +91,17 @@ export function ProfileEditor(props: ProfileEditorProps) {
     return () => {
       isCurrent = false;
     };
-  }, [settled, isShipped, profileKey, props.changes]);
+  }, [settled, isShipped, profileKey, stored]);
 
   const save = () =>
     startSaving(async () => {
       const outcome = await answered(
-        changeProfileAction(profileKey, { label, changes, seen: version }),
+        changeProfileAction(profileKey, { label, changes, seen: base }),
       );
-      if (outcome.ok) showSaved(`Kept as version ${outcome.value}.`);
-      else showProblem(outcome.problems.form ?? sayProblems(outcome.problems));
+      if (outcome.ok) {
+        setBase(outcome.value);
+        showSaved(`Kept as version ${outcome.value}.`);
+      } else showProblem(outcome.problems.form ?? sayProblems(outcome.problems));
     });
   // Whoever works by keys keeps from wherever they are.
   // What is wrong with it is said by the one who keeps it: a look ahead may not have come, or be of before.
@@ -154,7 +170,7 @@ export function ProfileEditor(props: ProfileEditorProps) {
           <Effect preview={isChanged ? preview : null} />
           <Group>
             <Button disabled={!mayKeep && !isSaving} loading={isSaving} onClick={save}>
-              Keep as version {version + 1}
+              Keep as version {base + 1}
             </Button>
             <Button
               variant="subtle"
@@ -162,6 +178,7 @@ export function ProfileEditor(props: ProfileEditorProps) {
               onClick={() => {
                 setChanges(props.changes);
                 setLabel(props.label);
+                setBase(version);
               }}
             >
               Undo

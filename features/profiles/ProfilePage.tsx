@@ -77,7 +77,7 @@ export async function ProfilePage({ params, searchParams }: ProfilePageProps) {
       </div>
       <UseFor profileKey={profile.key} label={profile.label} courses={courses} />
       <ProfileEditor
-        key={profile.version}
+        key={profile.key}
         profileKey={profile.key}
         label={profile.label}
         version={profile.version}

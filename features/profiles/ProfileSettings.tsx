@@ -1,6 +1,7 @@
 'use client';
 
-import { Group, NativeSelect, NumberInput } from '@mantine/core';
+import { Group, NativeSelect } from '@mantine/core';
+import { NumberField } from '@/design/NumberField';
 import { memo } from 'react';
 import { choiceIn, choicesOf, eyeAspectIds, getAspect } from '@/core/catalog/eye';
 import { choicesIn, methodIds, methodTable } from '@/core/catalog/methods';
@@ -34,7 +35,7 @@ export const Settings = memo(function Settings(props: SettingsProps) {
   return (
     <Group align="flex-end" mt="sm">
       {lengthSettings.map(({ id, most, step }) => (
-        <NumberInput
+        <NumberField
           key={id}
           label={settingWords[id]}
           w={210}
@@ -44,7 +45,7 @@ export const Settings = memo(function Settings(props: SettingsProps) {
           step={step}
           disabled={isShipped}
           value={Math.round(settings[id] * 1000) / 10}
-          onChange={(value) => set({ [id]: Math.round(Number(value) * 10) / 1000 })}
+          onNumber={(value) => set({ [id]: Math.round(value * 10) / 1000 })}
         />
       ))}
       {methodIds.map((id) => (
@@ -57,7 +58,7 @@ export const Settings = memo(function Settings(props: SettingsProps) {
           onChange={(event) => set({ [id]: event.currentTarget.value })}
         />
       ))}
-      <NumberInput
+      <NumberField
         label="Neck bend over the platform"
         w={190}
         suffix="°"
@@ -66,7 +67,7 @@ export const Settings = memo(function Settings(props: SettingsProps) {
         {...(isFlat(settings) ? { description: 'flat, chin locked: short times' } : {})}
         disabled={isShipped}
         value={settings.neckFlexionDeg}
-        onChange={(value) => set({ neckFlexionDeg: Number(value) })}
+        onNumber={(neckFlexionDeg) => set({ neckFlexionDeg })}
       />
       {eyeAspectIds.map((id) => (
         <NativeSelect

@@ -1,5 +1,5 @@
 import type { ProfileChanges } from '@/core/catalog/school';
-import { withBar, withClosedStage, withGate, withPart } from './editor';
+import { isSameCopy, withBar, withClosedStage, withGate, withPart } from './editor';
 
 const before: ProfileChanges = { bars: { 'dolphin-hold': 50 }, closedBranches: ['free-plough'] };
 
@@ -31,4 +31,24 @@ it('closes a stage once, however often it is said', () => {
   const closed = withClosedStage(withClosedStage(before, 'HB8', true), 'HB8', true);
   expect(closed.closedStages).toEqual(['HB8']);
   expect(withClosedStage(closed, 'HB8', false)).toEqual(before);
+});
+
+it('knows two copies as the same, whatever was typed first', () => {
+  const one = {
+    label: 'Quick',
+    changes: { bars: { 'dolphin-hold': 50, 'plank-hold': 60 }, cues: {} },
+  };
+  const other = {
+    label: ' Quick ',
+    changes: { cues: {}, bars: { 'plank-hold': 60, 'dolphin-hold': 50 } },
+  };
+  expect(isSameCopy(one, other)).toBe(true);
+  expect(isSameCopy(one, { ...other, label: 'Slow' })).toBe(false);
+  expect(isSameCopy(one, { ...one, changes: { bars: { 'dolphin-hold': 50 } } })).toBe(false);
+  // In which order a gate asks is its own matter.
+  const gate = [{ check: 'plank-hold' }, { check: 'dolphin-hold' }] as const;
+  const asking = { label: '', changes: { gates: { HB8: gate } } };
+  expect(isSameCopy(asking, { label: '', changes: { gates: { HB8: [gate[1], gate[0]] } } })).toBe(
+    false,
+  );
 });

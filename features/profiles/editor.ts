@@ -37,6 +37,29 @@ export type EditorStages = readonly EditorLadder[];
 /** Makes the copy's changes from those before: the same function at every drawing of the page. */
 export type ChangeCopy = (make: (before: ProfileChanges) => ProfileChanges) => void;
 
+interface Copy {
+  readonly label: string;
+  readonly changes: ProfileChanges;
+}
+
+/** Sorted by name at every depth: in which order something was typed says nothing. */
+const sorted = (value: unknown): unknown =>
+  Array.isArray(value)
+    ? value.map(sorted)
+    : typeof value === 'object' && value !== null
+      ? Object.fromEntries(
+          Object.entries(value)
+            .filter(([, part]) => part !== undefined)
+            .sort(([one], [other]) => (one < other ? -1 : 1))
+            .map(([key, part]) => [key, sorted(part)]),
+        )
+      : value;
+
+/** Whether two copies have the same name and change the same. */
+export const isSameCopy = (one: Copy, other: Copy): boolean =>
+  one.label.trim() === other.label.trim() &&
+  JSON.stringify(sorted(one.changes)) === JSON.stringify(sorted(other.changes));
+
 /** The changes with one part set anew; a part with nothing in it is none, but for closed branches. */
 export function withPart<Key extends keyof ProfileChanges>(
   changes: ProfileChanges,

@@ -4,8 +4,8 @@ import { lying, lyingKneesUp, lyingTuck } from '../poses';
 
 const seat = ['hip'] as const;
 const shoulders = ['shoulder'] as const;
-const stand = { shape: 'shoulderStand' } as const;
-const plough = { shape: 'plough' } as const;
+const stand = { family: 'shoulderStand' } as const;
+const plough = { family: 'plough' } as const;
 const half = { still: 'half-shoulder-stand' } as const;
 const wallPlough = { still: 'wall-plough' } as const;
 

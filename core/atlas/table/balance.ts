@@ -3,9 +3,9 @@ import type { Move } from '../move';
 import type { BuiltPose } from '../pose';
 
 const hand = ['wrist'] as const;
-const crow = { shape: 'crow' } as const;
-const tuck = { shape: 'liftedTuck' } as const;
-const plank = { shape: 'plank' } as const;
+const crow = { family: 'crow' } as const;
+const tuck = { family: 'liftedTuck' } as const;
+const plank = { family: 'plank' } as const;
 
 /** Squatting with the hands down, on the balls of the feet. */
 const squat = {

@@ -3,11 +3,11 @@ import type { Move } from '../move';
 import { child, forearmTable, kneeling, melt, onHeels } from '../poses';
 
 const table = { still: 'all-fours' } as const;
-const plank = { shape: 'plank' } as const;
+const plank = { family: 'plank' } as const;
 const forearmPlank = { still: 'forearm-plank' } as const;
-const dolphin = { shape: 'dolphin' } as const;
-const dog = { shape: 'dog' } as const;
-const kneePlank = { shape: 'kneePlank' } as const;
+const dolphin = { family: 'dolphin' } as const;
+const dog = { family: 'dog' } as const;
+const kneePlank = { family: 'kneePlank' } as const;
 
 const hands = ['wrist', 'knee'] as const;
 const handsAndFeet = ['wrist', 'ankle'] as const;

@@ -3,9 +3,9 @@ import type { Move } from '../move';
 import { child, onHeels } from '../poses';
 
 const crown = ['crown'] as const;
-const head = { shape: 'headstand' } as const;
-const tuck = { shape: 'headstandTuck' } as const;
-const base = { shape: 'headstandBase' } as const;
+const head = { family: 'headstand' } as const;
+const tuck = { family: 'headstandTuck' } as const;
+const base = { family: 'headstandBase' } as const;
 
 export const headMoves = {
   'head-base': {

@@ -6,14 +6,14 @@ import type { BuiltPose, LegTurns, TurnedPose } from '../pose';
 export const hand = ['wrist'] as const;
 export const elbow = ['elbow'] as const;
 
-export const handWall = { shape: 'handstandWall' } as const;
-export const handFree = { shape: 'handstand' } as const;
-export const forearmWall = { shape: 'forearmStandWall' } as const;
-export const forearmFree = { shape: 'forearmStand' } as const;
-export const wallL = { shape: 'wallL' } as const;
-export const forearmL = { shape: 'forearmWallL' } as const;
-export const shortDog = { shape: 'shortDog' } as const;
-export const dolphin = { shape: 'dolphin' } as const;
+export const handWall = { family: 'handstandWall' } as const;
+export const handFree = { family: 'handstand' } as const;
+export const forearmWall = { family: 'forearmStandWall' } as const;
+export const forearmFree = { family: 'forearmStand' } as const;
+export const wallL = { family: 'wallL' } as const;
+export const forearmL = { family: 'forearmWallL' } as const;
+export const shortDog = { family: 'shortDog' } as const;
+export const dolphin = { family: 'dolphin' } as const;
 
 /** Walked in on the hands: hips high over the shoulders, on the balls of the feet. */
 export const walkedIn = {
@@ -66,7 +66,7 @@ export const hopElbow = {
 };
 
 export const splitOf = (
-  pose: { readonly shape: 'handstandWall' | 'forearmStandWall' | 'handstand' | 'forearmStand' },
+  pose: { readonly family: 'handstandWall' | 'forearmStandWall' | 'handstand' | 'forearmStand' },
   held: 'wrist' | 'elbow',
   by: number,
 ): TurnedPose => ({

@@ -271,7 +271,7 @@ export const standMoves = {
     main: 1,
     keys: [
       { pose: walkedIn, words: 'feet in front of the chair' },
-      { pose: { shape: 'raisedDog' }, words: 'one foot, then the other on the seat', stayS: 3 },
+      { pose: { family: 'raisedDog' }, words: 'one foot, then the other on the seat', stayS: 3 },
     ],
   },
   'lean-bolster': {

@@ -92,7 +92,7 @@ export const uprightMoves = {
     keys: [
       { pose: standing, words: 'standing' },
       { pose: fold, words: 'folded, knees soft', stayS: 2 },
-      { pose: { shape: 'dog' }, words: 'hands walk out, legs long', held: ['ankle'] },
+      { pose: { family: 'dog' }, words: 'hands walk out, legs long', held: ['ankle'] },
     ],
   },
   'standing-fold': {

@@ -55,7 +55,7 @@ export const armBalance = {
     strains: ['leg', 'hip'],
     feetUp: true,
     recipe: 'lifted-tuck',
-    shape: { shape: 'liftedTuck' },
+    shape: { family: 'liftedTuck' },
     pieces: [{ piece: 'foam-block', count: 2 }],
   },
   CR3: {
@@ -76,7 +76,7 @@ export const armBalance = {
     columns: wrists,
     loads: { wrist: 0.7, shoulder: 0.8, scapula: 0.8, core: 0.5 },
     strains: ['elbow', 'hip'],
-    shape: { shape: 'kneePlank' },
+    shape: { family: 'kneePlank' },
   },
   CR4: {
     family,
@@ -96,7 +96,7 @@ export const armBalance = {
     loads: { wrist: 0.7, shoulder: 0.5, hip: 0.5 },
     strains: ['leg', 'neck', 'back'],
     recipe: 'crow-cushion',
-    shape: { shape: 'crow', moment: { move: 'squat', key: 1 } },
+    shape: { family: 'crow', moment: { move: 'squat', key: 1 } },
     pieces: [{ piece: 'foam-block', count: 1 }],
   },
   CR5: {
@@ -120,7 +120,7 @@ export const armBalance = {
     strains: ['leg', 'hip', 'elbow'],
     feetUp: true,
     recipe: 'crow-cushion',
-    shape: { shape: 'crow' },
+    shape: { family: 'crow' },
   },
   CR6: {
     family,
@@ -144,7 +144,7 @@ export const armBalance = {
     strains: ['leg', 'hip', 'elbow'],
     feetUp: true,
     recipe: 'crow-cushion',
-    shape: { shape: 'crow' },
+    shape: { family: 'crow' },
   },
   CR7: {
     family,
@@ -166,7 +166,7 @@ export const armBalance = {
     loads: { wrist: 0.9, shoulder: 0.9, scapula: 0.8, core: 0.9 },
     strains: ['leg', 'hip', 'elbow'],
     feetUp: true,
-    shape: { shape: 'crow', moment: { move: 'slide-crow', key: 1 } },
+    shape: { family: 'crow', moment: { move: 'slide-crow', key: 1 } },
   },
   CR8: {
     family,
@@ -190,7 +190,7 @@ export const armBalance = {
     strains: ['leg', 'hip', 'elbow'],
     feetUp: true,
     recipe: 'crow-cushion',
-    shape: { shape: 'crow' },
+    shape: { family: 'crow' },
   },
   CR9: {
     family,
@@ -221,7 +221,7 @@ export const armBalance = {
     isAttempt: true,
     isLift: true,
     tries: 3,
-    shape: { shape: 'crow', moment: { move: 'float-back', key: 1 } },
+    shape: { family: 'crow', moment: { move: 'float-back', key: 1 } },
   },
   CRp: {
     family,
@@ -245,7 +245,7 @@ export const armBalance = {
     loads: { wrist: 1, shoulder: 0.8, scapula: 0.8, core: 0.8, hip: 0.6, hamstring: 0.4 },
     strains: ['back', 'leg'],
     feetUp: true,
-    shape: { shape: 'crow', moment: { move: 'arm-shape', key: 1 } },
+    shape: { family: 'crow', moment: { move: 'arm-shape', key: 1 } },
   },
   CRo: {
     family,
@@ -272,7 +272,7 @@ export const armBalance = {
     loads: { wrist: 0.9, shoulder: 0.8, scapula: 0.9, core: 1, hip: 0.7 },
     strains: ['leg'],
     feetUp: true,
-    shape: { shape: 'liftedTuck', moment: { move: 'arm-shape', key: 1 } },
+    shape: { family: 'liftedTuck', moment: { move: 'arm-shape', key: 1 } },
   },
   CRe: {
     family,
@@ -296,7 +296,7 @@ export const armBalance = {
     loads: { wrist: 1, shoulder: 1, scapula: 0.9, core: 0.9, hip: 0.6 },
     strains: ['leg'],
     feetUp: true,
-    shape: { shape: 'crow', moment: { move: 'arm-shape', key: 1 } },
+    shape: { family: 'crow', moment: { move: 'arm-shape', key: 1 } },
   },
   CRf: {
     family,
@@ -323,7 +323,7 @@ export const armBalance = {
     loads: { wrist: 1, shoulder: 0.8, scapula: 0.9, core: 0.9, hamstring: 0.9, hip: 0.8 },
     strains: ['back', 'leg'],
     feetUp: true,
-    shape: { shape: 'crow', moment: { move: 'firefly', key: 1 } },
+    shape: { family: 'crow', moment: { move: 'firefly', key: 1 } },
   },
   CRg: {
     family,
@@ -348,6 +348,6 @@ export const armBalance = {
     loads: { wrist: 1, shoulder: 1, scapula: 1, core: 0.9, hip: 0.8 },
     strains: ['leg'],
     feetUp: true,
-    shape: { shape: 'crow', moment: { move: 'crow-one-leg', key: 1 } },
+    shape: { family: 'crow', moment: { move: 'crow-one-leg', key: 1 } },
   },
 } as const satisfies Record<string, ShippedStage>;

@@ -77,7 +77,7 @@ export const forearmStand = {
     loads: { shoulder: 0.5, scapula: 0.6, hamstring: 0.3 },
     strains: ['back'],
     recipe: 'strap-forearm',
-    shape: { shape: 'dolphin' },
+    shape: { family: 'dolphin' },
   },
   FS4: {
     family,
@@ -99,7 +99,7 @@ export const forearmStand = {
     loads: { shoulder: 0.5, scapula: 0.6, hamstring: 0.3 },
     strains: ['back'],
     recipe: 'hand-block',
-    shape: { shape: 'dolphin' },
+    shape: { family: 'dolphin' },
   },
   FS5: {
     family,
@@ -121,7 +121,7 @@ export const forearmStand = {
     loads: { shoulder: 0.6, scapula: 0.6, hamstring: 0.3 },
     strains: ['back'],
     recipe: 'head-clearance',
-    shape: { shape: 'dolphin' },
+    shape: { family: 'dolphin' },
   },
   FS6: {
     family,
@@ -143,7 +143,7 @@ export const forearmStand = {
     columns: mild,
     loads: { shoulder: 0.7, scapula: 0.7, core: 0.5 },
     strains: ['leg', 'hamstring'],
-    shape: { shape: 'dolphin' },
+    shape: { family: 'dolphin' },
   },
   FS7: {
     family,
@@ -168,7 +168,7 @@ export const forearmStand = {
     strains: ['back', 'hip'],
     feetUp: true,
     recipe: 'head-clearance',
-    shape: { shape: 'dolphin', oneLeg: true },
+    shape: { family: 'dolphin', oneLeg: true },
   },
   FS8: {
     family,
@@ -191,7 +191,7 @@ export const forearmStand = {
     needsWall: true,
     mayAssist: true,
     recipe: 'forearm-L',
-    shape: { shape: 'forearmWallL' },
+    shape: { family: 'forearmWallL' },
   },
   FS9: {
     family,
@@ -232,7 +232,7 @@ export const forearmStand = {
     tries: 4,
     isHop: true,
     recipe: 'forearm-kick',
-    shape: { shape: 'dolphin' },
+    shape: { family: 'dolphin' },
   },
   FS10: {
     family,
@@ -258,7 +258,7 @@ export const forearmStand = {
     isAttempt: true,
     tries: 2,
     recipe: 'forearm-kick',
-    shape: { shape: 'forearmStandWall' },
+    shape: { family: 'forearmStandWall' },
   },
   FS11: {
     family,
@@ -282,7 +282,7 @@ export const forearmStand = {
     isAttempt: true,
     tries: 2,
     recipe: 'forearm-kick',
-    shape: { shape: 'forearmStandWall' },
+    shape: { family: 'forearmStandWall' },
   },
   FS12: {
     family,
@@ -307,7 +307,7 @@ export const forearmStand = {
     isAttempt: true,
     tries: 2,
     recipe: 'hand-block',
-    shape: { shape: 'forearmStand' },
+    shape: { family: 'forearmStand' },
     pieces: [{ piece: 'foam-block', count: 1 }],
   },
   FS13: {
@@ -332,7 +332,7 @@ export const forearmStand = {
     isFree: true,
     isAttempt: true,
     tries: 2,
-    shape: { shape: 'forearmStand' },
+    shape: { family: 'forearmStand' },
   },
   FS14: {
     family,
@@ -357,6 +357,6 @@ export const forearmStand = {
     isFree: true,
     isAttempt: true,
     tries: 1,
-    shape: { shape: 'forearmStand' },
+    shape: { family: 'forearmStand' },
   },
 } as const satisfies Record<string, ShippedStage>;

@@ -58,7 +58,7 @@ export const handstand = {
     columns: mildWrists,
     loads: { wrist: 0.5, shoulder: 0.5, hamstring: 0.4 },
     strains: ['back'],
-    shape: { shape: 'dog', oneLeg: true },
+    shape: { family: 'dog', oneLeg: true },
   },
   HB3: {
     family,
@@ -77,7 +77,7 @@ export const handstand = {
     columns: ['wrists'],
     loads: { wrist: 0.7, shoulder: 0.6, scapula: 0.8, core: 0.6 },
     strains: [],
-    shape: { shape: 'plank' },
+    shape: { family: 'plank' },
   },
   HB4: {
     family,
@@ -97,7 +97,7 @@ export const handstand = {
     columns: ['wrists'],
     loads: { wrist: 0.7, shoulder: 0.8, scapula: 0.8, core: 0.5 },
     strains: ['elbow'],
-    shape: { shape: 'kneePlank' },
+    shape: { family: 'kneePlank' },
   },
   HB5: {
     family,
@@ -143,7 +143,7 @@ export const handstand = {
     strains: ['back'],
     needsWall: true,
     recipe: 'hand-L',
-    shape: { shape: 'shortDog' },
+    shape: { family: 'shortDog' },
   },
   HB6b: {
     family,
@@ -165,7 +165,7 @@ export const handstand = {
     loads: { wrist: 0.8, shoulder: 0.8, scapula: 0.7, core: 0.4 },
     strains: ['hip', 'back', 'hamstring'],
     mayAssist: true,
-    shape: { shape: 'raisedDog' },
+    shape: { family: 'raisedDog' },
     pieces: [{ piece: 'chair', count: 1 }],
   },
   HB7: {
@@ -214,7 +214,7 @@ export const handstand = {
     needsWall: true,
     mayAssist: true,
     recipe: 'hand-L',
-    shape: { shape: 'wallL' },
+    shape: { family: 'wallL' },
   },
   HB9: {
     family,
@@ -239,7 +239,7 @@ export const handstand = {
     needsWall: true,
     mayAssist: true,
     recipe: 'hand-L',
-    shape: { shape: 'wallL', oneLeg: true },
+    shape: { family: 'wallL', oneLeg: true },
   },
   HB10: {
     family,
@@ -270,7 +270,7 @@ export const handstand = {
     waysUp: ['straight-leg', 'bent-knee', 'straddle', 'slow-leg'],
     isHop: true,
     recipe: 'hop-in-place',
-    shape: { shape: 'dog' },
+    shape: { family: 'dog' },
   },
   HB11: {
     family,
@@ -296,7 +296,7 @@ export const handstand = {
     tries: 6,
     waysUp: ['straight-leg', 'bent-knee', 'straddle', 'slow-leg', 'tuck'],
     recipe: 'hand-kick',
-    shape: { shape: 'handstandWall' },
+    shape: { family: 'handstandWall' },
     pieces: [{ piece: 'foam-block', count: 2 }],
   },
   HB12: {
@@ -328,7 +328,7 @@ export const handstand = {
     isAttempt: true,
     tries: 3,
     recipe: 'bolster-lean',
-    shape: { shape: 'handstandWall' },
+    shape: { family: 'handstandWall' },
   },
   HB13: {
     family,
@@ -353,7 +353,7 @@ export const handstand = {
     isAttempt: true,
     tries: 5,
     recipe: 'hand-kick',
-    shape: { shape: 'handstandWall' },
+    shape: { family: 'handstandWall' },
   },
   HB14: {
     family,
@@ -406,6 +406,6 @@ export const handstand = {
     isFree: true,
     isAttempt: true,
     tries: 3,
-    shape: { shape: 'handstand' },
+    shape: { family: 'handstand' },
   },
 } as const satisfies Record<string, ShippedStage>;

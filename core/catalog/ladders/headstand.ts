@@ -67,7 +67,7 @@ export const headstand = {
     columns: ['mild'],
     loads: { shoulder: 0.8, scapula: 0.7, core: 0.5 },
     strains: [],
-    shape: { shape: 'dolphin', hands: 'clasped' },
+    shape: { family: 'dolphin', hands: 'clasped' },
   },
   HS4: {
     family,
@@ -112,7 +112,7 @@ export const headstand = {
     loads: { neck: 0.4, shoulder: 0.7, scapula: 0.7 },
     strains: [],
     mayAssist: true,
-    shape: { shape: 'headstandBase' },
+    shape: { family: 'headstandBase' },
   },
   HS6: {
     family,
@@ -134,7 +134,7 @@ export const headstand = {
     loads: { neck: 0.5, shoulder: 0.8, scapula: 0.8, core: 0.5 },
     strains: ['hip'],
     mayAssist: true,
-    shape: { shape: 'headstandBase', moment: { move: 'knee-in', key: 1 } },
+    shape: { family: 'headstandBase', moment: { move: 'knee-in', key: 1 } },
   },
   HS7: {
     family,
@@ -158,7 +158,7 @@ export const headstand = {
     isAttempt: true,
     isLift: true,
     tries: 2,
-    shape: { shape: 'headstandTuck' },
+    shape: { family: 'headstandTuck' },
   },
   HS8: {
     family,
@@ -185,7 +185,7 @@ export const headstand = {
     isAttempt: true,
     isLift: true,
     tries: 2,
-    shape: { shape: 'headstand' },
+    shape: { family: 'headstand' },
   },
   'HS-w': {
     family,
@@ -213,7 +213,7 @@ export const headstand = {
     isAttempt: true,
     isLift: true,
     tries: 2,
-    shape: { shape: 'headstand' },
+    shape: { family: 'headstand' },
   },
   HS9: {
     family,
@@ -238,7 +238,7 @@ export const headstand = {
     isAttempt: true,
     isLift: true,
     tries: 2,
-    shape: { shape: 'headstand', moment: { move: 'half-bend', key: 1 } },
+    shape: { family: 'headstand', moment: { move: 'half-bend', key: 1 } },
   },
   'HS-a': {
     family,

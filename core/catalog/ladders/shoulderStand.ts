@@ -177,7 +177,7 @@ export const shoulderStand = {
     needsWall: true,
     mayAssist: true,
     recipe: 'platform',
-    shape: { shape: 'shoulderStand' },
+    shape: { family: 'shoulderStand' },
     pieces: [{ piece: 'bolster-rectangular', count: 1 }],
   },
   SS8: {
@@ -201,7 +201,7 @@ export const shoulderStand = {
     strains: ['hip', 'leg'],
     mayAssist: true,
     recipe: 'platform',
-    shape: { shape: 'shoulderStand' },
+    shape: { family: 'shoulderStand' },
     pieces: [{ piece: 'blanket', count: 1 }],
   },
   SS9: {
@@ -227,7 +227,7 @@ export const shoulderStand = {
     strains: ['back', 'shoulder', 'hip', 'leg'],
     needsWall: true,
     recipe: 'platform',
-    shape: { shape: 'plough' },
+    shape: { family: 'plough' },
     pieces: [{ piece: 'blanket', count: 1 }],
   },
   SS10: {
@@ -250,7 +250,7 @@ export const shoulderStand = {
     strains: ['shoulder', 'hip', 'leg'],
     isFree: true,
     recipe: 'platform',
-    shape: { shape: 'shoulderStand' },
+    shape: { family: 'shoulderStand' },
     pieces: [{ piece: 'blanket', count: 1 }],
   },
 } as const satisfies Record<string, ShippedStage>;

@@ -60,13 +60,13 @@ describe('the drawn body', () => {
     listParts(frame, body, pose(body, ref)!.joints).map(({ part }) => part);
 
   it('draws the turn of a folded limb, and none in a straight one', () => {
-    expect(partsOf({ shape: 'headstandTuck' })).toContain('fold');
-    expect(partsOf({ shape: 'crow' })).toContain('fold');
-    expect(partsOf({ shape: 'handstand' })).not.toContain('fold');
+    expect(partsOf({ family: 'headstandTuck' })).toContain('fold');
+    expect(partsOf({ family: 'crow' })).toContain('fold');
+    expect(partsOf({ family: 'handstand' })).not.toContain('fold');
   });
 
   it('has hand and foot where the joints are', () => {
-    const { joints } = pose(body, { shape: 'handstandWall' })!;
+    const { joints } = pose(body, { family: 'handstandWall' })!;
     const arm = listParts(frame, body, joints).find(({ part }) => part === 'arm')!;
     const reach = Math.max(...arm.pieces.flatMap((d) => placesOf(d).map(([x]) => x)));
     expect(reach / 1000).toBeCloseTo(joints.fingertip[0], 2);
@@ -104,7 +104,7 @@ describe('the drawn body', () => {
   it('shows the build, and no more of it than is drawn', () => {
     const widthOf = (massKg: number) => {
       const one = resolveBody({ heightM: 1.7, massKg });
-      const trunk = listParts(frame, one, pose(one, { shape: 'handstand' })!.joints).find(
+      const trunk = listParts(frame, one, pose(one, { family: 'handstand' })!.joints).find(
         ({ part }) => part === 'trunk',
       )!;
       const xs = trunk.pieces.flatMap((d) => placesOf(d).map(([x]) => x));
@@ -115,7 +115,7 @@ describe('the drawn body', () => {
   });
 
   it('is one tone as a ghost, and tones of its own as a figure', () => {
-    const { joints } = pose(body, { shape: 'headstandTuck' })!;
+    const { joints } = pose(body, { family: 'headstandTuck' })!;
     expect(new Set(drawFigure('ghost', frame, body, joints).map(({ role }) => role))).toEqual(
       new Set(['ghost']),
     );
@@ -126,7 +126,7 @@ describe('the drawn body', () => {
   });
 
   it('turns with whoever lies on the back', () => {
-    const { joints } = pose(body, { shape: 'plank' })!;
+    const { joints } = pose(body, { family: 'plank' })!;
     const low = (facing: 1 | -1) => {
       const face = listParts(frame, body, joints, facing).find(({ part }) => part === 'face')!;
       return Math.min(...placesOf(face.pieces[0]!).map(([, y]) => y));
