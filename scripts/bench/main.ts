@@ -91,7 +91,10 @@ for (const family of ['forearmStandWall', 'dolphin', 'crow'] as const) {
     median: timeCall(
       () => {
         const loads = computeLoads(body, toPosture(family, values));
-        return drawBench({ body, shape: family, values, loads }, { ...benchSheet(family), units: 'cm' });
+        return drawBench(
+          { body, shape: family, values, loads },
+          { ...benchSheet(family), units: 'cm' },
+        );
       },
       { runs: 100, batch: 10 },
     ),
