@@ -4,7 +4,8 @@ import { NumberInput, type NumberInputProps } from '@mantine/core';
 import { useState } from 'react';
 
 interface NumberFieldProps extends Omit<NumberInputProps, 'value' | 'onChange' | 'defaultValue'> {
-  readonly value: number;
+  /** `null`: there is none yet. */
+  readonly value: number | null;
   /** A figure was typed or counted to; what cannot be is left to whoever takes it. */
   readonly onNumber: (value: number) => void;
   /** Left empty; absent: what stood there stands. */
@@ -17,7 +18,7 @@ interface NumberFieldProps extends Omit<NumberInputProps, 'value' | 'onChange' |
 interface Typed {
   readonly text: string | number;
   /** The value it was typed over, and the one it became, where it is one. */
-  readonly was: number;
+  readonly was: number | null;
   readonly sent: number | null;
 }
 
@@ -47,7 +48,7 @@ export function NumberField({
   return (
     <NumberInput
       {...field}
-      value={isHeld ? typed.text : value}
+      value={isHeld ? typed.text : (value ?? '')}
       onChange={(text) => {
         const sent = typeof text === 'number' ? text : null;
         setTyped({ text, was: value, sent });

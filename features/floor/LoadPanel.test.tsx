@@ -140,6 +140,19 @@ it('asks for the mass where it is not known, and takes it as typed', async () =>
   expect(fake.said).toHaveLength(1);
 });
 
+it('takes another mass than the known one as typed, also the second time; emptied, the known one counts', async () => {
+  const { user } = open(60);
+  const field = screen.getByLabelText('Body mass in kg');
+  for (const typed of ['65', '70']) {
+    await user.clear(field);
+    await user.type(field, typed);
+    expect(field).toHaveValue(`${typed} kg`);
+  }
+  await user.clear(field);
+  await user.tab();
+  expect(field).toHaveValue('60 kg');
+});
+
 it('says what is wrong with the scale, and lets it be started again', async () => {
   const { user } = open();
   await begin(user);

@@ -1,8 +1,9 @@
 'use client';
 
-import { Button, NativeSelect, NumberInput, SegmentedControl } from '@mantine/core';
+import { Button, NativeSelect, SegmentedControl } from '@mantine/core';
 import { useEffect, useRef, useState } from 'react';
 import { Line, LineChart, ReferenceArea, ResponsiveContainer, XAxis, YAxis } from 'recharts';
+import { NumberField } from '@/design/NumberField';
 import { findSteadyPart, percentOfBody, type Reading } from '@/core/scale/steady';
 import { useFloorClass } from './context';
 import classes from './floor.module.css';
@@ -17,7 +18,7 @@ export function LoadPanel() {
   // Whoever went meanwhile is chosen no more: what the list shows is who it is kept for.
   const person = here.includes(chosen) ? chosen : (here[0] ?? '');
   const [source, setSource] = useState('practice');
-  const [mass, setMass] = useState<number | ''>('');
+  const [mass, setMass] = useState<number | null>(null);
   const [readings, setReadings] = useState<readonly Reading[]>([]);
   /** Whose load it is: the one who was chosen when the scale was started. */
   const [readOf, setReadOf] = useState('');
@@ -69,7 +70,7 @@ export function LoadPanel() {
   };
   const steady = readOf === person ? findSteadyPart(readings) : null;
   const known = bundle.members.find(({ id }) => id === person)?.body.massKg;
-  const massKg = mass === '' ? known : mass;
+  const massKg = mass ?? known;
   const percent =
     steady === null || massKg === undefined ? null : Math.round(percentOfBody(steady.kg, massKg));
   return (
@@ -83,7 +84,7 @@ export function LoadPanel() {
           data={here.map((id) => ({ value: id, label: names.get(id) ?? id }))}
           onChange={({ currentTarget: { value } }) => {
             setPerson(value);
-            setMass('');
+            setMass(null);
             clear();
           }}
         />
@@ -101,16 +102,16 @@ export function LoadPanel() {
             clear();
           }}
         />
-        <NumberInput
+        <NumberField
           size="lg"
           w={130}
           aria-label="Body mass in kg"
           suffix=" kg"
           min={25}
           max={250}
-          value={mass === '' ? (known ?? '') : mass}
-          // A sign alone is no mass yet.
-          onChange={(value) => setMass(Number.isFinite(Number(value)) ? Number(value) || '' : '')}
+          value={mass ?? known ?? null}
+          onNumber={setMass}
+          onEmpty={() => setMass(null)}
         />
         {isRunning ? (
           <Button size="lg" variant="default" onClick={stop}>
