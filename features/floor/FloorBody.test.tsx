@@ -40,3 +40,29 @@ it('runs the dose of its line, and stands ready when the class has gone on', asy
   expect(screen.queryByRole('radio', { name: 'This line' })).toBeNull();
   expect(screen.getByRole('button', { name: /^Pace, / })).toBeInTheDocument();
 });
+
+it('brings what was tapped for to where it is seen, and what is seen stays where it is', () => {
+  const into = jest.spyOn(Element.prototype, 'scrollIntoView').mockImplementation(() => undefined);
+  const below = jest.spyOn(Element.prototype, 'getBoundingClientRect');
+  const lieAt = (top: number) => below.mockReturnValue({ top } as DOMRect);
+  const body = (kind: 'line' | 'door') => (
+    <InClass fake={fakeFloor()} bundle={bundle}>
+      <FloorBody
+        view={{ over: { kind }, sheet: null }}
+        place={{ item: { ...line('first'), kind: 'arrive' }, round: null, rounds: 0 } as never}
+        others={[]}
+      />
+    </InClass>
+  );
+  lieAt(window.innerHeight * 0.9);
+  const { rerender } = renderUi(body('line'));
+  // There by itself: nobody asked for it.
+  expect(into).not.toHaveBeenCalled();
+  rerender(body('door'));
+  expect(into).toHaveBeenCalledTimes(1);
+  rerender(body('line'));
+  lieAt(window.innerHeight * 0.2);
+  rerender(body('door'));
+  expect(into).toHaveBeenCalledTimes(1);
+  jest.restoreAllMocks();
+});

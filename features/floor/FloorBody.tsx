@@ -2,6 +2,7 @@
 
 import { Button } from '@mantine/core';
 import { useRouter } from 'next/navigation';
+import { useEffect, useRef, type ReactNode } from 'react';
 import { needsWord, type FloorState } from '@/core/running/replay';
 import { useFloorClass } from './context';
 import classes from './floor.module.css';
@@ -72,6 +73,26 @@ export function Notices({ view: { over } }: { readonly view: FloorView }) {
   );
 }
 
+/** Below this share of the screen it would be tapped for and not seen. */
+const seenShare = 0.5;
+
+interface OpenedProps {
+  /** It was tapped for, and is not there by itself. */
+  readonly isAsked: boolean;
+  readonly children: ReactNode;
+}
+
+/** What was tapped for comes to the top where the screen is too small to show it below the line. */
+function Opened({ isAsked, children }: OpenedProps) {
+  const box = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    if (!isAsked) return;
+    const { top = 0 } = box.current?.getBoundingClientRect() ?? {};
+    if (top > window.innerHeight * seenShare) box.current?.scrollIntoView({ block: 'start' });
+  }, [isAsked]);
+  return <div ref={box}>{children}</div>;
+}
+
 interface FloorBodyProps {
   readonly view: FloorView;
   readonly place: PlaceInClass;
@@ -105,13 +126,23 @@ export function FloorBody({ view: { over }, place, others }: FloorBodyProps) {
   return (
     <div className={classes.body}>
       <Now item={item} next={place.next} round={round} isPacing={over.kind === 'pace'} />
-      {over.kind === 'pace' && <PacerPanel key={paced?.id ?? 'free'} line={paced} round={round} />}
-      {over.kind === 'load' && isTeacher && <LoadPanel />}
+      {over.kind === 'pace' && (
+        <Opened isAsked>
+          <PacerPanel key={paced?.id ?? 'free'} line={paced} round={round} />
+        </Opened>
+      )}
+      {over.kind === 'load' && isTeacher && (
+        <Opened isAsked>
+          <LoadPanel />
+        </Opened>
+      )}
       {(over.kind === 'door' || item?.kind === 'arrive') && isTeacher && (
-        <DoorPanel
-          others={others}
-          onStop={(person) => tell({ kind: 'sheet', sheet: { kind: 'stop', person } })}
-        />
+        <Opened isAsked={over.kind === 'door'}>
+          <DoorPanel
+            others={others}
+            onStop={(person) => tell({ kind: 'sheet', sheet: { kind: 'stop', person } })}
+          />
+        </Opened>
       )}
       {isLine && item?.kind === 'checks' && (
         <ChecksPanel onHold={(wish) => tell({ kind: 'open-hold', wish })} />
