@@ -192,6 +192,18 @@ test('a class runs on a phone: the line, a person, a stop within reach', async (
   await expect(page.getByText('all saved')).toBeVisible({ timeout: 60_000 });
   expect(await widthOf(page)).toBeLessThanOrEqual(390);
   expect(await tooSmall(page)).toEqual([]);
+  expect(await slides(page)).toEqual([]);
+  // What is tapped for is below the line, and comes to where it is seen.
+  for (const tapped of ['Breath', 'Who']) {
+    await page.getByRole('button', { name: tapped, exact: true }).click();
+    const opened =
+      tapped === 'Breath'
+        ? page.getByRole('button', { name: /^(Pace, |End the pace)/ })
+        : page.getByRole('button', { name: 'Somebody new' });
+    await expect(opened).toBeInViewport();
+    expect(await slides(page)).toEqual([]);
+  }
+  await page.getByRole('button', { name: 'Who', exact: true }).click();
   await page.getByRole('button', { name: 'Stop', exact: true }).click();
   await expect(page.getByRole('dialog')).toBeVisible();
   expect(await widthOf(page)).toBeLessThanOrEqual(390);
@@ -205,6 +217,7 @@ test('a class runs on a phone: the line, a person, a stop within reach', async (
     .click();
   await expect(page.getByRole('button', { name: /and on$/ }).first()).toBeVisible();
   expect(await widthOf(page)).toBeLessThanOrEqual(390);
+  expect(await slides(page)).toEqual([]);
   expect(await tooSmall(page)).toEqual([]);
   expect(await cutOff(page)).toEqual([]);
   await expectAccessible(page);
@@ -217,6 +230,7 @@ test('Plumb reads a picture on a phone, everything under a finger', async ({ pag
     timeout: 60_000,
   });
   expect(await widthOf(page)).toBeLessThanOrEqual(390);
+  expect(await slides(page)).toEqual([]);
   expect(await tooSmall(page)).toEqual([]);
   expect(await cutOff(page)).toEqual([]);
 });

@@ -72,17 +72,28 @@ it('shows a height as heights are said', () => {
   expect(typed()).toHaveValue('5′ 6″');
 });
 
-it('turns an angle in whole degrees', async () => {
-  const onTurn = jest.fn();
-  const { user } = renderUi(
-    <DialField
-      dial={{ label: 'Knees bent', unit: 'deg', low: 0, high: 90 }}
-      value={10}
-      units="cm"
-      onTurn={onTurn}
-    />,
-  );
+it('turns an angle in whole degrees, when it is typed to its end', async () => {
+  const turned: number[] = [];
+  function Elbows() {
+    const [value, setValue] = useState(70);
+    return (
+      <DialField
+        dial={{ label: 'Elbows', unit: 'deg', low: 60, high: 150 }}
+        value={value}
+        units="cm"
+        onTurn={(next) => {
+          turned.push(next);
+          // As the bench does: within what the dial reaches.
+          setValue(Math.min(150, Math.max(60, next)));
+        }}
+      />
+    );
+  }
+  const { user } = renderUi(<Elbows />);
   await user.clear(typed());
-  await user.type(typed(), '45');
-  expect(onTurn).toHaveBeenLastCalledWith(45);
+  await user.type(typed(), '95{Enter}');
+  expect(turned).toEqual([95]);
+  await user.clear(typed());
+  await user.tab();
+  expect(typed()).toHaveValue('95°');
 });

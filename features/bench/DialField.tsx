@@ -48,6 +48,8 @@ export function DialField({ dial, value, units, say, read, onTurn }: DialFieldPr
             min={unit === 'deg' ? low : low * 100}
             max={unit === 'deg' ? high : high * 100}
             suffix={unit === 'deg' ? '°' : ' %'}
+            // The 9 of a 90 is no angle: what the dial reaches would be put in its place.
+            whenLeft
             value={Math.round(unit === 'deg' ? value : value * 100)}
             onNumber={(typed) => onTurn(unit === 'deg' ? typed : typed / 100)}
           />
