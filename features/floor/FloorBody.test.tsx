@@ -43,8 +43,15 @@ it('runs the dose of its line, and stands ready when the class has gone on', asy
 
 it('brings what was tapped for to where it is seen, and what is seen stays where it is', () => {
   const into = jest.spyOn(Element.prototype, 'scrollIntoView').mockImplementation(() => undefined);
-  const below = jest.spyOn(Element.prototype, 'getBoundingClientRect');
-  const lieAt = (top: number) => below.mockReturnValue({ top } as DOMRect);
+  let bottom = 0;
+  jest.spyOn(Element.prototype, 'getBoundingClientRect').mockImplementation(function (
+    this: Element,
+  ) {
+    const rect = this.hasAttribute('data-opened')
+      ? { top: 300, bottom }
+      : { top: 100, bottom: 600 };
+    return rect as DOMRect;
+  });
   const body = (kind: 'line' | 'door') => (
     <InClass fake={fakeFloor()} bundle={bundle}>
       <FloorBody
@@ -54,14 +61,14 @@ it('brings what was tapped for to where it is seen, and what is seen stays where
       />
     </InClass>
   );
-  lieAt(window.innerHeight * 0.9);
+  bottom = 700;
   const { rerender } = renderUi(body('line'));
   // There by itself: nobody asked for it.
   expect(into).not.toHaveBeenCalled();
   rerender(body('door'));
   expect(into).toHaveBeenCalledTimes(1);
   rerender(body('line'));
-  lieAt(window.innerHeight * 0.2);
+  bottom = 500;
   rerender(body('door'));
   expect(into).toHaveBeenCalledTimes(1);
   jest.restoreAllMocks();

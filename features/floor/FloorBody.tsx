@@ -73,24 +73,37 @@ export function Notices({ view: { over } }: { readonly view: FloorView }) {
   );
 }
 
-/** Below this share of the screen it would be tapped for and not seen. */
-const seenShare = 0.5;
-
 interface OpenedProps {
   /** It was tapped for, and is not there by itself. */
   readonly isAsked: boolean;
   readonly children: ReactNode;
 }
 
-/** What was tapped for comes to the top where the screen is too small to show it below the line. */
+/** What was tapped for comes to the top where the screen is too small to show all of it below the line. */
 function Opened({ isAsked, children }: OpenedProps) {
   const box = useRef<HTMLDivElement>(null);
   useEffect(() => {
-    if (!isAsked) return;
-    const { top = 0 } = box.current?.getBoundingClientRect() ?? {};
-    if (top > window.innerHeight * seenShare) box.current?.scrollIntoView({ block: 'start' });
+    const own = box.current;
+    if (!isAsked || own === null) return;
+    const watch = new ResizeObserver(() => show());
+    const show = () => {
+      const frame = own.parentElement?.getBoundingClientRect();
+      const { top, bottom } = own.getBoundingClientRect();
+      if (frame === undefined || bottom <= frame.bottom || top <= frame.top) return;
+      own.scrollIntoView({ block: 'start' });
+      // Once: whoever scrolls on by hand is not called back.
+      if (own.getBoundingClientRect().top <= frame.top + 1) watch.disconnect();
+    };
+    // Its script may be on the way: as long as it is, a skeleton stands there.
+    watch.observe(own);
+    show();
+    return () => watch.disconnect();
   }, [isAsked]);
-  return <div ref={box}>{children}</div>;
+  return (
+    <div ref={box} data-opened>
+      {children}
+    </div>
+  );
 }
 
 interface FloorBodyProps {
