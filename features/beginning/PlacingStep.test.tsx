@@ -1,8 +1,7 @@
-import type { StageKey } from '@/core/catalog/stage';
 import { screen } from '@testing-library/react';
 import { renderUi } from '@/design/testing/renderUi';
 import { PlacingStep } from './PlacingStep';
-import type { PlacingView } from './read';
+import { placing } from './testing/placing';
 
 const said: [number, object][] = [];
 let isRefused = false;
@@ -16,28 +15,8 @@ jest.mock('@/features/people/actions', () => ({
 }));
 jest.mock('next/navigation', () => ({ useRouter: () => ({ push: () => undefined }) }));
 
-const rung = (stage: StageKey, label: string) => ({
-  stage,
-  label,
-  how: '',
-  move: null,
-  picture: null,
-  pieces: [],
-});
-const view: PlacingView = {
-  rungs: {
-    'forearm-stand': [rung('FS1', 'Base'), rung('FS2', 'Plank')],
-    headstand: [rung('HS1', 'Neck')],
-    handstand: [],
-    'shoulder-stand': [],
-    'arm-balance': [],
-  },
-  families: ['forearm-stand'],
-  people: [
-    { id: 1, name: 'Ada', said: { 'forearm-stand': 'FS1' }, closed: [] },
-    { id: 2, name: 'Bo', said: {}, closed: ['FS2'] },
-  ],
-};
+// The first two of them.
+const view = { ...placing, people: placing.people.slice(0, 2) };
 
 beforeEach(() => {
   said.length = 0;

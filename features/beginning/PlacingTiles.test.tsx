@@ -1,34 +1,12 @@
 import { screen, within } from '@testing-library/react';
 import { useState } from 'react';
-import type { LadderId, StageKey } from '@/core/catalog/stage';
+import type { LadderId } from '@/core/catalog/stage';
 import { renderUi } from '@/design/testing/renderUi';
 import type { PlacingProps } from './PlacingStep';
 import { PlacingTiles } from './PlacingTiles';
-import type { PlacingView } from './read';
+import { placing } from './testing/placing';
 
-const rung = (stage: StageKey, label: string) => ({
-  stage,
-  label,
-  how: '',
-  move: null,
-  picture: null,
-  pieces: [],
-});
-const view: PlacingView = {
-  rungs: {
-    'forearm-stand': [rung('FS1', 'Base'), rung('FS2', 'Plank')],
-    headstand: [rung('HS1', 'Neck')],
-    handstand: [],
-    'shoulder-stand': [],
-    'arm-balance': [],
-  },
-  families: ['forearm-stand'],
-  people: [
-    { id: 1, name: 'Ada', said: { 'forearm-stand': 'FS1' }, closed: [] },
-    { id: 2, name: 'Bo', said: {}, closed: ['FS2'] },
-    { id: 3, name: 'Cy', said: {}, closed: [] },
-  ],
-};
+const view = placing;
 
 /** The word kept beside the tiles, as the step keeps it. */
 function Placing({ family }: { readonly family: LadderId }) {
