@@ -7,6 +7,7 @@ import { useState } from 'react';
 import { ladderIds, ladderTable, type LadderId, type StageKey } from '@/core/catalog/stage';
 import { placeByWordAction } from '@/features/people/actions';
 import { LinkButton } from '@/design/LinkButton';
+import { phoneQuery } from '@/design/phone';
 import { showProblems } from '@/design/notices';
 import { PlacingTable } from './PlacingTable';
 import { PlacingTiles } from './PlacingTiles';
@@ -51,7 +52,7 @@ export function PlacingStep({ view, courseId }: PlacingStepProps) {
     note(before);
     showProblems(outcome.problems);
   };
-  const isPhone = useMediaQuery('(max-width: 40em)', false);
+  const isPhone = useMediaQuery(phoneQuery, false);
   const open = view.people.filter(({ id }) => said[id]?.[family] === undefined).length;
   return (
     <>

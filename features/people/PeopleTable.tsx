@@ -21,7 +21,8 @@ import { archivePeopleAction } from './actions';
 import { verdictWords } from '@/design/marks/VerdictMark';
 import { showProblems, showUndo } from '@/design/notices';
 import { filterPeople, noFilter, rungOf, type PeopleFilter } from './filter';
-import { PersonCells, phoneQuery, phoneRowPx, rowPx, type PersonCellsProps } from './PersonCells';
+import { phoneQuery } from '@/design/phone';
+import { PersonCells, phoneRowPx, rowPx, type PersonCellsProps } from './PersonCells';
 import classes from './people.module.css';
 
 export interface PeopleTableProps {

@@ -9,8 +9,6 @@ import classes from './people.module.css';
 /** How high a row is, CSS pixels; on a phone each is an entry of a list, of four or five lines. */
 export const rowPx = 46;
 export const phoneRowPx = 146;
-/** What a style sheet calls a phone as well. */
-export const phoneQuery = '(max-width: 40em)';
 
 const consentWords = { yes: 'yes', ask: 'ask', no: 'no' } as const;
 

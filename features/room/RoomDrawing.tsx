@@ -9,6 +9,7 @@ import { drawRoom } from '@/core/drawing/roomPlan';
 import { floorBefore, usableSpans, wallLength, type Room, type WallId } from '@/core/room/room';
 import { formatRoomLength, type LengthUnits } from '@/core/units/length';
 import { SceneView } from '@/design/drawing/SceneView';
+import { phoneQuery } from '@/design/phone';
 import { useHandle } from '@/design/useHandle';
 import { resize, snapM, tidy } from './roomMachine';
 import type { RoomEditor } from './useRoomEditor';
@@ -60,7 +61,7 @@ const clamp = (value: number, low: number, high: number) => Math.min(high, Math.
  * together for a finger can be taken hold of.
  */
 export function RoomDrawing({ editor, units }: RoomDrawingProps) {
-  const isPhone = useMediaQuery('(max-width: 40em)', false);
+  const isPhone = useMediaQuery(phoneQuery, false);
   const [isLarge, setLarge] = useState(false);
   const { ref, width } = useElementSize();
   const isWhole = isPhone && !isLarge && width > 0;
