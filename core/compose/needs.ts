@@ -6,7 +6,7 @@ import { getSetup } from '../setups/registry';
 import type { SetupInput, SetupResult, SetupWay, Ways } from '../setups/setup';
 import { rememberFor } from '../units/remember';
 import { forStage } from '../setups/solveStage';
-import { rowsServed } from '../pieces/rows';
+import { asMeasured, rowsServed } from '../pieces/rows';
 
 /** A way to set a stage up, what is laid out counted by the row of the cupboard it comes from. */
 export interface StageWay extends Omit<SetupWay, 'result'> {
@@ -47,7 +47,7 @@ export function findLiftPieces(input: SetupInput): readonly PieceCount[] {
   // Where the tape says less than the lengths do: one firm pad under each forearm.
   return lift === null
     ? [{ piece: 'shoulder-pad', count: 2 }]
-    : [{ ...refOf(lift), count: lift.count }];
+    : [{ ...asMeasured(input.pieces, refOf(lift)), count: lift.count }];
 }
 
 /** Pieces of two lists of which one alone is used: the larger count of each. */

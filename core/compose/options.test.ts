@@ -298,6 +298,42 @@ describe('ways and fallbacks', () => {
     expect(possible.filter((one) => !isThere(one.pieces)).map(({ id }) => id)).toEqual([]);
   });
 
+  it('builds nothing that was measured of what is another size', () => {
+    const thick = {
+      label: 'Wool',
+      kind: 'blanket',
+      lengthM: 0.7,
+      widthM: 0.5,
+      thicknessM: 0.06,
+      loadedM: 0.05,
+      isFirm: false,
+      stacks: true,
+      refolds: true,
+    } as const;
+    const pieces: readonly PieceCount[] = [
+      { piece: 'blanket', count: 4 },
+      { piece: 'own-7', count: 10, own: thick },
+      { piece: 'chair', count: 2 },
+    ];
+    const there = countRows(pieces);
+    const stood = makeCase({ present: { 'shoulder-stand': 'SS7' } });
+    const found = listOptions(stood, {
+      ...context,
+      body: resolveBody({ heightM: 1.6 }),
+      pieces,
+      families: ['shoulder-stand'],
+    }).options;
+    const stacked = found.filter(({ props }) =>
+      props.some(({ own }) => own?.kind === 'blanket' && own.loadedM < 0.03),
+    );
+    expect(stacked.length).toBeGreaterThan(0);
+    for (const { id, pieces: taken, props } of stacked) {
+      const usual = props.find(({ own }) => own !== undefined && own.loadedM < 0.03)!;
+      expect([id, there[usual.piece]]).toEqual([id, 4]);
+      expect(taken).toContainEqual({ piece: usual.piece, count: usual.count });
+    }
+  });
+
   it('has something else beside where what stood there hurts now', () => {
     const never = makeCase({
       present: { 'shoulder-stand': 'SS3' },

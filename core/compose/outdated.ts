@@ -11,7 +11,7 @@ import { listLow } from './clearFloor';
 import { matFloor } from './places';
 import type { PreparedClass } from './prepared';
 import { findOption, isPlacementOpen } from './readBack';
-import { countRows, rowLabel } from '../pieces/rows';
+import { countRows, kindOfRow, rowLabel } from '../pieces/rows';
 import { outAsWished } from './saidBefore';
 import { listLacking } from './sayOrder';
 import { agrees } from './stations';
@@ -118,15 +118,17 @@ function listColliding({ people }: Round, room: Room, planned: PlanFile['spans']
 
 /** Pieces of which a round needs more than there are now. */
 function listShort(plan: PlanFile, { pieces }: Pick<PreparedClass, 'pieces'>): string[] {
-  const there = countRows(pieces);
+  const rows = countRows(pieces);
+  // What was told apart from a piece of one's own stands for its kind once that is gone.
+  const thereOf = (row: string) => rows[row] ?? rows[kindOfRow(row)] ?? 0;
   const short = plan.rounds
     .flatMap((round) => round.pieces)
-    .filter(({ row, used }) => used > (there[row] ?? 0))
+    .filter(({ row, used }) => used > thereOf(row))
     .sort((a, b) => b.used - a.used);
   const most = new Map(short.toReversed().map((one) => [one.row, one]));
   return [...most.values()].map(
     ({ row, used, label }) =>
-      `${rowLabel(row, used, label)} ${used === 1 ? 'is' : 'are'} laid out, there ${there[row] === 1 ? 'is' : 'are'} ${there[row] ?? 0}`,
+      `${rowLabel(row, used, label)} ${used === 1 ? 'is' : 'are'} laid out, there ${thereOf(row) === 1 ? 'is' : 'are'} ${thereOf(row)}`,
   );
 }
 

@@ -5,6 +5,7 @@
  */
 import type { Highs } from 'highs';
 import { getPiece, isShippedPiece } from '../catalog/pieces';
+import { kindOfRow } from '../pieces/rows';
 import type { More } from './bindingWords';
 import { buildModel, readAssignment, readMore, type Prices } from './model';
 import { countTurns, type Assignment, type Pattern, type RoundsProblem } from './problem';
@@ -30,7 +31,10 @@ const ownEffort = 2;
 
 /** In pieces as the unit: a metre of wall is hard to find, a helper for a round less so. */
 const prices: Prices = {
-  piece: (row) => (isShippedPiece(row) ? getPiece(row).effort : ownEffort),
+  piece: (row) => {
+    const piece = kindOfRow(row);
+    return isShippedPiece(piece) ? getPiece(piece).effort : ownEffort;
+  },
   wallMetre: 4,
   helperRound: 3,
   value: 0.001,

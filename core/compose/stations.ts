@@ -2,6 +2,7 @@
  * Set-ups by letter: everyone who does the same at the same distance with the same pieces shares one
  * figure and one letter, on the row of elevations, on the plan from above and on the lay-out list alike.
  */
+import { kindOfRow } from '../pieces/rows';
 import { letterOf } from './letters';
 import type { PieceCount } from '../catalog/pieces';
 import type { PlannedOption } from './option';
@@ -33,7 +34,7 @@ interface Measured extends Pick<PlannedOption, 'id' | 'baseM' | 'figures'> {
 
 const propsKey = (props: NonNullable<Measured['props']>): string =>
   props
-    .map(({ piece, count }) => `${count} ${piece}`)
+    .map(({ piece, count }) => `${count} ${kindOfRow(piece)}`)
     .sort()
     .join();
 

@@ -9,6 +9,7 @@ import { findForearmLift } from './lift';
 import { findSpacer } from './spacer';
 import { findStack } from './stack';
 import {
+  asMeasured,
   countRows,
   factsOfRows,
   listEachOnce,
@@ -203,6 +204,61 @@ describe('rows of the cupboard', () => {
     expect(rowsTaken([{ piece: 'shoulder-pad', count: 2 }])).toEqual([
       { piece: 'shoulder-pad', count: 2 },
     ]);
+  });
+
+  it('tell what ships from one’s own of another size, where something was measured to it', () => {
+    const thick = own('thick', 6, {
+      kind: 'blanket',
+      thicknessM: 0.05,
+      loadedM: 0.04,
+      refolds: true,
+    });
+    const shelf: PieceCount[] = [{ piece: 'blanket', count: 4 }, thick];
+    const measured = asMeasured(shelf, { piece: 'blanket', count: 3 });
+    expect(specOf(measured)).toMatchObject({ kind: 'blanket', loadedM: 0.022, refolds: true });
+    expect(pieceCount.safeParse(measured).success).toBe(true);
+    const there = countRows(shelf);
+    // Any blanket is lain on; as high as was measured are the four.
+    expect(rowsTaken([measured]).map(({ piece, count }) => [count, there[piece]])).toEqual([
+      [3, 10],
+      [3, 4],
+    ]);
+    const facts = factsOfRows(shelf);
+    expect(facts[measured.piece]).toEqual({
+      label: 'Blanket, folded, 2.2 cm high',
+      within: 'blanket',
+    });
+    // What is as high is the same, however it is folded; what nobody has of one's own is as it was.
+    const like = own('like', 6, { ...thick.own, lengthM: 0.9, loadedM: 0.024 });
+    expect(asMeasured([shelf[0]!, like], { piece: 'blanket' })).toEqual({ piece: 'blanket' });
+    expect(asMeasured(shelf, { piece: 'foam-block' })).toEqual({ piece: 'foam-block' });
+    expect(asMeasured([{ ...thick, count: 0 }], { piece: 'blanket' })).toEqual({
+      piece: 'blanket',
+    });
+  });
+
+  it('tell every kind apart that has sides, and give each the row of its kind', () => {
+    const cases = [
+      ['foam-block', { lengthM: 0.25 }, true],
+      ['foam-block', { widthM: 0.154 }, false],
+      ['thin-foam-block', { thicknessM: 0.065, loadedM: 0.063 }, true],
+      ['cork-block', { loadedM: 0.085 }, true],
+      ['shoulder-pad', { widthM: 0.2 }, true],
+      ['shoulder-pad', { widthM: 0.5 }, false],
+      ['bolster-round', { thicknessM: 0.25, widthM: 0.25, loadedM: 0.22 }, true],
+      ['bolster-rectangular', { lengthM: 0.8 }, false],
+      ['chair', { thicknessM: 0.4, loadedM: 0.4 }, true],
+      ['bench', { lengthM: 1.6 }, false],
+    ] as const;
+    for (const [piece, change, isTold] of cases) {
+      const { words: _, atHome: __, mark: ___, effort: ____, ...spec } = pieceTable[piece];
+      const other = own('other', 1, { ...spec, ...change });
+      const shelf = [{ piece, count: 1 }, other];
+      const measured = asMeasured(shelf, { piece, count: 1 });
+      expect([piece, change, measured.piece !== piece]).toEqual([piece, change, isTold]);
+      const there = countRows(shelf);
+      expect(rowsTaken([measured]).map((row) => there[row.piece])).toEqual(isTold ? [2, 1] : [2]);
+    }
   });
 
   it('say what one more of them counts for as well', () => {

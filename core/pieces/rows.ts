@@ -6,9 +6,11 @@ import {
   pieceIds,
   pieceTable,
   specOf,
+  type OwnPieceId,
   type PieceCount,
   type PieceId,
   type PieceRef,
+  type PieceSpec,
   type ShippedPieceId,
 } from '../catalog/pieces';
 
@@ -39,6 +41,79 @@ export function rowsServed(ref: PieceRef): RowId[] {
   }
   return specOf(ref).kind === 'strap' ? rowsOfKind(ref) : [...rowsOfKind(ref), ref.piece];
 }
+
+/** Sides that agree to this are the same to whatever was measured, metres. */
+const alikeM = 0.005 + tolerance;
+type Side = 'lengthM' | 'widthM' | 'thicknessM' | 'loadedM';
+
+/** Does a piece of one's own do where this one was measured? */
+function doesFor(own: PieceSpec, shipped: PieceSpec): boolean {
+  const agrees = (side: Side) => Math.abs(own[side] - shipped[side]) <= alikeM;
+  const covers = (side: Side) => own[side] >= shipped[side] - alikeM;
+  switch (shipped.kind) {
+    // Any of its faces may be what lies between the arms.
+    case 'block':
+      return agrees('loadedM') && (['lengthM', 'widthM', 'thicknessM'] as const).every(agrees);
+    // Folded anew, to whatever size is wanted.
+    case 'blanket':
+      return agrees('loadedM');
+    // It stands at the wall, and something was measured from it.
+    case 'bolster':
+      return agrees('loadedM') && agrees('thicknessM') && covers('lengthM') && covers('widthM');
+    case 'pad':
+    case 'furniture':
+      return agrees('loadedM') && covers('lengthM') && covers('widthM');
+    case 'strap':
+    case 'other':
+      return true;
+    default:
+      return shipped.kind satisfies never;
+  }
+}
+
+/** Shipped pieces as themselves alone, where one's own of another size count for their kind too. */
+const apartIds: ReadonlyMap<ShippedPieceId, OwnPieceId> = new Map(
+  pieceIds.map((id) => [id, `own-as-${id}`]),
+);
+const apartOf: ReadonlyMap<string, ShippedPieceId> = new Map(
+  [...apartIds].map(([id, apart]) => [apart, id]),
+);
+
+/** Somebody's own piece that counts for this one, and is of another size. */
+function hasUnlike(pieces: readonly PieceCount[], id: ShippedPieceId): boolean {
+  const rows = rowsServed({ piece: id });
+  return pieces.some(
+    (one) =>
+      one.count > 0 &&
+      isOwnPiece(one.piece) &&
+      !doesFor(specOf(one), pieceTable[id]) &&
+      rowsServed(one).some((row) => rows.includes(row)),
+  );
+}
+
+/**
+ * A piece that something was measured to, so that no other size is given for it: where the cupboard
+ * has some of one's own that are another size, what ships is told apart from them and has a row of
+ * its own within that of its kind, as theirs have. Blankets, which are folded anew, are alike by
+ * their height.
+ */
+export function asMeasured<Ref extends PieceRef>(pieces: readonly PieceCount[], ref: Ref): Ref {
+  const { piece } = ref;
+  if (isOwnPiece(piece) || !hasUnlike(pieces, piece)) return ref;
+  const {
+    words: _,
+    atHome: __,
+    mark: ___,
+    isEverywhere: ____,
+    effort: _____,
+    ...spec
+  } = getPiece(piece);
+  const label = `${spec.label}, ${Math.round(spec.loadedM * 1000) / 10} cm high`;
+  return { ...ref, piece: apartIds.get(piece)!, own: { ...spec, label } };
+}
+
+/** The shipped piece that a row tells apart; any other row as it is. */
+export const kindOfRow = (row: string): string => apartOf.get(row) ?? row;
 
 function rowsOfKind(ref: PieceRef): ShippedPieceId[] {
   const { kind, lengthM, widthM, thicknessM, loadedM } = specOf(ref);
@@ -72,7 +147,7 @@ function rowsOfKind(ref: PieceRef): ShippedPieceId[] {
 /** How many there are of each row. */
 export function countRows(pieces: readonly PieceCount[]): Record<string, number> {
   const rows: Record<string, number> = {};
-  for (const one of pieces) {
+  for (const one of pieces.map((each) => asMeasured(pieces, each))) {
     for (const row of rowsServed(one)) rows[row] = (rows[row] ?? 0) + one.count;
   }
   return rows;
@@ -102,7 +177,12 @@ export interface RowFacts {
 
 /** The facts of those rows that have any. */
 export function factsOfRows(pieces: readonly PieceCount[]): Record<string, RowFacts> {
-  const kinds: readonly PieceRef[] = [...pieceIds.map((piece) => ({ piece })), ...pieces];
+  const shipped = pieceIds.map((piece) => ({ piece }));
+  const kinds: readonly PieceRef[] = [
+    ...shipped,
+    ...shipped.map((one) => asMeasured(pieces, one)).filter(({ piece }) => isOwnPiece(piece)),
+    ...pieces,
+  ];
   return Object.fromEntries(
     kinds.flatMap((ref): [string, RowFacts][] => {
       const within = rowsServed(ref).at(-2);

@@ -1,15 +1,16 @@
 import type { Body, Lengths } from '../body/body';
 import type { ForearmHandsId } from '../body/hands';
 import {
-  pieceTable,
+  refOf,
   specOf,
   type PieceCount,
+  type PieceRef,
   type PieceSpec,
   type ShippedPieceId,
 } from '../catalog/pieces';
 import type { ProfileId, ProfileSettings } from '../catalog/profiles';
 import type { WayUpId } from '../catalog/waysUp';
-import { countRows, rowsServed } from '../pieces/rows';
+import { asMeasured, countRows, rowsServed } from '../pieces/rows';
 import type { Spacer } from '../pieces/spacer';
 import type { Stack } from '../pieces/stack';
 import type { ShapeId } from '../shapes/postures';
@@ -144,14 +145,18 @@ export const cm = (metres: number) => `${Math.round(metres * 100)} cm`;
 export const countOf = (pieces: readonly PieceCount[], id: ShippedPieceId): number =>
   countRows(pieces)[id] ?? 0;
 
-/** What of it is at hand: the shipped piece before an own one; where none is, the shipped one. */
-export function specAtHand(pieces: readonly PieceCount[], id: ShippedPieceId): PieceSpec {
+/** What of it is at hand, to be measured to: the shipped piece before an own one; where none is, the shipped one. */
+export function refAtHand(pieces: readonly PieceCount[], id: ShippedPieceId): PieceRef {
   const serving = pieces.filter((one) => one.count > 0 && rowsServed(one).includes(id));
   const own = serving.find(({ piece }) => piece !== id);
   return own === undefined || serving.some(({ piece }) => piece === id)
-    ? pieceTable[id]
-    : specOf(own);
+    ? asMeasured(pieces, { piece: id })
+    : refOf(own);
 }
+
+/** Its faces. */
+export const specAtHand = (pieces: readonly PieceCount[], id: ShippedPieceId): PieceSpec =>
+  specOf(refAtHand(pieces, id));
 
 /** A set-up that needs nothing but the floor, or these pieces. */
 export const laidOut =

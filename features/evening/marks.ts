@@ -13,6 +13,7 @@ import type { ProfileId, ProfileSettings } from '@/core/catalog/profiles';
 import type { PlanFile } from '@/core/files/planFile';
 import type { PlannedOption } from '@/core/compose/option';
 import type { PreparedClass } from '@/core/compose/prepared';
+import { rowsServed } from '@/core/pieces/rows';
 import { findOption } from '@/core/compose/readBack';
 import { drawStage } from '@/core/drawing/stageSide';
 import { wallHeightFor } from '@/core/drawing/elevation';
@@ -39,7 +40,7 @@ export interface DrawingContext {
 /** How many pieces of one mark lie at somebody's place. */
 const countMarks = (option: PlannedOption | undefined, mark: ShippedPiece['mark']) =>
   (option?.props ?? [])
-    .filter(({ piece }) => !isOwnPiece(piece) && getPiece(piece).mark === mark)
+    .filter((one) => rowsServed(one).some((row) => !isOwnPiece(row) && getPiece(row).mark === mark))
     .reduce((sum, { count }) => sum + count, 0);
 
 /** Everybody's place in a round as the plan from above draws it. */

@@ -3,7 +3,7 @@
 import { Button, SegmentedControl } from '@mantine/core';
 import { useState } from 'react';
 import type { FaultId } from '@/core/catalog/checks';
-import { getPiece, isOwnPiece } from '@/core/catalog/pieces';
+import { specOf } from '@/core/catalog/pieces';
 import type { PlannedOption } from '@/core/compose/option';
 import { findOption } from '@/core/compose/readBack';
 import { baseOfLadder, type PlacedPerson } from '@/core/running/follow';
@@ -199,7 +199,7 @@ export function Tries({ placed, round }: TriesProps) {
 function supportOf(option: PlannedOption | undefined): TrySupport {
   if (option?.variant === 'strap') return 'strap';
   const has = (kind: string) =>
-    option?.props.some(({ piece }) => !isOwnPiece(piece) && getPiece(piece).kind === kind) === true;
+    option?.props.some((one) => specOf(one).kind === kind) === true;
   return has('block') ? 'block' : has('strap') ? 'strap' : 'free';
 }
 

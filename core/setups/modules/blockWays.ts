@@ -1,4 +1,5 @@
 import { specOf, type PieceCount } from '../../catalog/pieces';
+import { asMeasured } from '../../pieces/rows';
 import { forearmKickSetup } from '../forearmKick';
 import type { SetupInput, SetupResult, SetupWay, Ways } from '../setup';
 
@@ -24,7 +25,7 @@ export function blockWays(
   const bare = solve({ ...free, isBare: true });
   const { strap } = forearmKickSetup(free);
   const faces = (block?.faces ?? []).map(({ metres: _, ...face }): PieceCount => ({
-    ...face,
+    ...asMeasured(input.pieces, face),
     count: 1,
   }));
   // Named also where the shelf is empty: the rows of the cupboard say no, and what one would do.

@@ -1,7 +1,7 @@
 /** Handstand leaning into an upright bolster. Source: handbook 04 "Wall distances". */
 import { profileTable } from '../../catalog/profiles';
 import { armLengthM } from '../../posture/pose';
-import { cm, countOf, measuring, specAtHand, type Setup } from '../setup';
+import { cm, countOf, measuring, refAtHand, specAtHand, type Setup } from '../setup';
 import { ellReachM } from './ellReach';
 import { palmShares, palmsApart } from '../palms';
 import { wristNotes } from '../wrists';
@@ -48,9 +48,9 @@ export const bolsterLean: Setup = {
       ],
     };
   },
-  ways: (_, result) => ({
+  ways: ({ pieces }, result) => ({
     ways: [
-      { props: [{ piece: 'bolster-round', count: 1 }], less: 0, result },
+      { props: [{ ...refAtHand(pieces, 'bolster-round'), count: 1 }], less: 0, result },
       { variant: 'rolled', props: [{ piece: 'blanket', count: 1 }], less: rolledLess, result },
     ],
   }),

@@ -1,6 +1,7 @@
 /** Cushion, or a block, where a crow's forehead would land. Source: handbook 02 and 04 "Widths, loops, spacers". */
 import type { Lengths } from '../../body/body';
 import { pieceTable, specOf, type PieceCount } from '../../catalog/pieces';
+import { asMeasured } from '../../pieces/rows';
 import { crow } from '../../posture/crow';
 import { countOf, measuring, metresOf, type Setup, type SetupInput } from '../setup';
 
@@ -14,7 +15,7 @@ const blockLess = 0.02;
 function findBlock({ pieces }: SetupInput): PieceCount | null {
   if (countOf(pieces, 'cushion') > 0) return null;
   const block = pieces.find((one) => one.count > 0 && specOf(one).kind === 'block');
-  return block === undefined ? null : { ...block, count: 1 };
+  return block === undefined ? null : { ...asMeasured(pieces, block), count: 1 };
 }
 
 export const crowCushion: Setup = {

@@ -3,6 +3,7 @@
  * Source: handbook 09 (hop in place), the block's place is ours.
  */
 import { specOf, type PieceCount, type PieceRef } from '../../catalog/pieces';
+import { asMeasured } from '../../pieces/rows';
 import { cm, metresOf, type Setup, type SetupInput, type SetupResult } from '../setup';
 import { palmShares } from '../palms';
 import { handKick } from './handKick';
@@ -47,7 +48,7 @@ export const hopInPlace: Setup = {
     const aim = findAim(input, gapOf(result));
     const bare = { props: [], result: handKick.solve({ ...input, isBare: true }) };
     if (aim === null) return { ways: [{ ...bare, less: 0 }] };
-    const block: PieceCount = { ...aim, count: 1 };
+    const block: PieceCount = { ...asMeasured(input.pieces, aim), count: 1 };
     return {
       ways: [
         { props: [block], less: 0, result },

@@ -1,4 +1,5 @@
 import { getPiece, pieceIds } from '../../catalog/pieces';
+import { asMeasured } from '../../pieces/rows';
 import type { Setup, SetupInput, SetupResult } from '../setup';
 
 /** So many more of each piece that stacks, when the cupboard alone makes nothing. */
@@ -30,7 +31,7 @@ export const stackWays =
     if (!found?.found) return { ways: [], lack: result.cautions[0] ?? 'no stack fits' };
     const props = found.layers.map(
       ({ count, face: _, thicknessM: __, isRefolded: ___, ...piece }) => ({
-        ...piece,
+        ...asMeasured(input.pieces, piece),
         count: count * times,
       }),
     );
