@@ -5,37 +5,25 @@
  */
 import type { WallId } from '../room/room';
 import type { Pattern, RoundsProblem } from './problem';
+import type { ProgrammeDraft, Term } from './programme';
 
 export const circleRow = (rule: number, round: number): string => `free${round}_${rule}`;
 export const standRow = (side: WallId, person: number, round: number): string =>
   `stand${round}_${side}_${person}`;
 const usedColumn = (side: WallId, round: number): string => `u${round}_${side}`;
 
-type Term = readonly [coefficient: number, name: string];
-
-export interface CircleRows {
-  readonly rows: readonly {
-    readonly name: string;
-    readonly terms: readonly Term[];
-    readonly end: string;
-  }[];
-  /** Yes or no. */
-  readonly columns: readonly string[];
-}
-
 /**
  * @param circleTerms by round: what takes a circle
  * @param patterns by student
- * @param columnOf the name of a student's pattern in the programme
+ * @param columns the students' patterns in the programme
  */
-export function circleRows(
+export function addCircleRows(
   { circles, circleRules = [], walls, rounds, done = 0 }: RoundsProblem,
+  draft: ProgrammeDraft,
   circleTerms: readonly (readonly Term[])[],
   patterns: readonly (readonly Pattern[])[],
-  columnOf: (person: number, pattern: number) => string,
-): CircleRows {
-  const rows: CircleRows['rows'][number][] = [];
-  const columns: string[] = [];
+  columns: readonly (readonly number[])[],
+): void {
   const sideOf = new Map<string | null, WallId | undefined>(
     walls.map(({ id, side }) => [id, side]),
   );
@@ -44,28 +32,26 @@ export function circleRows(
     if (free.length === 0 || circleRules.length === 0) continue;
     circleRules.forEach((rule, at) => {
       const fewer = circles - rule.most;
-      rows.push({
-        name: circleRow(at, round),
-        terms: [...free, ...rule.walls.map((side): Term => [fewer, usedColumn(side, round)])],
-        end: `<= ${rule.most + fewer * rule.walls.length}`,
-      });
+      draft.row(
+        circleRow(at, round),
+        [
+          ...free,
+          ...rule.walls.map((side): Term => [fewer, draft.column(usedColumn(side, round))]),
+        ],
+        { atMost: rule.most + fewer * rule.walls.length },
+      );
     });
     for (const side of new Set(circleRules.flatMap((rule) => rule.walls))) {
-      columns.push(usedColumn(side, round));
+      const used = draft.column(usedColumn(side, round));
       patterns.forEach((list, person) => {
         const here = list.flatMap(({ wall, options }, at): Term[] =>
           sideOf.get(wall) === side && options[round]?.alongM !== undefined
-            ? [[1, columnOf(person, at)]]
+            ? [[1, columns[person]![at]!]]
             : [],
         );
         if (here.length === 0) return;
-        rows.push({
-          name: standRow(side, person, round),
-          terms: [...here, [-1, usedColumn(side, round)]],
-          end: '<= 0',
-        });
+        draft.row(standRow(side, person, round), [...here, [-1, used]], { atMost: 0 });
       });
     }
   }
-  return { rows, columns };
 }

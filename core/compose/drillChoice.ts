@@ -25,6 +25,7 @@ import {
 import { stretches } from './budget';
 import { drillSeconds } from './pace';
 import { countRows, rowsTaken } from '../pieces/rows';
+import { ProgrammeDraft, type Term } from './programme';
 import { usualSolve, withSolver } from './solve';
 
 export interface DrillChoice {
@@ -78,9 +79,6 @@ function splitRegions(task: DrillTask, drills: readonly PlannedDrill[]) {
   return { canWarm, cold: task.mainRegions.filter((region) => !canWarm.includes(region)) };
 }
 
-/** A number and a name, as the programme is written. */
-const term = (value: number, name: string) => `${value < 0 ? '-' : '+'} ${Math.abs(value)} ${name}`;
-
 /** The best set by the solver; where the minutes do not hold every region, the main ones first. */
 export function chooseDrills(highs: Highs | null, task: DrillTask): DrillChoice {
   const drills = listDrills(task);
@@ -107,103 +105,99 @@ function solve(
   regions: readonly Region[],
 ): Omit<DrillChoice, 'cold'> | null {
   if (drills.length === 0) return { drills: [], value: 0, bound: 0 };
-  const y = (index: number) => `y${index}`;
   const cover = coverage(task, drills);
-  const rows: string[] = [];
+  const draft = new ProgrammeDraft();
   const count = task.people.length;
-  const objective = drills.map(({ minutes, spec, doing = count }, index) => {
+  const columns = drills.map(({ minutes, spec, doing = count }, index) => {
     const own =
       count *
         (perStudent.minute * minutes +
           (isOnTheme(spec, task.theme) ? perStudent.theme : 0) -
           rushed(task) * perStudent.drill) -
       perStudent.sitsOut * (count - doing);
-    return term(own, y(index));
+    return draft.column(`y${index}`, { worth: own });
   });
-  const bounds: string[] = [];
-  const plus = (list: readonly string[]) => list.join('\n  ');
-  rows.push(
-    `minutes: ${plus(drills.map(({ minutes }, index) => `+ ${minutes} ${y(index)}`))} <= ${task.minutes}`,
+  /** So much of each drill. */
+  const each = (amount: (drill: PlannedDrill) => number): Term[] =>
+    drills.flatMap((drill, index): Term[] => {
+      const value = amount(drill);
+      return value === 0 ? [] : [[value, columns[index]!]];
+    });
+  /** So much of it, up to all. */
+  const share = (name: string, worth: number) => draft.column(name, { worth, isWhole: false });
+  draft.row(
+    'minutes',
+    each(({ minutes }) => minutes),
+    { atMost: task.minutes },
   );
   if (task.isToFill === true) {
-    objective.push(term(-count * perStudent.empty, 'empty'));
-    rows.push(
-      `empty: empty ${drills.map(({ minutes }, index) => term(stretches.drill * minutes, y(index))).join('\n  ')} >= ${task.minutes}`,
-    );
+    const empty = draft.column('empty', {
+      worth: -count * perStudent.empty,
+      atMost: Infinity,
+      isWhole: false,
+    });
+    draft.row('empty', [[1, empty], ...each(({ minutes }) => stretches.drill * minutes)], {
+      atLeast: task.minutes,
+    });
   }
   for (const { key, weight, serving } of cover) {
     if (serving.length === 0) continue;
-    objective.push(`+ ${weight} a${key}`, `+ ${weight * secondShare} b${key}`);
-    bounds.push(` 0 <= a${key} <= 1`, ` 0 <= b${key} <= 1`);
-    rows.push(
-      `serve_${key}: ${plus(serving.map((index) => `+ 1 ${y(index)}`))} - 1 a${key} - 1 b${key} >= 0`,
+    const [first, second] = [share(`a${key}`, weight), share(`b${key}`, weight * secondShare)];
+    draft.row(
+      `serve_${key}`,
+      [...serving.map((index): Term => [1, columns[index]!]), [-1, first], [-1, second]],
+      { atLeast: 0 },
     );
   }
-  const drillsWith = (has: (drill: PlannedDrill) => boolean) =>
-    drills.flatMap((drill, index) => (has(drill) ? [y(index)] : []));
   listParts(task).forEach(({ family, part }, at) => {
-    const those = drillsWith(({ spec }) => spec.prepares?.[family] === part);
+    const those = each(({ spec }) => Number(spec.prepares?.[family] === part));
     if (those.length === 0) return;
-    objective.push(term(count * perStudent.preparation, `p${at}`));
-    bounds.push(` 0 <= p${at} <= 1`);
-    rows.push(`part_${at}: ${plus(those.map((name) => `+ 1 ${name}`))} - 1 p${at} >= 0`);
+    const prepared = share(`p${at}`, count * perStudent.preparation);
+    draft.row(`part_${at}`, [...those, [-1, prepared]], { atLeast: 0 });
   });
-  const used = (name: string, cost: number, those: readonly string[]) => {
-    objective.push(term(-count * rushed(task) * cost, name));
-    bounds.push(` 0 <= ${name} <= 1`);
-    those.forEach((one, at) => rows.push(`use_${name}_${at}: ${name} - ${one} >= 0`));
+  /** Paid for as soon as one of them is chosen. */
+  const used = (name: string, cost: number, has: (drill: PlannedDrill) => boolean) => {
+    const paid = share(name, -count * rushed(task) * cost);
+    each((drill) => Number(has(drill))).forEach(([, one], at) =>
+      draft.row(
+        `use_${name}_${at}`,
+        [
+          [1, paid],
+          [-1, one],
+        ],
+        { atLeast: 0 },
+      ),
+    );
   };
   [...new Set(drills.map(({ spec, drill }) => spec.position ?? drill))].forEach((position, at) =>
-    used(
-      `s${at}`,
-      perStudent.position,
-      drillsWith(({ spec, drill }) => (spec.position ?? drill) === position),
-    ),
+    used(`s${at}`, perStudent.position, ({ spec, drill }) => (spec.position ?? drill) === position),
   );
   [...new Set(drills.flatMap(({ spec }) => propsOf(spec)))].forEach((prop, at) =>
-    used(
-      `t${at}`,
-      perStudent.prop,
-      drillsWith(({ spec }) => propsOf(spec).includes(prop)),
-    ),
+    used(`t${at}`, perStudent.prop, ({ spec }) => propsOf(spec).includes(prop)),
   );
   for (const region of regions) {
-    const terms = drills
-      .map((drill, index) => [warms(drill, region), y(index)] as const)
-      .filter(([seconds]) => seconds > 0);
-    rows.push(
-      `warm_${region}: ${plus(terms.map(([seconds, name]) => `+ ${seconds} ${name}`))} >= ${neededSeconds(task, region)}`,
+    draft.row(
+      `warm_${region}`,
+      each((drill) => warms(drill, region)),
+      { atLeast: neededSeconds(task, region) },
     );
   }
   task.pins.forEach(({ drill, use }, at) => {
     const index = drills.findIndex((one) => one.drill === drill);
-    if (index >= 0) rows.push(`pin_${at}: ${y(index)} = ${use ? 1 : 0}`);
+    if (index < 0) return;
+    const whole = use ? 1 : 0;
+    draft.row(`pin_${at}`, [[1, columns[index]!]], { atLeast: whole, atMost: whole });
   });
   task.barred?.forEach((set, at) => {
-    const inside = drills.flatMap(({ drill }, index) => (set.includes(drill) ? [y(index)] : []));
-    if (inside.length > 0) {
-      rows.push(
-        `barred_${at}: ${plus(inside.map((name) => `+ 1 ${name}`))} <= ${inside.length - 1}`,
-      );
-    }
+    const inside = each(({ drill }) => Number(set.includes(drill)));
+    if (inside.length > 0) draft.row(`barred_${at}`, inside, { atMost: inside.length - 1 });
   });
-  const lp = [
-    'Maximize',
-    ` value: ${plus(objective)}`,
-    'Subject To',
-    ...rows.map((row) => ` ${row}`),
-    ...(bounds.length === 0 ? [] : ['Bounds', ...bounds]),
-    'Binary',
-    ...drills.map((_, index) => ` ${y(index)}`),
-    'End',
-  ].join('\n');
-  return withSolver(highs, lp, { ...usualSolve, gap: 0, mostNodes: 500 }, (solver) => {
+  const programme = draft.finish();
+  return withSolver(highs, programme, { ...usualSolve, gap: 0, mostNodes: 500 }, (solver) => {
     const { colValue } = solver.getSolution();
     if (solver.getModelStatus() !== highs.constants.modelStatus.optimal) return null;
     const chosen = new Set(
-      drills.flatMap((_, index) =>
-        (colValue[solver.getColByName(y(index))] ?? 0) > 0.5 ? [index] : [],
-      ),
+      columns.flatMap((column, index) => ((colValue[column] ?? 0) > 0.5 ? [index] : [])),
     );
     const value = valueOf(cover, chosen) + extraWorth(task, drills, chosen);
     return {

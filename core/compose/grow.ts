@@ -3,6 +3,7 @@ import type { Highs } from 'highs';
 import { dropDominated } from './dominance';
 import { buildModel, columnOf, wholeBand, type Band } from './model';
 import { priceSequences, type Duals } from './pricing';
+import { goOnFrom, stoodAt, toModelData, type StoodAt } from './programme';
 import { bestWorth, type Pattern, type RoundsProblem } from './problem';
 import { keyOfPattern, listPatterns } from './plainPatterns';
 
@@ -144,7 +145,7 @@ function growWithin(
         columns.map(({ pattern }) => pattern),
       );
     });
-    relaxed = solveRelaxed(highs, problem, patterns, bests, band);
+    relaxed = solveRelaxed(highs, problem, patterns, bests, band, relaxed.stood);
   }
   const last = relaxed;
   return {
@@ -198,36 +199,35 @@ interface Relaxed {
   readonly duals: Duals;
   /** By student and pattern: no plan with it is worth more than `value` less this. */
   readonly lacks: readonly (readonly number[])[];
+  readonly stood: StoodAt;
 }
 
+/** @param from where the same stood with fewer patterns: it goes on from there */
 function solveRelaxed(
   highs: Highs,
   problem: RoundsProblem,
   patterns: readonly (readonly Pattern[])[],
   bests: readonly number[],
   band: Band,
+  from?: StoodAt,
 ): Relaxed | null {
-  const model = buildModel(problem, patterns, undefined, bests, band);
-  const solver = highs.createModel({ format: 'lp', data: model.relaxed() });
+  const programme = buildModel(problem, patterns, undefined, bests, band).relaxed();
+  const { columns, rows, columnAt } = programme;
+  const solver = highs.createModel(toModelData(highs, programme));
   try {
     solver.options.set({ output_flag: false });
+    if (from !== undefined) goOnFrom(highs, solver, programme, from);
     solver.run();
     if (solver.getModelStatus() !== highs.constants.modelStatus.optimal) return null;
     const { rowDual, colDual } = solver.getSolution();
-    const names = new Map(
-      [...model.lp.matchAll(/^ (\w+):/gm)].flatMap(([, name]) =>
-        name === 'value' ? [] : [[name!, solver.getRowByName(name!)] as const],
-      ),
-    );
-    const byName = new Map([...names].map(([name, row]) => [name, rowDual[row] ?? 0]));
+    const byName = new Map(rows.map(({ name }, row) => [name, rowDual[row] ?? 0]));
     return {
       value: Number(solver.info.get('objective_function_value')),
       duals: (name) => byName.get(name) ?? 0,
       lacks: patterns.map((list, person) =>
-        list.map((_, at) =>
-          Math.max(0, -(colDual[solver.getColByName(columnOf(person, at))] ?? 0)),
-        ),
+        list.map((_, at) => Math.max(0, -(colDual[columnAt.get(columnOf(person, at))!] ?? 0))),
       ),
+      stood: stoodAt({ columns, rows }, solver.getBasis()),
     };
   } finally {
     solver.dispose();

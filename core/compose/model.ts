@@ -4,7 +4,7 @@
  * wall, so a wall is a capacity and the exact places follow afterwards.
  */
 import { roomRules } from '../room/room';
-import { circleRows } from './circleRows';
+import { addCircleRows } from './circleRows';
 import { cutRow, cutsOf } from './cuts';
 import { rowsUpFrom, type RowId } from '../pieces/rows';
 import {
@@ -18,13 +18,15 @@ import {
   type RoundsProblem,
 } from './problem';
 import { keyOfPattern, listPatterns } from './plainPatterns';
+import { ProgrammeDraft, withShares, type Column, type Programme, type Term } from './programme';
+import { rowNames } from './rowNames';
 import { composeWeights } from './worth';
 
 export interface RoundsModel {
-  /** The programme in the LP format, to be maximised. */
-  readonly lp: string;
+  /** To be maximised. */
+  readonly programme: Programme;
   /** The same with shares of patterns allowed: no plan can be worth more. */
-  readonly relaxed: () => string;
+  readonly relaxed: () => Programme;
   /** By student: the patterns, in the order of their columns. */
   readonly patterns: readonly (readonly Pattern[])[];
   readonly bests: readonly number[];
@@ -54,36 +56,24 @@ export const wholeBand: Band = { above: -Infinity, upTo: 1 };
  */
 const spareCost = 12;
 
-type Term = readonly [coefficient: number, name: string];
-type Row = Term[];
-
 /** The name of a student's pattern in the programme. */
 export const columnOf = (person: number, pattern: number) => `x${person}_${pattern}`;
 
-/** Ten digits are exact enough for metres and values, and short to read. */
-const written = (value: number) => String(Math.round(value * 1e9) / 1e9);
-
-/** Terms of a sum, broken into lines that the format allows. */
-function sum(terms: readonly Term[]): string {
-  return terms
-    .map(
-      ([coefficient, name]) =>
-        `${coefficient < 0 ? '-' : '+'} ${written(Math.abs(coefficient))} ${name}`,
-    )
-    .join('\n  ');
-}
-
-/** Sums by name, in the order in which they came up. */
-class Sums {
-  readonly rows = new Map<string, Row>();
-  add(key: string, term: Term): void {
-    const row = this.rows.get(key);
-    if (row === undefined) this.rows.set(key, [term]);
-    else row.push(term);
+/** Terms by name of their row, in the order in which they came up. */
+class Sums<Facts> {
+  readonly rows = new Map<string, Facts & { readonly terms: Term[] }>();
+  add(name: string, term: Term, facts: Facts): void {
+    const row = this.rows.get(name);
+    if (row === undefined) this.rows.set(name, { ...facts, terms: [term] });
+    else row.terms.push(term);
   }
 }
 
-const nameOf = (id: string) => id.replaceAll('-', '_');
+const moreWall = (wallAt: number) => `more_wall_${wallAt}`;
+const morePiece = (piece: string) => `more_${piece}`;
+const moreHands = (round: number) => `more_hands_${round}`;
+/** Far more than anybody would get. */
+const mostMore = { pieces: 400, hands: 60 } as const;
 
 /**
  * @param patterns by student; those of the problem where not given
@@ -102,81 +92,82 @@ export function buildModel(
 ): RoundsModel {
   const { rounds, walls, pieces, rowFacts = {}, helpers, circles, people, done = 0 } = problem;
   const weight = prices?.value ?? 1;
-  const objective: Row = [[weight * composeWeights.fairness * people.length, 'least']];
-  const rows: string[] = [];
-  const names: string[] = [];
-  const whole: string[] = [];
-  const bounds: string[] = [` 0 <= least <= ${written(band.upTo)}`];
-  const spares = new Map<string, string>();
-  const wallRows = new Sums();
-  const falling = new Sums();
-  const pieceRows = new Sums();
-  const handRows: Row[] = Array.from({ length: rounds }, () => []);
-  const circleTerms: Row[] = Array.from({ length: rounds }, () => []);
+  const draft = new ProgrammeDraft();
+  const least = draft.column('least', {
+    worth: weight * composeWeights.fairness * people.length,
+    atMost: band.upTo,
+    isWhole: false,
+  });
+  const wallRows = new Sums<{ round: number; at: number; falling: Term[] }>();
+  const pieceRows = new Sums<{ round: number; piece: string }>();
+  const handRows: Term[][] = Array.from({ length: rounds }, () => []);
+  const circleTerms: Term[][] = Array.from({ length: rounds }, () => []);
   // What may be exceeded at a price is no whole number of anything.
   const cuts = prices ? [] : cutsOf(problem);
-  const cutRows = new Sums();
-  const stations = new Map<string, { column: string; members: Row; patterns: Pattern[] }>();
+  const cutRows = new Sums<{ most: number }>();
+  const stations = new Map<string, { column: string; members: number[]; patterns: Pattern[] }>();
+  const columns = patterns.map((list, person) =>
+    list.map((pattern, at) =>
+      draft.column(columnOf(person, at), { worth: weight * pattern.value }),
+    ),
+  );
+  // At a price there is more of it: no share of it where it comes whole.
+  const more = (name: string, price: number, facts: Partial<Column>) =>
+    draft.column(name, { worth: -price, atMost: Infinity, ...facts });
 
   patterns.forEach((list, person) => {
-    const one: Row = [];
-    const worth: Row = [];
+    const worth: Term[] = [];
     list.forEach((pattern, index) => {
-      const name = columnOf(person, index);
-      names.push(name);
-      one.push([1, name]);
-      if (pattern.value !== 0) objective.push([weight * pattern.value, name]);
+      const column = columns[person]![index]!;
       const share = shareOf(pattern, bests[person]!);
-      if (share !== 0) worth.push([share, name]);
+      if (share !== 0) worth.push([share, column]);
       const key = stationKey(pattern);
-      if (key !== null) {
-        const station = stations.get(key) ?? {
-          column: `k${stations.size}`,
-          members: [],
-          patterns: [],
-        };
-        station.members.push([1, name]);
-        station.patterns.push(pattern);
-        stations.set(key, station);
+      if (key === null) {
+        addTaking(pattern, column);
         return;
       }
-      addTaking(pattern, name);
+      const station = stations.get(key) ?? {
+        column: `k${stations.size}`,
+        members: [],
+        patterns: [],
+      };
+      station.members.push(column);
+      station.patterns.push(pattern);
+      stations.set(key, station);
     });
-    // A student without a pattern in this band: with shares alone, for what it costs.
-    const spare = band === wholeBand ? [] : [[1, `spare${person}`] as Term];
-    const putRow = (name: string, terms: Row, end: string) => {
-      const row = `${name}: ${sum(terms)} ${end}`;
-      rows.push(row);
-      if (spare.length > 0) spares.set(row, `${name}: ${sum([...terms, ...spare])} ${end}`);
-    };
-    putRow(`one${person}`, one, '= 1');
-    if (bests[person]! > 0) putRow(`least${person}`, [...worth, [-1, 'least']], '>= 0');
+    const one = columns[person]!.map((column): Term => [1, column]);
+    draft.row(rowNames.one(person), one, { atLeast: 1, atMost: 1 }, person);
+    if (bests[person]! > 0) {
+      draft.row(rowNames.least(person), [...worth, [-1, least]], { atLeast: 0 }, person);
+    }
   });
 
-  function addTaking({ options, wall }: Pattern, name: string): void {
+  function addTaking({ options, wall }: Pattern, column: number): void {
+    const at = walls.findIndex(({ id }) => id === wall);
     options.forEach((option, round) => {
       if (option === null || round < done) return;
       if (option.alongM !== undefined && wall !== null) {
-        wallRows.add(`${round}|${wall}`, [option.alongM, name]);
-        falling.add(`${round}|${wall}`, [option.isAttempt ? 1 : -1, name]);
+        const name = rowNames.wall(round, at);
+        wallRows.add(name, [option.alongM, column], { round, at, falling: [] });
+        wallRows.rows.get(name)!.falling.push([option.isAttempt ? -1 : 1, column]);
       }
-      for (const { piece, count } of option.pieces)
-        pieceRows.add(`${round}|${piece}`, [count, name]);
-      if (option.needsHand) handRows[round]!.push([1, name]);
-      if (option.needsCircle) circleTerms[round]!.push([1, name]);
-      const at = walls.findIndex(({ id }) => id === wall);
-      cuts.forEach((cut) => {
+      for (const { piece, count } of option.pieces) {
+        pieceRows.add(rowNames.piece(round, piece), [count, column], { round, piece });
+      }
+      if (option.needsHand) handRows[round]!.push([1, column]);
+      if (option.needsCircle) circleTerms[round]!.push([1, column]);
+      for (const cut of cuts) {
         const taken = cut.takenBy(option, at);
-        if (taken > 0) cutRows.add(`${cutRow(cut, round)}|${cut.most}`, [taken, name]);
-      });
+        if (taken > 0) cutRows.add(cutRow(cut, round), [taken, column], { most: cut.most });
+      }
     });
   }
 
   // Two by two: a station serves two, at the widest and fullest of those who might stand there.
   for (const [key, { column: name, members, patterns: own }] of stations) {
-    whole.push(name);
-    bounds.push(` 0 <= ${name} <= ${Math.ceil(people.length / 2)}`);
-    rows.push(`pair_${name}: ${sum([[2, name], ...members.map(([, x]): Term => [-1, x])])} >= 0`);
+    const column = draft.column(name, { atMost: Math.ceil(people.length / 2) });
+    const pairs: Term[] = [[2, column], ...members.map((one): Term => [-1, one])];
+    draft.row(`pair_${name}`, pairs, { atLeast: 0 });
     const options = own[0]!.options.map((first, round) => {
       const there = own.map((pattern) => pattern.options[round]!);
       const most = new Map<string, number>();
@@ -194,89 +185,53 @@ export function buildModel(
         pieces: [...most].map(([piece, count]) => ({ piece: piece as RowId, count })),
       };
     });
-    addTaking({ ...own[0]!, options }, name);
+    addTaking({ ...own[0]!, options }, column);
   }
 
-  for (const [key, row] of wallRows.rows) {
-    const [round, id] = key.split('|');
-    const at = walls.findIndex((wall) => wall.id === id);
-    const gap = `g${round}_${at}`;
-    const terms = [...row, [roomRules.sidewaysM, gap] as Term];
-    if (prices) terms.push([-1, `more_wall_${at}`]);
-    rows.push(`wall${round}_${at}: ${sum(terms)} <= ${written(walls[at]!.lengthM)}`);
+  for (const [name, { terms, falling, round, at }] of wallRows.rows) {
+    const gap = draft.column(`g${round}_${at}`, { atMost: Infinity, isWhole: false });
+    const along: Term[] = [...terms, [roomRules.sidewaysM, gap]];
+    if (prices) along.push([-1, more(moreWall(at), prices.wallMetre, { isWhole: false })]);
+    draft.row(name, along, { atMost: walls[at]!.lengthM });
     // A mat's width for each one who may fall beyond those that others can stand between.
-    const apart = falling.rows.get(key)!.map(([sign, name]): Term => [-sign, name]);
-    rows.push(`apart${round}_${at}: ${sum([[1, gap], ...apart])} >= -1`);
+    draft.row(rowNames.apart(round, at), [[1, gap], ...falling], { atLeast: -1 });
   }
-  const short = new Set<string>();
-  const rowsThere = new Set([...pieceRows.rows.keys()].map((key) => key.split('|')[1]!));
+  const rowsThere = [...new Set([...pieceRows.rows.values()].map(({ piece }) => piece))];
   /** One more of a row is one more of each that it counts for. */
-  const moreOf = (piece: string): Row =>
-    [...rowsThere]
+  const moreOf = (piece: string, { piece: priceOf }: Prices) =>
+    rowsThere
       .filter((row) => rowsUpFrom(row, rowFacts).includes(piece))
-      .map((row): Term => [-1, `more_${nameOf(row)}`]);
-  for (const [key, row] of pieceRows.rows) {
-    const [round, piece] = key.split('|');
-    const terms = prices ? [...row, ...moreOf(piece!)] : row;
-    short.add(piece!);
-    rows.push(`piece${round}_${nameOf(piece!)}: ${sum(terms)} <= ${pieces[piece!] ?? 0}`);
-  }
-  for (const [key, row] of cutRows.rows) {
-    const [name, most] = key.split('|');
-    rows.push(`${name}: ${sum(row)} <= ${most}`);
-  }
-  const teacher: Row = [];
-  handRows.forEach((row, round) => {
-    if (row.length === 0) return;
-    const terms: Row = [...row, [-1, `teacher${round}`]];
-    if (prices) terms.push([-1, `more_hands_${round}`]);
-    rows.push(`hands${round}: ${sum(terms)} <= ${helpers[round] ?? 0}`);
-    teacher.push([1, `teacher${round}`]);
-    names.push(`teacher${round}`);
-  });
-  if (teacher.length > 0) rows.push(`watching: ${sum(teacher)} <= ${roundsForTeacher(problem)}`);
-  circleTerms.forEach((row, round) => {
-    if (row.length > 0) rows.push(`circles${round}: ${sum(row)} <= ${circles}`);
-  });
-  const beside = circleRows(problem, circleTerms, patterns, columnOf);
-  for (const { name, terms, end } of beside.rows) rows.push(`${name}: ${sum(terms)} ${end}`);
-  names.push(...beside.columns);
-  if (prices) {
-    walls.forEach((_, at) => objective.push([-prices.wallMetre, `more_wall_${at}`]));
-    for (const piece of short) {
-      objective.push([-prices.piece(piece), `more_${nameOf(piece)}`]);
-      whole.push(`more_${nameOf(piece)}`);
-      bounds.push(` 0 <= more_${nameOf(piece)} <= 400`);
-    }
-    handRows.forEach((row, round) => {
-      if (row.length === 0) return;
-      objective.push([-prices.helperRound, `more_hands_${round}`]);
-      whole.push(`more_hands_${round}`);
-      bounds.push(` 0 <= more_hands_${round} <= 60`);
+      .map((row): Term => [-1, more(morePiece(row), priceOf(row), { atMost: mostMore.pieces })]);
+  for (const [name, { terms, piece }] of pieceRows.rows) {
+    draft.row(name, prices ? [...terms, ...moreOf(piece, prices)] : terms, {
+      atMost: pieces[piece] ?? 0,
     });
   }
-  const programme = (withSpares: boolean) => [
-    'Maximize',
-    ` value: ${sum(
-      withSpares && spares.size > 0
-        ? [...objective, ...people.map((_, person): Term => [-spareCost, `spare${person}`])]
-        : objective,
-    )}`,
-    'Subject To',
-    ...rows.map((row) => ` ${(withSpares ? spares.get(row) : undefined) ?? row}`),
-    'Bounds',
-    ...bounds,
-  ];
-  const lp = [
-    ...programme(false),
-    ...(whole.length === 0 ? [] : ['General', ...whole.map((name) => ` ${name}`)]),
-    'Binary',
-    ...names.map((name) => ` ${name}`),
-    'End',
-  ].join('\n');
-  const relaxed = () =>
-    [...programme(true), ...names.map((name) => ` 0 <= ${name} <= 1`), 'End'].join('\n');
-  return { lp, relaxed, patterns, bests };
+  for (const [name, { terms, most }] of cutRows.rows) draft.row(name, terms, { atMost: most });
+  const teacher: Term[] = [];
+  handRows.forEach((row, round) => {
+    if (row.length === 0) return;
+    const watching = draft.column(`teacher${round}`);
+    const terms: Term[] = [...row, [-1, watching]];
+    if (prices) {
+      terms.push([-1, more(moreHands(round), prices.helperRound, { atMost: mostMore.hands })]);
+    }
+    draft.row(rowNames.hands(round), terms, { atMost: helpers[round] ?? 0 });
+    teacher.push([1, watching]);
+  });
+  if (teacher.length > 0) draft.row('watching', teacher, { atMost: roundsForTeacher(problem) });
+  circleTerms.forEach((row, round) => {
+    if (row.length > 0) draft.row(rowNames.circles(round), row, { atMost: circles });
+  });
+  addCircleRows(problem, draft, circleTerms, patterns, columns);
+  const programme = draft.finish();
+  return {
+    programme,
+    // Without a pattern in this band there is no plan of shares either, but for what it costs.
+    relaxed: () => withShares(programme, band === wholeBand ? undefined : -spareCost),
+    patterns,
+    bests,
+  };
 }
 
 /**
@@ -326,18 +281,18 @@ export function readMore(
     ...[...rows].map((id) => ({
       what: 'piece' as const,
       id,
-      more: Math.round(valueOf(`more_${nameOf(id)}`)),
+      more: Math.round(valueOf(morePiece(id))),
       ...labelled(problem, id),
     })),
     ...problem.walls.map(({ id }, at) => ({
       what: 'wall' as const,
       id,
-      more: Math.max(0, valueOf(`more_wall_${at}`)),
+      more: Math.max(0, valueOf(moreWall(at))),
     })),
     ...Array.from({ length: problem.rounds }, (_, round) => ({
       what: 'helper' as const,
       id: String(round),
-      more: Math.round(valueOf(`more_hands_${round}`)),
+      more: Math.round(valueOf(moreHands(round))),
     })),
   ].filter(({ more }) => more > 1e-6);
 }

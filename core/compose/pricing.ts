@@ -16,6 +16,7 @@ import {
   type RoundsProblem,
 } from './problem';
 import { keyOfPattern } from './plainPatterns';
+import { rowNames } from './rowNames';
 import { mayBeGiven, searchSequences, type Found } from './sequences';
 
 /** What one more of each thing is worth to the programme, by the name of its row; 0 where absent. */
@@ -51,15 +52,15 @@ function costOf(
   if (option.alongM !== undefined && wallAt >= 0) {
     const { side } = problem.walls[wallAt]!;
     if (side !== undefined) cost += duals(standRow(side, person, round));
-    cost += option.alongM * duals(`wall${round}_${wallAt}`);
-    cost += (option.isAttempt ? -1 : 1) * duals(`apart${round}_${wallAt}`);
+    cost += option.alongM * duals(rowNames.wall(round, wallAt));
+    cost += (option.isAttempt ? -1 : 1) * duals(rowNames.apart(round, wallAt));
   }
   for (const { piece, count } of option.pieces) {
-    cost += count * duals(`piece${round}_${piece.replaceAll('-', '_')}`);
+    cost += count * duals(rowNames.piece(round, piece));
   }
-  if (option.needsHand) cost += duals(`hands${round}`);
+  if (option.needsHand) cost += duals(rowNames.hands(round));
   if (option.needsCircle) {
-    cost += duals(`circles${round}`);
+    cost += duals(rowNames.circles(round));
     (problem.circleRules ?? []).forEach((_, rule) => (cost += duals(circleRow(rule, round))));
   }
   return cost;
@@ -91,8 +92,8 @@ export function priceSequences(
   isKnown: (key: string) => boolean,
 ): Pricing {
   const { done = 0 } = problem;
-  const least = duals(`least${index}`);
-  const base = -duals(`one${index}`);
+  const least = duals(rowNames.least(index));
+  const base = -duals(rowNames.one(index));
   const walls = listWalls(person, problem);
   const searches = walls.map(({ wall, at, options }) => {
     const costs = new Map<RoundOption | null, number[]>();

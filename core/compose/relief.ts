@@ -8,6 +8,7 @@ import { getPiece, isShippedPiece } from '../catalog/pieces';
 import { kindOfRow } from '../pieces/rows';
 import type { More } from './bindingWords';
 import { buildModel, readAssignment, readMore, type Prices } from './model';
+import { valuesOf } from './programme';
 import { countTurns, type Assignment, type Pattern, type RoundsProblem } from './problem';
 import { listPatterns } from './plainPatterns';
 import { usualSolve, withSolver } from './solve';
@@ -89,11 +90,9 @@ export function findRelief(
     return pinned.filter((pattern) => turns(pattern) === most);
   });
   const model = buildModel(problem, patterns, prices);
-  const more = withSolver(highs, model.lp, { ...usualSolve, gap: 0.001 }, (solver) => {
+  const more = withSolver(highs, model.programme, { ...usualSolve, gap: 0.001 }, (solver) => {
     const { colValue } = solver.getSolution();
-    const known = new Set(model.lp.match(/\b(?:more_|x)\w+/g));
-    const valueOf = (name: string) =>
-      known.has(name) ? (colValue[solver.getColByName(name)] ?? 0) : 0;
+    const valueOf = valuesOf(model.programme, colValue);
     if (colValue.length === 0 || readAssignment(model, valueOf).includes(undefined!)) return null;
     return readMore(problem, valueOf);
   });

@@ -11,6 +11,7 @@ import {
   type RoundsProblem,
 } from './problem';
 import { listPatterns } from './plainPatterns';
+import { toModelData, valuesOf, type Programme } from './programme';
 import { composeWeights } from './worth';
 
 export interface SolveOptions {
@@ -255,13 +256,13 @@ function solveColumns(
   if (patterns().some((list) => list.length === 0)) return none;
   const model = buildModel(problem, patterns(), undefined, bests, band);
   const begun = start === undefined ? options : { ...options, start: chosenColumns(model, start) };
-  return withSolver(highs, model.lp, begun, (solver) => {
+  return withSolver(highs, model.programme, begun, (solver) => {
     const status = solver.getModelStatus();
     const { infeasible, optimal, timeLimit } = highs.constants.modelStatus;
     if (status === infeasible) return none;
     const bound = Number(solver.info.get('mip_dual_bound'));
     const { colValue } = solver.getSolution();
-    const valueOf = (name: string) => colValue[solver.getColByName(name)] ?? 0;
+    const valueOf = valuesOf(model.programme, colValue);
     const found = colValue.length > 0 ? readAssignment(model, valueOf) : [];
     const isWhole =
       found.length === problem.people.length && found.every((one) => one !== undefined);
@@ -281,13 +282,14 @@ function solveColumns(
  */
 export function withSolver<T>(
   highs: Highs,
-  lp: string,
+  programme: Programme,
   options: RunOptions,
   read: (solver: Model) => T,
 ): T {
-  const solver = highs.createModel({ format: 'lp', data: lp });
+  const data = toModelData(highs, programme);
+  const solver = highs.createModel(data);
   try {
-    runSolver(highs, solver, options, 'choose');
+    runSolver(highs, solver, programme, options, 'choose');
     return read(solver);
   } catch (problem) {
     if (!(problem instanceof SolverFailed)) throw problem;
@@ -295,9 +297,9 @@ export function withSolver<T>(
     solver.dispose();
   }
   // What it made simpler it took for solved, and found that it is not: once more, as it stands.
-  const plain = highs.createModel({ format: 'lp', data: lp });
+  const plain = highs.createModel(data);
   try {
-    runSolver(highs, plain, options, 'off');
+    runSolver(highs, plain, programme, options, 'off');
     return read(plain);
   } finally {
     plain.dispose();
@@ -312,6 +314,7 @@ class SolverFailed extends Error {}
 function runSolver(
   highs: Highs,
   solver: Model,
+  { columnAt }: Programme,
   { onProgress, start, ...options }: RunOptions,
   presolve: 'choose' | 'off',
 ): void {
@@ -324,7 +327,7 @@ function runSolver(
     time_limit: options.timeLimitSeconds,
   });
   if (start) {
-    const entries = [...start].map(([name, value]) => [solver.getColByName(name), value] as const);
+    const entries = [...start].map(([name, value]) => [columnAt.get(name)!, value] as const);
     solver.setSolution({
       indices: entries.map(([index]) => index),
       values: entries.map(([, value]) => value),
