@@ -8,6 +8,8 @@ const out = path.join(root, '.next');
 if (!run(process.execPath, [nextBin, 'build'], { NODE_ENV: 'production' })) process.exit(1);
 
 const { generateSW } = await import('workbox-build');
+/** What stands in the scripts that read pictures, on the processor and on a graphics card. */
+const ofReader = ['tfjs-backend-wasm', 'MathBackendWebGL'];
 const swDest = path.join(out, 'floor-sw.js');
 const { count, size, warnings } = await generateSW({
   swDest,
@@ -27,7 +29,9 @@ const { count, size, warnings } = await generateSW({
     (entries) => ({
       manifest: entries.filter(({ url }) => {
         const file = path.join(out, 'static', url.replace(/^\/_next\/static\//, ''));
-        return !url.endsWith('.js') || !readFileSync(file, 'utf8').includes('tfjs-backend-wasm');
+        if (!url.endsWith('.js')) return true;
+        const text = readFileSync(file, 'utf8');
+        return !ofReader.some((words) => text.includes(words));
       }),
     }),
   ],

@@ -1,7 +1,6 @@
 /** Reads the marks of a picture beside the interface. Nothing leaves the device. */
 import { loadGraphModel, type GraphModel } from '@tensorflow/tfjs-converter';
-import { setBackend, ready, tensor4d, tidy, type Tensor } from '@tensorflow/tfjs-core';
-import { setWasmPaths } from '@tensorflow/tfjs-backend-wasm';
+import { tensor4d, tidy, type Tensor } from '@tensorflow/tfjs-core';
 import { brightnessOf, evenLight } from '@/core/plumb/light';
 import { tiltOfEdges, type GreyPicture } from '@/core/plumb/tilt';
 import type { Pixel } from '@/core/plumb/marks';
@@ -22,6 +21,7 @@ import {
   type Look,
   type ReadMarks,
 } from '@/core/plumb/reader';
+import { checkCounted, startBackend, type RunsOn } from './readerBackend';
 
 export interface MarksQuestion {
   readonly id: number;
@@ -41,6 +41,7 @@ export type MarksAnswer =
       readonly id: number;
       readonly marks: ReadMarks;
       readonly milliseconds: number;
+      readonly runsOn: RunsOn;
       /** Somebody else is in the picture as well. */
       readonly hasOthers: boolean;
     }
@@ -57,6 +58,7 @@ async function fetchFile(name: string): Promise<Response> {
 }
 
 interface Loaded {
+  readonly runsOn: RunsOn;
   readonly detector: GraphModel;
   readonly landmarks: GraphModel;
   /** Names of what comes out of the landmark model. */
@@ -87,18 +89,17 @@ async function buildModel({ json, weights }: Awaited<ReturnType<typeof fetchMode
   return { model, outputs: json.signature.outputs as Readonly<Record<string, { name: string }>> };
 }
 
-async function load(): Promise<Loaded> {
+async function load(mayUseGraphics: boolean): Promise<Loaded> {
   // On their way while the machine for them is made.
   const fetched = Promise.all([fetchModel('blazepose-detector'), fetchModel('blazepose-full')]);
   // Whatever stops before they are there says so itself.
   fetched.catch(() => undefined);
-  setWasmPaths(files);
-  await setBackend('wasm');
-  await ready();
+  const runsOn = await startBackend(files, mayUseGraphics);
   const [ofDetector, ofLandmarks] = await fetched;
   const detector = await buildModel(ofDetector);
   const landmarks = await buildModel(ofLandmarks);
   return {
+    runsOn,
     detector: detector.model,
     landmarks: landmarks.model,
     presenceName: landmarks.outputs['output_poseflag']!.name,
@@ -124,7 +125,12 @@ interface Found {
   readonly hasOthers: boolean;
 }
 
+/** Graphics that failed once are left alone. */
+let mayUseGraphics = true;
 let loaded: Promise<Loaded> | null = null;
+
+/** The models, fetched and laid out once. */
+const loadOnce = (): Promise<Loaded> => (loaded ??= load(mayUseGraphics));
 const chance = (logit: number) => 1 / (1 + Math.exp(-logit));
 /** Numbers of one point: x, y, depth, visibility, presence. */
 const perPoint = 5;
@@ -175,13 +181,14 @@ function toGrey(image: ImageBitmap): GreyPicture {
   return { width, height, data: grey };
 }
 
-async function detect(image: ImageBitmap, square: Crop, { detector }: Loaded) {
+async function detect(image: ImageBitmap, square: Crop, { detector, runsOn }: Loaded) {
   const values = cutOut(image, square, detectorSidePx, [-1, 1]);
   const found = tidy(
     () => detector.execute(tensor4d(values, [1, detectorSidePx, detectorSidePx, 3])) as Tensor,
   );
   const numbers = await found.data();
   found.dispose();
+  checkCounted(runsOn, numbers);
   return readDetection(numbers, square);
 }
 
@@ -197,6 +204,7 @@ async function lookAt(image: ImageBitmap, crop: Crop, tools: Loaded): Promise<Lo
   const [presence, numbers] = await Promise.all([flag!.data(), points!.data()]);
   flag!.dispose();
   points!.dispose();
+  checkCounted(tools.runsOn, presence, numbers);
   return {
     crop,
     presence: presence[0]!,
@@ -213,8 +221,7 @@ async function lookAt(image: ImageBitmap, crop: Crop, tools: Loaded): Promise<Lo
  * different things the better one is kept, and looked at again from a little beside.
  */
 async function read(image: ImageBitmap): Promise<Found> {
-  loaded ??= load();
-  const tools = await loaded;
+  const tools = await loadOnce();
   const looks: Look[] = [];
   const others: Pixel[] = [];
   for (const turnDeg of [0, 180]) {
@@ -257,8 +264,7 @@ async function readNext(image: ImageBitmap): Promise<Found> {
 }
 
 async function follow(image: ImageBitmap): Promise<Found> {
-  loaded ??= load();
-  const tools = await loaded;
+  const tools = await loadOnce();
   const again = last === null ? null : await lookAt(image, nextCrop(last), tools);
   if (again !== null && isSure(again)) {
     last = again;
@@ -276,9 +282,10 @@ async function follow(image: ImageBitmap): Promise<Found> {
 
 self.addEventListener('message', async ({ data }: MessageEvent<MarksQuestion | MarksWarning>) => {
   if ('kind' in data) {
-    loaded ??= load();
     // What is wrong with it is said when something is to be read.
-    loaded.then(warmUp).catch(() => (loaded = null));
+    loadOnce()
+      .then(warmUp)
+      .catch(() => (loaded = null));
     return;
   }
   isAsked = true;
@@ -289,9 +296,18 @@ self.addEventListener('message', async ({ data }: MessageEvent<MarksQuestion | M
       last = null;
       inRow = 0;
     }
-    const { marks, hasOthers } = row === undefined ? await read(image) : await readNext(image);
+    const look = () => (row === undefined ? read(image) : readNext(image));
+    const { marks, hasOthers } = await look().catch((problem: unknown) => {
+      // Without graphics it may still be read.
+      if (!mayUseGraphics) throw problem;
+      mayUseGraphics = false;
+      loaded = null;
+      return look();
+    });
+    const { runsOn } = await loadOnce();
+    const milliseconds = performance.now() - began;
     if (marks === null) say({ kind: 'nobody', id });
-    else say({ kind: 'read', id, marks, hasOthers, milliseconds: performance.now() - began });
+    else say({ kind: 'read', id, marks, hasOthers, milliseconds, runsOn });
   } catch {
     // A browser without WebAssembly, or files that are not there: the manual way is left.
     loaded = null;

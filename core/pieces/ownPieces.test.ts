@@ -216,7 +216,6 @@ describe('rows of the cupboard', () => {
     const shelf: PieceCount[] = [{ piece: 'blanket', count: 4 }, thick];
     const measured = asMeasured(shelf, { piece: 'blanket', count: 3 });
     expect(specOf(measured)).toMatchObject({ kind: 'blanket', loadedM: 0.022, refolds: true });
-    expect(pieceCount.safeParse(measured).success).toBe(true);
     const there = countRows(shelf);
     // Any blanket is lain on; as high as was measured are the four.
     expect(rowsTaken([measured]).map(({ piece, count }) => [count, there[piece]])).toEqual([

@@ -8,6 +8,7 @@ import {
   specOf,
   type OwnPieceId,
   type PieceCount,
+  type PieceKind,
   type PieceId,
   type PieceRef,
   type PieceSpec,
@@ -45,30 +46,32 @@ export function rowsServed(ref: PieceRef): RowId[] {
 /** Sides that agree to this are the same to whatever was measured, metres. */
 const alikeM = 0.005 + tolerance;
 type Side = 'lengthM' | 'widthM' | 'thicknessM' | 'loadedM';
+const plan = ['lengthM', 'widthM'] as const;
+
+/** What of a piece has to agree with what was measured, and where more of it does as well. */
+const sidesOf: Readonly<
+  Record<PieceKind, readonly [agree: readonly Side[], cover: readonly Side[]]>
+> = {
+  // Any of its faces may be what lies between the arms.
+  block: [['loadedM', 'thicknessM', ...plan], []],
+  // Folded anew, to whatever size is wanted.
+  blanket: [['loadedM'], []],
+  // It stands at the wall, and something was measured from it.
+  bolster: [['loadedM', 'thicknessM'], plan],
+  pad: [['loadedM'], plan],
+  furniture: [['loadedM'], plan],
+  // Told by their length already; and what is of no kind is only itself.
+  strap: [[], []],
+  other: [[], []],
+};
 
 /** Does a piece of one's own do where this one was measured? */
 function doesFor(own: PieceSpec, shipped: PieceSpec): boolean {
-  const agrees = (side: Side) => Math.abs(own[side] - shipped[side]) <= alikeM;
-  const covers = (side: Side) => own[side] >= shipped[side] - alikeM;
-  switch (shipped.kind) {
-    // Any of its faces may be what lies between the arms.
-    case 'block':
-      return agrees('loadedM') && (['lengthM', 'widthM', 'thicknessM'] as const).every(agrees);
-    // Folded anew, to whatever size is wanted.
-    case 'blanket':
-      return agrees('loadedM');
-    // It stands at the wall, and something was measured from it.
-    case 'bolster':
-      return agrees('loadedM') && agrees('thicknessM') && covers('lengthM') && covers('widthM');
-    case 'pad':
-    case 'furniture':
-      return agrees('loadedM') && covers('lengthM') && covers('widthM');
-    case 'strap':
-    case 'other':
-      return true;
-    default:
-      return shipped.kind satisfies never;
-  }
+  const [agree, cover] = sidesOf[shipped.kind];
+  return (
+    agree.every((side) => Math.abs(own[side] - shipped[side]) <= alikeM) &&
+    cover.every((side) => own[side] >= shipped[side] - alikeM)
+  );
 }
 
 /** Shipped pieces as themselves alone, where one's own of another size count for their kind too. */
@@ -100,14 +103,7 @@ function hasUnlike(pieces: readonly PieceCount[], id: ShippedPieceId): boolean {
 export function asMeasured<Ref extends PieceRef>(pieces: readonly PieceCount[], ref: Ref): Ref {
   const { piece } = ref;
   if (isOwnPiece(piece) || !hasUnlike(pieces, piece)) return ref;
-  const {
-    words: _,
-    atHome: __,
-    mark: ___,
-    isEverywhere: ____,
-    effort: _____,
-    ...spec
-  } = getPiece(piece);
+  const spec = getPiece(piece);
   const label = `${spec.label}, ${Math.round(spec.loadedM * 1000) / 10} cm high`;
   return { ...ref, piece: apartIds.get(piece)!, own: { ...spec, label } };
 }

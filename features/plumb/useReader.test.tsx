@@ -37,6 +37,7 @@ const read = (id: number): MarksAnswer => ({
   marks,
   hasOthers: false,
   milliseconds: 1,
+  runsOn: 'processor',
 });
 const picture = { url: 'blob:x', width: 9, height: 12 };
 const settle = () => act(() => new Promise((resolve) => setTimeout(resolve, 5)));
