@@ -1,5 +1,5 @@
 import loadHighs, { type Highs } from 'highs';
-import type { PieceCount } from '../catalog/pieces';
+import { pieceTable, type PieceCount } from '../catalog/pieces';
 import { writeMarkdown } from '../files/planMarkdown';
 import { toPlanFile, type PlanFile } from '../files/planFile';
 import { checkPlan } from '../testing/checkPlan';
@@ -21,6 +21,52 @@ const ownPieces = [
   { piece: 'own-1', count: 4, own: { ...plank, label: 'Plank' } },
   { piece: 'own-2', count: 3, own: { ...plank, label: 'Slab', kind: 'other', loadedM: 0.04 } },
 ] as const;
+
+/** A few of a kind that the composer counts by kind, each of another size than what ships. */
+const otherSizes = [
+  {
+    piece: 'own-3',
+    count: 5,
+    own: {
+      ...pieceTable.blanket,
+      label: 'Wool blanket',
+      thicknessM: 0.06,
+      loadedM: 0.05,
+    },
+  },
+  {
+    piece: 'own-4',
+    count: 6,
+    own: {
+      ...pieceTable['foam-block'],
+      label: 'Tall block',
+      widthM: 0.17,
+      thicknessM: 0.115,
+      loadedM: 0.112,
+    },
+  },
+  {
+    piece: 'own-5',
+    count: 2,
+    own: { ...pieceTable.chair, label: 'Low stool', thicknessM: 0.38, loadedM: 0.38 },
+  },
+  {
+    piece: 'own-6',
+    count: 2,
+    own: {
+      ...pieceTable['bolster-round'],
+      label: 'Thick bolster',
+      widthM: 0.28,
+      thicknessM: 0.28,
+      loadedM: 0.24,
+    },
+  },
+] as const;
+
+const withOtherSizes = (pieces: readonly PieceCount[]): PieceCount[] => [
+  ...pieces.map((one) => ({ ...one, count: Math.min(one.count, 4) })),
+  ...otherSizes,
+];
 
 /** The pads are one's own; the rest is as it was. */
 const withOwnPieces = (pieces: readonly PieceCount[]): PieceCount[] => [
@@ -99,6 +145,22 @@ describe('whole classes', () => {
     }
     expect([...named].sort()).toEqual(ownPieces.map(({ own }) => own.label).sort());
     expect(short).toBeGreaterThan(0);
+  });
+
+  it('build what was measured of that size, where the cupboard has others as well', () => {
+    const told = new Set<string>();
+    for (let seed = 1; seed <= 60; seed += 4) {
+      const made = compose(seed, seed === 33, {}, withOtherSizes);
+      expect([seed, verify(made)]).toEqual([seed, []]);
+      for (const { pieces } of made.file.rounds) {
+        for (const { row, label, used, of } of pieces) {
+          expect([seed, row, used <= of]).toEqual([seed, row, true]);
+          if (/^own-as-/.test(row) && used > 0) told.add(label!);
+        }
+      }
+      expect(writeMarkdown(made.file, wordsFor(made.prepared))).not.toMatch(/own-/);
+    }
+    expect(told.size).toBeGreaterThan(2);
   });
 
   it('the proved plans keep them too, and are never worth less than the quick ones', () => {

@@ -1,5 +1,12 @@
 /** The cupboard of the independent checker: its own counting of what stands for what. */
-import { isOwnPiece, specOf, type PieceCount, type PieceSpec } from '../catalog/pieces';
+import {
+  isOwnPiece,
+  isShippedPiece,
+  pieceTable,
+  specOf,
+  type PieceCount,
+  type PieceSpec,
+} from '../catalog/pieces';
 import { slack } from './checkFloor';
 
 /** A piece of one's own where a shipped one is asked for: of its kind and about its shape. */
@@ -27,6 +34,12 @@ function doesFor(own: PieceSpec, asked: PieceSpec): boolean {
   }
 }
 
+/** What was measured to a shipped piece, where some of another size are there: of what ships alone. */
+function measuredAs(piece: string): PieceSpec | undefined {
+  const [, id = ''] = /^own-as-(.+)$/.exec(piece) ?? [];
+  return isShippedPiece(id) ? { ...pieceTable[id], label: id } : undefined;
+}
+
 /**
  * Can these needs be served from these pieces? Straps by length, blocks by height, one each; what is
  * asked for by a name of one's own by that piece alone, before others take it.
@@ -36,7 +49,7 @@ export function canServe(needs: readonly PieceCount[], pieces: readonly PieceCou
     .flatMap((one) => Array.from({ length: one.count }, () => ({ ref: one, piece: specOf(one) })))
     .sort((a, b) => a.piece.lengthM - b.piece.lengthM);
   const named = needs.map((one): PieceCount => {
-    const own = pieces.find(({ piece }) => piece === one.piece)?.own;
+    const own = pieces.find(({ piece }) => piece === one.piece)?.own ?? measuredAs(one.piece);
     return own === undefined ? one : { ...one, own };
   });
   if (named.some(({ piece, own }) => isOwnPiece(piece) && own === undefined)) return false;
@@ -49,6 +62,7 @@ export function canServe(needs: readonly PieceCount[], pieces: readonly PieceCou
     );
   for (const { one, spec } of wanted) {
     const index = left.findIndex(({ ref, piece }) => {
+      if (measuredAs(one.piece) !== undefined) return `own-as-${ref.piece}` === one.piece;
       if (one.own !== undefined && spec.kind !== 'strap') return ref.piece === one.piece;
       if (spec.kind === 'strap')
         return piece.kind === 'strap' && piece.lengthM >= spec.lengthM - slack;
