@@ -3,7 +3,7 @@
  * stays out, the passphrase and the diary stay, and a class of today goes on with all its taps.
  */
 import { randomUUID } from 'node:crypto';
-import { and, eq, inArray, sql } from 'drizzle-orm';
+import { eq, sql } from 'drizzle-orm';
 import type { Day } from '@/core/units/day';
 import { forgetInClasses } from './classPeople';
 import { saveSettings } from './courses';
@@ -139,15 +139,3 @@ export const listUids = (db: Db): ReadonlyMap<string, string> =>
       .all()
       .map(({ uid, name }) => [uid, name]),
   );
-
-/** Which of some people were deleted on request. */
-export function listRemoved(db: Db, uids: readonly string[]): Set<string> {
-  if (uids.length === 0) return new Set();
-  const byMark = new Map(uids.map((uid) => [markOf(uid), uid]));
-  const found = db
-    .select()
-    .from(removedPerson)
-    .where(and(inArray(removedPerson.mark, [...byMark.keys()])))
-    .all();
-  return new Set(found.map(({ mark }) => byMark.get(mark)!));
-}

@@ -37,7 +37,7 @@ export function countRows(raw) {
 }
 
 /** @param {string} file */
-export function hashOf(file) {
+function hashOf(file) {
   return new Promise((resolve, reject) => {
     const hash = createHash('sha256');
     createReadStream(file, { highWaterMark: 1 << 20 })
@@ -58,7 +58,7 @@ export function removeDatabase(file) {
  * @param {string} file
  * @throws {Error} when its pages do not hang together
  */
-export function checkCopy(file) {
+function checkCopy(file) {
   const raw = new Database(file, { fileMustExist: true });
   try {
     // One file, without a log beside it.

@@ -47,10 +47,6 @@ export function saveDeskSession(
   db.update(deskSession).set(change).where(eq(deskSession.id, id)).run();
 }
 
-export function removeDeskSession(db: Db, id: number): void {
-  db.delete(deskSession).where(eq(deskSession.id, id)).run();
-}
-
 /** Everybody signs in anew; or who was last seen before a moment. */
 export function clearDeskSessions(db: Db, beforeMs?: number): void {
   db.delete(deskSession)

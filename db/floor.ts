@@ -83,10 +83,6 @@ export function addFloorClass(
   return db.insert(floorClass).values(values).returning().get();
 }
 
-export function removeFloorClass(db: Db, id: number): void {
-  db.delete(floorClass).where(eq(floorClass.id, id)).run();
-}
-
 export function saveEnded(db: Db, id: number, endedMs: number | null): void {
   db.update(floorClass).set({ endedMs }).where(eq(floorClass.id, id)).run();
 }

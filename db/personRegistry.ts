@@ -140,7 +140,7 @@ export const personTables: Readonly<Record<PersonTableName, PersonTable>> = {
   review: { list: 'reviews', merged: moveReviews },
 };
 
-export const personTableNames = Object.keys(personTables) as PersonTableName[];
+const personTableNames = Object.keys(personTables) as PersonTableName[];
 
 /** The names of those tables in the database. */
 export const personTableSqlNames = personTableNames.map((name) => getTableName(schema[name]));

@@ -73,13 +73,6 @@ export function listRecords(db: Db, personIds: readonly number[], from?: Day): S
     .map(toStored);
 }
 
-/** One person's records by check, as the ladder reads them. */
-export function toEvidence(records: readonly StoredRecord[]): Evidence {
-  const evidence: Partial<Record<CheckKey, StoredRecord[]>> = {};
-  for (const record of records) (evidence[record.check] ??= []).push(record);
-  return evidence;
-}
-
 /** The query behind a group's evidence: along the index, so that nothing is sorted. */
 function evidenceQuery(db: Db, personIds: readonly number[]) {
   return db

@@ -2,7 +2,7 @@
 import path from 'node:path';
 import type Database from 'better-sqlite3';
 
-export const troubleWords = {
+const troubleWords = {
   missing: 'is not where it was. A studio has been kept in this folder, so no new one was begun.',
   empty: 'is there, but empty. A studio has been kept in this folder, so no new one was begun.',
   damaged: 'is damaged and was left as it is.',

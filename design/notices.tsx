@@ -6,7 +6,7 @@ import type { ReactNode } from 'react';
 import { sayProblems, type Outcome, type Problems } from '@/server/result';
 
 /** How long there is time to take something back. */
-export const undoMs = 12_000;
+const undoMs = 12_000;
 
 /** The closing cross has no words of its own. */
 export const closing = { closeButtonProps: { 'aria-label': 'Close this message' } };

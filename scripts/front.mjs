@@ -10,7 +10,7 @@ import compression from 'compression';
 import { RateLimiterMemory } from 'rate-limiter-flexible';
 import { shareAnswers } from './sharing.mjs';
 
-export const doorRule = {
+const doorRule = {
   /** Before a device is let in: requests of one address, and of all, in so many seconds. */
   perAddress: 240,
   perDoor: 600,
@@ -28,7 +28,7 @@ export const doorRule = {
 const hostShape = /^(?:\[[0-9a-f:.]+\]|[a-z0-9](?:[a-z0-9.-]*[a-z0-9])?)(?::(\d{1,5}))?$/i;
 
 /** A Host header that names a server, with a port that can be one. */
-export function isHost(host) {
+function isHost(host) {
   const found = hostShape.exec(host ?? '');
   return found !== null && Number(found[1] ?? 1) >= 1 && Number(found[1] ?? 1) <= 65_535;
 }

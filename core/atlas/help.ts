@@ -9,7 +9,7 @@ export interface Help {
 export type HelpPlace =
   'nothing' | 'chair' | 'blades' | 'hip' | 'thigh' | 'shin' | 'farThigh' | 'farShin';
 
-export const helpTable = {
+const helpTable = {
   blades: { at: 'blades', standsAt: -0.34 },
   'blades-ahead': { at: 'blades', standsAt: 0.36 },
   'hips-back': { at: 'hip', standsAt: -0.42 },

@@ -85,7 +85,7 @@ function meetingDeg(heightM: number, bellyM: number, thighM: number): number {
 type Girthed = Pick<Body, 'heightM' | 'girths'>;
 
 /** The girth measured, or the usual one. */
-export const girthOf = ({ heightM, girths }: Girthed, id: GirthId): number =>
+const girthOf = ({ heightM, girths }: Girthed, id: GirthId): number =>
   girths?.[id] ?? girthTable[id].usual * heightM;
 
 /**

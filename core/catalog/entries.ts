@@ -189,7 +189,7 @@ export const ownDrillSchema = z.strictObject({
   asStage: namedStage.optional(),
 });
 
-export const ownBranchSchema = z.strictObject({ label: words(60) });
+const ownBranchSchema = z.strictObject({ label: words(60) });
 
 /** The file a teacher hands to a colleague. */
 export const entriesFile = z.strictObject({

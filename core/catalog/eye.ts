@@ -48,7 +48,7 @@ const armsOverHands = [
   'handstand',
 ] as const satisfies readonly ShapeId[];
 
-export const eyeTable = {
+const eyeTable = {
   shoulderPlace: {
     label: 'Shoulders over the hands',
     shapes: armsOverHands,

@@ -111,7 +111,6 @@ export const branchTable = {
 } as const;
 
 export type BranchId = keyof typeof branchTable;
-export const branchIds = Object.keys(branchTable) as [BranchId, ...BranchId[]];
 
 /** A shipped stage or branch, or a teacher's own. Whether an own one exists is the catalog's to say. */
 export type StageKey = StageId | OwnKey;

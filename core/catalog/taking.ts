@@ -30,7 +30,7 @@ export interface Taking {
 }
 
 /** `From the side, by the clock` */
-export function sayTaking({ view, instrument }: Taking): string {
+function sayTaking({ view, instrument }: Taking): string {
   const words = `${viewTable[view]}, ${instrumentTable[instrument]}`;
   return words[0]!.toUpperCase() + words.slice(1);
 }

@@ -7,7 +7,7 @@ interface TryKindSpec {
   readonly isLed?: true;
 }
 
-export const tryKindTable = {
+const tryKindTable = {
   /** The weight springs and comes back. */
   hop: { isLed: true },
   /** One leg swings up, the other follows. */

@@ -13,7 +13,7 @@ export interface CatalogProblem {
 }
 
 /** Short enough to read while standing. */
-export const mostWords = { how: 200, line: 140, label: 60 } as const;
+const mostWords = { how: 200, line: 140, label: 60 } as const;
 
 /**
  * Every reason why a catalog must not be used: unknown names, circles, stages nobody can reach,

@@ -77,7 +77,7 @@ const roundsTake = (rounds: number, { roundMinutes, resetMinutes }: BudgetInput)
   rounds === 0 ? 0 : rounds * roundMinutes + (rounds - 1) * resetMinutes;
 
 /** As long as the holds of each family ask for. */
-export const counterMinutes = (families: readonly LadderId[]): number =>
+const counterMinutes = (families: readonly LadderId[]): number =>
   families.reduce((sum, family) => sum + ladderTable[family].counter.minutes, 0);
 
 /** Without rounds the drills are the class; with them they leave what is wanted elsewhere. */

@@ -32,7 +32,7 @@ const isPush = ({ purpose, loads }: DrillSpec) => {
 };
 
 /** Must something lie between these two? */
-export function needsPause(before: DrillSpec, after: DrillSpec): boolean {
+function needsPause(before: DrillSpec, after: DrillSpec): boolean {
   if (isPush(before) && isPush(after)) return true;
   return regions.some(
     (region) =>
@@ -54,7 +54,7 @@ const stepCosts = {
 const mostExact = 12;
 
 /** Do these two leave everybody where they are? */
-export const keepsPosition = (before: DrillSpec, after: DrillSpec): boolean =>
+const keepsPosition = (before: DrillSpec, after: DrillSpec): boolean =>
   before.position !== undefined && before.position === after.position;
 
 /** What is fetched for the second and put away after the first. */

@@ -18,7 +18,7 @@ import { closedKey, type ClosedKey } from '../running/closedKey';
  * May this person do this drill? What leaves the floor or puts weight on the crown asks for what its
  * stage asks for, and nothing that would have to be asked at the door first: a drill is no filler.
  */
-export function passToDrill(person: OpenedCase, drill: DrillSpec): Pass | null {
+function passToDrill(person: OpenedCase, drill: DrillSpec): Pass | null {
   const pass = letThrough(person, thingOfDrill(person, drill));
   if (pass === null) return null;
   const { asStage } = drill;

@@ -39,7 +39,7 @@ export interface Ground {
 const tolerance = 1e-9;
 
 /** Lanes with so many of those who may fall apart by the others, as far as there are others. */
-export function alternate<T>(falling: readonly T[], others: readonly T[]): T[] {
+function alternate<T>(falling: readonly T[], others: readonly T[]): T[] {
   const row: T[] = [];
   let next = 0;
   falling.forEach((one, index) => {

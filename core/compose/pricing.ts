@@ -29,7 +29,7 @@ export interface Pricing {
   readonly leftAtMost: number;
 }
 
-export const pricingRules = {
+const pricingRules = {
   /** Sequences looked at for one person before the search gives up; then the bound says so. */
   mostSteps: 60_000,
 } as const;

@@ -118,7 +118,7 @@ export function labelled({ rowFacts }: Pick<RoundsProblem, 'rowFacts'>, row: str
 }
 
 /** Students get at least so many attempts where they get any (handbook 08). */
-export const leastAttempts = 2;
+const leastAttempts = 2;
 
 /** One student's whole evening: an option, or none, in each round, and the wall it stands at. */
 export interface Pattern {

@@ -277,7 +277,7 @@ const contactWords = {
 } as const;
 
 /** The drawing as a list of sentences, whole numbers only. */
-export function describeLoads(loads: Loads, units: LengthUnits): string[] {
+function describeLoads(loads: Loads, units: LengthUnits): string[] {
   const sentences = loads.contacts.map(({ name, verticalPercent: v }) => {
     const range = `${Math.round(v.low)} to ${Math.round(v.high)}`;
     return `The ${contactWords[name]} carry ${Math.round(v.nominal)} percent of body weight (${range}).`;

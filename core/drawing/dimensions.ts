@@ -17,8 +17,7 @@ export interface DimensionText {
   readonly isEstimated: boolean;
 }
 
-export const dimensionLabel = ({ text, isEstimated }: DimensionText) =>
-  isEstimated ? `~${text}` : text;
+const dimensionLabel = ({ text, isEstimated }: DimensionText) => (isEstimated ? `~${text}` : text);
 
 function ticks(x: number, y: number): Shape {
   const t = sizes.tickPx;

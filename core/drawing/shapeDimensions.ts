@@ -27,7 +27,7 @@ export const metresAcross = (dimension: ShapeDimension): number =>
     ? Math.abs(dimension.toX - dimension.fromX)
     : Math.abs(dimension.toY - dimension.fromY);
 
-export const isWritten = (dimension: ShapeDimension): boolean => metresAcross(dimension) >= leastM;
+const isWritten = (dimension: ShapeDimension): boolean => metresAcross(dimension) >= leastM;
 
 export const countLevels = (dimensions: readonly ShapeDimension[]): number =>
   dimensions.filter((one) => one.kind === 'level' && isWritten(one)).length;

@@ -40,7 +40,7 @@ const lead = { shoulderLeadM: signedMetres.optional() };
 const oneLeg = { oneLeg: z.boolean().optional() };
 
 /** Handbook 11 "loads": families and their parameters. */
-export const postureInput = z.discriminatedUnion('family', [
+const postureInput = z.discriminatedUnion('family', [
   posture('plank', {}),
   posture('kneePlank', {}),
   posture('dog', { stanceM: metres, ...lead, ...oneLeg }),
@@ -71,7 +71,7 @@ export const postureInput = z.discriminatedUnion('family', [
   posture('plough', { platformM: metres, toeSupportM: metres }),
 ]);
 
-export const piecesInput = z.array(pieceCount);
+const piecesInput = z.array(pieceCount);
 
 export const loadsInput = z.strictObject({
   body: bodyInput,

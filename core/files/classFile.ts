@@ -38,7 +38,7 @@ export const pinInput = z.discriminatedUnion('kind', [
 ]);
 
 /** What is wished of an evening; every field has a usual value. */
-export const wishesInput = {
+const wishesInput = {
   minutes: z.number('Write a number.').min(5).max(240).default(75),
   rounds: z
     .int()

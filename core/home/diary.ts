@@ -8,7 +8,7 @@ import { InputProblem } from '../problem';
 import { feltIds } from './felt';
 import { day } from '../files/schemas';
 
-export const diaryEntry = z.strictObject({
+const diaryEntry = z.strictObject({
   on: day,
   /** The row of the sheet that was practised. */
   item: z.string().min(1).max(80),
@@ -18,7 +18,7 @@ export const diaryEntry = z.strictObject({
 });
 export type DiaryEntry = z.infer<typeof diaryEntry>;
 
-export const diaryFile = z.strictObject({
+const diaryFile = z.strictObject({
   format: z.literal('levitar-diary'),
   version: z.literal(1),
   /** Whose sheet it was: tells one person's diary from another's, and names nobody. */

@@ -221,7 +221,7 @@ function wallItem(
 }
 
 /** Why a stage stays in the room; `null` where it need not. No word of anybody's health. */
-export function whyNotAlone(person: OpenedCase, family: LadderId, stage: StageKey): string | null {
+function whyNotAlone(person: OpenedCase, family: LadderId, stage: StageKey): string | null {
   const { spec } = getStageIn(person.school, stage);
   const isReached = person.present[family] === stage;
   if (spec.columns.includes('neck')) return 'weight on the neck stays in class';

@@ -26,13 +26,7 @@ export interface GateItem extends Assessment {
 }
 
 /** From furthest to nearest; the weakest link decides. */
-export const obstacleOrder: readonly CheckStatus[] = [
-  'not-yet',
-  'unknown',
-  'stale',
-  'borderline',
-  'met',
-];
+const obstacleOrder: readonly CheckStatus[] = ['not-yet', 'unknown', 'stale', 'borderline', 'met'];
 const rankOf = (item: GateItem) => (item.isAtDoor ? 3.5 : obstacleOrder.indexOf(item.status));
 
 export function byObstacle(a: GateItem, b: GateItem): number {

@@ -33,7 +33,7 @@ const canBeSeen = (item: GateItem) =>
   findDemand(item) !== null;
 
 /** Nobody has looked, or not lately; a word given once is no look. */
-export const isUnseen = ({ status, wordOf }: GateItem): boolean =>
+const isUnseen = ({ status, wordOf }: GateItem): boolean =>
   status === 'unknown' || status === 'stale' || wordOf !== undefined;
 
 /**

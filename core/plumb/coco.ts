@@ -16,7 +16,7 @@ import {
 /** COCO's own: not labelled, labelled but hidden, seen. */
 const visibility = { none: 0, hidden: 1, seen: 2 } as const;
 
-export const cocoFile = z.object({
+const cocoFile = z.object({
   images: z
     .array(
       z.object({

@@ -53,7 +53,7 @@ const onHands: Readonly<Record<ShapeId, boolean>> = {
 /** How far the shoulder may pass the wrist, metres, and what standing over the knuckle adds. */
 const passing = { barM: 0.04, knuckleShare: 0.055 } as const;
 
-export const faultBars: readonly Bar[] = [
+const faultBars: readonly Bar[] = [
   {
     fault: 'shoulders-pass-wrists',
     measure: 'shoulderOverBase',

@@ -213,7 +213,7 @@ export const clipMeasures = {
 } as const satisfies Record<string, MeasureSpec>;
 
 /** Read off a clip for a check alone: no measure of the command, whose list is fixed. */
-export const heldMeasures = {
+const heldMeasures = {
   lHoldS: {
     label: 'L held',
     unit: 's',
@@ -235,11 +235,11 @@ export type HeldMeasureId = keyof typeof heldMeasures;
 /** What a record may have been read by. */
 export type RecordMeasureId = MeasureId | HeldMeasureId;
 
-export const stillMeasures = { ...sideMeasures, ...facingMeasures };
+const stillMeasures = { ...sideMeasures, ...facingMeasures };
 export const stillMeasureIds = Object.keys(stillMeasures) as [StillMeasureId, ...StillMeasureId[]];
 export const clipMeasureIds = Object.keys(clipMeasures) as [ClipMeasureId, ...ClipMeasureId[]];
 export const measureIds = [...stillMeasureIds, ...clipMeasureIds] as [MeasureId, ...MeasureId[]];
-export const heldMeasureIds = Object.keys(heldMeasures) as [HeldMeasureId, ...HeldMeasureId[]];
+const heldMeasureIds = Object.keys(heldMeasures) as [HeldMeasureId, ...HeldMeasureId[]];
 export const recordMeasureIds = [...measureIds, ...heldMeasureIds] as [
   RecordMeasureId,
   ...RecordMeasureId[],

@@ -34,7 +34,7 @@ export interface Spread {
 }
 
 /** The short way round from one angle to another, degrees. */
-export const turnBetween = (from: number, to: number): number => {
+const turnBetween = (from: number, to: number): number => {
   const turn = (((to - from) % 360) + 540) % 360;
   return turn - 180;
 };

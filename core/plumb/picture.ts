@@ -272,7 +272,7 @@ interface ListedMark {
   readonly sd?: number;
 }
 
-export function listMarks(sets: PictureInput['sets']): ListedMark[] {
+function listMarks(sets: PictureInput['sets']): ListedMark[] {
   return (Object.entries(sets) as [Whose, MarkSet][]).flatMap(([whose, set]) =>
     (Object.entries(set) as [MarkName, NonNullable<MarkSet[MarkName]>][]).map(
       ([name, { x, y, sd }]): ListedMark => ({

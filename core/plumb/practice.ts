@@ -194,7 +194,7 @@ const turnedAll = <Name extends keyof FigureJoints>(
   >;
 
 /** The legs turned about the hips: towards the back is positive. */
-export function withArch({ otherLeg: _, ...joints }: FigureJoints, deg: number): FigureJoints {
+function withArch({ otherLeg: _, ...joints }: FigureJoints, deg: number): FigureJoints {
   return { ...joints, ...turnedAll(joints, legPoints, joints.hip, deg) };
 }
 

@@ -213,7 +213,7 @@ export function kickAt(body: Body, wish: KickWish, atS: number): FigureJoints {
 }
 
 /** Metres to pixels of the clip. */
-export const clipPlace = ([x, y]: Point): Pixel => [
+const clipPlace = ([x, y]: Point): Pixel => [
   clipSize.originPx + x * clipSize.pxPerM,
   clipSize.floorPx - y * clipSize.pxPerM,
 ];

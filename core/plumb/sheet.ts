@@ -4,7 +4,7 @@ import { shapeIds } from '../shapes/registry';
 import { plumbBases, scaleSegments } from './marks';
 import { line, markSet } from './schemas';
 
-export const sheetSchema = z.strictObject({
+const sheetSchema = z.strictObject({
   view: z.enum(['side', 'front', 'back']),
   facing: z.enum(['left', 'right']),
   base: z.enum(plumbBases),

@@ -40,7 +40,7 @@ export const basePoint = {
 } as const satisfies Record<StillInput['base'], MarkName>;
 
 /** A crown that is not marked: the way from shoulder to ear, carried on. */
-export const crownBeyondEar = 0.182 / 0.106;
+const crownBeyondEar = 0.182 / 0.106;
 /** The higher ankle counts as lifted where the two differ by this share of the leg. */
 const liftedShare = 0.1;
 /** As far from level as a trunk that lies may be, degrees. */
@@ -76,7 +76,7 @@ export function wallAt([a, b]: readonly [Point, Point], y: number): number | nul
 }
 
 /** The crown, or the way to the ear carried on. */
-export function crownOf(of: (name: MarkName) => Point | null): Point | null {
+function crownOf(of: (name: MarkName) => Point | null): Point | null {
   const crown = of('crown');
   if (crown !== null) return crown;
   const [shoulder, ear] = [of('shoulder'), of('ear')];
@@ -277,7 +277,7 @@ export function scaleOf(picture: Picture): StillReading['metresPerPixel'] {
 }
 
 /** Trunk, thigh and shank of somebody as a share of their height (handbook 04). */
-export const markedShare = 0.779;
+const markedShare = 0.779;
 
 /** Standing height in pixels from trunk, thigh and shank of the near side; `null` where they are not marked. */
 export function heightInPixels(at: (name: MarkName) => Point | null): number | null {

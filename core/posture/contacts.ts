@@ -37,7 +37,7 @@ export interface ContactLoad {
 }
 
 /** Wall friction considered: none, the nominal quarter, and half (handbook 05). */
-export const wallFriction = { low: 0, nominal: 0.25, high: 0.5 } as const;
+const wallFriction = { low: 0, nominal: 0.25, high: 0.5 } as const;
 
 const clip = (value: number) => Math.min(1, Math.max(0, value));
 const percent = ({ low, nominal, high }: Share): Share => ({

@@ -92,7 +92,7 @@ export function forearmStand(body: Body, { archDeg = 0 }: PostureParameters['for
  *
  * @throws UnreachableProblem when the upper arm is shorter than head and neck less the lift
  */
-export function elbowBehindCrownM({ lengths }: Body): number {
+function elbowBehindCrownM({ lengths }: Body): number {
   const rise = lengths.shoulderToCrown - shoulderLiftM;
   if (lengths.upperArm < rise) {
     throw new UnreachableProblem(

@@ -6,7 +6,7 @@ import { chanceOfBar, levelModel, onLogScale } from './level';
 import { isVoided } from './record';
 
 /** The rules of handbook 06 "Looking ahead"; the spread of the span is ours: four in five. */
-export const forecastRule = {
+const forecastRule = {
   meetings: 3,
   withinDays: 70,
   longestSpanDays: 84,

@@ -50,7 +50,7 @@ export function priorLevel(kind: LevelKind, threshold: number): Level {
   };
 }
 
-export function predict(level: Level, days: number): Level {
+function predict(level: Level, days: number): Level {
   return { mean: level.mean, variance: level.variance + levelModel.processVariancePerDay * days };
 }
 
@@ -90,8 +90,7 @@ function lifted(level: Level, y: number): Level {
 export const observe = (level: Level, y: number): Level => updatePlain(lifted(level, y), y);
 
 /** The same, of a try that was stopped: at least so much. */
-export const observeAtLeast = (level: Level, y: number): Level =>
-  updateCensored(lifted(level, y), y);
+const observeAtLeast = (level: Level, y: number): Level => updateCensored(lifted(level, y), y);
 
 /** A voided record may only lower: it counts as half its value, or as no news if that is more. */
 export function updateVoided(kind: LevelKind, level: Level, value: number): Level {

@@ -158,7 +158,7 @@ function lineForAssistant(line: PlanFile['timeline'][number]): PlanFile['timelin
 }
 
 /** What is done and set out, without what it is worth, what it loads or why it is chosen. */
-export function optionForAssistant(option: PlannedOption): PlannedOption {
+function optionForAssistant(option: PlannedOption): PlannedOption {
   const {
     pass,
     id,

@@ -6,7 +6,7 @@
 import type { Stamp, Tap } from './tap';
 import { tapId } from './taps';
 
-export const clockRule = {
+const clockRule = {
   /** Clocks that differ by no more than this tell the same time, milliseconds. */
   agreeMs: 1000,
 } as const;

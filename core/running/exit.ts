@@ -2,7 +2,7 @@
 import { tolerance } from '../tolerance';
 
 /** Two taps by hand, each a little early or late. */
-export const handTimingErrorS = 0.3;
+const handTimingErrorS = 0.3;
 
 /** Longer is no way up or down: the clock was forgotten. Seconds. */
 export const mostTryS = 60;

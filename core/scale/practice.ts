@@ -22,7 +22,7 @@ export const usualPractice: PracticeDials = {
 export const practiceRule = { everySeconds: 0.1, silentReadings: 15, cycleSeconds: 26 } as const;
 
 /** Load at a moment without noise: on in three seconds, held for fourteen, off in two, a pause. */
-export function practiceLoad(seconds: number, levelKg: number): number {
+function practiceLoad(seconds: number, levelKg: number): number {
   const within = seconds % practiceRule.cycleSeconds;
   if (within < 2) return 0;
   if (within < 5) return (levelKg * (within - 2)) / 3;

@@ -22,7 +22,7 @@ export interface SteadyPart {
   readonly readings: number;
 }
 
-export const steadyRule = {
+const steadyRule = {
   /** Shorter is a moment, not a load. */
   leastSeconds: 3,
   leastReadings: 12,

@@ -19,7 +19,7 @@ const rules = {
 } as const;
 
 /** How much further out the elbows go where the shoulders do not open all the way, metres. */
-export const widerForShoulders = (shoulderFlexionDeg: number | undefined): number =>
+const widerForShoulders = (shoulderFlexionDeg: number | undefined): number =>
   shoulderFlexionDeg === undefined
     ? 0
     : Math.min(

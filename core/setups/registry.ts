@@ -24,7 +24,7 @@ import { strapForearm, strapHandstand, strapShoulderStand } from './modules/stra
 import { wallPlough } from './modules/wallPlough';
 import type { Setup } from './setup';
 
-export const setupTable = {
+const setupTable = {
   'forearm-kick': forearmKick,
   'forearm-L': forearmL,
   'hand-kick': handKick,

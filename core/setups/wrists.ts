@@ -15,7 +15,7 @@ const rules = {
 } as const;
 
 /** How far the fingers reach ahead of the wrist with the hands turned out, metres. */
-export const turnedOutReachM = (handM: number): number =>
+const turnedOutReachM = (handM: number): number =>
   handM * Math.cos((rules.turnedOutDeg * Math.PI) / 180);
 
 /**

@@ -136,7 +136,7 @@ function stepOptions(body: Body, ladder: LoadLadder): StepOption[] {
  *
  * @returns a sentence, or `null` when none of these reaches it
  */
-export function findStepBetween(body: Body, ladder: LoadLadder, percent: number): string | null {
+function findStepBetween(body: Body, ladder: LoadLadder, percent: number): string | null {
   for (const { build, low, high, say } of stepOptions(body, ladder)) {
     const off = (share: number) => {
       try {

@@ -55,7 +55,7 @@ export const toMeasuredRanges = ({
 });
 
 /** A head that does not clear the floor rests on it: the neck gives, the floor does not. */
-export function headUp(joints: FigureJoints): FigureJoints {
+function headUp(joints: FigureJoints): FigureJoints {
   const [x, y] = joints.crown;
   return y >= 0 ? joints : { ...joints, crown: [x, 0] };
 }

@@ -44,7 +44,7 @@ export const floorTap = sqliteTable(
   ],
 );
 
-export const deviceRoles = ['teacher', 'assistant'] as const;
+const deviceRoles = ['teacher', 'assistant'] as const;
 
 /** A tablet or phone on the studio's network that was let in. */
 export const device = sqliteTable('device', {

@@ -40,11 +40,7 @@ export interface Reached {
   readonly loads: Loads;
 }
 
-export function bodyOf(
-  people: readonly BenchPerson[],
-  personId: number | null,
-  heightM: number,
-): Body {
+function bodyOf(people: readonly BenchPerson[], personId: number | null, heightM: number): Body {
   const person = people.find(({ id }) => id === personId);
   return resolveBody(person?.body ?? { heightM });
 }

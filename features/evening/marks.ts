@@ -8,7 +8,7 @@ import {
   type PieceCount,
   type ShippedPiece,
 } from '@/core/catalog/pieces';
-import { alternativeTable, getAlternative } from '@/core/catalog/alternatives';
+import { getAlternative } from '@/core/catalog/alternatives';
 import type { ProfileId, ProfileSettings } from '@/core/catalog/profiles';
 import type { PlanFile } from '@/core/files/planFile';
 import type { PlannedOption } from '@/core/compose/option';
@@ -27,8 +27,6 @@ import type { LengthUnits } from '@/core/units/length';
 import { rememberFor } from '@/core/units/remember';
 import type { ClassMember } from '@/server/judging/classViews';
 import { shortNames } from './names';
-
-export type PlannedMember = PlanFile['rounds'][number]['people'][number];
 
 export interface DrawingContext {
   readonly prepared: PreparedClass;
@@ -189,9 +187,6 @@ export function stationsIn(plan: PlanFile, round: number, prepared: PreparedClas
     return [{ letter, label, baseM, isFound, option, people: here }];
   });
 }
-
-export const alternativeLabel = (id: string): string =>
-  (alternativeTable as Readonly<Partial<Record<string, { label: string }>>>)[id]?.label ?? id;
 
 /** `18:30` and so many minutes: `18:47`. */
 export function clockAt(startsAt: string, minutes: number): string {

@@ -12,7 +12,7 @@ import { sheetOf } from './sheet';
 /** Longer than any diary of a season. */
 const mostLetters = 400_000;
 
-export const diaryForm = z.strictObject({ text: z.string().max(mostLetters) });
+const diaryForm = z.strictObject({ text: z.string().max(mostLetters) });
 
 interface TakenIn {
   readonly added: number;

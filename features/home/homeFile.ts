@@ -71,7 +71,7 @@ const words = {
 /** Without an evening to come a sheet ends by itself. */
 const usualDays = 21;
 
-export function endOf({ next, today }: Pick<PhoneView, 'next' | 'today'>): Day {
+function endOf({ next, today }: Pick<PhoneView, 'next' | 'today'>): Day {
   return next ?? addDays(today, usualDays);
 }
 

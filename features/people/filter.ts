@@ -24,7 +24,7 @@ export const noFilter: PeopleFilter = {
 };
 
 /** Four weeks without a record. */
-export const longAbsentDays = 28;
+const longAbsentDays = 28;
 
 /** Letters without their accents, so that "jorun" finds Jórun. */
 export const plain = (text: string): string =>

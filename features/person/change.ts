@@ -22,7 +22,7 @@ import { done, refuse, type Outcome } from '@/server/result';
 import { aPerson, change, numberOf } from '@/server/useCase';
 
 /** What the body form showed when it was opened; the second of two tabs is told what changed. */
-export function bodyNow(person: PersonRow): BodyForm {
+function bodyNow(person: PersonRow): BodyForm {
   return {
     height: person.heightTyped,
     mass: person.body.massKg === undefined ? '' : String(person.body.massKg),

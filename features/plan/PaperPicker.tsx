@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { PrintButton } from '@/design/PrintButton';
 
 /** The sheets of a class, in the order they lie. */
-export const sheetTable = {
+const sheetTable = {
   order: { label: 'order' },
   teacher: { label: 'for me alone' },
   layout: { label: 'to lay out' },

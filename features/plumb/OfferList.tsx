@@ -43,7 +43,7 @@ export function OfferList({ view, offers, by, faults, isPainted = false }: Offer
 }
 
 /** Why nothing of a painted picture or clip is kept. */
-export const PaintedNote = () => (
+const PaintedNote = () => (
   <p className={classes.painted}>
     What is painted measures nobody: nothing of it is kept for anyone.
   </p>

@@ -232,8 +232,6 @@ const reviewForm = z.strictObject({
     .max(ladderIds.length),
 });
 
-export type ReviewForm = z.input<typeof reviewForm>;
-
 const decisionsOf = (
   review: Pick<ReturnType<typeof listReviews>[number], 'decisionId' | 'besideIds'> | undefined,
 ): readonly number[] =>

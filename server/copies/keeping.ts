@@ -53,7 +53,6 @@ const keepingShape = z.strictObject({
 });
 
 export type Keeping = z.infer<typeof keepingShape>;
-export type MadeCopy = z.infer<typeof madeShape>;
 
 const keepingFile = () => path.join(dataFolder(), 'copies.json');
 

@@ -25,7 +25,7 @@ async function make(kind: 'start' | 'night'): Promise<void> {
 }
 
 /** Is the copy of this night still to be made? */
-export function isNightDue(lastGoodMs: number | null, atMs: number): boolean {
+function isNightDue(lastGoodMs: number | null, atMs: number): boolean {
   const night = new Date(atMs);
   if (night.getHours() < rule.hour) night.setDate(night.getDate() - 1);
   night.setHours(rule.hour, 0, 0, 0);

@@ -6,7 +6,7 @@ import { deskCookie } from './desk';
 const headers = { 'Cache-Control': 'no-store' };
 
 /** The session ends with the browser. */
-export const sessionCookie = (token: string) =>
+const sessionCookie = (token: string) =>
   `${deskCookie}=${token}; Path=/; HttpOnly; SameSite=Strict`;
 
 export const tokenOf = (request: Request): string | undefined =>

@@ -13,7 +13,7 @@ import { z } from 'zod';
 import { nowMs } from '../clock';
 import { dataFolder } from '../database';
 
-export const uploadRule = {
+const uploadRule = {
   mostBytes: 400_000_000,
   mostPiece: 4_000_000,
   /** What nobody went on with for so long is dropped. */

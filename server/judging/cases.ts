@@ -15,11 +15,7 @@ export type { CaseContext };
 const restPieces = ['blanket', 'bolster-rectangular', 'bolster-round', 'chair'];
 
 /** What the cupboard holds that may stand in for a check, for this body. */
-export function findEquipment(
-  person: PersonRow,
-  evidence: Evidence,
-  context: CaseContext,
-): EquipmentId[] {
+function findEquipment(person: PersonRow, evidence: Evidence, context: CaseContext): EquipmentId[] {
   const { school, pieces } = context;
   const has = (id: string) => pieces.some(({ piece, count }) => piece === id && count > 0);
   const equipment: EquipmentId[] = [];

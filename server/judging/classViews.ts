@@ -220,7 +220,7 @@ const calledBy =
     members.find((one) => one.id === id)?.name ?? 'somebody';
 
 /** What has changed since a plan was kept, in words for the teacher; none: it stands. */
-export const whyOutdated = (
+const whyOutdated = (
   kept: PlanFile,
   prepared: PreparedClass,
   members: readonly Pick<ClassMember, 'id' | 'name'>[],

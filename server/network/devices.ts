@@ -23,7 +23,7 @@ import { database } from '../database';
 import { done, refuse, type Outcome } from '../result';
 import { change, numberOf, work } from '../useCase';
 
-export const pairingRule = {
+const pairingRule = {
   digits: 8,
   /** A code is good for so long. */
   lastsMs: 5 * 60_000,
@@ -34,7 +34,7 @@ export const pairingRule = {
 } as const;
 
 /** A digest: what opens the door stands in no file. */
-export const markOfSecret = (secret: string): string =>
+const markOfSecret = (secret: string): string =>
   createHash('sha256').update(`levitar-device:${secret}`).digest('hex');
 
 const dayMs = 86_400_000;

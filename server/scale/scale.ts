@@ -10,7 +10,7 @@ import { getSettings } from '@/db/courses';
 import { database } from '../database';
 import { pinScale, readScaleUrl, scaleAddressWords, type Resolve } from './scaleAddress';
 
-export const scaleRule = {
+const scaleRule = {
   /** A scale that says nothing for so long is told to be silent. */
   silentMs: 4000,
   /** A stream is closed after so long. */

@@ -22,7 +22,7 @@ export interface Seen {
 }
 
 /** So long the clock stays armed, seconds: longer than anybody holds. */
-export const longestArmedS = 180;
+const longestArmedS = 180;
 
 /** So many pictures in a row that cannot be read are no accident. */
 const mostFailures = 5;

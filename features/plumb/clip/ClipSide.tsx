@@ -109,7 +109,7 @@ export const ClipSide = memo(function ClipSide({
 });
 
 /** Measures as a table of numbers, in SI units. */
-export const clipCsv = ({ measures }: Pick<ClipReading, 'measures'>): string =>
+const clipCsv = ({ measures }: Pick<ClipReading, 'measures'>): string =>
   Papa.unparse(
     clipMeasureIds.flatMap((id) => {
       const found = measures[id];
@@ -118,7 +118,7 @@ export const clipCsv = ({ measures }: Pick<ClipReading, 'measures'>): string =>
   );
 
 /** The marks of every frame, as the command `clip` takes them. */
-export function toFile(
+function toFile(
   { isOverKnuckle: _, ...input }: ClipInput,
   { width, height }: ClipSideProps['size'],
 ) {
