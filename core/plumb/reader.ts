@@ -72,7 +72,7 @@ const samePlaceShare = 0.12;
 const sameSizeShare = 0.6;
 const leastVisibility = 0.4;
 /** A reader that agrees with itself is still no better than this share of the body. */
-const leastSdShare = 0.0105;
+const leastSdShare = 0.01;
 /** One look alone has nothing to compare itself with: as far off as looks usually are. */
 const singleSdShare = 0.02;
 /** A square reaches so much further than the body in it. */
