@@ -198,8 +198,7 @@ export function Tries({ placed, round }: TriesProps) {
 /** What the set-up gives the arms to hold on to. */
 function supportOf(option: PlannedOption | undefined): TrySupport {
   if (option?.variant === 'strap') return 'strap';
-  const has = (kind: string) =>
-    option?.props.some((one) => specOf(one).kind === kind) === true;
+  const has = (kind: string) => option?.props.some((one) => specOf(one).kind === kind) === true;
   return has('block') ? 'block' : has('strap') ? 'strap' : 'free';
 }
 
