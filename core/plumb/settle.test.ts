@@ -177,6 +177,33 @@ describe('what lies flat on the floor', () => {
     );
   });
 
+  it('bends no elbow backwards, and leaves one that is bent as it was read', () => {
+    const bendOf = ({ shoulder, elbow, wrist }: MarkSet) => {
+      const way = (from: Mark, to: Mark) => Math.atan2(to.y - from.y, to.x - from.x);
+      const turn = way(elbow!, wrist!) - way(shoulder!, elbow!);
+      return Math.abs((Math.atan2(Math.sin(turn), Math.cos(turn)) * 180) / Math.PI);
+    };
+    const straight = takes.filter(({ shape }) => shape === 'handstand');
+    fc.assert(
+      fc.property(straight, fc.double({ min: 0.02, max: 0.05, noNaN: true }), (take, offM) => {
+        const { right, moved, facingTo, stance } = seen(take);
+        const readAt = (aheadM: number) =>
+          facingTo({ ...right, elbow: moved(right.elbow!, aheadM, 0) });
+        const nobodyKnows = { ...stance, facing: null };
+        const backwards = settleMarks(readAt(offM), body, stance);
+        expect(bendOf(backwards)).toBeLessThan(2);
+        expect(bendOf(backwards)).toBeLessThan(
+          0.6 * bendOf(settleMarks(readAt(offM), body, nobodyKnows)),
+        );
+        const bent = settleMarks(readAt(-offM), body, stance);
+        expect(bendOf(bent)).toBeGreaterThan(
+          0.9 * bendOf(settleMarks(readAt(-offM), body, nobodyKnows)),
+        );
+      }),
+      { numRuns: 60 },
+    );
+  });
+
   it.each([
     ['a hand that stands on end', [0, 0.09] as const],
     ['a hand that points backwards', [-0.09, 0] as const],

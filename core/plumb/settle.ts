@@ -159,6 +159,62 @@ function tighten(tie: Tie, scale: Scale): void {
   tie.pull = before + pull;
 }
 
+/** No elbow bends backwards: it lies on its own side of the line from shoulder to wrist, or on it. */
+interface Limit {
+  readonly shoulder: Place;
+  readonly elbow: Place;
+  readonly wrist: Place;
+  /** 1 or -1: on which side of somebody who looks from shoulder to wrist backwards is. */
+  readonly side: number;
+  /** Pixels squared. */
+  readonly give: number;
+  /** What it pulls by now; never the other way. */
+  pull: number;
+}
+
+/** A straight arm may look as bent backwards as this, share of height. */
+const straightGiveShare = 0.006;
+
+/** Rounding, pixels. */
+const straightPx = 1e-6;
+
+/** Brings an elbow that is read as bent backwards onto the line, each of the three the less sure the more. */
+function holdBack(limit: Limit): void {
+  const { shoulder, elbow, wrist, side, give, pull: before } = limit;
+  const span = spanOf(shoulder, wrist);
+  if (span === 0) return;
+  const [dx, dy] = [(wrist.x - shoulder.x) / span, (wrist.y - shoulder.y) / span];
+  const [nx, ny] = [side * dy, -side * dx];
+  const [ex, ey] = [elbow.x - shoulder.x, elbow.y - shoulder.y];
+  const share = Math.min(0.8, Math.max(0.2, (ex * dx + ey * dy) / span));
+  const off = ex * nx + ey * ny;
+  if (before === 0 && off <= straightPx) return;
+  const [ofShoulder, ofWrist] = [1 - share, share];
+  const weight =
+    elbow.variance + ofShoulder ** 2 * shoulder.variance + ofWrist ** 2 * wrist.variance + give;
+  const pull = Math.min(0, before - (off + give * before) / weight);
+  const more = pull - before;
+  elbow.x += elbow.variance * nx * more;
+  elbow.y += elbow.variance * ny * more;
+  shoulder.x -= ofShoulder * shoulder.variance * nx * more;
+  shoulder.y -= ofShoulder * shoulder.variance * ny * more;
+  wrist.x -= ofWrist * wrist.variance * nx * more;
+  wrist.y -= ofWrist * wrist.variance * ny * more;
+  limit.pull = pull;
+}
+
+/** The elbow of an arm whose hand or forearm carries; none where it is not known which way it faces. */
+function limitsOf(stance: Stance, places: ReadonlyMap<MarkName, Place>, heightPx: number): Limit[] {
+  const [shoulder, elbow, wrist] = (['shoulder', 'elbow', 'wrist'] as const).map((name) =>
+    places.get(name),
+  );
+  const { facing } = stance;
+  if (facing === null || listFlat(stance).length === 0) return [];
+  if (shoulder === undefined || elbow === undefined || wrist === undefined) return [];
+  const side = facing === 'left' ? -1 : 1;
+  return [{ shoulder, elbow, wrist, side, give: (straightGiveShare * heightPx) ** 2, pull: 0 }];
+}
+
 /** What lies flat, tied along the floor and across it. */
 function tiesOfFlat(
   stance: Stance,
@@ -226,7 +282,11 @@ export function settleMarks(marks: MarkSet, body: Body, stance: Stance): MarkSet
     ...tiesOfFlat(stance, body, places, first),
   ];
   const scale: Scale = { value: first, variance: (unsureScale * first) ** 2 };
-  for (let round = 0; round < rounds; round += 1) for (const tie of ties) tighten(tie, scale);
+  const limits = limitsOf(stance, places, body.heightM * first);
+  for (let round = 0; round < rounds; round += 1) {
+    for (const tie of ties) tighten(tie, scale);
+    for (const limit of limits) holdBack(limit);
+  }
   const settled = [...places].map(([name, { x, y }]) => [name, { ...marks[name], x, y }]);
   return { ...marks, ...(Object.fromEntries(settled) as MarkSet) };
 }
