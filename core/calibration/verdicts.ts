@@ -1,4 +1,5 @@
 /** Verdicts against what came after them, from the decisions that were written down. */
+import type { CheckKey } from '../catalog/checks';
 import type { CheckDemand } from '../catalog/demand';
 import { walkDemand } from '../catalog/demand';
 import { barOf, getStageIn, type School } from '../catalog/school';
@@ -43,7 +44,7 @@ export interface Sides {
 }
 
 export interface GateCount {
-  readonly check: string;
+  readonly check: CheckKey;
   readonly label: string;
   /** In how many judged gates it stood, and how often it was the one that decided. */
   readonly judged: number;
@@ -152,7 +153,7 @@ function steppedBack(school: School, { evidence }: PersonTold, { stage, on }: De
 
 export function tellVerdicts(school: School, people: readonly PersonTold[]): VerdictsTold {
   const counts = new Map<VerdictKind, { said: number; looked: number; came: number }>();
-  const gates = new Map<string, { label: string; judged: number; decided: number }>();
+  const gates = new Map<CheckKey, { label: string; judged: number; decided: number }>();
   const advances = { count: 0, steppedBack: 0 };
   const bolder = { times: 0, teacher: 0, suggestion: 0, unknown: 0 };
   const stricter = { times: 0, teacher: 0, suggestion: 0, unknown: 0 };
@@ -197,7 +198,7 @@ function countGate(
   school: School,
   { evidence }: PersonTold,
   { stage, on }: Decided,
-  gates: Map<string, { label: string; judged: number; decided: number }>,
+  gates: Map<CheckKey, { label: string; judged: number; decided: number }>,
 ): void {
   const { items } = judge(stage, caseOn(school, evidence, on, stage));
   const [worst] = items

@@ -3,6 +3,7 @@ import { calibrate } from '../calibration/calibrate';
 import { leaningWords, reliabilityRules, type Reliability } from '../calibration/reliability';
 import type { PersonTold } from '../calibration/verdicts';
 import { baseIds, checkIds, type CheckKey } from '../catalog/checks';
+import { checkKey } from '../catalog/keys';
 import { stageIds } from '../catalog/stages';
 import { exact } from '../exact';
 import { profileInput, readSchool } from '../files/personInput';
@@ -70,14 +71,14 @@ export const calibrationOutput = reliability.extend({
   profile: z.object({ key: z.string(), version: z.number() }),
   undecided: z.int(),
   checks: z.array(
-    reliability.extend({ check: z.string(), base: z.enum(baseIds).nullable(), label: z.string() }),
+    reliability.extend({ check: checkKey, base: z.enum(baseIds).nullable(), label: z.string() }),
   ),
   verdicts: z.array(
     z.object({ kind: z.enum(verdictKinds), said: z.int(), looked: z.int(), came: z.int() }),
   ),
   advances: z.object({ count: z.int(), steppedBack: z.int() }),
   gates: z.array(
-    z.object({ check: z.string(), label: z.string(), judged: z.int(), decided: z.int() }),
+    z.object({ check: checkKey, label: z.string(), judged: z.int(), decided: z.int() }),
   ),
   differing: z.object({ bolder: sides, stricter: sides }),
   rounding: z.object({ holds: z.int(), fives: z.int(), isRounded: z.boolean() }),

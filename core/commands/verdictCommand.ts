@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { getAlternative } from '../catalog/alternatives';
+import { alternativeIds, getAlternative } from '../catalog/alternatives';
+import { stageKey } from '../catalog/keys';
 import { getStageIn, type School } from '../catalog/school';
 import { ladderIds } from '../catalog/stage';
 import { stageIds } from '../catalog/stages';
@@ -24,7 +25,7 @@ export const verdictOutput = z.object({
   profile: z.object({ key: z.string(), version: z.number() }),
   verdicts: z.array(
     z.object({
-      stage: z.string(),
+      stage: stageKey,
       label: z.string(),
       family: z.enum(ladderIds),
       verdict: z.enum(verdictKinds),
@@ -36,7 +37,9 @@ export const verdictOutput = z.object({
         outcome: z.enum(['open', 'care', 'refer', 'closed-today', 'closed']),
         adaptations: z.array(z.string()),
       }),
-      alternative: z.object({ id: z.string(), label: z.string(), how: z.string() }).optional(),
+      alternative: z
+        .object({ id: z.enum(alternativeIds), label: z.string(), how: z.string() })
+        .optional(),
       checks: z.array(
         z.object({
           label: z.string(),

@@ -6,6 +6,7 @@ import type { PieceCount } from '../catalog/pieces';
 import type { PlanFile } from '../files/planFile';
 import { rowLabel } from '../pieces/rows';
 import { usableSpans } from '../room/room';
+import { entriesOf } from '../units/keyed';
 import { joinWords } from '../units/words';
 import type { PreparedClass } from './prepared';
 
@@ -17,8 +18,8 @@ const mostNamed = 4;
 const least = { wallM: 0.05, floorM2: 0.05 } as const;
 
 /** How many there are of each piece. */
-function countPieces(pieces: readonly PieceCount[]): Record<string, number> {
-  const counts: Record<string, number> = {};
+function countPieces(pieces: readonly PieceCount[]): RestsOn['cupboard'] {
+  const counts: RestsOn['cupboard'] = {};
   for (const { piece, count } of pieces) counts[piece] = (counts[piece] ?? 0) + count;
   return counts;
 }
@@ -86,7 +87,7 @@ export function listGained(
   if (before === undefined) return [];
   const now = restsOn(prepared);
   const names = namesOf(prepared.pieces);
-  const more = Object.entries(now.cupboard).flatMap(([piece, count]) => {
+  const more = entriesOf(now.cupboard).flatMap(([piece, count]) => {
     const added = count - (before.cupboard[piece] ?? 0);
     return added > 0 ? [rowLabel(piece, added, names.get(piece))] : [];
   });

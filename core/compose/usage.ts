@@ -1,4 +1,5 @@
 /** What a set of patterns takes in each round, and what it takes too much of. */
+import type { RowId } from '../pieces/rows';
 import { roomRules, type WallId } from '../room/room';
 import { tolerance } from '../tolerance';
 import {
@@ -15,7 +16,7 @@ export interface Usage {
   readonly falling: ReadonlyMap<string, number>[];
   /** By round and wall, metres, with what lies between two who may fall. */
   readonly walls: ReadonlyMap<string, number>[];
-  readonly pieces: ReadonlyMap<string, number>[];
+  readonly pieces: ReadonlyMap<RowId, number>[];
   readonly hands: readonly number[];
   readonly circles: readonly number[];
 }
@@ -33,7 +34,7 @@ interface Station {
   readonly option: RoundOption;
   readonly wall: string | null;
   readonly alongM: number | null;
-  readonly pieces: ReadonlyMap<string, number>;
+  readonly pieces: ReadonlyMap<RowId, number>;
 }
 
 /** The stations of a round: those who take turns two by two, the others alone. */
@@ -45,7 +46,7 @@ function stationsIn(patterns: readonly Pattern[], round: number): Station[] {
     const option = pattern.options[round]!;
     if (option === null) continue;
     if (key === null) {
-      const pieces = new Map<string, number>();
+      const pieces = new Map<RowId, number>();
       for (const { piece, count } of option.pieces) pieces.set(piece, count);
       alone.push({ option: option!, wall: pattern.wall, alongM: option.alongM ?? null, pieces });
     } else pairs.set(key, [...(pairs.get(key) ?? []), pattern]);
@@ -53,7 +54,7 @@ function stationsIn(patterns: readonly Pattern[], round: number): Station[] {
   for (const group of pairs.values()) {
     const options = group.map(({ options: own }) => own[round]!);
     // Everybody's largest, so that any two of them can take turns.
-    const pieces = new Map<string, number>();
+    const pieces = new Map<RowId, number>();
     for (const { pieces: own } of options) {
       for (const { piece, count } of own) {
         pieces.set(piece, Math.max(pieces.get(piece) ?? 0, count));
@@ -73,7 +74,7 @@ const gapsFor = (falling: number): number => Math.max(0, falling - 1) * roomRule
 
 export function addUp(patterns: readonly Pattern[], rounds: number): Usage {
   const walls = Array.from({ length: rounds }, () => new Map<string, number>());
-  const pieces = Array.from({ length: rounds }, () => new Map<string, number>());
+  const pieces = Array.from({ length: rounds }, () => new Map<RowId, number>());
   const hands = Array<number>(rounds).fill(0);
   const circles = Array<number>(rounds).fill(0);
   const fallers: ReadonlyMap<string, number>[] = [];

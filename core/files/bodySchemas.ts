@@ -2,8 +2,10 @@ import { z } from 'zod';
 import { girthIds } from '../body/girths';
 import { forearmHandsIds } from '../body/hands';
 import { lengthIds } from '../body/lengths';
+import { pieceKey } from '../catalog/keys';
 import { pieceCount } from '../catalog/ownPiece';
 import { profileIds } from '../catalog/profiles';
+import { distanceIds } from '../setups/distanceWords';
 import { setupIds } from '../setups/registry';
 
 const metres = z.number().min(0).max(10);
@@ -109,7 +111,15 @@ const point = z.tuple([z.number(), z.number()]);
 const share = z.object({ low: z.number(), nominal: z.number(), high: z.number() });
 
 export const loadsOutput = z.object({
-  joints: z.record(z.string(), point),
+  joints: z.object({
+    wrist: point,
+    elbow: point,
+    shoulder: point,
+    hip: point,
+    knee: point,
+    ankle: point,
+    crown: point,
+  }),
   centreOfMass: point,
   contacts: z.array(
     z.object({
@@ -118,7 +128,13 @@ export const loadsOutput = z.object({
       wallPercent: z.object({ low: z.number(), high: z.number() }).optional(),
     }),
   ),
-  angles: z.record(z.string(), z.number()),
+  angles: z.object({
+    shoulderDeg: z.number(),
+    hipDeg: z.number(),
+    trunkDeg: z.number(),
+    leanDeg: z.number().optional(),
+    bendIfUpperArmsUprightDeg: z.number().optional(),
+  }),
   balance: z.object({ aheadM: z.number(), behindM: z.number() }).optional(),
   neckFlexionDeg: z.number().optional(),
   headClearanceM: z.number().optional(),
@@ -143,7 +159,7 @@ export const stackOutput = z.object({
   heightM: z.number().nullable(),
   layers: z.array(
     z.object({
-      piece: z.string(),
+      piece: pieceKey,
       count: z.int(),
       face: z.enum(['flat', 'side', 'end']),
       thicknessM: z.number(),
@@ -158,7 +174,7 @@ export const spacerOutput = z.object({
   errorM: z.number(),
   faces: z.array(
     z.object({
-      piece: z.string(),
+      piece: pieceKey,
       face: z.enum(['length', 'width', 'thickness']),
       metres: z.number(),
     }),
@@ -166,10 +182,10 @@ export const spacerOutput = z.object({
 });
 
 export const setupOutput = z.object({
-  recipe: z.string(),
+  recipe: z.enum(setupIds),
   distances: z.array(
     z.object({
-      id: z.string(),
+      id: z.enum(distanceIds),
       metres: z.number(),
       lowM: z.number(),
       highM: z.number(),

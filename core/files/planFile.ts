@@ -1,6 +1,7 @@
 /** A composed class as a file: the same for the command, the app and whoever else reads it. */
 import { z } from 'zod';
-import { checkKey, drillKey, pieceKey } from '../catalog/keys';
+import { checkKey, drillKey, pieceKey, stageKey } from '../catalog/keys';
+import { wallIds } from '../room/room';
 import type { PieceCount } from '../catalog/pieces';
 import { painPlaces } from '../catalog/regions';
 import { drillPositions } from '../catalog/drills';
@@ -46,7 +47,7 @@ const ownLabel = z
   .meta({ description: 'What a piece of one’s own is called.' });
 const props = z.array(z.strictObject({ piece: pieceKey, count: z.int(), label: ownLabel }));
 const rowInUse = z.strictObject({
-  row: z.string(),
+  row: pieceKey,
   label: ownLabel,
   within: pieceKey.optional().meta({ description: 'The row that it counts for as well.' }),
   used: z.number(),
@@ -148,10 +149,10 @@ export const composeOutput = z.strictObject({
   ),
   restsOn: z
     .strictObject({
-      cupboard: z.record(z.string(), z.int()),
+      cupboard: z.partialRecord(pieceKey, z.int()),
       wallM: z.number(),
       floorM2: z.number(),
-      open: z.array(z.strictObject({ id: z.string(), stages: z.array(z.string()) })),
+      open: z.array(z.strictObject({ id: z.string(), stages: z.array(stageKey) })),
     })
     .optional()
     .meta({
@@ -161,7 +162,7 @@ export const composeOutput = z.strictObject({
   spans: z.array(
     z.strictObject({
       id: z.string(),
-      wall: z.string(),
+      wall: z.enum(wallIds),
       fromM: z.number(),
       toM: z.number(),
       lowestM: z.number(),

@@ -271,8 +271,8 @@ describe('rows of the cupboard', () => {
 
   it('are fetched once, though a long strap would do for a short one', () => {
     const inUse = [
-      { row: 'strap-180', used: 4, of: 5 },
-      { row: 'strap-240', within: 'strap-180' as const, used: 3, of: 3 },
+      { row: 'strap-180' as const, used: 4, of: 5 },
+      { row: 'strap-240' as const, within: 'strap-180' as const, used: 3, of: 3 },
     ];
     expect(listEachOnce(inUse).map(({ row, used, of }) => [row, used, of])).toEqual([
       ['strap-180', 1, 2],

@@ -205,7 +205,7 @@ export function rowsUpFrom(row: string, facts: Readonly<Record<string, RowFacts>
 
 /** What of a row is in use, of how many. */
 export interface RowInUse extends RowFacts {
-  readonly row: string;
+  readonly row: RowId;
   readonly used: number;
   readonly of: number;
 }
