@@ -1,4 +1,5 @@
 /** A plan that nothing is said against holds in the class as it is now. */
+import { pieceTable, type PieceCount } from '../catalog/pieces';
 import { toPlanFile } from '../files/planFile';
 import { seededRandom } from '../random';
 import { assertRoom, wallIds, wallLength, type Room } from '../room/room';
@@ -158,4 +159,57 @@ it('says how many pieces are laid out and how many there are', () => {
   const said = outdated(file, { ...input, pieces: [] });
   expect(said.join('; ')).toContain(`are laid out, there are 0`);
   expect(need).toBeDefined();
+});
+
+describe('pieces of another size', () => {
+  /** As many of one's own, of another size, in the place of most of what ships. */
+  const otherSizes = (pieces: ClassInput['pieces'], left = 0): PieceCount[] =>
+    pieces.flatMap((one): PieceCount[] => {
+      const { piece, count } = one;
+      if (piece !== 'foam-block' && piece !== 'blanket') return [one];
+      const { words: _, atHome: __, mark: ___, effort: ____, ...spec } = pieceTable[piece];
+      const thicknessM = spec.thicknessM + 0.015;
+      const own = { ...spec, label: `Own ${piece}`, thicknessM, loadedM: spec.loadedM + 0.015 };
+      return [
+        { piece, count: Math.min(left, count) },
+        { piece: `own-${piece}`, count, own },
+      ];
+    });
+
+  it('are none of those that something was measured to', () => {
+    let said = 0;
+    for (let seed = 1; seed <= 24; seed += 1) {
+      const { file, input } = compose(seed);
+      const changed = outdated(file, { ...input, pieces: otherSizes(input.pieces, 2) }).join('; ');
+      if (/cm high are laid out, there are \d/.test(changed)) said += 1;
+      // Beside what ships they take nothing away.
+      const beside = [...input.pieces, ...otherSizes(input.pieces)];
+      expect([seed, outdated(file, { ...input, pieces: beside }).join()]).toEqual([
+        seed,
+        expect.not.stringMatching(/laid out/),
+      ]);
+    }
+    expect(said).toBeGreaterThan(0);
+  });
+
+  it('leave a plan as it is when they are gone again', () => {
+    for (let seed = 1; seed <= 12; seed += 1) {
+      const { input, wishes } = inventClass(seed);
+      const both = { ...input, pieces: [...input.pieces, ...otherSizes(input.pieces)] };
+      const prepared = prepareClass(both);
+      const plan = composeClass(null, prepared, wishes, { ...usualSolve, seed });
+      const file = toPlanFile(plan, prepared, wishes, { binding: [], relief: null });
+      const lists = file.rounds.flatMap(({ pieces }) => pieces);
+      const isOfOwn = lists.some(({ row, used }) => /^own-(foam|blanket)/.test(row) && used > 0);
+      const isFew = lists.some(
+        ({ row, used }) =>
+          used > (input.pieces.find(({ piece }) => piece === row)?.count ?? Infinity),
+      );
+      if (isOfOwn || isFew) continue;
+      expect([seed, outdated(file, input).filter((one) => /laid out/.test(one))]).toEqual([
+        seed,
+        [],
+      ]);
+    }
+  });
 });

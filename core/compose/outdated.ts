@@ -11,7 +11,14 @@ import { listLow } from './clearFloor';
 import { matFloor } from './places';
 import type { PreparedClass } from './prepared';
 import { findOption, isPlacementOpen } from './readBack';
-import { countRows, kindOfRow, rowLabel } from '../pieces/rows';
+import {
+  countRows,
+  factsOfRows,
+  kindOfRow,
+  rowLabel,
+  type RowId,
+  type RowInUse,
+} from '../pieces/rows';
 import { outAsWished } from './saidBefore';
 import { listLacking } from './sayOrder';
 import { agrees } from './stations';
@@ -116,13 +123,39 @@ function listColliding({ people }: Round, room: Room, planned: PlanFile['spans']
   );
 }
 
+type InUse = Pick<RowInUse, 'row' | 'label' | 'used'>;
+
+/**
+ * What a round takes of pieces that its set-ups are measured to, told apart now from others of their
+ * kind: a plan from before those came knows the kind alone.
+ */
+function listMeasured({ people }: Round, prepared: PreparedClass): InUse[] {
+  const used = new Map<RowId, number>();
+  const takenBy = ({ id, option }: Placed) => findOption(prepared, id, option)?.pieces ?? [];
+  for (const one of people) {
+    // Two who take turns have one set, and the fuller of both.
+    const mate = people.find(({ id }) => id === one.sharesWith);
+    if (mate !== undefined && people.indexOf(mate) < people.indexOf(one)) continue;
+    const shared = new Map<RowId, number>();
+    for (const { piece, count } of [
+      ...takenBy(one),
+      ...(mate === undefined ? [] : takenBy(mate)),
+    ]) {
+      if (kindOfRow(piece) !== piece) shared.set(piece, Math.max(shared.get(piece) ?? 0, count));
+    }
+    for (const [piece, count] of shared) used.set(piece, (used.get(piece) ?? 0) + count);
+  }
+  const facts = factsOfRows(prepared.pieces);
+  return [...used].map(([row, count]) => ({ row, used: count, label: facts[row]?.label }));
+}
+
 /** Pieces of which a round needs more than there are now. */
-function listShort(plan: PlanFile, { pieces }: Pick<PreparedClass, 'pieces'>): string[] {
-  const rows = countRows(pieces);
+function listShort(plan: PlanFile, prepared: PreparedClass): string[] {
+  const rows = countRows(prepared.pieces);
   // What was told apart from a piece of one's own stands for its kind once that is gone.
   const thereOf = (row: string) => rows[row] ?? rows[kindOfRow(row)] ?? 0;
   const short = plan.rounds
-    .flatMap((round) => round.pieces)
+    .flatMap((round): InUse[] => [...round.pieces, ...listMeasured(round, prepared)])
     .filter(({ row, used }) => used > thereOf(row))
     .sort((a, b) => b.used - a.used);
   const most = new Map(short.toReversed().map((one) => [one.row, one]));

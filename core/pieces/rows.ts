@@ -82,30 +82,29 @@ const apartOf: ReadonlyMap<string, ShippedPieceId> = new Map(
   [...apartIds].map(([id, apart]) => [apart, id]),
 );
 
-/** Somebody's own piece that counts for this one, and is of another size. */
-function hasUnlike(pieces: readonly PieceCount[], id: ShippedPieceId): boolean {
-  const rows = rowsServed({ piece: id });
-  return pieces.some(
+/** Somebody's own piece that counts for this row, and is of another size than what ships. */
+const hasUnlike = (pieces: readonly PieceCount[], row: ShippedPieceId): boolean =>
+  pieces.some(
     (one) =>
       one.count > 0 &&
       isOwnPiece(one.piece) &&
-      !doesFor(specOf(one), pieceTable[id]) &&
-      rowsServed(one).some((row) => rows.includes(row)),
+      !doesFor(specOf(one), pieceTable[row]) &&
+      rowsServed(one).includes(row),
   );
-}
 
 /**
  * A piece that something was measured to, so that no other size is given for it: where the cupboard
  * has some of one's own that are another size, what ships is told apart from them and has a row of
- * its own within that of its kind, as theirs have. Blankets, which are folded anew, are alike by
- * their height.
+ * its own within that of its kind, as theirs have. Foam and cork are as good as each other there.
  */
 export function asMeasured<Ref extends PieceRef>(pieces: readonly PieceCount[], ref: Ref): Ref {
   const { piece } = ref;
-  if (isOwnPiece(piece) || !hasUnlike(pieces, piece)) return ref;
-  const spec = getPiece(piece);
-  const label = `${spec.label}, ${Math.round(spec.loadedM * 1000) / 10} cm high`;
-  return { ...ref, piece: apartIds.get(piece)!, own: { ...spec, label } };
+  if (isOwnPiece(piece)) return ref;
+  const [row = piece] = rowsOfKind(ref);
+  if (!hasUnlike(pieces, row)) return ref;
+  const { loadedM, label } = pieceTable[row];
+  const words = `${label}, ${Math.round(loadedM * 1000) / 10} cm high`;
+  return { ...ref, piece: apartIds.get(row)!, own: { ...getPiece(piece), label: words } };
 }
 
 /** The shipped piece that a row tells apart; any other row as it is. */
