@@ -7,6 +7,7 @@ import { soreBeforeKey } from '../catalog/hiddenCheck';
 import { planForAssistant } from './assistantPlan';
 import type { Hide } from './hide';
 import type { FloorAct, Tap } from './tap';
+import { isFrom } from './taps';
 
 export type FloorRole = 'teacher' | 'assistant';
 
@@ -29,7 +30,7 @@ const assistantKinds: readonly FloorAct['kind'][] = [
 /** Is this tap the role's to make? An assistant takes back only what they tapped themselves. */
 export function mayTap(role: FloorRole, { device, act }: Tap): boolean {
   if (role === 'teacher') return true;
-  if (act.kind === 'undo') return act.tap.startsWith(`${device}.`);
+  if (act.kind === 'undo') return isFrom(device, act.tap);
   return assistantKinds.includes(act.kind);
 }
 

@@ -58,7 +58,7 @@ it('plans the rounds anew with whoever is away, and says by which judgement', as
   const { fake, result } = begin([isAway]);
   const { question, answer } = await firstAsked();
   expect(question.wishes.absent).toEqual([one]);
-  expect(result.current.status).toBe('working');
+  await waitFor(() => expect(result.current.status).toBe('working'));
   act(() => answer(quickOf(question)));
   // The proof is a moment away: one plan, not two.
   expect(fake.said).toEqual([]);
