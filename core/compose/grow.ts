@@ -123,6 +123,7 @@ function growWithin(
   }));
   let relaxed = solveRelaxed(highs, problem, patterns, bests, band);
   let bound = Infinity;
+  let surplusLeft = 0;
   for (let turn = 0; relaxed !== null; turn += 1) {
     const { duals, value } = relaxed;
     const priced = asked.map((one) =>
@@ -131,12 +132,12 @@ function growWithin(
       ),
     );
     // True whatever the prices: each student could better the programme by their own best at most.
-    const surplus = priced.reduce(
+    surplusLeft = priced.reduce(
       (sum, { columns, leftAtMost }) =>
         sum + Math.max(0, columns[0]?.surplus ?? 0, leftAtMost - rules.slack),
       0,
     );
-    bound = Math.min(bound, value + surplus);
+    bound = Math.min(bound, value + surplusLeft);
     if (bound <= enough || turn === rules.turns) break;
     if (priced.every(({ columns }) => columns.length === 0)) break;
     priced.forEach(({ columns }, index) => {
@@ -156,7 +157,8 @@ function growWithin(
     near: (goal) => {
       if (last === null) return patterns;
       const { value, lacks } = last;
-      const most = Math.max(rules.slack, value - goal);
+      // Prices that were not driven to the end leave a little on top.
+      const most = Math.max(rules.slack, value + surplusLeft - goal);
       // What came in after the prices were found was asked for by them.
       return patterns.map((list, index) =>
         list.filter((_, at) => (lacks[index]![at] ?? 0) <= most),
