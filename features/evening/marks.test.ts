@@ -1,5 +1,6 @@
 import type { PlannedOption } from '@/core/compose/option';
-import { drawStation, type DrawingContext } from './marks';
+import { pieceTable, type PieceCount } from '@/core/catalog/pieces';
+import { drawStation, toMarks, type DrawingContext } from './marks';
 
 const context = (more: object = {}): DrawingContext =>
   ({
@@ -72,5 +73,28 @@ describe('a station’s drawing', () => {
 
   it('is none for somebody who is not in the class', () => {
     expect(drawStation(option, '2', context(), { pxPerM: 80 })).toBeNull();
+  });
+});
+
+describe('a place on the plan of the room', () => {
+  const marksOf = (props: readonly PieceCount[]) => {
+    const { prepared, members } = context();
+    const people = [{ id: '1', options: [{ ...option, props }], fallbacks: [] }];
+    const plan = {
+      rounds: [{ people: [{ id: '1', option: 'HB8', letter: 'A', place: { kind: 'aside' } }] }],
+      spans: [],
+    };
+    return toMarks(plan as never, 0, { ...prepared, people } as never, members);
+  };
+
+  it('shows blocks and bolsters of one’s own as those that ship', () => {
+    const { label: _, ...block } = pieceTable['foam-block'];
+    const tall = { ...block, label: 'Tall block', thicknessM: 0.115 };
+    const slab = { ...block, label: 'Slab', kind: 'other' } as const;
+    const countOf = (...props: PieceCount[]) => marksOf(props)[0]!.blocks;
+    expect(countOf({ piece: 'foam-block', count: 2 })).toBe(2);
+    expect(countOf({ piece: 'own-3', count: 2, own: tall })).toBe(2);
+    expect(countOf({ piece: 'own-4', count: 2, own: slab })).toBe(0);
+    expect(countOf({ piece: 'mat', count: 1 })).toBe(0);
   });
 });

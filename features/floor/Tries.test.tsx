@@ -2,6 +2,7 @@ import { createEvent, fireEvent, screen, within } from '@testing-library/react';
 import { renderUi } from '@/design/testing/renderUi';
 import { fakeBundle, fakeFloor, type FakeFloor } from '@/features/floor/testing/fakeFloor';
 import { InClass } from '@/features/floor/testing/renderFloor';
+import { pieceTable } from '@/core/catalog/pieces';
 import type { PlacedPerson } from '@/core/running/follow';
 import type { FloorAct } from '@/core/running/tap';
 import type { TrySpec } from '@/core/catalog/tries';
@@ -86,6 +87,14 @@ it('notes a try with what was seen of it, the way up and what the arms hold', as
       faults: ['head-touches'],
     },
   ]);
+});
+
+it('takes a block of one’s own for a block', async () => {
+  const fake = fakeFloor();
+  const own = { ...pieceTable['foam-block'], label: 'Tall block', thicknessM: 0.115 };
+  const { user } = show(fake, { props: [{ piece: 'own-3', count: 1, own }] });
+  await user.click(screen.getByRole('button', { name: 'Not yet' }));
+  expect(fake.said).toMatchObject([{ kind: 'try', support: 'block' }]);
 });
 
 it('notes the way up that was seen, which need not be the planned one, and no leg where none leads', async () => {
