@@ -162,7 +162,7 @@ describe('whole classes', () => {
       }
       expect(writeMarkdown(made.file, wordsFor(made.prepared))).not.toMatch(/own-/);
     }
-    expect(told.size).toBeGreaterThan(2);
+    expect(told.size).toBeGreaterThan(1);
   });
 
   it('the proved plans keep them too, and are never worth less than the quick ones', () => {

@@ -227,6 +227,9 @@ describe('rows of the cupboard', () => {
       label: 'Blanket, folded, 2.2 cm high',
       within: 'blanket',
     });
+    // A towel is no blanket, and stays what it is.
+    const withTowels = countRows([...shelf, { piece: 'towel', count: 9 }]);
+    expect([withTowels.blanket, withTowels[measured.piece], withTowels.towel]).toEqual([10, 4, 9]);
     // What is as high is the same, however it is folded; what nobody has of one's own is as it was.
     const like = own('like', 6, { ...thick.own, lengthM: 0.9, loadedM: 0.024 });
     expect(asMeasured([shelf[0]!, like], { piece: 'blanket' })).toEqual({ piece: 'blanket' });

@@ -36,10 +36,7 @@ const seats = { lowM: 0.35, highM: 0.55, benchM: 0.8 } as const;
  * fits with no other, so that it has a row to itself as well.
  */
 export function rowsServed(ref: PieceRef): RowId[] {
-  if (!isOwnPiece(ref.piece)) {
-    const kind = specOf(ref).kind;
-    return kind === 'strap' || kind === 'block' ? rowsOfKind(ref) : [ref.piece];
-  }
+  if (!isOwnPiece(ref.piece)) return [...shippedRows(ref.piece)];
   return specOf(ref).kind === 'strap' ? rowsOfKind(ref) : [...rowsOfKind(ref), ref.piece];
 }
 
@@ -100,7 +97,8 @@ const hasUnlike = (pieces: readonly PieceCount[], row: ShippedPieceId): boolean 
 export function asMeasured<Ref extends PieceRef>(pieces: readonly PieceCount[], ref: Ref): Ref {
   const { piece } = ref;
   if (isOwnPiece(piece)) return ref;
-  const [row = piece] = rowsOfKind(ref);
+  // Of a kind, or for itself alone: a towel is no blanket.
+  const [row] = shippedRows(piece);
   if (!hasUnlike(pieces, row)) return ref;
   const { loadedM, label } = pieceTable[row];
   const words = `${label}, ${Math.round(loadedM * 1000) / 10} cm high`;
@@ -109,6 +107,13 @@ export function asMeasured<Ref extends PieceRef>(pieces: readonly PieceCount[], 
 
 /** The shipped piece that a row tells apart; any other row as it is. */
 export const kindOfRow = (row: string): string => apartOf.get(row) ?? row;
+
+function shippedRows(piece: ShippedPieceId): [ShippedPieceId, ...ShippedPieceId[]] {
+  const { kind } = pieceTable[piece];
+  const [first = piece, ...more] =
+    kind === 'strap' || kind === 'block' ? rowsOfKind({ piece }) : [piece];
+  return [first, ...more];
+}
 
 function rowsOfKind(ref: PieceRef): ShippedPieceId[] {
   const { kind, lengthM, widthM, thicknessM, loadedM } = specOf(ref);

@@ -40,6 +40,10 @@ function measuredAs(piece: string): PieceSpec | undefined {
   return isShippedPiece(id) ? { ...pieceTable[id], label: id } : undefined;
 }
 
+/** Of what ships foam and cork do for each other; all else for itself alone. */
+const isAsLarge = (piece: string, asked: PieceSpec): boolean =>
+  piece === asked.label || (asked.label === 'foam-block' && piece === 'cork-block');
+
 /**
  * Can these needs be served from these pieces? Straps by length, blocks by height, one each; what is
  * asked for by a name of one's own by that piece alone, before others take it.
@@ -62,7 +66,8 @@ export function canServe(needs: readonly PieceCount[], pieces: readonly PieceCou
     );
   for (const { one, spec } of wanted) {
     const index = left.findIndex(({ ref, piece }) => {
-      if (measuredAs(one.piece) !== undefined) return `own-as-${ref.piece}` === one.piece;
+      const asked = measuredAs(one.piece);
+      if (asked !== undefined) return ref.own === undefined && isAsLarge(ref.piece, asked);
       if (one.own !== undefined && spec.kind !== 'strap') return ref.piece === one.piece;
       if (spec.kind === 'strap')
         return piece.kind === 'strap' && piece.lengthM >= spec.lengthM - slack;
