@@ -23,6 +23,8 @@ const shared = {
     ],
   },
   moduleNameMapper: { '\\.css$': '<rootDir>/scripts/noStyles.js', '^@/(.*)$': '<rootDir>/$1' },
+  // How far the random searches go: core/testing/depth.ts.
+  globals: { LEVITAR_DEEP: process.env.LEVITAR_DEPTH === 'deep' },
   // These ship as modules only.
   transformIgnorePatterns: ['/node_modules/(?!(d3-shape|d3-path)/)'],
 };

@@ -11,6 +11,9 @@ export const chromiumArguments = [
   '--disable-sync',
 ];
 
+// How far tests look that try many things: core/testing/depth.ts.
+Object.assign(globalThis, { LEVITAR_DEEP: process.env.LEVITAR_DEPTH === 'deep' });
+
 export default defineConfig({
   testDir: 'e2e',
   outputDir: 'test-results',

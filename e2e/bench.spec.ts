@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import { expect, expectAccessible, test } from './support';
+import { expect, expectAccessibleInBoth, test } from './support';
 
 test('drags the wall distance with the mouse and the figures follow', async ({ page }) => {
   await page.goto('/bench?person=2');
@@ -152,20 +152,12 @@ test('prints what is practised at home, one page for each person', async ({ page
   }
 });
 
-for (const scheme of ['light', 'dark'] as const) {
-  test(`bench, guide and cards are accessible, ${scheme}`, async ({ page }) => {
-    await page.emulateMedia({ colorScheme: scheme });
-    for (const path of [
-      '/bench?person=3&shape=dolphin',
-      '/bench?shape=crow',
-      '/measure',
-      '/cards',
-    ]) {
-      await page.goto(path);
-      await expectAccessible(page);
-    }
-  });
-}
+test('bench, guide and cards are accessible, light and dark', async ({ page }) => {
+  for (const path of ['/bench?person=3&shape=dolphin', '/bench?shape=crow', '/measure', '/cards']) {
+    await page.goto(path);
+    await expectAccessibleInBoth(page);
+  }
+});
 
 test('the measuring guide leads to the four lengths that settle most, and to typing them in', async ({
   page,

@@ -1,5 +1,5 @@
 import { type Page } from '@playwright/test';
-import { expect, expectAccessible, test } from './support';
+import { expect, expectAccessibleInBoth, test } from './support';
 
 const heading = (page: Page) => page.getByRole('heading', { level: 1 });
 const bottom = (page: Page) => page.getByRole('navigation', { name: 'The class' });
@@ -347,30 +347,20 @@ test('a tablet joins by a code as an assistant, and is sent nothing of anybodyâ€
   await context.close();
 });
 
-for (const scheme of ['light', 'dark'] as const) {
-  test(`new screens are accessible, ${scheme}`, async ({ page }) => {
-    test.setTimeout(300_000);
-    await page.emulateMedia({ colorScheme: scheme });
-    for (const address of [
-      '/floor',
-      '/record',
-      '/settings',
-      '/devices',
-      '/home-practice',
-      '/pair',
-    ]) {
-      await page.goto(address);
-      await heading(page).first().waitFor();
-      await expectAccessible(page);
-    }
-    const url = await openClass(page, saturday);
-    await expectAccessible(page);
-    await goTo(page, 'Round 1').catch(() => undefined);
-    await expectAccessible(page);
-    await bottom(page).getByRole('button', { name: 'Stop' }).click();
-    await expectAccessible(page);
-    await page.goto(url.replace('/floor/', '/review/'));
-    await heading(page).waitFor();
-    await expectAccessible(page);
-  });
-}
+test('its screens are accessible, light and dark', async ({ page }) => {
+  test.setTimeout(300_000);
+  for (const address of ['/floor', '/record', '/settings', '/devices', '/home-practice', '/pair']) {
+    await page.goto(address);
+    await heading(page).first().waitFor();
+    await expectAccessibleInBoth(page);
+  }
+  const url = await openClass(page, saturday);
+  await expectAccessibleInBoth(page);
+  await goTo(page, 'Round 1').catch(() => undefined);
+  await expectAccessibleInBoth(page);
+  await bottom(page).getByRole('button', { name: 'Stop' }).click();
+  await expectAccessibleInBoth(page);
+  await page.goto(url.replace('/floor/', '/review/'));
+  await heading(page).waitFor();
+  await expectAccessibleInBoth(page);
+});

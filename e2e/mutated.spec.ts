@@ -8,6 +8,7 @@ import { startOwnServer } from './ownServer';
 import { readEverything } from './pages';
 import { seeded } from './seeded';
 import { expect, test } from './support';
+import { ofMany } from '@/core/testing/depth';
 
 type Json = null | boolean | number | string | Json[] | { [key: string]: Json };
 type Place = readonly [holder: Record<string, Json>, key: string];
@@ -53,7 +54,7 @@ const odd: Readonly<Record<'number' | 'string' | 'other', readonly Json[]>> = {
 const kindOf = (value: Json) =>
   typeof value === 'number' ? 'number' : typeof value === 'string' ? 'string' : 'other';
 
-const count = { people: 140, courses: 60 } as const;
+const count = { people: ofMany(140, 30), courses: ofMany(60, 14) } as const;
 
 test('what is taken in never keeps a page from opening', async ({ request }) => {
   test.setTimeout(600_000);
@@ -110,8 +111,8 @@ test('what is taken in never keeps a page from opening', async ({ request }) => 
       if (await take(file)) taken.courses += 1;
     }
     console.log(`Taken in: ${taken.people} people, ${taken.courses} courses`);
-    expect(taken.people).toBeGreaterThan(10);
-    expect(taken.courses).toBeGreaterThan(3);
+    expect(taken.people).toBeGreaterThan(ofMany(10, 2));
+    expect(taken.courses).toBeGreaterThan(ofMany(3, 0));
     const pages = await readEverything(request, server);
     expect(pages.size).toBeGreaterThan(60 + taken.people);
     // Nothing had to be set aside: the door is as strict as the pages.

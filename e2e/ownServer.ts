@@ -1,5 +1,5 @@
 import { spawn } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import type { APIRequestContext, Page } from '@playwright/test';
@@ -51,7 +51,9 @@ export async function startOwnServer(
   const host = '127.0.0.1';
   const address = `http://${host}:${port}`;
   const env = { LEVITAR_DATA: folder };
-  if (isSeeded) {
+  const template = process.env.LEVITAR_TEMPLATE;
+  if (isSeeded && template !== undefined) cpSync(template, folder, { recursive: true });
+  else if (isSeeded) {
     const child = spawn('node_modules/.bin/tsx', ['scripts/seed.ts'], {
       env: { ...process.env, ...env },
       stdio: 'ignore',
@@ -72,7 +74,8 @@ export async function startOwnServer(
   const isUp = () =>
     request
       .get(`${address}/floor`, { timeout: 2000 })
-      .then((response) => response.status() < 500)
+      // That its studio cannot be opened is an answer too.
+      .then((response) => response.status() < 500 || response.status() === 503)
       .catch(() => false);
   const own: OwnServer = {
     address,

@@ -1,5 +1,6 @@
 /** Every page of a server, read as its readers see them. */
 import type { APIRequestContext } from '@playwright/test';
+import { ofMany } from '@/core/testing/depth';
 import type { OwnServer } from './ownServer';
 
 /** A page as its reader sees it: without scripts, and without what is new at every request. */
@@ -31,7 +32,7 @@ const links = (html: string) =>
  * One in this many of the pages that show a rung as somebody's: they are as many as rungs times
  * people, and what can be wrong in them is wrong for the rung or for the person.
  */
-const oneRungIn = 8;
+const oneRungIn = ofMany(8, 40);
 
 /** Each rung comes up with some people, each person with some rungs, the same ones every time. */
 function isSpared(address: string): boolean {

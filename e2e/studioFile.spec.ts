@@ -3,6 +3,7 @@ import type { StudioFile } from '@/core/files/studioFile';
 import { type Page } from '@playwright/test';
 import { chooseFile, startOwnServer } from './ownServer';
 import { expect, test } from './support';
+import { someOf } from '@/core/testing/depth';
 
 async function handOut(page: Page): Promise<string> {
   const [download] = await Promise.all([
@@ -110,7 +111,7 @@ test('an empty studio that takes the file in shows the same pages', async ({
     expect([...there.keys()].sort()).toEqual([...here.keys()].sort());
     expect(here.size).toBeGreaterThan(held.people.length);
     const differing: string[] = [];
-    for (const [words, path] of here) {
+    for (const [words, path] of someOf([...here], 9)) {
       await Promise.all([
         openPage(page, baseURL! + path),
         openPage(other, server.address + there.get(words)!),

@@ -112,6 +112,29 @@ export async function expectAccessible(
   expect(serious).toEqual([]);
 }
 
+/** The same page in light and in the dark: there, what can differ, which is how it stands out. */
+export async function expectAccessibleInBoth(page: Page): Promise<void> {
+  await expectAccessible(page);
+  await expectContrastInTheDark(page);
+}
+
+/** Everything stands out from what is behind it in the dark as well; the page is light again after it. */
+export async function expectContrastInTheDark(page: Page): Promise<void> {
+  const root = page.locator('html');
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await expect(root).toHaveAttribute('data-mantine-color-scheme', 'dark');
+  const { violations, passes } = await new AxeBuilder({ page })
+    .withRules(['color-contrast'])
+    .analyze();
+  // It found words to look at.
+  expect(passes.flatMap(({ nodes }) => nodes).length).toBeGreaterThan(0);
+  expect(violations.flatMap(({ nodes }) => nodes.map(({ target }) => target.join(' ')))).toEqual(
+    [],
+  );
+  await page.emulateMedia({ colorScheme: null });
+  await expect(root).toHaveAttribute('data-mantine-color-scheme', 'light');
+}
+
 /**
  * Keeps parts of the program away from a page until they are let come.
  *

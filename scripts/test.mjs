@@ -1,4 +1,7 @@
-/** npm test: installs what is missing, then lint, types, unit tests, build, browser tests. */
+/**
+ * npm test: installs what is missing, then lint, types, unit tests, build, browser tests. With
+ * --deep (npm run test:deep) whatever tries many random things tries all of them.
+ */
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
@@ -12,6 +15,8 @@ import {
   runBeside,
   say,
 } from './setup.mjs';
+
+if (process.argv.includes('--deep')) process.env.LEVITAR_DEPTH = 'deep';
 
 const results = { passed: 0, failed: 0 };
 /** Where the time went, for whoever waits for it. */

@@ -9,10 +9,19 @@ import { composeClass } from './composeClass';
 import { prepareClass, type Wishes } from './prepared';
 import { usualSolve } from './solve';
 import type { KeptLetter } from './stations';
+import { ofMany, someOf } from '../testing/depth';
 
 const nothing = { binding: [], relief: null } as const;
 /** Some at random, and those in which a letter changed hands. */
-const seeds = [...Array.from({ length: 36 }, (_, at) => 2 * at + 1), 74, 130, 148];
+const seeds = [
+  ...someOf(
+    Array.from({ length: 36 }, (_, at) => 2 * at + 1),
+    5,
+  ),
+  74,
+  130,
+  148,
+];
 
 /** A class before and after something happens to it; `null` where it has no round left to change. */
 function interrupt(seed: number) {
@@ -94,5 +103,5 @@ it('leaves what was, and asks of nobody what is closed to them now', () => {
       ]);
     }
   }
-  expect(interrupted).toBeGreaterThan(20);
+  expect(interrupted).toBeGreaterThan(ofMany(20, 4));
 });

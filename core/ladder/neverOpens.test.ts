@@ -14,8 +14,9 @@ import { ago, asOf, everything, makeCase, type CaseChange } from '../testing/cas
 import { addDays } from '../units/day';
 import { judge, type Verdict } from './verdict';
 import { opensStage } from './verdictKinds';
+import { ofMany } from '../testing/depth';
 
-const people = 80;
+const people = ofMany(80, 20);
 const daysAgo = [0, 1, 3, 7, 14, 21, 35, 60, 100];
 /** Answers of the day: what was said of one day says nothing of another. */
 const isOfTheDay = (check: CheckId) => getCheck(check).scoring.kind === 'same-day';

@@ -13,6 +13,7 @@ import { mergePlan, wishesNow } from './follow';
 import { replay, type FloorState } from './replay';
 import type { FloorAct, Tap } from './tap';
 import { tapId } from './taps';
+import { seedsTo } from '../testing/depth';
 
 let highs: Highs;
 beforeAll(async () => {
@@ -133,5 +134,5 @@ function runClass(seed: number): void {
 }
 
 it('never places anybody with what is closed, sore, signed off or before they come', () => {
-  for (let seed = 1; seed <= 14; seed += 1) runClass(seed);
+  for (const seed of seedsTo(14, 4)) runClass(seed);
 });

@@ -34,6 +34,7 @@ import {
   withThrowawayStudio,
 } from '@/features/testing/studio';
 import { teacherTaps } from '@/features/testing/floor';
+import { ofMany, someOf } from '@/core/testing/depth';
 
 withThrowawayStudio();
 
@@ -132,7 +133,7 @@ async function runStudio(seed: number): Promise<void> {
 
   fillWithDemo();
   uid = must(beginClass(1));
-  for (let step = 0; step < 110; step += 1) {
+  for (let step = 0; step < ofMany(110, 40); step += 1) {
     made += 1;
     await pick(happenings)();
   }
@@ -172,6 +173,6 @@ async function runStudio(seed: number): Promise<void> {
   expect(b.people).toEqual(a.people);
 }
 
-for (const seed of [1, 2, 12]) {
+for (const seed of someOf([1, 12, 2], 1)) {
   it(`keeps what it promises, whatever happens (${seed})`, () => runStudio(seed));
 }
