@@ -86,7 +86,7 @@ export default tseslint.config(
     // What the types know: every kind is answered, no promise is dropped, no circle of imports.
     files: ['**/*.ts', '**/*.tsx'],
     languageOptions: {
-      parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname },
+      parserOptions: { project: './tsconfig.json', tsconfigRootDir: import.meta.dirname },
     },
     plugins: { 'import-x': importX },
     settings: { 'import-x/resolver-next': [createTypeScriptImportResolver()] },

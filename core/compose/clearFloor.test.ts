@@ -194,7 +194,7 @@ describe('a room', () => {
     });
     let compared = 0;
     // The second of them was once worth less for a wall more: lanes that nobody used took the floor.
-    for (const seed of seedsTo(9, 5)) {
+    for (const seed of seedsTo(9, 3)) {
       const { input, wishes } = inventClass(seed, 1 + (seed % 3));
       const plan = (room: Room) =>
         composeClass(highs, prepareClass({ ...input, room }), wishes, { ...usualSolve, gap: 0 });
@@ -206,6 +206,6 @@ describe('a room', () => {
       expect([seed, round.objective]).toEqual([seed, expect.closeTo(now.objective, 6)]);
       expect([seed, more.objective >= now.objective - 1e-6]).toEqual([seed, true]);
     }
-    expect(compared).toBeGreaterThan(ofMany(6, 2));
+    expect(compared).toBeGreaterThan(ofMany(6, 1));
   });
 });

@@ -12,7 +12,7 @@ import { composeClass } from './composeClass';
 import { prepareClass } from './prepared';
 import { usualSolve } from './solve';
 import { kindOf } from './worth';
-import { seedsTo } from '../testing/depth';
+import { seedsTo, someOf } from '../testing/depth';
 
 let highs: Highs;
 beforeAll(async () => {
@@ -74,7 +74,7 @@ const isSorted = (list: readonly number[]) =>
   list.every((one, at) => at === 0 || one >= list[at - 1]!);
 
 describe('a first evening', () => {
-  const classes: [number, LadderId[], object][] = [
+  const every: [number, LadderId[], object][] = [
     ...ladderIds.map((family): [number, LadderId[], object] => [8, [family], {}]),
     [1, ['forearm-stand'], {}],
     [14, ['headstand', 'arm-balance'], { minutes: 90 }],
@@ -84,6 +84,7 @@ describe('a first evening', () => {
     // Two hours are filled as well, whatever the school and the cupboard.
     [14, ['arm-balance'], { pieces: [], profile: 'strength-led', minutes: 120 }],
   ];
+  const classes = someOf(every, 6);
 
   /** Each of them is composed once, and looked at twice. */
   const composed = new Map<string, ReturnType<typeof evening>>();

@@ -26,7 +26,7 @@ import {
 import { whyClosed, type Told, type Watched } from './watcher';
 import { ofMany, seedsTo } from './depth';
 
-const people = ofMany(10_000, 1500);
+const people = ofMany(10_000, 800);
 const body = resolveBody({ heightM: 1.7 });
 
 it('tells nobody of thousands anything that the handbook closes to them', () => {
@@ -51,7 +51,7 @@ function wasShown(person: OpenedCase, id: string): boolean {
 
 it('sends nobody home with what class closes, and asks nobody for what is closed', () => {
   let items = 0;
-  for (const seed of seedsTo(1500, 300)) {
+  for (const seed of seedsTo(1500, 200)) {
     const { person, who } = inventPerson(seed);
     const { items: sent } = planHomePractice(person, { body }, ladderIds, usualHousehold);
     for (const { id } of sent) {
@@ -70,7 +70,7 @@ it('sends nobody home with what class closes, and asks nobody for what is closed
       if (why !== null) throw new Error(`seed ${seed} is asked for ${check}, closed by ${why}`);
     }
   }
-  expect(items).toBeGreaterThan(ofMany(1000, 200));
+  expect(items).toBeGreaterThan(ofMany(1000, 130));
 }, 240_000);
 
 describe('the laws of closing', () => {
@@ -84,7 +84,7 @@ describe('the laws of closing', () => {
     openCase({ ...person, care: { ...person.care, ...more } });
 
   it('a caution, a pain or a sign more opens nothing; a wider note closes nothing; nor does time open', () => {
-    for (const seed of seedsTo(250, 60)) {
+    for (const seed of seedsTo(250, 40)) {
       const { person } = inventPerson(seed);
       const random = seededRandom(seed + 5);
       const before = new Set(openThings(person));

@@ -5,6 +5,12 @@ import userEvent, { type UserEvent } from '@testing-library/user-event';
 import type { ReactElement } from 'react';
 import { theme } from '@/design/theme';
 
+/** Puts words into a field at once, as pasted: a form is drawn anew for each key. */
+export async function putIn(user: UserEvent, field: HTMLElement, words: string): Promise<void> {
+  await user.click(field);
+  await user.paste(words);
+}
+
 /** Shows a component as the application does, with somebody to use it. */
 export function renderUi(element: ReactElement): RenderResult & { readonly user: UserEvent } {
   // Only so many stand at once: what the test before was told would make this one's wait.

@@ -1,6 +1,6 @@
 import { act, screen, waitFor } from '@testing-library/react';
 import { cautionTable, type CautionId } from '@/core/catalog/cautions';
-import { renderUi } from '@/design/testing/renderUi';
+import { putIn, renderUi } from '@/design/testing/renderUi';
 import { CareForm } from './CareForm';
 import { uniteCare, type CareForm as Values } from './careForm';
 
@@ -40,8 +40,8 @@ type User = ReturnType<typeof open>['user'];
 
 async function report(user: User, caution: CautionId) {
   const field = screen.getByRole('combobox', { name: /^Cautions this person reported/ });
-  await user.click(field);
-  await user.type(field, `${cautionTable[caution].label}{Enter}`);
+  await putIn(user, field, cautionTable[caution].label);
+  await user.keyboard('{Enter}');
 }
 
 it('keeps what is chosen while another choice is on its way', async () => {

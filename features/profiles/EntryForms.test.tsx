@@ -1,6 +1,6 @@
 import { screen, waitFor } from '@testing-library/react';
 import { ownCheckSchema, ownDrillSchema } from '@/core/catalog/entries';
-import { renderUi } from '@/design/testing/renderUi';
+import { putIn, renderUi } from '@/design/testing/renderUi';
 import type { LengthUnits } from '@/core/units/length';
 import { UnitsProvider } from '@/design/units';
 import { EntryForms } from './EntryForms';
@@ -30,7 +30,7 @@ beforeEach(() => {
 describe('a stage of one’s own', () => {
   it('asks for the ways up of a hop to the wall, and sends those that were chosen', async () => {
     const { user } = show();
-    await user.type(screen.getByLabelText('Name'), 'Hop from a step');
+    await putIn(user, screen.getByLabelText('Name'), 'Hop from a step');
     expect(screen.queryByRole('combobox', { name: 'Ways up' })).not.toBeInTheDocument();
     await user.selectOptions(screen.getByLabelText('It is'), 'tried, by hops');
     await user.click(screen.getByLabelText('at a wall'));
@@ -48,9 +48,9 @@ describe('a drill of one’s own', () => {
   it('is sent as the catalog reads it, with its sets and whether it stays in the room', async () => {
     const { user } = show();
     await user.click(screen.getByRole('radio', { name: 'a drill' }));
-    await user.type(screen.getByLabelText('Name'), 'Wall press, elbows in');
-    await user.type(screen.getByLabelText('What to do'), 'Press the wall away.');
-    await user.type(screen.getByLabelText('Dose'), '4 sets of 15 s');
+    await putIn(user, screen.getByLabelText('Name'), 'Wall press, elbows in');
+    await putIn(user, screen.getByLabelText('What to do'), 'Press the wall away.');
+    await putIn(user, screen.getByLabelText('Dose'), '4 sets of 15 s');
     await user.clear(screen.getByLabelText('Sets'));
     await user.type(screen.getByLabelText('Sets'), '4');
     await user.selectOptions(screen.getByLabelText('It'), 'warms');
@@ -73,7 +73,7 @@ describe('a drill of one’s own', () => {
     });
     const { user } = show();
     await user.click(screen.getByRole('radio', { name: 'a drill' }));
-    await user.type(screen.getByLabelText('Name'), 'Boat');
+    await putIn(user, screen.getByLabelText('Name'), 'Boat');
     await user.click(screen.getByRole('button', { name: 'Add the drill' }));
     expect(
       (await screen.findAllByText('You have one of this name already.')).length,
@@ -86,7 +86,7 @@ describe('a check of one’s own', () => {
   it('may be the teacher’s alone', async () => {
     const { user } = show();
     await user.click(screen.getByRole('radio', { name: 'a check' }));
-    await user.type(screen.getByLabelText('Name'), 'Reverse plank');
+    await putIn(user, screen.getByLabelText('Name'), 'Reverse plank');
     await user.click(screen.getByLabelText(/mine alone/));
     await user.click(screen.getByRole('button', { name: 'Add the check' }));
     await waitFor(() => expect(keep).toHaveBeenCalled());
@@ -101,13 +101,13 @@ describe('a check of one’s own', () => {
   it('says how it is taken and names its levels', async () => {
     const { user } = show();
     await user.click(screen.getByRole('radio', { name: 'a check' }));
-    await user.type(screen.getByLabelText('Name'), 'Bridge');
+    await putIn(user, screen.getByLabelText('Name'), 'Bridge');
     expect(screen.queryByLabelText('What the levels are called')).not.toBeInTheDocument();
     await user.selectOptions(screen.getByLabelText('Kind'), 'levels with names');
     // A bar in seconds is none for a level.
     expect(screen.getByLabelText('Opens at level')).toHaveValue('1');
     await user.type(screen.getByLabelText('What the levels are called'), 'hips down{enter}up');
-    await user.type(screen.getByLabelText('How it is taken'), 'Feet flat.');
+    await putIn(user, screen.getByLabelText('How it is taken'), 'Feet flat.');
     await user.click(screen.getByRole('button', { name: 'Add the check' }));
     await waitFor(() => expect(keep).toHaveBeenCalled());
     expect(ownCheckSchema.parse(keep.mock.calls[0][2])).toMatchObject({
@@ -121,7 +121,7 @@ describe('a check of one’s own', () => {
   it('takes the bar of a length as the studio measures', async () => {
     const { user } = show('in');
     await user.click(screen.getByRole('radio', { name: 'a check' }));
-    await user.type(screen.getByLabelText('Name'), 'Reach');
+    await putIn(user, screen.getByLabelText('Name'), 'Reach');
     await user.selectOptions(screen.getByLabelText('Kind'), 'a measure, in');
     await user.clear(screen.getByLabelText('Opens at'));
     await user.type(screen.getByLabelText('Opens at'), '2');

@@ -29,7 +29,7 @@ import { writeStudioFile } from './studioFile';
 import { ofMany } from '@/core/testing/depth';
 
 /** Of each kind. */
-const kills = { each: ofMany(25, 6), atOnce: 2 } as const;
+const kills = { each: ofMany(25, 4), atOnce: 2 } as const;
 
 let base = '';
 let bundle = '';
