@@ -48,6 +48,7 @@ test('the drill: a copy on an empty folder shows every page as it was', async ({
     await expect(page.getByText('Copied and checked.')).toBeVisible();
     const before = await readEverything(request, server);
     expect(before.size).toBeGreaterThan(60);
+    console.log(`Pages: ${before.size}`);
 
     const copies = path.join(server.folder, 'copies');
     const newest = readdirSync(copies)

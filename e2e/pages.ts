@@ -34,8 +34,13 @@ const links = (html: string) =>
  */
 const oneRungIn = ofMany(8, 40);
 
+/** So many of those who have a card and a practice at home; all have a page of their own. */
+const onePersonIn = ofMany(1, 5);
+
 /** Each rung comes up with some people, each person with some rungs, the same ones every time. */
 function isSpared(address: string): boolean {
+  const [, whose] = /^\/people\/(\d+)\/./.exec(address) ?? [];
+  if (whose !== undefined) return Number(whose) % onePersonIn !== 0;
   const [, rung, person] = /^\/ladders\/([^?]+)\?person=(\d+)$/.exec(address) ?? [];
   if (rung === undefined || person === undefined) return false;
   const sum = [...rung].reduce((total, letter) => total + letter.charCodeAt(0), Number(person));
