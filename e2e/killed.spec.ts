@@ -15,7 +15,7 @@ test('hundreds of taps through a server that is killed again and again: each onc
     await page.waitForURL(/\/floor\/[0-9a-f-]{36}$/);
     const taps = `${page.url()}/taps`;
     await page.goto('about:blank');
-    const all = Array.from({ length: ofMany(500, 210) }, (_, index) => ({
+    const all = Array.from({ length: ofMany(500, 150) }, (_, index) => ({
       device: 'burst',
       seq: index + 1,
       at: { boot: 'b', monoMs: index * 100, wallMs: 1e12 + index * 100 },

@@ -54,7 +54,7 @@ const odd: Readonly<Record<'number' | 'string' | 'other', readonly Json[]>> = {
 const kindOf = (value: Json) =>
   typeof value === 'number' ? 'number' : typeof value === 'string' ? 'string' : 'other';
 
-const count = { people: ofMany(140, 30), courses: ofMany(60, 14) } as const;
+const count = { people: ofMany(140, 20), courses: ofMany(60, 10) } as const;
 
 test('what is taken in never keeps a page from opening', async ({ request }) => {
   test.setTimeout(600_000);
@@ -111,7 +111,7 @@ test('what is taken in never keeps a page from opening', async ({ request }) => 
       if (await take(file)) taken.courses += 1;
     }
     console.log(`Taken in: ${taken.people} people, ${taken.courses} courses`);
-    expect(taken.people).toBeGreaterThan(ofMany(10, 2));
+    expect(taken.people).toBeGreaterThan(ofMany(10, 1));
     expect(taken.courses).toBeGreaterThan(ofMany(3, 0));
     const pages = await readEverything(request, server);
     expect(pages.size).toBeGreaterThan(60 + taken.people);

@@ -32,7 +32,7 @@ const links = (html: string) =>
  * One in this many of the pages that show a rung as somebody's: they are as many as rungs times
  * people, and what can be wrong in them is wrong for the rung or for the person.
  */
-const oneRungIn = ofMany(8, 40);
+const oneRungIn = ofMany(8, 160);
 
 /** So many of those who have a card and a practice at home; all have a page of their own. */
 const onePersonIn = ofMany(1, 5);
