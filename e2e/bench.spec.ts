@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import { expect, expectAccessibleInBoth, test } from './support';
+import { expect, test } from './support';
 
 test('drags the wall distance with the mouse and the figures follow', async ({ page }) => {
   await page.goto('/bench?person=2');
@@ -149,13 +149,6 @@ test('prints what is practised at home, one page for each person', async ({ page
     await page.pdf({ path: file, format });
     const facts = execFileSync('pdfinfo', [file], { encoding: 'utf8' });
     expect([format, /Pages:\s+(\d+)/.exec(facts)?.[1]]).toEqual([format, String(sheets)]);
-  }
-});
-
-test('bench, guide and cards are accessible, light and dark', async ({ page }) => {
-  for (const path of ['/bench?person=3&shape=dolphin', '/bench?shape=crow', '/measure', '/cards']) {
-    await page.goto(path);
-    await expectAccessibleInBoth(page);
   }
 });
 

@@ -1,4 +1,4 @@
-import { expect, expectAccessibleInBoth, test } from './support';
+import { expect, test } from './support';
 
 test('lands on the made-up Thursday course, everyone at one scale', async ({ page }) => {
   await page.goto('/');
@@ -68,11 +68,4 @@ test('answers with a content policy, and only to its own pages', async ({ reques
   expect(renamed.status()).toBe(421);
   const own = await request.post('/', { headers: { origin: baseURL! } });
   expect(own.status()).not.toBe(403);
-});
-
-test('is accessible on every screen, light and dark', async ({ page }) => {
-  for (const path of ['/', '/people', '/people/1', '/people/4/card', '/people/7/card']) {
-    await page.goto(path);
-    await expectAccessibleInBoth(page);
-  }
 });

@@ -1,7 +1,7 @@
 import { readdirSync } from 'node:fs';
 import path from 'node:path';
 import type { Page } from '@playwright/test';
-import { expect, expectAccessible, test } from './support';
+import { expect, expectAccessible, expectContrastInTheDark, test } from './support';
 
 test.use({ viewport: { width: 390, height: 780 }, isMobile: true, hasTouch: true });
 test.describe.configure({ timeout: 240_000 });
@@ -72,7 +72,7 @@ const pages: Readonly<Record<string, readonly string[]>> = {
   '/begin/[step]': ['people', 'room', 'cupboard', 'placing', 'class'].map(
     (step) => `/begin/${step}?course=1`,
   ),
-  '/bench': ['/bench'],
+  '/bench': ['/bench', '/bench?person=3&shape=dolphin'],
   '/cards': ['/cards'],
   '/checks': ['/checks'],
   '/courses': ['/courses'],
@@ -88,7 +88,7 @@ const pages: Readonly<Record<string, readonly string[]>> = {
   '/measure': ['/measure'],
   '/pair': ['/pair'],
   '/people': ['/people'],
-  '/people/[id]': ['/people/4'],
+  '/people/[id]': ['/people/4', '/people/1'],
   '/people/[id]/card': ['/people/4/card'],
   '/people/[id]/home': ['/people/4/home'],
   '/people/import': ['/people/import'],
@@ -142,6 +142,7 @@ for (const [at, addresses] of handfuls.entries()) {
       expect(await cutOff(page), address).toEqual([]);
       // Also what only makes a page harder to find one's way in.
       await expectAccessible(page, ['minor', 'moderate', 'serious', 'critical']);
+      await expectContrastInTheDark(page);
       await page.setViewportSize(desk);
       expect(await cutOff(page), `${address} on a desk`).toEqual([]);
       await page.setViewportSize(hand);

@@ -154,13 +154,18 @@ function newestChange(file) {
   );
 }
 
-/** Builds the application when its sources are newer than the last build; returns success. */
-export function ensureBuild() {
+/** Whether what was built last is newer than everything it is built from. */
+export function isBuilt() {
   const stamp = path.join(root, '.next', 'floor-sw.js');
   const changed = Math.max(
     ...[...sources, ...singles].map((name) => newestChange(path.join(root, name))),
   );
-  if (existsSync(stamp) && statSync(stamp).mtimeMs > changed) return true;
+  return existsSync(stamp) && statSync(stamp).mtimeMs > changed;
+}
+
+/** Builds the application when its sources are newer than the last build; returns success. */
+export function ensureBuild() {
+  if (isBuilt()) return true;
   say('Building the application; under a minute.');
   mkdirSync(path.join(root, '.next'), { recursive: true });
   return run(process.execPath, ['scripts/build.mjs']);

@@ -11,6 +11,7 @@ import {
   ensureChromium,
   ensurePackages,
   ensurePdfTools,
+  isBuilt,
   run,
   runBeside,
   say,
@@ -30,15 +31,9 @@ function timed(name, work) {
 }
 const reports = mkdtempSync(path.join(os.tmpdir(), 'levitar-test-'));
 
-function step(name, command, args, env) {
-  say(name);
-  const isGood = timed(name, () => run(command, args, env));
-  results[isGood ? 'passed' : 'failed'] += 1;
-  return isGood;
-}
-
-/** One step after the other, beside what else goes on. */
+/** One step after the other, beside what else goes on. Resolves to whether all of them were good. */
 async function beside(steps) {
+  let isAllGood = true;
   for (const [name, command, args] of steps) {
     say(name);
     const began = performance.now();
@@ -46,7 +41,9 @@ async function beside(steps) {
     took.push(`${name} ${Math.round((performance.now() - began) / 1000)} s`);
     if (!isGood) console.error(`${name}: failed`);
     results[isGood ? 'passed' : 'failed'] += 1;
+    isAllGood &&= isGood;
   }
+  return isAllGood;
 }
 
 /** Counts the single tests of a runner; a runner that leaves no report counts as one failure. */
@@ -69,29 +66,27 @@ timed('Setting up', () => {
   ensurePdfTools();
 });
 
-// None of them writes anything: each of the two processors has its own row of them.
+const checks = [
+  ['Checking the types', bin('tsc'), ['--noEmit']],
+  ['Checking the core on its own, without browser types', bin('tsc'), ['--noEmit', '-p', 'core']],
+  [
+    'Checking the format',
+    bin('prettier'),
+    // By what stands in each file: one that was not touched is not looked at again.
+    ['--check', '--log-level', 'warn', '--cache', '--cache-strategy', 'content']
+      .concat(['--cache-location', path.join('node_modules', '.cache', 'prettier', 'cache')])
+      .concat(['.']),
+  ],
+];
+const building = ['Building', process.execPath, ['scripts/build.mjs']];
+
+let canBrowse = false;
+// Each of the two processors has its own row of them; what is built is read by no other.
 await Promise.all([
   beside([['Linting', bin('eslint'), ['.', '--max-warnings', '0']]]),
-  beside([
-    ['Checking the types', bin('tsc'), ['--noEmit']],
-    ['Checking the core on its own, without browser types', bin('tsc'), ['--noEmit', '-p', 'core']],
-    [
-      'Checking the format',
-      bin('prettier'),
-      [
-        '--check',
-        '--log-level',
-        'warn',
-        // By what stands in each file: a file that was not touched is not looked at again.
-        '--cache',
-        '--cache-strategy',
-        'content',
-        '--cache-location',
-        'node_modules/.cache/prettier/cache',
-        '.',
-      ],
-    ],
-  ]),
+  beside(checks).then(async () => {
+    canBrowse = isBuilt() || (await beside([building]));
+  }),
 ]);
 
 const unit = path.join(reports, 'unit.json');
@@ -100,7 +95,7 @@ suite('Unit tests', bin('jest'), ['--json', `--outputFile=${unit}`], {}, unit, (
   failed: report.numFailedTests + report.numRuntimeErrorTestSuites,
 }));
 
-if (step('Building', process.execPath, ['scripts/build.mjs'])) {
+if (canBrowse) {
   const browser = path.join(reports, 'browser.json');
   suite(
     'Browser tests',
