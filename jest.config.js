@@ -38,6 +38,8 @@ export default {
   watchman: false,
   // Both processors of a small machine; the default leaves one to the screen.
   maxWorkers: 2,
+  // What a worker has run it does not wholly let go of: a full one is replaced.
+  workerIdleMemoryLimit: '800MB',
   projects: [
     {
       ...shared,
