@@ -79,7 +79,7 @@ test('the drill: a copy on an empty folder shows every page as it was', async ({
 
 const pieceBytes = 3_000_000;
 
-const wantedBytes = ofMany(21_000_000, 4_000_000);
+const wantedBytes = ofMany(21_000_000, 7_000_000);
 
 test('a file of many megabytes comes in piece by piece while a class goes on', async ({
   request,
