@@ -39,10 +39,17 @@ jest.mock('./ComparePanel', () => ({ ComparePanel: () => null }));
 
 withThrowawayStudio();
 
-function show(more: Partial<WishesFile> = {}) {
+function readDemo() {
   fillWithDemo();
   const view = readClass(null)!;
-  const plan = findStandingPlan(view);
+  return { view, plan: findStandingPlan(view) };
+}
+
+/** Nothing here changes it: it is read once. */
+let demo: ReturnType<typeof readDemo> | undefined;
+function show(more: Partial<WishesFile> = {}) {
+  demo ??= readDemo();
+  const { view, plan } = demo;
   const { prepared } = view;
   const wishes = { ...view.wishes, ...more };
   const still: Planner = {
