@@ -1,14 +1,15 @@
 'use client';
 
 import { answered } from '@/design/answered';
-import { Button, Group, Radio, Textarea } from '@mantine/core';
+import { Button, Textarea } from '@mantine/core';
 import { useState, useTransition } from 'react';
 import { decideAction, undoDecisionAction } from './actions';
-import { verdictKinds, type VerdictKind } from '@/core/ladder/verdictKinds';
+import type { VerdictKind } from '@/core/ladder/verdictKinds';
 import type { StageKey } from '@/core/catalog/stage';
 import { VerdictMark, verdictWords } from '@/design/marks/VerdictMark';
 import { showProblem, showUndo } from '@/design/notices';
 import { Said } from '@/design/units';
+import { VerdictChoice } from '@/design/VerdictChoice';
 import classes from './person.module.css';
 
 export interface DecisionFormProps {
@@ -71,18 +72,7 @@ export function DecisionForm(props: DecisionFormProps) {
           judged anew.
         </p>
       ) : (
-        <Radio.Group
-          label="You decide"
-          value={decided}
-          error={problems.decided}
-          onChange={(value) => setDecided(value as VerdictKind)}
-        >
-          <Group gap="md" mt={6}>
-            {verdictKinds.map((kind) => (
-              <Radio key={kind} value={kind} label={verdictWords[kind]} />
-            ))}
-          </Group>
-        </Radio.Group>
+        <VerdictChoice value={decided} error={problems.decided} onChange={setDecided} />
       )}
       <Textarea
         label={decided === suggested ? 'A line about it, if you like' : 'Why you differ'}

@@ -1,9 +1,10 @@
 'use client';
 
-import { Button, Group, Radio, TextInput } from '@mantine/core';
-import { verdictKinds, type VerdictKind } from '@/core/ladder/verdictKinds';
+import { Button, Group, TextInput } from '@mantine/core';
+import type { VerdictKind } from '@/core/ladder/verdictKinds';
 import { VerdictMark, verdictWords } from '@/design/marks/VerdictMark';
 import { Said } from '@/design/units';
+import { VerdictChoice } from '@/design/VerdictChoice';
 import type { Suggested } from './review';
 import classes from './review.module.css';
 
@@ -70,18 +71,11 @@ function DifferingFields({ differing, problemOf, onDiffer }: DifferingFieldsProp
   const { decided, reason } = differing;
   return (
     <div className={classes.differ}>
-      <Radio.Group
-        label="You decide"
+      <VerdictChoice
         value={decided}
         error={problemOf('decided')}
-        onChange={(value) => onDiffer({ decided: value as VerdictKind, reason })}
-      >
-        <Group gap="md" mt={6}>
-          {verdictKinds.map((one) => (
-            <Radio key={one} value={one} label={verdictWords[one]} />
-          ))}
-        </Group>
-      </Radio.Group>
+        onChange={(one) => onDiffer({ decided: one, reason })}
+      />
       <TextInput
         label="Why you differ"
         maxLength={300}
