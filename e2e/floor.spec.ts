@@ -351,7 +351,7 @@ test('a class that runs is accessible, light and dark, and its review', async ({
   test.setTimeout(300_000);
   const url = await openClass(page, saturday);
   await expectAccessibleInBoth(page);
-  await goTo(page, 'Round 1').catch(() => undefined);
+  await goTo(page, 'Round 1');
   await expectAccessibleInBoth(page);
   await bottom(page).getByRole('button', { name: 'Stop' }).click();
   await expectAccessibleInBoth(page);

@@ -33,7 +33,7 @@ test('hundreds of taps through a server that is killed again and again: each onc
     let upTo = 0;
     let made = 0;
     let kills = 0;
-    const killAt = someOf([60, 190, 330, 460], 2).map((at) => Math.min(at, all.length - 20));
+    const killAt = someOf([0.12, 0.38, 0.66, 0.92], 2).map((share) => share * all.length);
     while (upTo < all.length) {
       made = Math.min(all.length, made + 7);
       const delivery = all.slice(upTo, made);

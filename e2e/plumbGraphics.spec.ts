@@ -18,8 +18,8 @@ test.use({
 
 type Heard = Extract<MarksAnswer, { readonly kind: 'read' }>;
 
-/** What the reader says of the practice picture, on graphics that are played or on what there is. */
-async function readPractice(page: Page, name: string): Promise<Heard> {
+/** What the reader says of the practice picture, on graphics that are played. */
+async function readPractice(page: Page): Promise<Heard> {
   await page.addInitScript((workerName) => {
     const heard: unknown[] = [];
     const Given = window.Worker;
@@ -32,7 +32,7 @@ async function readPractice(page: Page, name: string): Promise<Heard> {
       }
     };
     Object.assign(window, { heard });
-  }, name);
+  }, anyGraphics);
   await page.goto('/plumb?person=3&shape=handstandWall');
   await page.getByRole('button', { name: 'A practice picture' }).click();
   await expect(page.getByRole('button', { name: /^near shoulder/ })).toBeVisible({
@@ -51,7 +51,7 @@ test('reads the same marks on a graphics card as on the processor, where it goes
   page.on('request', (request) => {
     if (request.url().endsWith('.js')) scripts.push(request.url());
   });
-  const onCard = await readPractice(page, anyGraphics);
+  const onCard = await readPractice(page);
   expect(onCard.runsOn).toBe('graphics');
 
   // Its script is asked for, and kept for no class that goes on without a network.

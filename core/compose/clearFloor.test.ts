@@ -193,7 +193,7 @@ describe('a room', () => {
       })),
     });
     let compared = 0;
-    // The second of them was once worth less for a wall more: lanes that nobody used took the floor.
+    // Seed 2 was once worth less for a wall more: lanes that nobody used took the floor.
     for (const seed of seedsTo(9, 3)) {
       const { input, wishes } = inventClass(seed, 1 + (seed % 3));
       const plan = (room: Room) =>

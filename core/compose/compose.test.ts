@@ -16,7 +16,7 @@ import { seededRandom } from '../random';
 import { composeQuickly, takesNothing } from './quick';
 import { solveRounds, usualSolve, withSolver } from './solve';
 import { findExcess, roomBeside } from './usage';
-import { ofMany, seedsTo } from '../testing/depth';
+import { seedsTo } from '../testing/depth';
 
 let highs: Highs;
 beforeAll(async () => {
@@ -262,12 +262,12 @@ describe('room beside others', () => {
 
 describe('composing the rounds', () => {
   it('keeps every hard rule on two hundred made-up classes, quickly and proved', () => {
-    for (const seed of seedsTo(200, 28)) {
+    for (const [at, seed] of seedsTo(200, 28).entries()) {
       const problem = invent(seed, 3 + (seed % 12), 3 + (seed % 2));
       const quick = composeQuickly(problem, seed);
       expect([seed, check(problem, quick)]).toEqual([seed, []]);
       expect(findExcess(quick, problem)).toEqual([]);
-      if (seed % ofMany(5, 7) !== 0) continue;
+      if (at % 5 !== 4) continue;
       const plan = solveRounds(highs, problem, { ...usualSolve, seed });
       expect([seed, check(problem, plan.assignment)]).toEqual([seed, []]);
       const bests = findBests(problem);

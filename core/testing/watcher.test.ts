@@ -29,7 +29,7 @@ import { ofMany, seedsTo } from './depth';
 const people = ofMany(10_000, 800);
 const body = resolveBody({ heightM: 1.7 });
 
-it('tells nobody of thousands anything that the handbook closes to them', () => {
+it('tells nobody what the handbook closes to them', () => {
   let told = 0;
   let kept = 0;
   for (let seed = 1; seed <= people; seed += 1) {

@@ -173,6 +173,7 @@ async function runStudio(seed: number): Promise<void> {
   expect(b.people).toEqual(a.people);
 }
 
+// The one in the middle each time.
 for (const seed of someOf([1, 12, 2], 1)) {
   it(`keeps what it promises, whatever happens (${seed})`, () => runStudio(seed));
 }
