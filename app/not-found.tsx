@@ -10,9 +10,9 @@ export default function NotFound() {
       <Page>
         <h1 className={classes.plainTitle}>Nothing here</h1>
         <p>
-          {/* eslint-disable @next/next/no-html-link-for-pages -- see above */}
+          {/* oxlint-disable nextjs/no-html-link-for-pages -- see above */}
           This address leads nowhere. <a href="/">Back to tonight</a>, or to{' '}
-          <a href="/people">the people</a>.{/* eslint-enable @next/next/no-html-link-for-pages */}
+          <a href="/people">the people</a>.{/* oxlint-enable nextjs/no-html-link-for-pages */}
         </p>
       </Page>
     </main>

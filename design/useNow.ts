@@ -12,6 +12,16 @@ export function useNow(everyMs: number): number {
   return now;
 }
 
+/** The clock on the wall, read so often. */
+export function useWallClock(everyMs: number): Date {
+  const [now, setNow] = useState(() => new Date());
+  useEffect(() => {
+    const timer = setInterval(() => setNow(new Date()), everyMs);
+    return () => clearInterval(timer);
+  }, [everyMs]);
+  return now;
+}
+
 /** Keeps the screen awake while the class runs and the page is in sight, where the device can. */
 export function useWakeLock(isRunning: boolean): void {
   useEffect(() => {

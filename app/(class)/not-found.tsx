@@ -9,7 +9,7 @@ export default function NoClass() {
     <Page>
       <h1 className={classes.plainTitle}>No such class</h1>
       <p>
-        {/* eslint-disable-next-line @next/next/no-html-link-for-pages -- see above */}
+        {/* oxlint-disable-next-line nextjs/no-html-link-for-pages -- see above */}
         This address leads to none of your classes. <a href="/floor">To the classes</a>.
       </p>
     </Page>

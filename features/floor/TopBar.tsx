@@ -5,7 +5,7 @@ import { Button } from '@mantine/core';
 import { IconArrowBackUp } from '@tabler/icons-react';
 import { useFloorClass } from './context';
 import classes from './floor.module.css';
-import { useNow } from '@/design/useNow';
+import { useWallClock } from '@/design/useNow';
 import type { Replan } from './useReplan';
 import { actWords } from './words';
 
@@ -24,7 +24,7 @@ const linkWords = {
 /** The clock on the wall, what is saved, and the way back. */
 export function TopBar({ replan }: { readonly replan: Replan }) {
   const { floor, bundle, names } = useFloorClass();
-  useNow(1000);
+  const wall = useWallClock(1000);
   const { waiting, link, problem, state, device, undo } = floor;
   const last = device === null ? undefined : state.undoable.get(device);
   const words =
@@ -32,7 +32,7 @@ export function TopBar({ replan }: { readonly replan: Replan }) {
   return (
     <header className={classes.top}>
       <strong className={classes.wall} suppressHydrationWarning>
-        {sayClock(new Date())}
+        {sayClock(wall)}
       </strong>
       <span className={classes.course}>{bundle.course.name}</span>
       <span className={classes.saved} data-link={link} role="status">

@@ -87,7 +87,7 @@ export const Timeline = memo(function Timeline({
               <li key={atS} data-now={index === at}>
                 <button type="button" onClick={() => lookAt(index)}>
                   {url !== null && (
-                    // eslint-disable-next-line @next/next/no-img-element -- a picture of this page's memory
+                    // oxlint-disable-next-line nextjs/no-img-element -- a picture of this page's memory
                     <img src={url} alt="" />
                   )}
                   <span>

@@ -174,7 +174,7 @@ export function ComparePane({ view }: ComparePaneProps) {
             <div className={classes.pictures}>
               {pictures.map(({ words, kept: { id, on } }) => (
                 <figure key={words}>
-                  {/* eslint-disable-next-line @next/next/no-img-element -- kept in this studio, never optimised elsewhere */}
+                  {/* oxlint-disable-next-line nextjs/no-img-element -- kept in this studio, never optimised elsewhere */}
                   <img src={`/plumb/picture/${id}`} alt={`${person.name} on ${dayWords(on)}`} />
                   <figcaption>
                     {words}, {dayWords(on)}
