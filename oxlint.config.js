@@ -34,6 +34,13 @@ const noDriver = [
   { name: 'drizzle-orm', message: 'Only db writes queries.' },
 ];
 
+/** Pages are gone to by one kind of link, which fetches what somebody is about to open. */
+const noOtherLink = {
+  group: ['next/link'],
+  importNames: ['default'],
+  message: 'Links are design/Link.',
+};
+
 const tests = ['**/*.test.ts', '**/*.test.tsx', '**/testing/**'];
 
 /** What some files may not reach for. Of those that speak of a file, the last one counts. */
@@ -43,7 +50,12 @@ const reach = (files, excludeFiles, patterns, paths = []) => ({
   rules: { 'eslint/no-restricted-imports': ['error', { patterns, paths }] },
 });
 
-const features = [...layer('features', ['app', 'demo']), noForeignStyles, noDaysOfOnesOwn];
+const features = [
+  ...layer('features', ['app', 'demo']),
+  noForeignStyles,
+  noDaysOfOnesOwn,
+  noOtherLink,
+];
 
 export default {
   plugins: ['eslint', 'typescript', 'import', 'react', 'nextjs'],
@@ -172,6 +184,7 @@ export default {
     },
     // Tests look into the file itself: what is deleted must be gone there.
     reach(['{app,features,design,server,demo}/**/*.{ts,tsx}'], ['**/*.test.ts'], [], noDriver),
+    reach(['app/**/*.tsx'], ['**/*.test.tsx'], [noOtherLink], noDriver),
     reach(['core/**/*.{ts,tsx}'], tests, layer('core', outside)),
     reach(
       ['db/**/*.{ts,tsx}'],

@@ -1,7 +1,7 @@
 'use client';
 
 import { Button, type ButtonProps } from '@mantine/core';
-import Link from 'next/link';
+import { Link } from '@/design/Link';
 import type { ReactNode } from 'react';
 
 interface LinkButtonProps extends ButtonProps {

@@ -1,7 +1,7 @@
 'use client';
 
 import { Menu } from '@mantine/core';
-import Link from 'next/link';
+import { Link } from '@/design/Link';
 import { useRef, useState, type ReactElement } from 'react';
 import type { MenuEntry } from './LazyMenu';
 

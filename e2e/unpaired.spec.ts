@@ -22,10 +22,10 @@ const scripts = readdirSync('.next/static/chunks')
   .slice(0, 12)
   .map((name) => `/_next/static/chunks/${name}`);
 
-const total = ofMany(10_000, 800);
+const total = ofMany(10_000, 400);
 const rawEach = ofMany(12, 1);
 /** Eight requests each, of somebody whom the door lets in to something. */
-const rounds = ofMany(250, 30);
+const rounds = ofMany(250, 15);
 const methods = ['GET', 'GET', 'GET', 'POST', 'POST', 'HEAD', 'PUT', 'DELETE', 'PATCH', 'OPTIONS'];
 const bends: readonly ((path: string) => string)[] = [
   (path) => path,
@@ -366,7 +366,7 @@ test('one stranger who hammers is put off, and a class goes on meanwhile', async
   try {
     const door = new URL(server.door);
     const knock = () => ask(agent, door, { method: 'GET', path: '/pair', headers: {}, body: '' });
-    const knocks = ofMany(600, 200);
+    const knocks = ofMany(600, 150);
     const beganMs = Date.now();
     const answers = await Promise.all(Array.from({ length: knocks }, knock));
     const windows = Math.ceil((Date.now() - beganMs) / 10_000) + 1;

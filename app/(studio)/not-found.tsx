@@ -1,5 +1,5 @@
 import { Title } from '@mantine/core';
-import Link from 'next/link';
+import { Link } from '@/design/Link';
 import { Page } from '@/design/Page';
 
 export const metadata = { title: 'Not found' };

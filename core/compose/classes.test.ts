@@ -122,14 +122,14 @@ const everyThirteenth = Array.from({ length: 16 }, (_, at) => 5 + 13 * at);
 
 describe('whole classes', () => {
   it('two hundred with random rooms and cupboards keep every hard rule', () => {
-    for (const seed of seedsTo(200, 20)) {
+    for (const seed of seedsTo(200, 12)) {
       expect([seed, verify(compose(seed, false))]).toEqual([seed, []]);
     }
   });
 
   it('keep them whatever else is asked of the evening', () => {
     // The last of them came out wrong once: pieces, a ceiling, beams.
-    for (const seed of [...seedsTo(60, 8), 97, 210, 565, 763]) {
+    for (const seed of [...seedsTo(60, 4), 97, 210, 565, 763]) {
       expect([seed, verify(compose(seed, false, 'anything'))]).toEqual([seed, []]);
     }
   });

@@ -84,7 +84,7 @@ describe('a first evening', () => {
     // Two hours are filled as well, whatever the school and the cupboard.
     [14, ['arm-balance'], { pieces: [], profile: 'strength-led', minutes: 120 }],
   ];
-  const classes = someOf(every, 6);
+  const classes = someOf(every, 4);
 
   /** Each of them is composed once, and looked at twice. */
   const composed = new Map<string, ReturnType<typeof evening>>();

@@ -134,5 +134,5 @@ function runClass(seed: number): void {
 }
 
 it('never places anybody with what is closed, sore, signed off or before they come', () => {
-  for (const seed of seedsTo(14, 4)) runClass(seed);
+  for (const seed of seedsTo(14, 3)) runClass(seed);
 });

@@ -26,7 +26,7 @@ import {
 import { whyClosed, type Told, type Watched } from './watcher';
 import { ofMany, seedsTo } from './depth';
 
-const people = ofMany(10_000, 800);
+const people = ofMany(10_000, 500);
 const body = resolveBody({ heightM: 1.7 });
 
 it('tells nobody what the handbook closes to them', () => {

@@ -1,6 +1,6 @@
 import { Title } from '@mantine/core';
 import { IconCheck } from '@tabler/icons-react';
-import Link from 'next/link';
+import { Link } from '@/design/Link';
 import { CautionLine, Page } from '@/design/Page';
 import { LinkButton } from '@/design/LinkButton';
 import { readClass, findKeptPlan } from '@/server/judging/classViews';

@@ -1,5 +1,5 @@
 import { Group, Title } from '@mantine/core';
-import Link from 'next/link';
+import { Link } from '@/design/Link';
 import type { Outcome } from '@/server/result';
 import { LinkButton } from '@/design/LinkButton';
 import { CautionLine, Page } from '@/design/Page';

@@ -3,7 +3,7 @@
 import { LinkButton } from '@/design/LinkButton';
 import { saveFile } from '@/design/saveFile';
 import { Button, Group, Title } from '@mantine/core';
-import Link from 'next/link';
+import { Link } from '@/design/Link';
 import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { IconCopy, IconDownload, IconPrinter } from '@tabler/icons-react';
 import type { ShapeId } from '@/core/shapes/postures';

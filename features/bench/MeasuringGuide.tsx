@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/design/Link';
 import { useMemo } from 'react';
 import type { Body } from '@/core/body/body';
 import { lengthTable } from '@/core/body/lengths';

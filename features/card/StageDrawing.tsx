@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/design/Link';
 import { alternativeTable } from '@/core/catalog/alternatives';
 import type { StageSpec } from '@/core/catalog/stage';
 import { getStageIn } from '@/core/catalog/school';

@@ -13,7 +13,7 @@ import {
 } from '@mantine/core';
 import dynamic from 'next/dynamic';
 import { patiently } from '@/design/patiently';
-import Link from 'next/link';
+import { Link } from '@/design/Link';
 import { plumbAnswers, plumbForCheck, type PlumbWay } from '@/features/plumb/address';
 import { useForm } from '@mantine/form';
 import { useState, useTransition } from 'react';

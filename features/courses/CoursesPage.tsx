@@ -1,6 +1,6 @@
 import { sayMeetingDay } from '@/design/days';
 import { Title } from '@mantine/core';
-import Link from 'next/link';
+import { Link } from '@/design/Link';
 import { readCourses } from './read';
 import { NewCourse } from './NewCourse';
 import { StudioPanel } from './StudioPanel';

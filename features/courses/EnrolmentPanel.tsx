@@ -4,7 +4,7 @@ import { answered } from '@/design/answered';
 import { ActionIcon } from '@mantine/core';
 import { PickOne } from '@/design/Picker';
 import { IconX } from '@tabler/icons-react';
-import Link from 'next/link';
+import { Link } from '@/design/Link';
 import { useTransition } from 'react';
 import { changeEnrolmentAction } from './actions';
 import { showProblems, showUndo } from '@/design/notices';
@@ -42,7 +42,7 @@ export function EnrolmentPanel({ courseId, people, others }: EnrolmentPanelProps
       <ul className={classes.enrolled}>
         {people.map(({ id, name }) => (
           <li key={id}>
-            <Link href={`/people/${id}`} prefetch={false} data-alone>
+            <Link href={`/people/${id}`} data-alone>
               {name}
             </Link>
             <ActionIcon

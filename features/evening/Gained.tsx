@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/design/Link';
 import classes from './evening.module.css';
 
 interface GainedProps {

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/design/Link';
 import { sayingRefused } from '@/core/compose/sayingRefused';
 import type { PlanFile } from '@/core/files/planFile';
 import type { PreparedPerson } from '@/core/compose/prepared';

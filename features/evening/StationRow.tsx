@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/design/Link';
 import { memo, useMemo } from 'react';
 import type { PlanFile } from '@/core/files/planFile';
 import { formatLength } from '@/core/units/length';
@@ -147,7 +147,7 @@ const Station = memo(function Station({
                 {names.get(id) ?? id}
               </button>
             ) : hrefOf ? (
-              <Link href={hrefOf(id)} prefetch={false} data-alone>
+              <Link href={hrefOf(id)} data-alone>
                 {names.get(id) ?? id}
               </Link>
             ) : (

@@ -2,7 +2,7 @@
 
 import { answered } from '@/design/answered';
 import { Button } from '@mantine/core';
-import Link from 'next/link';
+import { Link } from '@/design/Link';
 import { useRouter } from 'next/navigation';
 import { useTransition } from 'react';
 import { beginClassAction } from './actions';

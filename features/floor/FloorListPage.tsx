@@ -1,7 +1,7 @@
 import { sayEvening } from '@/design/days';
 import { sayDay } from '@/core/units/day';
 import { Title } from '@mantine/core';
-import Link from 'next/link';
+import { Link } from '@/design/Link';
 import { readFloorLines } from './read';
 import { askerOf } from '@/server/network/guarded';
 import { classRole } from '@/server/running/floorRole';

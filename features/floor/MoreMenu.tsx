@@ -2,7 +2,7 @@
 
 import { Button, Menu } from '@mantine/core';
 import { IconDots } from '@tabler/icons-react';
-import Link from 'next/link';
+import { Link } from '@/design/Link';
 import { useFloorClass } from './context';
 
 /** What is wanted once an evening. */

@@ -2,7 +2,7 @@
 
 import { Button, Group, Title } from '@mantine/core';
 import { IconCalendar, IconCopy, IconDeviceMobile, IconPrinter } from '@tabler/icons-react';
-import Link from 'next/link';
+import { Link } from '@/design/Link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState, useTransition } from 'react';
 import { showProblem, showSaved } from '@/design/notices';

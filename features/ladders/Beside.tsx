@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/design/Link';
 import { usePathname, useRouter, useSearchParams } from 'next/navigation';
 import type { GateRow } from '@/server/judging/gateRows';
 import type { VerdictKind } from '@/core/ladder/verdictKinds';
@@ -68,9 +68,7 @@ export function Beside({ one, other, people }: BesideProps) {
                 <td />
                 {[one, other].map(({ id, name, kind }) => (
                   <th key={id} scope="col">
-                    <Link href={`/people/${id}`} prefetch={false}>
-                      {name}
-                    </Link>
+                    <Link href={`/people/${id}`}>{name}</Link>
                     <span className={classes.besideVerdict}>
                       <VerdictMark kind={kind} /> {verdictWords[kind]}
                     </span>
@@ -99,10 +97,7 @@ export function Beside({ one, other, people }: BesideProps) {
               .map(({ id, name }) => (
                 <span key={id}>
                   Closed to {firstOf(name)} today:{' '}
-                  <Link href={`/people/${id}#closed`} prefetch={false}>
-                    why stands on their page
-                  </Link>
-                  .{' '}
+                  <Link href={`/people/${id}#closed`}>why stands on their page</Link>.{' '}
                 </span>
               ))}
             {parted.length === 0

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/design/Link';
 import { useState } from 'react';
 import type { RungView, Token } from './read';
 import { VerdictMark, verdictWords } from '@/design/marks/VerdictMark';
@@ -56,9 +56,7 @@ export function Rung({ rung, today, breathSeconds }: RungProps) {
                 <li key={person.id}>
                   <VerdictMark kind={person.kind} />
                   <span>
-                    <Link href={`/people/${person.id}`} prefetch={false}>
-                      {person.name}
-                    </Link>{' '}
+                    <Link href={`/people/${person.id}`}>{person.name}</Link>{' '}
                     {verdictWords[person.kind]}
                     {person.forWhat !== 'open' && <small>{person.forWhat}</small>}
                   </span>
@@ -74,10 +72,7 @@ export function Rung({ rung, today, breathSeconds }: RungProps) {
               ))}
             </ul>
           )}
-          <Link
-            href={rungHref(rung.stage, (rung.here[0] ?? rung.waiting[0])?.id ?? null)}
-            prefetch={false}
-          >
+          <Link href={rungHref(rung.stage, (rung.here[0] ?? rung.waiting[0])?.id ?? null)}>
             Open this rung
           </Link>
         </div>

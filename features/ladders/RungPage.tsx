@@ -2,7 +2,7 @@ import { stageKey } from '@/core/catalog/keys';
 import { beforeWeight } from '@/core/setups/beforeWeight';
 import { SetupFigures } from '@/features/card/SetupFigures';
 import { Title } from '@mantine/core';
-import Link from 'next/link';
+import { Link } from '@/design/Link';
 import { notFound } from 'next/navigation';
 import { faultTable } from '@/core/catalog/checks';
 import { cautionColumns } from '@/core/catalog/cautionColumns';
@@ -168,7 +168,7 @@ function Facts({
     list.map(({ stage: key, label }, index) => (
       <span key={key}>
         {index > 0 && ' or '}
-        <Link href={rungHref(key, person?.id ?? null)} prefetch={false} data-alone>
+        <Link href={rungHref(key, person?.id ?? null)} data-alone>
           {label}
         </Link>
       </span>
@@ -252,10 +252,7 @@ function Standing({ view: { verdict, person, here, waiting } }: { readonly view:
               <li key={one.id}>
                 <VerdictMark kind={one.kind} />
                 <span>
-                  <Link href={`/people/${one.id}`} prefetch={false}>
-                    {one.name}
-                  </Link>{' '}
-                  {verdictWords[one.kind]}
+                  <Link href={`/people/${one.id}`}>{one.name}</Link> {verdictWords[one.kind]}
                   <small>{one.forWhat}</small>
                 </span>
               </li>

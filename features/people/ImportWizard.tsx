@@ -3,7 +3,7 @@
 import { counted } from '@/core/units/words';
 import { answered } from '@/design/answered';
 import { Button, Checkbox, Group, NativeSelect, Stepper, Textarea } from '@mantine/core';
-import Link from 'next/link';
+import { Link } from '@/design/Link';
 import Papa from 'papaparse';
 import { useState, useTransition } from 'react';
 import { importPeopleAction, previewImportAction, undoImportAction } from './actions';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/design/Link';
 import { formatHeight, type LengthUnits } from '@/core/units/length';
 import { sayShortDay } from '@/design/days';
 import { AnotherWayMark, VerdictMark, verdictWords } from '@/design/marks/VerdictMark';
@@ -24,9 +24,7 @@ export function PersonCells({ row, family, units }: PersonCellsProps) {
   return (
     <>
       <th scope="row" role="rowheader">
-        <Link href={`/people/${row.id}`} prefetch={false}>
-          {row.name}
-        </Link>
+        <Link href={`/people/${row.id}`}>{row.name}</Link>
       </th>
       <td role="cell">
         {rung?.kind && (

@@ -2,7 +2,7 @@
 
 import { Button } from '@mantine/core';
 import { useDisclosure } from '@mantine/hooks';
-import Link from 'next/link';
+import { Link } from '@/design/Link';
 import { useState } from 'react';
 import type { LadderId, StageKey } from '@/core/catalog/stage';
 import type { Standing } from '@/server/judging/standings';
@@ -80,10 +80,7 @@ function OneLadder({ personId, standing, ladder, instead, tried }: OneLadderProp
       ) : (
         <>
           <p className={classes.next}>
-            next:{' '}
-            <Link href={`/ladders/${next.stage}?person=${personId}`} prefetch={false}>
-              {next.label}
-            </Link>
+            next: <Link href={`/ladders/${next.stage}?person=${personId}`}>{next.label}</Link>
           </p>
           <p className={classes.mark}>
             {instead !== undefined && present !== null ? (

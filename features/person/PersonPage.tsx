@@ -1,7 +1,7 @@
 import { tableOf } from '@/core/units/keyed';
 import { Title } from '@mantine/core';
 import { IconRuler2 } from '@tabler/icons-react';
-import Link from 'next/link';
+import { Link } from '@/design/Link';
 import { notFound } from 'next/navigation';
 import { forearmHandsIds, getForearmHands, type ForearmHandsId } from '@/core/body/hands';
 import { lengthIds, type LengthId } from '@/core/body/lengths';

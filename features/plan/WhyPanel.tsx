@@ -3,7 +3,7 @@
 import type { OptionRole } from '@/core/compose/option';
 import { ActionIcon, Button, Group, NativeSelect, Switch } from '@mantine/core';
 import { IconPin, IconX } from '@tabler/icons-react';
-import Link from 'next/link';
+import { Link } from '@/design/Link';
 import { useMemo } from 'react';
 import { painPlaces, painPlaceTable, type PainPlace } from '@/core/catalog/regions';
 import type { WishesFile } from '@/core/files/classFile';

@@ -1,5 +1,5 @@
 import { Title } from '@mantine/core';
-import Link from 'next/link';
+import { Link } from '@/design/Link';
 import { describeChanges } from '@/core/catalog/profileChanges';
 import { profileTable } from '@/core/catalog/profiles';
 import { readProfiles } from './read';

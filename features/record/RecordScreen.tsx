@@ -2,7 +2,7 @@
 
 import { sayOnAxis } from '@/design/days';
 import { NativeSelect, SegmentedControl, Title } from '@mantine/core';
-import Link from 'next/link';
+import { Link } from '@/design/Link';
 import { useRouter } from 'next/navigation';
 import { useState, type ReactNode } from 'react';
 import type { CourseRecord, RecordKind } from './read';

@@ -1,7 +1,7 @@
 'use client';
 
 import { NativeSelect, Title } from '@mantine/core';
-import Link from 'next/link';
+import { Link } from '@/design/Link';
 import { useRouter } from 'next/navigation';
 import { leaningWords, reliabilityRules, type Bin } from '@/core/calibration/reliability';
 import type { Sides } from '@/core/calibration/verdicts';

@@ -3,7 +3,7 @@
 import { answered } from '@/design/answered';
 import { sayEvening } from '@/design/days';
 import { Button, Group, Title } from '@mantine/core';
-import Link from 'next/link';
+import { Link } from '@/design/Link';
 import { useState, useTransition } from 'react';
 import { VerdictMark, verdictWords } from '@/design/marks/VerdictMark';
 import { showProblems } from '@/design/notices';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/design/Link';
 import type { TonightChange } from './tonight';
 import classes from './room.module.css';
 

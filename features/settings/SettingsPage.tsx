@@ -1,6 +1,6 @@
 import { sayMoment } from '@/design/days';
 import { Button, Group, Title } from '@mantine/core';
-import Link from 'next/link';
+import { Link } from '@/design/Link';
 import { diaryTable } from '@/core/files/diaryKinds';
 import { nowMs } from '@/server/clock';
 import { readCopies } from '@/server/copies/schedule';

@@ -11,7 +11,7 @@ import {
 } from '@mantine/core';
 import { useHotkeys, useMounted } from '@mantine/hooks';
 import { IconLock, IconMoon, IconSearch, IconSun } from '@tabler/icons-react';
-import Link from 'next/link';
+import { Link } from '@/design/Link';
 import { usePathname } from 'next/navigation';
 import dynamic from 'next/dynamic';
 import { patiently } from '@/design/patiently';

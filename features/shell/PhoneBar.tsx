@@ -3,7 +3,7 @@
 import { UnstyledButton } from '@mantine/core';
 import { useDisclosure } from '@mantine/hooks';
 import { IconBarbell, IconHome, IconListDetails, IconMenu2, IconUsers } from '@tabler/icons-react';
-import Link from 'next/link';
+import { Link } from '@/design/Link';
 import dynamic from 'next/dynamic';
 import { patiently } from '@/design/patiently';
 import { useState } from 'react';

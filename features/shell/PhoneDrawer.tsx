@@ -1,7 +1,7 @@
 'use client';
 
 import { Anchor, Drawer } from '@mantine/core';
-import Link from 'next/link';
+import { Link } from '@/design/Link';
 import { furtherPages, isHere, places, whens, whenWords } from './places';
 import classes from './shell.module.css';
 

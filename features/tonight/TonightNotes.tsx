@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/design/Link';
 import { isScreeningDue } from '@/core/caution/care';
 import { isSoreBefore } from '@/core/ladder/case';
 import { verdictKinds } from '@/core/ladder/verdictKinds';
