@@ -54,6 +54,8 @@ const withCross = { closeButtonProps: { 'aria-label': 'Close', size: 48 } };
 const unremembered = { autoComplete: 'off' } as const;
 
 export const theme = createTheme({
+  // Whoever asked for less motion is shown what unfolds at once.
+  respectReducedMotion: true,
   primaryColor: 'sea',
   primaryShade: { light: 7, dark: 3 },
   variantColorResolver,
