@@ -3,11 +3,13 @@
 import NextLink from 'next/link';
 import { useState, type ComponentProps } from 'react';
 
+type LinkProps = Omit<ComponentProps<typeof NextLink>, 'prefetch'>;
+
 /**
  * A link to another page. What is there is fetched once somebody is about to go: with a pointer or a
  * finger on it, or the focus. Otherwise every page would ask for twenty others.
  */
-export function Link({ onPointerEnter, onFocus, ...rest }: ComponentProps<typeof NextLink>) {
+export function Link({ onPointerEnter, onFocus, ...rest }: LinkProps) {
   const [isMeant, setMeant] = useState(false);
   return (
     <NextLink

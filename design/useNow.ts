@@ -2,25 +2,23 @@
 
 import { useEffect, useState } from 'react';
 
-/** The page's monotonic clock, milliseconds, read so often. */
-export function useNow(everyMs: number): number {
-  const [now, setNow] = useState(() => performance.now());
+const monotonic = () => performance.now();
+const onTheWall = () => new Date();
+
+function useClock<T extends number | Date>(read: () => T, everyMs: number): T {
+  const [now, setNow] = useState(read);
   useEffect(() => {
-    const timer = setInterval(() => setNow(performance.now()), everyMs);
+    const timer = setInterval(() => setNow(read()), everyMs);
     return () => clearInterval(timer);
-  }, [everyMs]);
+  }, [read, everyMs]);
   return now;
 }
 
+/** The page's monotonic clock, milliseconds, read so often. */
+export const useNow = (everyMs: number): number => useClock(monotonic, everyMs);
+
 /** The clock on the wall, read so often. */
-export function useWallClock(everyMs: number): Date {
-  const [now, setNow] = useState(() => new Date());
-  useEffect(() => {
-    const timer = setInterval(() => setNow(new Date()), everyMs);
-    return () => clearInterval(timer);
-  }, [everyMs]);
-  return now;
-}
+export const useWallClock = (everyMs: number): Date => useClock(onTheWall, everyMs);
 
 /** Keeps the screen awake while the class runs and the page is in sight, where the device can. */
 export function useWakeLock(isRunning: boolean): void {
