@@ -1,9 +1,13 @@
+import { lazy, Suspense, type ReactNode } from 'react';
+import { act } from '@testing-library/react';
+import { hydrateRoot } from 'react-dom/client';
+import { EarlyTaps } from './EarlyTaps';
 import { earlyTapsScript, lateMs } from './earlyTaps';
 
 const clicked: string[] = [];
 
 /** What React does to an element that answers. */
-const wake = (element: Element) => Object.assign(element, { __reactProps$x: {} });
+const wake = <T extends Element>(element: T): T => Object.assign(element, { __reactProps$x: {} });
 const find = (id: string) => document.getElementById(id)!;
 
 /** Whether what the browser does by itself is done. */
@@ -90,31 +94,112 @@ describe('a tap before the script', () => {
 });
 
 describe('a tap on a part that is still on its way', () => {
-  it('is done when that part is there, unless it was woken for it', () => {
+  /** As React does it: what is not drawn yet, or drawn but not joined, takes no tap. */
+  const isJoined = new Set<Element>();
+  const react = (event: Event) => {
+    const element = event.target as Element;
+    if (!isJoined.has(element)) event.stopPropagation();
+  };
+  afterEach(() => document.removeEventListener('click', react, true));
+  beforeEach(() => {
+    isJoined.clear();
+    document.addEventListener('click', react, true);
     wake(document.body);
     window.levitarAwake!();
-    // Nothing holds it back; whoever draws the page swallows what it cannot do yet.
-    find('late').addEventListener('click', (event) => event.preventDefault());
-    tap('late');
-    expect(clicked).toEqual(['late']);
-    clicked.length = 0;
-    jest.advanceTimersByTime(200);
-    wake(find('late'));
-    jest.advanceTimersByTime(200);
-    expect(clicked).toEqual(['late']);
+  });
 
-    clicked.length = 0;
+  it('is done when that part is there, once', () => {
+    tap('late');
+    tap('late');
+    jest.advanceTimersByTime(200);
+    expect(clicked).toEqual([]);
+    isJoined.add(wake(find('late')));
+    jest.advanceTimersByTime(200);
+    expect(clicked).toEqual(['late']);
+  });
+
+  it('is done also where that part comes at once after it', () => {
+    tap('late');
+    isJoined.add(wake(find('late')));
+    jest.advanceTimersByTime(200);
+    expect(clicked).toEqual(['late']);
+  });
+
+  it('is not done again where the part was woken for it', () => {
+    isJoined.add(find('go'));
     find('go').addEventListener('click', () => wake(find('go')));
     tap('go');
     jest.advanceTimersByTime(1_000);
     expect(clicked).toEqual(['go']);
   });
 
-  it('is nobody’s business where it cannot be told what answers', () => {
-    window.levitarAwake!();
-    tap('go');
+  it('waits where the part is drawn and does not answer, and no longer than for any other', () => {
+    tap('late');
+    wake(find('late'));
+    jest.advanceTimersByTime(lateMs / 2);
+    expect(clicked).toEqual([]);
+    isJoined.add(find('late'));
+    jest.advanceTimersByTime(200);
+    expect(clicked).toEqual(['late']);
+
     wake(find('go'));
-    jest.advanceTimersByTime(1_000);
-    expect(clicked).toEqual(['go']);
+    tap('go');
+    jest.advanceTimersByTime(lateMs + 100);
+    isJoined.add(find('go'));
+    jest.advanceTimersByTime(lateMs);
+    expect(clicked).toEqual(['late']);
+  });
+
+  it('leaves a box as it was until then', () => {
+    expect(tap('box')).toBe(false);
+    expect(find('box')).not.toBeChecked();
+    isJoined.add(wake(find('box')));
+    jest.advanceTimersByTime(200);
+    expect(find('box')).toBeChecked();
+  });
+});
+
+it('is nobody’s business where it cannot be told what answers', () => {
+  const stop = (event: Event) => event.stopPropagation();
+  document.addEventListener('click', stop, true);
+  window.levitarAwake!();
+  tap('go');
+  document.removeEventListener('click', stop, true);
+  wake(find('go'));
+  jest.advanceTimersByTime(1_000);
+  expect(clicked).toEqual([]);
+});
+
+describe('with React itself', () => {
+  it('a part that is hydrated at once after the tap answers to it, once', async () => {
+    const taps = jest.fn();
+    const Late = () => <button onClick={taps}>Arm</button>;
+    let come!: (part: { default: typeof Late }) => void;
+    const part = new Promise<{ default: typeof Late }>((resolve) => (come = resolve));
+    const Lazy = lazy(() => part);
+    const page = (shown: ReactNode) => (
+      <html lang="en">
+        <head />
+        <body>
+          <Suspense>{shown}</Suspense>
+          <EarlyTaps />
+        </body>
+      </html>
+    );
+    document.documentElement.lang = 'en';
+    document.documentElement.innerHTML =
+      '<head></head><body><!--$--><button>Arm</button><!--/$--></body>';
+    const root = await act(async () => hydrateRoot(document, page(<Lazy />)));
+    const button = document.querySelector('button')!;
+    act(() => button.click());
+    expect(taps).not.toHaveBeenCalled();
+    await act(async () => come({ default: Late }));
+    expect(document.querySelector('button')).toBe(button);
+    act(() => jest.advanceTimersByTime(100));
+    expect(taps).toHaveBeenCalledTimes(1);
+    act(() => button.click());
+    act(() => jest.advanceTimersByTime(100));
+    expect(taps).toHaveBeenCalledTimes(2);
+    act(() => root.unmount());
   });
 });

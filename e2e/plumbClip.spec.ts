@@ -105,6 +105,8 @@ test('times a hold without a hand, from the camera', async ({ baseURL }) => {
     // As the link beside the check asks for it.
     await page.goto(`${baseURL}/plumb?person=3&check=wall-hold&base=hands`);
     await page.getByRole('button', { name: 'Open the camera' }).click();
+    // Where it does not open, the page says why.
+    await expect(page.getByRole('main')).toContainText('Mark the wall');
     await expectAccessible(page);
     await page.getByRole('button', { name: 'Mark the wall' }).click();
     // Lines are there before anything is timed, and nothing is kept.

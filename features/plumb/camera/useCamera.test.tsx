@@ -55,6 +55,20 @@ it('lets go of it with the page, also of one that was still opening', async () =
   expect(tracks[1]!.isStopped).toBe(true);
 });
 
+it('asks once more where it was slow to begin, and says so where it still does not', async () => {
+  const slow = () => new DOMException('Timeout starting video source', 'AbortError');
+  getUserMedia.mockRejectedValueOnce(slow());
+  const { result } = await opened();
+  expect(getUserMedia).toHaveBeenCalledTimes(2);
+  act(() => result.current.close());
+
+  getUserMedia.mockRejectedValueOnce(slow()).mockRejectedValueOnce(slow());
+  await act(async () => void (await result.current.open()));
+  expect(getUserMedia).toHaveBeenCalledTimes(4);
+  expect(result.current.stream).toBeNull();
+  expect(result.current.problem).toMatch(/did not begin\. Open it again/);
+});
+
 it('says what to do where it was refused, and where there is none', async () => {
   const { result } = renderHook(() => useCamera());
   const fail = async (name: string) => {

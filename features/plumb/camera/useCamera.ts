@@ -11,10 +11,28 @@ function words(error: unknown): string {
     case 'NotFoundError':
     case 'OverconstrainedError':
       return 'No camera is found. Connect one, or choose a picture or a clip instead.';
+    case 'AbortError':
+      return 'The camera did not begin. Open it again; if it still does not, unplug it and plug it in anew, or choose a picture or a clip instead.';
     case 'NotReadableError':
       return 'Another program holds the camera. Close it there and try again.';
     default:
       return 'The camera cannot be opened here. It needs this computer itself or the app’s own secure address; a picture or a clip can be chosen instead.';
+  }
+}
+
+/** What a camera is asked for. */
+const wishes: MediaStreamConstraints = {
+  audio: false,
+  video: { facingMode: 'environment', width: { ideal: 960 }, height: { ideal: 720 } },
+};
+
+/** Opens it; one that was too slow to begin, as from sleep, is asked once more. */
+async function begin(devices: MediaDevices): Promise<MediaStream> {
+  try {
+    return await devices.getUserMedia(wishes);
+  } catch (error) {
+    if (!(error instanceof DOMException && error.name === 'AbortError')) throw error;
+    return devices.getUserMedia(wishes);
   }
 }
 
@@ -54,10 +72,7 @@ export function useCamera(): Camera {
       // Absent where the page is not secure.
       const devices = (navigator as Partial<Navigator>).mediaDevices;
       if (devices === undefined) throw new Error('no devices');
-      const opened = await devices.getUserMedia({
-        audio: false,
-        video: { facingMode: 'environment', width: { ideal: 960 }, height: { ideal: 720 } },
-      });
+      const opened = await begin(devices);
       if (turn !== asked.current) {
         opened.getTracks().forEach((track) => track.stop());
         return null;
