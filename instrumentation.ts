@@ -2,7 +2,7 @@
 export async function register(): Promise<void> {
   if (process.env.NEXT_RUNTIME !== 'nodejs') return;
   const { beginServing } = await import('./server/serving');
-  await beginServing();
+  beginServing();
 }
 
 /** A page that could not be drawn: perhaps because of a row that nobody of ours has written. */

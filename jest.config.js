@@ -22,7 +22,13 @@ const shared = {
       },
     ],
   },
-  moduleNameMapper: { '\\.css$': '<rootDir>/scripts/noStyles.js', '^@/(.*)$': '<rootDir>/$1' },
+  moduleNameMapper: {
+    '\\.css$': '<rootDir>/scripts/noStyles.js',
+    '^@/(.*)$': '<rootDir>/$1',
+    // The other one notes for every element where it was made: a fifth of all the time of these
+    // tests, for words that nobody reads. A missing key is the linter's.
+    '^react/jsx-runtime$': '<rootDir>/node_modules/react/cjs/react-jsx-runtime.production.js',
+  },
   // How far the random searches go: core/testing/depth.ts.
   globals: { LEVITAR_DEEP: process.env.LEVITAR_DEPTH === 'deep' },
   // These ship as modules only.

@@ -103,6 +103,7 @@ export default {
         'react/globals',
         'react/immutability',
         'react/incompatible-library',
+        'react/jsx-key',
         'react/preserve-manual-memoization',
         'react/purity',
         'react/refs',

@@ -2,10 +2,12 @@ import { defineConfig } from '@playwright/test';
 
 /**
  * What it does without. Two windows of its own that stand ready behind each page, to be typed an
- * address into, took a twelfth of all the time; the rest are those that the runner turns off, whose
- * own list this one takes the place of.
+ * address into, took a twelfth of all the time, and as much a process that stands ready for the next
+ * page, which no test ever goes on to; the rest are those that the runner turns off, whose own list
+ * this one takes the place of.
  */
 const without = [
+  'SpareRendererForSitePerProcess',
   'WebUIOmniboxPopup',
   'WebUIOmniboxAimPopup',
   'AimEnabled',

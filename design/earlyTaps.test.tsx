@@ -179,6 +179,7 @@ describe('with React itself', () => {
     const Lazy = lazy(() => part);
     const page = (shown: ReactNode) => (
       <html lang="en">
+        {/* oxlint-disable-next-line nextjs/no-head-element */}
         <head />
         <body>
           <Suspense>{shown}</Suspense>

@@ -6,10 +6,14 @@ import { expect, test as base, type Page } from '@playwright/test';
 interface Studio {
   readonly url: string;
   readonly doorUrl: string;
+  readonly renew: () => Promise<void>;
   readonly stop: () => Promise<void>;
 }
 
-/** One studio at a time for each worker: that of the file whose turn it is. */
+/**
+ * One studio at a time for each worker: that of the file whose turn it is. The server is one for all of
+ * them: one that has only just started takes its time for the first pages.
+ */
 interface Studios {
   of(file: string): Promise<Studio>;
 }
@@ -25,22 +29,23 @@ async function openStudio(place: number): Promise<Studio> {
 }
 
 /**
- * Each file of tests has the demo course to itself. Every page of every test is watched: no request
+ * Each file of tests has the demo course to itself, in a folder of its own. Every page of every test is watched: no request
  * to another host, no error in the console.
  */
 export const test = base.extend<{ watched: undefined; door: string }, { studios: Studios }>({
   studios: [
     async ({}, provide, { parallelIndex }) => {
-      let now: { readonly file: string; readonly studio: Studio } | null = null;
+      let studio: Studio | undefined;
+      let now: string | undefined;
       await provide({
         of: async (file) => {
-          if (now?.file === file) return now.studio;
-          await now?.studio.stop();
-          now = { file, studio: await openStudio(parallelIndex) };
-          return now.studio;
+          if (studio === undefined) studio = await openStudio(parallelIndex);
+          else if (now !== file) await studio.renew();
+          now = file;
+          return studio;
         },
       });
-      await (now as { readonly studio: Studio } | null)?.studio.stop();
+      await studio?.stop();
     },
     { scope: 'worker', timeout: 120_000 },
   ],

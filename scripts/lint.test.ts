@@ -77,3 +77,17 @@ test('every kind is answered, and no promise is dropped', () => {
     ),
   ).toEqual(['typescript(no-floating-promises)', 'typescript(switch-exhaustiveness-check)']);
 });
+
+test('what is listed has keys: the tests of components draw without React’s own word on it', () => {
+  expect(
+    brokenBy(
+      'features/list.tsx',
+      `export const List = ({ all }: { readonly all: readonly string[] }) => (
+         <ul>{all.map((one) => <li>{one}</li>)}</ul>
+       );
+       export const Fine = ({ all }: { readonly all: readonly string[] }) => (
+         <ul>{all.map((one) => <li key={one}>{one}</li>)}</ul>
+       );`,
+    ).filter((code) => !code.startsWith('typescript(TS')),
+  ).toEqual(['react(jsx-key)']);
+});

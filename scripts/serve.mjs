@@ -1,6 +1,7 @@
 /**
  * One server process, started by server.mjs: takes the folder, opens the doors, says that it is
  * ready, and closes everything cleanly when it is told to stop or when whoever started it is gone.
+ * Told so, it goes on with the studio in another folder.
  */
 import process from 'node:process';
 import { openFront } from './front.mjs';
@@ -27,8 +28,18 @@ async function stop(code) {
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => void stop(0));
 // Whoever started this process is gone: nobody would ever stop it.
 process.on('disconnect', () => void stop(0));
+async function goOnWith(folder) {
+  const { begin, end } = globalThis.levitarFront;
+  await end();
+  // Whoever asks from here on asks for that one.
+  process.env.LEVITAR_DATA = folder;
+  begin();
+  process.send({ kind: 'begun' });
+}
+
 process.on('message', (message) => {
-  if (message === 'stop') void stop(0);
+  if (message.kind === 'stop') void stop(0);
+  if (message.kind === 'go on with') void goOnWith(message.folder);
 });
 for (const event of ['uncaughtException', 'unhandledRejection']) {
   process.on(event, (error) => {

@@ -1,5 +1,6 @@
 /** Starts and stops the built application; a server that dies is started again. */
 import { spawn } from 'node:child_process';
+import { once } from 'node:events';
 import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import os from 'node:os';
@@ -22,7 +23,7 @@ const restartRule = { most: 5, withinMs: 60_000 };
  * The built server in a process of its own. Should it die without being told to, it is started
  * again, a few times a minute at most; it never outlives this process.
  *
- * @returns once it answers: its ways to end, and a promise of its end
+ * @returns once it answers: its ways to end, a promise of its end, and a way to another folder
  * @throws Error with words when it cannot be started
  */
 export async function startServer({ port, host, env = {}, door = null, stdio = 'inherit' }) {
@@ -78,9 +79,17 @@ export async function startServer({ port, host, env = {}, door = null, stdio = '
     ended,
     pid: () => child.pid,
     kill: () => child.kill('SIGKILL'),
+    /** Resolves once it serves the studio in that folder, and has let go of the one before. */
+    goOnWith: async (folder) => {
+      const begun = once(child, 'message');
+      // Should it die, the next one goes on there as well.
+      env = { ...env, LEVITAR_DATA: folder };
+      child.send({ kind: 'go on with', folder });
+      await begun;
+    },
     stop: async () => {
       isStopping = true;
-      if (child.exitCode === null && child.connected) child.send('stop');
+      if (child.exitCode === null && child.connected) child.send({ kind: 'stop' });
       await ended;
     },
   };
@@ -95,16 +104,25 @@ export async function makeTemplate() {
   return folder;
 }
 
+/** A folder for somebody to write in, like the template; without one, with the demo course made anew. */
+function makeFolder(template) {
+  const folder = mkdtempSync(path.join(os.tmpdir(), 'levitar-'));
+  if (template !== undefined) cpSync(template, folder, { recursive: true });
+  else if (!seed({ LEVITAR_DATA: folder })) {
+    throw new Error('The throw-away database could not be made.');
+  }
+  return folder;
+}
+
+const remove = (folder) => rmSync(folder, { recursive: true, force: true });
+
 /**
  * The built application on a throw-away database with the demo course; `doorPort` for network mode.
  *
  * @param template a folder to copy; absent: the demo course is made anew
  */
 export async function startThrowaway(port, { doorPort, template } = {}) {
-  const folder = mkdtempSync(path.join(os.tmpdir(), 'levitar-'));
-  const env = { LEVITAR_DATA: folder };
-  if (template !== undefined) cpSync(template, folder, { recursive: true });
-  else if (!seed(env)) throw new Error('The throw-away database could not be made.');
+  let folder = makeFolder(template);
   const host = '127.0.0.1';
   const prepared =
     doorPort === undefined
@@ -113,18 +131,27 @@ export async function startThrowaway(port, { doorPort, template } = {}) {
   const server = await startServer({
     port,
     host,
-    env: { ...env, ...prepared?.env },
+    env: { LEVITAR_DATA: folder, ...prepared?.env },
     door: prepared?.door ?? null,
     stdio: 'ignore',
   });
   return {
     url: `http://${host}:${port}`,
     doorUrl: prepared?.urls[0],
-    folder,
+    get folder() {
+      return folder;
+    },
     server,
+    /** A database as nobody has written in it, for the same server. */
+    renew: async () => {
+      const before = folder;
+      folder = makeFolder(template);
+      await server.goOnWith(folder);
+      remove(before);
+    },
     stop: async () => {
       await server.stop();
-      rmSync(folder, { recursive: true, force: true });
+      remove(folder);
     },
   };
 }

@@ -15,22 +15,16 @@ interface Front {
   readonly isLetIn: (token: string) => boolean;
   /** Who asks and in which state the studio is, as a text; null: the answer is theirs alone. */
   readonly stateOf: typeof answerState;
+  /** Takes the folder and opens the studio in it. */
+  readonly begin: () => void;
   /** Everything is on the disk and the folder is free. */
   readonly end: () => Promise<void>;
 }
 
 const holder = globalThis as { levitarFront?: Front };
 
-/** What a studio that cannot be opened means is said by the page; here it goes to the terminal. */
-export async function beginServing(): Promise<void> {
+export function beginServing(): void {
   if (holder.levitarFront !== undefined) return;
-  try {
-    holdFolder();
-  } catch (error) {
-    if (!(error instanceof FolderBusyError)) throw error;
-    console.error(error.message);
-    process.exit(1);
-  }
   holder.levitarFront = {
     isLetIn: (token) => {
       try {
@@ -40,11 +34,24 @@ export async function beginServing(): Promise<void> {
       }
     },
     stateOf: answerState,
+    begin,
     end: async () => {
       await endCopies();
       endDatabase();
     },
   };
+  begin();
+}
+
+/** What a studio that cannot be opened means is said by the page; here it goes to the terminal. */
+function begin(): void {
+  try {
+    holdFolder();
+  } catch (error) {
+    if (!(error instanceof FolderBusyError)) throw error;
+    console.error(error.message);
+    process.exit(1);
+  }
   try {
     lookThrough();
     retryErasing();
