@@ -69,6 +69,18 @@ it('asks once more where it was slow to begin, and says so where it still does n
   expect(result.current.problem).toMatch(/did not begin\. Open it again/);
 });
 
+it('is not opened by being asked once more when it was closed meanwhile', async () => {
+  getUserMedia.mockRejectedValueOnce(new DOMException('slow', 'AbortError'));
+  const { result } = renderHook(() => useCamera());
+  await act(async () => {
+    const opening = result.current.open();
+    result.current.close();
+    await opening;
+  });
+  expect(result.current.stream).toBeNull();
+  expect(tracks.every((track) => track.isStopped)).toBe(true);
+});
+
 it('says what to do where it was refused, and where there is none', async () => {
   const { result } = renderHook(() => useCamera());
   const fail = async (name: string) => {
