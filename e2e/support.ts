@@ -29,8 +29,8 @@ async function openStudio(place: number): Promise<Studio> {
 }
 
 /**
- * Each file of tests has the demo course to itself, in a folder of its own. Every page of every test is watched: no request
- * to another host, no error in the console.
+ * Each file of tests has the demo course to itself, in a folder of its own. Every page of every test
+ * is watched: no request to another host, no error in the console.
  */
 export const test = base.extend<{ watched: undefined; door: string }, { studios: Studios }>({
   studios: [

@@ -25,9 +25,6 @@ async function stop(code) {
   process.exit(code);
 }
 
-for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => void stop(0));
-// Whoever started this process is gone: nobody would ever stop it.
-process.on('disconnect', () => void stop(0));
 async function goOnWith(folder) {
   const { begin, end } = globalThis.levitarFront;
   await end();
@@ -37,6 +34,9 @@ async function goOnWith(folder) {
   process.send({ kind: 'begun' });
 }
 
+for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => void stop(0));
+// Whoever started this process is gone: nobody would ever stop it.
+process.on('disconnect', () => void stop(0));
 process.on('message', (message) => {
   if (message.kind === 'stop') void stop(0);
   if (message.kind === 'go on with') void goOnWith(message.folder);
