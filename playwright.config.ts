@@ -41,7 +41,11 @@ export const chromiumArguments = [
 Object.assign(globalThis, { LEVITAR_DEEP: process.env.LEVITAR_DEPTH === 'deep' });
 
 export default defineConfig({
-  testDir: 'e2e',
+  // What each change is asked, and the drills beside it: docs/decisions/0015.
+  projects: [
+    { name: 'each change', testDir: 'e2e', testIgnore: 'drills/**' },
+    { name: 'drills', testDir: 'e2e/drills' },
+  ],
   outputDir: 'test-results',
   // A file is a row of steps on one studio; files know nothing of each other.
   fullyParallel: false,

@@ -1,3 +1,8 @@
+/**
+ * What is tapped before a part of the page answers.
+ *
+ * @alone the script listens to the whole document, and there is no taking that back
+ */
 import { lazy, Suspense, type ReactNode } from 'react';
 import { act } from '@testing-library/react';
 import { hydrateRoot } from 'react-dom/client';

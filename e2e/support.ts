@@ -94,6 +94,15 @@ export async function openPerson(page: Page, name: string): Promise<void> {
   await expect(page.getByRole('heading', { level: 1, name })).toBeVisible();
 }
 
+/** Everything as one file, from the settings; resolves to where it was saved. */
+export async function handOut(page: Page): Promise<string> {
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Hand out everything' }).click(),
+  ]);
+  return (await download.path())!;
+}
+
 /** Body and cautions are folded away until somebody asks for them. */
 export async function openPrivate(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Show body and cautions' }).click();
@@ -127,14 +136,18 @@ async function askAxe(page: Page, options: RunOptions): Promise<AxeResults> {
  * Nothing that is to be mended, in the scheme as it stands.
  *
  * @param grave how grave that is, in axe’s words; absent: serious and critical
+ * @param isByColour whether its words are asked for contrast, which takes longer than all the rest
  */
 export async function expectAccessible(
   page: Page,
   grave: readonly (string | null | undefined)[] = ['serious', 'critical'],
+  isByColour = true,
 ): Promise<void> {
   // The name of a page is put anew whenever it is read again: looked at by itself, and waited for.
   await expect(page).toHaveTitle(/\S/);
-  const { violations } = await askAxe(page, { rules: { 'document-title': { enabled: false } } });
+  const { violations } = await askAxe(page, {
+    rules: { 'document-title': { enabled: false }, 'color-contrast': { enabled: isByColour } },
+  });
   const serious = violations
     .filter(({ impact }) => grave.includes(impact))
     .map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join(' | ')}`);

@@ -1,6 +1,6 @@
 /**
  * npm test: installs what is missing, then lint, types, unit tests, build, browser tests. With
- * --deep (npm run test:deep) whatever tries many random things tries all of them.
+ * --deep (npm run test:deep) whatever tries many random things tries all of them, and the drills are run.
  */
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import os from 'node:os';
@@ -17,7 +17,8 @@ import {
   say,
 } from './setup.mjs';
 
-if (process.argv.includes('--deep')) process.env.LEVITAR_DEPTH = 'deep';
+const isDeep = process.argv.includes('--deep');
+if (isDeep) process.env.LEVITAR_DEPTH = 'deep';
 
 const results = { passed: 0, failed: 0 };
 /** Where the time went, for whoever waits for it. */
@@ -94,6 +95,8 @@ await Promise.all([
 const unit = path.join(reports, 'unit.json');
 // Each file of tests runs most of its code a few times: what compiles soon does not wait to be worth it.
 const jest = ['--always-sparkplug', bin('jest'), '--json', `--outputFile=${unit}`];
+// In a few realms that many files share; the deep run gives each file its own.
+if (!isDeep) jest.push('--config', 'jest.together.config.js');
 suite('Unit tests', process.execPath, jest, {}, unit, (report) => ({
   passed: report.numPassedTests,
   failed: report.numFailedTests + report.numRuntimeErrorTestSuites,
@@ -104,7 +107,7 @@ if (canBrowse) {
   suite(
     'Browser tests',
     process.execPath,
-    ['scripts/browser.mjs', '--reporter=line,json'],
+    ['scripts/browser.mjs', '--reporter=line,json'].concat(isDeep ? [] : '--project=each change'),
     { PLAYWRIGHT_JSON_OUTPUT_NAME: browser },
     browser,
     ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky }),

@@ -16,7 +16,7 @@ import { seededRandom } from '../random';
 import { composeQuickly, takesNothing } from './quick';
 import { solveRounds, usualSolve, withSolver } from './solve';
 import { findExcess, roomBeside } from './usage';
-import { seedsTo } from '../testing/depth';
+import { ofMany, seedsTo } from '../testing/depth';
 
 let highs: Highs;
 beforeAll(async () => {
@@ -267,7 +267,8 @@ describe('composing the rounds', () => {
       const quick = composeQuickly(problem, seed);
       expect([seed, check(problem, quick)]).toEqual([seed, []]);
       expect(findExcess(quick, problem)).toEqual([]);
-      if (at % 5 !== 4) continue;
+      // The proof of a large class that nothing is like takes a while, or all of its time.
+      if (at % ofMany(5, 1) !== 0 || problem.people.length > ofMany(14, 11)) continue;
       const plan = solveRounds(highs, problem, { ...usualSolve, seed });
       expect([seed, check(problem, plan.assignment)]).toEqual([seed, []]);
       const bests = findBests(problem);

@@ -10,6 +10,23 @@ function tokensOf(sheet: string, selector: string): Record<string, string> {
   );
 }
 
+/** How light a colour is, from 0 to 1, as the rules of the web for contrast count it. */
+function luminance(colour: string): number {
+  const [red, green, blue] = [1, 3, 5].map((at) => {
+    const share = Number.parseInt(colour.slice(at, at + 2), 16) / 255;
+    return share <= 0.04045 ? share / 12.92 : ((share + 0.055) / 1.055) ** 2.4;
+  }) as [number, number, number];
+  return 0.2126 * red + 0.7152 * green + 0.0722 * blue;
+}
+
+const contrast = (one: string, other: string): number => {
+  const [light, dark] = [luminance(one), luminance(other)].sort((a, b) => b - a) as [
+    number,
+    number,
+  ];
+  return (light + 0.05) / (dark + 0.05);
+};
+
 describe('the drawing’s colours', () => {
   const sheet = readFileSync('design/tokens.css', 'utf8');
 
@@ -20,6 +37,23 @@ describe('the drawing’s colours', () => {
     const tokens = tokensOf(sheet, selector);
     expect(tokens).toMatchObject(palettes[scheme]);
     for (const value of Object.values(tokens)) expect(value).toMatch(/^#[0-9a-f]{6}$/);
+  });
+
+  it.each([
+    ['light', ':root'],
+    ['dark', ":root[data-mantine-color-scheme='dark']"],
+  ])('can be read on a %s screen, where words are written in them', (_, selector) => {
+    const tokens = tokensOf(sheet, selector) as Record<string, string>;
+    const stands = (name: string, behind: string) => contrast(tokens[name]!, tokens[behind]!);
+    const words = ['ink', 'muted', 'brass', 'green', 'stop'];
+    const faint = words.filter(
+      (name) => stands(name, 'paper') < 4.5 || stands(name, 'sheet') < 4.5,
+    );
+    expect(faint).toEqual([]);
+    // On a button for what is done next.
+    expect(stands('onAction', 'green')).toBeGreaterThanOrEqual(4.5);
+    // What parts one thing from another is no word.
+    expect(stands('rule', 'paper')).toBeLessThan(4.5);
   });
 
   it('are black alone on paper where one ink was chosen, as in a file', () => {

@@ -16,22 +16,30 @@ export function begin(fill: () => unknown = fillWithDemo) {
 }
 
 let seq = 0;
-beforeEach(() => {
-  seq = 0;
-});
+let studio: string | undefined;
 
-/** Taps of a device one after the other, so far apart. */
+/** The number of the next tap: from one on in each studio, and so in each test. */
+function nextSeq(): number {
+  if (studio !== process.env.LEVITAR_DATA) {
+    studio = process.env.LEVITAR_DATA;
+    seq = 0;
+  }
+  seq += 1;
+  return seq;
+}
+
 /** Taps at the desk, and those of a helper's tablet. */
 export const teacherTaps: Tapper = { maySay: 'teacher', maySee: 'teacher', deviceId: null };
 export const assistantTaps: Tapper = { maySay: 'assistant', maySee: 'assistant', deviceId: 1 };
 
+/** Taps of a device one after the other, so far apart. */
 export const tapsOf = (acts: readonly FloorAct[], device = 't', everyMs = 10_000): Tap[] =>
   acts.map((act) => {
-    seq += 1;
+    const next = nextSeq();
     return {
       device,
-      seq,
-      at: { boot: 'b', monoMs: seq * everyMs, wallMs: 1e12 + seq * everyMs },
+      seq: next,
+      at: { boot: 'b', monoMs: next * everyMs, wallMs: 1e12 + next * everyMs },
       act,
     };
   });

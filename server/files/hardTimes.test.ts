@@ -8,6 +8,7 @@ import { listPeople } from '@/db/people';
 import { makeCopyNow } from '../copies/copies';
 import { closeDatabase, database, databaseFile } from '../database';
 import { isErasePending, retryErasing } from './erasing';
+import { withBundled } from './testing/bundled';
 import { beginClass } from '../running/floor';
 import { deletePerson } from '@/features/people/change';
 import { addPerson, must, fillWithDemo, withThrowawayStudio } from '@/features/testing/studio';
@@ -98,8 +99,9 @@ it('erases somebody where there is no room left for the file to grow', async () 
   expect(readFileSync(databaseFile()).includes('Unverwechselbar')).toBe(false);
 });
 
+const resetting = withBundled(path.join('scripts', 'reset.ts'));
 const reset = () =>
-  spawnSync(path.join('node_modules', '.bin', 'tsx'), [path.join('scripts', 'reset.ts')], {
+  spawnSync(process.execPath, [resetting.file], {
     env: { ...process.env, LEVITAR_DATA: studio.folder() },
     encoding: 'utf8',
   });

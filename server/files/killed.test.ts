@@ -19,39 +19,24 @@ import path from 'node:path';
 import Database from 'better-sqlite3';
 import { drizzle } from 'drizzle-orm/better-sqlite3';
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator';
-import { build } from 'esbuild';
 import { markFolder, studioFileName } from '@/db/folder';
 import { openDatabase } from '@/db/open';
 import { seedDemo } from '@/demo/course';
 import { today } from '../clock';
 import { closeDatabase } from '../database';
 import { writeStudioFile } from './studioFile';
+import { withBundled } from './testing/bundled';
 import { ofMany } from '@/core/testing/depth';
 
 /** Of each kind. */
-const kills = { each: ofMany(25, 4), atOnce: 2 } as const;
+const kills = { each: ofMany(25, 3), atOnce: 2 } as const;
 
+const task = withBundled(path.join('server', 'files', 'killedTask.ts'));
 let base = '';
-let bundle = '';
-beforeAll(async () => {
+beforeAll(() => {
   base = mkdtempSync(path.join(os.tmpdir(), 'levitar-killed-'));
-  // Beside the packages, which it takes from where they are.
-  bundle = path.join(process.cwd(), 'node_modules', '.cache', `killed-${process.pid}.mjs`);
-  await build({
-    entryPoints: [path.join('server', 'files', 'killedTask.ts')],
-    outfile: bundle,
-    bundle: true,
-    platform: 'node',
-    format: 'esm',
-    packages: 'external',
-    alias: { '@': process.cwd() },
-    logLevel: 'error',
-  });
 });
-afterAll(() => {
-  rmSync(base, { recursive: true, force: true });
-  rmSync(bundle, { force: true });
-});
+afterAll(() => rmSync(base, { recursive: true, force: true }));
 
 const studioIn = (folder: string) => path.join(folder, studioFileName);
 
@@ -65,7 +50,7 @@ function makeStudio(name: string, fill: (file: string) => void): string {
 /** Starts the work on a folder; resolves to how long it took, or would have taken until the kill. */
 function runOn(folder: string, kind: string, file: string, killAfterMs: number | null) {
   return new Promise<{ isDone: boolean; ms: number }>((resolve, reject) => {
-    const child = spawn(process.execPath, [bundle, kind, file], {
+    const child = spawn(process.execPath, [task.file, kind, file], {
       env: { ...process.env, LEVITAR_DATA: folder },
       stdio: ['ignore', 'pipe', 'pipe'],
     });

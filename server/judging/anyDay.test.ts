@@ -133,7 +133,7 @@ async function runStudio(seed: number): Promise<void> {
 
   fillWithDemo();
   uid = must(beginClass(1));
-  for (let step = 0; step < ofMany(110, 40); step += 1) {
+  for (let step = 0; step < ofMany(110, 25); step += 1) {
     made += 1;
     await pick(happenings)();
   }

@@ -1,8 +1,8 @@
 import type { Page } from '@playwright/test';
 import type { MarksAnswer } from '@/workers/marks.worker';
 import { anyGraphics } from '@/workers/readerBackend';
-import { chromiumArguments } from '../playwright.config';
-import { expect, test } from './support';
+import { chromiumArguments } from '../../playwright.config';
+import { expect, test } from '../support';
 
 // A card that the processor plays, as no test machine has a real one.
 test.use({

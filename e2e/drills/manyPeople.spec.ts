@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { StudioFile } from '@/core/files/studioFile';
-import { expect, test } from './support';
-import { startOwnServer } from './ownServer';
+import { expect, test } from '../support';
+import { startOwnServer } from '../ownServer';
 
 const size = 24;
 

@@ -1,7 +1,6 @@
 /** Every page of a server, read as its readers see them. */
 import type { APIRequestContext } from '@playwright/test';
-import { ofMany } from '@/core/testing/depth';
-import type { OwnServer } from './ownServer';
+import type { OwnServer } from '../ownServer';
 
 /** A page as its reader sees it: without scripts, and without what is new at every request. */
 const plainPage = (html: string) =>
@@ -32,15 +31,10 @@ const links = (html: string) =>
  * One in this many of the pages that show a rung as somebody's: they are as many as rungs times
  * people, and what can be wrong in them is wrong for the rung or for the person.
  */
-const oneRungIn = ofMany(8, 160);
-
-/** So many of those who have a card and a practice at home; all have a page of their own. */
-const onePersonIn = ofMany(1, 5);
+const oneRungIn = 8;
 
 /** Each rung comes up with some people, each person with some rungs, the same ones every time. */
 function isSpared(address: string): boolean {
-  const [, whose] = /^\/people\/(\d+)\/./.exec(address) ?? [];
-  if (whose !== undefined) return Number(whose) % onePersonIn !== 0;
   const [, rung, person] = /^\/ladders\/([^?]+)\?person=(\d+)$/.exec(address) ?? [];
   if (rung === undefined || person === undefined) return false;
   const sum = [...rung].reduce((total, letter) => total + letter.charCodeAt(0), Number(person));
