@@ -1,7 +1,7 @@
-import sequencer from '@jest/test-sequencer';
+import TestSequencer from '@jest/test-sequencer';
 
 /** What takes longest begins first, also where nobody knows yet how long anything takes. */
-export default class GroupsFirst extends sequencer.default {
+export default class GroupsFirst extends TestSequencer {
   sort(tests) {
     const isGroup = ({ path }) => path.includes('/together/groups/');
     const sorted = super.sort(tests);
