@@ -103,6 +103,28 @@ export async function handOut(page: Page): Promise<string> {
   return (await download.path())!;
 }
 
+/** A running class; resolves to its address. */
+export async function beginClass(page: Page): Promise<string> {
+  await page.goto('/floor');
+  await page.getByRole('button', { name: 'Begin the class' }).first().click();
+  await page.waitForURL(/\/floor\/[0-9a-f-]{36}$/);
+  await expect(page.getByText('all saved')).toBeVisible();
+  return page.url();
+}
+
+/** Starts the clock of a hold and stops it: three taps or more. */
+export async function holdOnce(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Hold', exact: true }).click();
+  await page.getByRole('button', { name: /^Start the clock/ }).click();
+  await page.getByRole('button', { name: 'Stop the clock' }).click();
+  await page.getByRole('button', { name: 'Done' }).click();
+}
+
+/** From the list of classes into one that runs, by the address it has on another device. */
+export async function openClass(page: Page, url: string): Promise<void> {
+  await page.locator(`a[href="${new URL(url).pathname}"]`).click();
+}
+
 /** Body and cautions are folded away until somebody asks for them. */
 export async function openPrivate(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Show body and cautions' }).click();

@@ -223,7 +223,8 @@ export async function openFront({ root, port, host, door }) {
     });
   const isLetIn = (token) =>
     token !== undefined && globalThis.levitarFront?.isLetIn(token) === true;
-  const desk = http.createServer(answerWith(handle, {}));
+  // At the desk the browser sits beside the server: packing would only be work for both.
+  const desk = http.createServer(answerWith(pages, {}));
   harden(desk);
   const servers = [await listen(desk, port, host)];
   if (door !== null) {
