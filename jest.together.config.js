@@ -1,5 +1,5 @@
 import alone from './jest.config.js';
-import { findTests } from './scripts/together/files.mjs';
+import { findTests, groups } from './scripts/together/files.mjs';
 
 /**
  * The unit tests as npm test runs them: in a few realms that many files share. jest.config.js gives
@@ -23,7 +23,10 @@ export default {
   ...alone,
   testSequencer: '<rootDir>/scripts/together/order.mjs',
   projects: [
-    groupsOf(computation, ['composing', 'server', 'core', 'features']),
+    groupsOf(
+      computation,
+      groups.filter((name) => name !== 'components'),
+    ),
     groupsOf(components, ['components']),
     ofItself(computation, '.test.ts'),
     ofItself(components, '.test.tsx'),

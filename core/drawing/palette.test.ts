@@ -52,7 +52,7 @@ describe('the drawing’s colours', () => {
     expect(faint).toEqual([]);
     // On a button for what is done next.
     expect(stands('onAction', 'green')).toBeGreaterThanOrEqual(4.5);
-    // What parts one thing from another is no word.
+    // What is fainter is found: the line between two things is not for reading.
     expect(stands('rule', 'paper')).toBeLessThan(4.5);
   });
 

@@ -3,7 +3,7 @@ import type { Group } from './files.mjs';
 
 /**
  * Runs the files of a group in this realm, each as a part that bears its name. They are handed in by
- * jest.together.config.mjs, which looks for them once.
+ * jest.together.config.js, which looks for them once.
  */
 export function runTogether(group: Group): void {
   const { LEVITAR_TOGETHER } = globalThis as unknown as {

@@ -5,7 +5,7 @@
 import { randomUUID } from 'node:crypto';
 import type { StudioFile } from '@/core/files/studioFile';
 import { seededRandom } from '@/core/random';
-import { changeOnce } from '@/core/testing/changeOnce';
+import { saysWhere, withOddCourse, withOddPerson } from '@/core/testing/changeOnce';
 import { ofMany } from '@/core/testing/depth';
 import { listPeople } from '@/db/people';
 import { readCoursePage, readCourses } from '@/features/courses/read';
@@ -42,9 +42,6 @@ function readEverything(): void {
   }
 }
 
-const pick = <T>(list: readonly T[], random: () => number): T =>
-  list[Math.floor(random() * list.length)]!;
-
 it('what is taken in can be read, and what is refused is refused with its place', () => {
   fillWithDemo();
   const random = seededRandom(8);
@@ -55,23 +52,14 @@ it('what is taken in can be read, and what is refused is refused with its place'
     if (outcome.ok) taken[kind] += 1;
     else {
       taken.refused += 1;
-      // Words about the place, never the general sentence of something that went wrong.
-      expect(Object.values(outcome.problems).join(' ')).toMatch(
-        /^Line \d+|line \d+|There is no field/,
-      );
+      expect(Object.values(outcome.problems).join(' ')).toMatch(saysWhere);
     }
   };
-  // Who is in a course stays in it; what its evenings were is no person's.
-  const courses = whole.courses.map((one) => ({ ...one, plans: [], classes: [] }));
   for (let index = 0; index < ofMany(2000, 70); index += 1) {
-    const one = { ...pick(whole.people, random), uid: randomUUID(), name: `Guest ${index}` };
-    const short = { ...one, records: one.records.slice(-2), attempts: one.attempts.slice(-1) };
-    take('people', { ...whole, courses, people: [changeOnce(short, random)] });
+    take('people', withOddPerson(whole, randomUUID(), random));
   }
   for (let index = 0; index < ofMany(800, 40); index += 1) {
-    const one = { ...pick(whole.courses, random), ref: 900 + index, name: `Course ${index}` };
-    const few = { ...one, plans: one.plans.slice(-1), classes: [] };
-    take('courses', { ...whole, people: [], courses: [changeOnce(few, random)] });
+    take('courses', withOddCourse(whole, 900 + index, random));
   }
   expect(taken.people).toBeGreaterThan(ofMany(150, 5));
   expect(taken.courses).toBeGreaterThan(ofMany(30, 1));
