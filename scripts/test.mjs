@@ -20,7 +20,9 @@ import {
 const isDeep = process.argv.includes('--deep');
 if (isDeep) process.env.LEVITAR_DEPTH = 'deep';
 
-const results = { passed: 0, failed: 0 };
+let passed = 0;
+/** What failed, by name: said once more at the end, where it is looked for. */
+const failures = [];
 /** Where the time went, for whoever waits for it. */
 const took = [];
 
@@ -40,8 +42,8 @@ async function beside(steps) {
     const began = performance.now();
     const isGood = await runBeside(command, args);
     took.push(`${name} ${Math.round((performance.now() - began) / 1000)} s`);
-    if (!isGood) console.error(`${name}: failed`);
-    results[isGood ? 'passed' : 'failed'] += 1;
+    if (!isGood) failures.push(name);
+    else passed += 1;
     isAllGood &&= isGood;
   }
   return isAllGood;
@@ -51,15 +53,34 @@ async function beside(steps) {
 function suite(name, command, args, env, report, read) {
   say(name);
   const isGood = timed(name, () => run(command, args, env));
-  const counts = existsSync(report) ? read(JSON.parse(readFileSync(report, 'utf8'))) : null;
-  if (counts === null || counts.passed + counts.failed === 0) {
-    results.failed += 1;
+  const found = existsSync(report) ? read(JSON.parse(readFileSync(report, 'utf8'))) : null;
+  if (found === null || found.passed + found.failed.length === 0) {
+    failures.push(`${name}: no report`);
     return;
   }
-  results.passed += counts.passed;
+  passed += found.passed;
+  failures.push(...found.failed);
   // A runner can fail although each of its tests passed: a broken file, a leak.
-  results.failed += !isGood && counts.failed === 0 ? 1 : counts.failed;
+  if (!isGood && found.failed.length === 0)
+    failures.push(`${name}: ended badly, though each test passed`);
 }
+
+const failedUnits = ({ testResults }) =>
+  testResults.flatMap(({ name, status, assertionResults }) => {
+    const file = path.relative(process.cwd(), name);
+    const bad = assertionResults.filter((one) => one.status === 'failed');
+    // A file that does not even begin has no single tests.
+    if (bad.length === 0) return status === 'failed' ? [file] : [];
+    return bad.map(({ fullName }) => `${file} › ${fullName}`);
+  });
+
+const failedInBrowser = (suites) =>
+  suites.flatMap((one) => [
+    ...one.specs
+      .filter(({ tests }) => tests.some(({ status }) => ['unexpected', 'flaky'].includes(status)))
+      .map(({ file, title }) => `e2e/${file} › ${title}`),
+    ...failedInBrowser(one.suites ?? []),
+  ]);
 
 timed('Setting up', () => {
   ensurePackages();
@@ -99,7 +120,7 @@ const jest = ['--always-sparkplug', bin('jest'), '--json', `--outputFile=${unit}
 if (!isDeep) jest.push('--config', 'jest.together.config.js');
 suite('Unit tests', process.execPath, jest, {}, unit, (report) => ({
   passed: report.numPassedTests,
-  failed: report.numFailedTests + report.numRuntimeErrorTestSuites,
+  failed: failedUnits(report),
 }));
 
 if (canBrowse) {
@@ -110,11 +131,12 @@ if (canBrowse) {
     ['scripts/browser.mjs', '--reporter=line,json'].concat(isDeep ? [] : '--project=each change'),
     { PLAYWRIGHT_JSON_OUTPUT_NAME: browser },
     browser,
-    ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky }),
+    ({ stats, suites }) => ({ passed: stats.expected, failed: failedInBrowser(suites) }),
   );
 }
 
 rmSync(reports, { recursive: true, force: true });
 console.log(took.join(' · '));
-console.log(`${results.passed} passed, ${results.failed} failed`);
-process.exit(results.failed === 0 ? 0 : 1);
+for (const name of failures) console.log(`failed: ${name}`);
+console.log(`${passed} passed, ${failures.length} failed`);
+process.exit(failures.length === 0 ? 0 : 1);
