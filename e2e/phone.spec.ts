@@ -2,7 +2,7 @@ import { readdirSync } from 'node:fs';
 import path from 'node:path';
 import type { Page } from '@playwright/test';
 import { someOf } from '@/core/testing/depth';
-import { expect, expectAccessible, expectContrastInTheDark, test } from './support';
+import { expect, expectAccessible, expectContrastInTheDark, goOn, test } from './support';
 
 test.use({ viewport: { width: 390, height: 780 }, isMobile: true, hasTouch: true });
 test.describe.configure({ timeout: 240_000 });
@@ -132,8 +132,8 @@ for (const [at, addresses] of handfuls.entries()) {
   }) => {
     // By its colours, light and dark, and as wide as a desk: of all pages in the deep run.
     const looked = someOf(addresses, 3);
-    for (const address of addresses) {
-      await page.goto(address);
+    for (const [place, address] of addresses.entries()) {
+      await (place === 0 ? page.goto(address) : goOn(page, address));
       await page.getByRole('heading', { level: 1 }).first().waitFor();
       // With everything on it that comes later.
       await expect(page.getByText(/^Composing/)).toBeHidden({ timeout: 60_000 });

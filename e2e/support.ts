@@ -86,11 +86,36 @@ export const test = base.extend<{ watched: undefined; door: string }, { studios:
 
 export { expect };
 
+/**
+ * On to another page of the application, as by one of its links: what is there already is not loaded
+ * again. The first page of a test is loaded (`page.goto`), and whatever is to come anew.
+ */
+export async function goOn(page: Page, address: string): Promise<void> {
+  const before = page.url();
+  const wanted = new URL(address, before).href;
+  if (wanted === before) {
+    await page.reload();
+    return;
+  }
+  // It is there once the page is awake.
+  await page.waitForFunction(() => 'router' in ((window as { next?: object }).next ?? {}));
+  await page.evaluate(
+    (to) => (window as unknown as { next: { router: Router } }).next.router.push(to),
+    address,
+  );
+  // Some pages send on to another one.
+  await page.waitForURL((url) => url.href !== before);
+}
+
+interface Router {
+  readonly push: (address: string) => void;
+}
+
 export async function openPerson(page: Page, name: string): Promise<void> {
   await page.goto('/people');
   // By its address: while the page wakes up, the rows of the table may still move under a click.
   const address = await page.getByRole('link', { name, exact: true }).getAttribute('href');
-  await page.goto(address!);
+  await goOn(page, address!);
   await expect(page.getByRole('heading', { level: 1, name })).toBeVisible();
 }
 
