@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import { expect, test } from './support';
+import { expect, goOn, test } from './support';
 
 test('drags the wall distance with the mouse and the figures follow', async ({ page }) => {
   await page.goto('/bench?person=2');
@@ -124,7 +124,7 @@ test('prints on one page and saves the drawing', async ({ page }, info) => {
     const facts = execFileSync('pdfinfo', [file], { encoding: 'utf8' });
     expect([address, facts]).toEqual([address, expect.stringMatching(/Pages:\s+1\n/)]);
   }
-  await page.goto('/bench?person=1&shape=dolphin');
+  await goOn(page, '/bench?person=1&shape=dolphin');
   const waiting = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save the drawing' }).click();
   expect((await waiting).suggestedFilename()).toBe('levitar-bench.svg');

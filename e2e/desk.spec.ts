@@ -2,7 +2,7 @@
 import { rmSync } from 'node:fs';
 import path from 'node:path';
 import { startOwnServer } from './ownServer';
-import { beginClass, expect, expectAccessible, holdOnce, openClass, test } from './support';
+import { beginClass, expect, expectAccessible, goOn, holdOnce, openClass, test } from './support';
 
 test('takes a copy back in the middle of a class and back again; the tablet agrees anew', async ({
   page,
@@ -16,9 +16,9 @@ test('takes a copy back in the middle of a class and back again; the tablet agre
   await page.getByRole('button', { name: 'Copy now' }).click();
   await expect(page.getByText('Copied and checked.')).toBeVisible();
   await holdOnce(tablet);
-  await page.goto('/people/1');
+  await goOn(page, '/people/1');
   const name = await page.getByRole('heading', { level: 1 }).innerText();
-  await page.goto('/settings');
+  await goOn(page, '/settings');
   const look = page.getByRole('button', { name: /^Look into the copy/ });
   const before = await look.count();
   await look.first().click();
@@ -30,7 +30,7 @@ test('takes a copy back in the middle of a class and back again; the tablet agre
   // Nothing of the tablet's is lost, and it goes on.
   await holdOnce(tablet);
   await expect(tablet.getByText('all saved')).toBeVisible();
-  await page.goto('/people/1');
+  await goOn(page, '/people/1');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(name);
 });
 
@@ -75,7 +75,7 @@ test('a tablet that is put out keeps nothing, and offers first what was not deli
   const tablet = await context.newPage();
   try {
     const url = await beginClass(page);
-    await page.goto('/devices');
+    await goOn(page, '/devices');
     await page.getByRole('button', { name: 'A code for an assistant' }).click();
     const code = await page.getByText(/^\d{4} \d{4}$/).innerText();
     await tablet.goto(`${door}/pair`);
@@ -89,7 +89,7 @@ test('a tablet that is put out keeps nothing, and offers first what was not deli
     // Its last taps do not get through before it is put out.
     await tablet.route('**/taps', (route) => route.abort());
     await holdOnce(tablet);
-    await page.goto('/devices');
+    await goOn(page, '/devices');
     await page.getByRole('button', { name: 'Put Helper out' }).click();
     await tablet.waitForURL(`${door}/pair`, { timeout: 60_000 });
     await expect(tablet.getByRole('heading', { name: 'Join the class' })).toBeVisible();

@@ -1,5 +1,5 @@
 import { type Page } from '@playwright/test';
-import { expect, expectAccessibleInBoth, test } from './support';
+import { expect, expectAccessibleInBoth, goOn, test } from './support';
 
 const heading = (page: Page) => page.getByRole('heading', { level: 1 });
 const bottom = (page: Page) => page.getByRole('navigation', { name: 'The class' });
@@ -105,7 +105,7 @@ test('runs a class: door, hold, tries, a stop, and it is all in the record', asy
     timeout: 60_000,
   });
   await saved(page);
-  await page.goto('/people');
+  await goOn(page, '/people');
   await page.getByRole('link', { name: 'Anselm Rook' }).click();
   await expect(page.getByText(/2 tries|\d+ tries/).first()).toBeVisible();
 });
@@ -264,7 +264,7 @@ test('ends, is reviewed person by person, and sends practice home', async ({ pag
   await page.getByRole('button', { name: /^Agree with the rest|^Agree with all/ }).click();
   await page.getByRole('button', { name: /^Take back all/ }).click();
   await expect(page.getByText('2 of 14 looked through')).toBeVisible();
-  await page.goto('/people/1/home');
+  await goOn(page, '/people/1/home');
   await expect(page.getByRole('article').getByRole('listitem').first()).toBeVisible();
   await expect(page.getByText('No medical advice.')).toBeVisible();
   // Worked out anew, then printed.
@@ -314,7 +314,7 @@ test('a tablet joins by a code as an assistant, and is sent nothing of anybodyâ€
   await expect(tablet.getByRole('button', { name: 'Next', exact: true })).toHaveCount(0);
   // What the assistant taps reaches the teacher's page.
   const url = tablet.url().replace(door, '');
-  await page.goto(url);
+  await goOn(page, url);
   await tablet.getByRole('button', { name: 'Hold' }).click();
   await tablet.getByRole('button', { name: /^Start the clock/ }).click();
   await expect(page.getByRole('button', { name: 'Stop the clock' })).toBeVisible();
@@ -339,7 +339,7 @@ test('a tablet joins by a code as an assistant, and is sent nothing of anybodyâ€
     data: '[]',
   });
   expect(action.status()).toBe(403);
-  await page.goto('/devices');
+  await goOn(page, '/devices');
   await page.getByRole('button', { name: 'Put Helper out' }).click();
   await expect(page.getByRole('button', { name: 'Put Helper out' })).toBeHidden();
   const late = { data: {}, headers: { origin: door } };
@@ -355,7 +355,7 @@ test('a class that runs is accessible, light and dark, and its review', async ({
   await expectAccessibleInBoth(page);
   await bottom(page).getByRole('button', { name: 'Stop' }).click();
   await expectAccessibleInBoth(page);
-  await page.goto(url.replace('/floor/', '/review/'));
+  await goOn(page, url.replace('/floor/', '/review/'));
   await heading(page).waitFor();
   await expectAccessibleInBoth(page);
 });

@@ -1,7 +1,7 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { pathToFileURL } from 'node:url';
-import { expect, expectAccessible, openPerson, test } from './support';
+import { expect, expectAccessible, goOn, openPerson, test } from './support';
 
 test('practice goes home as one file, without a network, and its diary comes back both ways', async ({
   page,
@@ -121,7 +121,7 @@ test('practice goes home as one file, without a network, and its diary comes bac
   await expect(page.getByText('Everything in it was here already.')).toBeVisible();
   await expect(home.getByText('2 times on 1 day')).toBeVisible();
   // Said tonight, without what it is.
-  await page.goto('/');
+  await goOn(page, '/');
   await expect(page.getByText(/Something from home:/)).toContainText('Halina');
 });
 

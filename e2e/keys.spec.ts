@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, holdScripts, test } from './support';
+import { expect, goOn, holdScripts, test } from './support';
 
 /** Presses keys and counts them; what is typed counts letter by letter. */
 function counting(page: Page) {
@@ -29,7 +29,7 @@ test('the focus goes to the page that was gone to, and back to what opened a men
   await heading(page).waitFor();
   await expect(page.locator('#main')).toBeFocused();
 
-  await page.goto('/people/4');
+  await goOn(page, '/people/4');
   const entry = page.getByRole('button', { name: 'This entry' });
   await entry.focus();
   await page.keyboard.press('Enter');
@@ -96,12 +96,12 @@ test('ten hops are recorded, and a bar is changed, with fewer than thirty keys e
   await expect(page.getByText(/^Hops that reach.* recorded$/)).toBeVisible();
   expect(1 + hops.count()).toBeLessThan(30);
 
-  await page.goto('/profiles');
+  await goOn(page, '/profiles');
   await page.getByRole('button', { name: 'Copy' }).first().click();
   await page.getByLabel('Name of the copy').fill('Quick');
   await page.getByRole('button', { name: 'Make the copy' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Quick');
-  await page.goto('/');
+  await goOn(page, '/');
   await heading(page).waitFor();
   await wake();
   const bar = counting(page);

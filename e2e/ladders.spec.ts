@@ -1,4 +1,12 @@
-import { expect, expectAccessible, holdScripts, openPerson, openPrivate, test } from './support';
+import {
+  expect,
+  expectAccessible,
+  goOn,
+  holdScripts,
+  openPerson,
+  openPrivate,
+  test,
+} from './support';
 
 test('five ladders show everyone, who waits for what, and a rung in full', async ({ page }) => {
   await page.goto('/ladders');
@@ -155,7 +163,7 @@ test('people come in from a table with errors by line, and go back', async ({ pa
   await expect(page.getByText('One person is here')).toBeVisible();
   await page.getByRole('button', { name: 'Take it all back' }).click();
   await expect(page.getByText('1 taken back.')).toBeVisible();
-  await page.goto('/people');
+  await goOn(page, '/people');
   await expect(page.getByText('Mira Onn')).toHaveCount(0);
 });
 
@@ -279,9 +287,9 @@ test('a stage of one’s own stands on its ladder', async ({ page }) => {
   await page.getByRole('button', { name: 'Put it on the ladder' }).click();
   await expect(page.getByText('own-walk-up-the-wall')).toBeVisible();
   await expectAccessible(page);
-  await page.goto('/ladders');
+  await goOn(page, '/ladders');
   await expect(page.getByText('Walk up the wall', { exact: true })).toBeVisible();
-  await page.goto('/entries');
+  await goOn(page, '/entries');
   await page.getByRole('button', { name: 'Take out' }).click();
   await expect(page.getByText('None yet.')).toBeVisible();
 });

@@ -1,5 +1,5 @@
 /** The passphrase of the desk. */
-import { beginClass, expect, expectAccessible, holdOnce, openClass, test } from './support';
+import { beginClass, expect, expectAccessible, goOn, holdOnce, openClass, test } from './support';
 
 const word = 'a long enough word';
 
@@ -9,7 +9,7 @@ test('is locked by a key and opened by its word or the printed code, while a cla
   baseURL,
 }) => {
   const url = await beginClass(page);
-  await page.goto('/settings');
+  await goOn(page, '/settings');
   await page.getByLabel('Passphrase or PIN').fill(word);
   await page.getByLabel('Who is teaching').fill('Vera');
   await page.getByRole('button', { name: 'Set it' }).click();
@@ -31,7 +31,7 @@ test('is locked by a key and opened by its word or the printed code, while a cla
   await expect(page.getByText('all saved')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Next', exact: true })).toHaveCount(0);
 
-  await page.goto('/desk');
+  await goOn(page, '/desk');
   await page.getByLabel('Passphrase').first().fill('some other word');
   await page.getByRole('button', { name: 'Sign in' }).click();
   await expect(page.getByText('This is not the passphrase of this desk.')).toBeVisible();
@@ -50,6 +50,6 @@ test('is locked by a key and opened by its word or the printed code, while a cla
   await visitor.getByRole('button', { name: 'Sign in' }).click();
   await expect(visitor.getByText('This is not the passphrase of this desk.')).toBeVisible();
   await other.close();
-  await page.goto('/settings');
+  await goOn(page, '/settings');
   await expect(page.getByText(/Vera: signed in|Vera: .*passphrase/).first()).toBeVisible();
 });

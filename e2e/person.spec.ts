@@ -1,4 +1,4 @@
-import { expect, expectAccessible, openPerson, openPrivate, test } from './support';
+import { expect, expectAccessible, goOn, openPerson, openPrivate, test } from './support';
 
 test('changes measures and sees the distances follow; keeps what was typed wrongly', async ({
   page,
@@ -138,7 +138,7 @@ test('the whole way with the keyboard alone', async ({ page }) => {
   await press('Enter');
   await press('Escape');
   await expect(page.getByText('care: not after meals').first()).toBeVisible();
-  await page.goto('/people/6');
+  await goOn(page, '/people/6');
   await tabTo('Set-up card');
   await press('Enter');
   await expect(page.getByText('Elbows from the wall')).toBeVisible();

@@ -210,7 +210,7 @@ test('a class runs on a phone: the line, a person, a stop within reach', async (
   expect(await widthOf(page)).toBeLessThanOrEqual(390);
   await expectAccessible(page);
   // And is looked through on it.
-  await page.goto(page.url().replace('/floor/', '/review/'));
+  await goOn(page, page.url().replace('/floor/', '/review/'));
   await expect(page.getByRole('table')).toBeVisible();
   await page
     .getByRole('button', { name: /^Look at / })

@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
-import { expect, expectAccessible, expectContrastInTheDark, test } from './support';
+import { expect, expectAccessible, expectContrastInTheDark, goOn, test } from './support';
 
 // Proving takes seconds on a quiet machine; a busy one is given its time.
 test.describe.configure({ timeout: 300_000 });
@@ -34,7 +34,7 @@ test('composes the coming class, steps through its rounds, and Tonight shows it'
   await page.getByText('Round 3', { exact: true }).first().click();
   expect(await places(page)).toContain('round 3');
   // The same plan on every screen: nothing is composed anew.
-  await page.goto('/');
+  await goOn(page, '/');
   await expect(page.getByText(/Composing/)).toHaveCount(0);
   expect(await page.getByRole('list', { name: 'Set-ups of this round' }).innerText()).toBe(tonight);
 });

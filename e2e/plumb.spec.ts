@@ -5,7 +5,7 @@ import { practiceScene } from '@/core/plumb/practice';
 import { chooseFile } from './ownServer';
 import { choosePhoto } from './paintedPhoto';
 import type { Page } from '@playwright/test';
-import { expect, expectAccessible, expectAccessibleInBoth, test } from './support';
+import { expect, expectAccessible, expectAccessibleInBoth, goOn, test } from './support';
 
 test.describe.configure({ mode: 'serial' });
 
@@ -166,7 +166,7 @@ test('draws a mark by mouse, and keeps a record with where it is from', async ({
     .getByRole('button', { name: 'Keep it' })
     .click();
   await expect(page.getByText('Head clearance in dolphin recorded')).toBeVisible();
-  await page.goto('/people/5');
+  await goOn(page, '/people/5');
   await expect(page.getByRole('cell', { name: /from a picture, give or take/ })).toBeVisible();
 });
 
@@ -236,7 +236,7 @@ test('keeps a picture only with consent, compares two, and really deletes', asyn
   await panel.getByRole('button', { name: 'Keep the marks' }).click();
   await expect(page.getByText('Marks kept, without the picture.')).toBeVisible();
 
-  await page.goto('/people/6');
+  await goOn(page, '/people/6');
   await page.getByRole('button', { name: 'Show body and cautions' }).click();
   await page
     .getByRole('radiogroup', { name: 'Pictures that are kept' })
@@ -244,7 +244,7 @@ test('keeps a picture only with consent, compares two, and really deletes', asyn
     .click();
   await expect(page.getByText('Kept.', { exact: true })).toBeVisible();
 
-  await page.goto('/plumb?person=6&shape=handstand');
+  await goOn(page, '/plumb?person=6&shape=handstand');
   await take();
   await panel.getByRole('checkbox').check();
   await panel.getByRole('button', { name: 'Keep marks and picture' }).click();
