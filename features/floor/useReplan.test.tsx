@@ -11,16 +11,24 @@ import { useReplan } from './useReplan';
 
 type Asked = Extract<ComposeQuestion, { kind: 'compose' }>;
 const mockAsked: { question: Asked; answer: (answer: ComposeAnswer) => void }[] = [];
+/** What each composer that was begun was asked, in order. */
+const mockBegun: ComposeQuestion['kind'][][] = [];
 jest.mock('@/features/evening/composer', () => ({
-  beginComposer: () => ({
-    ask: (question: ComposeQuestion, answer: (answer: ComposeAnswer) => void) => {
-      if (question.kind === 'compose') mockAsked.push({ question, answer });
-    },
-    end: () => undefined,
-  }),
+  beginComposer: () => {
+    const kinds: ComposeQuestion['kind'][] = [];
+    mockBegun.push(kinds);
+    return {
+      ask: (question: ComposeQuestion, answer: (answer: ComposeAnswer) => void) => {
+        kinds.push(question.kind);
+        if (question.kind === 'compose') mockAsked.push({ question, answer });
+      },
+      end: () => undefined,
+    };
+  },
 }));
 beforeEach(() => {
   mockAsked.length = 0;
+  mockBegun.length = 0;
 });
 
 const { input, wishes } = inventClass(6, 10);
@@ -31,7 +39,7 @@ const planOf = (asked = wishes) =>
     relief: null,
   });
 const plan = planOf();
-const [one] = prepared.people.map(({ id }) => id) as [string];
+const [one, two] = prepared.people.map(({ id }) => id) as [string, string];
 const isAway: FloorAct = { kind: 'absent', person: one, isAbsent: true };
 
 function begin(before: readonly FloorAct[], isTeacher = true, more: object = {}) {
@@ -65,6 +73,19 @@ it('plans the rounds anew with whoever is away, and says by which judgement', as
   act(() => answer(proofOf(question)));
   expect(fake.said).toMatchObject([{ kind: 'plan', plan: { judged: 3 } }]);
   expect(result.current.status).toBe('standing');
+});
+
+it('asks another composer where one is busy, and lets that compose nothing before', async () => {
+  const bundle = fakeBundle({ plan, prepared, revision: 3 });
+  const { rerender } = renderHook(
+    ({ acts }: { acts: readonly FloorAct[] }) => useReplan(fakeFloor(acts).floor, bundle, true),
+    { initialProps: { acts: [isAway] } },
+  );
+  await firstAsked();
+  rerender({ acts: [isAway, { kind: 'absent', person: two, isAbsent: true }] });
+  await waitFor(() => expect(mockAsked).toHaveLength(2));
+  expect(mockAsked[1]!.question.wishes.absent).toEqual([one, two].sort());
+  expect(mockBegun).toEqual([['warm', 'compose'], ['compose']]);
 });
 
 it('goes by the quick plan where the solver does not come, and says so where there is none', async () => {

@@ -69,7 +69,8 @@ export function useReplan(floor: Floor, bundle: FloorBundle, isTeacher: boolean)
         composer.current.own.end();
         composer.current = null;
       }
-      const now = (composer.current ??= warmUp(bundle));
+      // One in its place is asked at once: it has no time to compose anything else before.
+      const now = (composer.current ??= { own: beginComposer(), isBusy: false });
       now.isBusy = true;
       const question: ComposeQuestion = {
         kind: 'compose',
