@@ -76,7 +76,13 @@ async function answer(question: ComposeQuestion): Promise<void> {
   const highs = await loadSolver();
   if (question.kind === 'warm') {
     const { prepared, wishes } = question;
-    composeClass(highs, prepared, wishes, { ...usualSolve, seed: wishes.seed });
+    // Any plan will do: whoever asks meanwhile waits for it.
+    composeClass(highs, prepared, wishes, {
+      ...usualSolve,
+      seed: wishes.seed,
+      gap: 1,
+      timeLimitSeconds: 1,
+    });
     return;
   }
   const onStep = (done: number, of: number) => say({ kind: 'binding', done, of });
