@@ -42,6 +42,17 @@ async function keptOnDevice(page: Page): Promise<void> {
   });
 }
 
+/** What this page has asked for and would not have without a connection. */
+const notKept = (page: Page) =>
+  page.evaluate(async () => {
+    const own = performance
+      .getEntriesByType('resource')
+      .map((one) => one.name)
+      .filter((one) => new URL(one).pathname.startsWith('/_next/static/'));
+    const held = await Promise.all(own.map((one) => caches.match(one, { ignoreSearch: true })));
+    return { asked: own.length, lost: own.filter((_, at) => held[at] === undefined) };
+  });
+
 test.describe.configure({ timeout: 240_000 });
 
 const course = 'Thursday, upside down';
@@ -119,8 +130,19 @@ test(
   },
   async ({ page, context }) => {
     const url = await openClass(page, saturday);
-    await next(page).click();
     await keptOnDevice(page);
+    // The solver as well: who is away is planned without a connection.
+    await expect
+      .poll(() => page.evaluate(async () => (await caches.match('/solver')) !== undefined))
+      .toBe(true);
+    await context.setOffline(true);
+    await page.reload();
+    const door = page.getByRole('radiogroup', { name: / is$/ }).last();
+    await door.getByText('away').click();
+    await expect(page.getByText(/planned anew in/)).toBeVisible({ timeout: 60_000 });
+    await context.setOffline(false);
+    await saved(page);
+    await next(page).click();
     await bottom(page).getByRole('button', { name: 'Hold' }).click();
     await page.getByRole('button', { name: /^Start the clock/ }).click();
     await saved(page);
@@ -138,6 +160,9 @@ test(
     const second = await context.newPage();
     await second.goto(url);
     await expect(second.getByRole('button', { name: 'Stop the clock' })).toBeVisible();
+    const { asked, lost } = await notKept(second);
+    expect(lost).toEqual([]);
+    expect(asked).toBeGreaterThan(20);
     const up = (of: Page) => of.getByRole('button', { name: / up$/ });
     const standing = await up(second).count();
     await tile(second, 0).click();

@@ -2,14 +2,15 @@
 import { readFileSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import process from 'node:process';
+import { findReachable } from './reachable.mjs';
 import { nextBin, root, run } from './setup.mjs';
 
 const out = path.join(root, '.next');
 if (!run(process.execPath, [nextBin, 'build'], { NODE_ENV: 'production' })) process.exit(1);
 
 const { generateSW } = await import('workbox-build');
-/** What stands in the scripts that read pictures, on the processor and on a graphics card. */
-const ofReader = ['tfjs-backend-wasm', 'MathBackendWebGL'];
+/** What a class can ask for, and no other page: a tablet keeps it before it may lose its connection. */
+const ofClass = new Set(findReachable(out, path.join('(class)', 'floor', '[uid]')));
 const swDest = path.join(out, 'floor-sw.js');
 const { count, size, warnings } = await generateSW({
   swDest,
@@ -21,18 +22,15 @@ const { count, size, warnings } = await generateSW({
   cleanupOutdatedCaches: true,
   cacheId: 'levitar-floor',
   globDirectory: path.join(out, 'static'),
-  globPatterns: ['**/*.{js,css,woff2,wasm}'],
+  // The solver is kept by its own address.
+  globPatterns: ['**/*.{js,css,woff2}'],
   modifyURLPrefix: { '': '/_next/static/' },
   maximumFileSizeToCacheInBytes: 6_000_000,
-  // The reader of pictures is asked for when somebody wants it, and by nobody in a class.
   manifestTransforms: [
     (entries) => ({
-      manifest: entries.filter(({ url }) => {
-        const file = path.join(out, 'static', url.replace(/^\/_next\/static\//, ''));
-        if (!url.endsWith('.js')) return true;
-        const text = readFileSync(file, 'utf8');
-        return !ofReader.some((words) => text.includes(words));
-      }),
+      manifest: entries.filter(
+        ({ url }) => url.endsWith('.woff2') || ofClass.has(url.replace(/^\/_next\/static\//, '')),
+      ),
     }),
   ],
   // The page of the class itself: fresh where there is a connection, else as it was last.

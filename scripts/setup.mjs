@@ -137,6 +137,7 @@ export function ensurePdfTools() {
 const sources = ['app', 'core', 'db', 'demo', 'design', 'features', 'server', 'workers'];
 const singles = [
   'scripts/build.mjs',
+  'scripts/reachable.mjs',
   'package-lock.json',
   'next.config.ts',
   'proxy.ts',
