@@ -78,7 +78,7 @@ const failedInBrowser = (suites) =>
   suites.flatMap((one) => [
     ...one.specs
       .filter(({ tests }) => tests.some(({ status }) => ['unexpected', 'flaky'].includes(status)))
-      .map(({ file, title }) => `e2e/${file} › ${title}`),
+      .map(({ file, title }) => `${file} › ${title}`),
     ...failedInBrowser(one.suites ?? []),
   ]);
 
