@@ -1,3 +1,6 @@
+/**
+ * @alone What is opened from it comes when it is asked for, by then from among the modules of all.
+ */
 import { screen, waitFor, within } from '@testing-library/react';
 import { renderUi } from '@/design/testing/renderUi';
 import { Header } from './Header';
@@ -33,8 +36,10 @@ beforeEach(() => {
   Element.prototype.scrollIntoView = () => undefined;
 });
 
-const show = (isTeacher = true) =>
-  renderUi(<Header units="cm" paperInk="tones" isTeacher={isTeacher} canLock={false} />);
+const headerOf = (isTeacher = true) => (
+  <Header units="cm" paperInk="tones" isTeacher={isTeacher} canLock={false} />
+);
+const show = (isTeacher = true) => renderUi(headerOf(isTeacher));
 
 it('says where one is, in the header and in the bar of a phone', () => {
   show();
@@ -124,6 +129,24 @@ it('shows its keys on a question mark, each once for each place', async () => {
   expect(new Set(shortcuts.map(({ keys }) => keys.toLowerCase())).size).toBe(shortcuts.length);
   expect(sayKeys('alt+shift+L', false)).toBe('Alt Shift L');
   expect(sayKeys('mod+K', true)).toBe('⌘ K');
+});
+
+it.each([
+  ['what is looked for', 'Find', 'dialog'],
+  ['every place', 'All places', 'dialog'],
+  ['the places of the studio', 'Places of the studio', 'menu'],
+])('leaves %s behind with the page it was opened on', async (_, name, role) => {
+  const { user, rerender } = show();
+  await user.click(screen.getByRole('button', { name }));
+  await waitFor(() => expect(screen.queryByRole(role)).not.toBeNull());
+  // Back by the browser, say.
+  mockPath = '/people';
+  rerender(headerOf());
+  await waitFor(() => expect(screen.queryByRole(role)).toBeNull());
+  // And on again: nobody has asked for it there.
+  mockPath = '/plan';
+  rerender(headerOf());
+  expect(screen.queryByRole(role)).toBeNull();
 });
 
 it('offers an assistant nothing to go to', () => {

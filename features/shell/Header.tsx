@@ -24,6 +24,7 @@ import { OnTheWay } from './OnTheWay';
 import { PhoneBar } from './PhoneBar';
 import { isHere, nextPlace, places, type When } from './places';
 import { StudioMenu } from './StudioMenu';
+import { useOfPage } from './useOfPage';
 import type { Doable } from './doings';
 import { findKey, helpKey } from './keys';
 import classes from './shell.module.css';
@@ -50,7 +51,8 @@ interface HeaderProps {
 }
 
 export function Header({ units, paperInk, isTeacher, canLock }: HeaderProps) {
-  const [shown, setShown] = useState<'palette' | 'keys' | null>(null);
+  const path = usePathname();
+  const [shown, setShown] = useOfPage<'palette' | 'keys' | null>(path, null);
   const close = () => setShown(null);
   // What was chosen in it may have opened something else already.
   const leavePalette = () => setShown((now) => (now === 'palette' ? null : now));
@@ -58,7 +60,6 @@ export function Header({ units, paperInk, isTeacher, canLock }: HeaderProps) {
   useHotkeys([[findKey, () => isTeacher && setShown('palette')]], []);
   // The sign itself, wherever a keyboard has it; in a field it is a letter like any other.
   useHotkeys([[`shift+${helpKey}`, () => isTeacher && setShown('keys')]]);
-  const path = usePathname();
   const then = nextPlace(path);
   const [isSaving, startSaving] = useTransition();
   const { setColorScheme } = useMantineColorScheme();
@@ -115,7 +116,7 @@ export function Header({ units, paperInk, isTeacher, canLock }: HeaderProps) {
                 ))}
                 <div className={classes.group}>
                   <span className={classes.when}>The studio</span>
-                  <StudioMenu path={path} />
+                  <StudioMenu key={path} path={path} />
                 </div>
                 {then !== null && (
                   <div className={classes.group}>

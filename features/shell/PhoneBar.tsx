@@ -1,7 +1,6 @@
 'use client';
 
 import { UnstyledButton } from '@mantine/core';
-import { useDisclosure } from '@mantine/hooks';
 import { IconBarbell, IconHome, IconListDetails, IconMenu2, IconUsers } from '@tabler/icons-react';
 import { Link } from '@/design/Link';
 import dynamic from 'next/dynamic';
@@ -9,6 +8,7 @@ import { patiently } from '@/design/patiently';
 import { useState } from 'react';
 import { OnTheWay } from './OnTheWay';
 import { isHere, places } from './places';
+import { useOfPage } from './useOfPage';
 import classes from './shell.module.css';
 
 const inBar = [
@@ -25,7 +25,7 @@ const PhoneDrawer = dynamic(
 
 /** On a phone: four places at the thumb, all of them in a drawer. */
 export function PhoneBar({ path }: { readonly path: string }) {
-  const [isOpen, drawer] = useDisclosure(false);
+  const [isOpen, setOpen] = useOfPage(path, false);
   const [isWanted, setWanted] = useState(false);
   return (
     <>
@@ -46,14 +46,14 @@ export function PhoneBar({ path }: { readonly path: string }) {
           className={classes.barPlace}
           onClick={() => {
             setWanted(true);
-            drawer.open();
+            setOpen(true);
           }}
         >
           <IconMenu2 size={22} aria-hidden="true" />
           All places
         </UnstyledButton>
       </nav>
-      {isWanted && <PhoneDrawer isOpen={isOpen} path={path} onClose={drawer.close} />}
+      {isWanted && <PhoneDrawer isOpen={isOpen} path={path} onClose={() => setOpen(false)} />}
     </>
   );
 }
