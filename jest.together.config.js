@@ -30,5 +30,5 @@ export default {
     groupsOf(components, ['components']),
     ofItself(computation, '.test.ts'),
     ofItself(components, '.test.tsx'),
-  ],
+  ].filter(({ testMatch }) => testMatch.length > 0),
 };

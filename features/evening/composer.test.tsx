@@ -2,7 +2,7 @@ import type { ComposeAnswer, ComposeQuestion } from '@/workers/compose.worker';
 import { FakeComposer, fakeComposers } from '@/features/testing/fakeComposer';
 import { beginComposer } from './composer';
 
-fakeComposers();
+beforeAll(fakeComposers);
 
 const question = { kind: 'shop', classes: [] } as ComposeQuestion;
 const bought: ComposeAnswer = { kind: 'bought', purchases: [] };

@@ -1,3 +1,6 @@
+/**
+ * @alone What its line opens comes when it is asked for, by then from among the modules of all.
+ */
 import { screen } from '@testing-library/react';
 import { times } from '@/core/catalog/dose';
 import { renderUi } from '@/design/testing/renderUi';

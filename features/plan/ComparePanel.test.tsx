@@ -6,7 +6,7 @@ import { FakeComposer, fakeComposers } from '@/features/testing/fakeComposer';
 import { ComparePanel } from './ComparePanel';
 import type { Planner } from './usePlanner';
 
-fakeComposers();
+beforeAll(fakeComposers);
 
 const plan = (labels: readonly (readonly [string, string])[], objective: number, bound = 9) =>
   ({

@@ -4,7 +4,7 @@ import { renderUi } from '@/design/testing/renderUi';
 import { FakeComposer, fakeComposers } from '@/features/testing/fakeComposer';
 import { WhatToGet } from './WhatToGet';
 
-fakeComposers();
+beforeAll(fakeComposers);
 /** Classes that are on their way, in the order in which they were asked for. */
 const mockWaiting: ((outcome: object) => void)[] = [];
 jest.mock('@/features/plan/actions', () => ({

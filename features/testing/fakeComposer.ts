@@ -32,5 +32,7 @@ export class FakeComposer extends EventTarget {
   }
 }
 
-/** In place of the browser's own workers. */
-export const fakeComposers = () => Object.assign(globalThis, { Worker: FakeComposer });
+/** In place of the browser's own workers: before the tests of a file, since others may share its realm. */
+export function fakeComposers(): void {
+  Object.assign(globalThis, { Worker: FakeComposer });
+}

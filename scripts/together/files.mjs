@@ -9,15 +9,20 @@ import path from 'node:path';
 const folders = ['core', 'db', 'demo', 'design', 'features', 'scripts', 'server'];
 
 /** In the order in which they begin: what takes longest first. */
-export const groups = ['composing', 'server', 'core', 'features', 'components'];
+export const groups = ['server', 'components', 'core', 'composing', 'features', 'commands'];
 
-/** What a file puts in the place of other modules, or leaves behind in the page, is meant for it alone. */
-const isForItself = (text) => /\bjest\.(?:mock|doMock|resetModules)\b|^ \* @alone\b/m.test(text);
+/** What a file leaves behind in the page, or does while its tests run with what is loaded, is meant for it alone. */
+const isForItself = (text) => /\bjest\.(?:doMock|resetModules)\b|^ \* @alone\b/m.test(text);
+
+/** @returns the modules that a file of tests puts others in the place of, by the names it calls them */
+export const replacedIn = (text) =>
+  [...text.matchAll(/^jest\.mock\(\s*'([^']+)'/gm)].map(([, name]) => name);
 
 /** @returns the group that a file of tests belongs to, by its path from the root */
 export function groupOf(file) {
   if (file.endsWith('.tsx')) return 'components';
-  if (/^core\/(?:compose|commands)\//.test(file)) return 'composing';
+  if (file.startsWith('core/compose/')) return 'composing';
+  if (file.startsWith('core/commands/')) return 'commands';
   if (file.startsWith('core/')) return 'core';
   return file.startsWith('server/') ? 'server' : 'features';
 }

@@ -1,7 +1,7 @@
 import { mkdirSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import { findTests, groupOf, groups } from './files.mjs';
+import { findTests, groupOf, groups, replacedIn } from './files.mjs';
 
 const passedBy = ['node_modules', '.next', 'e2e', 'test-results'];
 
@@ -22,7 +22,7 @@ describe('the files of tests', () => {
     const { together, alone } = findTests('.');
     const found = [...Object.values(together).flat(), ...alone];
     expect(found.sort()).toEqual(listed.sort());
-    for (const group of groups) expect(together[group].length).toBeGreaterThan(10);
+    for (const group of groups) expect(together[group].length).toBeGreaterThan(2);
   });
 
   it('have files of a group each that runs them', () => {
@@ -30,7 +30,7 @@ describe('the files of tests', () => {
     expect(files.sort()).toEqual([...groups].sort());
   });
 
-  it('keep to themselves where they put something in the place of other modules, or say so', () => {
+  it('keep to themselves where they say so, or let modules be loaded anew', () => {
     const root = mkdtempSync(path.join(os.tmpdir(), 'levitar-tests-'));
     try {
       for (const folder of ['core', 'db', 'demo', 'design', 'features', 'scripts', 'server']) {
@@ -38,7 +38,8 @@ describe('the files of tests', () => {
       }
       const write = (name: string, text: string) => writeFileSync(path.join(root, name), text);
       write('core/a.test.ts', `it('does nothing', () => undefined);`);
-      write('core/b.test.ts', `jest.mock('./a', () => ({}));`);
+      write('core/b.test.ts', `it('loads', () => jest.resetModules());`);
+      write('core/c.test.ts', `jest.mock('./a', () => ({}));`);
       write(
         'design/c.test.tsx',
         `/**\n * Of the page.\n *\n * @alone it listens to all of it\n */`,
@@ -46,7 +47,7 @@ describe('the files of tests', () => {
       write('design/d.test.tsx', `const words = 'stands @alone';`);
       write('design/e.ts', `jest.mock('./a');`);
       const { together, alone } = findTests(root);
-      expect(together.core).toEqual(['core/a.test.ts']);
+      expect(together.core).toEqual(['core/a.test.ts', 'core/c.test.ts']);
       expect(together.components).toEqual(['design/d.test.tsx']);
       expect(alone).toEqual(['core/b.test.ts', 'design/c.test.tsx']);
     } finally {
@@ -54,8 +55,20 @@ describe('the files of tests', () => {
     }
   });
 
+  it('say what they put something in the place of', () => {
+    const text = `
+jest.mock('./a', () => ({}));
+jest.mock(
+  '@/b',
+  () => ({}),
+);
+const words = "jest.mock('./c')";`;
+    expect(replacedIn(text)).toEqual(['./a', '@/b']);
+  });
+
   it('stand with what they share most of', () => {
     expect(groupOf('core/compose/replan.test.ts')).toBe('composing');
+    expect(groupOf('core/commands/compose.test.ts')).toBe('commands');
     expect(groupOf('core/room/room.test.ts')).toBe('core');
     expect(groupOf('server/running/liar.test.ts')).toBe('server');
     expect(groupOf('db/db.test.ts')).toBe('features');

@@ -1,4 +1,8 @@
-/** Whatever is reached past the guard refuses by itself: actions, files, the header that says who asks. */
+/**
+ * Whatever is reached past the guard refuses by itself: actions, files, the header that says who asks.
+ *
+ * @alone Its actions are loaded while it runs, by then from among the modules of all.
+ */
 import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { askerHeader, atDesk, readAsker, writeAsker } from './asker';

@@ -1,0 +1,3 @@
+import { runTogether } from '../run';
+
+runTogether('commands');
