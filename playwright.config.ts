@@ -41,9 +41,10 @@ export const chromiumArguments = [
 Object.assign(globalThis, { LEVITAR_DEEP: process.env.LEVITAR_DEPTH === 'deep' });
 
 export default defineConfig({
-  // What each change is asked, and the drills beside it: docs/decisions/0015.
+  // What each change is asked, what only the deep run is, and its drills: docs/decisions/0015.
   projects: [
-    { name: 'each change', testDir: 'e2e', testIgnore: 'drills/**' },
+    { name: 'each change', testDir: 'e2e', testIgnore: 'drills/**', grepInvert: /@deep$/ },
+    { name: 'deep', testDir: 'e2e', testIgnore: 'drills/**', grep: /@deep$/ },
     { name: 'drills', testDir: 'e2e/drills' },
   ],
   outputDir: 'test-results',

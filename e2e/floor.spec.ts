@@ -184,7 +184,7 @@ function setClockForward(): void {
 
 test(
   'a clock that is set in the middle of a hold changes no time, and without a second witness the teacher is asked',
-  { annotation: offline },
+  { tag: '@deep', annotation: offline },
   async ({ page, context }) => {
     await openClass(page, saturday);
     await keptOnDevice(page);
@@ -228,37 +228,41 @@ test(
   },
 );
 
-test('undoes, paces breath, and measures the load on a practice scale', async ({ page }) => {
-  await page.setViewportSize({ width: 768, height: 1024 });
-  await openClass(page, saturday);
-  const before = await heading(page).innerText();
-  await next(page).click();
-  await expect(heading(page)).not.toHaveText(before);
-  await page.getByRole('button', { name: /^Undo: the step/ }).click();
-  await expect(heading(page)).toHaveText(before);
-  await bottom(page).getByRole('button', { name: 'Breath' }).click();
-  await page.getByText('3-2-1', { exact: true }).click();
-  await page.getByRole('button', { name: /^Pace/ }).click();
-  await expect(page.getByText('3: hold 1 of 3 · breath 1 of 2')).toBeVisible();
-  await page.getByRole('button', { name: 'End the pace' }).click();
-  // A hold has its breath as well, for as long as it lasts.
-  await bottom(page).getByRole('button', { name: 'Hold' }).click();
-  await page.getByRole('button', { name: /^Start the clock/ }).click();
-  await page.getByRole('button', { name: 'Breathe' }).click();
-  await expect(page.getByText('breath 1', { exact: true })).toBeVisible();
-  await page.getByRole('button', { name: 'Stop the clock' }).click();
-  await page.getByRole('button', { name: 'Done' }).click();
-  await bottom(page).getByRole('button', { name: 'More' }).click();
-  await page.getByRole('menuitem', { name: 'Head load on a scale' }).click();
-  await page.getByRole('textbox', { name: 'Body mass in kg' }).fill('60');
-  await page.getByRole('button', { name: 'Start the scale' }).click();
-  await expect(page.getByText(/^Steady for .* 8 % of body weight/)).toBeVisible({
-    timeout: 60_000,
-  });
-  // A practice scale measures nobody.
-  await expect(page.getByText('The practice scale measures nobody')).toBeVisible();
-  await expect(page.getByRole('button', { name: /^Keep/ })).toHaveCount(0);
-});
+test(
+  'undoes, paces breath, and measures the load on a practice scale',
+  { tag: '@deep' },
+  async ({ page }) => {
+    await page.setViewportSize({ width: 768, height: 1024 });
+    await openClass(page, saturday);
+    const before = await heading(page).innerText();
+    await next(page).click();
+    await expect(heading(page)).not.toHaveText(before);
+    await page.getByRole('button', { name: /^Undo: the step/ }).click();
+    await expect(heading(page)).toHaveText(before);
+    await bottom(page).getByRole('button', { name: 'Breath' }).click();
+    await page.getByText('3-2-1', { exact: true }).click();
+    await page.getByRole('button', { name: /^Pace/ }).click();
+    await expect(page.getByText('3: hold 1 of 3 · breath 1 of 2')).toBeVisible();
+    await page.getByRole('button', { name: 'End the pace' }).click();
+    // A hold has its breath as well, for as long as it lasts.
+    await bottom(page).getByRole('button', { name: 'Hold' }).click();
+    await page.getByRole('button', { name: /^Start the clock/ }).click();
+    await page.getByRole('button', { name: 'Breathe' }).click();
+    await expect(page.getByText('breath 1', { exact: true })).toBeVisible();
+    await page.getByRole('button', { name: 'Stop the clock' }).click();
+    await page.getByRole('button', { name: 'Done' }).click();
+    await bottom(page).getByRole('button', { name: 'More' }).click();
+    await page.getByRole('menuitem', { name: 'Head load on a scale' }).click();
+    await page.getByRole('textbox', { name: 'Body mass in kg' }).fill('60');
+    await page.getByRole('button', { name: 'Start the scale' }).click();
+    await expect(page.getByText(/^Steady for .* 8 % of body weight/)).toBeVisible({
+      timeout: 60_000,
+    });
+    // A practice scale measures nobody.
+    await expect(page.getByText('The practice scale measures nobody')).toBeVisible();
+    await expect(page.getByRole('button', { name: /^Keep/ })).toHaveCount(0);
+  },
+);
 
 test('ends, is reviewed person by person, and sends practice home', async ({ page }) => {
   await openClass(page, course);
@@ -372,15 +376,19 @@ test('a tablet joins by a code as an assistant, and is sent nothing of anybody�
   await context.close();
 });
 
-test('a class that runs is accessible, light and dark, and its review', async ({ page }) => {
-  test.setTimeout(300_000);
-  const url = await openClass(page, saturday);
-  await expectAccessibleInBoth(page);
-  await goTo(page, 'Round 1');
-  await expectAccessibleInBoth(page);
-  await bottom(page).getByRole('button', { name: 'Stop' }).click();
-  await expectAccessibleInBoth(page);
-  await goOn(page, url.replace('/floor/', '/review/'));
-  await heading(page).waitFor();
-  await expectAccessibleInBoth(page);
-});
+test(
+  'a class that runs is accessible, light and dark, and its review',
+  { tag: '@deep' },
+  async ({ page }) => {
+    test.setTimeout(300_000);
+    const url = await openClass(page, saturday);
+    await expectAccessibleInBoth(page);
+    await goTo(page, 'Round 1');
+    await expectAccessibleInBoth(page);
+    await bottom(page).getByRole('button', { name: 'Stop' }).click();
+    await expectAccessibleInBoth(page);
+    await goOn(page, url.replace('/floor/', '/review/'));
+    await heading(page).waitFor();
+    await expectAccessibleInBoth(page);
+  },
+);

@@ -59,68 +59,70 @@ test('the focus goes to the page that was gone to, and back to what opened a men
   await expect(decide).toBeFocused();
 });
 
-test('ten hops are recorded, and a bar is changed, with fewer than thirty keys each', async ({
-  page,
-}) => {
-  await page.goto('/');
-  await heading(page).waitFor();
-  const find = page.getByRole('textbox', { name: 'Find' });
-  const wake = async () => {
-    // The first key may come before the page has woken up: it is not counted.
-    await expect(async () => {
-      await page.keyboard.press('Control+k');
-      await expect(find).toBeFocused({ timeout: 1000 });
-    }).toPass();
-  };
+test(
+  'ten hops are recorded, and a bar is changed, with fewer than thirty keys each',
+  { tag: '@deep' },
+  async ({ page }) => {
+    await page.goto('/');
+    await heading(page).waitFor();
+    const find = page.getByRole('textbox', { name: 'Find' });
+    const wake = async () => {
+      // The first key may come before the page has woken up: it is not counted.
+      await expect(async () => {
+        await page.keyboard.press('Control+k');
+        await expect(find).toBeFocused({ timeout: 1000 });
+      }).toPass();
+    };
 
-  const takeFirst = async (keys: ReturnType<typeof counting>, typed: string, name: RegExp) => {
-    await keys.type(typed);
-    // People, rungs and bars come a moment after the pages.
-    await expect(page.getByRole('dialog').getByRole('button', { name }).first()).toBeVisible();
-    await keys.press('Enter');
-  };
+    const takeFirst = async (keys: ReturnType<typeof counting>, typed: string, name: RegExp) => {
+      await keys.type(typed);
+      // People, rungs and bars come a moment after the pages.
+      await expect(page.getByRole('dialog').getByRole('button', { name }).first()).toBeVisible();
+      await keys.press('Enter');
+    };
 
-  await wake();
-  const hops = counting(page);
-  await takeFirst(hops, 'halina', /^Halina Brook$/);
-  await page.waitForURL(/\/people\/\d+$/);
-  await expect(page.getByRole('heading', { level: 1, name: 'Halina Brook' })).toBeVisible();
-  await expect(find).toHaveCount(0);
-  await hops.press('Control+k');
-  await expect(find).toBeFocused();
-  await takeFirst(hops, 'rec hops', /^Record hops/);
-  const much = page.getByLabel('How much');
-  await expect(much).toBeFocused();
-  await hops.type('10');
-  await hops.press('Enter');
-  await expect(page.getByText(/^Hops that reach.* recorded$/)).toBeVisible();
-  expect(1 + hops.count()).toBeLessThan(30);
+    await wake();
+    const hops = counting(page);
+    await takeFirst(hops, 'halina', /^Halina Brook$/);
+    await page.waitForURL(/\/people\/\d+$/);
+    await expect(page.getByRole('heading', { level: 1, name: 'Halina Brook' })).toBeVisible();
+    await expect(find).toHaveCount(0);
+    await hops.press('Control+k');
+    await expect(find).toBeFocused();
+    await takeFirst(hops, 'rec hops', /^Record hops/);
+    const much = page.getByLabel('How much');
+    await expect(much).toBeFocused();
+    await hops.type('10');
+    await hops.press('Enter');
+    await expect(page.getByText(/^Hops that reach.* recorded$/)).toBeVisible();
+    expect(1 + hops.count()).toBeLessThan(30);
 
-  await goOn(page, '/profiles');
-  await page.getByRole('button', { name: 'Copy' }).first().click();
-  await page.getByLabel('Name of the copy').fill('Quick');
-  await page.getByRole('button', { name: 'Make the copy' }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Quick');
-  await goOn(page, '/');
-  await heading(page).waitFor();
-  await wake();
-  const bar = counting(page);
-  await takeFirst(bar, 'bar dol ho', /^Bar of dolphin hold, Quick$/);
-  const field = page.getByLabel('Dolphin hold', { exact: true });
-  await expect(field).toBeFocused();
-  await bar.type('50');
-  await bar.press('Control+Enter');
-  await expect(page.getByText('at least 45 s → at least 50 s')).toBeVisible();
-  expect(1 + bar.count()).toBeLessThan(30);
+    await goOn(page, '/profiles');
+    await page.getByRole('button', { name: 'Copy' }).first().click();
+    await page.getByLabel('Name of the copy').fill('Quick');
+    await page.getByRole('button', { name: 'Make the copy' }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('Quick');
+    await goOn(page, '/');
+    await heading(page).waitFor();
+    await wake();
+    const bar = counting(page);
+    await takeFirst(bar, 'bar dol ho', /^Bar of dolphin hold, Quick$/);
+    const field = page.getByLabel('Dolphin hold', { exact: true });
+    await expect(field).toBeFocused();
+    await bar.type('50');
+    await bar.press('Control+Enter');
+    await expect(page.getByText('at least 45 s → at least 50 s')).toBeVisible();
+    expect(1 + bar.count()).toBeLessThan(30);
 
-  // The next one is looked for from within a field.
-  await expect(field).toBeVisible();
-  await field.focus();
-  await page.keyboard.press('Control+k');
-  await expect(find).toBeFocused();
-  await takeFirst(bar, 'bar hollow', /^Bar of hollow.*Quick/);
-  await expect(page.getByLabel(/^Hollow hold/)).toBeFocused();
-});
+    // The next one is looked for from within a field.
+    await expect(field).toBeVisible();
+    await field.focus();
+    await page.keyboard.press('Control+k');
+    await expect(find).toBeFocused();
+    await takeFirst(bar, 'bar hollow', /^Bar of hollow.*Quick/);
+    await expect(page.getByLabel(/^Hollow hold/)).toBeFocused();
+  },
+);
 
 test('what is tapped before the script has come is done when it comes, once', async ({ page }) => {
   const letCome = await holdScripts(page);

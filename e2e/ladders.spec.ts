@@ -122,24 +122,25 @@ test('a stop sign closes, and a clinician’s word lifts only what it names', as
   await expectAccessible(page);
 });
 
-test('two windows on one person: the second is told, and nothing is lost', async ({
-  page,
-  context,
-}) => {
-  await openPerson(page, 'Jorun Pike');
-  await openPrivate(page);
-  const other = await context.newPage();
-  await other.goto(page.url());
-  await openPrivate(other);
-  await other.getByLabel('Body mass, kg').fill('63');
-  await other.getByRole('button', { name: 'Keep measures' }).click();
-  await expect(other.getByText('Measures kept')).toBeVisible();
-  await page.getByLabel('Height').fill('167');
-  await page.getByRole('button', { name: 'Keep measures' }).click();
-  await expect(page.getByText(/Changed in another window meanwhile: body mass 63/)).toBeVisible();
-  await expect(page.getByLabel('Height')).toHaveValue('167');
-  await other.close();
-});
+test(
+  'two windows on one person: the second is told, and nothing is lost',
+  { tag: '@deep' },
+  async ({ page, context }) => {
+    await openPerson(page, 'Jorun Pike');
+    await openPrivate(page);
+    const other = await context.newPage();
+    await other.goto(page.url());
+    await openPrivate(other);
+    await other.getByLabel('Body mass, kg').fill('63');
+    await other.getByRole('button', { name: 'Keep measures' }).click();
+    await expect(other.getByText('Measures kept')).toBeVisible();
+    await page.getByLabel('Height').fill('167');
+    await page.getByRole('button', { name: 'Keep measures' }).click();
+    await expect(page.getByText(/Changed in another window meanwhile: body mass 63/)).toBeVisible();
+    await expect(page.getByLabel('Height')).toHaveValue('167');
+    await other.close();
+  },
+);
 
 test('people come in from a table with errors by line, and go back', async ({ page }) => {
   await page.goto('/people/import');
@@ -227,30 +228,32 @@ test('whoever stands on a name by key stands on it still when the table has come
   await expect(name).toBeFocused();
 });
 
-test('a profile copy shows what it would change for whom, and is kept as a version', async ({
-  page,
-}) => {
-  await page.goto('/profiles');
-  await page.getByRole('button', { name: 'Copy' }).first().click();
-  await page.getByLabel('Name of the copy').fill('Strict dolphin');
-  await page.getByRole('button', { name: 'Make the copy' }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Strict dolphin');
-  const bar = page.getByLabel('Dolphin hold', { exact: true });
-  await bar.fill('200');
-  const effect = page.getByRole('complementary');
-  await expect(effect.getByText(/Halina Brook/)).toBeVisible();
-  await effect.getByRole('button', { name: 'Keep as version 2' }).click();
-  await expect(effect.getByText('at least 45 s → at least 200 s')).toBeVisible();
-  await expectAccessible(page);
+test(
+  'a profile copy shows what it would change for whom, and is kept as a version',
+  { tag: '@deep' },
+  async ({ page }) => {
+    await page.goto('/profiles');
+    await page.getByRole('button', { name: 'Copy' }).first().click();
+    await page.getByLabel('Name of the copy').fill('Strict dolphin');
+    await page.getByRole('button', { name: 'Make the copy' }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('Strict dolphin');
+    const bar = page.getByLabel('Dolphin hold', { exact: true });
+    await bar.fill('200');
+    const effect = page.getByRole('complementary');
+    await expect(effect.getByText(/Halina Brook/)).toBeVisible();
+    await effect.getByRole('button', { name: 'Keep as version 2' }).click();
+    await expect(effect.getByText('at least 45 s → at least 200 s')).toBeVisible();
+    await expectAccessible(page);
 
-  await page.getByRole('button', { name: 'Handstand' }).click();
-  await page.getByRole('button', { name: 'Change L at the wall' }).click();
-  await page.getByRole('button', { name: 'Take out plank hold' }).click();
-  await effect.getByRole('button', { name: 'Keep as version 3' }).click();
-  await expect(effect.getByText('Gate of L at the wall')).toBeVisible();
-  await effect.getByRole('button', { name: 'Put this copy away' }).click();
-  await expect(page.getByText('Strict dolphin')).toHaveCount(0);
-});
+    await page.getByRole('button', { name: 'Handstand' }).click();
+    await page.getByRole('button', { name: 'Change L at the wall' }).click();
+    await page.getByRole('button', { name: 'Take out plank hold' }).click();
+    await effect.getByRole('button', { name: 'Keep as version 3' }).click();
+    await expect(effect.getByText('Gate of L at the wall')).toBeVisible();
+    await effect.getByRole('button', { name: 'Put this copy away' }).click();
+    await expect(page.getByText('Strict dolphin')).toHaveCount(0);
+  },
+);
 
 test('plans the weeks of a course and hands out its calendar', async ({ page }) => {
   await page.goto('/courses');
@@ -294,7 +297,7 @@ test('a stage of one’s own stands on its ladder', async ({ page }) => {
   await expect(page.getByText('None yet.')).toBeVisible();
 });
 
-test('nothing scrolls sideways on a tablet', async ({ page }) => {
+test('nothing scrolls sideways on a tablet', { tag: '@deep' }, async ({ page }) => {
   await page.setViewportSize({ width: 1024, height: 768 });
   for (const path of [
     '/people',

@@ -12,25 +12,29 @@ async function openPalette(page: Page): Promise<void> {
 
 const heading = (page: Page) => page.getByRole('heading', { level: 1 }).first();
 
-test('leads to a page, a person, a rung and a set-up by keys alone', async ({ page }) => {
-  await page.goto('/');
-  await heading(page).waitFor();
-  for (const [typed, label, address] of [
-    ['checks', /^Checks/, /\/checks$/],
-    ['dorit am', 'Dorit Amsel', /\/people\/4$/],
-    ['kick to the wall, block', /^Kick to the wall, block in hands/, /\/ladders\/FS10/],
-  ] as const) {
-    await openPalette(page);
-    await page.keyboard.type(typed);
-    // People and rungs come a moment after the pages.
-    const found = page.getByRole('dialog').getByRole('button', { name: label });
-    await expect(found.first()).toBeVisible();
-    await page.keyboard.press('Enter');
-    await page.waitForURL(address);
+test(
+  'leads to a page, a person, a rung and a set-up by keys alone',
+  { tag: '@deep' },
+  async ({ page }) => {
+    await page.goto('/');
     await heading(page).waitFor();
-    await expect(page.getByRole('textbox', { name: 'Find' })).toHaveCount(0);
-  }
-});
+    for (const [typed, label, address] of [
+      ['checks', /^Checks/, /\/checks$/],
+      ['dorit am', 'Dorit Amsel', /\/people\/4$/],
+      ['kick to the wall, block', /^Kick to the wall, block in hands/, /\/ladders\/FS10/],
+    ] as const) {
+      await openPalette(page);
+      await page.keyboard.type(typed);
+      // People and rungs come a moment after the pages.
+      const found = page.getByRole('dialog').getByRole('button', { name: label });
+      await expect(found.first()).toBeVisible();
+      await page.keyboard.press('Enter');
+      await page.waitForURL(address);
+      await heading(page).waitFor();
+      await expect(page.getByRole('textbox', { name: 'Find' })).toHaveCount(0);
+    }
+  },
+);
 
 test('goes through what it found with the arrows, says when there is nothing, and closes with Escape', async ({
   page,

@@ -39,58 +39,66 @@ test('composes the coming class, steps through its rounds, and Tonight shows it'
   expect(await page.getByRole('list', { name: 'Set-ups of this round' }).innerText()).toBe(tonight);
 });
 
-test('whoever goes back, or comes again, sees the plan as it is kept', async ({ page }) => {
-  const setups = page.getByRole('list', { name: 'Set-ups of this round' });
-  await page.goto('/');
-  await expect(setups).toContainText('Bettina', { timeout: 120_000 });
-  await page.getByRole('link', { name: 'Plan', exact: true }).last().click();
-  await waitForPlan(page);
-  await page.getByRole('button', { name: /of 14 come/ }).click();
-  await page.getByRole('checkbox', { name: 'Bettina Quill' }).uncheck();
-  await page.keyboard.press('Escape');
-  await expect(page.getByText(/Kept for Tonight/)).toHaveCount(0);
-  await waitForPlan(page);
-  await expect(setups).not.toContainText('Bettina');
-  await page.goBack();
-  await expect(page.getByRole('heading', { level: 1 })).not.toHaveText('Plan');
-  await expect(setups).toBeVisible();
-  await expect(setups).not.toContainText('Bettina');
-  // On again: what stands there is what was kept, and a change of it is no other window's.
-  await page.goForward();
-  await waitForPlan(page);
-  await expect(page.getByRole('button', { name: '13 of 14 come' })).toBeVisible();
-  await page.getByRole('button', { name: '13 of 14 come' }).click();
-  await page.getByRole('checkbox', { name: 'Bettina Quill' }).check();
-  await page.keyboard.press('Escape');
-  await expect(page.getByText(/Kept for Tonight/)).toHaveCount(0);
-  await waitForPlan(page);
-  await expect(page.getByText(/Another window/)).toHaveCount(0);
-  await expect(setups).toContainText('Bettina');
-});
+test(
+  'whoever goes back, or comes again, sees the plan as it is kept',
+  { tag: '@deep' },
+  async ({ page }) => {
+    const setups = page.getByRole('list', { name: 'Set-ups of this round' });
+    await page.goto('/');
+    await expect(setups).toContainText('Bettina', { timeout: 120_000 });
+    await page.getByRole('link', { name: 'Plan', exact: true }).last().click();
+    await waitForPlan(page);
+    await page.getByRole('button', { name: /of 14 come/ }).click();
+    await page.getByRole('checkbox', { name: 'Bettina Quill' }).uncheck();
+    await page.keyboard.press('Escape');
+    await expect(page.getByText(/Kept for Tonight/)).toHaveCount(0);
+    await waitForPlan(page);
+    await expect(setups).not.toContainText('Bettina');
+    await page.goBack();
+    await expect(page.getByRole('heading', { level: 1 })).not.toHaveText('Plan');
+    await expect(setups).toBeVisible();
+    await expect(setups).not.toContainText('Bettina');
+    // On again: what stands there is what was kept, and a change of it is no other window's.
+    await page.goForward();
+    await waitForPlan(page);
+    await expect(page.getByRole('button', { name: '13 of 14 come' })).toBeVisible();
+    await page.getByRole('button', { name: '13 of 14 come' }).click();
+    await page.getByRole('checkbox', { name: 'Bettina Quill' }).check();
+    await page.keyboard.press('Escape');
+    await expect(page.getByText(/Kept for Tonight/)).toHaveCount(0);
+    await waitForPlan(page);
+    await expect(page.getByText(/Another window/)).toHaveCount(0);
+    await expect(setups).toContainText('Bettina');
+  },
+);
 
-test('pins a student, says why they are there, and takes it back', async ({ page }) => {
-  await page.goto('/plan');
-  await page
-    .getByText(/Kept for Tonight|Compose again/)
-    .first()
-    .waitFor({ timeout: 120_000 });
-  await page.getByRole('button', { name: /^Bettina:/ }).click();
-  const why = page.getByRole('region', { name: 'Why this for Bettina Quill' });
-  await expect(why).toContainText('in round 1');
-  await expect(why.getByText(/What Bettina has left/)).toBeVisible();
-  await why.getByLabel('Pin to').selectOption({ label: 'Rest, watching' });
-  await expect(why.getByText('Rest, watching, round 1')).toBeVisible();
-  await waitForPlan(page);
-  await expect(why).toContainText('Rest, watching in round 1');
-  await why.getByRole('button', { name: /^Unpin/ }).click();
-  await waitForPlan(page);
-  await expect(why).not.toContainText('Rest, watching in round 1');
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(why.getByText('Rest, watching, round 1')).toBeVisible();
-  await waitForPlan(page);
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await waitForPlan(page);
-});
+test(
+  'pins a student, says why they are there, and takes it back',
+  { tag: '@deep' },
+  async ({ page }) => {
+    await page.goto('/plan');
+    await page
+      .getByText(/Kept for Tonight|Compose again/)
+      .first()
+      .waitFor({ timeout: 120_000 });
+    await page.getByRole('button', { name: /^Bettina:/ }).click();
+    const why = page.getByRole('region', { name: 'Why this for Bettina Quill' });
+    await expect(why).toContainText('in round 1');
+    await expect(why.getByText(/What Bettina has left/)).toBeVisible();
+    await why.getByLabel('Pin to').selectOption({ label: 'Rest, watching' });
+    await expect(why.getByText('Rest, watching, round 1')).toBeVisible();
+    await waitForPlan(page);
+    await expect(why).toContainText('Rest, watching in round 1');
+    await why.getByRole('button', { name: /^Unpin/ }).click();
+    await waitForPlan(page);
+    await expect(why).not.toContainText('Rest, watching in round 1');
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(why.getByText('Rest, watching, round 1')).toBeVisible();
+    await waitForPlan(page);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await waitForPlan(page);
+  },
+);
 
 test('recomposes after an absence without moving the rest, and compares with a helper', async ({
   page,
@@ -126,30 +134,34 @@ test('recomposes after an absence without moving the rest, and compares with a h
   expect((await evening()).size).toBe(14);
 });
 
-test('reorders, lengthens and leaves out drills with the keyboard', async ({ page }) => {
-  await page.goto('/plan');
-  await page
-    .getByText(/Kept for Tonight|Compose again/)
-    .first()
-    .waitFor({ timeout: 120_000 });
-  const band = page.getByRole('list', { name: /^Running order/ });
-  const slider = band.getByRole('slider').first();
-  const was = Number(await slider.getAttribute('aria-valuenow'));
-  await slider.focus();
-  await page.keyboard.press('ArrowDown');
-  await expect(page.getByRole('list', { name: 'Running order, yours' })).toBeVisible();
-  await expect(slider).toHaveAttribute('aria-valuenow', String(was + 0.5));
-  await waitForPlan(page);
-  const labels = () => band.getByRole('button', { name: /^Leave out/ }).allInnerTexts();
-  const count = (await labels()).length;
-  await band
-    .getByRole('button', { name: /^Leave out/ })
-    .first()
-    .click();
-  await expect(band.getByRole('button', { name: /^Leave out/ })).toHaveCount(count - 1);
-  await page.getByRole('button', { name: 'Let the composer order it again' }).click();
-  await waitForPlan(page);
-});
+test(
+  'reorders, lengthens and leaves out drills with the keyboard',
+  { tag: '@deep' },
+  async ({ page }) => {
+    await page.goto('/plan');
+    await page
+      .getByText(/Kept for Tonight|Compose again/)
+      .first()
+      .waitFor({ timeout: 120_000 });
+    const band = page.getByRole('list', { name: /^Running order/ });
+    const slider = band.getByRole('slider').first();
+    const was = Number(await slider.getAttribute('aria-valuenow'));
+    await slider.focus();
+    await page.keyboard.press('ArrowDown');
+    await expect(page.getByRole('list', { name: 'Running order, yours' })).toBeVisible();
+    await expect(slider).toHaveAttribute('aria-valuenow', String(was + 0.5));
+    await waitForPlan(page);
+    const labels = () => band.getByRole('button', { name: /^Leave out/ }).allInnerTexts();
+    const count = (await labels()).length;
+    await band
+      .getByRole('button', { name: /^Leave out/ })
+      .first()
+      .click();
+    await expect(band.getByRole('button', { name: /^Leave out/ })).toHaveCount(count - 1);
+    await page.getByRole('button', { name: 'Let the composer order it again' }).click();
+    await waitForPlan(page);
+  },
+);
 
 test('gives the plan out as JSON and Markdown, and takes a class and a plan in', async ({
   page,

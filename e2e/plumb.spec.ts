@@ -219,59 +219,61 @@ test('is accessible, light and dark', async ({ page }) => {
   await expectAccessibleInBoth(page);
 });
 
-test('keeps a picture only with consent, compares two, and really deletes', async ({
-  page,
-}, info) => {
-  // A made-up adult who has agreed to nothing yet.
-  await page.goto('/plumb?person=6&shape=handstand');
-  const take = async () => {
-    await choosePhoto(page);
-    await byHand(page).click();
-    await expect(page.getByRole('button', { name: /^near hip/ })).toBeVisible();
-  };
-  await take();
-  const panel = page.getByRole('region', { name: 'To compare later' });
-  await expect(panel).toContainText('has not agreed to pictures');
-  await expect(panel.getByRole('checkbox')).toHaveCount(0);
-  await panel.getByRole('button', { name: 'Keep the marks' }).click();
-  await expect(page.getByText('Marks kept, without the picture.')).toBeVisible();
+test(
+  'keeps a picture only with consent, compares two, and really deletes',
+  { tag: '@deep' },
+  async ({ page }, info) => {
+    // A made-up adult who has agreed to nothing yet.
+    await page.goto('/plumb?person=6&shape=handstand');
+    const take = async () => {
+      await choosePhoto(page);
+      await byHand(page).click();
+      await expect(page.getByRole('button', { name: /^near hip/ })).toBeVisible();
+    };
+    await take();
+    const panel = page.getByRole('region', { name: 'To compare later' });
+    await expect(panel).toContainText('has not agreed to pictures');
+    await expect(panel.getByRole('checkbox')).toHaveCount(0);
+    await panel.getByRole('button', { name: 'Keep the marks' }).click();
+    await expect(page.getByText('Marks kept, without the picture.')).toBeVisible();
 
-  await goOn(page, '/people/6');
-  await page.getByRole('button', { name: 'Show body and cautions' }).click();
-  await page
-    .getByRole('radiogroup', { name: 'Pictures that are kept' })
-    .getByText('yes', { exact: true })
-    .click();
-  await expect(page.getByText('Kept.', { exact: true })).toBeVisible();
+    await goOn(page, '/people/6');
+    await page.getByRole('button', { name: 'Show body and cautions' }).click();
+    await page
+      .getByRole('radiogroup', { name: 'Pictures that are kept' })
+      .getByText('yes', { exact: true })
+      .click();
+    await expect(page.getByText('Kept.', { exact: true })).toBeVisible();
 
-  await goOn(page, '/plumb?person=6&shape=handstand');
-  await take();
-  await panel.getByRole('checkbox').check();
-  await panel.getByRole('button', { name: 'Keep marks and picture' }).click();
-  await expect(page.getByText('Marks and picture kept.')).toBeVisible();
+    await goOn(page, '/plumb?person=6&shape=handstand');
+    await take();
+    await panel.getByRole('checkbox').check();
+    await panel.getByRole('button', { name: 'Keep marks and picture' }).click();
+    await expect(page.getByText('Marks and picture kept.')).toBeVisible();
 
-  await page.getByRole('radiogroup', { name: 'Read from' }).getByText('Compare').click();
-  await expect(page.getByRole('table')).toContainText('Lean of the trunk');
-  const picture = page.getByRole('img', { name: / on \d/ });
-  await expect(picture).toHaveCount(1);
-  await expect
-    .poll(() => picture.evaluate((image: HTMLImageElement) => image.naturalWidth))
-    .toBeGreaterThan(800);
-  await expectAccessible(page);
-  // Before and after are one page to pin up or take home.
-  const paper = info.outputPath('sheet.pdf');
-  await page.pdf({ path: paper, format: 'A4', printBackground: true });
-  expect(execFileSync('pdfinfo', [paper], { encoding: 'utf8' })).toMatch(/Pages: +1\n/);
-  expect(execFileSync('pdftotext', [paper, '-'], { encoding: 'utf8' })).toContain(
-    'Bend of the neck',
-  );
-  const address = (await picture.getAttribute('src'))!;
-  await page.getByRole('button', { name: /^Delete .*with picture/ }).click();
-  await page.getByRole('button', { name: /^Delete .*with picture for good/ }).click();
-  await expect(page.getByText('Deleted, also on the disk.')).toBeVisible();
-  await expect(picture).toHaveCount(0);
-  expect((await page.request.get(address)).status()).toBe(404);
-});
+    await page.getByRole('radiogroup', { name: 'Read from' }).getByText('Compare').click();
+    await expect(page.getByRole('table')).toContainText('Lean of the trunk');
+    const picture = page.getByRole('img', { name: / on \d/ });
+    await expect(picture).toHaveCount(1);
+    await expect
+      .poll(() => picture.evaluate((image: HTMLImageElement) => image.naturalWidth))
+      .toBeGreaterThan(800);
+    await expectAccessible(page);
+    // Before and after are one page to pin up or take home.
+    const paper = info.outputPath('sheet.pdf');
+    await page.pdf({ path: paper, format: 'A4', printBackground: true });
+    expect(execFileSync('pdfinfo', [paper], { encoding: 'utf8' })).toMatch(/Pages: +1\n/);
+    expect(execFileSync('pdftotext', [paper, '-'], { encoding: 'utf8' })).toContain(
+      'Bend of the neck',
+    );
+    const address = (await picture.getAttribute('src'))!;
+    await page.getByRole('button', { name: /^Delete .*with picture/ }).click();
+    await page.getByRole('button', { name: /^Delete .*with picture for good/ }).click();
+    await expect(page.getByText('Deleted, also on the disk.')).toBeVisible();
+    await expect(picture).toHaveCount(0);
+    expect((await page.request.get(address)).status()).toBe(404);
+  },
+);
 
 test('says that somebody else is in the picture', async ({ page }) => {
   await page.goto('/plumb?person=3&shape=handstand');

@@ -22,73 +22,77 @@ const truth = (kind: string) =>
     (event) => event.kind === kind,
   )!.atS;
 
-test('reads a clip picture by picture, tells its events, and hands them out', async ({ page }) => {
-  await page.goto('/plumb?person=3');
-  await page.getByRole('radiogroup', { name: 'Read from' }).getByText('Clip').click();
-  await page.getByRole('button', { name: 'A practice clip' }).press('Enter');
-  const progress = page.getByText(/of 81 pictures/);
-  await expect(progress).toBeVisible();
-  await expect(progress).toBeHidden({ timeout: 110_000 });
-  const events = page.getByRole('list', { name: 'What happens' });
-  const seconds = async (words: string) => {
-    const all = await events.getByRole('button', { name: new RegExp(words) }).allInnerTexts();
-    return all.map((text) => Number(/([\d.]+) s/.exec(text)![1]));
-  };
-  for (const [words, kind] of [
-    ['hips over', 'hips-over'],
-    ['at the wall', 'touches-wall'],
-    ['first foot down', 'lands'],
-  ] as const) {
-    const last = (await seconds(words)).at(-1)!;
-    expect(Math.abs(last - truth(kind))).toBeLessThan(0.35);
-  }
-  const record = page.getByRole('region', { name: 'As a record' });
-  await expect(record).toContainText('Wall hold');
-  // A practice clip measures nobody.
-  await expect(record.getByRole('button')).toHaveCount(0);
-  // By key to any picture of it; its marks can be mended and taken back.
-  const moment = page.getByRole('slider', { name: /^Moment of the clip/ });
-  await moment.focus();
-  await page.keyboard.press('ArrowRight');
-  await expect(moment).toHaveAttribute('aria-valuenow', '0.1');
-  const hip = page.getByRole('button', { name: /^near hip/ });
-  const before = await hip.getAttribute('aria-label');
-  await hip.focus();
-  await page.keyboard.press('Shift+ArrowRight');
-  await expect(hip).not.toHaveAttribute('aria-label', before!);
-  await page.keyboard.press('Control+z');
-  await expect(hip).toHaveAttribute('aria-label', before!);
-  const [download] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Events as subtitles' }).click(),
-  ]);
-  expect(download.suggestedFilename()).toBe('levitar-events.vtt');
-  await expectAccessible(page);
-
-  // The same pictures become the camera of the next test.
-  const frames: Buffer[] = [];
-  await moment.focus();
-  await page.keyboard.press('Home');
-  for (let index = 0; index <= 80; index += 1) {
-    await expect(moment).toHaveAttribute('aria-valuenow', String(index / 10));
-    const url = await page.evaluate(async () => {
-      const picture = new Image();
-      picture.src = document.querySelector('svg image')!.getAttribute('href')!;
-      await picture.decode();
-      const canvas = document.createElement('canvas');
-      [canvas.width, canvas.height] = [picture.naturalWidth, picture.naturalHeight];
-      canvas.getContext('2d')!.drawImage(picture, 0, 0);
-      return canvas.toDataURL('image/jpeg', 0.85);
-    });
-    // The browser plays thirty pictures a second.
-    const jpeg = Buffer.from(url.slice(url.indexOf(',') + 1), 'base64');
-    frames.push(jpeg, jpeg, jpeg);
+test(
+  'reads a clip picture by picture, tells its events, and hands them out',
+  { tag: '@deep' },
+  async ({ page }) => {
+    await page.goto('/plumb?person=3');
+    await page.getByRole('radiogroup', { name: 'Read from' }).getByText('Clip').click();
+    await page.getByRole('button', { name: 'A practice clip' }).press('Enter');
+    const progress = page.getByText(/of 81 pictures/);
+    await expect(progress).toBeVisible();
+    await expect(progress).toBeHidden({ timeout: 110_000 });
+    const events = page.getByRole('list', { name: 'What happens' });
+    const seconds = async (words: string) => {
+      const all = await events.getByRole('button', { name: new RegExp(words) }).allInnerTexts();
+      return all.map((text) => Number(/([\d.]+) s/.exec(text)![1]));
+    };
+    for (const [words, kind] of [
+      ['hips over', 'hips-over'],
+      ['at the wall', 'touches-wall'],
+      ['first foot down', 'lands'],
+    ] as const) {
+      const last = (await seconds(words)).at(-1)!;
+      expect(Math.abs(last - truth(kind))).toBeLessThan(0.35);
+    }
+    const record = page.getByRole('region', { name: 'As a record' });
+    await expect(record).toContainText('Wall hold');
+    // A practice clip measures nobody.
+    await expect(record.getByRole('button')).toHaveCount(0);
+    // By key to any picture of it; its marks can be mended and taken back.
+    const moment = page.getByRole('slider', { name: /^Moment of the clip/ });
+    await moment.focus();
     await page.keyboard.press('ArrowRight');
-  }
-  writeFileSync(film, Buffer.concat(frames));
-});
+    await expect(moment).toHaveAttribute('aria-valuenow', '0.1');
+    const hip = page.getByRole('button', { name: /^near hip/ });
+    const before = await hip.getAttribute('aria-label');
+    await hip.focus();
+    await page.keyboard.press('Shift+ArrowRight');
+    await expect(hip).not.toHaveAttribute('aria-label', before!);
+    await page.keyboard.press('Control+z');
+    await expect(hip).toHaveAttribute('aria-label', before!);
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Events as subtitles' }).click(),
+    ]);
+    expect(download.suggestedFilename()).toBe('levitar-events.vtt');
+    await expectAccessible(page);
 
-test('times a hold without a hand, from the camera', async ({ baseURL }) => {
+    // The same pictures become the camera of the next test.
+    const frames: Buffer[] = [];
+    await moment.focus();
+    await page.keyboard.press('Home');
+    for (let index = 0; index <= 80; index += 1) {
+      await expect(moment).toHaveAttribute('aria-valuenow', String(index / 10));
+      const url = await page.evaluate(async () => {
+        const picture = new Image();
+        picture.src = document.querySelector('svg image')!.getAttribute('href')!;
+        await picture.decode();
+        const canvas = document.createElement('canvas');
+        [canvas.width, canvas.height] = [picture.naturalWidth, picture.naturalHeight];
+        canvas.getContext('2d')!.drawImage(picture, 0, 0);
+        return canvas.toDataURL('image/jpeg', 0.85);
+      });
+      // The browser plays thirty pictures a second.
+      const jpeg = Buffer.from(url.slice(url.indexOf(',') + 1), 'base64');
+      frames.push(jpeg, jpeg, jpeg);
+      await page.keyboard.press('ArrowRight');
+    }
+    writeFileSync(film, Buffer.concat(frames));
+  },
+);
+
+test('times a hold without a hand, from the camera', { tag: '@deep' }, async ({ baseURL }) => {
   expect(existsSync(film), 'the clip of the test before this one').toBe(true);
   const browser = await chromium.launch({
     executablePath: process.env.LEVITAR_CHROMIUM ?? '/usr/bin/chromium',
