@@ -201,32 +201,38 @@ test('finds, sorts and filters people; adds in two fields; deletes for good', as
   await expect(page.getByText('Zora Testfall', { exact: true })).toHaveCount(0);
 });
 
-test('whoever presses a name while the table comes goes where it leads', async ({ page }) => {
-  const letCome = await holdScripts(page, 'Search by name');
-  await page.goto('/people');
-  const box = await page.getByRole('link', { name: 'Bettina Quill', exact: true }).boundingBox();
-  await page.mouse.move(box!.x + 10, box!.y + box!.height / 2);
-  await page.mouse.down();
-  await letCome();
-  // Long enough for the table to have come, had it not waited.
-  await page.waitForTimeout(1_500);
-  await expect(page.getByLabel('Search by name')).toHaveCount(0);
-  await page.mouse.up();
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Bettina Quill');
-});
+test(
+  'whoever presses a name while the table comes goes where it leads',
+  { tag: '@deep' },
+  async ({ page }) => {
+    const letCome = await holdScripts(page, 'Search by name');
+    await page.goto('/people');
+    const box = await page.getByRole('link', { name: 'Bettina Quill', exact: true }).boundingBox();
+    await page.mouse.move(box!.x + 10, box!.y + box!.height / 2);
+    await page.mouse.down();
+    await letCome();
+    // Long enough for the table to have come, had it not waited.
+    await page.waitForTimeout(1_500);
+    await expect(page.getByLabel('Search by name')).toHaveCount(0);
+    await page.mouse.up();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('Bettina Quill');
+  },
+);
 
-test('whoever stands on a name by key stands on it still when the table has come', async ({
-  page,
-}) => {
-  const letCome = await holdScripts(page, 'Search by name');
-  await page.goto('/people');
-  const name = page.getByRole('link', { name: 'Corin Vale', exact: true });
-  await name.focus();
-  await expect(page.getByLabel('Search by name')).toHaveCount(0);
-  await letCome();
-  await expect(page.getByLabel('Search by name')).toBeVisible();
-  await expect(name).toBeFocused();
-});
+test(
+  'whoever stands on a name by key stands on it still when the table has come',
+  { tag: '@deep' },
+  async ({ page }) => {
+    const letCome = await holdScripts(page, 'Search by name');
+    await page.goto('/people');
+    const name = page.getByRole('link', { name: 'Corin Vale', exact: true });
+    await name.focus();
+    await expect(page.getByLabel('Search by name')).toHaveCount(0);
+    await letCome();
+    await expect(page.getByLabel('Search by name')).toBeVisible();
+    await expect(name).toBeFocused();
+  },
+);
 
 test(
   'a profile copy shows what it would change for whom, and is kept as a version',

@@ -163,55 +163,59 @@ test(
   },
 );
 
-test('gives the plan out as JSON and Markdown, and takes a class and a plan in', async ({
-  page,
-}) => {
-  await page.goto('/plan');
-  await page
-    .getByText(/Kept for Tonight|Compose again/)
-    .first()
-    .waitFor({ timeout: 120_000 });
-  const fetchFile = async (name: string) => {
-    await page.getByRole('button', { name: 'Files' }).click();
-    const [download] = await Promise.all([
-      page.waitForEvent('download'),
-      page.getByRole('menuitem', { name }).click(),
-    ]);
-    return readFile((await download.path())!, 'utf8');
-  };
-  const plan = await fetchFile('Plan as JSON');
-  expect(JSON.parse(plan)).toMatchObject({ format: 'levitar-plan', version: 1 });
-  expect(await fetchFile('Plan as Markdown')).toMatch(/^# Thursday, upside down/);
-  const file = await fetchFile('Class as JSON (holds health notes)');
-  expect(JSON.parse(file).people).toHaveLength(14);
-  const open = async (text: string) => {
-    const [chooser] = await Promise.all([
-      page.waitForEvent('filechooser'),
-      (async () => {
-        await page.getByRole('button', { name: 'Files' }).click();
-        await page.getByRole('menuitem', { name: 'Open a class or a plan' }).click();
-      })(),
-    ]);
-    await chooser.setFiles({
-      name: 'a.json',
-      mimeType: 'application/json',
-      buffer: Buffer.from(text),
-    });
-  };
-  await open(JSON.stringify({ ...JSON.parse(file), colour: 'red' }));
-  await expect(page.getByText('There is no field "colour" here.')).toBeVisible();
-  await open(JSON.stringify({ ...JSON.parse(plan), version: 7 }));
-  await expect(page.getByText(/This file is version 7/)).toBeVisible();
-  await open(file);
-  await expect(page.getByRole('heading', { level: 1, name: 'A class from a file' })).toBeVisible();
-  await expect(page.getByRole('list', { name: 'Set-ups of this round' })).toBeVisible();
-  await open(plan);
-  await expect(page.getByText('The plan is on the screen. Nothing was stored.')).toBeVisible();
-  await page.getByRole('button', { name: 'Back to the course' }).click();
-  await expect(
-    page.getByRole('heading', { level: 1, name: 'Thursday, upside down' }),
-  ).toBeVisible();
-});
+test(
+  'gives the plan out as JSON and Markdown, and takes a class and a plan in',
+  { tag: '@deep' },
+  async ({ page }) => {
+    await page.goto('/plan');
+    await page
+      .getByText(/Kept for Tonight|Compose again/)
+      .first()
+      .waitFor({ timeout: 120_000 });
+    const fetchFile = async (name: string) => {
+      await page.getByRole('button', { name: 'Files' }).click();
+      const [download] = await Promise.all([
+        page.waitForEvent('download'),
+        page.getByRole('menuitem', { name }).click(),
+      ]);
+      return readFile((await download.path())!, 'utf8');
+    };
+    const plan = await fetchFile('Plan as JSON');
+    expect(JSON.parse(plan)).toMatchObject({ format: 'levitar-plan', version: 1 });
+    expect(await fetchFile('Plan as Markdown')).toMatch(/^# Thursday, upside down/);
+    const file = await fetchFile('Class as JSON (holds health notes)');
+    expect(JSON.parse(file).people).toHaveLength(14);
+    const open = async (text: string) => {
+      const [chooser] = await Promise.all([
+        page.waitForEvent('filechooser'),
+        (async () => {
+          await page.getByRole('button', { name: 'Files' }).click();
+          await page.getByRole('menuitem', { name: 'Open a class or a plan' }).click();
+        })(),
+      ]);
+      await chooser.setFiles({
+        name: 'a.json',
+        mimeType: 'application/json',
+        buffer: Buffer.from(text),
+      });
+    };
+    await open(JSON.stringify({ ...JSON.parse(file), colour: 'red' }));
+    await expect(page.getByText('There is no field "colour" here.')).toBeVisible();
+    await open(JSON.stringify({ ...JSON.parse(plan), version: 7 }));
+    await expect(page.getByText(/This file is version 7/)).toBeVisible();
+    await open(file);
+    await expect(
+      page.getByRole('heading', { level: 1, name: 'A class from a file' }),
+    ).toBeVisible();
+    await expect(page.getByRole('list', { name: 'Set-ups of this round' })).toBeVisible();
+    await open(plan);
+    await expect(page.getByText('The plan is on the screen. Nothing was stored.')).toBeVisible();
+    await page.getByRole('button', { name: 'Back to the course' }).click();
+    await expect(
+      page.getByRole('heading', { level: 1, name: 'Thursday, upside down' }),
+    ).toBeVisible();
+  },
+);
 
 test('prints the class: order, lay-out, rooms, the assistant’s sheet without health notes, cards', async ({
   page,
@@ -289,7 +293,7 @@ test('draws the room by typing and by key, counts the cupboard, adds a piece of 
   await expectAccessible(page);
 });
 
-test('answers while it solves, and stops when told', async ({ page }) => {
+test('answers while it solves, and stops when told', { tag: '@deep' }, async ({ page }) => {
   await page.addInitScript(() => {
     (window as unknown as { blocks: number[] }).blocks = [];
     new PerformanceObserver((list) => {
@@ -316,12 +320,14 @@ test('answers while it solves, and stops when told', async ({ page }) => {
   console.log(`Longest block of the interface while solving: ${Math.round(longest)} ms`);
 });
 
-test('the plan is accessible once it is composed, on a desk, and on a tablet in the dark', async ({
-  page,
-}) => {
-  await page.goto('/plan');
-  await page.getByText(/Kept for Tonight/).waitFor({ timeout: 120_000 });
-  await expectAccessible(page);
-  await page.setViewportSize({ width: 1024, height: 768 });
-  await expectContrastInTheDark(page);
-});
+test(
+  'the plan is accessible once it is composed, on a desk, and on a tablet in the dark',
+  { tag: '@deep' },
+  async ({ page }) => {
+    await page.goto('/plan');
+    await page.getByText(/Kept for Tonight/).waitFor({ timeout: 120_000 });
+    await expectAccessible(page);
+    await page.setViewportSize({ width: 1024, height: 768 });
+    await expectContrastInTheDark(page);
+  },
+);

@@ -111,31 +111,33 @@ test('finds the marks by itself, on the device, close to where they were painted
   expect(asked.filter((url) => !url.startsWith(own) && !/^(blob|data):/.test(url))).toEqual([]);
 });
 
-test('paints a practice picture as it is asked for, from the front, and says what it painted', async ({
-  page,
-}) => {
-  await page.goto('/plumb?person=3&shape=handstand');
-  await page.getByRole('button', { name: 'A practice picture' }).click();
-  await page.getByText('How it is painted').click();
-  await page.getByText('From the front').click();
-  // One after the other, faster than they are painted: none is lost.
-  await page.getByLabel('Wider than shoulders').fill('8');
-  await page.getByText('Against a window').click();
-  await expect(page.getByRole('radio', { name: 'Against a window' })).toBeChecked();
-  await expect(page.getByLabel('Wider than shoulders')).toHaveValue('8 cm');
-  await expect(page.getByRole('radio', { name: 'Front', exact: true })).toBeChecked();
-  await byHand(page).click();
-  await page.getByLabel('Scale from').selectOption('trunk');
-  await page.getByText('What was painted').click();
-  const painted = page.getByRole('table').filter({ hasText: 'painted' });
-  await expect(painted.getByRole('row', { name: /^Wrists apart/ })).toContainText(' cm');
-  // It measures nobody.
-  await expect(page.getByRole('button', { name: 'Keep it' })).toHaveCount(0);
-  await expect(page.getByRole('region', { name: 'To compare later' })).toHaveCount(0);
-  await page.getByText('From the side').click();
-  await expect(page.getByLabel('Arch')).toBeVisible();
-  await expect(page.getByRole('radio', { name: 'Side', exact: true })).toBeChecked();
-});
+test(
+  'paints a practice picture as it is asked for, from the front, and says what it painted',
+  { tag: '@deep' },
+  async ({ page }) => {
+    await page.goto('/plumb?person=3&shape=handstand');
+    await page.getByRole('button', { name: 'A practice picture' }).click();
+    await page.getByText('How it is painted').click();
+    await page.getByText('From the front').click();
+    // One after the other, faster than they are painted: none is lost.
+    await page.getByLabel('Wider than shoulders').fill('8');
+    await page.getByText('Against a window').click();
+    await expect(page.getByRole('radio', { name: 'Against a window' })).toBeChecked();
+    await expect(page.getByLabel('Wider than shoulders')).toHaveValue('8 cm');
+    await expect(page.getByRole('radio', { name: 'Front', exact: true })).toBeChecked();
+    await byHand(page).click();
+    await page.getByLabel('Scale from').selectOption('trunk');
+    await page.getByText('What was painted').click();
+    const painted = page.getByRole('table').filter({ hasText: 'painted' });
+    await expect(painted.getByRole('row', { name: /^Wrists apart/ })).toContainText(' cm');
+    // It measures nobody.
+    await expect(page.getByRole('button', { name: 'Keep it' })).toHaveCount(0);
+    await expect(page.getByRole('region', { name: 'To compare later' })).toHaveCount(0);
+    await page.getByText('From the side').click();
+    await expect(page.getByLabel('Arch')).toBeVisible();
+    await expect(page.getByRole('radio', { name: 'Side', exact: true })).toBeChecked();
+  },
+);
 
 test('says so where nobody is found', async ({ page }) => {
   await page.goto('/plumb?person=3');
@@ -211,7 +213,7 @@ test('marks go out as a file and come back, measures as a table', async ({ page 
   );
 });
 
-test('is accessible, light and dark', async ({ page }) => {
+test('is accessible, light and dark', { tag: '@deep' }, async ({ page }) => {
   await page.goto('/plumb?person=3');
   await expectAccessibleInBoth(page);
   await page.getByRole('button', { name: 'A practice picture' }).click();

@@ -11,10 +11,14 @@ import { expect, expectAccessible, test } from './support';
 
 test.describe.configure({ mode: 'serial' });
 
-const folder = mkdtempSync(path.join(os.tmpdir(), 'levitar-camera-'));
-const film = path.join(folder, 'kick.mjpeg');
+let folder: string;
+const film = () => path.join(folder, 'kick.mjpeg');
 /** The film plays over and over: nobody can be up longer than it is. */
 const filmS = 8.1;
+// Not while the file is read: it is read to list its tests as well.
+test.beforeAll(() => {
+  folder = mkdtempSync(path.join(os.tmpdir(), 'levitar-camera-'));
+});
 test.afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
 const truth = (kind: string) =>
@@ -88,19 +92,19 @@ test(
       frames.push(jpeg, jpeg, jpeg);
       await page.keyboard.press('ArrowRight');
     }
-    writeFileSync(film, Buffer.concat(frames));
+    writeFileSync(film(), Buffer.concat(frames));
   },
 );
 
 test('times a hold without a hand, from the camera', { tag: '@deep' }, async ({ baseURL }) => {
-  expect(existsSync(film), 'the clip of the test before this one').toBe(true);
+  expect(existsSync(film()), 'the clip of the test before this one').toBe(true);
   const browser = await chromium.launch({
     executablePath: process.env.LEVITAR_CHROMIUM ?? '/usr/bin/chromium',
     args: [
       ...chromiumArguments,
       '--use-fake-ui-for-media-stream',
       '--use-fake-device-for-media-stream',
-      `--use-file-for-fake-video-capture=${film}`,
+      `--use-file-for-fake-video-capture=${film()}`,
     ],
   });
   try {

@@ -6,7 +6,7 @@ import { expect, test as base, type Page } from '@playwright/test';
 interface Studio {
   readonly url: string;
   readonly doorUrl: string;
-  readonly renew: () => Promise<void>;
+  readonly renew: (isEmpty: boolean) => Promise<void>;
   readonly stop: () => Promise<void>;
 }
 
@@ -15,7 +15,7 @@ interface Studio {
  * them: one that has only just started takes its time for the first pages.
  */
 interface Studios {
-  of(file: string): Promise<Studio>;
+  of(file: string, isEmpty: boolean): Promise<Studio>;
 }
 
 async function openStudio(place: number): Promise<Studio> {
@@ -32,15 +32,21 @@ async function openStudio(place: number): Promise<Studio> {
  * Each file of tests has the demo course to itself, in a folder of its own. Every page of every test
  * is watched: no request to another host, no error in the console.
  */
-export const test = base.extend<{ watched: undefined; door: string }, { studios: Studios }>({
+export const test = base.extend<
+  { watched: undefined; door: string; isEmpty: boolean },
+  { studios: Studios }
+>({
+  /** Whether the studio of the file is one that nobody has begun yet, without the demo course. */
+  isEmpty: [false, { option: true }],
   studios: [
     async ({}, provide, { parallelIndex }) => {
       let studio: Studio | undefined;
       let now: string | undefined;
       await provide({
-        of: async (file) => {
-          if (studio === undefined) studio = await openStudio(parallelIndex);
-          else if (now !== file) await studio.renew();
+        of: async (file, isEmpty) => {
+          const isFirst = studio === undefined;
+          studio ??= await openStudio(parallelIndex);
+          if (isFirst ? isEmpty : now !== file) await studio.renew(isEmpty);
           now = file;
           return studio;
         },
@@ -49,12 +55,12 @@ export const test = base.extend<{ watched: undefined; door: string }, { studios:
     },
     { scope: 'worker', timeout: 120_000 },
   ],
-  baseURL: async ({ studios }, provide, { file }) => {
-    await provide((await studios.of(file)).url);
+  baseURL: async ({ studios, isEmpty }, provide, { file }) => {
+    await provide((await studios.of(file, isEmpty)).url);
   },
   /** The network door of the studio. */
-  door: async ({ studios }, provide, { file }) => {
-    await provide((await studios.of(file)).doorUrl);
+  door: async ({ studios, isEmpty }, provide, { file }) => {
+    await provide((await studios.of(file, isEmpty)).doorUrl);
   },
   watched: [
     async ({ page, baseURL }, use, testInfo) => {

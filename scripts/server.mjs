@@ -105,8 +105,9 @@ export async function makeTemplate() {
 }
 
 /** A folder for somebody to write in, like the template; without one, with the demo course made anew. */
-function makeFolder(template) {
+function makeFolder(template, isEmpty = false) {
   const folder = mkdtempSync(path.join(os.tmpdir(), 'levitar-'));
+  if (isEmpty) return folder;
   if (template !== undefined) cpSync(template, folder, { recursive: true });
   else if (!seed({ LEVITAR_DATA: folder })) {
     throw new Error('The throw-away database could not be made.');
@@ -142,10 +143,10 @@ export async function startThrowaway(port, { doorPort, template } = {}) {
       return folder;
     },
     server,
-    /** A database as nobody has written in it, for the same server. */
-    renew: async () => {
+    /** A database as nobody has written in it, for the same server; an empty one where that is wanted. */
+    renew: async (isEmpty = false) => {
       const before = folder;
-      folder = makeFolder(template);
+      folder = makeFolder(template, isEmpty);
       await server.goOnWith(folder);
       remove(before);
     },
