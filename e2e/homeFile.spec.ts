@@ -30,7 +30,7 @@ test('practice goes home as one file, without a network, and its diary comes bac
   await phone.goto(pathToFileURL(file).href);
   await expect(phone.getByRole('heading', { name: 'Practice for Halina' })).toBeVisible();
   expect(await phone.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
-  await expectAccessible(phone);
+  await expectAccessible(phone, undefined, true);
   const drawing = phone.getByRole('img').first();
   const before = await drawing.innerHTML();
   await phone.clock.runFor(4000);
@@ -69,7 +69,7 @@ test('practice goes home as one file, without a network, and its diary comes bac
   await expect(leftOut.first()).toBeVisible();
   await phone.reload();
   await expect(leftOut.first()).toBeVisible();
-  await expectAccessible(phone);
+  await expectAccessible(phone, undefined, true);
   // Told by mistake: it goes back, and comes again.
   await phone.getByRole('button', { name: 'Diary (2)' }).click();
   await phone
@@ -96,7 +96,7 @@ test('practice goes home as one file, without a network, and its diary comes bac
   await phone.getByRole('button', { name: 'Diary (2)' }).click();
   await phone.getByRole('button', { name: 'Show as a picture' }).click();
   await expect(phone.getByRole('img', { name: /read by a camera/ })).toBeVisible();
-  await expectAccessible(phone);
+  await expectAccessible(phone, undefined, true);
   const code = await phone.getByLabel(/copy this/).inputValue();
   const saving = phone.waitForEvent('download');
   await phone.getByRole('button', { name: 'Save as a file' }).click();

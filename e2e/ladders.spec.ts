@@ -142,31 +142,35 @@ test(
   },
 );
 
-test('people come in from a table with errors by line, and go back', async ({ page }) => {
-  await page.goto('/people/import');
-  await page
-    .getByLabel('or paste the rows')
-    .fill(
-      'Full name;Tall;Touch\nMira Onn;171;yes\n;160;no\nTeo Vash;9 m;ask\nAnselm Rook;191;yes\n',
-    );
-  await page.getByRole('button', { name: 'Read what I pasted' }).click();
-  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('0');
-  await expect(page.getByLabel('Height')).toHaveValue('1');
-  await page.getByRole('button', { name: 'Look at the rows' }).click();
-  await expect(page.getByText('1 of 4 rows would come in')).toBeVisible();
-  await expect(page.getByRole('row', { name: /^3 — no: no name/ })).toBeVisible();
-  await expect(page.getByRole('row', { name: /^4 Teo Vash no: height outside/ })).toBeVisible();
-  await expect(
-    page.getByRole('row', { name: /^5 Anselm Rook no: this name is here already/ }),
-  ).toBeVisible();
-  await expectAccessible(page);
-  await page.getByRole('button', { name: 'Take 1 in' }).click();
-  await expect(page.getByText('One person is here')).toBeVisible();
-  await page.getByRole('button', { name: 'Take it all back' }).click();
-  await expect(page.getByText('1 taken back.')).toBeVisible();
-  await goOn(page, '/people');
-  await expect(page.getByText('Mira Onn')).toHaveCount(0);
-});
+test(
+  'people come in from a table with errors by line, and go back',
+  { tag: '@deep' },
+  async ({ page }) => {
+    await page.goto('/people/import');
+    await page
+      .getByLabel('or paste the rows')
+      .fill(
+        'Full name;Tall;Touch\nMira Onn;171;yes\n;160;no\nTeo Vash;9 m;ask\nAnselm Rook;191;yes\n',
+      );
+    await page.getByRole('button', { name: 'Read what I pasted' }).click();
+    await expect(page.getByLabel('Name', { exact: true })).toHaveValue('0');
+    await expect(page.getByLabel('Height')).toHaveValue('1');
+    await page.getByRole('button', { name: 'Look at the rows' }).click();
+    await expect(page.getByText('1 of 4 rows would come in')).toBeVisible();
+    await expect(page.getByRole('row', { name: /^3 — no: no name/ })).toBeVisible();
+    await expect(page.getByRole('row', { name: /^4 Teo Vash no: height outside/ })).toBeVisible();
+    await expect(
+      page.getByRole('row', { name: /^5 Anselm Rook no: this name is here already/ }),
+    ).toBeVisible();
+    await expectAccessible(page);
+    await page.getByRole('button', { name: 'Take 1 in' }).click();
+    await expect(page.getByText('One person is here')).toBeVisible();
+    await page.getByRole('button', { name: 'Take it all back' }).click();
+    await expect(page.getByText('1 taken back.')).toBeVisible();
+    await goOn(page, '/people');
+    await expect(page.getByText('Mira Onn')).toHaveCount(0);
+  },
+);
 
 test('finds, sorts and filters people; adds in two fields; deletes for good', async ({ page }) => {
   await page.goto('/people');
@@ -261,31 +265,39 @@ test(
   },
 );
 
-test('plans the weeks of a course and hands out its calendar', async ({ page }) => {
-  await page.goto('/courses');
-  await page.getByRole('link', { name: 'Saturday, slow and propped' }).click();
-  await expect(page.getByText('Enrolled: 12')).toBeVisible();
-  const evenings = page.getByRole('region', { name: 'Evenings' }).locator('button[aria-expanded]');
-  const before = await evenings.count();
-  await page.getByRole('button', { name: 'One more week' }).click();
-  // Until then the form of another evening is open.
-  await expect(evenings).toHaveCount(before + 1);
-  await expect(evenings.last()).toHaveAttribute('aria-expanded', 'true');
-  await page.getByLabel('Family').selectOption('arm-balance');
-  await page.getByLabel('Peak').selectOption('CR4');
-  await page.getByRole('button', { name: 'Keep this evening' }).click();
-  await expect(page.getByText('Crow and arm balances: Squat with knees on the arms')).toBeVisible();
-  await expectAccessible(page);
-  const [calendar] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('link', { name: 'Calendar file' }).click(),
-  ]);
-  expect(calendar.suggestedFilename()).toMatch(/^course-\d+\.ics$/);
-  await page.getByRole('button', { name: 'Drop this evening' }).click();
-  await expect(page.getByText('Squat with knees on the arms, feet on a block')).toHaveCount(0);
-});
+test(
+  'plans the weeks of a course and hands out its calendar',
+  { tag: '@deep' },
+  async ({ page }) => {
+    await page.goto('/courses');
+    await page.getByRole('link', { name: 'Saturday, slow and propped' }).click();
+    await expect(page.getByText('Enrolled: 12')).toBeVisible();
+    const evenings = page
+      .getByRole('region', { name: 'Evenings' })
+      .locator('button[aria-expanded]');
+    const before = await evenings.count();
+    await page.getByRole('button', { name: 'One more week' }).click();
+    // Until then the form of another evening is open.
+    await expect(evenings).toHaveCount(before + 1);
+    await expect(evenings.last()).toHaveAttribute('aria-expanded', 'true');
+    await page.getByLabel('Family').selectOption('arm-balance');
+    await page.getByLabel('Peak').selectOption('CR4');
+    await page.getByRole('button', { name: 'Keep this evening' }).click();
+    await expect(
+      page.getByText('Crow and arm balances: Squat with knees on the arms'),
+    ).toBeVisible();
+    await expectAccessible(page);
+    const [calendar] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('link', { name: 'Calendar file' }).click(),
+    ]);
+    expect(calendar.suggestedFilename()).toMatch(/^course-\d+\.ics$/);
+    await page.getByRole('button', { name: 'Drop this evening' }).click();
+    await expect(page.getByText('Squat with knees on the arms, feet on a block')).toHaveCount(0);
+  },
+);
 
-test('a stage of one’s own stands on its ladder', async ({ page }) => {
+test('a stage of one’s own stands on its ladder', { tag: '@deep' }, async ({ page }) => {
   await page.goto('/entries');
   await page.getByLabel('Name', { exact: true }).fill('Walk up the wall');
   await page.getByLabel('Comes after').selectOption('HB6');

@@ -1,7 +1,7 @@
 import { readdirSync } from 'node:fs';
 import path from 'node:path';
 import type { Page } from '@playwright/test';
-import { someOf } from '@/core/testing/depth';
+import { ofMany, someOf } from '@/core/testing/depth';
 import { expect, expectAccessible, expectContrastInTheDark, goOn, test } from './support';
 
 test.use({ viewport: { width: 390, height: 780 }, isMobile: true, hasTouch: true });
@@ -150,7 +150,7 @@ for (const [at, addresses] of handfuls.entries()) {
       await page.setViewportSize(desk);
       expect(await cutOff(page), `${address} on a desk`).toEqual([]);
       // Its colours are those that were looked at.
-      if (isLooked) await expectAccessible(page, undefined, false);
+      if (isLooked && at < ofMany(4, 1)) await expectAccessible(page, undefined, false);
       await page.setViewportSize(hand);
     }
   });

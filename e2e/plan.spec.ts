@@ -217,81 +217,85 @@ test(
   },
 );
 
-test('prints the class: order, lay-out, rooms, the assistant’s sheet without health notes, cards', async ({
-  page,
-}) => {
-  await page.goto('/plan/print?course=1');
-  for (const name of ['Running order', 'To lay out', 'For the assistant', 'Cards']) {
-    await expect(page.getByRole('region', { name, exact: true })).toBeVisible();
-  }
-  const helper = (
-    await page.getByRole('region', { name: 'For the assistant' }).innerText()
-  ).toLowerCase();
-  for (const word of ['glaucoma', 'pregnan', 'pressure', 'closed', 'cleared', 'refer']) {
-    expect(helper, word).not.toContain(word);
-  }
-  await expect(page.getByRole('region', { name: 'Cards' }).getByRole('article')).toHaveCount(14);
-  for (const format of ['A4', 'Letter'] as const) {
-    const pdf = await page.pdf({ format, printBackground: true });
-    expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
-    const pages = pdf.toString('latin1').match(/\/Type\s*\/Page\b/g) ?? [];
-    expect(pages.length).toBeGreaterThanOrEqual(5);
-    expect(pages.length).toBeLessThanOrEqual(16);
-  }
-  await expectAccessible(page);
-});
+test(
+  'prints the class: order, lay-out, rooms, the assistant’s sheet without health notes, cards',
+  { tag: '@deep' },
+  async ({ page }) => {
+    await page.goto('/plan/print?course=1');
+    for (const name of ['Running order', 'To lay out', 'For the assistant', 'Cards']) {
+      await expect(page.getByRole('region', { name, exact: true })).toBeVisible();
+    }
+    const helper = (
+      await page.getByRole('region', { name: 'For the assistant' }).innerText()
+    ).toLowerCase();
+    for (const word of ['glaucoma', 'pregnan', 'pressure', 'closed', 'cleared', 'refer']) {
+      expect(helper, word).not.toContain(word);
+    }
+    await expect(page.getByRole('region', { name: 'Cards' }).getByRole('article')).toHaveCount(14);
+    for (const format of ['A4', 'Letter'] as const) {
+      const pdf = await page.pdf({ format, printBackground: true });
+      expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
+      const pages = pdf.toString('latin1').match(/\/Type\s*\/Page\b/g) ?? [];
+      expect(pages.length).toBeGreaterThanOrEqual(5);
+      expect(pages.length).toBeLessThanOrEqual(16);
+    }
+    await expectAccessible(page);
+  },
+);
 
-test('draws the room by typing and by key, counts the cupboard, adds a piece of one’s own', async ({
-  page,
-}) => {
-  await page.goto('/room');
-  const width = page.getByLabel('Width', { exact: true });
-  await expect(width).toHaveValue('960 cm');
-  // The first key may come before the page has woken up.
-  await expect(async () => {
-    await width.fill('10 m');
-    await width.press('Enter');
-    await expect(width).toHaveValue('1000 cm', { timeout: 1000 });
-  }).toPass();
-  const wall = page.getByRole('slider', { name: 'Depth of the room' });
-  await wall.focus();
-  await page.keyboard.press('ArrowUp');
-  await expect(page.getByLabel('Depth', { exact: true })).toHaveValue('725 cm');
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(width).toHaveValue('960 cm');
-  // Dragging a blocked stretch snaps to five centimetres.
-  const end = page.getByRole('slider', { name: /stove and coats.*right end/ });
-  const box = (await end.boundingBox())!;
-  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
-  await page.mouse.down();
-  await page.mouse.move(box.x + box.width / 2, box.y - 40, { steps: 6 });
-  await page.mouse.up();
-  const at = Number(await end.getAttribute('aria-valuenow'));
-  expect(at).toBeGreaterThan(3.4);
-  expect(Math.round(at * 100) % 5).toBe(0);
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await page.getByRole('button', { name: 'One foam block more' }).click();
-  await expect(page.getByLabel('How many: Foam block')).toHaveValue('10');
-  await page.getByRole('button', { name: 'One foam block fewer' }).click();
-  await page.getByLabel('Name', { exact: true }).fill('Cedar plank');
-  for (const [label, value] of [
-    ['Longest side', '60 cm'],
-    ['Middle side', '30 cm'],
-    ['Shortest side', '4 cm'],
-    ['Height with weight on it', '5 cm'],
-  ] as const) {
-    await page.getByLabel(label).fill(value);
-  }
-  await page.getByRole('button', { name: 'Add the piece' }).click();
-  await expect(page.getByText('Under load a piece is not thicker than without.')).toBeVisible();
-  await page.getByLabel('Height with weight on it').fill('4 cm');
-  await page.getByRole('button', { name: 'Add the piece' }).click();
-  await expect(page.getByLabel('How many: Cedar plank')).toBeVisible();
-  await page.getByRole('button', { name: 'Take out' }).last().click();
-  await expect(page.getByLabel('How many: Cedar plank')).toHaveCount(0);
-  await expectAccessible(page);
-});
+test(
+  'draws the room by typing and by key, counts the cupboard, adds a piece of one’s own',
+  { tag: '@deep' },
+  async ({ page }) => {
+    await page.goto('/room');
+    const width = page.getByLabel('Width', { exact: true });
+    await expect(width).toHaveValue('960 cm');
+    // The first key may come before the page has woken up.
+    await expect(async () => {
+      await width.fill('10 m');
+      await width.press('Enter');
+      await expect(width).toHaveValue('1000 cm', { timeout: 1000 });
+    }).toPass();
+    const wall = page.getByRole('slider', { name: 'Depth of the room' });
+    await wall.focus();
+    await page.keyboard.press('ArrowUp');
+    await expect(page.getByLabel('Depth', { exact: true })).toHaveValue('725 cm');
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(width).toHaveValue('960 cm');
+    // Dragging a blocked stretch snaps to five centimetres.
+    const end = page.getByRole('slider', { name: /stove and coats.*right end/ });
+    const box = (await end.boundingBox())!;
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(box.x + box.width / 2, box.y - 40, { steps: 6 });
+    await page.mouse.up();
+    const at = Number(await end.getAttribute('aria-valuenow'));
+    expect(at).toBeGreaterThan(3.4);
+    expect(Math.round(at * 100) % 5).toBe(0);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await page.getByRole('button', { name: 'One foam block more' }).click();
+    await expect(page.getByLabel('How many: Foam block')).toHaveValue('10');
+    await page.getByRole('button', { name: 'One foam block fewer' }).click();
+    await page.getByLabel('Name', { exact: true }).fill('Cedar plank');
+    for (const [label, value] of [
+      ['Longest side', '60 cm'],
+      ['Middle side', '30 cm'],
+      ['Shortest side', '4 cm'],
+      ['Height with weight on it', '5 cm'],
+    ] as const) {
+      await page.getByLabel(label).fill(value);
+    }
+    await page.getByRole('button', { name: 'Add the piece' }).click();
+    await expect(page.getByText('Under load a piece is not thicker than without.')).toBeVisible();
+    await page.getByLabel('Height with weight on it').fill('4 cm');
+    await page.getByRole('button', { name: 'Add the piece' }).click();
+    await expect(page.getByLabel('How many: Cedar plank')).toBeVisible();
+    await page.getByRole('button', { name: 'Take out' }).last().click();
+    await expect(page.getByLabel('How many: Cedar plank')).toHaveCount(0);
+    await expectAccessible(page);
+  },
+);
 
 test('answers while it solves, and stops when told', { tag: '@deep' }, async ({ page }) => {
   await page.addInitScript(() => {

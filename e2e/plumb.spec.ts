@@ -277,7 +277,7 @@ test(
   },
 );
 
-test('says that somebody else is in the picture', async ({ page }) => {
+test('says that somebody else is in the picture', { tag: '@deep' }, async ({ page }) => {
   await page.goto('/plumb?person=3&shape=handstand');
   await choosePhoto(page, 2);
   await expect(page.getByText(/More than one person is in this picture/)).toBeVisible({
@@ -285,15 +285,19 @@ test('says that somebody else is in the picture', async ({ page }) => {
   });
 });
 
-test('says what is cut off, guesses nothing of it, and has it put on by hand', async ({ page }) => {
-  await page.goto('/plumb?person=3&shape=handstand');
-  await choosePhoto(page, 1, 0.3);
-  await expect(page.getByText(/No feet are surely seen in this picture/).first()).toBeVisible({
-    timeout: 60_000,
-  });
-  await expect(page.getByRole('button', { name: /^near (ankle|heel|toe)/ })).toHaveCount(0);
-  await expect(page.getByText('Foot height')).toHaveCount(0);
-  await page.getByLabel('Add a mark').selectOption({ label: 'near ankle' });
-  await expect(page.getByRole('button', { name: /^near ankle/ })).toBeFocused();
-  await expect(page.getByText('Foot height')).toBeVisible();
-});
+test(
+  'says what is cut off, guesses nothing of it, and has it put on by hand',
+  { tag: '@deep' },
+  async ({ page }) => {
+    await page.goto('/plumb?person=3&shape=handstand');
+    await choosePhoto(page, 1, 0.3);
+    await expect(page.getByText(/No feet are surely seen in this picture/).first()).toBeVisible({
+      timeout: 60_000,
+    });
+    await expect(page.getByRole('button', { name: /^near (ankle|heel|toe)/ })).toHaveCount(0);
+    await expect(page.getByText('Foot height')).toHaveCount(0);
+    await page.getByLabel('Add a mark').selectOption({ label: 'near ankle' });
+    await expect(page.getByRole('button', { name: /^near ankle/ })).toBeFocused();
+    await expect(page.getByText('Foot height')).toBeVisible();
+  },
+);

@@ -2,6 +2,7 @@ import { EventEmitter, once } from 'node:events';
 import path from 'node:path';
 import axe, { type AxeResults, type RunOptions } from 'axe-core';
 import { expect, test as base, type Page } from '@playwright/test';
+import { ofMany } from '@/core/testing/depth';
 
 interface Studio {
   readonly url: string;
@@ -189,12 +190,13 @@ async function askAxe(page: Page, options: RunOptions): Promise<AxeResults> {
  * Nothing that is to be mended, in the scheme as it stands.
  *
  * @param grave how grave that is, in axe’s words; absent: serious and critical
- * @param isByColour whether its words are asked for contrast, which takes longer than all the rest
+ * @param isByColour whether its words are asked for contrast, which takes longer than all the rest;
+ *   absent: in the deep run alone. The walk on a phone asks a third of the pages each time.
  */
 export async function expectAccessible(
   page: Page,
   grave: readonly (string | null | undefined)[] = ['serious', 'critical'],
-  isByColour = true,
+  isByColour = ofMany(1, 0) === 1,
 ): Promise<void> {
   // The name of a page is put anew whenever it is read again: looked at by itself, and waited for.
   await expect(page).toHaveTitle(/\S/);
@@ -209,7 +211,7 @@ export async function expectAccessible(
 
 /** The same page in light and in the dark: there, what can differ, which is how it stands out. */
 export async function expectAccessibleInBoth(page: Page): Promise<void> {
-  await expectAccessible(page);
+  await expectAccessible(page, undefined, true);
   await expectContrastInTheDark(page);
 }
 
