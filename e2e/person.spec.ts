@@ -145,35 +145,33 @@ test('the whole way with the keyboard alone', { tag: '@deep' }, async ({ page })
   await tabTo('Print');
 });
 
-test(
-  'with less motion what folds still folds, and a colour that changes moves nothing',
-  { tag: '@deep' },
-  async ({ page }) => {
-    await page.emulateMedia({ reducedMotion: 'reduce' });
-    await openPerson(page, 'Corin Vale');
-    await openPrivate(page);
-    const foot = page.getByLabel(/Foot, heel to toe/);
-    await expect(foot).toBeHidden();
-    await page.getByRole('button', { name: /more measures/ }).click();
-    await expect(foot).toBeVisible();
-    // It has come to its end: what appears in it later is not cut off.
-    const cut = page.locator('[style*="overflow: hidden"]', { has: foot });
-    await expect(cut).toHaveCount(0);
-    await page.getByRole('button', { name: 'Fewer measures' }).click();
-    await expect(foot).toBeHidden();
+test('with less motion what folds still folds, and a colour that changes moves nothing', async ({
+  page,
+}) => {
+  await page.emulateMedia({ reducedMotion: 'reduce' });
+  await openPerson(page, 'Corin Vale');
+  await openPrivate(page);
+  const foot = page.getByLabel(/Foot, heel to toe/);
+  await expect(foot).toBeHidden();
+  await page.getByRole('button', { name: /more measures/ }).click();
+  await expect(foot).toBeVisible();
+  // It has come to its end: what appears in it later is not cut off.
+  const cut = page.locator('[style*="overflow: hidden"]', { has: foot });
+  await expect(cut).toHaveCount(0);
+  await page.getByRole('button', { name: 'Fewer measures' }).click();
+  await expect(foot).toBeHidden();
 
-    await page.evaluate(() => {
-      const moved: string[] = [];
-      document.addEventListener('transitionrun', ({ propertyName }) => moved.push(propertyName));
-      Object.assign(window, { moved });
-    });
-    await page.emulateMedia({ reducedMotion: 'reduce', colorScheme: 'dark' });
-    await expect(page.locator('html')).toHaveAttribute('data-mantine-color-scheme', 'dark');
-    // Two frames: what was to begin has begun.
-    await page.evaluate(
-      () => new Promise((resolve) => requestAnimationFrame(() => requestAnimationFrame(resolve))),
-    );
-    const moved = await page.evaluate(() => (window as unknown as { moved: string[] }).moved);
-    expect(moved).toEqual([]);
-  },
-);
+  await page.evaluate(() => {
+    const moved: string[] = [];
+    document.addEventListener('transitionrun', ({ propertyName }) => moved.push(propertyName));
+    Object.assign(window, { moved });
+  });
+  await page.emulateMedia({ reducedMotion: 'reduce', colorScheme: 'dark' });
+  await expect(page.locator('html')).toHaveAttribute('data-mantine-color-scheme', 'dark');
+  // Two frames: what was to begin has begun.
+  await page.evaluate(
+    () => new Promise((resolve) => requestAnimationFrame(() => requestAnimationFrame(resolve))),
+  );
+  const moved = await page.evaluate(() => (window as unknown as { moved: string[] }).moved);
+  expect(moved).toEqual([]);
+});
