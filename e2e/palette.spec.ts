@@ -54,4 +54,15 @@ test('goes through what it found with the arrows, says when there is nothing, an
   await page.keyboard.press('Enter');
   await expect(page.getByRole('textbox', { name: 'Find' })).toHaveCount(0);
   await expect(page).not.toHaveURL(/\/people$/);
+  // Left by the browser's own way, it does not stay over the page before.
+  await heading(page).waitFor();
+  await openPalette(page);
+  await page.goBack();
+  await expect(page).toHaveURL(/\/people$/);
+  await expect(page.getByRole('textbox', { name: 'Find' })).toHaveCount(0);
+  await page.goForward();
+  await expect(page).not.toHaveURL(/\/people$/);
+  await expect(page.getByRole('textbox', { name: 'Find' })).toHaveCount(0);
+  // And is there when it is asked for.
+  await openPalette(page);
 });
