@@ -1,6 +1,7 @@
 /**
  * npm test: installs what is missing, then lint, types, unit tests, build, browser tests. With
- * --deep (npm run test:deep) whatever tries many random things tries all of them, and the drills are run.
+ * --deep (npm run test:deep) whatever tries many random things tries all of them, and the browser is
+ * led the second ways and the drills as well.
  */
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import os from 'node:os';
