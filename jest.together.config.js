@@ -30,5 +30,6 @@ export default {
     groupsOf(components, ['components']),
     ofItself(computation, '.test.ts'),
     ofItself(components, '.test.tsx'),
+    // One without files would take all there are.
   ].filter(({ testMatch }) => testMatch.length > 0),
 };

@@ -11,12 +11,17 @@ const folders = ['core', 'db', 'demo', 'design', 'features', 'scripts', 'server'
 /** In the order in which they begin: what takes longest first. */
 export const groups = ['server', 'components', 'core', 'composing', 'features', 'commands'];
 
-/** What a file leaves behind in the page, or does while its tests run with what is loaded, is meant for it alone. */
-const isForItself = (text) => /\bjest\.(?:doMock|resetModules)\b|^ \* @alone\b/m.test(text);
-
 /** @returns the modules that a file of tests puts others in the place of, by the names it calls them */
 export const replacedIn = (text) =>
   [...text.matchAll(/^jest\.mock\(\s*'([^']+)'/gm)].map(([, name]) => name);
+
+/**
+ * What a file leaves behind in the page, or does with what is loaded while its tests run, is meant for
+ * it alone; and what it replaces in some other way than at the beginning of a line.
+ */
+const isForItself = (text) =>
+  /\bjest\.(?:doMock|resetModules)\b|^ \* @alone\b/m.test(text) ||
+  [...text.matchAll(/\bjest\.mock\b/g)].length > replacedIn(text).length;
 
 /** @returns the group that a file of tests belongs to, by its path from the root */
 export function groupOf(file) {

@@ -44,12 +44,13 @@ describe('the files of tests', () => {
         'design/c.test.tsx',
         `/**\n * Of the page.\n *\n * @alone it listens to all of it\n */`,
       );
+      write('core/d.test.ts', `if (isRare) jest.mock('./a');`);
       write('design/d.test.tsx', `const words = 'stands @alone';`);
       write('design/e.ts', `jest.mock('./a');`);
       const { together, alone } = findTests(root);
       expect(together.core).toEqual(['core/a.test.ts', 'core/c.test.ts']);
       expect(together.components).toEqual(['design/d.test.tsx']);
-      expect(alone).toEqual(['core/b.test.ts', 'design/c.test.tsx']);
+      expect(alone).toEqual(['core/b.test.ts', 'core/d.test.ts', 'design/c.test.tsx']);
     } finally {
       rmSync(root, { recursive: true, force: true });
     }
