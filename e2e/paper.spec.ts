@@ -2,7 +2,7 @@ import { execFileSync } from 'node:child_process';
 import { readFile } from 'node:fs/promises';
 import type { Page, TestInfo } from '@playwright/test';
 import type { PlanFile } from '@/core/files/planFile';
-import { expect, test } from './support';
+import { expect, openPlan, test } from './support';
 
 test.describe.configure({ timeout: 300_000 });
 
@@ -33,11 +33,7 @@ const namesOnCards = (page: Page) =>
     .allInnerTexts();
 
 async function keptPlan(page: Page): Promise<PlanFile> {
-  await page.goto('/plan?course=1');
-  await page
-    .getByText(/Kept for Tonight|Compose again/)
-    .first()
-    .waitFor({ timeout: 120_000 });
+  await openPlan(page, '/plan?course=1');
   await page.getByRole('button', { name: 'Files' }).click();
   const [download] = await Promise.all([
     page.waitForEvent('download'),

@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
-import { expect, expectAccessible, expectContrastInTheDark, goOn, test } from './support';
+import { expect, expectAccessible, expectContrastInTheDark, goOn, openPlan, test } from './support';
 
 // Proving takes seconds on a quiet machine; a busy one is given its time.
 test.describe.configure({ timeout: 300_000 });
@@ -76,11 +76,7 @@ test(
   'pins a student, says why they are there, and takes it back',
   { tag: '@deep' },
   async ({ page }) => {
-    await page.goto('/plan');
-    await page
-      .getByText(/Kept for Tonight|Compose again/)
-      .first()
-      .waitFor({ timeout: 120_000 });
+    await openPlan(page);
     await page.getByRole('button', { name: /^Bettina:/ }).click();
     const why = page.getByRole('region', { name: 'Why this for Bettina Quill' });
     await expect(why).toContainText('in round 1');
@@ -103,11 +99,7 @@ test(
 test('recomposes after an absence without moving the rest, and compares with a helper', async ({
   page,
 }) => {
-  await page.goto('/plan');
-  await page
-    .getByText(/Kept for Tonight|Compose again/)
-    .first()
-    .waitFor({ timeout: 120_000 });
+  await openPlan(page);
   const lanes = page.getByRole('group', { name: 'Everybody’s evening' }).getByRole('button');
   const evening = async () =>
     new Map(
@@ -138,11 +130,7 @@ test(
   'reorders, lengthens and leaves out drills with the keyboard',
   { tag: '@deep' },
   async ({ page }) => {
-    await page.goto('/plan');
-    await page
-      .getByText(/Kept for Tonight|Compose again/)
-      .first()
-      .waitFor({ timeout: 120_000 });
+    await openPlan(page);
     const band = page.getByRole('list', { name: /^Running order/ });
     const slider = band.getByRole('slider').first();
     const was = Number(await slider.getAttribute('aria-valuenow'));
@@ -167,11 +155,7 @@ test(
   'gives the plan out as JSON and Markdown, and takes a class and a plan in',
   { tag: '@deep' },
   async ({ page }) => {
-    await page.goto('/plan');
-    await page
-      .getByText(/Kept for Tonight|Compose again/)
-      .first()
-      .waitFor({ timeout: 120_000 });
+    await openPlan(page);
     const fetchFile = async (name: string) => {
       await page.getByRole('button', { name: 'Files' }).click();
       const [download] = await Promise.all([
@@ -306,11 +290,7 @@ test('answers while it solves, and stops when told', { tag: '@deep' }, async ({ 
       }
     }).observe({ entryTypes: ['longtask'] });
   });
-  await page.goto('/plan');
-  await page
-    .getByText(/Kept for Tonight|Compose again/)
-    .first()
-    .waitFor({ timeout: 120_000 });
+  await openPlan(page);
   await page.evaluate(() => ((window as unknown as { blocks: number[] }).blocks = []));
   await page.getByLabel('Helpers').fill('2');
   await page.getByLabel('Helpers').blur();

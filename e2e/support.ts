@@ -135,6 +135,15 @@ export async function handOut(page: Page): Promise<string> {
   return (await download.path())!;
 }
 
+/** The plan of a class, the coming one where not said: as it is kept, or once it is composed. */
+export async function openPlan(page: Page, address = '/plan'): Promise<void> {
+  await page.goto(address);
+  await page
+    .getByText(/Kept for Tonight|Compose again/)
+    .first()
+    .waitFor({ timeout: 120_000 });
+}
+
 /** A running class; resolves to its address. */
 export async function beginClass(page: Page): Promise<string> {
   await page.goto('/floor');

@@ -32,9 +32,8 @@ interface PaletteProps {
 /** A page, a person, a rung, a set-up, a bar or something to do, by the beginnings of its words or by initials. */
 export function Palette({ doable, onClose }: PaletteProps) {
   const router = useRouter();
-  // As it was when this was opened: what is found leads away from it.
+  // It is there for one page alone: the header takes it away with that.
   const path = usePathname();
-  const [openedAt] = useState(path);
   const [typed, setTyped] = useState('');
   const [found, setFound] = useState<readonly Findable[]>([]);
   useEffect(() => {
@@ -47,12 +46,12 @@ export function Palette({ doable, onClose }: PaletteProps) {
     };
     const names = 'People and rungs are not found just now: no answer came.';
     void answered(listFindablesAction(), names).then(add);
-    const person = /^\/people\/(\d+)$/.exec(openedAt)?.[1];
+    const person = /^\/people\/(\d+)$/.exec(path)?.[1];
     if (person !== undefined) void answered(listRecordablesAction(Number(person)), names).then(add);
     return () => {
       isOver = true;
     };
-  }, [openedAt]);
+  }, [path]);
   const toDo = listDoings(doable).map((one) => ({ ...one, group: 'To do' as const }));
   const always = [...pages, ...toDo];
   const shown = findAll([...always, ...found], typed, typed === '' ? always.length : mostShown);
